@@ -1,0 +1,178 @@
+/**
+ * Share of jobs with every feature in tolerance, over virtual printers whose truth is not the signature's model.
+ * Population: core/virtual/printer.ts and caliper.ts. Job: five features, sizes uniform in the ranges below.
+ * Everything here was written down before the first run. Usage: npm run bench [-- PRINTERS]
+ */
+import { correctReading, DEFAULT_INSTRUMENT, type FeatureKind } from '@/core/metrology';
+import { mixtureQuantile, seededRandom, seedFrom, type SeededRandom } from '@/core/numerics';
+import { BLOCK_OF_24, BLOCK_OF_6 } from '@/core/gauges';
+import { drawTarget, estimateSignature, predictSize, type Signature, type SignatureReading, type Target } from '@/core/signature';
+import {
+  drawCaliper,
+  drawPrinter,
+  lawfulSize,
+  printFeature,
+  readCaliper,
+  type Family,
+  type PlacedFeature,
+  type VirtualCaliper,
+  type VirtualPrinter,
+} from '@/core/virtual';
+
+const JOB: readonly { feature: string; kind: FeatureKind; fromMm: number; toMm: number; halfMm: number }[] = [
+  { feature: 'bore', kind: { sense: 'inside', shape: 'round', axis: 'XY' }, fromMm: 5, toMm: 15, halfMm: 0.07 },
+  { feature: 'rim', kind: { sense: 'outside', shape: 'round', axis: 'XY' }, fromMm: 15, toMm: 30, halfMm: 0.07 },
+  { feature: 'slot', kind: { sense: 'inside', shape: 'flat', axis: 'X' }, fromMm: 2, toMm: 6, halfMm: 0.07 },
+  { feature: 'arm', kind: { sense: 'outside', shape: 'flat', axis: 'Y' }, fromMm: 20, toMm: 40, halfMm: 0.08 },
+  { feature: 'step', kind: { sense: 'outside', shape: 'flat', axis: 'Z', base: 'plate' }, fromMm: 4, toMm: 8, halfMm: 0.08 },
+];
+/** The bench's caliper is as METHODS has it: flats measured once, limit of error 0.02. */
+const INSTRUMENT = { ...DEFAULT_INSTRUMENT, jawFlatMm: 0.3 };
+const OPTIONS = { instruments: { '': INSTRUMENT } };
+const REPEATS = 3;
+
+interface World {
+  readonly printer: VirtualPrinter;
+  readonly caliper: VirtualCaliper;
+  readonly random: SeededRandom;
+  readonly targets: readonly (Target & { readonly xMm: number; readonly yMm: number })[];
+}
+
+function makeWorld(seed: number, family: Family): World {
+  const random = seededRandom(seedFrom(seed, 'job'));
+  const targets = JOB.map(({ feature, kind, fromMm, toMm, halfMm }) => ({
+    feature,
+    kind,
+    targetMm: Math.round((fromMm + (toMm - fromMm) * random.uniform()) * 100) / 100,
+    lowerMm: -halfMm,
+    upperMm: halfMm,
+    xMm: 40 * (random.uniform() - 0.5),
+    yMm: 40 * (random.uniform() - 0.5),
+  }));
+  return { printer: drawPrinter(seed, family), caliper: drawCaliper(seed, family), random, targets };
+}
+
+function readPart(world: World, places: readonly PlacedFeature[], print: string): SignatureReading[] {
+  return places.flatMap((place) => {
+    const size = printFeature(world.printer, place, print);
+    return Array.from({ length: REPEATS }, () => readCaliper(world.caliper, size, place.kind, world.random)).flatMap(
+      (shown) =>
+        shown === undefined
+          ? []
+          : {
+              ...place.kind,
+              feature: place.feature,
+              print,
+              drawnMm: place.drawnMm,
+              readingMm: correctReading(shown, place.kind, INSTRUMENT),
+            },
+    );
+  });
+}
+
+function placed(world: World, draw: (target: Target) => number): PlacedFeature[] {
+  return world.targets.map((target) => ({ ...target, drawnMm: draw(target) }));
+}
+
+function isRight(world: World, places: readonly PlacedFeature[], print: string): boolean {
+  return places.every((place, i) => {
+    const deviation = printFeature(world.printer, place, print) - world.targets[i].targetMm;
+    return deviation >= world.targets[i].lowerMm && deviation <= world.targets[i].upperMm;
+  });
+}
+
+/** Draws so that the lawful size is the target: all that can be known before the feature was ever printed. */
+function drawKnowing(world: World, target: Target, habitToo = false): number {
+  const place = world.targets.find(({ feature }) => feature === target.feature)!;
+  const far = { ...world.printer, pixelMm: 1e-6 };
+  const noChance = { ...far, chanceSd: 0, driftEdgeSd: 0, driftScaleSd: 0 };
+  let drawn = target.targetMm;
+  for (let i = 0; i < 40; i++) {
+    const at = { ...place, drawnMm: drawn };
+    const size = habitToo ? printFeature(noChance, at, 'any') : lawfulSize(far, at);
+    drawn += target.targetMm - size;
+  }
+  return drawn;
+}
+
+function scaleFactor(readings: readonly SignatureReading[]): number {
+  const cube = readings.filter(({ feature }) => feature === 'width X 20' || feature === 'width Y 20');
+  return cube.reduce((sum, reading) => sum + reading.readingMm / reading.drawnMm, 0) / cube.length;
+}
+
+interface Outcome {
+  readonly right: Record<string, boolean>;
+  readonly covered: number;
+  readonly predicted: number;
+}
+
+function meanReading(readings: readonly SignatureReading[], feature: string): number {
+  const own = readings.filter((reading) => reading.feature === feature);
+  return own.reduce((sum, reading) => sum + reading.readingMm, 0) / own.length;
+}
+
+/** How many of a print's true sizes lie in the 95 % intervals given before it. */
+function countCovered(world: World, signature: Signature, places: readonly PlacedFeature[], print: string): number {
+  return places.filter((place) => {
+    const mixture = predictSize(signature, { ...place, pixelMm: world.printer.pixelMm });
+    const size = printFeature(world.printer, place, print);
+    return size >= mixtureQuantile(mixture, 0.025) && size <= mixtureQuantile(mixture, 0.975);
+  }).length;
+}
+
+function play(seed: number, family: Family): Outcome {
+  const world = makeWorld(seed, family);
+  const { pixelMm } = world.printer;
+  const options = { pixelMm };
+  const drawWith = (signature: Signature) => placed(world, (target) => drawTarget(signature, target, options).drawMm);
+  const block24 = readPart(world, BLOCK_OF_24, 'B24');
+  const block6 = readPart(world, BLOCK_OF_6, 'B6');
+  const untouched = placed(world, (target) => target.targetMm);
+  const factor = scaleFactor(block24);
+  const after24 = estimateSignature(block24, OPTIONS);
+  const first24 = drawWith(after24);
+  const readFirst = readPart(world, first24, 'A1');
+  const readUntouched = readPart(world, untouched, 'A1');
+  const ownFix = (places: readonly PlacedFeature[], readings: readonly SignatureReading[]) =>
+    placed(world, (target) => {
+      const drawn = places.find(({ feature }) => feature === target.feature)!.drawnMm;
+      const read = meanReading(readings, target.feature);
+      return Number.isFinite(read) ? drawn + target.targetMm - read : drawn;
+    });
+  const second24 = drawWith(estimateSignature([...block24, ...readFirst], OPTIONS));
+  const right = {
+    'first print, untouched': isRight(world, untouched, 'A1'),
+    'first print, one scale factor': isRight(world, placed(world, (target) => target.targetMm / factor), 'A1'),
+    'first print, signature after six features': isRight(world, drawWith(estimateSignature(block6, OPTIONS)), 'A1'),
+    'first print, signature after 24 features': isRight(world, first24, 'A1'),
+    'first print, perfect knowledge of the law': isRight(world, placed(world, (target) => drawKnowing(world, target)), 'A1'),
+    'second print without gauge, own deviations': isRight(world, ownFix(untouched, readUntouched), 'A2'),
+    'second print without gauge, signature': isRight(world, drawWith(estimateSignature(readUntouched, OPTIONS)), 'A2'),
+    'second print after the 24-feature block, own deviations': isRight(world, ownFix(first24, readFirst), 'A2'),
+    'second print after the 24-feature block, signature': isRight(world, second24, 'A2'),
+    'second print, perfect knowledge of law and habit': isRight(
+      world,
+      placed(world, (target) => drawKnowing(world, target, true)),
+      'A2',
+    ),
+  };
+  return { right, covered: countCovered(world, after24, first24, 'A1'), predicted: first24.length };
+}
+
+function report(family: Family, printers: number): void {
+  const outcomes = Array.from({ length: printers }, (_, i) => play(1000 + i, family));
+  console.log(`\n${family} family of truths, ${printers} virtual printers: every feature in tolerance`);
+  for (const name of Object.keys(outcomes[0].right)) {
+    const share = outcomes.filter(({ right }) => right[name]).length / printers;
+    const error = Math.sqrt((share * (1 - share)) / printers);
+    console.log(`| ${name} | ${(100 * share).toFixed(1)} % | ± ${(100 * error).toFixed(1)} |`);
+  }
+  const shares = outcomes.map(({ covered, predicted }) => covered / predicted);
+  const mean = shares.reduce((sum, share) => sum + share, 0) / printers;
+  const spread = Math.sqrt(shares.reduce((sum, share) => sum + (share - mean) ** 2, 0) / (printers - 1) / printers);
+  console.log(`| 95 % intervals hold the true size | ${(100 * mean).toFixed(1)} % | ± ${(100 * spread).toFixed(1)} |`);
+}
+
+const printers = Number(process.argv[2] ?? 200);
+report('first', printers);
+report('second', printers);

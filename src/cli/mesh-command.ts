@@ -1,0 +1,88 @@
+import { writeFileSync } from 'node:fs';
+import { checkMesh, correctMesh, readStl, weldCorners, writeStl, type Mesh, type PartCorrection } from '@/core/mesh';
+import { PARAMETER_NAMES, type ParameterName } from '@/core/signature';
+import { describeStlIssue } from '@/words';
+import { onePath, parseArguments, textOption } from './arguments';
+import { readBytes, readText } from './files';
+import { UsageError, valueOrRefuse } from './usage-error';
+
+interface TimedMesh {
+  readonly mesh: Mesh;
+  readonly format: string;
+  readonly parseMs: number;
+  readonly weldMs: number;
+}
+
+function loadMesh(path: string): TimedMesh {
+  const bytes = readBytes(path);
+  const start = performance.now();
+  const soup = valueOrRefuse(readStl(bytes), (issue) => `${path}: ${describeStlIssue(issue)}`);
+  const parsed = performance.now();
+  const mesh = weldCorners(soup.corners);
+  return { mesh, format: soup.format, parseMs: parsed - start, weldMs: performance.now() - parsed };
+}
+
+/** `mesh check FILE`: what the mesh is worth as a solid. */
+export function runMeshCheck(words: readonly string[]): object {
+  const given = parseArguments(words, ['layer', 'lift', 'plate', 'pixel', 'json']);
+  const start = performance.now();
+  const { mesh, format, parseMs, weldMs } = loadMesh(onePath(given, 'mesh check'));
+  const { volumeMm3, areaMm2, bounds, ...counts } = checkMesh(mesh);
+  return {
+    format,
+    ...counts,
+    volume_mm3: volumeMm3,
+    area_mm2: areaMm2,
+    bounds_mm: bounds,
+    timing_ms: { parse: parseMs, weld: weldMs, total: performance.now() - start },
+  };
+}
+
+function readCorrection(path: string): PartCorrection {
+  const mend = 'Give the file that `signature … --json` printed.';
+  let parsed: unknown;
+  try {
+    parsed = JSON.parse(readText(path));
+  } catch (error) {
+    if (error instanceof UsageError) throw error;
+    throw new UsageError(`${path}: this is not JSON. ${mend}`);
+  }
+  const listed = (parsed as { parameters?: unknown } | null)?.parameters;
+  if (!Array.isArray(listed)) throw new UsageError(`${path}: no “parameters” in it. ${mend}`);
+  const valueOf = (name: ParameterName) => {
+    const found = listed.find((each) => (each as { name?: unknown } | null)?.name === name) as { mean?: unknown } | undefined;
+    if (typeof found?.mean !== 'number' || !Number.isFinite(found.mean)) {
+      throw new UsageError(`${path}: the parameter ${name} has no number “mean”. ${mend}`);
+    }
+    return found.mean;
+  };
+  const [epsilonX, epsilonY, skew, epsilonZ, edgeMm, , , zSupportedMm, zPlateMm] = PARAMETER_NAMES.map(valueOf);
+  return { epsilonX, epsilonY, skew, epsilonZ, edgeMm, zSupportedMm, zPlateMm };
+}
+
+/** `mesh correct FILE --signature SIGNATURE.json -o OUT.stl`: writes the corrected part and tells what it did. */
+export function runMeshCorrect(words: readonly string[]): object {
+  const given = parseArguments(words, ['signature', 'json']);
+  const path = onePath(given, 'mesh correct');
+  const signaturePath = textOption(given, 'signature');
+  const out = textOption(given, 'output');
+  if (signaturePath === undefined) throw new UsageError('mesh correct needs --signature SIGNATURE.json.');
+  if (out === undefined) throw new UsageError('mesh correct needs -o OUT.stl, the file to write.');
+  const by = readCorrection(signaturePath);
+  const { mesh } = loadMesh(path);
+  const corrected = correctMesh(mesh, by);
+  try {
+    writeFileSync(out, writeStl(corrected.mesh));
+  } catch {
+    throw new UsageError(`${out}: cannot be written there. Check the folder.`);
+  }
+  const { watertight, volumeMm3, bounds } = checkMesh(corrected.mesh);
+  return {
+    written: out,
+    watertight,
+    volume_mm3: volumeMm3,
+    bounds_mm: bounds,
+    crossedFacets: corrected.crossedFacets,
+    worstMiss_mm: corrected.worstMissMm,
+  };
+}

@@ -1,0 +1,160 @@
+import { boundsOf, facetVector, type Mesh } from './mesh';
+
+/** What a signature says that a whole part can be corrected for; lengths mm, shrinks as signed shares. */
+export interface PartCorrection {
+  readonly epsilonX: number;
+  readonly epsilonY: number;
+  readonly epsilonZ: number;
+  readonly skew: number;
+  readonly edgeMm: number;
+  readonly zSupportedMm: number;
+  readonly zPlateMm: number;
+}
+
+export interface CorrectOptions {
+  /** The lowest flat face stands on the plate (squash), instead of hanging on supports. Default true. */
+  readonly onPlate: boolean;
+  /** Faces whose normal points down more than this (−n_z) count as hanging. Default 0.7, steeper than 45°. */
+  readonly hangingFrom: number;
+}
+
+export const CORRECT_DEFAULTS: CorrectOptions = Object.freeze({ onPlate: true, hangingFrom: 0.7 });
+
+export interface CorrectedMesh {
+  readonly mesh: Mesh;
+  /** Facets whose normal turned by more than a right angle: walls thinner than the offset have crossed. */
+  readonly crossedFacets: number;
+  /** Largest distance by which a vertex missed what its facets asked, mm: 0 on prismatic walls. */
+  readonly worstMissMm: number;
+}
+
+/** The inverse of the process's scale and skew, applied to every vertex. */
+function unscale({ positions }: Mesh, by: PartCorrection): Float64Array {
+  const [a, b, d] = [1 + by.epsilonX, by.skew / 2, 1 + by.epsilonY];
+  const determinant = a * d - b * b;
+  const scaled = new Float64Array(positions.length);
+  for (let i = 0; i < positions.length; i += 3) {
+    scaled[i] = (d * positions[i] - b * positions[i + 1]) / determinant;
+    scaled[i + 1] = (a * positions[i + 1] - b * positions[i]) / determinant;
+    scaled[i + 2] = positions[i + 2] / (1 + by.epsilonZ);
+  }
+  return scaled;
+}
+
+/** How far a facet's plane is to move along its outward normal, mm: an XY offset acts across the facet's contour only. */
+function facetMove(normal: readonly number[], onPlate: boolean, by: PartCorrection, hangingFrom: number): number {
+  const across = Math.hypot(normal[0], normal[1]);
+  const inPlane = Math.atan2(normal[1], normal[0]);
+  const [cos, sin] = [Math.cos(inPlane), Math.sin(inPlane)];
+  const scale = 1 + by.epsilonX * cos * cos + by.epsilonY * sin * sin + by.skew * sin * cos;
+  const edge = (-by.edgeMm / scale) * across;
+  const lift = onPlate ? by.zPlateMm : -normal[2] > hangingFrom ? by.zSupportedMm : 0;
+  return edge + (normal[2] * lift) / (1 + by.epsilonZ);
+}
+
+/** Corner angle of a facet at one of its vertices: splitting a face into more facets changes nothing. */
+function cornerAngle(positions: Float64Array, [at, next, last]: readonly number[]): number {
+  const u = [0, 1, 2].map((i) => positions[3 * next + i] - positions[3 * at + i]);
+  const v = [0, 1, 2].map((i) => positions[3 * last + i] - positions[3 * at + i]);
+  const dot = u[0] * v[0] + u[1] * v[1] + u[2] * v[2];
+  return Math.acos(Math.min(1, Math.max(-1, dot / (Math.hypot(...u) * Math.hypot(...v)))));
+}
+
+/** Normal equations of every vertex: six sums of w·n·nᵀ, three of w·n·move; stride nine. */
+function gatherNormals(mesh: Mesh, by: PartCorrection, options: CorrectOptions): Float64Array {
+  const sums = new Float64Array(3 * mesh.positions.length);
+  const { min, max } = boundsOf(mesh.positions);
+  const flat = 1e-6 * Math.max(1, max[2] - min[2]);
+  for (let facet = 0; facet < mesh.facets.length / 3; facet++) {
+    const vector = facetVector(mesh, facet);
+    const length = Math.hypot(...vector);
+    if (length === 0) continue;
+    const [nx, ny, nz] = vector.map((value) => value / length);
+    const corners = mesh.facets.subarray(3 * facet, 3 * facet + 3);
+    const lowest = corners.every((vertex) => mesh.positions[3 * vertex + 2] - min[2] <= flat);
+    const move = facetMove([nx, ny, nz], options.onPlate && lowest, by, options.hangingFrom);
+    for (let k = 0; k < 3; k++) {
+      const weight = cornerAngle(mesh.positions, [corners[k], corners[(k + 1) % 3], corners[(k + 2) % 3]]);
+      const at = 9 * corners[k];
+      const terms = [nx * nx, nx * ny, nx * nz, ny * ny, ny * nz, nz * nz, nx * move, ny * move, nz * move];
+      for (let i = 0; i < 9; i++) sums[at + i] += weight * terms[i];
+    }
+  }
+  return sums;
+}
+
+/** Solves the 3 × 3 normal equations with a trace of ridge, so that what no facet asks for stays where it is. */
+function solveMove(sums: Float64Array, at: number): [number, number, number] {
+  const ridge = 1e-10 * (sums[at] + sums[at + 3] + sums[at + 5]) || 1;
+  const [xx, xy, xz, yy, yz, zz] = [
+    sums[at] + ridge,
+    sums[at + 1],
+    sums[at + 2],
+    sums[at + 3] + ridge,
+    sums[at + 4],
+    sums[at + 5] + ridge,
+  ];
+  const [bx, by, bz] = [sums[at + 6], sums[at + 7], sums[at + 8]];
+  const cx = yy * zz - yz * yz;
+  const cy = xz * yz - xy * zz;
+  const cz = xy * yz - xz * yy;
+  const determinant = xx * cx + xy * cy + xz * cz;
+  return [
+    (bx * cx + by * cy + bz * cz) / determinant,
+    (bx * cy + by * (xx * zz - xz * xz) + bz * (xy * xz - xx * yz)) / determinant,
+    (bx * cz + by * (xy * xz - xx * yz) + bz * (xx * yy - xy * xy)) / determinant,
+  ];
+}
+
+function worstMiss(before: Mesh, moved: Float64Array, by: PartCorrection, options: CorrectOptions): number {
+  const { min, max } = boundsOf(before.positions);
+  const flat = 1e-6 * Math.max(1, max[2] - min[2]);
+  let worst = 0;
+  for (let facet = 0; facet < before.facets.length / 3; facet++) {
+    const vector = facetVector(before, facet);
+    const length = Math.hypot(...vector);
+    if (length === 0) continue;
+    const normal = vector.map((value) => value / length);
+    const corners = before.facets.subarray(3 * facet, 3 * facet + 3);
+    const lowest = corners.every((vertex) => before.positions[3 * vertex + 2] - min[2] <= flat);
+    const wanted = facetMove(normal, options.onPlate && lowest, by, options.hangingFrom);
+    for (const vertex of corners) {
+      const along = [0, 1, 2].reduce(
+        (sum, i) => sum + normal[i] * (moved[3 * vertex + i] - before.positions[3 * vertex + i]),
+        0,
+      );
+      worst = Math.max(worst, Math.abs(along - wanted));
+    }
+  }
+  return worst;
+}
+
+/**
+ * The mesh to print instead, so that scale, skew, edge growth and the growth below hanging faces come out right.
+ * First the inverse scale, then every vertex moves to where its facets' shifted planes meet: least squares over the
+ * normals around it, exact where at most three directions meet (prismatic walls). Re-seated at the lowest z it had.
+ * Inside walls take the same edge offset as outside ones: an extra closing of holes (h, c) stays and must be shown.
+ */
+export function correctMesh(
+  mesh: Mesh,
+  by: PartCorrection,
+  options: CorrectOptions = CORRECT_DEFAULTS,
+): CorrectedMesh {
+  const scaled: Mesh = { positions: unscale(mesh, by), facets: mesh.facets };
+  const sums = gatherNormals(scaled, by, options);
+  const moved = scaled.positions.slice();
+  for (let vertex = 0; vertex < moved.length / 3; vertex++) {
+    solveMove(sums, 9 * vertex).forEach((step, i) => (moved[3 * vertex + i] += step));
+  }
+  const worstMissMm = worstMiss(scaled, moved, by, options);
+  const drop = boundsOf(moved).min[2] - boundsOf(mesh.positions).min[2];
+  for (let i = 2; i < moved.length; i += 3) moved[i] -= drop;
+  const corrected: Mesh = { positions: moved, facets: mesh.facets };
+  let crossedFacets = 0;
+  for (let facet = 0; facet < mesh.facets.length / 3; facet++) {
+    const [before, after] = [facetVector(scaled, facet), facetVector(corrected, facet)];
+    const dot = before[0] * after[0] + before[1] * after[1] + before[2] * after[2];
+    if (Math.hypot(...before) > 0 && dot <= 0) crossedFacets++;
+  }
+  return { mesh: corrected, crossedFacets, worstMissMm };
+}

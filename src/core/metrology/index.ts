@@ -1,0 +1,33 @@
+export { judgeConformity, type DecisionRule, type Limits, type Settling, type Verdict } from './conformity';
+export {
+  AXES,
+  BASES,
+  findKindIssue,
+  jawOf,
+  PART_STATES,
+  sameKind,
+  SENSES,
+  SHAPES,
+  type Axis,
+  type Base,
+  type FeatureKind,
+  type FeatureKindIssue,
+  type Jaw,
+  type PartState,
+  type Sense,
+  type Shape,
+} from './feature';
+export { correctReading, DEFAULT_INSTRUMENT, type Instrument, type ReadingConditions } from './instrument';
+export { parseLength, type LengthIssue, type LengthNote, type ParsedLength } from './parse-length';
+export { findDoubt, swapNeighbouringDigits, type Doubt } from './plausibility';
+export {
+  estimateSize,
+  meanOf,
+  pooledScatter,
+  repeatU,
+  scatterOfReading,
+  squaresAround,
+  type PooledScatter,
+  type SizeEstimate,
+  type SizeOptions,
+} from './size';

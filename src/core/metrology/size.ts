@@ -1,0 +1,105 @@
+import { studentTQuantile } from '@/core/numerics';
+import {
+  RESIN_EXPANSION_PER_K,
+  STEEL_EXPANSION_PER_K,
+  UNKNOWN_TEMPERATURE_U_K,
+  type Instrument,
+} from './instrument';
+
+/** Scatter of one reading learned from all repeats of a session, mm, with its degrees of freedom. */
+export interface PooledScatter {
+  readonly sMm: number;
+  readonly dof: number;
+}
+
+export interface SizeOptions {
+  readonly instrument: Instrument;
+  /** Scatter pooled over the session; left out: the feature's own repeats are used. */
+  readonly pooled?: PooledScatter;
+  /** Standard uncertainty of the temperature difference, K; 0 when it was measured and corrected. Default 3. */
+  readonly temperatureU_K?: number;
+}
+
+/** A size with the budget of its uncertainty; all lengths in mm. */
+export interface SizeEstimate {
+  readonly sizeMm: number;
+  readonly count: number;
+  /** Scatter of one reading that Type A was taken from. */
+  readonly sMm: number;
+  readonly uTypeA_mm: number;
+  readonly uTypeB_mm: number;
+  /** Combined standard uncertainty u_c. */
+  readonly u_mm: number;
+  /** Effective degrees of freedom of u_c; Infinity when nothing was estimated from repeats. */
+  readonly nuEff: number;
+  readonly k: number;
+  /** Expanded uncertainty U = k·u_c at 95 %. */
+  readonly expandedU_mm: number;
+}
+
+export function meanOf(values: readonly number[]): number {
+  return values.reduce((sum, value) => sum + value, 0) / values.length;
+}
+
+/** Σ(value − mean)². */
+export function squaresAround(values: readonly number[]): number {
+  const mean = meanOf(values);
+  return values.reduce((sum, value) => sum + (value - mean) ** 2, 0);
+}
+
+/**
+ * s_p² = Σ(n_i − 1)s_i² / Σ(n_i − 1) over groups of repeats; undefined before any feature was read twice.
+ * Source: JCGM 100:2008 4.2.4. Example: pooledScatter([[31.57, 31.55], [28.14, 28.14]]) → { sMm: 0.01, dof: 2 }
+ */
+export function pooledScatter(groups: readonly (readonly number[])[]): PooledScatter | undefined {
+  let squares = 0;
+  let dof = 0;
+  for (const group of groups) {
+    if (group.length < 2) continue;
+    squares += squaresAround(group);
+    dof += group.length - 1;
+  }
+  return dof === 0 ? undefined : { sMm: Math.sqrt(squares / dof), dof };
+}
+
+/** Scatter of one reading of a feature read `count` times: pooled, and never below the display's step for a lone reading. */
+export function scatterOfReading(count: number, instrument: Instrument, pooled?: PooledScatter): number {
+  const floor = instrument.repeatabilityMm ?? instrument.resolutionMm;
+  if (pooled === undefined) return floor;
+  return count === 1 ? Math.max(pooled.sMm, instrument.resolutionMm) : pooled.sMm;
+}
+
+/** Uncertainty of repeats and resolution alone, the ε of the signature's law; mm. */
+export function repeatU(count: number, sMm: number, resolutionMm: number): number {
+  return Math.sqrt((sMm * sMm) / count + (resolutionMm * resolutionMm) / 12);
+}
+
+/** Type B standard uncertainty: limit of error (rectangular), resolution, unknown temperature; mm. */
+export function typeBUncertainty(sizeMm: number, { instrument, temperatureU_K }: SizeOptions): number {
+  const mpe = instrument.mpeMm / Math.sqrt(3);
+  const resolution = instrument.resolutionMm / Math.sqrt(12);
+  const expansion = RESIN_EXPANSION_PER_K - STEEL_EXPANSION_PER_K;
+  const temperature = sizeMm * expansion * (temperatureU_K ?? UNKNOWN_TEMPERATURE_U_K);
+  return Math.hypot(mpe, resolution, temperature);
+}
+
+/**
+ * The size that corrected readings of one feature stand for, with U at 95 %.
+ * Refuses nothing a person can type: throws RangeError for an empty list.
+ * Source: JCGM 100:2008 4.2, 4.3, G.4 (Welch–Satterthwaite).
+ * Example: readings 17.30, 17.33, MPE 0.03, resolution 0.01, temperature known → 17.315, u 0.0231, U 0.0575.
+ */
+export function estimateSize(readingsMm: readonly number[], options: SizeOptions): SizeEstimate {
+  const count = readingsMm.length;
+  if (count === 0) throw new RangeError('estimateSize: at least one reading is needed');
+  const sizeMm = meanOf(readingsMm);
+  const pooled = options.pooled ?? pooledScatter([readingsMm]);
+  const sMm = scatterOfReading(count, options.instrument, pooled);
+  const uTypeA_mm = sMm / Math.sqrt(count);
+  const uTypeB_mm = typeBUncertainty(sizeMm, options);
+  const u_mm = Math.hypot(uTypeA_mm, uTypeB_mm);
+  const dof = pooled?.dof ?? Infinity;
+  const nuEff = uTypeA_mm === 0 ? Infinity : dof * (u_mm / uTypeA_mm) ** 4;
+  const k = studentTQuantile(0.975, nuEff);
+  return { sizeMm, count, sMm, uTypeA_mm, uTypeB_mm, u_mm, nuEff, k, expandedU_mm: k * u_mm };
+}

@@ -1,0 +1,142 @@
+import { boxProbability, choleskyInPlace, mixtureInterval, mixtureMoments, type NormalMixture } from '@/core/numerics';
+import type { FeatureKind, Limits } from '@/core/metrology';
+import type { Signature } from './estimate';
+import { DRIFT_EDGE_SD_MM, DRIFT_SCALE_SD, driftRow } from './law';
+import { latentCovariance } from './node';
+import { latentSizes, predictOffset, predictSize, reachesBeyond, type SizeQuery } from './predict';
+
+/** A size wanted of the finished part. */
+export interface Target extends Limits {
+  readonly feature: string;
+  readonly kind: FeatureKind;
+  readonly targetMm: number;
+}
+
+export interface DrawOptions {
+  /** Pixel pitch, mm, without anti-aliasing; see SizeQuery. */
+  readonly pixelMm?: number;
+  /** Layer height, mm: heights are drawn in whole layers. */
+  readonly layerMm?: number;
+}
+
+/** What to draw so that the print's middle is the middle of the limits, and what that is worth. */
+export interface DrawnSize {
+  readonly feature: string;
+  readonly drawMm: number;
+  readonly predictedMm: number;
+  readonly sdMm: number;
+  /** Chance that one more print of it lands in tolerance. */
+  readonly inTolerance: number;
+  /** More than 1.5 × the longest size measured. */
+  readonly reachesBeyond: boolean;
+}
+
+function middleOf({ targetMm, lowerMm, upperMm }: Target): number {
+  return targetMm + (lowerMm + upperMm) / 2;
+}
+
+function queryOf(target: Target, drawnMm: number, options: DrawOptions): SizeQuery {
+  return { kind: target.kind, feature: target.feature, drawnMm, pixelMm: options.pixelMm };
+}
+
+/** Solves drawn + offset(drawn) = wanted by the secant method; the law is all but linear, so a few steps do. */
+function solveDrawn(wantedMm: number, offset: (drawnMm: number) => number): number {
+  let before = wantedMm;
+  let missBefore = offset(before);
+  let drawn = wantedMm - missBefore;
+  for (let i = 0; i < 60; i++) {
+    const miss = drawn + offset(drawn) - wantedMm;
+    if (Math.abs(miss) < 1e-13 * Math.max(1, wantedMm) || miss === missBefore) break;
+    const next = drawn - (miss * (drawn - before)) / (miss - missBefore);
+    before = drawn;
+    missBefore = miss;
+    drawn = next;
+  }
+  return drawn;
+}
+
+/** What a feature drawn at `drawMm` is worth against its target. */
+export function assessDrawn(signature: Signature, target: Target, drawMm: number, options: DrawOptions = {}): DrawnSize {
+  const mixture = predictSize(signature, queryOf(target, drawMm, options));
+  const { mean, sd } = mixtureMoments(mixture);
+  return {
+    feature: target.feature,
+    drawMm,
+    predictedMm: mean,
+    sdMm: sd,
+    inTolerance: mixtureInterval(mixture, target.targetMm + target.lowerMm, target.targetMm + target.upperMm),
+    reachesBeyond: reachesBeyond(signature, drawMm),
+  };
+}
+
+/** Heights round to whole layers. */
+export function snapToLayers(drawnMm: number, kind: FeatureKind, layerMm: number | undefined): number {
+  return layerMm === undefined || kind.axis !== 'Z' ? drawnMm : Math.max(1, Math.round(drawnMm / layerMm)) * layerMm;
+}
+
+/**
+ * The size to draw: its predicted mean is the middle of the limits; heights in whole layers when a layer is given.
+ * Example: on the prior alone a 10 ± 0.1 shaft is drawn near 9.97, since edges are expected to grow by 0.03.
+ */
+export function drawTarget(signature: Signature, target: Target, options: DrawOptions = {}): DrawnSize {
+  const wanted = middleOf(target);
+  const drawn = solveDrawn(wanted, (drawnMm) => predictOffset(signature, queryOf(target, drawnMm, options)));
+  return assessDrawn(signature, target, snapToLayers(drawn, target.kind, options.layerMm), options);
+}
+
+/** Grid nodes that carry 99.9 % of the weight are enough for a chance given to two decimals. */
+const WEIGHT_KEPT = 0.999;
+const LATTICE_POINTS = 4096;
+const LEAST_POINTS = 64;
+
+/** Keeps nodes by falling weight until `WEIGHT_KEPT` is reached. */
+function heaviestNodes(weights: Float64Array): number[] {
+  const order = [...weights.keys()].sort((a, b) => weights[b] - weights[a]);
+  let sum = 0;
+  return order.filter((node) => {
+    const wanted = sum < WEIGHT_KEPT;
+    if (wanted) sum += weights[node];
+    return wanted;
+  });
+}
+
+/**
+ * Chance that one print of all drawn targets has every one in tolerance, their shared law and drift counted.
+ * Targets are different features of one print. Error below 0.003.
+ */
+export function jointChance(
+  signature: Signature,
+  drawn: readonly { readonly target: Target; readonly drawMm: number }[],
+  options: DrawOptions = {},
+): number {
+  if (drawn.length === 0) return 1;
+  const queries = drawn.map(({ target, drawMm }) => queryOf(target, drawMm, options));
+  const mixtures: NormalMixture[] = queries.map((query) => predictSize(signature, query));
+  const limits = drawn.map(({ target }) => [target.targetMm + target.lowerMm, target.targetMm + target.upperMm]);
+  if (drawn.length === 1) return mixtureInterval(mixtures[0], limits[0][0], limits[0][1]);
+  const sizes = queries.map((query) => latentSizes(signature.posterior, query));
+  const drift = queries.map((query) => driftRow(query.kind, query.drawnMm));
+  const { weights } = signature.posterior;
+  const nodes = heaviestNodes(weights);
+  const kept = nodes.reduce((sum, node) => sum + weights[node], 0);
+  const count = drawn.length;
+  let chance = 0;
+  for (const node of nodes) {
+    const covariance = new Float64Array(count * count);
+    for (let i = 0; i < count; i++) {
+      for (let j = 0; j < i; j++) {
+        const shared =
+          drift[i].edge * drift[j].edge * DRIFT_EDGE_SD_MM ** 2 + drift[i].scale * drift[j].scale * DRIFT_SCALE_SD ** 2;
+        covariance[i * count + j] = latentCovariance(sizes[i][node], sizes[j][node], shared);
+      }
+      covariance[i * count + i] = mixtures[i].variances[node];
+    }
+    if (choleskyInPlace(covariance, count) >= 0) throw new RangeError('jointChance: targets must be different features');
+    const lower = Float64Array.from(limits, ([low], i) => low - mixtures[i].means[node]);
+    const upper = Float64Array.from(limits, ([, high], i) => high - mixtures[i].means[node]);
+    const share = weights[node] / kept;
+    const points = Math.max(LEAST_POINTS, Math.round(LATTICE_POINTS * share));
+    chance += share * boxProbability(covariance, { lower, upper }, points);
+  }
+  return chance;
+}

@@ -1,0 +1,97 @@
+import { leaveOneOut } from './suspicious';
+import { drawTarget, jointChance, type DrawnSize, type Target } from './draw';
+import type { Signature, SignatureOptions } from './estimate';
+import { PARAMETER_UNITS, type ParameterName } from './law';
+
+/** The open form of a signature: what the command line prints and the mesh correction reads. */
+export interface SignatureReport {
+  readonly parameters: readonly {
+    readonly name: ParameterName;
+    readonly mean: number;
+    readonly sd: number;
+    readonly pinned: boolean;
+    readonly unit: string;
+  }[];
+  readonly scatter: { readonly feature_mm: number; readonly print_mm: number };
+  readonly jointInTolerance: number | null;
+  readonly features: readonly {
+    readonly feature: string;
+    readonly print: string;
+    readonly drawn_mm: number;
+    readonly size_mm: number;
+    readonly u_mm: number;
+    readonly offset_mm: number;
+    readonly predicted_mm: number;
+    readonly suspicious: boolean;
+  }[];
+  readonly targets: readonly {
+    readonly feature: string;
+    readonly draw_mm: number;
+    readonly predicted_mm: number;
+    readonly sd_mm: number;
+    readonly inTolerance: number;
+    readonly reachesBeyond: boolean;
+  }[];
+  readonly instrumentBias: readonly { readonly instrument: string; readonly jaw: string; readonly mean_mm: number; readonly sd_mm: number }[];
+  readonly suspicious: readonly {
+    readonly line: number;
+    readonly feature: string;
+    readonly reading_mm: number;
+    readonly z: number;
+    readonly guess_mm: number | null;
+  }[];
+}
+
+function targetLine(drawn: DrawnSize) {
+  return {
+    feature: drawn.feature,
+    draw_mm: drawn.drawMm,
+    predicted_mm: drawn.predictedMm,
+    sd_mm: drawn.sdMm,
+    inTolerance: drawn.inTolerance,
+    reachesBeyond: drawn.reachesBeyond,
+  };
+}
+
+/**
+ * A signature with its targets, left-out predictions and doubts, in the open format's names and units.
+ * `uOfSize`: standard uncertainty of a size with everything in it (METHODS, readings to a size), mm.
+ * `predicted_mm` is what the law and the feature's other prints say without its own readings.
+ */
+export function reportSignature(
+  signature: Signature,
+  targets: readonly Target[],
+  options: SignatureOptions,
+  uOfSize: (observationIndex: number) => number,
+): SignatureReport {
+  const { suspicious, expected } = leaveOneOut(signature, options);
+  const drawn = targets.map((target) => drawTarget(signature, target));
+  const joint = jointChance(
+    signature,
+    drawn.map((each, i) => ({ target: targets[i], drawMm: each.drawMm })),
+  );
+  return {
+    parameters: signature.parameters.map(({ name, mean, sd, pinned }) => ({ name, mean, sd, pinned, unit: PARAMETER_UNITS[name] })),
+    scatter: { feature_mm: signature.scatter.featureMm, print_mm: signature.scatter.printMm },
+    jointInTolerance: targets.length === 0 ? null : joint,
+    features: signature.observations.map((observation, i) => ({
+      feature: observation.feature,
+      print: observation.print,
+      drawn_mm: observation.drawnMm,
+      size_mm: observation.sizeMm,
+      u_mm: uOfSize(i),
+      offset_mm: observation.sizeMm - observation.drawnMm,
+      predicted_mm: expected[i].meanMm,
+      suspicious: suspicious.some(({ reading }) => observation.readings.includes(reading)),
+    })),
+    targets: drawn.map(targetLine),
+    instrumentBias: signature.biases.map(({ instrument, jaw, meanMm, sdMm }) => ({ instrument, jaw, mean_mm: meanMm, sd_mm: sdMm })),
+    suspicious: suspicious.map(({ reading, z, guessMm }) => ({
+      line: reading.source ?? 0,
+      feature: reading.feature,
+      reading_mm: reading.readingMm,
+      z,
+      guess_mm: guessMm ?? null,
+    })),
+  };
+}

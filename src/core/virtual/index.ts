@@ -1,0 +1,4 @@
+export { drawCaliper, readCaliper, type VirtualCaliper } from './caliper';
+export { curedWall, curvedEdgeSize, lonelyEdgeGrowth, openSlot, type Light } from './optics';
+export { drawPrinter, type Family, type VirtualPrinter } from './printer';
+export { lawfulSize, printFeature, type PlacedFeature } from './print';

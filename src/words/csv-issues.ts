@@ -1,0 +1,52 @@
+import type { CsvIssue } from '@/inputs/csv-table';
+import type { CellIssue } from '@/inputs/kind-cells';
+import type { ReadingsCsvIssue } from '@/inputs/readings-csv';
+import type { TargetsCsvIssue } from '@/inputs/targets-csv';
+import { describeKindIssue, describeLengthIssue } from './lengths';
+
+function describeTableIssue(issue: CsvIssue): string {
+  switch (issue.code) {
+    case 'emptyTable':
+      return 'the file holds no rows. The first line names the columns, each further line is one row.';
+    case 'missingColumns':
+      return `line 1: the column${issue.missing.length > 1 ? 's' : ''} ${issue.missing.join(', ')} missing (found: ${issue.found.join(', ')}). Add ${issue.missing.length > 1 ? 'them' : 'it'} to the header line.`;
+    case 'raggedRow':
+      return `line ${issue.line}: ${issue.cells} cells where the header has ${issue.wanted}. Check commas and quotes in that line.`;
+    case 'tooManyRows':
+      return `line ${issue.line}: more than ${issue.limit} rows. Split the file, or keep only the rows of this job.`;
+  }
+}
+
+function describeCellIssue(issue: CellIssue): string {
+  switch (issue.code) {
+    case 'notAChoice':
+      return `line ${issue.line}, ${issue.column}: ${issue.text === '' ? 'blank' : `“${issue.text}”`} where one of ${issue.choices.join(', ')} is needed.`;
+    case 'badNumber':
+      return `line ${issue.line}, ${issue.column}: ${describeLengthIssue(issue.issue)}`;
+    case 'notPositive':
+      return `line ${issue.line}, ${issue.column}: ${issue.value} is no size; it must be above zero.`;
+    case 'blankName':
+      return `line ${issue.line}, ${issue.column}: blank. Give it a name.`;
+    case 'kind':
+      return `line ${issue.line}: ${describeKindIssue(issue.issue)}.`;
+  }
+}
+
+/** One sentence for anything wrong with readings.csv or targets.csv: the line and the mend. */
+export function describeCsvIssue(issue: ReadingsCsvIssue | TargetsCsvIssue): string {
+  switch (issue.code) {
+    case 'otherKind':
+      return `line ${issue.line}: “${issue.feature}” has another sense, shape, axis or base than in line ${issue.firstLine}. Use another name, or mend one of the lines.`;
+    case 'limitsCrossed':
+      return `line ${issue.line}: tol_minus_mm of “${issue.feature}” must be zero or negative and below tol_plus_mm.`;
+    case 'twice':
+      return `line ${issue.line}: “${issue.feature}” stands in the file twice. Keep one of the lines.`;
+    case 'emptyTable':
+    case 'missingColumns':
+    case 'raggedRow':
+    case 'tooManyRows':
+      return describeTableIssue(issue);
+    default:
+      return describeCellIssue(issue);
+  }
+}

@@ -1,0 +1,77 @@
+import type { Doubt, FeatureKindIssue, LengthIssue, LengthNote } from '@/core/metrology';
+
+/** A length for people: 12.34, with a true minus sign; digits after the point as asked. */
+export function formatMm(valueMm: number, digits = 2): string {
+  const text = Math.abs(valueMm).toFixed(digits);
+  return valueMm < 0 && Number(text) !== 0 ? `−${text}` : text;
+}
+
+/** A deviation with its sign: +0.03, −0.03, 0.00. */
+export function formatSigned(valueMm: number, digits = 2): string {
+  const text = formatMm(valueMm, digits);
+  return valueMm > 0 && Number(text) !== 0 ? `+${text}` : text;
+}
+
+/** A chance: never a flat 0 or 1. */
+export function formatChance(chance: number): string {
+  if (chance < 0.005) return '< 0.01';
+  if (chance > 0.995) return '> 0.99';
+  return chance.toFixed(2);
+}
+
+export function describeLengthIssue(issue: LengthIssue): string {
+  switch (issue.code) {
+    case 'blank':
+      return 'Nothing typed yet. Type the number on the display, such as 12.34.';
+    case 'notANumber':
+      return `“${issue.text}” is not a number. Type digits with one decimal point, such as 12.34.`;
+    case 'ambiguousSeparators':
+      return `“${issue.text}” has more than one point or comma. Write 1234.5 without a mark for thousands.`;
+    case 'unknownUnit':
+      return `The unit “${issue.unit}” is not known here. Use mm, cm, in or µm, or leave it out for mm.`;
+    case 'notFinite':
+      return `“${issue.text}” is too large to be a size. Check the digits.`;
+  }
+}
+
+export function describeLengthNote(note: LengthNote): string {
+  switch (note) {
+    case 'commaDecimal':
+      return 'comma read as decimal point';
+    case 'inches':
+      return 'inches turned into mm';
+    case 'centimetres':
+      return 'centimetres turned into mm';
+    case 'micrometres':
+      return 'micrometres turned into mm';
+  }
+}
+
+export function describeDoubt(doubt: Doubt, readingMm: number): string {
+  const shown = formatMm(readingMm, 3).replace(/0$/, '');
+  switch (doubt.code) {
+    case 'notPositive':
+      return `${shown} mm is no size: it must be above zero. Check the zero of the caliper and type it again.`;
+    case 'looksLikeInches':
+      return `${shown} is 25.4 times too small: inches? That would be ${formatMm(doubt.guessMm)} mm.`;
+    case 'looksLikeMillimetresTwice':
+      return `${shown} is 25.4 times too large: turned into mm twice? That would be ${formatMm(doubt.guessMm)} mm.`;
+    case 'decimalPoint':
+      return `${shown} is far off by a power of ten: the decimal point? That would be ${formatMm(doubt.guessMm)} mm.`;
+    case 'swappedDigits':
+      return `${shown} is far off: two digits exchanged? That would be ${formatMm(doubt.guessMm)} mm.`;
+    case 'farOff':
+      return `${shown} is ${formatMm(Math.abs(readingMm - doubt.expectedMm))} mm away from the ${formatMm(doubt.expectedMm)} expected here.`;
+  }
+}
+
+export function describeKindIssue(issue: FeatureKindIssue): string {
+  switch (issue.code) {
+    case 'baseMissing':
+      return 'an outside size along Z needs its base: plate or supported';
+    case 'angleMissing':
+      return 'a flat size with axis XY needs its angle from X in degrees';
+    case 'roundNeedsXY':
+      return `a round size is measured across, so its axis is XY, not ${issue.axis}`;
+  }
+}
