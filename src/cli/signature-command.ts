@@ -66,6 +66,7 @@ function toReading(row: ReadingRow, instrument: Instrument): SignatureReading {
     print: row.print,
     drawnMm: row.drawnMm,
     readingMm: correctReading(row.readingMm, row.kind, instrument, conditions),
+    shownMm: row.readingMm,
     instrument: row.instrument,
     source: row.line,
   };

@@ -8,6 +8,8 @@ export interface SignatureReading extends FeatureKind {
   readonly drawnMm: number;
   /** Corrected for zero, temperature and jaw flats, mm. */
   readonly readingMm: number;
+  /** What the display showed before corrections, mm: exchanged digits are looked for there. Default readingMm. */
+  readonly shownMm?: number;
   /** Which instrument; its bias is one unknown per jaw kind. Left out: the one of the options. */
   readonly instrument?: string;
   /** Where it came from (a line of a file, a row of a table); handed back with doubts. */

@@ -107,16 +107,21 @@ function valuesOf(observation: Observation): number[] {
   return observation.readings.map((reading) => reading.readingMm);
 }
 
-function guessSwap(reading: SignatureReading, { meanMm, sdMm }: LeftOut): number | undefined {
-  const decimals = Number.isInteger(Math.round(reading.readingMm * 1e4) / 100) ? 2 : 3;
-  return swapNeighbouringDigits(reading.readingMm, decimals).find((value) => Math.abs(value - meanMm) < sdMm);
+/** The display's digits exchanged so that the reading would be unremarkable, as the display would show it. */
+function guessSwap(reading: SignatureReading, { meanMm, sdMm }: LeftOut, resolutionMm: number): number | undefined {
+  const shown = reading.shownMm ?? reading.readingMm;
+  const correction = reading.readingMm - shown;
+  const decimals = Math.max(0, Math.ceil(-Math.log10(resolutionMm) - 1e-9));
+  return swapNeighbouringDigits(shown, decimals).find((value) => Math.abs(value + correction - meanMm) < sdMm);
 }
 
-function judge(reading: SignatureReading, expectations: readonly LeftOut[]): SuspiciousReading | undefined {
+function judge(reading: SignatureReading, expectations: readonly LeftOut[], resolutionMm: number): SuspiciousReading | undefined {
   const judged = expectations.map((left) => ({ left, z: (reading.readingMm - left.meanMm) / left.sdMm }));
   const worst = judged.reduce((a, b) => (Math.abs(b.z) > Math.abs(a.z) ? b : a));
-  const swapped = judged.find(({ z, left }) => Math.abs(z) > FAR_FOR_A_SWAP && guessSwap(reading, left) !== undefined);
-  if (swapped !== undefined) return { reading, z: swapped.z, guessMm: guessSwap(reading, swapped.left) };
+  for (const { z, left } of judged) {
+    const guessMm = Math.abs(z) > FAR_FOR_A_SWAP ? guessSwap(reading, left, resolutionMm) : undefined;
+    if (guessMm !== undefined) return { reading, z, guessMm };
+  }
   return Math.abs(worst.z) > FAR ? { reading, z: worst.z } : undefined;
 }
 
@@ -144,7 +149,8 @@ export function leaveOneOut(signature: Signature, options: SignatureOptions): Le
       const alone = observation.readings.length === 1;
       const own = alone ? law : (seen.get(reading.readingMm) ?? loo.without(at, reading));
       seen.set(reading.readingMm, own);
-      const doubt = judge(reading, [own, law]);
+      const { resolutionMm } = instrumentNamed(options.instruments, observation.instrument);
+      const doubt = judge(reading, [own, law], resolutionMm);
       if (doubt !== undefined) suspicious.push(doubt);
     }
   });

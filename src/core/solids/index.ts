@@ -1,0 +1,2 @@
+export { featuresOfRecipe, type CombRecipe, type DrawnOf, type RingRecipe, type SolidRecipe } from './recipe';
+export { anchorsOf, buildSolid, sidesOfCircle, type SolidKernel } from './solids';

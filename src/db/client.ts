@@ -1,0 +1,49 @@
+import { mkdirSync } from 'node:fs';
+import path from 'node:path';
+import Database from 'better-sqlite3';
+import { drizzle, type BetterSQLite3Database } from 'drizzle-orm/better-sqlite3';
+import { migrate } from 'drizzle-orm/better-sqlite3/migrator';
+import * as schema from './schema';
+
+export type Db = BetterSQLite3Database<typeof schema> & { readonly $client: Database.Database };
+
+/** Opens a database and brings it to the current schema. FULL: an acknowledged reading survives a power cut. */
+export function openDb(file: string): Db {
+  const client = new Database(file, { timeout: 5000 });
+  client.pragma('journal_mode = WAL');
+  client.pragma('synchronous = FULL');
+  client.pragma('foreign_keys = ON');
+  const db = drizzle(client, { schema, casing: 'snake_case' });
+  migrate(db, { migrationsFolder: migrationsFolder() });
+  return db;
+}
+
+function migrationsFolder(): string {
+  return path.resolve(/* turbopackIgnore: true */ process.cwd(), 'src/db/migrations');
+}
+
+/** Folder of the database and the mesh files. */
+export function dataFolder(): string {
+  return path.resolve(/* turbopackIgnore: true */ process.cwd(), process.env.MELLOW_DATA ?? 'data');
+}
+
+export function databaseFile(folder = dataFolder()): string {
+  return path.join(folder, 'mellow.db');
+}
+
+const kept = globalThis as typeof globalThis & { mellowDb?: Db };
+
+/** The bench's one connection, opened at first use. */
+export function benchDb(): Db {
+  if (kept.mellowDb === undefined) {
+    mkdirSync(dataFolder(), { recursive: true });
+    kept.mellowDb = openDb(databaseFile());
+  }
+  return kept.mellowDb;
+}
+
+/** Closes the connection, for the moment in which a backup takes the file's place. */
+export function closeBenchDb(): void {
+  kept.mellowDb?.$client.close();
+  kept.mellowDb = undefined;
+}

@@ -1,0 +1,5 @@
+export * from './attempts';
+export * from './equipment';
+export * from './jobs';
+export * from './readings';
+export * from './records';

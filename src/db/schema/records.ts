@@ -1,0 +1,43 @@
+import { index, integer, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core';
+import type { SignatureReport } from '@/core/signature';
+import { profiles } from './equipment';
+import { jobs } from './jobs';
+
+/** Every estimate of a signature that was ever used, with what it was learned from. */
+export const signatures = sqliteTable(
+  'signatures',
+  {
+    id: integer().primaryKey({ autoIncrement: true }),
+    profileId: integer()
+      .notNull()
+      .references(() => profiles.id),
+    /** Hash of everything it was learned from: readings, words, instruments, priors. */
+    learnedFromHash: text().notNull(),
+    readingIds: text({ mode: 'json' }).$type<number[]>().notNull(),
+    report: text({ mode: 'json' }).$type<SignatureReport>().notNull(),
+    createdAt: integer({ mode: 'timestamp_ms' }).notNull(),
+  },
+  (table) => [uniqueIndex('signatures_once').on(table.profileId, table.learnedFromHash)],
+);
+
+/** What was decided in a job, by what evidence, and where. */
+export const ledgerLines = sqliteTable(
+  'ledger_lines',
+  {
+    id: integer().primaryKey({ autoIncrement: true }),
+    jobId: integer()
+      .notNull()
+      .references(() => jobs.id),
+    step: text().$type<'need' | 'measure' | 'correct' | 'story'>().notNull(),
+    title: text().notNull(),
+    detail: text().notNull(),
+    at: integer({ mode: 'timestamp_ms' }).notNull(),
+  },
+  (table) => [index('ledger_of_job').on(table.jobId)],
+);
+
+/** House rules and habits of this bench, by name. */
+export const settings = sqliteTable('settings', {
+  name: text().primaryKey(),
+  value: text({ mode: 'json' }).$type<unknown>().notNull(),
+});

@@ -1,0 +1,93 @@
+import { cpSync, existsSync, mkdirSync, mkdtempSync, renameSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import path from 'node:path';
+import Database from 'better-sqlite3';
+import { create, extract, list } from 'tar';
+import { fail, ok, type Result } from '@/core/result';
+import { closeBenchDb, databaseFile, openDb, type Db } from '@/db';
+
+export type RestoreIssue =
+  | { readonly code: 'notABackup' }
+  | { readonly code: 'damaged' }
+  | { readonly code: 'newer' };
+
+/** Writes the whole bench, database and mesh files, into one compressed archive; gives its path in a folder of its own. */
+export async function writeBackup(db: Db, folder: string): Promise<string> {
+  const staging = mkdtempSync(path.join(tmpdir(), 'mellow-backup-'));
+  await db.$client.backup(path.join(staging, 'mellow.db'));
+  const meshes = path.join(/* turbopackIgnore: true */ folder, 'meshes');
+  if (existsSync(meshes)) cpSync(meshes, path.join(staging, 'meshes'), { recursive: true });
+  const file = path.join(staging, 'backup.tar.gz');
+  const entries = ['mellow.db', ...(existsSync(meshes) ? ['meshes'] : [])];
+  await create({ gzip: true, file, cwd: staging, portable: true }, entries);
+  return file;
+}
+
+async function holdsDatabase(archive: string): Promise<boolean> {
+  let found = false;
+  let strange = false;
+  try {
+    await list({
+      file: archive,
+      strict: true,
+      onReadEntry: (entry) => {
+        const known = entry.path === 'mellow.db' || /^meshes\/([0-9a-f]{64}\.stl)?$/.test(entry.path) || entry.path === 'meshes';
+        strange ||= !known;
+        found ||= entry.path === 'mellow.db';
+      },
+    });
+  } catch {
+    return false;
+  }
+  return found && !strange;
+}
+
+/** Is it a database of ours, whole, and can it be brought to the current schema? */
+function checkDatabase(file: string): RestoreIssue | undefined {
+  try {
+    const probe = new Database(file, { readonly: true });
+    const sound = probe.pragma('integrity_check', { simple: true }) === 'ok';
+    const ours = probe.prepare("select count(*) n from sqlite_master where name in ('jobs','readings')").get() as { n: number };
+    probe.close();
+    if (!sound) return { code: 'damaged' };
+    if (ours.n !== 2) return { code: 'notABackup' };
+    openDb(file).$client.close();
+    return undefined;
+  } catch {
+    return { code: 'damaged' };
+  }
+}
+
+/**
+ * Puts a backup in the place of the bench. It is checked whole beside the bench first; what was there is kept in
+ * `before-restore` in the data folder, so that nothing is lost by a wrong file.
+ */
+export async function restoreBackup(archive: string, folder: string): Promise<Result<void, RestoreIssue>> {
+  if (!(await holdsDatabase(archive))) return fail({ code: 'notABackup' });
+  const staging = path.join(/* turbopackIgnore: true */ folder, `restoring-${Date.now()}`);
+  mkdirSync(staging, { recursive: true });
+  try {
+    await extract({ file: archive, cwd: staging, strict: true });
+    const issue = checkDatabase(path.join(staging, 'mellow.db'));
+    if (issue !== undefined) return fail(issue);
+    swapIn(staging, folder);
+    return ok(undefined);
+  } finally {
+    rmSync(staging, { recursive: true, force: true });
+  }
+}
+
+function swapIn(staging: string, folder: string): void {
+  closeBenchDb();
+  const aside = path.join(/* turbopackIgnore: true */ folder, 'before-restore');
+  rmSync(aside, { recursive: true, force: true });
+  mkdirSync(aside);
+  const live = databaseFile(folder);
+  for (const name of ['mellow.db', 'mellow.db-wal', 'mellow.db-shm', 'meshes']) {
+    const from = path.join(/* turbopackIgnore: true */ folder, name);
+    if (existsSync(from)) renameSync(from, path.join(aside, name));
+  }
+  renameSync(path.join(staging, 'mellow.db'), live);
+  const meshes = path.join(staging, 'meshes');
+  if (existsSync(meshes)) renameSync(meshes, path.join(/* turbopackIgnore: true */ folder, 'meshes'));
+}

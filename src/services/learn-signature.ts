@@ -1,0 +1,157 @@
+import { createHash } from 'node:crypto';
+import { and, eq } from 'drizzle-orm';
+import { correctReading, estimateSize, type PartState } from '@/core/metrology';
+import {
+  estimateSignature,
+  FIT_WORDS,
+  lawPrior,
+  reportSignature,
+  type Instruments,
+  type Signature,
+  type SignatureReading,
+  type SignatureReport,
+  type Try,
+} from '@/core/signature';
+import { queries, tables, type Db } from '@/db';
+import { featureKey, instrumentOf, kindOf, printKey } from './kinds';
+
+/** First layers flare: sizes in the plane read lower than this are kept but not learned from, mm. */
+const LEAST_HEIGHT_MM = 1;
+const ASSUMED_MATE_U_MM = 0.01;
+
+/** A signature with what it was learned from. */
+export interface LearnedSignature {
+  readonly profileId: number;
+  readonly state: PartState;
+  readonly signature: Signature;
+  readonly report: SignatureReport;
+  readonly readingCount: number;
+  /** Readings kept but not learned from: warm, too near the plate, or another state. */
+  readonly leftOut: { readonly warm: number; readonly low: number; readonly otherState: number };
+  readonly instruments: Instruments;
+}
+
+export function correctedMm(reading: queries.StandingReading): number {
+  const { session, instrument, feature } = reading;
+  return correctReading(reading.readingMm, kindOf(feature), instrumentOf(instrument), {
+    zeroMm: session.zeroMm,
+    partC: session.partC ?? undefined,
+    instrumentC: session.instrumentC ?? undefined,
+  });
+}
+
+/** The state in which most readings were taken; cured when there are none. */
+function mainState(readings: readonly queries.StandingReading[]): PartState {
+  const counts = new Map<PartState, number>();
+  for (const { session } of readings) counts.set(session.state, (counts.get(session.state) ?? 0) + 1);
+  return [...counts].sort((a, b) => b[1] - a[1])[0]?.[0] ?? 'cured';
+}
+
+function toSignatureReading(reading: queries.StandingReading): SignatureReading {
+  return {
+    ...kindOf(reading.feature),
+    feature: featureKey(reading.feature.id),
+    print: printKey(reading.printId),
+    drawnMm: reading.drawnMm,
+    readingMm: correctedMm(reading),
+    shownMm: reading.readingMm,
+    instrument: reading.instrument.name,
+    source: reading.id,
+  };
+}
+
+/** The last word of each feature in each print, where the mate's size is known. */
+function standingTries(db: Db, profileId: number, state: PartState): Try[] {
+  const rows = queries.listTries(db, and(queries.ofProfile(profileId), eq(tables.tries.state, state)));
+  const last = new Map(rows.map((row) => [`${row.attempt.featureId}/${row.attempt.printId}`, row]));
+  return [...last.values()].flatMap(({ attempt, feature, drawnMm }) => {
+    const mate = feature.mateId === null ? undefined : db.select().from(tables.mates).where(eq(tables.mates.id, feature.mateId)).get();
+    if (mate === undefined || mate.sizeMm === null || !FIT_WORDS.includes(attempt.word)) return [];
+    return {
+      ...kindOf(feature),
+      feature: featureKey(feature.id),
+      print: printKey(attempt.printId),
+      drawnMm,
+      word: attempt.word,
+      mateMm: mate.sizeMm,
+      mateU_mm: mate.uMm ?? ASSUMED_MATE_U_MM,
+    };
+  });
+}
+
+const kept = globalThis as typeof globalThis & { mellowSignatures?: Map<string, LearnedSignature> };
+const MOST_KEPT = 16;
+
+/** Remembers the last few signatures by what they were learned from. */
+function remember(hash: string, learn: () => LearnedSignature): LearnedSignature {
+  kept.mellowSignatures ??= new Map();
+  const known = kept.mellowSignatures.get(hash);
+  if (known !== undefined) return known;
+  const learned = learn();
+  kept.mellowSignatures.set(hash, learned);
+  if (kept.mellowSignatures.size > MOST_KEPT) kept.mellowSignatures.delete(kept.mellowSignatures.keys().next().value!);
+  return learned;
+}
+
+function keepSignature(db: Db, hash: string, learned: LearnedSignature, readingIds: number[]): void {
+  db.insert(tables.signatures)
+    .values({ profileId: learned.profileId, learnedFromHash: hash, readingIds, report: learned.report, createdAt: new Date() })
+    .onConflictDoNothing()
+    .run();
+}
+
+/**
+ * The signature of a profile from every standing reading and word in its main state; each new set of evidence is
+ * estimated once and kept. Warm readings and those under 1 mm height are left out and counted.
+ */
+export function learnSignature(db: Db, profileId: number): LearnedSignature {
+  const all = queries.listStandingReadings(db, queries.ofProfile(profileId));
+  const state = mainState(all);
+  const inState = all.filter(({ session }) => session.state === state);
+  const cool = inState.filter(({ session }) => !session.warm);
+  const used = cool.filter(({ heightMm, feature }) => feature.axis === 'Z' || heightMm === null || heightMm >= LEAST_HEIGHT_MM);
+  const tries = standingTries(db, profileId, state);
+  const instruments: Instruments = Object.fromEntries(used.map(({ instrument }) => [instrument.name, instrumentOf(instrument)]));
+  const resin = queries.findProfile(db, profileId)?.resin;
+  const priorOptions = {
+    datasheetShrink: resin?.linearShrink ?? undefined,
+    jawFlatsUnknown: Object.values(instruments).some(({ jawFlatMm }) => jawFlatMm === 'unknown'),
+  };
+  const readings = used.map(toSignatureReading);
+  const learnedFrom = JSON.stringify([profileId, state, readings, tries, instruments, priorOptions]);
+  const hash = createHash('sha256').update(learnedFrom).digest('hex');
+  return remember(hash, () => {
+    const options = { instruments, prior: lawPrior(priorOptions), tries };
+    const signature = estimateSignature(readings, options);
+    const report = reportSignature(signature, [], options, (i) => {
+      const observation = signature.observations[i];
+      const values = observation.readings.map((reading) => reading.readingMm);
+      return estimateSize(values, { instrument: instruments[observation.instrument] }).u_mm;
+    });
+    const learned: LearnedSignature = {
+      profileId,
+      state,
+      signature,
+      report,
+      readingCount: readings.length,
+      leftOut: {
+        warm: inState.length - cool.length,
+        low: cool.length - used.length,
+        otherState: all.length - inState.length,
+      },
+      instruments,
+    };
+    if (readings.length > 0) keepSignature(db, hash, learned, used.map(({ id }) => id));
+    return learned;
+  });
+}
+
+/** Signatures kept for a profile, newest first. */
+export function listKeptSignatures(db: Db, profileId: number) {
+  return db
+    .select()
+    .from(tables.signatures)
+    .where(eq(tables.signatures.profileId, profileId))
+    .all()
+    .reverse();
+}
