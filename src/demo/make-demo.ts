@@ -120,7 +120,7 @@ function makeComb(db: Db, profileId: number, instrumentId: number): void {
   const jobId = createJob(db, 'Logger terminal comb', profileId);
   db.update(tables.jobs)
     .set({
-      need: 'Holds six bought terminals in a row. The first one had all pockets scaled up by 3 %: the small ones stayed tight, the large ones came loose.',
+      need: 'Holds six bought terminals in a row. The first one had all pockets scaled up by 3.5 %: the small ones stayed tight, the large ones came loose.',
       acceptance: 'Every terminal pushes in by thumb and stays when the comb is shaken upside down.',
     })
     .where(eq(tables.jobs.id, jobId))
@@ -141,7 +141,7 @@ function makeComb(db: Db, profileId: number, instrumentId: number): void {
     { name: 'Height', kind: { sense: 'outside', shape: 'flat', axis: 'Z', base: 'plate' }, targetMm: 8, lowerMm: -0.1, upperMm: 0.1 },
   ]);
   keepSolid(db, jobId, { kind: 'comb', length, height, pockets, wallMm: 1.6, depthMm: 16 });
-  const printId = printAsWanted(db, jobId, 1.03);
+  const printId = printAsWanted(db, jobId, 1.035);
   readAll(db, jobId, instrumentId, 2);
   recordTry(db, { clientKey: 'demo-try-small', featureId: pockets[0], printId, word: 'needsForce', state: 'cured' });
   recordTry(db, { clientKey: 'demo-try-large', featureId: pockets[5], printId, word: 'slides', state: 'cured' });

@@ -1,6 +1,6 @@
+import { outcomeOf, type Outcome } from '@/core/metrology';
 import { queries, tables, type Db } from '@/db';
 import { viewJob } from './view-job';
-import { outcomeOf, type Outcome } from './tell-story';
 
 export type NextStep = 'need' | 'measure' | 'correct' | 'story';
 

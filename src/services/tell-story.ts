@@ -1,6 +1,6 @@
-import type { Verdict } from '@/core/metrology';
+import { outcomeOf, type Outcome } from '@/core/metrology';
 import type { Db } from '@/db';
-import { viewPrint, type FeatureView, type JobView, type PrintView } from './view-job';
+import { viewPrint, type JobView, type PrintView } from './view-job';
 
 /** One difference between an attempt and the one before, found by comparing them. */
 export type AttemptChange =
@@ -19,27 +19,6 @@ export interface AttemptStory {
   readonly prints: readonly PrintView[];
   readonly expectedJoint?: number;
   readonly outcome: Outcome;
-}
-
-/** How an attempt ended, over all its features. */
-export type Outcome =
-  | { readonly kind: 'notPrinted' }
-  | { readonly kind: 'notRead' }
-  | { readonly kind: 'partly'; readonly read: number; readonly of: number }
-  | { readonly kind: 'in' }
-  | { readonly kind: 'out'; readonly features: readonly string[] }
-  | { readonly kind: 'cantTell'; readonly features: readonly string[] };
-
-/** The outcome of one print: out before can't tell, and nothing is settled while a feature is unread. */
-export function outcomeOf(features: readonly Pick<FeatureView, 'name' | 'verdict'>[], printed: boolean): Outcome {
-  if (!printed) return { kind: 'notPrinted' };
-  const judged = features.filter((feature): feature is typeof feature & { verdict: Verdict } => feature.verdict !== undefined);
-  if (judged.length === 0) return { kind: 'notRead' };
-  const named = (kind: Verdict['kind']) => judged.filter(({ verdict }) => verdict.kind === kind).map(({ name }) => name);
-  if (named('out').length > 0) return { kind: 'out', features: named('out') };
-  if (judged.length < features.length) return { kind: 'partly', read: judged.length, of: features.length };
-  if (named('cantTell').length > 0) return { kind: 'cantTell', features: named('cantTell') };
-  return { kind: 'in' };
 }
 
 function changesBetween(view: JobView, index: number): AttemptChange[] {

@@ -1,4 +1,5 @@
 export { describeCsvIssue } from './csv-issues';
+export { describeFormIssue } from './form-issues';
 export {
   describeDoubt,
   describeKindIssue,
@@ -9,3 +10,12 @@ export {
   formatSigned,
 } from './lengths';
 export { describeMeasureIssue, describeMeshFaults, describeStlIssue } from './mesh-issues';
+export {
+  describeFitWord,
+  describeKind,
+  describeOutcome,
+  describeRule,
+  describeSettling,
+  describeVerdict,
+  parameterWords,
+} from './verdicts';

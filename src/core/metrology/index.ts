@@ -18,6 +18,7 @@ export {
   type Shape,
 } from './feature';
 export { correctReading, DEFAULT_INSTRUMENT, type Instrument, type ReadingConditions } from './instrument';
+export { outcomeOf, type JudgedFeature, type Outcome } from './outcome';
 export { parseLength, type LengthIssue, type LengthNote, type ParsedLength } from './parse-length';
 export { findDoubt, swapNeighbouringDigits, type Doubt } from './plausibility';
 export {

@@ -1,7 +1,7 @@
 import { mixtureMoments } from '@/core/numerics';
 import { meanOf, repeatU, scatterOfReading, squaresAround, swapNeighbouringDigits, type PooledScatter } from '@/core/metrology';
 import { estimateFromObservations, observationRows, type Signature, type SignatureOptions } from './estimate';
-import { normaliseWeights, SCATTER_GRID } from './grid';
+import { isNegligible, normaliseWeights, SCATTER_GRID, walkGrid } from './grid';
 import { latentEntries, prepareData, SAYS_NOTHING, type ModelData } from './model';
 import { latentSize, nodeWorkspace, solveNodeIn, type NodeWorkspace } from './node';
 import { instrumentNamed, type Observation } from './observations';
@@ -31,21 +31,21 @@ function predictReading(
   data: ModelData,
   observation: Observation,
   noise: number,
-  work: NodeWorkspace,
+  { work, heaviestNode: from }: { readonly work: NodeWorkspace; readonly heaviestNode: number },
 ): LeftOut {
   const feature = model.features.indexOf(observation.feature);
   const row = model.rows.find((candidate) => candidate.feature === observation.feature && candidate.print === observation.print)!;
   const query = { ...latentEntries(model, row), feature, print: model.prints.indexOf(observation.print) };
-  const count = SCATTER_GRID.length;
-  const means = new Float64Array(count);
-  const variances = new Float64Array(count);
-  const logWeights: number[] = [];
-  SCATTER_GRID.forEach((scatter, i) => {
-    logWeights.push(solveNodeIn(work, model, data, scatter) + scatter.logPrior);
-    const node = { tauB: scatter.tauB, tauP: scatter.tauP, factor: work.factor, shift: work.shift };
-    const size = latentSize(model, data, node, query);
-    means[i] = observation.drawnMm + size.offsetMm;
-    variances[i] = size.variance + noise;
+  const means = new Float64Array(SCATTER_GRID.length);
+  const variances = new Float64Array(SCATTER_GRID.length);
+  const logWeights = walkGrid(from, (at, heaviest) => {
+    const { tauB, tauP, logPrior } = SCATTER_GRID[at];
+    const logWeight = solveNodeIn(work, model, data, SCATTER_GRID[at]) + logPrior;
+    if (isNegligible(logWeight, heaviest)) return logWeight;
+    const size = latentSize(model, data, { tauB, tauP, factor: work.factor, shift: work.shift }, query);
+    means[at] = observation.drawnMm + size.offsetMm;
+    variances[at] = size.variance + noise;
+    return logWeight;
   });
   const { mean, sd } = mixtureMoments({ weights: normaliseWeights(logWeights), means, variances });
   return { meanMm: mean, sdMm: sd };
@@ -53,7 +53,9 @@ function predictReading(
 
 /** Left-out predictions of one signature; the model keeps its shape, only data change. */
 class LeaveOneOut {
-  private readonly work: NodeWorkspace;
+  readonly work: NodeWorkspace;
+  /** Where the walk over the grid starts. */
+  readonly heaviestNode: number;
   private readonly rowOf: readonly number[];
   private readonly squares: readonly number[];
 
@@ -62,6 +64,9 @@ class LeaveOneOut {
     private readonly instruments: Instruments,
   ) {
     this.work = nodeWorkspace(signature.posterior.model);
+    const { nodes, weights } = signature.posterior;
+    const heaviest = nodes[weights.indexOf(weights.reduce((a, b) => Math.max(a, b)))];
+    this.heaviestNode = SCATTER_GRID.findIndex(({ tauB, tauP }) => tauB === heaviest.tauB && tauP === heaviest.tauP);
     this.rowOf = observationRows(signature.posterior.model, signature.observations);
     this.squares = signature.observations.map((observation) => squaresAround(valuesOf(observation)));
   }
@@ -88,7 +93,7 @@ class LeaveOneOut {
     if (kept.length > 0) residual[this.rowOf[at]] += meanOf(keptValues) - observations[at].sizeMm;
     const instrument = instrumentNamed(this.instruments, observations[at].instrument);
     const noise = repeatU(1, scatterOfReading(1, instrument, pooled), instrument.resolutionMm) ** 2;
-    return predictReading(this.signature, prepareData(model, { residual, variance }), observations[at], noise, this.work);
+    return predictReading(this.signature, prepareData(model, { residual, variance }), observations[at], noise, this);
   }
 
   private pooledWith(at: number, keptValues: readonly number[]): PooledScatter | undefined {

@@ -1,0 +1,18 @@
+/** Unit tests: native ES modules, so that the solid kernel and the core run as they do in production. */
+export default {
+  testEnvironment: 'node',
+  roots: ['<rootDir>/src'],
+  testMatch: ['**/tests/**/*.test.ts', '**/tests/**/*.test.tsx'],
+  extensionsToTreatAsEsm: ['.ts', '.tsx'],
+  moduleNameMapper: { '^@/(.*)$': '<rootDir>/src/$1' },
+  modulePathIgnorePatterns: ['<rootDir>/.next/', '<rootDir>/.tmp/'],
+  transform: {
+    '^.+\\.tsx?$': [
+      '@swc/jest',
+      {
+        jsc: { parser: { syntax: 'typescript', tsx: true }, transform: { react: { runtime: 'automatic' } }, target: 'es2022' },
+        module: { type: 'es6' },
+      },
+    ],
+  },
+};

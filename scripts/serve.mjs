@@ -1,0 +1,31 @@
+/** Starts the built application on the loopback address and waits until it answers. */
+import { spawn } from 'node:child_process';
+
+const DEFAULT_PORT = 4310;
+
+export function portFrom(words) {
+  const at = words.indexOf('--port');
+  if (at < 0) return DEFAULT_PORT;
+  const port = Number(words[at + 1]);
+  if (Number.isInteger(port) && port > 0 && port < 65536) return port;
+  console.error(`--port: “${words[at + 1] ?? ''}” is no port. Give a number from 1 to 65535.`);
+  process.exit(2);
+}
+
+export function serve(dataFolder, port) {
+  const server = spawn(process.execPath, ['node_modules/next/dist/bin/next', 'start', '-H', '127.0.0.1', '-p', String(port)], {
+    stdio: ['ignore', 'pipe', 'inherit'],
+    env: { ...process.env, MELLOW_DATA: dataFolder, NEXT_TELEMETRY_DISABLED: '1', NODE_ENV: 'production' },
+  });
+  let told = false;
+  server.stdout.on('data', (chunk) => {
+    if (told || !String(chunk).includes('Ready')) return;
+    told = true;
+    console.log(`\nMellow Caliper is open at http://127.0.0.1:${port}  (Ctrl+C ends it; data in ${dataFolder})\n`);
+  });
+  server.on('exit', (code) => {
+    if (!told) console.error(`The server ended before it was ready. Is port ${port} in use? Try --port ${port + 1}.`);
+    process.exit(code ?? 0);
+  });
+  for (const signal of ['SIGINT', 'SIGTERM']) process.on(signal, () => server.kill(signal));
+}

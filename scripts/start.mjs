@@ -1,0 +1,9 @@
+/** npm start [-- --port N]: serves the bench in MELLOW_DATA, ./data when not set. */
+import { buildIfNeeded } from './build.mjs';
+import { installPackages } from './install.mjs';
+import { portFrom, serve } from './serve.mjs';
+
+const port = portFrom(process.argv.slice(2));
+installPackages();
+buildIfNeeded();
+serve(process.env.MELLOW_DATA ?? 'data', port);

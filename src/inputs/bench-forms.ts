@@ -1,0 +1,43 @@
+import { z } from 'zod';
+import { PART_STATES } from '@/core/metrology';
+import { choiceField, numberField, optionalNumber, textField, tickField } from './form-fields';
+
+/** A printer with a resin and its settings. */
+export const profileForm = z
+  .object({
+    printerName: textField({ limit: 60 }),
+    pixelMm: optionalNumber(0.001, 1),
+    standIn: tickField,
+    resinName: textField({ limit: 60 }),
+    shrinkPercent: optionalNumber(-5, 10),
+    profileName: textField({ limit: 60 }),
+    layerMm: numberField(0.005, 0.5),
+    lot: textField({ optional: true, limit: 60 }),
+  })
+  .transform(({ shrinkPercent, ...rest }) => ({
+    ...rest,
+    linearShrink: shrinkPercent === undefined ? undefined : shrinkPercent / 100,
+  }));
+
+/** A caliper. */
+export const instrumentForm = z
+  .object({
+    name: textField({ limit: 60 }),
+    mpeMm: numberField(0.0001, 1),
+    resolutionMm: numberField(0.0001, 1),
+    jawFlatMm: optionalNumber(0, 5),
+    standIn: tickField,
+  })
+  .transform((values) => ({ ...values, jawFlatUnknown: values.jawFlatMm === undefined }));
+
+/** The start of a sitting; temperatures go together or not at all. */
+export const sessionForm = z.object({
+  instrumentId: numberField(1, 1e9),
+  zeroMm: numberField(-5, 5),
+  partC: optionalNumber(-20, 60),
+  instrumentC: optionalNumber(-20, 60),
+  state: choiceField(PART_STATES),
+  warm: tickField,
+});
+
+export const houseForm = z.object({ benchName: textField({ limit: 60 }), letterKeys: tickField });

@@ -1,0 +1,3 @@
+export { RuleStrip, type StripTone } from './rule-strip';
+export { stripScale, type StripValues } from './scale';
+export { toneOf } from './tone';

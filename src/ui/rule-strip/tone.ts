@@ -1,0 +1,9 @@
+import type { Verdict } from '@/core/metrology';
+import type { StripTone } from './rule-strip';
+
+/** The tone in which a verdict is drawn. */
+export function toneOf(verdict: Verdict | undefined): StripTone {
+  if (verdict === undefined) return 'none';
+  if (verdict.kind === 'in') return 'in';
+  return verdict.kind === 'out' ? verdict.side : 'unsure';
+}

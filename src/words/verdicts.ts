@@ -1,0 +1,98 @@
+import type { FeatureKind, Outcome, Settling, Verdict } from '@/core/metrology';
+import type { FitWord, ParameterName } from '@/core/signature';
+import { formatMm } from './lengths';
+
+/** in · out, 0.04 over · can't tell yet */
+export function describeVerdict(verdict: Verdict): string {
+  if (verdict.kind === 'in') return 'in';
+  if (verdict.kind === 'cantTell') return 'can’t tell yet';
+  return `out, ${formatMm(verdict.byMm, verdict.byMm < 0.0095 ? 3 : 2)} ${verdict.side}`;
+}
+
+/** What would turn “can't tell yet” into an answer. */
+export function describeSettling(settling: Settling): string {
+  switch (settling.kind) {
+    case 'repeats':
+      return settling.more === 1 ? 'one more reading would settle it' : `${settling.more} more readings would settle it`;
+    case 'instrument':
+      return `no repeats will settle it: the caliper’s own limit of error would have to be ${formatMm(Math.floor(settling.mpeMm * 1000) / 1000, 3)} mm or better`;
+    case 'nothing':
+      return 'it lies on the limit: only a finer method would settle it';
+  }
+}
+
+export function describeRule(rule: Verdict['rule']): string {
+  return rule === 'guarded' ? 'ISO 14253-1, U must fit inside' : 'shared risk, the size alone decides';
+}
+
+/** outside ⌀ · inside along X · height, on the plate */
+export function describeKind(kind: FeatureKind): string {
+  if (kind.axis === 'Z') {
+    if (kind.sense === 'inside') return 'gap along Z';
+    if (kind.sense === 'pitch') return 'pitch along Z';
+    return kind.base === 'plate' ? 'height, on the plate' : 'height, on supports';
+  }
+  if (kind.shape === 'round') return kind.sense === 'pitch' ? 'centres apart' : `${kind.sense} ⌀`;
+  const degrees = kind.angleRad === undefined ? undefined : Math.round((kind.angleRad * 180) / Math.PI);
+  return `${kind.sense} along ${kind.axis === 'XY' ? `${degrees}°` : kind.axis}`;
+}
+
+const FIT_WORDS_SHOWN: Readonly<Record<FitWord, string>> = {
+  wontEnter: 'won’t enter',
+  needsForce: 'needs force',
+  right: 'right',
+  slides: 'slides',
+  rattles: 'rattles',
+};
+
+export function describeFitWord(word: FitWord): string {
+  return FIT_WORDS_SHOWN[word];
+}
+
+interface ParameterWords {
+  readonly title: string;
+  /** What to measure when it is not pinned. */
+  readonly pin: string;
+  /** How the number is shown: per cent, hundredths of a degree … */
+  readonly unit: '%' | 'mm' | 'mm²' | 'mm per m';
+  readonly factor: number;
+}
+
+const PARAMETERS: Readonly<Record<ParameterName, ParameterWords>> = {
+  epsilonX: { title: 'Grows along X', pin: 'measure something over 30 mm along X', unit: '%', factor: 100 },
+  epsilonY: { title: 'Grows along Y', pin: 'measure something over 30 mm along Y', unit: '%', factor: 100 },
+  skew: { title: 'X and Y out of square', pin: 'measure both diagonals', unit: 'mm per m', factor: 1000 },
+  epsilonZ: { title: 'Grows along Z', pin: 'measure a low and a tall height', unit: '%', factor: 100 },
+  edge: { title: 'Every edge grows', pin: 'measure a small and a large width', unit: 'mm', factor: 1 },
+  insideExtra: { title: 'Inside edges close further', pin: 'measure slots beside widths', unit: 'mm', factor: 1 },
+  roundExtra: { title: 'Small holes close further', pin: 'measure a small and a large hole', unit: 'mm²', factor: 1 },
+  zSupported: { title: 'Grows below hanging faces', pin: 'measure a height that hangs on supports', unit: 'mm', factor: 1 },
+  zPlate: { title: 'Changes at the plate', pin: 'measure a low height that stands on the plate', unit: 'mm', factor: 1 },
+};
+
+export function parameterWords(name: ParameterName): ParameterWords {
+  return PARAMETERS[name];
+}
+
+function listNames(names: readonly string[]): string {
+  if (names.length <= 3) return names.join(', ');
+  return `${names.slice(0, 2).join(', ')} and ${names.length - 2} more`;
+}
+
+/** How a print ended, in a few words. */
+export function describeOutcome(outcome: Outcome): string {
+  switch (outcome.kind) {
+    case 'notPrinted':
+      return 'drawn, not printed yet';
+    case 'notRead':
+      return 'printed, not read yet';
+    case 'partly':
+      return `${outcome.read} of ${outcome.of} features read`;
+    case 'in':
+      return 'in: every feature';
+    case 'out':
+      return `out: ${listNames(outcome.features)}`;
+    case 'cantTell':
+      return `can’t tell yet: ${listNames(outcome.features)}`;
+  }
+}
