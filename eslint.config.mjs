@@ -27,7 +27,17 @@ const CORE_MAY_IMPORT = {
   virtual: ['numerics', 'metrology'],
 };
 
-const OUTSIDE_OF_CORE = ['react', 'react-dom', 'next', 'next/*', 'three', 'drizzle-orm', 'better-sqlite3', 'node:*', 'zod'];
+const OUTSIDE_OF_CORE = [
+  'react',
+  'react-dom',
+  'next',
+  'next/*',
+  'three',
+  'drizzle-orm',
+  'better-sqlite3',
+  'node:*',
+  'zod',
+];
 
 function arrows(files, forbidden, message) {
   return {
@@ -42,7 +52,11 @@ const layers = Object.entries(MAY_IMPORT)
   .map(([layer, allowed]) => {
     const others = Object.keys(MAY_IMPORT).filter((other) => other !== layer && !allowed.includes(other));
     const forbidden = [...others.flatMap((other) => [`@/${other}`, `@/${other}/**`]), '@/core/*/*'];
-    return arrows([`src/${layer}/**/*.{ts,tsx}`], forbidden, `${layer} may import ${allowed.join(', ')} only, by area.`);
+    return arrows(
+      [`src/${layer}/**/*.{ts,tsx}`],
+      forbidden,
+      `${layer} may import ${allowed.join(', ')} only, by area.`,
+    );
   });
 
 const areas = Object.entries(CORE_MAY_IMPORT).map(([area, allowed]) => {
@@ -54,7 +68,11 @@ const areas = Object.entries(CORE_MAY_IMPORT).map(([area, allowed]) => {
     ...OUTSIDE_OF_CORE,
     '@/core/*/*',
   ];
-  return arrows([`src/core/${area}/**/*.ts`], forbidden, `core/${area} may import ${allowed.join(', ') || 'nothing'} only.`);
+  return arrows(
+    [`src/core/${area}/**/*.ts`],
+    forbidden,
+    `core/${area} may import ${allowed.join(', ') || 'nothing'} only.`,
+  );
 });
 
 const config = [
@@ -69,7 +87,10 @@ const config = [
     ignores: ['**/tests/**'],
     rules: {
       'no-restricted-globals': ['error', 'document', 'window', 'localStorage', 'process', 'Date'],
-      'no-restricted-properties': ['error', { object: 'Math', property: 'random', message: 'Chance comes from a seed.' }],
+      'no-restricted-properties': [
+        'error',
+        { object: 'Math', property: 'random', message: 'Chance comes from a seed.' },
+      ],
     },
   },
   {

@@ -1,5 +1,5 @@
 /** Unit tests: native ES modules, so that the solid kernel and the core run as they do in production. */
-export default {
+const config = {
   testEnvironment: 'node',
   roots: ['<rootDir>/src'],
   testMatch: ['**/tests/**/*.test.ts', '**/tests/**/*.test.tsx'],
@@ -10,9 +10,15 @@ export default {
     '^.+\\.tsx?$': [
       '@swc/jest',
       {
-        jsc: { parser: { syntax: 'typescript', tsx: true }, transform: { react: { runtime: 'automatic' } }, target: 'es2022' },
+        jsc: {
+          parser: { syntax: 'typescript', tsx: true },
+          transform: { react: { runtime: 'automatic' } },
+          target: 'es2022',
+        },
         module: { type: 'es6' },
       },
     ],
   },
 };
+
+export default config;

@@ -1,10 +1,12 @@
 /** Whole journeys against the built application in headless Chromium, one after another. */
 import unit from './jest.config.mjs';
 
-export default {
+const config = {
   ...unit,
   roots: ['<rootDir>/e2e'],
   testMatch: ['**/*.test.ts'],
   testTimeout: 240_000,
   maxWorkers: 1,
 };
+
+export default config;

@@ -9,7 +9,12 @@ const config: NextConfig = {
     return [
       {
         source: '/_next/static/:path*',
-        headers: [{ key: 'Content-Security-Policy', value: "default-src 'self'; script-src 'self' 'wasm-unsafe-eval'" }],
+        headers: [
+          {
+            key: 'Content-Security-Policy',
+            value: "default-src 'self'; script-src 'self' 'wasm-unsafe-eval'",
+          },
+        ],
       },
     ];
   },

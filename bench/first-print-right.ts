@@ -6,7 +6,14 @@
 import { correctReading, DEFAULT_INSTRUMENT, type FeatureKind } from '@/core/metrology';
 import { mixtureQuantile, seededRandom, seedFrom, type SeededRandom } from '@/core/numerics';
 import { BLOCK_OF_24, BLOCK_OF_6 } from '@/core/gauges';
-import { drawTarget, estimateSignature, predictSize, type Signature, type SignatureReading, type Target } from '@/core/signature';
+import {
+  drawTarget,
+  estimateSignature,
+  predictSize,
+  type Signature,
+  type SignatureReading,
+  type Target,
+} from '@/core/signature';
 import {
   drawCaliper,
   drawPrinter,
@@ -20,11 +27,35 @@ import {
 } from '@/core/virtual';
 
 const JOB: readonly { feature: string; kind: FeatureKind; fromMm: number; toMm: number; halfMm: number }[] = [
-  { feature: 'bore', kind: { sense: 'inside', shape: 'round', axis: 'XY' }, fromMm: 5, toMm: 15, halfMm: 0.07 },
-  { feature: 'rim', kind: { sense: 'outside', shape: 'round', axis: 'XY' }, fromMm: 15, toMm: 30, halfMm: 0.07 },
+  {
+    feature: 'bore',
+    kind: { sense: 'inside', shape: 'round', axis: 'XY' },
+    fromMm: 5,
+    toMm: 15,
+    halfMm: 0.07,
+  },
+  {
+    feature: 'rim',
+    kind: { sense: 'outside', shape: 'round', axis: 'XY' },
+    fromMm: 15,
+    toMm: 30,
+    halfMm: 0.07,
+  },
   { feature: 'slot', kind: { sense: 'inside', shape: 'flat', axis: 'X' }, fromMm: 2, toMm: 6, halfMm: 0.07 },
-  { feature: 'arm', kind: { sense: 'outside', shape: 'flat', axis: 'Y' }, fromMm: 20, toMm: 40, halfMm: 0.08 },
-  { feature: 'step', kind: { sense: 'outside', shape: 'flat', axis: 'Z', base: 'plate' }, fromMm: 4, toMm: 8, halfMm: 0.08 },
+  {
+    feature: 'arm',
+    kind: { sense: 'outside', shape: 'flat', axis: 'Y' },
+    fromMm: 20,
+    toMm: 40,
+    halfMm: 0.08,
+  },
+  {
+    feature: 'step',
+    kind: { sense: 'outside', shape: 'flat', axis: 'Z', base: 'plate' },
+    fromMm: 4,
+    toMm: 8,
+    halfMm: 0.08,
+  },
 ];
 /** The bench's caliper is as METHODS has it: flats measured once, limit of error 0.02. */
 const INSTRUMENT = { ...DEFAULT_INSTRUMENT, jawFlatMm: 0.3 };
@@ -55,17 +86,18 @@ function makeWorld(seed: number, family: Family): World {
 function readPart(world: World, places: readonly PlacedFeature[], print: string): SignatureReading[] {
   return places.flatMap((place) => {
     const size = printFeature(world.printer, place, print);
-    return Array.from({ length: REPEATS }, () => readCaliper(world.caliper, size, place.kind, world.random)).flatMap(
-      (shown) =>
-        shown === undefined
-          ? []
-          : {
-              ...place.kind,
-              feature: place.feature,
-              print,
-              drawnMm: place.drawnMm,
-              readingMm: correctReading(shown, place.kind, INSTRUMENT),
-            },
+    return Array.from({ length: REPEATS }, () =>
+      readCaliper(world.caliper, size, place.kind, world.random),
+    ).flatMap((shown) =>
+      shown === undefined
+        ? []
+        : {
+            ...place.kind,
+            feature: place.feature,
+            print,
+            drawnMm: place.drawnMm,
+            readingMm: correctReading(shown, place.kind, INSTRUMENT),
+          },
     );
   });
 }
@@ -112,7 +144,12 @@ function meanReading(readings: readonly SignatureReading[], feature: string): nu
 }
 
 /** How many of a print's true sizes lie in the 95 % intervals given before it. */
-function countCovered(world: World, signature: Signature, places: readonly PlacedFeature[], print: string): number {
+function countCovered(
+  world: World,
+  signature: Signature,
+  places: readonly PlacedFeature[],
+  print: string,
+): number {
   return places.filter((place) => {
     const mixture = predictSize(signature, { ...place, pixelMm: world.printer.pixelMm });
     const size = printFeature(world.printer, place, print);
@@ -124,7 +161,8 @@ function play(seed: number, family: Family): Outcome {
   const world = makeWorld(seed, family);
   const { pixelMm } = world.printer;
   const options = { pixelMm };
-  const drawWith = (signature: Signature) => placed(world, (target) => drawTarget(signature, target, options).drawMm);
+  const drawWith = (signature: Signature) =>
+    placed(world, (target) => drawTarget(signature, target, options).drawMm);
   const block24 = readPart(world, BLOCK_OF_24, 'B24');
   const block6 = readPart(world, BLOCK_OF_6, 'B6');
   const untouched = placed(world, (target) => target.targetMm);
@@ -142,13 +180,33 @@ function play(seed: number, family: Family): Outcome {
   const second24 = drawWith(estimateSignature([...block24, ...readFirst], OPTIONS));
   const right = {
     'first print, untouched': isRight(world, untouched, 'A1'),
-    'first print, one scale factor': isRight(world, placed(world, (target) => target.targetMm / factor), 'A1'),
-    'first print, signature after six features': isRight(world, drawWith(estimateSignature(block6, OPTIONS)), 'A1'),
+    'first print, one scale factor': isRight(
+      world,
+      placed(world, (target) => target.targetMm / factor),
+      'A1',
+    ),
+    'first print, signature after six features': isRight(
+      world,
+      drawWith(estimateSignature(block6, OPTIONS)),
+      'A1',
+    ),
     'first print, signature after 24 features': isRight(world, first24, 'A1'),
-    'first print, perfect knowledge of the law': isRight(world, placed(world, (target) => drawKnowing(world, target)), 'A1'),
+    'first print, perfect knowledge of the law': isRight(
+      world,
+      placed(world, (target) => drawKnowing(world, target)),
+      'A1',
+    ),
     'second print without gauge, own deviations': isRight(world, ownFix(untouched, readUntouched), 'A2'),
-    'second print without gauge, signature': isRight(world, drawWith(estimateSignature(readUntouched, OPTIONS)), 'A2'),
-    'second print after the 24-feature block, own deviations': isRight(world, ownFix(first24, readFirst), 'A2'),
+    'second print without gauge, signature': isRight(
+      world,
+      drawWith(estimateSignature(readUntouched, OPTIONS)),
+      'A2',
+    ),
+    'second print after the 24-feature block, own deviations': isRight(
+      world,
+      ownFix(first24, readFirst),
+      'A2',
+    ),
     'second print after the 24-feature block, signature': isRight(world, second24, 'A2'),
     'second print, perfect knowledge of law and habit': isRight(
       world,
@@ -169,8 +227,12 @@ function report(family: Family, printers: number): void {
   }
   const shares = outcomes.map(({ covered, predicted }) => covered / predicted);
   const mean = shares.reduce((sum, share) => sum + share, 0) / printers;
-  const spread = Math.sqrt(shares.reduce((sum, share) => sum + (share - mean) ** 2, 0) / (printers - 1) / printers);
-  console.log(`| 95 % intervals hold the true size | ${(100 * mean).toFixed(1)} % | ± ${(100 * spread).toFixed(1)} |`);
+  const spread = Math.sqrt(
+    shares.reduce((sum, share) => sum + (share - mean) ** 2, 0) / (printers - 1) / printers,
+  );
+  console.log(
+    `| 95 % intervals hold the true size | ${(100 * mean).toFixed(1)} % | ± ${(100 * spread).toFixed(1)} |`,
+  );
 }
 
 const printers = Number(process.argv[2] ?? 200);

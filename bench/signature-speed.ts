@@ -78,7 +78,8 @@ function yardstick(): void {
   const size = 256;
   const [a, b, c] = [0, 1, 2].map((k) => new Float64Array(size * size).fill(k + 0.5));
   for (let i = 0; i < size; i++) {
-    for (let k = 0; k < size; k++) for (let j = 0; j < size; j++) c[i * size + j] += a[i * size + k] * b[k * size + j];
+    for (let k = 0; k < size; k++)
+      for (let j = 0; j < size; j++) c[i * size + j] += a[i * size + k] * b[k * size + j];
   }
 }
 

@@ -10,7 +10,10 @@ const DRIVER = 'node_modules/better-sqlite3/build/Release/better_sqlite3.node';
 
 /** Runs a command with its output shown; throws when it fails. */
 export function run(command, args, environment = {}) {
-  const { status, error } = spawnSync(command, args, { stdio: 'inherit', env: { ...process.env, ...environment } });
+  const { status, error } = spawnSync(command, args, {
+    stdio: 'inherit',
+    env: { ...process.env, ...environment },
+  });
   if (error) throw error;
   if (status !== 0) throw new Error(`${command} ${args.join(' ')} ended with ${status}`);
 }

@@ -27,7 +27,15 @@ const npx = (...args) => spawnSync('npx', ['--no-install', ...args], { stdio: 'i
 /** Runs a jest project and adds its counts; a run that ends without a report is one failure. */
 function jest(name, config, temporary) {
   const report = path.join(temporary, `${name}.json`);
-  const args = ['node_modules/jest/bin/jest.js', '--config', config, '--json', '--outputFile', report, '--silent'];
+  const args = [
+    'node_modules/jest/bin/jest.js',
+    '--config',
+    config,
+    '--json',
+    '--outputFile',
+    report,
+    '--silent',
+  ];
   spawnSync(process.execPath, args, {
     stdio: ['ignore', 'ignore', 'inherit'],
     env: { ...process.env, NODE_OPTIONS: ESM, TMPDIR: temporary },
@@ -37,7 +45,9 @@ function jest(name, config, temporary) {
     failed++;
     return;
   }
-  const { numPassedTests, numFailedTests, numRuntimeErrorTestSuites } = JSON.parse(readFileSync(report, 'utf8'));
+  const { numPassedTests, numFailedTests, numRuntimeErrorTestSuites } = JSON.parse(
+    readFileSync(report, 'utf8'),
+  );
   console.log(`     ${name}: ${numPassedTests} passed, ${numFailedTests + numRuntimeErrorTestSuites} failed`);
   passed += numPassedTests;
   failed += numFailedTests + numRuntimeErrorTestSuites;

@@ -21,7 +21,10 @@ export function parseArguments(words: readonly string[], allowed: readonly strin
     });
     return { positionals, options: values as Arguments['options'] };
   } catch (error) {
-    throw new UsageError((error as Error).message.split('. ')[0] + `. Known here: ${allowed.map((name) => `--${name}`).join(', ')}.`);
+    throw new UsageError(
+      (error as Error).message.split('. ')[0] +
+        `. Known here: ${allowed.map((name) => `--${name}`).join(', ')}.`,
+    );
   }
 }
 
@@ -40,6 +43,7 @@ export function numberOption(given: Arguments, name: string, fallback: number): 
 }
 
 export function onePath({ positionals }: Arguments, command: string): string {
-  if (positionals.length !== 1) throw new UsageError(`${command} takes one file; ${positionals.length} were given.`);
+  if (positionals.length !== 1)
+    throw new UsageError(`${command} takes one file; ${positionals.length} were given.`);
   return positionals[0];
 }

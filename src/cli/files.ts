@@ -6,7 +6,8 @@ export function readBytes(path: string): Uint8Array {
   const stats = statSync(path, { throwIfNoEntry: false });
   if (stats === undefined) throw new UsageError(`${path}: no such file. Check the name and the folder.`);
   if (stats.isDirectory()) throw new UsageError(`${path}: this is a folder. Name a file in it.`);
-  if (stats.size > LARGEST_FILE_BYTES) throw new UsageError(`${path}: more than 300 MB. Export it with a coarser mesh.`);
+  if (stats.size > LARGEST_FILE_BYTES)
+    throw new UsageError(`${path}: more than 300 MB. Export it with a coarser mesh.`);
   return readFileSync(path);
 }
 

@@ -3,7 +3,8 @@ import { runMeshCheck, runMeshCorrect } from './mesh-command';
 import { runSignature } from './signature-command';
 import { UsageError } from './usage-error';
 
-const COMMANDS = 'signature READINGS.csv, mesh check FILE, mesh correct FILE --signature SIGNATURE.json -o OUT.stl';
+const COMMANDS =
+  'signature READINGS.csv, mesh check FILE, mesh correct FILE --signature SIGNATURE.json -o OUT.stl';
 
 function run(words: readonly string[]): object {
   const [command, second] = words;
@@ -14,7 +15,9 @@ function run(words: readonly string[]): object {
   }
   if (command === 'mesh' && second === 'check') return runMeshCheck(words.slice(2));
   if (command === 'mesh' && second === 'correct') return runMeshCorrect(words.slice(2));
-  throw new UsageError(`${words.length === 0 ? 'no command given' : `“${words.slice(0, 2).join(' ')}” is no command`}. There are: ${COMMANDS}.`);
+  throw new UsageError(
+    `${words.length === 0 ? 'no command given' : `“${words.slice(0, 2).join(' ')}” is no command`}. There are: ${COMMANDS}.`,
+  );
 }
 
 try {

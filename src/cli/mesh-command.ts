@@ -1,5 +1,13 @@
 import { writeFileSync } from 'node:fs';
-import { checkMesh, correctMesh, readStl, weldCorners, writeStl, type Mesh, type PartCorrection } from '@/core/mesh';
+import {
+  checkMesh,
+  correctMesh,
+  readStl,
+  weldCorners,
+  writeStl,
+  type Mesh,
+  type PartCorrection,
+} from '@/core/mesh';
 import { PARAMETER_NAMES, type ParameterName } from '@/core/signature';
 import { describeStlIssue } from '@/words';
 import { onePath, parseArguments, textOption } from './arguments';
@@ -50,13 +58,15 @@ function readCorrection(path: string): PartCorrection {
   const listed = (parsed as { parameters?: unknown } | null)?.parameters;
   if (!Array.isArray(listed)) throw new UsageError(`${path}: no “parameters” in it. ${mend}`);
   const valueOf = (name: ParameterName) => {
-    const found = listed.find((each) => (each as { name?: unknown } | null)?.name === name) as { mean?: unknown } | undefined;
+    const found = listed.find((each) => (each as { name?: unknown } | null)?.name === name) as
+      { mean?: unknown } | undefined;
     if (typeof found?.mean !== 'number' || !Number.isFinite(found.mean)) {
       throw new UsageError(`${path}: the parameter ${name} has no number “mean”. ${mend}`);
     }
     return found.mean;
   };
-  const [epsilonX, epsilonY, skew, epsilonZ, edgeMm, , , zSupportedMm, zPlateMm] = PARAMETER_NAMES.map(valueOf);
+  const [epsilonX, epsilonY, skew, epsilonZ, edgeMm, , , zSupportedMm, zPlateMm] =
+    PARAMETER_NAMES.map(valueOf);
   return { epsilonX, epsilonY, skew, epsilonZ, edgeMm, zSupportedMm, zPlateMm };
 }
 

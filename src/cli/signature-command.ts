@@ -41,7 +41,8 @@ function stateOption(given: Arguments): PartState | undefined {
 function selectState(rows: readonly ReadingRow[], state: PartState | undefined, path: string): ReadingRow[] {
   if (state !== undefined) {
     const kept = rows.filter((row) => row.state === undefined || row.state === state);
-    if (kept.length === 0) throw new UsageError(`${path}: no reading was taken ${state}. Choose another --state.`);
+    if (kept.length === 0)
+      throw new UsageError(`${path}: no reading was taken ${state}. Choose another --state.`);
     return kept;
   }
   const stated = rows.filter((row) => row.state !== undefined);
@@ -76,10 +77,16 @@ function toReading(row: ReadingRow, instrument: Instrument): SignatureReading {
 export function runSignature(words: readonly string[]): { report: SignatureReport; notes: string[] } {
   const given = parseArguments(words, OPTIONS);
   const path = onePath(given, 'signature');
-  const all = valueOrRefuse(parseReadingsCsv(readText(path)), (issue) => `${path}: ${describeCsvIssue(issue)}`);
+  const all = valueOrRefuse(
+    parseReadingsCsv(readText(path)),
+    (issue) => `${path}: ${describeCsvIssue(issue)}`,
+  );
   const selected = selectState(all, stateOption(given), path);
   const rows = selected.filter((row) => !isTooLow(row));
-  if (rows.length === 0) throw new UsageError(`${path}: every reading was taken under 1 mm height, where first layers flare. Read higher up.`);
+  if (rows.length === 0)
+    throw new UsageError(
+      `${path}: every reading was taken under 1 mm height, where first layers flare. Read higher up.`,
+    );
   const instrument: Instrument = {
     mpeMm: numberOption(given, 'mpe', 0.02),
     resolutionMm: numberOption(given, 'resolution', 0.01),
@@ -89,7 +96,10 @@ export function runSignature(words: readonly string[]): { report: SignatureRepor
   const targets =
     targetsPath === undefined
       ? []
-      : valueOrRefuse(parseTargetsCsv(readText(targetsPath)), (issue) => `${targetsPath}: ${describeCsvIssue(issue)}`);
+      : valueOrRefuse(
+          parseTargetsCsv(readText(targetsPath)),
+          (issue) => `${targetsPath}: ${describeCsvIssue(issue)}`,
+        );
   const readings = rows.map((row) => toReading(row, instrument));
   const names = new Set(rows.map((row) => row.instrument ?? ''));
   const options = {
@@ -105,6 +115,9 @@ export function runSignature(words: readonly string[]): { report: SignatureRepor
   const report = reportSignature(estimateSignature(readings, options), targets, options, uOfSize);
   const notes = selected
     .filter(isTooLow)
-    .map((row) => `line ${row.line}: ${row.feature} was read ${row.heightMm} mm above the plate, where first layers flare; not learned from.`);
+    .map(
+      (row) =>
+        `line ${row.line}: ${row.feature} was read ${row.heightMm} mm above the plate, where first layers flare; not learned from.`,
+    );
   return { report, notes };
 }

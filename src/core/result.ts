@@ -3,8 +3,7 @@
  * `Issue` is a closed union of codes with their facts; sentences are made last, in `words/`.
  */
 export type Result<Value, Issue> =
-  | { readonly ok: true; readonly value: Value }
-  | { readonly ok: false; readonly issue: Issue };
+  { readonly ok: true; readonly value: Value } | { readonly ok: false; readonly issue: Issue };
 
 export function ok<Value>(value: Value): { readonly ok: true; readonly value: Value } {
   return { ok: true, value };

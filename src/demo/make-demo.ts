@@ -59,13 +59,21 @@ function readAll(db: Db, jobId: number, instrumentId: number, times: number): vo
   }
 }
 
-function makeBlock(db: Db, name: string, profileId: number, block: readonly BlockFeature[], instrumentId: number): void {
+function makeBlock(
+  db: Db,
+  name: string,
+  profileId: number,
+  block: readonly BlockFeature[],
+  instrumentId: number,
+): void {
   const jobId = createJob(db, name, profileId, 'gauge');
   for (const { feature, kind, drawnMm } of block) {
     expectOk(addFeature(db, jobId, { name: feature, kind, targetMm: drawnMm, lowerMm: -0.1, upperMm: 0.1 }));
   }
   const drawn = new Map(queries.listFeatures(db, jobId).map((feature) => [feature.id, feature.targetMm]));
-  const attemptId = expectOk(startAttempt(db, viewJob(db, jobId)!, { lever: 'drawn', reason: '', drawnMm: drawn }));
+  const attemptId = expectOk(
+    startAttempt(db, viewJob(db, jobId)!, { lever: 'drawn', reason: '', drawnMm: drawn }),
+  );
   notePrint(db, attemptId, 1, jobId);
   readAll(db, jobId, instrumentId, 3);
 }
@@ -90,7 +98,9 @@ function keepSolid(db: Db, jobId: number, solid: SolidRecipe): void {
 /** Draws the first attempt at its targets, inside sizes scaled, and prints it. */
 function printAsWanted(db: Db, jobId: number, insideScale = 1): number {
   const features = queries.listFeatures(db, jobId);
-  const drawnMm = new Map(features.map(({ id, targetMm, sense }) => [id, sense === 'inside' ? targetMm * insideScale : targetMm]));
+  const drawnMm = new Map(
+    features.map(({ id, targetMm, sense }) => [id, sense === 'inside' ? targetMm * insideScale : targetMm]),
+  );
   const attemptId = expectOk(startAttempt(db, viewJob(db, jobId)!, { lever: 'drawn', reason: '', drawnMm }));
   return notePrint(db, attemptId, 1, jobId);
 }
@@ -106,9 +116,31 @@ function makeBushing(db: Db, profileId: number): void {
     .run();
   const limits = { lowerMm: -0.08, upperMm: 0.08 };
   const [outer, bore, height] = addFeatures(db, jobId, [
-    { name: 'Collar outside', kind: { sense: 'outside', shape: 'round', axis: 'XY' }, targetMm: 15.88, ...limits, mateName: 'Wheel bore', mateMm: 15.91, mateU_mm: 0.01 },
-    { name: 'Sleeve bore', kind: { sense: 'inside', shape: 'round', axis: 'XY' }, targetMm: 9.56, ...limits, mateName: 'Steel sleeve', mateMm: 9.47, mateU_mm: 0.008 },
-    { name: 'Height', kind: { sense: 'outside', shape: 'flat', axis: 'Z', base: 'plate' }, targetMm: 6.2, lowerMm: -0.1, upperMm: 0.1 },
+    {
+      name: 'Collar outside',
+      kind: { sense: 'outside', shape: 'round', axis: 'XY' },
+      targetMm: 15.88,
+      ...limits,
+      mateName: 'Wheel bore',
+      mateMm: 15.91,
+      mateU_mm: 0.01,
+    },
+    {
+      name: 'Sleeve bore',
+      kind: { sense: 'inside', shape: 'round', axis: 'XY' },
+      targetMm: 9.56,
+      ...limits,
+      mateName: 'Steel sleeve',
+      mateMm: 9.47,
+      mateU_mm: 0.008,
+    },
+    {
+      name: 'Height',
+      kind: { sense: 'outside', shape: 'flat', axis: 'Z', base: 'plate' },
+      targetMm: 6.2,
+      lowerMm: -0.1,
+      upperMm: 0.1,
+    },
   ]);
   keepSolid(db, jobId, { kind: 'ring', outer, bore, height });
   noteLedger(db, jobId, 'need', 'Mate: wheel bore 15.91 ± 0.02', 'measured, five readings');
@@ -137,14 +169,38 @@ function makeComb(db: Db, profileId: number, instrumentId: number): void {
   });
   const pockets = addFeatures(db, jobId, [1.6, 2.4, 3.2, 4.8, 6.4, 8].map(pocket));
   const [length, height] = addFeatures(db, jobId, [
-    { name: 'Length', kind: { sense: 'outside', shape: 'flat', axis: 'X' }, targetMm: 40, lowerMm: -0.12, upperMm: 0.12 },
-    { name: 'Height', kind: { sense: 'outside', shape: 'flat', axis: 'Z', base: 'plate' }, targetMm: 8, lowerMm: -0.1, upperMm: 0.1 },
+    {
+      name: 'Length',
+      kind: { sense: 'outside', shape: 'flat', axis: 'X' },
+      targetMm: 40,
+      lowerMm: -0.12,
+      upperMm: 0.12,
+    },
+    {
+      name: 'Height',
+      kind: { sense: 'outside', shape: 'flat', axis: 'Z', base: 'plate' },
+      targetMm: 8,
+      lowerMm: -0.1,
+      upperMm: 0.1,
+    },
   ]);
   keepSolid(db, jobId, { kind: 'comb', length, height, pockets, wallMm: 1.6, depthMm: 16 });
   const printId = printAsWanted(db, jobId, 1.035);
   readAll(db, jobId, instrumentId, 2);
-  recordTry(db, { clientKey: 'demo-try-small', featureId: pockets[0], printId, word: 'needsForce', state: 'cured' });
-  recordTry(db, { clientKey: 'demo-try-large', featureId: pockets[5], printId, word: 'slides', state: 'cured' });
+  recordTry(db, {
+    clientKey: 'demo-try-small',
+    featureId: pockets[0],
+    printId,
+    word: 'needsForce',
+    state: 'cured',
+  });
+  recordTry(db, {
+    clientKey: 'demo-try-large',
+    featureId: pockets[5],
+    printId,
+    word: 'slides',
+    state: 'cured',
+  });
 }
 
 /** Fills an empty bench with the tide station's: two printers, three resins, two blocks measured, two jobs under way. */
@@ -156,4 +212,3 @@ export function makeDemo(db: Db): void {
   makeComb(db, slate, caliper);
   makeBushing(db, otter);
 }
-

@@ -9,7 +9,11 @@ export interface CsvRow {
 
 export type CsvIssue =
   | { readonly code: 'emptyTable' }
-  | { readonly code: 'missingColumns'; readonly missing: readonly string[]; readonly found: readonly string[] }
+  | {
+      readonly code: 'missingColumns';
+      readonly missing: readonly string[];
+      readonly found: readonly string[];
+    }
   | { readonly code: 'raggedRow'; readonly line: number; readonly cells: number; readonly wanted: number }
   | { readonly code: 'tooManyRows'; readonly line: number; readonly limit: number };
 
@@ -48,13 +52,22 @@ export function parseTable(text: string, required: readonly string[]): Result<Cs
     if (cells.length !== header.length) {
       return fail({ code: 'raggedRow', line: i + 1, cells: cells.length, wanted: header.length });
     }
-    table.push({ line: i + 1, cells: Object.fromEntries(header.map((name, column) => [name, cells[column]])) });
+    table.push({
+      line: i + 1,
+      cells: Object.fromEntries(header.map((name, column) => [name, cells[column]])),
+    });
   }
   return table.length === 0 ? fail({ code: 'emptyTable' }) : ok(table);
 }
 
 /** Delimited text of rows; cells that a spreadsheet would run as a formula get a leading apostrophe. */
-export function formatTable(header: readonly string[], rows: readonly (readonly (string | number)[])[]): string {
-  const neutral = (cell: string | number) => (typeof cell === 'string' && /^[=+\-@\t\r]/.test(cell) ? `'${cell}` : cell);
-  return Papa.unparse({ fields: [...header], data: rows.map((row) => row.map(neutral)) }, { newline: '\n' }) + '\n';
+export function formatTable(
+  header: readonly string[],
+  rows: readonly (readonly (string | number)[])[],
+): string {
+  const neutral = (cell: string | number) =>
+    typeof cell === 'string' && /^[=+\-@\t\r]/.test(cell) ? `'${cell}` : cell;
+  return (
+    Papa.unparse({ fields: [...header], data: rows.map((row) => row.map(neutral)) }, { newline: '\n' }) + '\n'
+  );
 }

@@ -83,8 +83,13 @@ export const idField = z
   });
 
 /** Parses what a form sent; the first field that cannot be taken is named. */
-export function parseForm<Schema extends z.ZodType>(schema: Schema, data: FormData): Result<z.output<Schema>, FormIssue> {
-  const texts = Object.fromEntries([...data].filter((entry): entry is [string, string] => typeof entry[1] === 'string'));
+export function parseForm<Schema extends z.ZodType>(
+  schema: Schema,
+  data: FormData,
+): Result<z.output<Schema>, FormIssue> {
+  const texts = Object.fromEntries(
+    [...data].filter((entry): entry is [string, string] => typeof entry[1] === 'string'),
+  );
   const parsed = schema.safeParse(texts);
   if (parsed.success) return ok(parsed.data);
   const [first] = parsed.error.issues;

@@ -36,7 +36,10 @@ export const featureForm = z
     drawnMm: optionalNumber(0, LONGEST_MM),
     revision: numberField(0, 1e9),
   })
-  .transform(({ sense, shape, axis, base, angleDeg, ...rest }) => ({ ...rest, kind: kindOfForm({ sense, shape, axis, base, angleDeg }) }));
+  .transform(({ sense, shape, axis, base, angleDeg, ...rest }) => ({
+    ...rest,
+    kind: kindOfForm({ sense, shape, axis, base, angleDeg }),
+  }));
 
 interface KindFields {
   readonly sense: FeatureKind['sense'];
@@ -53,7 +56,8 @@ function kindOfForm({ sense, shape, axis, base, angleDeg }: KindFields): Feature
     sense,
     shape,
     axis: along,
-    angleRad: shape === 'flat' && along === 'XY' && angleDeg !== undefined ? (angleDeg * Math.PI) / 180 : undefined,
+    angleRad:
+      shape === 'flat' && along === 'XY' && angleDeg !== undefined ? (angleDeg * Math.PI) / 180 : undefined,
     base: along === 'Z' && sense === 'outside' && base !== '' ? base : undefined,
   };
 }

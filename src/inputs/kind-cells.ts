@@ -13,8 +13,19 @@ import {
 import type { CsvRow } from './csv-table';
 
 export type CellIssue =
-  | { readonly code: 'notAChoice'; readonly line: number; readonly column: string; readonly text: string; readonly choices: readonly string[] }
-  | { readonly code: 'badNumber'; readonly line: number; readonly column: string; readonly issue: LengthIssue }
+  | {
+      readonly code: 'notAChoice';
+      readonly line: number;
+      readonly column: string;
+      readonly text: string;
+      readonly choices: readonly string[];
+    }
+  | {
+      readonly code: 'badNumber';
+      readonly line: number;
+      readonly column: string;
+      readonly issue: LengthIssue;
+    }
   | { readonly code: 'notPositive'; readonly line: number; readonly column: string; readonly value: number }
   | { readonly code: 'blankName'; readonly line: number; readonly column: string }
   | { readonly code: 'kind'; readonly line: number; readonly issue: FeatureKindIssue };
@@ -28,7 +39,9 @@ export function readChoice<Choice extends string>(
   const text = row.cells[column] ?? '';
   if (text === '') return ok(undefined);
   const choice = choices.find((candidate) => candidate.toLowerCase() === text.toLowerCase());
-  return choice === undefined ? fail({ code: 'notAChoice', line: row.line, column, text, choices }) : ok(choice);
+  return choice === undefined
+    ? fail({ code: 'notAChoice', line: row.line, column, text, choices })
+    : ok(choice);
 }
 
 /** A required choice: a blank is refused. */
@@ -39,7 +52,8 @@ export function readNeeded<Choice extends string>(
 ): Result<Choice, CellIssue> {
   const choice = readChoice(row, column, choices);
   if (!choice.ok) return choice;
-  if (choice.value === undefined) return fail({ code: 'notAChoice', line: row.line, column, text: '', choices });
+  if (choice.value === undefined)
+    return fail({ code: 'notAChoice', line: row.line, column, text: '', choices });
   return ok(choice.value);
 }
 
@@ -55,14 +69,16 @@ export function readNumber(row: CsvRow, column: string): Result<number | undefin
 export function readNeededNumber(row: CsvRow, column: string): Result<number, CellIssue> {
   const parsed = readNumber(row, column);
   if (!parsed.ok) return parsed;
-  if (parsed.value === undefined) return fail({ code: 'badNumber', line: row.line, column, issue: { code: 'blank' } });
+  if (parsed.value === undefined)
+    return fail({ code: 'badNumber', line: row.line, column, issue: { code: 'blank' } });
   return ok(parsed.value);
 }
 
 /** A size, which must be positive. */
 export function readSize(row: CsvRow, column: string): Result<number, CellIssue> {
   const parsed = readNeededNumber(row, column);
-  if (parsed.ok && !(parsed.value > 0)) return fail({ code: 'notPositive', line: row.line, column, value: parsed.value });
+  if (parsed.ok && !(parsed.value > 0))
+    return fail({ code: 'notPositive', line: row.line, column, value: parsed.value });
   return parsed;
 }
 
@@ -99,6 +115,7 @@ export function readKind(row: CsvRow): Result<FeatureKind, CellIssue> {
 
 /** Cells of a kind, in the order of KIND_COLUMNS. */
 export function kindCells(kind: FeatureKind): string[] {
-  const degrees = kind.angleRad === undefined ? '' : String(Number(((kind.angleRad * 180) / Math.PI).toFixed(6)));
+  const degrees =
+    kind.angleRad === undefined ? '' : String(Number(((kind.angleRad * 180) / Math.PI).toFixed(6)));
   return [kind.sense, kind.shape, kind.axis, degrees, kind.base ?? ''];
 }

@@ -32,9 +32,25 @@ export interface ReadingRow {
 export type ReadingsCsvIssue =
   | CsvIssue
   | CellIssue
-  | { readonly code: 'otherKind'; readonly line: number; readonly feature: string; readonly firstLine: number };
+  | {
+      readonly code: 'otherKind';
+      readonly line: number;
+      readonly feature: string;
+      readonly firstLine: number;
+    };
 
-const REQUIRED = ['feature', 'sense', 'shape', 'axis', 'angle_deg', 'base', 'drawn_mm', 'print', 'state', 'reading_mm'];
+const REQUIRED = [
+  'feature',
+  'sense',
+  'shape',
+  'axis',
+  'angle_deg',
+  'base',
+  'drawn_mm',
+  'print',
+  'state',
+  'reading_mm',
+];
 
 /** Optional cells that are numbers. */
 function readOptional(row: CsvRow): Result<Pick<ReadingRow, 'zeroMm' | 'partC' | 'heightMm'>, CellIssue> {
@@ -60,7 +76,8 @@ function readRow(row: CsvRow): Result<ReadingRow, CellIssue> {
   if (!state.ok) return state;
   const reading = readNeededNumber(row, 'reading_mm');
   if (!reading.ok) return reading;
-  if (!(reading.value > 0)) return fail({ code: 'notPositive', line: row.line, column: 'reading_mm', value: reading.value });
+  if (!(reading.value > 0))
+    return fail({ code: 'notPositive', line: row.line, column: 'reading_mm', value: reading.value });
   const warm = readChoice(row, 'warm', ['yes', 'no']);
   if (!warm.ok) return warm;
   const optional = readOptional(row);
@@ -92,7 +109,12 @@ export function parseReadingsCsv(text: string): Result<ReadingRow[], ReadingsCsv
     const first = firstOf.get(row.value.feature) ?? row.value;
     firstOf.set(row.value.feature, first);
     if (!sameKind(first.kind, row.value.kind)) {
-      return fail({ code: 'otherKind', line: row.value.line, feature: row.value.feature, firstLine: first.line });
+      return fail({
+        code: 'otherKind',
+        line: row.value.line,
+        feature: row.value.feature,
+        firstLine: first.line,
+      });
     }
     rows.push(row.value);
   }

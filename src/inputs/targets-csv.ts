@@ -9,7 +9,17 @@ export type TargetsCsvIssue =
   | { readonly code: 'limitsCrossed'; readonly line: number; readonly feature: string }
   | { readonly code: 'twice'; readonly line: number; readonly feature: string };
 
-const COLUMNS = ['feature', 'sense', 'shape', 'axis', 'angle_deg', 'base', 'target_mm', 'tol_minus_mm', 'tol_plus_mm'];
+const COLUMNS = [
+  'feature',
+  'sense',
+  'shape',
+  'axis',
+  'angle_deg',
+  'base',
+  'target_mm',
+  'tol_minus_mm',
+  'tol_plus_mm',
+];
 
 /** Reads targets.csv; tol_minus_mm is negative or zero, a feature stands in it once. */
 export function parseTargetsCsv(text: string): Result<Target[], TargetsCsvIssue> {
@@ -28,8 +38,10 @@ export function parseTargetsCsv(text: string): Result<Target[], TargetsCsvIssue>
     const plus = readNeededNumber(row, 'tol_plus_mm');
     if (!plus.ok) return plus;
     const name = feature.value;
-    if (minus.value > 0 || minus.value >= plus.value) return fail({ code: 'limitsCrossed', line: row.line, feature: name });
-    if (targets.some((other) => other.feature === name)) return fail({ code: 'twice', line: row.line, feature: name });
+    if (minus.value > 0 || minus.value >= plus.value)
+      return fail({ code: 'limitsCrossed', line: row.line, feature: name });
+    if (targets.some((other) => other.feature === name))
+      return fail({ code: 'twice', line: row.line, feature: name });
     targets.push({
       feature: name,
       kind: kind.value,
@@ -44,6 +56,12 @@ export function parseTargetsCsv(text: string): Result<Target[], TargetsCsvIssue>
 export function formatTargetsCsv(targets: readonly Target[]): string {
   return formatTable(
     COLUMNS,
-    targets.map((target) => [target.feature, ...kindCells(target.kind), target.targetMm, target.lowerMm, target.upperMm]),
+    targets.map((target) => [
+      target.feature,
+      ...kindCells(target.kind),
+      target.targetMm,
+      target.lowerMm,
+      target.upperMm,
+    ]),
   );
 }

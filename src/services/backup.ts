@@ -6,10 +6,7 @@ import { create, extract, list } from 'tar';
 import { fail, ok, type Result } from '@/core/result';
 import { closeBenchDb, databaseFile, openDb, type Db } from '@/db';
 
-export type RestoreIssue =
-  | { readonly code: 'notABackup' }
-  | { readonly code: 'damaged' }
-  | { readonly code: 'newer' };
+export type RestoreIssue = { readonly code: 'notABackup' } | { readonly code: 'damaged' };
 
 /** Writes the whole bench, database and mesh files, into one compressed archive; gives its path in a folder of its own. */
 export async function writeBackup(db: Db, folder: string): Promise<string> {
@@ -31,7 +28,10 @@ async function holdsDatabase(archive: string): Promise<boolean> {
       file: archive,
       strict: true,
       onReadEntry: (entry) => {
-        const known = entry.path === 'mellow.db' || /^meshes\/([0-9a-f]{64}\.stl)?$/.test(entry.path) || entry.path === 'meshes';
+        const known =
+          entry.path === 'mellow.db' ||
+          /^meshes\/([0-9a-f]{64}\.stl)?$/.test(entry.path) ||
+          entry.path === 'meshes';
         strange ||= !known;
         found ||= entry.path === 'mellow.db';
       },
@@ -47,7 +47,9 @@ function checkDatabase(file: string): RestoreIssue | undefined {
   try {
     const probe = new Database(file, { readonly: true });
     const sound = probe.pragma('integrity_check', { simple: true }) === 'ok';
-    const ours = probe.prepare("select count(*) n from sqlite_master where name in ('jobs','readings')").get() as { n: number };
+    const ours = probe
+      .prepare("select count(*) n from sqlite_master where name in ('jobs','readings')")
+      .get() as { n: number };
     probe.close();
     if (!sound) return { code: 'damaged' };
     if (ours.n !== 2) return { code: 'notABackup' };

@@ -22,6 +22,9 @@ export async function buildPart(recipe: SolidRecipe, drawnMm: ReadonlyMap<number
   });
 }
 
-export async function buildPartStl(recipe: SolidRecipe, drawnMm: ReadonlyMap<number, number>): Promise<Uint8Array<ArrayBuffer>> {
+export async function buildPartStl(
+  recipe: SolidRecipe,
+  drawnMm: ReadonlyMap<number, number>,
+): Promise<Uint8Array<ArrayBuffer>> {
   return writeStl(await buildPart(recipe, drawnMm));
 }

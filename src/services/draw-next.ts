@@ -1,3 +1,4 @@
+import type { PartCorrection } from '@/core/mesh';
 import { mixtureMoments } from '@/core/numerics';
 import { fail, ok, type Result } from '@/core/result';
 import {
@@ -7,6 +8,7 @@ import {
   predictSize,
   rankNextReadings,
   type DrawnSize,
+  type ParameterName,
   type ReadingGain,
   type Target,
 } from '@/core/signature';
@@ -14,7 +16,7 @@ import { queries, tables, type Db } from '@/db';
 import { featureKey, kindOf, printKey, targetOf } from './kinds';
 import type { LearnedSignature } from './learn-signature';
 import { noteLedger } from './ledger';
-import type { JobView } from './view-job';
+import { drawOptions, roundDrawn, type JobView } from './view-job';
 
 /** What to draw next for one feature, beside what would happen if it were left as it is. */
 export interface DrawLine {
@@ -23,7 +25,6 @@ export interface DrawLine {
   readonly next: DrawnSize;
   /** The same feature drawn as last time: the chance that a reprint alone would do. */
   readonly unchanged?: DrawnSize;
-  readonly pixelCostShare?: number;
 }
 
 export interface DrawPlan {
@@ -33,13 +34,6 @@ export interface DrawPlan {
   readonly jointUnchanged?: number;
   /** Which reading would narrow the next print most, best first. */
   readonly nextReadings: readonly ReadingGain[];
-}
-
-function drawOptions(view: JobView) {
-  return {
-    pixelMm: view.profile?.printer.pixelMm ?? undefined,
-    layerMm: view.profile?.profile.layerMm,
-  };
 }
 
 /** Readings that could still be taken of the newest print: a set of three of each feature. */
@@ -72,22 +66,27 @@ export function planDraw(view: JobView): DrawPlan | undefined {
   const lines = view.features.map((feature, i): DrawLine => {
     const lastDrawnMm = last?.drawn.find(({ featureId }) => featureId === feature.id)?.drawnMm;
     const next = drawTarget(signature, targets[i], options);
-    const unchanged = lastDrawnMm === undefined ? undefined : assessDrawn(signature, targets[i], lastDrawnMm, options);
+    const unchanged =
+      lastDrawnMm === undefined ? undefined : assessDrawn(signature, targets[i], lastDrawnMm, options);
     return { feature, lastDrawnMm, next, unchanged };
   });
   const asLast = lines.map(({ lastDrawnMm }, i) => ({ target: targets[i], drawMm: lastDrawnMm ?? NaN }));
   return {
     lines,
-    joint: jointChance(signature, lines.map(({ next }, i) => ({ target: targets[i], drawMm: next.drawMm })), options),
-    jointUnchanged: asLast.every(({ drawMm }) => Number.isFinite(drawMm)) ? jointChance(signature, asLast, options) : undefined,
+    joint: jointChance(
+      signature,
+      lines.map(({ next }, i) => ({ target: targets[i], drawMm: next.drawMm })),
+      options,
+    ),
+    jointUnchanged: asLast.every(({ drawMm }) => Number.isFinite(drawMm))
+      ? jointChance(signature, asLast, options)
+      : undefined,
     nextReadings: rankNextReadings(signature, targets, candidatesOf(view, learned)),
   };
 }
 
 export type StartIssue =
-  | { readonly code: 'noProfile' }
-  | { readonly code: 'noFeatures' }
-  | { readonly code: 'noReason' };
+  { readonly code: 'noProfile' } | { readonly code: 'noFeatures' } | { readonly code: 'noReason' };
 
 export interface NewAttempt {
   readonly lever: 'drawn' | 'mesh';
@@ -95,11 +94,6 @@ export interface NewAttempt {
   readonly reason: string;
   /** Drawn sizes by feature id; features left out keep what they had, or their target. */
   readonly drawnMm: ReadonlyMap<number, number>;
-}
-
-/** Modellers take thousandths; what is noted is what is typed. */
-export function roundDrawn(drawnMm: number): number {
-  return Math.round(drawnMm * 1000) / 1000;
 }
 
 /** Starts the next attempt with its drawn sizes and what was expected of each, before anything is printed. */
@@ -129,18 +123,35 @@ export function startAttempt(db: Db, view: JobView, wanted: NewAttempt): Result<
     for (const feature of view.features) {
       const before = last?.drawn.find(({ featureId }) => featureId === feature.id)?.drawnMm;
       const drawnMm = roundDrawn(wanted.drawnMm.get(feature.id) ?? before ?? feature.targetMm);
-      const { predictedMm, sdMm, inTolerance } = assessDrawn(learned.signature, targetOf(feature), drawnMm, options);
+      const { predictedMm, sdMm, inTolerance } = assessDrawn(
+        learned.signature,
+        targetOf(feature),
+        drawnMm,
+        options,
+      );
       tx.insert(tables.drawnSizes)
-        .values({ attemptId: attempt.id, featureId: feature.id, drawnMm, predictedMm, sdMm, chance: inTolerance })
+        .values({
+          attemptId: attempt.id,
+          featureId: feature.id,
+          drawnMm,
+          predictedMm,
+          sdMm,
+          chance: inTolerance,
+        })
         .run();
     }
-    const sizes = view.features.map((feature) => roundDrawn(wanted.drawnMm.get(feature.id) ?? feature.targetMm)).slice(0, 4);
+    const sizes = view.features
+      .map((feature) => roundDrawn(wanted.drawnMm.get(feature.id) ?? feature.targetMm))
+      .slice(0, 4);
     noteLedger(
       tx as unknown as Db,
       job.id,
       'correct',
       `Attempt ${number} drawn ${sizes.join(' / ')}${view.features.length > 4 ? ' …' : ''}`,
-      wanted.reason.trim() || (learned.readingCount === 0 ? 'no signature yet: the prior decided' : `${learned.readingCount} readings of this profile`),
+      wanted.reason.trim() ||
+        (learned.readingCount === 0
+          ? 'no signature yet: the prior decided'
+          : `${learned.readingCount} readings of this profile`),
     );
     return ok(attempt.id);
   });
@@ -149,7 +160,8 @@ export function startAttempt(db: Db, view: JobView, wanted: NewAttempt): Result<
 /** Notes that an attempt was printed; a further print of the same file is another print of the attempt. */
 export function notePrint(db: Db, attemptId: number, attemptNumber: number, jobId: number): number {
   return db.transaction((tx) => {
-    const before = queries.listAttempts(tx as unknown as Db, jobId).find(({ id }) => id === attemptId)?.prints.length ?? 0;
+    const before =
+      queries.listAttempts(tx as unknown as Db, jobId).find(({ id }) => id === attemptId)?.prints.length ?? 0;
     const name = before === 0 ? `A${attemptNumber}` : `A${attemptNumber}.${before + 1}`;
     return tx.insert(tables.prints).values({ attemptId, name, madeAt: new Date() }).returning().get().id;
   });
@@ -157,5 +169,22 @@ export function notePrint(db: Db, attemptId: number, attemptNumber: number, jobI
 
 /** Predicted size of one feature at a drawn size, for a corrected mesh measured again. */
 export function predictDrawn(learned: LearnedSignature, feature: queries.Feature, drawnMm: number) {
-  return mixtureMoments(predictSize(learned.signature, { kind: kindOf(feature), drawnMm, feature: featureKey(feature.id) }));
+  return mixtureMoments(
+    predictSize(learned.signature, { kind: kindOf(feature), drawnMm, feature: featureKey(feature.id) }),
+  );
+}
+
+/** What a signature says that a whole file can be corrected for. */
+export function correctionFrom({ signature }: LearnedSignature): PartCorrection {
+  const meanOf = (name: ParameterName) =>
+    signature.parameters.find((parameter) => parameter.name === name)!.mean;
+  return {
+    epsilonX: meanOf('epsilonX'),
+    epsilonY: meanOf('epsilonY'),
+    epsilonZ: meanOf('epsilonZ'),
+    skew: meanOf('skew'),
+    edgeMm: meanOf('edge'),
+    zSupportedMm: meanOf('zSupported'),
+    zPlateMm: meanOf('zPlate'),
+  };
 }

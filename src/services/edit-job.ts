@@ -42,7 +42,13 @@ export function changeNeed(db: Db, jobId: number, wanted: NeedChange): Result<vo
     noteLedger(db, jobId, 'need', 'Acceptance test agreed', wanted.acceptance);
   }
   if (job.rule !== wanted.rule) {
-    noteLedger(db, jobId, 'need', 'Decision rule', wanted.rule === 'guarded' ? 'ISO 14253-1: U must fit inside' : 'shared risk');
+    noteLedger(
+      db,
+      jobId,
+      'need',
+      'Decision rule',
+      wanted.rule === 'guarded' ? 'ISO 14253-1: U must fit inside' : 'shared risk',
+    );
   }
   return ok(undefined);
 }
@@ -76,7 +82,12 @@ function keepMate(db: Db, jobId: number, { mateName, mateMm, mateU_mm }: Feature
     .from(tables.mates)
     .where(and(eq(tables.mates.jobId, jobId), eq(tables.mates.name, mateName)))
     .get();
-  if (known === undefined) return db.insert(tables.mates).values({ jobId, name: mateName, ...values }).returning().get().id;
+  if (known === undefined)
+    return db
+      .insert(tables.mates)
+      .values({ jobId, name: mateName, ...values })
+      .returning()
+      .get().id;
   db.update(tables.mates).set(values).where(eq(tables.mates.id, known.id)).run();
   return known.id;
 }
@@ -104,10 +115,16 @@ export function addFeature(db: Db, jobId: number, wanted: FeatureInput): Result<
     const own = tx as unknown as Db;
     const position = queries.listFeatures(own, jobId).length;
     const mateId = keepMate(own, jobId, wanted);
-    const { id } = tx.insert(tables.features).values({ jobId, position, mateId, ...featureValues(wanted) }).returning().get();
+    const { id } = tx
+      .insert(tables.features)
+      .values({ jobId, position, mateId, ...featureValues(wanted) })
+      .returning()
+      .get();
     const last = queries.listAttempts(own, jobId).at(-1);
     if (last !== undefined) {
-      tx.insert(tables.drawnSizes).values({ attemptId: last.id, featureId: id, drawnMm: wanted.targetMm }).run();
+      tx.insert(tables.drawnSizes)
+        .values({ attemptId: last.id, featureId: id, drawnMm: wanted.targetMm })
+        .run();
     }
     bumpRevision(own, jobId);
     return ok(id);
@@ -130,7 +147,12 @@ function viewOf(db: Db, jobId: number, featureId: number): FeatureView | undefin
 }
 
 /** Mends a wrong sense, target or drawn size, readings or not, and tells what that changed. */
-export function mendFeature(db: Db, jobId: number, featureId: number, wanted: FeatureMend): Result<MendEffect, JobIssue> {
+export function mendFeature(
+  db: Db,
+  jobId: number,
+  featureId: number,
+  wanted: FeatureMend,
+): Result<MendEffect, JobIssue> {
   const job = queries.findJob(db, jobId);
   const feature = queries.listFeatures(db, jobId).find(({ id }) => id === featureId);
   if (job === undefined || feature === undefined) return fail({ code: 'gone' });
@@ -142,7 +164,10 @@ export function mendFeature(db: Db, jobId: number, featureId: number, wanted: Fe
   db.transaction((tx) => {
     const own = tx as unknown as Db;
     const mateId = keepMate(own, jobId, wanted);
-    tx.update(tables.features).set({ ...featureValues(wanted), mateId }).where(eq(tables.features.id, featureId)).run();
+    tx.update(tables.features)
+      .set({ ...featureValues(wanted), mateId })
+      .where(eq(tables.features.id, featureId))
+      .run();
     const last = queries.listAttempts(own, jobId).at(-1);
     if (last !== undefined && wanted.drawnMm !== undefined) {
       tx.update(tables.drawnSizes)
@@ -154,6 +179,35 @@ export function mendFeature(db: Db, jobId: number, featureId: number, wanted: Fe
     noteLedger(own, jobId, 'need', `${wanted.name} mended`, 'sense, target, limits or drawn size');
   });
   return ok({ before, after: viewOf(db, jobId, featureId) });
+}
+
+/** Chooses the printer, resin and profile of a job. */
+export function chooseProfile(db: Db, jobId: number, profileId: number): void {
+  db.update(tables.jobs).set({ profileId }).where(eq(tables.jobs.id, jobId)).run();
+  bumpRevision(db, jobId);
+}
+
+/** Notes where on the part a feature is found. */
+export function placeFeature(
+  db: Db,
+  jobId: number,
+  featureId: number,
+  anchorMm: [number, number, number],
+): void {
+  if (!anchorMm.every(Number.isFinite))
+    throw new RangeError('placeFeature: three finite coordinates are needed');
+  db.update(tables.features)
+    .set({ anchor: anchorMm })
+    .where(and(eq(tables.features.id, featureId), eq(tables.features.jobId, jobId)))
+    .run();
+  bumpRevision(db, jobId);
+}
+
+/** Keeps the file of a part that was brought in; it takes the place of a part built from sizes. */
+export function keepPartFile(db: Db, jobId: number, meshHash: string, name: string): void {
+  db.update(tables.jobs).set({ meshHash, solid: null }).where(eq(tables.jobs.id, jobId)).run();
+  bumpRevision(db, jobId);
+  noteLedger(db, jobId, 'need', 'Part brought in', name);
 }
 
 /** Puts a feature away; its readings stay on record and go on teaching the signature. */
@@ -182,31 +236,46 @@ export function copyJob(db: Db, jobId: number): Result<number, JobIssue> {
       .returning()
       .get();
     const mateIds = new Map(
-      queries.listMates(own, jobId).map(({ id, name, sizeMm, uMm }) => [
-        id,
-        tx.insert(tables.mates).values({ jobId: created.id, name, sizeMm, uMm }).returning().get().id,
-      ]),
+      queries
+        .listMates(own, jobId)
+        .map(({ id, name, sizeMm, uMm }) => [
+          id,
+          tx.insert(tables.mates).values({ jobId: created.id, name, sizeMm, uMm }).returning().get().id,
+        ]),
     );
     const featureIds = new Map<number, number>();
     for (const { id, ...feature } of queries.listFeatures(own, jobId)) {
       const mateId = feature.mateId === null ? null : (mateIds.get(feature.mateId) ?? null);
-      const copy = tx.insert(tables.features).values({ ...feature, jobId: created.id, mateId }).returning().get();
+      const copy = tx
+        .insert(tables.features)
+        .values({ ...feature, jobId: created.id, mateId })
+        .returning()
+        .get();
       featureIds.set(id, copy.id);
     }
     if (job.solid !== null) {
       const solid = renumberRecipe(job.solid, (id) => featureIds.get(id));
-      if (solid !== undefined) tx.update(tables.jobs).set({ solid }).where(eq(tables.jobs.id, created.id)).run();
+      if (solid !== undefined)
+        tx.update(tables.jobs).set({ solid }).where(eq(tables.jobs.id, created.id)).run();
     }
     return ok(created.id);
   });
 }
 
 /** The same solid over other features; undefined when one of them is gone. */
-function renumberRecipe(recipe: NonNullable<queries.Job['solid']>, idOf: (id: number) => number | undefined): queries.Job['solid'] | undefined {
+function renumberRecipe(
+  recipe: NonNullable<queries.Job['solid']>,
+  idOf: (id: number) => number | undefined,
+): queries.Job['solid'] | undefined {
   const needed = (id: number) => idOf(id) ?? NaN;
   const copy: NonNullable<queries.Job['solid']> =
     recipe.kind === 'ring'
       ? { ...recipe, outer: needed(recipe.outer), bore: needed(recipe.bore), height: needed(recipe.height) }
-      : { ...recipe, length: needed(recipe.length), height: needed(recipe.height), pockets: recipe.pockets.map(needed) };
+      : {
+          ...recipe,
+          length: needed(recipe.length),
+          height: needed(recipe.height),
+          pockets: recipe.pockets.map(needed),
+        };
   return JSON.stringify(copy).includes('null') ? undefined : copy;
 }

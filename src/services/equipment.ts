@@ -1,9 +1,13 @@
 import { asc, desc, eq } from 'drizzle-orm';
 import { fail, ok, type Result } from '@/core/result';
-import { tables, type Db } from '@/db';
+import { queries, tables, type Db } from '@/db';
 
 export type EquipmentIssue =
-  | { readonly code: 'nameTaken'; readonly what: 'printer' | 'resin' | 'instrument' | 'profile'; readonly name: string }
+  | {
+      readonly code: 'nameTaken';
+      readonly what: 'printer' | 'resin' | 'instrument' | 'profile';
+      readonly name: string;
+    }
   | { readonly code: 'gone'; readonly what: string };
 
 export interface NewProfile {
@@ -46,7 +50,9 @@ export function createProfile(db: Db, wanted: NewProfile): Result<number, Equipm
       .onConflictDoNothing()
       .returning()
       .get();
-    return made === undefined ? fail({ code: 'nameTaken', what: 'profile', name: wanted.profileName }) : ok(made.id);
+    return made === undefined
+      ? fail({ code: 'nameTaken', what: 'profile', name: wanted.profileName })
+      : ok(made.id);
   });
 }
 
@@ -67,7 +73,9 @@ export function createInstrument(db: Db, wanted: NewInstrument): Result<number, 
     .onConflictDoNothing()
     .returning()
     .get();
-  return made === undefined ? fail({ code: 'nameTaken', what: 'instrument', name: wanted.name }) : ok(made.id);
+  return made === undefined
+    ? fail({ code: 'nameTaken', what: 'instrument', name: wanted.name })
+    : ok(made.id);
 }
 
 export function listInstruments(db: Db) {
@@ -76,6 +84,26 @@ export function listInstruments(db: Db) {
 
 /** The last sitting of a job, or of the bench: what a new one starts from. */
 export function lastSession(db: Db, jobId: number) {
-  const own = db.select().from(tables.sessions).where(eq(tables.sessions.jobId, jobId)).orderBy(desc(tables.sessions.id)).get();
+  const own = db
+    .select()
+    .from(tables.sessions)
+    .where(eq(tables.sessions.jobId, jobId))
+    .orderBy(desc(tables.sessions.id))
+    .get();
   return own ?? db.select().from(tables.sessions).orderBy(desc(tables.sessions.id)).get();
+}
+
+/** The profile a new job starts with: that of the newest job, or the first there is. */
+export function firstProfile(db: Db): number | undefined {
+  const { jobs, profiles } = tables;
+  const newest = db.select().from(jobs).where(eq(jobs.kind, 'part')).orderBy(desc(jobs.id)).get();
+  return newest?.profileId ?? db.select().from(profiles).orderBy(asc(profiles.id)).get()?.id;
+}
+
+/** Profiles as a list to choose from. */
+export function listProfileChoices(db: Db): { readonly id: number; readonly label: string }[] {
+  return queries.listProfiles(db).map(({ profile, printer, resin }) => ({
+    id: profile.id,
+    label: `${resin.name} on ${printer.name}, ${profile.name}${profile.lot === '' ? '' : `, ${profile.lot}`}`,
+  }));
 }

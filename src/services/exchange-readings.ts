@@ -31,7 +31,13 @@ export type ImportIssue =
   | { readonly code: 'gone' }
   | { readonly code: 'noProfile' }
   | { readonly code: 'noInstrument'; readonly line: number; readonly name: string }
-  | { readonly code: 'otherDrawn'; readonly line: number; readonly feature: string; readonly haveMm: number; readonly fileMm: number };
+  | {
+      readonly code: 'otherDrawn';
+      readonly line: number;
+      readonly feature: string;
+      readonly haveMm: number;
+      readonly fileMm: number;
+    };
 
 /** What an import did. */
 export interface ImportReport {
@@ -86,7 +92,13 @@ class ReadingsImport {
       if (issue !== undefined) return fail(issue);
     }
     bumpRevision(this.db, this.jobId);
-    noteLedger(this.db, this.jobId, 'measure', `${this.report.readings} readings taken in from a file`, `${this.report.newFeatures} features new`);
+    noteLedger(
+      this.db,
+      this.jobId,
+      'measure',
+      `${this.report.readings} readings taken in from a file`,
+      `${this.report.newFeatures} features new`,
+    );
     return ok(this.report);
   }
 
@@ -114,7 +126,10 @@ class ReadingsImport {
         printId,
         readingMm: row.readingMm,
         heightMm: row.heightMm,
-        takenAt: row.takenAt !== undefined && !Number.isNaN(Date.parse(row.takenAt)) ? new Date(row.takenAt) : new Date(),
+        takenAt:
+          row.takenAt !== undefined && !Number.isNaN(Date.parse(row.takenAt))
+            ? new Date(row.takenAt)
+            : new Date(),
       })
       .onConflictDoNothing()
       .returning()
@@ -135,7 +150,13 @@ class ReadingsImport {
         jobId: this.jobId,
         position: queries.listFeatures(this.db, this.jobId).length,
         name: row.feature,
-        ...{ sense: kind.sense, shape: kind.shape, axis: kind.axis, angleRad: kind.angleRad, base: kind.base },
+        ...{
+          sense: kind.sense,
+          shape: kind.shape,
+          axis: kind.axis,
+          angleRad: kind.angleRad,
+          base: kind.base,
+        },
         targetMm: row.drawnMm,
         lowerMm: -0.1,
         upperMm: 0.1,
@@ -153,10 +174,20 @@ class ReadingsImport {
     this.report.newPrints++;
     const attempt = this.db
       .insert(tables.attempts)
-      .values({ jobId: this.jobId, number: (all.at(-1)?.number ?? 0) + 1, profileId: this.profileId, reason: 'from a file', createdAt: new Date() })
+      .values({
+        jobId: this.jobId,
+        number: (all.at(-1)?.number ?? 0) + 1,
+        profileId: this.profileId,
+        reason: 'from a file',
+        createdAt: new Date(),
+      })
       .returning()
       .get();
-    const print = this.db.insert(tables.prints).values({ attemptId: attempt.id, name: row.print, madeAt: new Date() }).returning().get();
+    const print = this.db
+      .insert(tables.prints)
+      .values({ attemptId: attempt.id, name: row.print, madeAt: new Date() })
+      .returning()
+      .get();
     return { attempt: { ...attempt, prints: [print], drawn: [] }, printId: print.id };
   }
 
@@ -173,7 +204,8 @@ class ReadingsImport {
 
   private sessionFor(row: ReadingRow): number | undefined {
     const instruments = listInstruments(this.db);
-    const instrument = row.instrument === undefined ? instruments[0] : instruments.find(({ name }) => name === row.instrument);
+    const instrument =
+      row.instrument === undefined ? instruments[0] : instruments.find(({ name }) => name === row.instrument);
     if (instrument === undefined) return undefined;
     const key = JSON.stringify([instrument.id, row.state, row.warm, row.zeroMm, row.partC]);
     const known = this.sessions.get(key);

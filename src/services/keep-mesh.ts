@@ -1,5 +1,13 @@
 import { createHash, randomUUID } from 'node:crypto';
-import { createReadStream, createWriteStream, existsSync, mkdirSync, renameSync, rmSync, statSync } from 'node:fs';
+import {
+  createReadStream,
+  createWriteStream,
+  existsSync,
+  mkdirSync,
+  renameSync,
+  rmSync,
+  statSync,
+} from 'node:fs';
 import { readFile } from 'node:fs/promises';
 import path from 'node:path';
 import { Readable, Transform } from 'node:stream';
@@ -21,7 +29,8 @@ function meshFolder(folder: string): string {
 }
 
 export function meshPath(folder: string, hash: string): string {
-  if (!/^[0-9a-f]{64}$/.test(hash)) throw new RangeError('meshPath: a hash of 64 hexadecimal digits is needed');
+  if (!/^[0-9a-f]{64}$/.test(hash))
+    throw new RangeError('meshPath: a hash of 64 hexadecimal digits is needed');
   return path.join(/* turbopackIgnore: true */ meshFolder(folder), `${hash}.stl`);
 }
 
@@ -60,7 +69,10 @@ export async function keepMesh(
   }
   const name = hash.digest('hex');
   renameSync(arriving, meshPath(folder, name));
-  db.insert(tables.meshes).values({ hash: name, name: file.name, bytes, createdAt: new Date() }).onConflictDoNothing().run();
+  db.insert(tables.meshes)
+    .values({ hash: name, name: file.name, bytes, createdAt: new Date() })
+    .onConflictDoNothing()
+    .run();
   return ok(name);
 }
 
@@ -69,7 +81,10 @@ export function findMesh(db: Db, hash: string) {
 }
 
 /** The bytes of a kept mesh as a stream with its length; undefined when it is not there. */
-export function openMesh(folder: string, hash: string): { readonly stream: Readable; readonly bytes: number } | undefined {
+export function openMesh(
+  folder: string,
+  hash: string,
+): { readonly stream: Readable; readonly bytes: number } | undefined {
   const file = meshPath(folder, hash);
   return existsSync(file) ? { stream: createReadStream(file), bytes: statSync(file).size } : undefined;
 }

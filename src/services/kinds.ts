@@ -39,3 +39,13 @@ export function featureKey(featureId: number): string {
 export function printKey(printId: number): string {
   return `p${printId}`;
 }
+
+/** First layers flare: sizes in the plane read lower than this above the plate are kept apart, mm. */
+const LEAST_HEIGHT_MM = 1;
+
+export function isAtPlate({
+  heightMm,
+  feature,
+}: Pick<queries.StandingReading, 'heightMm' | 'feature'>): boolean {
+  return feature.axis !== 'Z' && heightMm !== null && heightMm < LEAST_HEIGHT_MM;
+}

@@ -13,10 +13,8 @@ import {
   type Try,
 } from '@/core/signature';
 import { queries, tables, type Db } from '@/db';
-import { featureKey, instrumentOf, kindOf, printKey } from './kinds';
+import { featureKey, instrumentOf, isAtPlate, kindOf, printKey } from './kinds';
 
-/** First layers flare: sizes in the plane read lower than this are kept but not learned from, mm. */
-const LEAST_HEIGHT_MM = 1;
 const ASSUMED_MATE_U_MM = 0.01;
 
 /** A signature with what it was learned from. */
@@ -65,7 +63,10 @@ function standingTries(db: Db, profileId: number, state: PartState): Try[] {
   const rows = queries.listTries(db, and(queries.ofProfile(profileId), eq(tables.tries.state, state)));
   const last = new Map(rows.map((row) => [`${row.attempt.featureId}/${row.attempt.printId}`, row]));
   return [...last.values()].flatMap(({ attempt, feature, drawnMm }) => {
-    const mate = feature.mateId === null ? undefined : db.select().from(tables.mates).where(eq(tables.mates.id, feature.mateId)).get();
+    const mate =
+      feature.mateId === null
+        ? undefined
+        : db.select().from(tables.mates).where(eq(tables.mates.id, feature.mateId)).get();
     if (mate === undefined || mate.sizeMm === null || !FIT_WORDS.includes(attempt.word)) return [];
     return {
       ...kindOf(feature),
@@ -89,13 +90,20 @@ function remember(hash: string, learn: () => LearnedSignature): LearnedSignature
   if (known !== undefined) return known;
   const learned = learn();
   kept.mellowSignatures.set(hash, learned);
-  if (kept.mellowSignatures.size > MOST_KEPT) kept.mellowSignatures.delete(kept.mellowSignatures.keys().next().value!);
+  if (kept.mellowSignatures.size > MOST_KEPT)
+    kept.mellowSignatures.delete(kept.mellowSignatures.keys().next().value!);
   return learned;
 }
 
 function keepSignature(db: Db, hash: string, learned: LearnedSignature, readingIds: number[]): void {
   db.insert(tables.signatures)
-    .values({ profileId: learned.profileId, learnedFromHash: hash, readingIds, report: learned.report, createdAt: new Date() })
+    .values({
+      profileId: learned.profileId,
+      learnedFromHash: hash,
+      readingIds,
+      report: learned.report,
+      createdAt: new Date(),
+    })
     .onConflictDoNothing()
     .run();
 }
@@ -109,9 +117,11 @@ export function learnSignature(db: Db, profileId: number): LearnedSignature {
   const state = mainState(all);
   const inState = all.filter(({ session }) => session.state === state);
   const cool = inState.filter(({ session }) => !session.warm);
-  const used = cool.filter(({ heightMm, feature }) => feature.axis === 'Z' || heightMm === null || heightMm >= LEAST_HEIGHT_MM);
+  const used = cool.filter((reading) => !isAtPlate(reading));
   const tries = standingTries(db, profileId, state);
-  const instruments: Instruments = Object.fromEntries(used.map(({ instrument }) => [instrument.name, instrumentOf(instrument)]));
+  const instruments: Instruments = Object.fromEntries(
+    used.map(({ instrument }) => [instrument.name, instrumentOf(instrument)]),
+  );
   const resin = queries.findProfile(db, profileId)?.resin;
   const priorOptions = {
     datasheetShrink: resin?.linearShrink ?? undefined,
@@ -141,7 +151,13 @@ export function learnSignature(db: Db, profileId: number): LearnedSignature {
       },
       instruments,
     };
-    if (readings.length > 0) keepSignature(db, hash, learned, used.map(({ id }) => id));
+    if (readings.length > 0)
+      keepSignature(
+        db,
+        hash,
+        learned,
+        used.map(({ id }) => id),
+      );
     return learned;
   });
 }

@@ -32,7 +32,8 @@ export function glanceAtJobs(db: Db): JobGlance[] {
     const features = view.current?.features ?? [];
     const printed = view.current?.printId !== undefined;
     const outcome = outcomeOf(features, printed);
-    const gaugeDone = job.kind === 'gauge' && features.length > 0 && features.every(({ size }) => size !== undefined);
+    const gaugeDone =
+      job.kind === 'gauge' && features.length > 0 && features.every(({ size }) => size !== undefined);
     return {
       id: job.id,
       name: job.name,
@@ -42,7 +43,13 @@ export function glanceAtJobs(db: Db): JobGlance[] {
       read: features.filter(({ size }) => size !== undefined).length,
       of: view.features.length,
       outcome,
-      step: gaugeDone ? 'story' : view.attempts.length === 0 ? (view.features.length === 0 ? 'need' : 'correct') : nextStep(outcome, view.features.length),
+      step: gaugeDone
+        ? 'story'
+        : view.attempts.length === 0
+          ? view.features.length === 0
+            ? 'need'
+            : 'correct'
+          : nextStep(outcome, view.features.length),
     };
   });
 }
@@ -57,7 +64,11 @@ export interface Findable {
 export function listFindables(db: Db): Findable[] {
   const jobs = [...queries.listJobs(db), ...queries.listJobs(db, { archived: true })];
   const ofJobs = jobs.flatMap(({ job }) => [
-    { label: job.name, detail: job.archivedAt === null ? job.kind : `${job.kind}, archived`, href: `/jobs/${job.id}/story` },
+    {
+      label: job.name,
+      detail: job.archivedAt === null ? job.kind : `${job.kind}, archived`,
+      href: `/jobs/${job.id}/story`,
+    },
     ...queries.listFeatures(db, job.id).map((feature) => ({
       label: feature.name,
       detail: `feature of ${job.name}`,
@@ -75,4 +86,9 @@ export function listFindables(db: Db): Findable[] {
     .all()
     .map(({ name }) => ({ label: name, detail: 'instrument', href: '/printers' }));
   return [...profiles, ...ofJobs, ...instruments];
+}
+
+/** Jobs that were put away. */
+export function glanceAtArchive(db: Db): { readonly id: number; readonly name: string }[] {
+  return queries.listJobs(db, { archived: true }).map(({ job }) => ({ id: job.id, name: job.name }));
 }

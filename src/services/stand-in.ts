@@ -6,9 +6,7 @@ import { tables, type Db } from '@/db';
 import { featureKey, kindOf, printKey } from './kinds';
 
 export type StandInIssue =
-  | { readonly code: 'noStandInPrinter' }
-  | { readonly code: 'jawsDoNotEnter' }
-  | { readonly code: 'gone' };
+  { readonly code: 'noStandInPrinter' } | { readonly code: 'jawsDoNotEnter' } | { readonly code: 'gone' };
 
 /** The stand-in behind a printer row: its hidden truth from its seed, with the pixel and layer the bench knows. */
 export function standInPrinter(seed: number, pixelMm: number | null, layerMm: number): VirtualPrinter {
@@ -22,7 +20,11 @@ export function placeOnPlate(position: number): { xMm: number; yMm: number } {
 }
 
 /** True size of a feature in a print of a stand-in printer, mm. */
-export function standInSize(db: Db, featureId: number, printId: number): Result<{ sizeMm: number; feature: typeof tables.features.$inferSelect }, StandInIssue> {
+export function standInSize(
+  db: Db,
+  featureId: number,
+  printId: number,
+): Result<{ sizeMm: number; feature: typeof tables.features.$inferSelect }, StandInIssue> {
   const { features, prints, attempts, drawnSizes, profiles, printers } = tables;
   const row = db
     .select({ feature: features, drawn: drawnSizes, printer: printers, profile: profiles, attempt: attempts })
@@ -37,19 +39,42 @@ export function standInSize(db: Db, featureId: number, printId: number): Result<
   if (row === undefined) return fail({ code: 'gone' });
   const { feature, drawn, printer, profile } = row;
   if (printer.standInSeed === null) return fail({ code: 'noStandInPrinter' });
-  const machine = standInPrinter(seedFrom(printer.standInSeed, `resin ${profile.resinId}`), printer.pixelMm, profile.layerMm);
-  const place = { feature: featureKey(featureId), kind: kindOf(feature), drawnMm: drawn.drawnMm, ...placeOnPlate(feature.position) };
+  const machine = standInPrinter(
+    seedFrom(printer.standInSeed, `resin ${profile.resinId}`),
+    printer.pixelMm,
+    profile.layerMm,
+  );
+  const place = {
+    feature: featureKey(featureId),
+    kind: kindOf(feature),
+    drawnMm: drawn.drawnMm,
+    ...placeOnPlate(feature.position),
+  };
   return ok({ sizeMm: printFeature(machine, place, printKey(printId)), feature });
 }
 
 /** What the simulated caliper shows when its jaws close on a feature of a stand-in's print; the nth closing repeats. */
-export function closeJaws(db: Db, featureId: number, printId: number, closing: number, instrumentId: number): Result<number, StandInIssue> {
+export function closeJaws(
+  db: Db,
+  featureId: number,
+  printId: number,
+  closing: number,
+  instrumentId: number,
+): Result<number, StandInIssue> {
   const size = standInSize(db, featureId, printId);
   if (!size.ok) return size;
-  const instrument = db.select().from(tables.instruments).where(eq(tables.instruments.id, instrumentId)).get();
+  const instrument = db
+    .select()
+    .from(tables.instruments)
+    .where(eq(tables.instruments.id, instrumentId))
+    .get();
   if (instrument === undefined) return fail({ code: 'gone' });
   const seed = instrument.standInSeed ?? 1;
-  const caliper = { ...drawCaliper(seed), resolutionMm: instrument.resolutionMm, jawFlatMm: instrument.jawFlatMm ?? 0.3 };
+  const caliper = {
+    ...drawCaliper(seed),
+    resolutionMm: instrument.resolutionMm,
+    jawFlatMm: instrument.jawFlatMm ?? 0.3,
+  };
   const random = seededRandom(seedFrom(seed, `${featureId}/${printId}/${closing}`));
   const shown = readCaliper(caliper, size.value.sizeMm, kindOf(size.value.feature), random);
   return shown === undefined ? fail({ code: 'jawsDoNotEnter' }) : ok(shown);

@@ -7,8 +7,7 @@ import { queries, tables, type Db } from '@/db';
 export type ReadingIssue =
   | { readonly code: 'doubt'; readonly doubt: Doubt; readonly readingMm: number }
   | { readonly code: 'gone'; readonly what: 'feature' | 'print' | 'session' }
-  | { readonly code: 'notDrawn'; readonly feature: string }
-  | { readonly code: 'nothingToTakeBack' };
+  | { readonly code: 'notDrawn'; readonly feature: string };
 
 export interface NewSession {
   readonly jobId: number;
@@ -51,7 +50,11 @@ export interface RecordedReading {
 function newerReadings(db: Db, { featureId, printId, seenId }: NewReading): number {
   if (seenId === undefined) return 0;
   const { readings } = tables;
-  const where = and(eq(readings.featureId, featureId), eq(readings.printId, printId), gt(readings.id, seenId));
+  const where = and(
+    eq(readings.featureId, featureId),
+    eq(readings.printId, printId),
+    gt(readings.id, seenId),
+  );
   return db.select().from(readings).where(where).all().length;
 }
 
@@ -95,13 +98,20 @@ export function recordReading(db: Db, wanted: NewReading): Result<RecordedReadin
   );
 }
 
-/** Takes back the newest standing reading of a print (of one feature, when named); the reading itself stays on record. */
-export function takeBackReading(db: Db, printId: number, featureId?: number): Result<queries.StandingReading, ReadingIssue> {
-  const where = featureId === undefined ? queries.ofPrint(printId) : and(queries.ofPrint(printId), eq(tables.features.id, featureId));
-  const last = queries.listStandingReadings(db, where).at(-1);
-  if (last === undefined) return fail({ code: 'nothingToTakeBack' });
-  db.insert(tables.retractions).values({ readingId: last.id, retractedAt: new Date() }).onConflictDoNothing().run();
-  return ok(last);
+/** Takes back the newest standing reading of a print, or the one named; the reading itself stays on record. */
+export function takeBackReading(
+  db: Db,
+  printId: number,
+  readingId?: number,
+): Result<queries.StandingReading, { readonly code: 'nothingToTakeBack' }> {
+  const standing = queries.listStandingReadings(db, queries.ofPrint(printId));
+  const taken = readingId === undefined ? standing.at(-1) : standing.find(({ id }) => id === readingId);
+  if (taken === undefined) return fail({ code: 'nothingToTakeBack' });
+  db.insert(tables.retractions)
+    .values({ readingId: taken.id, retractedAt: new Date() })
+    .onConflictDoNothing()
+    .run();
+  return ok(taken);
 }
 
 export interface NewTry {
@@ -113,11 +123,16 @@ export interface NewTry {
 }
 
 /** Keeps a word of fit; the last word of a feature in a print is the one that counts. */
-export function recordTry(db: Db, wanted: NewTry): void {
+export function recordTry(db: Db, wanted: NewTry): Result<void, ReadingIssue> {
+  const known = (table: typeof tables.features | typeof tables.prints, id: number) =>
+    db.select({ id: table.id }).from(table).where(eq(table.id, id)).get() !== undefined;
+  if (!known(tables.features, wanted.featureId)) return fail({ code: 'gone', what: 'feature' });
+  if (!known(tables.prints, wanted.printId)) return fail({ code: 'gone', what: 'print' });
   db.insert(tables.tries)
     .values({ ...wanted, takenAt: new Date() })
     .onConflictDoNothing()
     .run();
+  return ok(undefined);
 }
 
 /** The sitting that is open for a job: its newest. */

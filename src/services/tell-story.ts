@@ -25,16 +25,23 @@ function changesBetween(view: JobView, index: number): AttemptChange[] {
   const now = view.attempts[index];
   const before = view.attempts[index - 1];
   if (before === undefined) return [];
-  const nameOf = (id: number) => view.features.find((feature) => feature.id === id)?.name ?? 'a feature put away';
+  const nameOf = (id: number) =>
+    view.features.find((feature) => feature.id === id)?.name ?? 'a feature put away';
   const changes: AttemptChange[] = [];
   if (now.profileId !== before.profileId) changes.push({ kind: 'profile' });
   if (now.lever !== before.lever) changes.push({ kind: 'lever', to: now.lever });
   if (now.meshHash !== before.meshHash && now.meshHash !== null) changes.push({ kind: 'file' });
   for (const size of now.drawn) {
     const old = before.drawn.find(({ featureId }) => featureId === size.featureId);
-    if (old === undefined) changes.push({ kind: 'added', feature: nameOf(size.featureId), drawnMm: size.drawnMm });
+    if (old === undefined)
+      changes.push({ kind: 'added', feature: nameOf(size.featureId), drawnMm: size.drawnMm });
     else if (old.drawnMm !== size.drawnMm) {
-      changes.push({ kind: 'drawn', feature: nameOf(size.featureId), fromMm: old.drawnMm, toMm: size.drawnMm });
+      changes.push({
+        kind: 'drawn',
+        feature: nameOf(size.featureId),
+        fromMm: old.drawnMm,
+        toMm: size.drawnMm,
+      });
     }
   }
   return changes;
@@ -44,7 +51,9 @@ function changesBetween(view: JobView, index: number): AttemptChange[] {
 export function tellStory(db: Db, view: JobView): AttemptStory[] {
   return view.attempts.map((attempt, index) => {
     const prints =
-      attempt.prints.length === 0 ? [viewPrint(db, view, attempt)] : attempt.prints.map((print) => viewPrint(db, view, attempt, print));
+      attempt.prints.length === 0
+        ? [viewPrint(db, view, attempt)]
+        : attempt.prints.map((print) => viewPrint(db, view, attempt, print));
     const last = prints[prints.length - 1];
     return {
       number: attempt.number,

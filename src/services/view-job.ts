@@ -8,9 +8,9 @@ import {
   type SizeEstimate,
   type Verdict,
 } from '@/core/metrology';
-import { predictSize, type FitWord } from '@/core/signature';
+import { drawTarget, predictSize, type DrawOptions, type FitWord } from '@/core/signature';
 import { queries, type Db } from '@/db';
-import { featureKey, instrumentOf, kindOf, printKey } from './kinds';
+import { featureKey, instrumentOf, isAtPlate, kindOf, printKey, targetOf } from './kinds';
 import { correctedMm, learnSignature, type LearnedSignature } from './learn-signature';
 
 /** A size expected of a print before it is read. */
@@ -24,6 +24,8 @@ export interface ReadingView {
   readonly readingMm: number;
   /** It agrees neither with its repeats nor with the law. */
   readonly suspicious?: { readonly z: number; readonly guessMm: number | null };
+  /** Taken at the plate edge, where the first layers flare: not part of the size. */
+  readonly atPlate: boolean;
 }
 
 /** A feature in one print of one attempt, ready to be shown. */
@@ -34,7 +36,12 @@ export interface FeatureView {
   readonly targetMm: number;
   readonly lowerMm: number;
   readonly upperMm: number;
-  readonly mate?: { readonly id: number; readonly name: string; readonly sizeMm: number | null; readonly uMm: number | null };
+  readonly mate?: {
+    readonly id: number;
+    readonly name: string;
+    readonly sizeMm: number | null;
+    readonly uMm: number | null;
+  };
   readonly anchor: readonly [number, number, number] | null;
   readonly drawnMm?: number;
   readonly predicted?: Prediction;
@@ -74,7 +81,10 @@ function groupBy<Item, Key>(items: readonly Item[], keyOf: (item: Item) => Key):
   return groups;
 }
 
-function sizeOf(readings: readonly queries.StandingReading[], pooled: PooledScatter | undefined): SizeEstimate | undefined {
+function sizeOf(
+  readings: readonly queries.StandingReading[],
+  pooled: PooledScatter | undefined,
+): SizeEstimate | undefined {
   if (readings.length === 0) return undefined;
   const { instrument, session } = readings[readings.length - 1];
   return estimateSize(readings.map(correctedMm), {
@@ -84,8 +94,9 @@ function sizeOf(readings: readonly queries.StandingReading[], pooled: PooledScat
   });
 }
 
-/** The newest sitting decides: readings of another state or instrument are kept but not mixed into one size. */
-function ofOneSitting(readings: readonly queries.StandingReading[]): queries.StandingReading[] {
+/** The newest sitting decides: readings of another state or instrument, or at the plate, are kept but not mixed in. */
+function ofOneSitting(all: readonly queries.StandingReading[]): queries.StandingReading[] {
+  const readings = all.filter((reading) => !isAtPlate(reading));
   const last = readings.at(-1);
   if (last === undefined) return [];
   return readings.filter(
@@ -104,17 +115,24 @@ function predictionOf(
   print: queries.Print | undefined,
 ): Prediction | undefined {
   if (drawn === undefined) return undefined;
-  if (drawn.predictedMm !== null && drawn.sdMm !== null) return { meanMm: drawn.predictedMm, sdMm: drawn.sdMm };
+  if (drawn.predictedMm !== null && drawn.sdMm !== null)
+    return { meanMm: drawn.predictedMm, sdMm: drawn.sdMm };
   if (learned === undefined || learned.readingCount === 0) return undefined;
   const expected = expectedOf(learned, feature, drawn.drawnMm);
   const here = print && printKey(print.id);
-  const own = learned.report.features.find((each) => each.feature === featureKey(feature.id) && each.print === here);
+  const own = learned.report.features.find(
+    (each) => each.feature === featureKey(feature.id) && each.print === here,
+  );
   return own === undefined ? expected : { meanMm: own.predicted_mm, sdMm: expected.sdMm };
 }
 
 /** What the law and the feature's other prints say of a feature drawn so; its own habit counts where it was measured. */
 export function expectedOf(learned: LearnedSignature, feature: queries.Feature, drawnMm: number): Prediction {
-  const mixture = predictSize(learned.signature, { kind: kindOf(feature), drawnMm, feature: featureKey(feature.id) });
+  const mixture = predictSize(learned.signature, {
+    kind: kindOf(feature),
+    drawnMm,
+    feature: featureKey(feature.id),
+  });
   const { mean, sd } = mixtureMoments(mixture);
   return { meanMm: mean, sdMm: sd };
 }
@@ -127,7 +145,12 @@ interface PrintContext {
 }
 
 /** One attempt on one print: sizes with U, verdicts, predictions, doubts and words. */
-export function viewPrint(db: Db, context: PrintContext, attempt: queries.AttemptWithPrints, print?: queries.Print): PrintView {
+export function viewPrint(
+  db: Db,
+  context: PrintContext,
+  attempt: queries.AttemptWithPrints,
+  print?: queries.Print,
+): PrintView {
   const readings = print === undefined ? [] : queries.listStandingReadings(db, queries.ofPrint(print.id));
   const words = print === undefined ? [] : queries.listTries(db, queries.ofPrint(print.id));
   const ofFeature = groupBy(readings, (reading) => reading.feature.id);
@@ -151,13 +174,22 @@ export function viewPrint(db: Db, context: PrintContext, attempt: queries.Attemp
       anchor: feature.anchor,
       drawnMm: drawn?.drawnMm,
       predicted: predictionOf(context.learned, feature, drawn, print),
-      readings: (ofFeature.get(feature.id) ?? []).map(({ id, readingMm }) => {
+      readings: (ofFeature.get(feature.id) ?? []).map((reading) => {
+        const { id, readingMm } = reading;
         const doubt = doubts.find(({ line }) => line === id);
-        return { id, readingMm, suspicious: doubt && { z: doubt.z, guessMm: doubt.guess_mm } };
+        return {
+          id,
+          readingMm,
+          atPlate: isAtPlate(reading),
+          suspicious: doubt && { z: doubt.z, guessMm: doubt.guess_mm },
+        };
       }),
       size,
       resolutionMm: instrument?.resolutionMm ?? 0.01,
-      verdict: size === undefined ? undefined : judgeConformity(size, feature, instrument?.mpeMm ?? 0.02, context.job.rule),
+      verdict:
+        size === undefined
+          ? undefined
+          : judgeConformity(size, feature, instrument?.mpeMm ?? 0.02, context.job.rule),
       word: words.filter(({ attempt: word }) => word.featureId === feature.id).at(-1)?.attempt.word,
     };
   });
@@ -184,3 +216,28 @@ export function viewJob(db: Db, jobId: number): JobView | undefined {
   return { job, profile, attempts, mates, features, current, learned };
 }
 
+/** Drawn sizes by feature id to build a part from: the newest attempt's, or what to draw next; targets where there are none. */
+export function drawnOfPart(view: JobView, which: 'newest' | 'next'): Map<number, number> {
+  const last = view.attempts.at(-1);
+  return new Map(
+    view.features.map((feature) => {
+      const before =
+        last?.drawn.find(({ featureId }) => featureId === feature.id)?.drawnMm ?? feature.targetMm;
+      if (which === 'newest' || view.learned === undefined) return [feature.id, before];
+      return [
+        feature.id,
+        roundDrawn(drawTarget(view.learned.signature, targetOf(feature), drawOptions(view)).drawMm),
+      ];
+    }),
+  );
+}
+
+/** Pixel and layer of the job's profile, in which sizes are drawn. */
+export function drawOptions(view: Pick<JobView, 'profile'>): DrawOptions {
+  return { pixelMm: view.profile?.printer.pixelMm ?? undefined, layerMm: view.profile?.profile.layerMm };
+}
+
+/** Modellers take thousandths; what is noted is what is typed. */
+export function roundDrawn(drawnMm: number): number {
+  return Math.round(drawnMm * 1000) / 1000;
+}

@@ -27,7 +27,9 @@ export function Dialog({ open, onOpenChange, title, description, children }: Dia
               <X size={20} aria-hidden />
             </Radix.Close>
           </div>
-          {description !== undefined && <Radix.Description className="mb-3 text-soft">{description}</Radix.Description>}
+          {description !== undefined && (
+            <Radix.Description className="mb-3 text-soft">{description}</Radix.Description>
+          )}
           {children}
         </Radix.Content>
       </Radix.Portal>

@@ -15,7 +15,10 @@ const SHOWN = 12;
 
 function matches(line: FindableLine, words: string): boolean {
   const text = `${line.label} ${line.detail}`.toLowerCase();
-  return words.toLowerCase().split(/\s+/).every((word) => text.includes(word));
+  return words
+    .toLowerCase()
+    .split(/\s+/)
+    .every((word) => text.includes(word));
 }
 
 /** The two helps of every screen: find anything, and the keys that work here. */
@@ -31,14 +34,18 @@ export function FindAndKeys({ findables }: { findables: readonly FindableLine[] 
       <button type="button" className="py-1 text-soft hover:text-ink" onClick={() => setOpen('find')}>
         Find <kbd>/</kbd>
       </button>
-      <button type="button" className="hidden py-1 text-soft hover:text-ink sm:block" onClick={() => setOpen('keys')}>
+      <button
+        type="button"
+        className="hidden py-1 text-soft hover:text-ink sm:block"
+        onClick={() => setOpen('keys')}
+      >
         Keys <kbd>?</kbd>
       </button>
       <Dialog open={open === 'find'} onOpenChange={close} title="Find">
         <FindList findables={findables} onDone={() => setOpen(undefined)} />
       </Dialog>
       <Dialog open={open === 'keys'} onOpenChange={close} title="Keys of this screen">
-        <KeyList open={open === 'keys'} />
+        <KeyList />
       </Dialog>
     </div>
   );
@@ -88,15 +95,17 @@ function FindList({ findables, onDone }: { findables: readonly FindableLine[]; o
           </li>
         ))}
       </ul>
-      {found.length === 0 && <p className="mt-3 text-soft">Nothing here bears these words. Try one word less.</p>}
+      {found.length === 0 && (
+        <p className="mt-3 text-soft">Nothing here bears these words. Try one word less.</p>
+      )}
     </div>
   );
 }
 
 const SHOWN_KEYS: Record<string, string> = { ' ': 'Space', ArrowDown: '↓', ArrowUp: '↑' };
 
-function KeyList({ open }: { open: boolean }) {
-  const shortcuts = useShortcutList(open);
+function KeyList() {
+  const shortcuts = useShortcutList();
   return (
     <dl className="grid grid-cols-[auto_1fr] gap-x-4 gap-y-2">
       {shortcuts.map(({ key, does }) => (

@@ -16,7 +16,12 @@ export function ThemeSwitch({ initial }: { initial: Theme }) {
     setTheme(other);
   };
   return (
-    <button type="button" className="p-1 text-soft hover:text-ink" aria-label={`Change to the ${other} theme`} onClick={change}>
+    <button
+      type="button"
+      className="p-1 text-soft hover:text-ink"
+      aria-label={`Change to the ${other} theme`}
+      onClick={change}
+    >
       {theme === 'light' ? <Moon size={18} aria-hidden /> : <Sun size={18} aria-hidden />}
     </button>
   );

@@ -1,5 +1,7 @@
 export { describeCsvIssue } from './csv-issues';
+export { describeImportIssue, describeKeepIssue } from './exchange-issues';
 export { describeFormIssue } from './form-issues';
+export { describeChangeIssue, type ChangeIssue } from './job-issues';
 export {
   describeDoubt,
   describeKindIssue,

@@ -37,11 +37,19 @@ const plural = (count: number, one: string, many: string) => `${count} ${count =
 /** What is wrong with a mesh as a solid, worst first; empty when nothing is. */
 export function describeMeshFaults(check: MeshCheck): string[] {
   const faults: string[] = [];
-  if (check.boundaryEdges > 0) faults.push(`open: ${plural(check.boundaryEdges, 'edge has', 'edges have')} one facet only`);
-  if (check.nonManifoldEdges > 0) faults.push(`${plural(check.nonManifoldEdges, 'edge has', 'edges have')} more than two facets`);
-  if (check.misorientedEdges > 0) faults.push(`${plural(check.misorientedEdges, 'edge lies', 'edges lie')} between facets wound against each other`);
-  if (check.invertedShells > 0) faults.push(`${plural(check.invertedShells, 'shell is', 'shells are')} inside out`);
-  if (check.duplicateFacets > 0) faults.push(`${plural(check.duplicateFacets, 'facet stands', 'facets stand')} twice`);
-  if (check.degenerateFacets > 0) faults.push(`${plural(check.degenerateFacets, 'facet has', 'facets have')} no area`);
+  if (check.boundaryEdges > 0)
+    faults.push(`open: ${plural(check.boundaryEdges, 'edge has', 'edges have')} one facet only`);
+  if (check.nonManifoldEdges > 0)
+    faults.push(`${plural(check.nonManifoldEdges, 'edge has', 'edges have')} more than two facets`);
+  if (check.misorientedEdges > 0)
+    faults.push(
+      `${plural(check.misorientedEdges, 'edge lies', 'edges lie')} between facets wound against each other`,
+    );
+  if (check.invertedShells > 0)
+    faults.push(`${plural(check.invertedShells, 'shell is', 'shells are')} inside out`);
+  if (check.duplicateFacets > 0)
+    faults.push(`${plural(check.duplicateFacets, 'facet stands', 'facets stand')} twice`);
+  if (check.degenerateFacets > 0)
+    faults.push(`${plural(check.degenerateFacets, 'facet has', 'facets have')} no area`);
   return faults;
 }

@@ -13,7 +13,9 @@ export function describeVerdict(verdict: Verdict): string {
 export function describeSettling(settling: Settling): string {
   switch (settling.kind) {
     case 'repeats':
-      return settling.more === 1 ? 'one more reading would settle it' : `${settling.more} more readings would settle it`;
+      return settling.more === 1
+        ? 'one more reading would settle it'
+        : `${settling.more} more readings would settle it`;
     case 'instrument':
       return `no repeats will settle it: the caliper’s own limit of error would have to be ${formatMm(Math.floor(settling.mpeMm * 1000) / 1000, 3)} mm or better`;
     case 'nothing':
@@ -64,10 +66,30 @@ const PARAMETERS: Readonly<Record<ParameterName, ParameterWords>> = {
   skew: { title: 'X and Y out of square', pin: 'measure both diagonals', unit: 'mm per m', factor: 1000 },
   epsilonZ: { title: 'Grows along Z', pin: 'measure a low and a tall height', unit: '%', factor: 100 },
   edge: { title: 'Every edge grows', pin: 'measure a small and a large width', unit: 'mm', factor: 1 },
-  insideExtra: { title: 'Inside edges close further', pin: 'measure slots beside widths', unit: 'mm', factor: 1 },
-  roundExtra: { title: 'Small holes close further', pin: 'measure a small and a large hole', unit: 'mm²', factor: 1 },
-  zSupported: { title: 'Grows below hanging faces', pin: 'measure a height that hangs on supports', unit: 'mm', factor: 1 },
-  zPlate: { title: 'Changes at the plate', pin: 'measure a low height that stands on the plate', unit: 'mm', factor: 1 },
+  insideExtra: {
+    title: 'Inside edges close further',
+    pin: 'measure slots beside widths',
+    unit: 'mm',
+    factor: 1,
+  },
+  roundExtra: {
+    title: 'Small holes close further',
+    pin: 'measure a small and a large hole',
+    unit: 'mm²',
+    factor: 1,
+  },
+  zSupported: {
+    title: 'Grows below hanging faces',
+    pin: 'measure a height that hangs on supports',
+    unit: 'mm',
+    factor: 1,
+  },
+  zPlate: {
+    title: 'Changes at the plate',
+    pin: 'measure a low height that stands on the plate',
+    unit: 'mm',
+    factor: 1,
+  },
 };
 
 export function parameterWords(name: ParameterName): ParameterWords {

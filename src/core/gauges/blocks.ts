@@ -19,7 +19,12 @@ const HANGING: FeatureKind = { sense: 'outside', shape: 'flat', axis: 'Z', base:
 const DIAGONAL_UP: FeatureKind = { sense: 'pitch', shape: 'flat', axis: 'XY', angleRad: Math.PI / 4 };
 const DIAGONAL_DOWN: FeatureKind = { sense: 'pitch', shape: 'flat', axis: 'XY', angleRad: -Math.PI / 4 };
 
-function family(name: string, kind: FeatureKind, sizesMm: readonly number[], place: readonly [number, number]): BlockFeature[] {
+function family(
+  name: string,
+  kind: FeatureKind,
+  sizesMm: readonly number[],
+  place: readonly [number, number],
+): BlockFeature[] {
   return sizesMm.map((drawnMm, i) => ({
     feature: `${name} ${drawnMm}`,
     kind,

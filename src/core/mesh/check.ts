@@ -69,7 +69,8 @@ function enterEdge(table: EdgeTable, from: number, to: number, facet: number): n
   const mask = table.low.length - 1;
   let slot = (Math.imul(low, 0x9e3779b1) ^ Math.imul(high, 0x85ebca77)) >>> 0;
   slot = (slot ^ (slot >>> 15)) & mask;
-  while (table.uses[slot] > 0 && (table.low[slot] !== low || table.high[slot] !== high)) slot = (slot + 1) & mask;
+  while (table.uses[slot] > 0 && (table.low[slot] !== low || table.high[slot] !== high))
+    slot = (slot + 1) & mask;
   if (table.uses[slot] === 0) {
     table.low[slot] = low;
     table.high[slot] = high;
@@ -89,7 +90,9 @@ function countDuplicates({ facets }: Mesh, kept: readonly number[] | Uint32Array
   const seen = new Set<string>();
   let duplicates = 0;
   for (const facet of kept) {
-    const key = [facets[3 * facet], facets[3 * facet + 1], facets[3 * facet + 2]].sort((a, b) => a - b).join(',');
+    const key = [facets[3 * facet], facets[3 * facet + 1], facets[3 * facet + 2]]
+      .sort((a, b) => a - b)
+      .join(',');
     if (seen.has(key)) duplicates++;
     else seen.add(key);
   }
@@ -107,7 +110,11 @@ function facetsOnCrowdedEdges(mesh: Mesh, table: EdgeTable, real: Uint32Array): 
   if (crowded.size === 0) return [];
   return [...real].filter((facet) => {
     const [a, b, c] = mesh.facets.subarray(3 * facet, 3 * facet + 3);
-    return [[a, b], [b, c], [c, a]].some(([from, to]) => {
+    return [
+      [a, b],
+      [b, c],
+      [c, a],
+    ].some(([from, to]) => {
       return crowded.has(Math.min(from, to) * 2 ** 26 + (Math.max(from, to) % 2 ** 26));
     });
   });

@@ -42,7 +42,12 @@ function unscale({ positions }: Mesh, by: PartCorrection): Float64Array {
 }
 
 /** How far a facet's plane is to move along its outward normal, mm: an XY offset acts across the facet's contour only. */
-function facetMove(normal: readonly number[], onPlate: boolean, by: PartCorrection, hangingFrom: number): number {
+function facetMove(
+  normal: readonly number[],
+  onPlate: boolean,
+  by: PartCorrection,
+  hangingFrom: number,
+): number {
   const across = Math.hypot(normal[0], normal[1]);
   const inPlane = Math.atan2(normal[1], normal[0]);
   const [cos, sin] = [Math.cos(inPlane), Math.sin(inPlane)];

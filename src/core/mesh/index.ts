@@ -1,8 +1,20 @@
 export { checkMesh, type MeshCheck } from './check';
-export { CORRECT_DEFAULTS, correctMesh, type CorrectedMesh, type CorrectOptions, type PartCorrection } from './correct';
+export {
+  CORRECT_DEFAULTS,
+  correctMesh,
+  type CorrectedMesh,
+  type CorrectOptions,
+  type PartCorrection,
+} from './correct';
 export { measureFeature, type MeasureIssue } from './measure';
 export { boundsOf, facetVector, vertexAt, type Bounds, type FacetSoup, type Mesh, type Point } from './mesh';
 export { LARGEST_FILE_BYTES, readStl, type Progress, type StlIssue } from './read-stl';
 export { crossLine, joinContours, sectionAt, type Contour, type Crossing } from './section';
 export { weldCorners, type WeldOptions } from './weld';
 export { writeStl } from './write-stl';
+export {
+  correctAndMeasure,
+  type AnchoredFeature,
+  type CorrectedSize,
+  type MeasuredCorrection,
+} from './re-measure';

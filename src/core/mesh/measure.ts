@@ -4,8 +4,7 @@ import type { Mesh, Point } from './mesh';
 import { crossLine, joinContours, sectionAt, type Contour } from './section';
 
 export type MeasureIssue =
-  | { readonly code: 'nothingThere'; readonly anchorMm: Point }
-  | { readonly code: 'pitchNeedsTwoPlaces' };
+  { readonly code: 'nothingThere'; readonly anchorMm: Point } | { readonly code: 'pitchNeedsTwoPlaces' };
 
 /** How far from its anchor a surface may have moved and still be taken for it, mm. */
 const REACH_MM = 1;
@@ -13,7 +12,11 @@ const REACH_MM = 1;
 function directionOf(kind: FeatureKind): Point {
   if (kind.axis === 'Z') return [0, 0, 1];
   const angle = kind.axis === 'X' ? 0 : kind.axis === 'Y' ? Math.PI / 2 : (kind.angleRad ?? 0);
-  return kind.axis === 'X' ? [1, 0, 0] : kind.axis === 'Y' ? [0, 1, 0] : [Math.cos(angle), Math.sin(angle), 0];
+  return kind.axis === 'X'
+    ? [1, 0, 0]
+    : kind.axis === 'Y'
+      ? [0, 1, 0]
+      : [Math.cos(angle), Math.sin(angle), 0];
 }
 
 /** Distance between the two faces on the line through the anchor; the pair of which one face is nearest to it. */
@@ -85,7 +88,8 @@ function measureRound(mesh: Mesh, kind: FeatureKind, anchorMm: Point): Result<nu
   if (kind.sense === 'inside') return ok(2 * distanceToLoop(near.contour, x, y));
   const { points } = near.contour;
   let most = 0;
-  for (let i = 0; i < points.length; i += 2) most = Math.max(most, Math.hypot(points[i] - x, points[i + 1] - y));
+  for (let i = 0; i < points.length; i += 2)
+    most = Math.max(most, Math.hypot(points[i] - x, points[i + 1] - y));
   return ok(2 * most);
 }
 

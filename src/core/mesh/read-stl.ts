@@ -32,7 +32,8 @@ export function readStl(bytes: Uint8Array, onProgress: Progress = () => {}): Res
   const view = new DataView(bytes.buffer, bytes.byteOffset, bytes.byteLength);
   const claimed = bytes.length >= HEADER ? view.getUint32(80, true) : 0;
   const fits = bytes.length >= HEADER && bytes.length === HEADER + FACET * claimed;
-  if (!fits && looksLikeText(bytes)) return startsWithSolid(bytes) ? readAscii(bytes, onProgress) : fail({ code: 'notStl' });
+  if (!fits && looksLikeText(bytes))
+    return startsWithSolid(bytes) ? readAscii(bytes, onProgress) : fail({ code: 'notStl' });
   if (bytes.length < HEADER) return fail({ code: 'notStl' });
   const whole = Math.floor((bytes.length - HEADER) / FACET);
   if (claimed > whole) return fail({ code: 'cutShort', claimed, whole });
@@ -123,7 +124,9 @@ function readAscii(bytes: Uint8Array, onProgress: Progress): Result<FacetSoup, S
       const text = words.next();
       const value = Math.fround(Number(text));
       if (text === '' || Number.isNaN(value)) {
-        return /nan|inf/i.test(text) ? fail({ code: 'notFinite', facet: facets }) : fail({ code: 'badVertex', line });
+        return /nan|inf/i.test(text)
+          ? fail({ code: 'notFinite', facet: facets })
+          : fail({ code: 'badVertex', line });
       }
       if (!Number.isFinite(value)) return fail({ code: 'notFinite', facet: facets });
       corners.push(value);

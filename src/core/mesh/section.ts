@@ -16,8 +16,16 @@ export function crossLine(mesh: Mesh, origin: Point, direction: Point): Crossing
     const a = 3 * facets[i];
     const b = 3 * facets[i + 1];
     const c = 3 * facets[i + 2];
-    const e1 = [positions[b] - positions[a], positions[b + 1] - positions[a + 1], positions[b + 2] - positions[a + 2]];
-    const e2 = [positions[c] - positions[a], positions[c + 1] - positions[a + 1], positions[c + 2] - positions[a + 2]];
+    const e1 = [
+      positions[b] - positions[a],
+      positions[b + 1] - positions[a + 1],
+      positions[b + 2] - positions[a + 2],
+    ];
+    const e2 = [
+      positions[c] - positions[a],
+      positions[c + 1] - positions[a + 1],
+      positions[c + 2] - positions[a + 2],
+    ];
     const px = direction[1] * e2[2] - direction[2] * e2[1];
     const py = direction[2] * e2[0] - direction[0] * e2[2];
     const pz = direction[0] * e2[1] - direction[1] * e2[0];
@@ -38,7 +46,9 @@ export function crossLine(mesh: Mesh, origin: Point, direction: Point): Crossing
   found.sort((x, y) => x.atMm - y.atMm);
   return found.filter((crossing, i) => {
     const before = found[i - 1];
-    return before === undefined || before.entering !== crossing.entering || crossing.atMm - before.atMm > 1e-7;
+    return (
+      before === undefined || before.entering !== crossing.entering || crossing.atMm - before.atMm > 1e-7
+    );
   });
 }
 
@@ -102,7 +112,8 @@ export function joinContours(pieces: Float64Array): Contour[] {
       }
       at = startingAt.get(end)?.find((candidate) => !used.has(candidate));
     }
-    if (closed && points.length >= 6) contours.push({ points: Float64Array.from(points), areaMm2: loopArea(points) });
+    if (closed && points.length >= 6)
+      contours.push({ points: Float64Array.from(points), areaMm2: loopArea(points) });
   }
   return contours;
 }

@@ -36,24 +36,18 @@ export function weldCorners(corners: ArrayLike<number>, options: WeldOptions = {
     const x = Math.round((corners[at] - min[0]) / quantum);
     const y = Math.round((corners[at + 1] - min[1]) / quantum);
     const z = Math.round((corners[at + 2] - min[2]) / quantum);
+    const isThere = (vertex: number) => keys[3 * vertex] === x && keys[3 * vertex + 1] === y && keys[3 * vertex + 2] === z;
     let slot = hash(x, y, z) & (slots - 1);
-    for (;;) {
-      const vertex = vertexOfSlot[slot];
-      if (vertex === EMPTY) {
-        vertexOfSlot[slot] = vertices;
-        keys[3 * vertices] = x;
-        keys[3 * vertices + 1] = y;
-        keys[3 * vertices + 2] = z;
-        for (let i = 0; i < 3; i++) positions[3 * vertices + i] = corners[at + i];
-        facets[corner] = vertices++;
-        break;
-      }
-      if (keys[3 * vertex] === x && keys[3 * vertex + 1] === y && keys[3 * vertex + 2] === z) {
-        facets[corner] = vertex;
-        break;
-      }
-      slot = (slot + 1) & (slots - 1);
+    while (vertexOfSlot[slot] !== EMPTY && !isThere(vertexOfSlot[slot])) slot = (slot + 1) & (slots - 1);
+    if (vertexOfSlot[slot] === EMPTY) {
+      vertexOfSlot[slot] = vertices;
+      keys[3 * vertices] = x;
+      keys[3 * vertices + 1] = y;
+      keys[3 * vertices + 2] = z;
+      for (let i = 0; i < 3; i++) positions[3 * vertices + i] = corners[at + i];
+      vertices++;
     }
+    facets[corner] = vertexOfSlot[slot];
   }
   return { positions: positions.slice(0, 3 * vertices), facets };
 }

@@ -17,7 +17,8 @@ export function writeStl(mesh: Mesh): Uint8Array<ArrayBuffer> {
     normal.forEach((value, i) => view.setFloat32(at + 4 * i, value / length, true));
     for (let corner = 0; corner < 3; corner++) {
       const vertex = 3 * mesh.facets[3 * facet + corner];
-      for (let i = 0; i < 3; i++) view.setFloat32(at + 12 + 12 * corner + 4 * i, mesh.positions[vertex + i], true);
+      for (let i = 0; i < 3; i++)
+        view.setFloat32(at + 12 + 12 * corner + 4 * i, mesh.positions[vertex + i], true);
     }
   }
   return bytes;

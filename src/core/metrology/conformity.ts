@@ -18,7 +18,12 @@ export type Settling =
 
 export type Verdict =
   | { readonly kind: 'in'; readonly rule: DecisionRule }
-  | { readonly kind: 'out'; readonly side: 'over' | 'under'; readonly byMm: number; readonly rule: DecisionRule }
+  | {
+      readonly kind: 'out';
+      readonly side: 'over' | 'under';
+      readonly byMm: number;
+      readonly rule: DecisionRule;
+    }
   | { readonly kind: 'cantTell'; readonly settling: Settling; readonly rule: DecisionRule };
 
 const MOST_REPEATS = 30;
@@ -28,7 +33,8 @@ function expandedUAfter(count: number, size: SizeEstimate): number {
   const uA = size.sMm / Math.sqrt(count);
   const u = Math.hypot(uA, size.uTypeB_mm);
   if (uA === 0) return normalQuantile(0.975) * u;
-  const dof = size.nuEff === Infinity ? Infinity : size.nuEff * (size.uTypeA_mm / size.u_mm) ** 4 + count - size.count;
+  const dof =
+    size.nuEff === Infinity ? Infinity : size.nuEff * (size.uTypeA_mm / size.u_mm) ** 4 + count - size.count;
   return studentTQuantile(0.975, dof * (u / uA) ** 4) * u;
 }
 

@@ -37,8 +37,10 @@ export function jawOf(sense: Sense): Jaw | undefined {
 /** What a kind still lacks to be computed with, or undefined when it is whole. */
 export function findKindIssue(kind: FeatureKind): FeatureKindIssue | undefined {
   if (kind.shape === 'round' && kind.axis !== 'XY') return { code: 'roundNeedsXY', axis: kind.axis };
-  if (kind.axis === 'Z' && kind.sense === 'outside' && kind.base === undefined) return { code: 'baseMissing' };
-  if (kind.axis === 'XY' && kind.shape === 'flat' && kind.angleRad === undefined) return { code: 'angleMissing' };
+  if (kind.axis === 'Z' && kind.sense === 'outside' && kind.base === undefined)
+    return { code: 'baseMissing' };
+  if (kind.axis === 'XY' && kind.shape === 'flat' && kind.angleRad === undefined)
+    return { code: 'angleMissing' };
   return undefined;
 }
 

@@ -20,7 +20,8 @@ export function outcomeOf(features: readonly JudgedFeature[], printed: boolean):
   if (!printed) return { kind: 'notPrinted' };
   const judged = features.filter(({ verdict }) => verdict !== undefined);
   if (judged.length === 0) return { kind: 'notRead' };
-  const named = (kind: Verdict['kind']) => judged.filter(({ verdict }) => verdict?.kind === kind).map(({ name }) => name);
+  const named = (kind: Verdict['kind']) =>
+    judged.filter(({ verdict }) => verdict?.kind === kind).map(({ name }) => name);
   if (named('out').length > 0) return { kind: 'out', features: named('out') };
   if (judged.length < features.length) return { kind: 'partly', read: judged.length, of: features.length };
   if (named('cantTell').length > 0) return { kind: 'cantTell', features: named('cantTell') };

@@ -34,7 +34,10 @@ const UNITS: Readonly<Record<string, { readonly mm: number; readonly note?: Leng
  * Example: parseLength('12,34') → ok { valueMm: 12.34, notes: ['commaDecimal'] }
  */
 export function parseLength(text: string): Result<ParsedLength, LengthIssue> {
-  const trimmed = text.replace(/[\s\u00a0\u202f]+/g, ' ').trim().replace('−', '-');
+  const trimmed = text
+    .replace(/[\s\u00a0\u202f]+/g, ' ')
+    .trim()
+    .replace('−', '-');
   if (trimmed === '') return fail({ code: 'blank' });
   const match = /^([+-]?)\s*([\d.,]*\d[\d.,]*)(?:e([+-]?\d{1,3}))?\s*([^\d\s.,+-]*)$/i.exec(trimmed);
   if (match === null) return fail({ code: 'notANumber', text: trimmed });

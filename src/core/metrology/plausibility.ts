@@ -23,11 +23,16 @@ function isNear(a: number, b: number): boolean {
 /** Readings with one pair of neighbouring digits exchanged, as typed: 9.48 gives 4.98 and 9.84. */
 export function swapNeighbouringDigits(readingMm: number, decimals: number): number[] {
   const text = readingMm.toFixed(decimals);
-  const digitAt = [...text].flatMap((character, index) => (character === '.' || character === '-' ? [] : [index]));
+  const digitAt = [...text].flatMap((character, index) =>
+    character === '.' || character === '-' ? [] : [index],
+  );
   const swapped: number[] = [];
   for (let i = 0; i + 1 < digitAt.length; i++) {
     const characters = [...text];
-    [characters[digitAt[i]], characters[digitAt[i + 1]]] = [characters[digitAt[i + 1]], characters[digitAt[i]]];
+    [characters[digitAt[i]], characters[digitAt[i + 1]]] = [
+      characters[digitAt[i + 1]],
+      characters[digitAt[i]],
+    ];
     const value = Number(characters.join(''));
     if (value !== readingMm) swapped.push(value);
   }
@@ -58,10 +63,16 @@ export function findDoubt(
       return { code: 'decimalPoint', guessMm: Number((readingMm / factor).toPrecision(8)), factor };
     }
     if (isNear(readingMm * factor, expectedMm)) {
-      return { code: 'decimalPoint', guessMm: Number((readingMm * factor).toPrecision(8)), factor: 1 / factor };
+      return {
+        code: 'decimalPoint',
+        guessMm: Number((readingMm * factor).toPrecision(8)),
+        factor: 1 / factor,
+      };
     }
   }
-  const swap = swapNeighbouringDigits(readingMm, 2).find((value) => Math.abs(value - expectedMm) <= limit / 2);
+  const swap = swapNeighbouringDigits(readingMm, 2).find(
+    (value) => Math.abs(value - expectedMm) <= limit / 2,
+  );
   if (swap !== undefined) return { code: 'swappedDigits', guessMm: swap };
   return { code: 'farOff', expectedMm };
 }

@@ -2,9 +2,9 @@ import { normalCdf, normalQuantile } from './normal';
 
 /** Generators of a rank-one lattice: fractional parts of square roots of primes. Source: R. D. Richtmyer (1951). */
 const PRIMES = [
-  2, 3, 5, 7, 11, 13, 17, 19, 23, 29, 31, 37, 41, 43, 47, 53, 59, 61, 67, 71, 73, 79, 83, 89, 97, 101, 103, 107, 109,
-  113, 127, 131, 137, 139, 149, 151, 157, 163, 167, 173, 179, 181, 191, 193, 197, 199, 211, 223, 227, 229, 233, 239,
-  241, 251, 257, 263, 269, 271, 277, 281, 283, 293, 307, 311,
+  2, 3, 5, 7, 11, 13, 17, 19, 23, 29, 31, 37, 41, 43, 47, 53, 59, 61, 67, 71, 73, 79, 83, 89, 97, 101, 103,
+  107, 109, 113, 127, 131, 137, 139, 149, 151, 157, 163, 167, 173, 179, 181, 191, 193, 197, 199, 211, 223,
+  227, 229, 233, 239, 241, 251, 257, 263, 269, 271, 277, 281, 283, 293, 307, 311,
 ];
 
 /**
@@ -46,7 +46,8 @@ export function boxProbability(
 }
 
 function latticePoint(point: number, dimension: number): number {
-  const generator = Math.sqrt(PRIMES[dimension % PRIMES.length]) + Math.floor(dimension / PRIMES.length) * 0.137;
+  const generator =
+    Math.sqrt(PRIMES[dimension % PRIMES.length]) + Math.floor(dimension / PRIMES.length) * 0.137;
   const position = point * generator + 0.5;
   return Math.abs(2 * (position - Math.floor(position)) - 1);
 }

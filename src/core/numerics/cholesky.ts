@@ -61,7 +61,10 @@ export function solveSymmetric(
 }
 
 /** Inverse of a symmetric positive definite matrix, row-major. */
-export function invertSymmetric(matrix: Float64Array, size: number): Result<Float64Array, NotPositiveDefinite> {
+export function invertSymmetric(
+  matrix: Float64Array,
+  size: number,
+): Result<Float64Array, NotPositiveDefinite> {
   const inverse = new Float64Array(size * size);
   for (let column = 0; column < size; column++) {
     const unit = new Float64Array(size);

@@ -7,7 +7,14 @@ export {
   solveSymmetric,
   type NotPositiveDefinite,
 } from './cholesky';
-export { mixtureCdf, mixtureInterval, mixtureMoments, mixtureQuantile, type Moments, type NormalMixture } from './mixture';
+export {
+  mixtureCdf,
+  mixtureInterval,
+  mixtureMoments,
+  mixtureQuantile,
+  type Moments,
+  type NormalMixture,
+} from './mixture';
 export { normalCdf, normalDensity, normalQuantile } from './normal';
 export { seededRandom, seedFrom, type SeededRandom } from './seeded-random';
 export { logGamma, regularisedBeta, studentTQuantile } from './student-t';

@@ -1,4 +1,10 @@
-import { boxProbability, choleskyInPlace, mixtureInterval, mixtureMoments, type NormalMixture } from '@/core/numerics';
+import {
+  boxProbability,
+  choleskyInPlace,
+  mixtureInterval,
+  mixtureMoments,
+  type NormalMixture,
+} from '@/core/numerics';
 import type { FeatureKind, Limits } from '@/core/metrology';
 import type { Signature } from './estimate';
 import { DRIFT_EDGE_SD_MM, DRIFT_SCALE_SD, driftRow } from './law';
@@ -56,7 +62,12 @@ function solveDrawn(wantedMm: number, offset: (drawnMm: number) => number): numb
 }
 
 /** What a feature drawn at `drawMm` is worth against its target. */
-export function assessDrawn(signature: Signature, target: Target, drawMm: number, options: DrawOptions = {}): DrawnSize {
+export function assessDrawn(
+  signature: Signature,
+  target: Target,
+  drawMm: number,
+  options: DrawOptions = {},
+): DrawnSize {
   const mixture = predictSize(signature, queryOf(target, drawMm, options));
   const { mean, sd } = mixtureMoments(mixture);
   return {
@@ -71,7 +82,9 @@ export function assessDrawn(signature: Signature, target: Target, drawMm: number
 
 /** Heights round to whole layers. */
 export function snapToLayers(drawnMm: number, kind: FeatureKind, layerMm: number | undefined): number {
-  return layerMm === undefined || kind.axis !== 'Z' ? drawnMm : Math.max(1, Math.round(drawnMm / layerMm)) * layerMm;
+  return layerMm === undefined || kind.axis !== 'Z'
+    ? drawnMm
+    : Math.max(1, Math.round(drawnMm / layerMm)) * layerMm;
 }
 
 /**
@@ -112,7 +125,10 @@ export function jointChance(
   if (drawn.length === 0) return 1;
   const queries = drawn.map(({ target, drawMm }) => queryOf(target, drawMm, options));
   const mixtures: NormalMixture[] = queries.map((query) => predictSize(signature, query));
-  const limits = drawn.map(({ target }) => [target.targetMm + target.lowerMm, target.targetMm + target.upperMm]);
+  const limits = drawn.map(({ target }) => [
+    target.targetMm + target.lowerMm,
+    target.targetMm + target.upperMm,
+  ]);
   if (drawn.length === 1) return mixtureInterval(mixtures[0], limits[0][0], limits[0][1]);
   const sizes = queries.map((query) => latentSizes(signature.posterior, query));
   const drift = queries.map((query) => driftRow(query.kind, query.drawnMm));
@@ -126,12 +142,14 @@ export function jointChance(
     for (let i = 0; i < count; i++) {
       for (let j = 0; j < i; j++) {
         const shared =
-          drift[i].edge * drift[j].edge * DRIFT_EDGE_SD_MM ** 2 + drift[i].scale * drift[j].scale * DRIFT_SCALE_SD ** 2;
+          drift[i].edge * drift[j].edge * DRIFT_EDGE_SD_MM ** 2 +
+          drift[i].scale * drift[j].scale * DRIFT_SCALE_SD ** 2;
         covariance[i * count + j] = latentCovariance(sizes[i][node], sizes[j][node], shared);
       }
       covariance[i * count + i] = mixtures[i].variances[node];
     }
-    if (choleskyInPlace(covariance, count) >= 0) throw new RangeError('jointChance: targets must be different features');
+    if (choleskyInPlace(covariance, count) >= 0)
+      throw new RangeError('jointChance: targets must be different features');
     const lower = Float64Array.from(limits, ([low], i) => low - mixtures[i].means[node]);
     const upper = Float64Array.from(limits, ([, high], i) => high - mixtures[i].means[node]);
     const share = weights[node] / kept;

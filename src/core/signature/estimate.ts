@@ -93,11 +93,16 @@ export function observationRows(model: Model, observations: readonly Observation
 }
 
 function compareTries(a: Try, b: Try): number {
-  const keyOf = (attempt: Try) => JSON.stringify([attempt.feature, attempt.print, attempt.word, attempt.mateMm]);
+  const keyOf = (attempt: Try) =>
+    JSON.stringify([attempt.feature, attempt.print, attempt.word, attempt.mateMm]);
   return keyOf(a) < keyOf(b) ? -1 : 1;
 }
 
-function solveWithTries(model: Model, data: ModelData, tries: readonly TryRow[]): WeightedNodes & { dataOfNode: ModelData[] } {
+function solveWithTries(
+  model: Model,
+  data: ModelData,
+  tries: readonly TryRow[],
+): WeightedNodes & { dataOfNode: ModelData[] } {
   const solved = SCATTER_GRID.map((scatter) => solveNodeWithTries(model, data, scatter, tries));
   const dataOf = new Map<Node, ModelData>(solved.map((each) => [each.node, each.data]));
   const weighted = weighNodes(
@@ -108,7 +113,10 @@ function solveWithTries(model: Model, data: ModelData, tries: readonly TryRow[])
 }
 
 /** Moments of latent variable `at`, over the mixture of nodes. */
-function latentMoments({ model, nodes, weights }: Pick<Posterior, 'model' | 'nodes' | 'weights'>, at: number) {
+function latentMoments(
+  { model, nodes, weights }: Pick<Posterior, 'model' | 'nodes' | 'weights'>,
+  at: number,
+) {
   const mixture: NormalMixture = {
     weights,
     means: Float64Array.from(nodes, (node) => model.priorMean[at] + node.shift[at]),
@@ -152,7 +160,10 @@ function meanScatter(weighted: WeightedNodes, of: (node: Node) => number): numbe
 }
 
 /** Estimates a signature from observations already grouped; see estimateSignature. */
-export function estimateFromObservations(observations: readonly Observation[], options: SignatureOptions): Signature {
+export function estimateFromObservations(
+  observations: readonly Observation[],
+  options: SignatureOptions,
+): Signature {
   const { instruments, prior = lawPrior(), tries = [] } = options;
   const sorted = [...tries].sort(compareTries);
   const rows = [...observations.map(rowOfObservation), ...sorted.map(rowOfTry)];
@@ -170,7 +181,10 @@ export function estimateFromObservations(observations: readonly Observation[], o
   const posterior: Posterior = { ...solved, model, instruments, prior };
   return {
     parameters: estimateParameters(posterior),
-    scatter: { featureMm: meanScatter(solved, (node) => node.tauB), printMm: meanScatter(solved, (node) => node.tauP) },
+    scatter: {
+      featureMm: meanScatter(solved, (node) => node.tauB),
+      printMm: meanScatter(solved, (node) => node.tauP),
+    },
     biases: estimateBiases(posterior),
     observations,
     longestMm: Math.max(0, ...observations.map((observation) => observation.drawnMm)),
@@ -181,7 +195,9 @@ export function estimateFromObservations(observations: readonly Observation[], o
 function pairTries(model: Model, rows: readonly number[], tries: readonly Try[]): TryRow[] {
   const free = new Set(rows);
   return tries.map((attempt) => {
-    const row = [...free].find((at) => model.rows[at].feature === attempt.feature && model.rows[at].print === attempt.print);
+    const row = [...free].find(
+      (at) => model.rows[at].feature === attempt.feature && model.rows[at].print === attempt.print,
+    );
     if (row === undefined) throw new RangeError(`pairTries: no row for ${attempt.feature}`);
     free.delete(row);
     return { row, attempt };
@@ -194,6 +210,9 @@ function pairTries(model: Model, rows: readonly number[], tries: readonly Try[])
  * No readings at all give the prior. Equal inputs give equal outputs (nothing is sampled).
  * Source: the model of METHODS; closed form after A. Gelman et al., Bayesian Data Analysis (2013) ch. 15.
  */
-export function estimateSignature(readings: readonly SignatureReading[], options: SignatureOptions): Signature {
+export function estimateSignature(
+  readings: readonly SignatureReading[],
+  options: SignatureOptions,
+): Signature {
   return estimateFromObservations(groupObservations(readings, options.instruments), options);
 }

@@ -18,12 +18,13 @@ function logPrior(tau: number, median: number): number {
 }
 
 /** The fixed grid over both scatters with the log prior (normal in ln τ) of each node. */
-export const SCATTER_GRID: readonly (Scatter & { readonly logPrior: number })[] = logSteps(TAU_B).flatMap((tauB) =>
-  logSteps(TAU_P).map((tauP) => ({
-    tauB,
-    tauP,
-    logPrior: logPrior(tauB, TAU_B.median) + logPrior(tauP, TAU_P.median),
-  })),
+export const SCATTER_GRID: readonly (Scatter & { readonly logPrior: number })[] = logSteps(TAU_B).flatMap(
+  (tauB) =>
+    logSteps(TAU_P).map((tauP) => ({
+      tauB,
+      tauP,
+      logPrior: logPrior(tauB, TAU_B.median) + logPrior(tauP, TAU_P.median),
+    })),
 );
 
 /** Nodes lighter than the heaviest by this (natural log) carry less than 1e-13 of the weight each. */

@@ -1,4 +1,12 @@
-export { assessDrawn, drawTarget, jointChance, snapToLayers, type DrawnSize, type DrawOptions, type Target } from './draw';
+export {
+  assessDrawn,
+  drawTarget,
+  jointChance,
+  snapToLayers,
+  type DrawnSize,
+  type DrawOptions,
+  type Target,
+} from './draw';
 export {
   estimateFromObservations,
   estimateSignature,

@@ -40,7 +40,11 @@ const EDGE_SIGN = { outside: 1, inside: -1, pitch: 0 } as const;
  * Length 9 in the order of PARAMETER_NAMES. Writes into `row` when given (all nine entries).
  * Example: lawRow({ sense: 'outside', shape: 'flat', axis: 'X' }, 20) → [20, 0, 0, 0, 2, 0, 0, 0, 0]
  */
-export function lawRow(kind: FeatureKind, drawnMm: number, row = new Float64Array(PARAMETER_COUNT)): Float64Array {
+export function lawRow(
+  kind: FeatureKind,
+  drawnMm: number,
+  row = new Float64Array(PARAMETER_COUNT),
+): Float64Array {
   row.fill(0);
   if (kind.axis === 'Z') {
     row[EPSILON_Z] = drawnMm;
@@ -68,7 +72,10 @@ export function lawRow(kind: FeatureKind, drawnMm: number, row = new Float64Arra
 }
 
 /** What the drift of one whole print multiplies: δe by `edge`, δs by `scale`, for this feature. */
-export function driftRow(kind: FeatureKind, drawnMm: number): { readonly edge: number; readonly scale: number } {
+export function driftRow(
+  kind: FeatureKind,
+  drawnMm: number,
+): { readonly edge: number; readonly scale: number } {
   if (kind.axis === 'Z') return { edge: 0, scale: 0 };
   return { edge: 2 * EDGE_SIGN[kind.sense], scale: drawnMm };
 }

@@ -73,7 +73,10 @@ export interface ModelData extends RowData {
  */
 export function prepareData(model: Model, { residual, variance }: RowData): ModelData {
   const latent = model.latentCount;
-  const classes = new Map<number, { count: number; gram: Float64Array; moment: Float64Array; squares: number }>();
+  const classes = new Map<
+    number,
+    { count: number; gram: Float64Array; moment: Float64Array; squares: number }
+  >();
   for (let feature = 0; feature + 1 < model.block.length; feature++) {
     const row = model.block[feature];
     if (model.block[feature + 1] - row !== 1) continue;
@@ -89,10 +92,15 @@ export function prepareData(model: Model, { residual, variance }: RowData): Mode
     for (let a = model.start[row]; a < model.start[row + 1]; a++) {
       const base = model.column[a] * latent;
       sums.moment[model.column[a]] += model.value[a] * residual[row];
-      for (let b = model.start[row]; b <= a; b++) sums.gram[base + model.column[b]] += model.value[a] * model.value[b];
+      for (let b = model.start[row]; b <= a; b++)
+        sums.gram[base + model.column[b]] += model.value[a] * model.value[b];
     }
   }
-  return { residual, variance, classes: [...classes].map(([classVariance, sums]) => ({ variance: classVariance, ...sums })) };
+  return {
+    residual,
+    variance,
+    classes: [...classes].map(([classVariance, sums]) => ({ variance: classVariance, ...sums })),
+  };
 }
 
 /** A variance that makes a row say nothing while the model keeps its shape; mm². */
@@ -148,7 +156,9 @@ function priorPrecisionOf(prior: LawPrior, printCount: number, mpes: readonly nu
     setDiagonal(PARAMETER_COUNT + 2 * print + 1, DRIFT_SCALE_SD);
   }
   // A perfect instrument would need an infinite precision: a nanometre stands in.
-  mpes.forEach((mpe, i) => setDiagonal(PARAMETER_COUNT + 2 * printCount + i, Math.max(mpe, 1e-6) / Math.sqrt(3)));
+  mpes.forEach((mpe, i) =>
+    setDiagonal(PARAMETER_COUNT + 2 * printCount + i, Math.max(mpe, 1e-6) / Math.sqrt(3)),
+  );
   return precision;
 }
 

@@ -18,7 +18,13 @@ export interface Node extends Scatter {
 }
 
 /** Covariance of the errors of one feature's rows (size × size): own habit, chance of each print, noise; factored into `into`. */
-function factorBlock(model: Model, data: ModelData, feature: number, { tauB, tauP }: Scatter, into: Float64Array): number {
+function factorBlock(
+  model: Model,
+  data: ModelData,
+  feature: number,
+  { tauB, tauP }: Scatter,
+  into: Float64Array,
+): number {
   const from = model.block[feature];
   const size = model.block[feature + 1] - from;
   for (let i = 0; i < size; i++) {
@@ -28,7 +34,8 @@ function factorBlock(model: Model, data: ModelData, feature: number, { tauB, tau
     }
     into[i * size + i] += data.variance[from + i];
   }
-  if (choleskyInPlace(into, size) >= 0) throw new RangeError('factorBlock: covariance is not positive definite');
+  if (choleskyInPlace(into, size) >= 0)
+    throw new RangeError('factorBlock: covariance is not positive definite');
   return size;
 }
 
@@ -68,7 +75,13 @@ function logDiagonal(factor: Float64Array, size: number): number {
 }
 
 /** Adds one feature with several rows: whitened by the block's factor, then as independent rows of variance one. */
-function addBlock(model: Model, data: ModelData, feature: number, scatter: Scatter, work: NodeWorkspace): number {
+function addBlock(
+  model: Model,
+  data: ModelData,
+  feature: number,
+  scatter: Scatter,
+  work: NodeWorkspace,
+): number {
   const size = factorBlock(model, data, feature, scatter, work.blockFactor);
   const from = model.block[feature];
   const latent = model.latentCount;
@@ -117,7 +130,8 @@ export function solveNodeIn(work: NodeWorkspace, model: Model, data: ModelData, 
   for (let feature = 0; feature < model.dense.length; feature++) {
     if (model.dense[feature] !== undefined) misfit += addBlock(model, data, feature, scatter, work);
   }
-  if (choleskyInPlace(factor, latent) >= 0) throw new RangeError('solveNode: precision is not positive definite');
+  if (choleskyInPlace(factor, latent) >= 0)
+    throw new RangeError('solveNode: precision is not positive definite');
   forwardSolve(factor, latent, shift);
   let explained = 0;
   for (let i = 0; i < latent; i++) explained += shift[i] * shift[i];
@@ -155,7 +169,12 @@ export interface LatentQuery {
 }
 
 /** Posterior of one feature's size at one node: the law's part plus its own habit (and chance, in a print already made). */
-export function latentSize(model: Model, data: ModelData, node: Pick<Node, keyof Scatter | 'factor' | 'shift'>, query: LatentQuery): LatentSize {
+export function latentSize(
+  model: Model,
+  data: ModelData,
+  node: Pick<Node, keyof Scatter | 'factor' | 'shift'>,
+  query: LatentQuery,
+): LatentSize {
   const latent = model.latentCount;
   const coefficients = new Float64Array(latent);
   let offset = 0;

@@ -30,7 +30,10 @@ export function instrumentNamed(instruments: Instruments, name: string | undefin
 }
 
 /** Groups readings by feature, print and instrument; order of first appearance, one feature's observations together. */
-export function groupObservations(readings: readonly SignatureReading[], instruments: Instruments): Observation[] {
+export function groupObservations(
+  readings: readonly SignatureReading[],
+  instruments: Instruments,
+): Observation[] {
   const byFeature = new Map<string, Map<string, SignatureReading[]>>();
   for (const reading of readings) {
     const groups = byFeature.get(reading.feature) ?? new Map<string, SignatureReading[]>();

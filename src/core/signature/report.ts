@@ -32,7 +32,12 @@ export interface SignatureReport {
     readonly inTolerance: number;
     readonly reachesBeyond: boolean;
   }[];
-  readonly instrumentBias: readonly { readonly instrument: string; readonly jaw: string; readonly mean_mm: number; readonly sd_mm: number }[];
+  readonly instrumentBias: readonly {
+    readonly instrument: string;
+    readonly jaw: string;
+    readonly mean_mm: number;
+    readonly sd_mm: number;
+  }[];
   readonly suspicious: readonly {
     readonly line: number;
     readonly feature: string;
@@ -71,7 +76,13 @@ export function reportSignature(
     drawn.map((each, i) => ({ target: targets[i], drawMm: each.drawMm })),
   );
   return {
-    parameters: signature.parameters.map(({ name, mean, sd, pinned }) => ({ name, mean, sd, pinned, unit: PARAMETER_UNITS[name] })),
+    parameters: signature.parameters.map(({ name, mean, sd, pinned }) => ({
+      name,
+      mean,
+      sd,
+      pinned,
+      unit: PARAMETER_UNITS[name],
+    })),
     scatter: { feature_mm: signature.scatter.featureMm, print_mm: signature.scatter.printMm },
     jointInTolerance: targets.length === 0 ? null : joint,
     features: signature.observations.map((observation, i) => ({
@@ -85,7 +96,12 @@ export function reportSignature(
       suspicious: suspicious.some(({ reading }) => observation.readings.includes(reading)),
     })),
     targets: drawn.map(targetLine),
-    instrumentBias: signature.biases.map(({ instrument, jaw, meanMm, sdMm }) => ({ instrument, jaw, mean_mm: meanMm, sd_mm: sdMm })),
+    instrumentBias: signature.biases.map(({ instrument, jaw, meanMm, sdMm }) => ({
+      instrument,
+      jaw,
+      mean_mm: meanMm,
+      sd_mm: sdMm,
+    })),
     suspicious: suspicious.map(({ reading, z, guessMm }) => ({
       line: reading.source ?? 0,
       feature: reading.feature,

@@ -1,5 +1,12 @@
 import { mixtureMoments } from '@/core/numerics';
-import { meanOf, repeatU, scatterOfReading, squaresAround, swapNeighbouringDigits, type PooledScatter } from '@/core/metrology';
+import {
+  meanOf,
+  repeatU,
+  scatterOfReading,
+  squaresAround,
+  swapNeighbouringDigits,
+  type PooledScatter,
+} from '@/core/metrology';
 import { estimateFromObservations, observationRows, type Signature, type SignatureOptions } from './estimate';
 import { isNegligible, normaliseWeights, SCATTER_GRID, walkGrid } from './grid';
 import { latentEntries, prepareData, SAYS_NOTHING, type ModelData } from './model';
@@ -34,7 +41,9 @@ function predictReading(
   { work, heaviestNode: from }: { readonly work: NodeWorkspace; readonly heaviestNode: number },
 ): LeftOut {
   const feature = model.features.indexOf(observation.feature);
-  const row = model.rows.find((candidate) => candidate.feature === observation.feature && candidate.print === observation.print)!;
+  const row = model.rows.find(
+    (candidate) => candidate.feature === observation.feature && candidate.print === observation.print,
+  )!;
   const query = { ...latentEntries(model, row), feature, print: model.prints.indexOf(observation.print) };
   const means = new Float64Array(SCATTER_GRID.length);
   const variances = new Float64Array(SCATTER_GRID.length);
@@ -66,7 +75,9 @@ class LeaveOneOut {
     this.work = nodeWorkspace(signature.posterior.model);
     const { nodes, weights } = signature.posterior;
     const heaviest = nodes[weights.indexOf(weights.reduce((a, b) => Math.max(a, b)))];
-    this.heaviestNode = SCATTER_GRID.findIndex(({ tauB, tauP }) => tauB === heaviest.tauB && tauP === heaviest.tauP);
+    this.heaviestNode = SCATTER_GRID.findIndex(
+      ({ tauB, tauP }) => tauB === heaviest.tauB && tauP === heaviest.tauP,
+    );
     this.rowOf = observationRows(signature.posterior.model, signature.observations);
     this.squares = signature.observations.map((observation) => squaresAround(valuesOf(observation)));
   }
@@ -77,7 +88,8 @@ class LeaveOneOut {
    */
   without(at: number, dropped?: SignatureReading): LeftOut {
     const { observations } = this.signature;
-    const kept = dropped === undefined ? [] : observations[at].readings.filter((reading) => reading !== dropped);
+    const kept =
+      dropped === undefined ? [] : observations[at].readings.filter((reading) => reading !== dropped);
     const keptValues = kept.map((reading) => reading.readingMm);
     const pooled = this.pooledWith(at, keptValues);
     const { model } = this.signature.posterior;
@@ -93,7 +105,13 @@ class LeaveOneOut {
     if (kept.length > 0) residual[this.rowOf[at]] += meanOf(keptValues) - observations[at].sizeMm;
     const instrument = instrumentNamed(this.instruments, observations[at].instrument);
     const noise = repeatU(1, scatterOfReading(1, instrument, pooled), instrument.resolutionMm) ** 2;
-    return predictReading(this.signature, prepareData(model, { residual, variance }), observations[at], noise, this);
+    return predictReading(
+      this.signature,
+      prepareData(model, { residual, variance }),
+      observations[at],
+      noise,
+      this,
+    );
   }
 
   private pooledWith(at: number, keptValues: readonly number[]): PooledScatter | undefined {
@@ -113,14 +131,24 @@ function valuesOf(observation: Observation): number[] {
 }
 
 /** The display's digits exchanged so that the reading would be unremarkable, as the display would show it. */
-function guessSwap(reading: SignatureReading, { meanMm, sdMm }: LeftOut, resolutionMm: number): number | undefined {
+function guessSwap(
+  reading: SignatureReading,
+  { meanMm, sdMm }: LeftOut,
+  resolutionMm: number,
+): number | undefined {
   const shown = reading.shownMm ?? reading.readingMm;
   const correction = reading.readingMm - shown;
   const decimals = Math.max(0, Math.ceil(-Math.log10(resolutionMm) - 1e-9));
-  return swapNeighbouringDigits(shown, decimals).find((value) => Math.abs(value + correction - meanMm) < sdMm);
+  return swapNeighbouringDigits(shown, decimals).find(
+    (value) => Math.abs(value + correction - meanMm) < sdMm,
+  );
 }
 
-function judge(reading: SignatureReading, expectations: readonly LeftOut[], resolutionMm: number): SuspiciousReading | undefined {
+function judge(
+  reading: SignatureReading,
+  expectations: readonly LeftOut[],
+  resolutionMm: number,
+): SuspiciousReading | undefined {
   const judged = expectations.map((left) => ({ left, z: (reading.readingMm - left.meanMm) / left.sdMm }));
   const worst = judged.reduce((a, b) => (Math.abs(b.z) > Math.abs(a.z) ? b : a));
   for (const { z, left } of judged) {
@@ -133,7 +161,11 @@ function judge(reading: SignatureReading, expectations: readonly LeftOut[], reso
 export interface LeaveOneOutReport {
   readonly suspicious: readonly SuspiciousReading[];
   /** What the law and the other prints say of each observation's size without its own readings, mm. */
-  readonly expected: readonly { readonly observation: Observation; readonly meanMm: number; readonly sdMm: number }[];
+  readonly expected: readonly {
+    readonly observation: Observation;
+    readonly meanMm: number;
+    readonly sdMm: number;
+  }[];
 }
 
 /**

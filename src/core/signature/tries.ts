@@ -63,7 +63,13 @@ interface Site {
  * "needs force" on a clearance already thought tighter adds nothing: a word never pulls the size the wrong way.
  * Source: T. P. Minka, Expectation Propagation (2001), the probit site.
  */
-function siteOf(meaning: WordMeaning, uMate: number, mean: number, variance: number, word: FitWord): Site | undefined {
+function siteOf(
+  meaning: WordMeaning,
+  uMate: number,
+  mean: number,
+  variance: number,
+  word: FitWord,
+): Site | undefined {
   const noise = meaning.s ** 2 + uMate ** 2;
   const t = Math.sqrt(variance + noise);
   if (meaning.side === 0) {
@@ -114,7 +120,10 @@ export function solveNodeWithTries(
     const clearance = side * (attempt.drawnMm + size.offsetMm - attempt.mateMm);
     const site = siteOf(meaningOf(attempt), attempt.mateU_mm, clearance, size.variance, attempt.word);
     if (site === undefined) continue;
-    const prior = query.columns.reduce((sum, column, i) => sum + query.values[i] * model.priorMean[column], 0);
+    const prior = query.columns.reduce(
+      (sum, column, i) => sum + query.values[i] * model.priorMean[column],
+      0,
+    );
     const residual = own.residual.with(row, attempt.mateMm + side * site.meanMm - attempt.drawnMm - prior);
     own = prepareData(model, { residual, variance: own.variance.with(row, site.variance) });
     wordsLogLikelihood += site.logLikelihood;

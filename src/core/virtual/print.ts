@@ -57,7 +57,8 @@ function heightOf(printer: VirtualPrinter, { drawnMm, kind }: PlacedFeature): nu
   const shrunk = layers * (1 - printer.shrinkZ);
   const builtUp = (fullMm: number, overMm: number) => fullMm * (1 - Math.exp(-layers / overMm));
   if (kind.sense === 'pitch') return shrunk;
-  if (kind.sense === 'inside') return Math.max(0, shrunk - builtUp(printer.cureThroughMm, printer.cureThroughOverMm));
+  if (kind.sense === 'inside')
+    return Math.max(0, shrunk - builtUp(printer.cureThroughMm, printer.cureThroughOverMm));
   if (kind.base === 'plate') return shrunk - builtUp(printer.squashMm, printer.squashOverMm);
   return shrunk + builtUp(printer.cureThroughMm, printer.cureThroughOverMm);
 }

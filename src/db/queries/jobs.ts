@@ -1,6 +1,17 @@
 import { and, asc, desc, eq, inArray, isNull } from 'drizzle-orm';
 import type { Db } from '../client';
-import { attempts, drawnSizes, features, jobs, ledgerLines, mates, printers, prints, profiles, resins } from '../schema';
+import {
+  attempts,
+  drawnSizes,
+  features,
+  jobs,
+  ledgerLines,
+  mates,
+  printers,
+  prints,
+  profiles,
+  resins,
+} from '../schema';
 
 export type Job = typeof jobs.$inferSelect;
 export type Feature = typeof features.$inferSelect;
@@ -30,8 +41,12 @@ export function listMates(db: Db, jobId: number): Mate[] {
 export function listAttempts(db: Db, jobId: number) {
   const own = db.select().from(attempts).where(eq(attempts.jobId, jobId)).orderBy(asc(attempts.number)).all();
   const ids = own.map((attempt) => attempt.id);
-  const ownPrints = ids.length === 0 ? [] : db.select().from(prints).where(inArray(prints.attemptId, ids)).orderBy(asc(prints.id)).all();
-  const drawn = ids.length === 0 ? [] : db.select().from(drawnSizes).where(inArray(drawnSizes.attemptId, ids)).all();
+  const ownPrints =
+    ids.length === 0
+      ? []
+      : db.select().from(prints).where(inArray(prints.attemptId, ids)).orderBy(asc(prints.id)).all();
+  const drawn =
+    ids.length === 0 ? [] : db.select().from(drawnSizes).where(inArray(drawnSizes.attemptId, ids)).all();
   return own.map((attempt) => ({
     ...attempt,
     prints: ownPrints.filter((print) => print.attemptId === attempt.id),
@@ -64,7 +79,13 @@ export function listProfiles(db: Db) {
 export type ProfileRow = ReturnType<typeof listProfiles>[number];
 
 export function listLedger(db: Db, jobId: number) {
-  return db.select().from(ledgerLines).where(eq(ledgerLines.jobId, jobId)).orderBy(desc(ledgerLines.id)).limit(60).all();
+  return db
+    .select()
+    .from(ledgerLines)
+    .where(eq(ledgerLines.jobId, jobId))
+    .orderBy(desc(ledgerLines.id))
+    .limit(60)
+    .all();
 }
 
 export function listJobs(db: Db, { archived = false } = {}) {

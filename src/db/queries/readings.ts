@@ -1,6 +1,17 @@
-import { and, asc, eq, inArray, isNull, type SQL } from 'drizzle-orm';
+import { and, asc, avg, eq, isNull, type SQL } from 'drizzle-orm';
 import type { Db } from '../client';
-import { attempts, drawnSizes, features, instruments, jobs, prints, readings, retractions, sessions, tries } from '../schema';
+import {
+  attempts,
+  drawnSizes,
+  features,
+  instruments,
+  jobs,
+  prints,
+  readings,
+  retractions,
+  sessions,
+  tries,
+} from '../schema';
 
 /** Readings that stand (not taken back) with everything that is needed to correct them, oldest first. */
 export function listStandingReadings(db: Db, where: SQL | undefined) {
@@ -59,8 +70,40 @@ export function listTries(db: Db, where: SQL | undefined) {
     .all();
 }
 
-/** Jobs by id, for naming where readings came from. */
-export function nameJobs(db: Db, ids: readonly number[]): Map<number, { name: string; kind: string }> {
-  const rows = ids.length === 0 ? [] : db.select().from(jobs).where(inArray(jobs.id, [...ids])).all();
-  return new Map(rows.map((row) => [row.id, { name: row.name, kind: row.kind }]));
+/** Features measured under a profile, with the names of their jobs. */
+export function nameFeatures(db: Db, profileId: number) {
+  return db
+    .selectDistinct({ featureId: features.id, feature: features.name, job: jobs.name })
+    .from(features)
+    .innerJoin(jobs, eq(features.jobId, jobs.id))
+    .innerJoin(drawnSizes, eq(drawnSizes.featureId, features.id))
+    .innerJoin(attempts, eq(drawnSizes.attemptId, attempts.id))
+    .where(ofProfile(profileId))
+    .all();
+}
+
+/** What was expected of each feature when it was drawn beside the mean of its standing readings, print after print. */
+export function listExpectations(db: Db, profileId: number) {
+  const rows = db
+    .select({
+      printId: prints.id,
+      predictedMm: drawnSizes.predictedMm,
+      sdMm: drawnSizes.sdMm,
+      meanReadingMm: avg(readings.readingMm).mapWith(Number),
+    })
+    .from(readings)
+    .innerJoin(prints, eq(readings.printId, prints.id))
+    .innerJoin(attempts, eq(prints.attemptId, attempts.id))
+    .innerJoin(
+      drawnSizes,
+      and(eq(drawnSizes.attemptId, attempts.id), eq(drawnSizes.featureId, readings.featureId)),
+    )
+    .leftJoin(retractions, eq(retractions.readingId, readings.id))
+    .where(and(isNull(retractions.readingId), ofProfile(profileId)))
+    .groupBy(prints.id, readings.featureId)
+    .orderBy(asc(prints.id))
+    .all();
+  return rows.flatMap(({ predictedMm, sdMm, ...row }) =>
+    predictedMm === null || sdMm === null ? [] : { ...row, predictedMm, sdMm },
+  );
 }

@@ -25,7 +25,8 @@ export function ActionForm({ action, label, className, children }: ActionFormPro
   return (
     <form onSubmit={onSubmit} aria-label={label} className={className} noValidate>
       {typeof children === 'function' ? children(pending) : children}
-      {state.message !== undefined && (state.ok ? <Note>{state.message}</Note> : <Problem>{state.message}</Problem>)}
+      {state.message !== undefined &&
+        (state.ok ? <Note>{state.message}</Note> : <Problem>{state.message}</Problem>)}
     </form>
   );
 }

@@ -26,7 +26,12 @@ type TextFieldProps = Labelled & InputHTMLAttributes<HTMLInputElement> & { reado
 export function TextField({ label, hint, unit, className = '', ...input }: TextFieldProps) {
   return (
     <Frame label={label} hint={hint} unit={unit} name={input.id ?? input.name}>
-      <input id={input.id ?? input.name} autoComplete="off" className={`${BOX} ${unit === undefined ? '' : 'num'} ${className}`} {...input} />
+      <input
+        id={input.id ?? input.name}
+        autoComplete="off"
+        className={`${BOX} ${unit === undefined ? '' : 'num'} ${className}`}
+        {...input}
+      />
     </Frame>
   );
 }

@@ -31,11 +31,19 @@ function pointerPath(x: number): string {
 }
 
 /** The small horizontal rule on which every size is judged. One drawing for 160 to 900 px. */
-export function RuleStrip({ words, tone, showWords = true, initialWidthPx = 330, ...values }: RuleStripProps) {
+export function RuleStrip({
+  words,
+  tone,
+  showWords = true,
+  initialWidthPx = 330,
+  ...values
+}: RuleStripProps) {
   const frame = useRef<HTMLDivElement>(null);
   const [widthPx, setWidthPx] = useState(initialWidthPx);
   useEffect(() => {
-    const observer = new ResizeObserver(([entry]) => setWidthPx(Math.max(120, Math.round(entry.contentRect.width))));
+    const observer = new ResizeObserver(([entry]) =>
+      setWidthPx(Math.max(120, Math.round(entry.contentRect.width))),
+    );
     if (frame.current) observer.observe(frame.current);
     return () => observer.disconnect();
   }, []);
@@ -64,7 +72,11 @@ function StripDrawing({ values, widthPx, label, tone }: DrawingProps) {
   return (
     <svg width={widthPx} height={HEIGHT} role="img" aria-label={label} className="block overflow-visible">
       <rect x={left} y={BASE - 18} width={right - left} height={18} className="fill-band" />
-      <path d={`M${left + 4} ${BASE - 20}h-4v20M${right - 4} ${BASE - 20}h4v20`} className="fill-none stroke-juniper" strokeWidth={1.5} />
+      <path
+        d={`M${left + 4} ${BASE - 20}h-4v20M${right - 4} ${BASE - 20}h4v20`}
+        className="fill-none stroke-juniper"
+        strokeWidth={1.5}
+      />
       <path d={`M${scale.xOf(scale.fromMm)} ${BASE}H${scale.xOf(scale.toMm)}`} className="stroke-edge" />
       {scale.ticks.map((tick) => (
         <path key={tick.x} d={`M${tick.x} ${BASE}v${tick.tall ? 6 : 3.5}`} className="stroke-edge" />
@@ -93,7 +105,9 @@ function StripDrawing({ values, widthPx, label, tone }: DrawingProps) {
           <path d={pointerPath(scale.xOf(predictedMm))} className="fill-ground" strokeWidth={1.4} />
         </g>
       )}
-      {measuredMm !== undefined && <Measured scale={scale} atMm={measuredMm} halfMm={expandedU_mm} tone={tone} />}
+      {measuredMm !== undefined && (
+        <Measured scale={scale} atMm={measuredMm} halfMm={expandedU_mm} tone={tone} />
+      )}
     </svg>
   );
 }
@@ -116,7 +130,9 @@ function Measured({ scale, atMm, halfMm, tone }: MeasuredProps) {
       <path d={pointerPath(x)} className="fill-current" strokeWidth={1} />
       {tone === 'under' && <path d={`M${x - 5} ${y - 12}l5 5l5 -5`} />}
       {tone === 'over' && <path d={`M${x - 5} ${y - 7}l5 -5l5 5`} />}
-      {scale.isBeyond(atMm) && <path d={atMm > 0 ? `M${x + 3} ${y - 3}l4 3l-4 3` : `M${x - 3} ${y - 3}l-4 3l4 3`} />}
+      {scale.isBeyond(atMm) && (
+        <path d={atMm > 0 ? `M${x + 3} ${y - 3}l4 3l-4 3` : `M${x - 3} ${y - 3}l-4 3l4 3`} />
+      )}
     </g>
   );
 }

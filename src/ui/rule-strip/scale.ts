@@ -49,7 +49,9 @@ export function stripScale(values: StripValues, widthPx: number): StripScale {
   const { lowerMm, upperMm, measuredMm, expandedU_mm = 0, predictedMm, resolutionMm } = values;
   const middle = (lowerMm + upperMm) / 2;
   const half = (upperMm - lowerMm) / 2;
-  const reach = [measuredMm, predictedMm].filter((value) => value !== undefined).map((value) => Math.abs(value - middle) + expandedU_mm);
+  const reach = [measuredMm, predictedMm]
+    .filter((value) => value !== undefined)
+    .map((value) => Math.abs(value - middle) + expandedU_mm);
   const span = roundUp(Math.min(Math.max(1.7 * half, ...reach.map((value) => 1.1 * value)), 5 * half));
   const fromMm = middle - span;
   const toMm = middle + span;

@@ -1,13 +1,25 @@
 'use client';
 
-import { createContext, useCallback, useContext, useEffect, useMemo, useRef, useState, type ReactNode } from 'react';
+import {
+  createContext,
+  useCallback,
+  useContext,
+  useEffect,
+  useMemo,
+  useRef,
+  useState,
+  type ReactNode,
+} from 'react';
 
 /** A key of this screen, listed under `?`. */
 export interface Shortcut {
-  /** As KeyboardEvent.key gives it. */
+  /** As KeyboardEvent.key gives it; for a place on the keyboard (`code` given) only what the list shows. */
   readonly key: string;
+  /** A place on the keyboard, as KeyboardEvent.code gives it: neighbouring keys stay neighbours on every layout. */
+  readonly code?: string;
   readonly does: string;
-  readonly run: () => void;
+  /** Left out: the key works by itself (Enter in a form) and is only listed. */
+  readonly run?: () => void;
   /** Works while a field has the focus and is empty, too. */
   readonly onEmptyField?: boolean;
 }
@@ -21,18 +33,25 @@ interface Registry {
 const ShortcutContext = createContext<Registry | undefined>(undefined);
 
 function isTyping(target: EventTarget | null): target is HTMLInputElement | HTMLTextAreaElement {
-  return target instanceof HTMLInputElement || target instanceof HTMLTextAreaElement || target instanceof HTMLSelectElement;
+  return (
+    target instanceof HTMLInputElement ||
+    target instanceof HTMLTextAreaElement ||
+    target instanceof HTMLSelectElement
+  );
 }
 
 function mayRun(shortcut: Shortcut, event: KeyboardEvent, letterKeys: boolean): boolean {
   if (event.ctrlKey || event.metaKey || event.altKey || event.isComposing) return false;
   if (shortcut.key.length === 1 && !letterKeys) return false;
-  if (shortcut.key !== event.key) return false;
+  if (shortcut.code === undefined ? shortcut.key !== event.key : shortcut.code !== event.code) return false;
   const { target } = event;
   if (!isTyping(target)) return true;
   const isText = target instanceof HTMLInputElement && !['checkbox', 'radio', 'file'].includes(target.type);
-  if (shortcut.key.startsWith('Page')) return !(target instanceof HTMLTextAreaElement) && !(target instanceof HTMLSelectElement);
-  return shortcut.onEmptyField === true && isText && target.dataset.armed !== undefined && target.value === '';
+  if (shortcut.key.startsWith('Page'))
+    return !(target instanceof HTMLTextAreaElement) && !(target instanceof HTMLSelectElement);
+  return (
+    shortcut.onEmptyField === true && isText && target.dataset.armed !== undefined && target.value === ''
+  );
 }
 
 /** Keys of the screen in one place: components register theirs, one listener serves all, `?` lists them. */
@@ -46,8 +65,10 @@ export function ShortcutProvider({ letterKeys, children }: { letterKeys: boolean
   useEffect(() => {
     const onKey = (event: KeyboardEvent) => {
       if (event.defaultPrevented || document.querySelector('[role=dialog]')) return;
-      const shortcut = list().findLast((candidate) => mayRun(candidate, event, letterKeys));
-      if (shortcut === undefined) return;
+      const shortcut = list().findLast(
+        (candidate) => candidate.run !== undefined && mayRun(candidate, event, letterKeys),
+      );
+      if (shortcut?.run === undefined) return;
       event.preventDefault();
       shortcut.run();
     };
@@ -71,20 +92,22 @@ export function useShortcuts(shortcuts: readonly Shortcut[]): void {
   useEffect(() => {
     latest.current = shortcuts;
   });
-  const signature = JSON.stringify(shortcuts.map(({ key, does, onEmptyField }) => [key, does, onEmptyField]));
+  const signature = JSON.stringify(
+    shortcuts.map(({ key, code, does, onEmptyField }) => [key, code, does, onEmptyField]),
+  );
   useEffect(() => {
-    const stable = latest.current.map((shortcut, i) => ({ ...shortcut, run: () => latest.current[i].run() }));
+    const stable = latest.current.map((shortcut, i) => ({
+      ...shortcut,
+      run: shortcut.run && (() => latest.current[i].run?.()),
+    }));
     return register(stable);
   }, [register, signature]);
 }
 
 /** The keys registered at this moment, for the list under `?`. */
-export function useShortcutList(open: boolean): readonly Shortcut[] {
+export function useShortcutList(): readonly Shortcut[] {
   const { list } = useRegistry();
-  const [shown, setShown] = useState<readonly Shortcut[]>([]);
-  useEffect(() => {
-    if (open) setShown(list());
-  }, [open, list]);
+  const [shown] = useState(list);
   return shown;
 }
 

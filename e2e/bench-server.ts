@@ -1,0 +1,65 @@
+import { spawn, type ChildProcess } from 'node:child_process';
+import { mkdtempSync, rmSync } from 'node:fs';
+import { createServer } from 'node:net';
+import { tmpdir } from 'node:os';
+import path from 'node:path';
+import { openDb } from '@/db';
+import { makeDemo } from '@/demo/make-demo';
+
+/** The built application on a bench of its own. */
+export interface BenchServer {
+  readonly address: string;
+  readonly folder: string;
+  readonly process: ChildProcess;
+  stop(): Promise<void>;
+}
+
+/** A port that nobody uses at this moment. */
+export function freePort(): Promise<number> {
+  return new Promise((resolve) => {
+    const probe = createServer();
+    probe.listen(0, '127.0.0.1', () => {
+      const { port } = probe.address() as { port: number };
+      probe.close(() => resolve(port));
+    });
+  });
+}
+
+/** Starts `next start` on a folder and waits until it answers. */
+export async function startServer(folder: string, port: number): Promise<ChildProcess> {
+  const child = spawn(process.execPath, ['node_modules/next/dist/bin/next', 'start', '-H', '127.0.0.1', '-p', String(port)], {
+    stdio: ['ignore', 'pipe', 'pipe'],
+    env: { ...process.env, NODE_OPTIONS: '', MELLOW_DATA: folder, NODE_ENV: 'production', NEXT_TELEMETRY_DISABLED: '1' },
+  });
+  let said = '';
+  child.stdout.on('data', (chunk) => (said += String(chunk)));
+  child.stderr.on('data', (chunk) => (said += String(chunk)));
+  for (let tries = 0; tries < 300; tries++) {
+    if (child.exitCode !== null) throw new Error(`The server ended: ${said}`);
+    const answer = await fetch(`http://127.0.0.1:${port}/icon.svg`).catch(() => undefined);
+    if (answer?.ok) return child;
+    await new Promise((resolve) => setTimeout(resolve, 100));
+  }
+  throw new Error(`The server does not answer: ${said}`);
+}
+
+/** A server on a fresh bench: the demo's, or an empty one. */
+export async function serveBench(kind: 'demo' | 'empty'): Promise<BenchServer> {
+  const folder = mkdtempSync(path.join(tmpdir(), 'mellow-bench-'));
+  const db = openDb(path.join(folder, 'mellow.db'));
+  if (kind === 'demo') makeDemo(db);
+  db.$client.close();
+  const port = await freePort();
+  const child = await startServer(folder, port);
+  return {
+    address: `http://127.0.0.1:${port}`,
+    folder,
+    process: child,
+    async stop() {
+      const ended = new Promise((resolve) => child.once('exit', resolve));
+      child.kill('SIGTERM');
+      await ended;
+      rmSync(folder, { recursive: true, force: true });
+    },
+  };
+}

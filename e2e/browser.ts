@@ -1,0 +1,109 @@
+import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import path from 'node:path';
+import { Builder, By, until, type WebDriver, type WebElement } from 'selenium-webdriver';
+import { Options, ServiceBuilder, type Driver } from 'selenium-webdriver/chrome';
+
+const FLAGS = [
+  '--headless=new',
+  '--no-sandbox',
+  '--disable-dev-shm-usage',
+  '--hide-scrollbars',
+  '--force-device-scale-factor=1',
+  '--use-angle=swiftshader',
+  '--enable-unsafe-swiftshader',
+  '--disable-background-networking',
+  '--disable-component-update',
+  '--disable-sync',
+  '--no-first-run',
+  '--disable-quic',
+  '--disable-extensions',
+  '--disable-default-apps',
+  '--disable-features=OptimizationHints,OptimizationGuideModelDownloading,MediaRouter,Translate,AutofillServerCommunication,NetworkTimeServiceQuerying',
+  '--gaia-url=http://127.0.0.1:9',
+  '--google-apis-url=http://127.0.0.1:9',
+  '--component-updater=url-source=http://127.0.0.1:9/',
+  '--host-resolver-rules=MAP * ~NOTFOUND, EXCLUDE 127.0.0.1',
+];
+
+export interface Browser {
+  readonly driver: WebDriver;
+  readonly downloads: string;
+  /** Sets the page to an exact size. */
+  resize(width: number, height: number): Promise<void>;
+  /** Messages of the console that a person would call errors. */
+  errors(): Promise<string[]>;
+  picture(file: string): Promise<void>;
+  quit(): Promise<void>;
+}
+
+const HARMLESS = [/THREE\.Clock/, /GPU stall due to ReadPixels/, /GroupMarkerNotSet/];
+
+export async function openBrowser(): Promise<Browser> {
+  const downloads = mkdtempSync(path.join(tmpdir(), 'mellow-downloads-'));
+  const options = new Options();
+  options.setChromeBinaryPath('/usr/bin/chromium');
+  options.addArguments(...FLAGS, `--user-data-dir=${path.join(downloads, 'profile')}`);
+  options.setUserPreferences({
+    'download.default_directory': downloads,
+    'download.prompt_for_download': false,
+    'profile.default_content_setting_values.clipboard': 1,
+  });
+  options.set('goog:loggingPrefs', { browser: 'ALL' });
+  const driver = (await new Builder()
+    .forBrowser('chrome')
+    .setChromeOptions(options)
+    .setChromeService(new ServiceBuilder('/usr/bin/chromedriver'))
+    .build()) as Driver;
+  const browser: Browser = {
+    driver,
+    downloads,
+    async resize(width, height) {
+      await driver.sendDevToolsCommand('Emulation.setDeviceMetricsOverride', { width, height, deviceScaleFactor: 1, mobile: false });
+    },
+    async errors() {
+      const entries = await driver.manage().logs().get('browser');
+      return entries
+        .filter(({ level, message }) => level.value >= 900 && !HARMLESS.some((pattern) => pattern.test(message)))
+        .map(({ message }) => message);
+    },
+    async picture(file) {
+      writeFileSync(file, await driver.takeScreenshot(), 'base64');
+    },
+    async quit() {
+      await driver.quit();
+      rmSync(downloads, { recursive: true, force: true });
+    },
+  };
+  await browser.resize(1280, 800);
+  return browser;
+}
+
+const WAIT_MS = 20_000;
+
+/** Waits for an element by CSS or, with a leading slash, XPath. */
+export function find(driver: WebDriver, selector: string): Promise<WebElement> {
+  const by = selector.startsWith('/') ? By.xpath(selector) : By.css(selector);
+  return driver.wait(until.elementLocated(by), WAIT_MS, `nothing is ${selector}`);
+}
+
+/** A button, link or summary with this text in it. */
+export function findNamed(driver: WebDriver, text: string): Promise<WebElement> {
+  return find(driver, `//*[self::button or self::a or self::summary][contains(normalize-space(.), "${text}") or @aria-label="${text}"]`);
+}
+
+export async function click(driver: WebDriver, text: string): Promise<void> {
+  const element = await findNamed(driver, text);
+  await driver.executeScript('arguments[0].scrollIntoView({ block: "center" })', element);
+  await driver.wait(until.elementIsVisible(element), WAIT_MS);
+  await element.click();
+}
+
+/** Waits until the page's text holds this. */
+export async function waitForText(driver: WebDriver, text: string): Promise<void> {
+  await driver.wait(
+    async () => (await driver.findElement(By.css('body')).getText()).includes(text),
+    WAIT_MS,
+    `the page does not say “${text}”`,
+  );
+}

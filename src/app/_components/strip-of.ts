@@ -1,0 +1,22 @@
+import type { FeatureView } from '@/services/view-job';
+import type { StripValues } from '@/ui';
+
+/** Values of a feature's rule strip, as deviations from its target. */
+export function stripOf({
+  targetMm,
+  lowerMm,
+  upperMm,
+  resolutionMm,
+  predicted,
+  size,
+}: FeatureView): StripValues {
+  return {
+    lowerMm,
+    upperMm,
+    resolutionMm,
+    predictedMm: predicted && predicted.meanMm - targetMm,
+    predictedHalfMm: predicted && 1.96 * predicted.sdMm,
+    measuredMm: size && size.sizeMm - targetMm,
+    expandedU_mm: size?.expandedU_mm,
+  };
+}

@@ -1,0 +1,46 @@
+import { createReadStream, createWriteStream, mkdtempSync, rmSync, statSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import path from 'node:path';
+import { Readable } from 'node:stream';
+import type { ReadableStream as NodeStream } from 'node:stream/web';
+import { pipeline } from 'node:stream/promises';
+import { revalidatePath } from 'next/cache';
+import { restoreBackup, writeBackup } from '@/services/backup';
+import { bench } from '@/services/bench';
+import { describeChangeIssue } from '@/words';
+import { download, findStranger, refusal } from '../guard';
+
+/** The whole bench in one file. */
+export async function GET(request: Request): Promise<Response> {
+  const stranger = findStranger(request);
+  if (stranger !== undefined) return stranger;
+  const { db, folder } = bench();
+  const file = await writeBackup(db, folder);
+  const stream = createReadStream(file);
+  stream.on('close', () => rmSync(path.dirname(file), { recursive: true, force: true }));
+  return new Response(Readable.toWeb(stream) as ReadableStream, {
+    headers: {
+      'Content-Type': 'application/gzip',
+      'Content-Length': String(statSync(file).size),
+      ...download('bench-backup.tar.gz'),
+    },
+  });
+}
+
+/** Puts a backup in the bench's place. */
+export async function POST(request: Request): Promise<Response> {
+  const stranger = findStranger(request);
+  if (stranger !== undefined) return stranger;
+  if (request.body === null) return refusal(describeChangeIssue({ code: 'notABackup' }), 400);
+  const arriving = mkdtempSync(path.join(tmpdir(), 'mellow-restore-'));
+  try {
+    const archive = path.join(arriving, 'backup.tar.gz');
+    await pipeline(Readable.fromWeb(request.body as NodeStream), createWriteStream(archive));
+    const restored = await restoreBackup(archive, bench().folder);
+    if (!restored.ok) return refusal(describeChangeIssue(restored.issue), 400);
+    revalidatePath('/', 'layout');
+    return Response.json({ message: 'The backup is in place; what was here before lies in before-restore.' });
+  } finally {
+    rmSync(arriving, { recursive: true, force: true });
+  }
+}

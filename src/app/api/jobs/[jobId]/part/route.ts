@@ -1,0 +1,50 @@
+import { Readable } from 'node:stream';
+import type { ReadableStream as NodeStream } from 'node:stream/web';
+import { revalidatePath } from 'next/cache';
+import { bench } from '@/services/bench';
+import { buildPartStl } from '@/services/build-part';
+import { keepPartFile } from '@/services/edit-job';
+import { keepMesh } from '@/services/keep-mesh';
+import { drawnOfPart, viewJob } from '@/services/view-job';
+import { describeKeepIssue } from '@/words';
+import { download, findStranger, refusal } from '../../../guard';
+
+type Params = { params: Promise<{ jobId: string }> };
+
+/** The part built from sizes: `?drawn=target`, `next` or the newest attempt's by default; `&save` names a file. */
+export async function GET(request: Request, { params }: Params): Promise<Response> {
+  const stranger = findStranger(request);
+  if (stranger !== undefined) return stranger;
+  const view = viewJob(bench().db, Number((await params).jobId));
+  if (view === undefined || view.job.solid === null)
+    return refusal('This job has no part that can be built from sizes.', 404);
+  const { searchParams } = new URL(request.url);
+  const drawn = drawnOfPart(view, searchParams.get('drawn') === 'next' ? 'next' : 'newest');
+  const stl = await buildPartStl(view.job.solid, drawn);
+  const saved = searchParams.has('save')
+    ? download(`${view.job.name} ${searchParams.get('drawn') ?? 'drawn'}.stl`)
+    : {};
+  return new Response(stl, {
+    headers: { 'Content-Type': 'model/stl', 'Cache-Control': 'no-store', ...saved },
+  });
+}
+
+/** Takes the part's file, streamed to disk; `?attempt` keeps it for the next attempt and does not change the job. */
+export async function POST(request: Request, { params }: Params): Promise<Response> {
+  const stranger = findStranger(request);
+  if (stranger !== undefined) return stranger;
+  if (request.body === null) return refusal(describeKeepIssue({ code: 'emptyFile' }), 400);
+  const { db, folder } = bench();
+  const { searchParams } = new URL(request.url);
+  const name = (searchParams.get('name') ?? 'part.stl').slice(0, 120);
+  const length = request.headers.get('content-length');
+  const kept = await keepMesh(db, folder, {
+    name,
+    body: Readable.fromWeb(request.body as NodeStream),
+    announced: length === null ? undefined : Number(length),
+  });
+  if (!kept.ok) return refusal(describeKeepIssue(kept.issue), 400);
+  if (!searchParams.has('attempt')) keepPartFile(db, Number((await params).jobId), kept.value, name);
+  revalidatePath('/', 'layout');
+  return Response.json({ hash: kept.value });
+}

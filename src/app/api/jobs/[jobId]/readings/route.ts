@@ -1,0 +1,30 @@
+import { revalidatePath } from 'next/cache';
+import { bench } from '@/services/bench';
+import { exportReadings, importReadings } from '@/services/exchange-readings';
+import { describeImportIssue } from '@/words';
+import { download, findStranger, refusal } from '../../../guard';
+
+type Params = { params: Promise<{ jobId: string }> };
+const LARGEST_CSV_BYTES = 64 * 1024 * 1024;
+
+/** The job's standing readings as readings.csv. */
+export async function GET(request: Request, { params }: Params): Promise<Response> {
+  const stranger = findStranger(request);
+  if (stranger !== undefined) return stranger;
+  const csv = exportReadings(bench().db, Number((await params).jobId));
+  return new Response(csv, {
+    headers: { 'Content-Type': 'text/csv; charset=utf-8', ...download('readings.csv') },
+  });
+}
+
+/** Takes a readings.csv into the job: all of it or nothing. */
+export async function POST(request: Request, { params }: Params): Promise<Response> {
+  const stranger = findStranger(request);
+  if (stranger !== undefined) return stranger;
+  if (Number(request.headers.get('content-length') ?? 0) > LARGEST_CSV_BYTES)
+    return refusal('The file is larger than 64 MB. Split it.', 400);
+  const imported = importReadings(bench().db, Number((await params).jobId), await request.text());
+  if (!imported.ok) return refusal(describeImportIssue(imported.issue), 400);
+  revalidatePath('/', 'layout');
+  return Response.json(imported.value);
+}

@@ -1,0 +1,23 @@
+import { Readable } from 'node:stream';
+import { bench } from '@/services/bench';
+import { openMesh } from '@/services/keep-mesh';
+import { findStranger, refusal } from '../../guard';
+
+/** The bytes of a kept part; they never change under their hash. */
+export async function GET(
+  request: Request,
+  { params }: { params: Promise<{ hash: string }> },
+): Promise<Response> {
+  const stranger = findStranger(request);
+  if (stranger !== undefined) return stranger;
+  const { hash } = await params;
+  const mesh = /^[0-9a-f]{64}$/.test(hash) ? openMesh(bench().folder, hash) : undefined;
+  if (mesh === undefined) return refusal('There is no such part on this bench.', 404);
+  return new Response(Readable.toWeb(mesh.stream) as ReadableStream, {
+    headers: {
+      'Content-Type': 'model/stl',
+      'Content-Length': String(mesh.bytes),
+      'Cache-Control': 'private, max-age=31536000, immutable',
+    },
+  });
+}

@@ -1,0 +1,16 @@
+import { revalidatePath } from 'next/cache';
+import { readingInput } from '@/inputs';
+import { bench } from '@/services/bench';
+import { recordReading } from '@/services/take-readings';
+import { findStranger, readJson } from '../guard';
+
+/** Takes one reading; the answer is sent when it is on disk. Sending it again stores nothing twice. */
+export async function POST(request: Request): Promise<Response> {
+  const stranger = findStranger(request);
+  if (stranger !== undefined) return stranger;
+  const input = await readJson(request, readingInput);
+  if (!input.ok) return input.issue;
+  const recorded = recordReading(bench().db, input.value);
+  if (recorded.ok) revalidatePath('/', 'layout');
+  return Response.json(recorded);
+}

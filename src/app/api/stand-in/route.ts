@@ -1,0 +1,17 @@
+import { bench } from '@/services/bench';
+import { closeJaws } from '@/services/stand-in';
+import { findStranger, refusal } from '../guard';
+
+const NAMES = ['feature', 'print', 'closing', 'instrument'] as const;
+
+/** What the simulated caliper shows when its jaws close on a feature of a simulated print. */
+export function GET(request: Request): Response {
+  const stranger = findStranger(request);
+  if (stranger !== undefined) return stranger;
+  const { searchParams } = new URL(request.url);
+  const [feature, print, closing, instrument] = NAMES.map((name) => Number(searchParams.get(name)));
+  if (![feature, print, closing, instrument].every((value) => Number.isInteger(value) && value > 0)) {
+    return refusal(`${NAMES.join(', ')}: whole numbers above zero are needed.`, 400);
+  }
+  return Response.json(closeJaws(bench().db, feature, print, closing, instrument));
+}

@@ -1,0 +1,85 @@
+import type { Metadata } from 'next';
+import Link from 'next/link';
+import { connection } from 'next/server';
+import { InstrumentForm } from '@/app/_components/instrument-form';
+import { bench, benchHouse } from '@/services/bench';
+import { listInstruments } from '@/services/equipment';
+import { glanceAtArchive } from '@/services/look-around';
+import { buttonLook } from '@/ui';
+import { formatMm } from '@/words';
+import { HouseFields } from './_components/house-fields';
+import { RestorePanel } from './_components/restore-panel';
+import { addInstrument } from './actions';
+
+export const metadata: Metadata = { title: 'House' };
+
+export default async function HousePage() {
+  await connection();
+  const { db } = bench();
+  const archived = glanceAtArchive(db);
+  return (
+    <div className="mx-auto grid max-w-5xl gap-8 px-4 py-5 sm:px-6 lg:grid-cols-2">
+      <div className="space-y-8">
+        <h1 className="text-3xl">House</h1>
+        <section aria-label="Bench">
+          <HouseFields {...benchHouse()} />
+        </section>
+        <section aria-labelledby="backup-title">
+          <h2 id="backup-title" className="text-lg">
+            Backup
+          </h2>
+          <p className="mb-3 text-soft">
+            Everything on this bench, readings, signatures and parts, in one file.
+          </p>
+          <a href="/api/backup" download className={buttonLook('plain')}>
+            Back the bench up
+          </a>
+          <RestorePanel />
+        </section>
+      </div>
+      <div className="space-y-8">
+        <section aria-labelledby="calipers-title">
+          <h2 id="calipers-title" className="text-lg">
+            Calipers
+          </h2>
+          <ul className="mb-3">
+            {listInstruments(db).map(({ id, name, mpeMm, resolutionMm, jawFlatMm, standInSeed }) => (
+              <li key={id} className="border-b border-hair py-1.5">
+                <span className="font-semibold">{name}</span>{' '}
+                <span className="text-sm text-soft">
+                  limit of error <span className="num">{formatMm(mpeMm, 3)}</span>, steps of{' '}
+                  <span className="num">{resolutionMm}</span>, jaw flats{' '}
+                  {jawFlatMm === null ? 'unknown' : <span className="num">{formatMm(jawFlatMm)}</span>}
+                  {standInSeed !== null && ', simulated'}
+                </span>
+              </li>
+            ))}
+          </ul>
+          <details>
+            <summary className="font-semibold">Another caliper</summary>
+            <div className="mt-3">
+              <InstrumentForm action={addInstrument} />
+            </div>
+          </details>
+        </section>
+        <section aria-labelledby="away-title">
+          <h2 id="away-title" className="text-lg">
+            Jobs put away
+          </h2>
+          {archived.length === 0 && (
+            <p className="text-soft">None. A job is put away under its Need, and can be taken out again.</p>
+          )}
+          <ul>
+            {archived.map(({ id, name }) => (
+              <li key={id} className="border-b border-hair py-1.5">
+                <Link href={`/jobs/${id}/need`} className="underline">
+                  {name}
+                </Link>
+              </li>
+            ))}
+          </ul>
+        </section>
+      </div>
+    </div>
+  );
+}

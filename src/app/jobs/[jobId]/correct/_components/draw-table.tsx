@@ -1,0 +1,104 @@
+'use client';
+
+import type { DrawnSize } from '@/core/signature';
+import { CopyButton, RuleStrip, useShortcuts } from '@/ui';
+import { formatChance, formatMm } from '@/words';
+
+export interface DrawRow {
+  readonly id: number;
+  readonly name: string;
+  readonly targetMm: number;
+  readonly lowerMm: number;
+  readonly upperMm: number;
+  readonly lastDrawnMm?: number;
+  readonly next: DrawnSize;
+  readonly chanceUnchanged?: number;
+}
+
+const DIGITS = 3;
+const MOST_KEYS = 9;
+
+/** The numbers to type into a modeller, each with where its print should land and its chance. */
+export function DrawTable({ rows }: { rows: readonly DrawRow[] }) {
+  const table = rows.map(({ name, next }) => `${name}\t${formatMm(next.drawMm, DIGITS)}`).join('\n');
+  const copy = (text: string) => () => void navigator.clipboard.writeText(text);
+  useShortcuts([
+    { key: 'y', does: 'copy the whole table', run: copy(table) },
+    ...rows
+      .slice(0, MOST_KEYS)
+      .map(({ name, next }, i) => ({
+        key: String(i + 1),
+        does: `copy draw next of ${name}`,
+        run: copy(formatMm(next.drawMm, DIGITS)),
+      })),
+  ]);
+  return (
+    <table className="w-full border-collapse">
+      <caption className="sr-only">Sizes to draw next</caption>
+      <thead>
+        <tr className="border-b border-ink text-left text-sm text-soft">
+          <th className="py-1 pr-3 font-normal">Feature</th>
+          <th className="hidden py-1 pr-3 font-normal sm:table-cell">target</th>
+          <th className="hidden py-1 pr-3 font-normal md:table-cell">drawn last</th>
+          <th className="py-1 pr-3 font-normal">
+            <CopyButton text={table} label="Copy the table">
+              draw next <kbd>y</kbd>
+            </CopyButton>
+          </th>
+          <th className="hidden py-1 pr-3 font-normal sm:table-cell">where it should land</th>
+          <th className="py-1 text-right font-normal">chance in</th>
+        </tr>
+      </thead>
+      <tbody>
+        {rows.map((row) => (
+          <DrawLine key={row.id} row={row} />
+        ))}
+      </tbody>
+    </table>
+  );
+}
+
+function DrawLine({
+  row: { name, targetMm, lowerMm, upperMm, lastDrawnMm, next, chanceUnchanged },
+}: {
+  row: DrawRow;
+}) {
+  const drawn = formatMm(next.drawMm, DIGITS);
+  return (
+    <tr className="border-b border-hair align-middle">
+      <th scope="row" className="py-1 pr-3 text-left font-semibold">
+        {name}
+        {next.reachesBeyond && (
+          <span className="block text-sm font-normal text-soft">past 1.5 × the longest size measured</span>
+        )}
+      </th>
+      <td className="num hidden py-1 pr-3 sm:table-cell">{formatMm(targetMm)}</td>
+      <td className="num hidden py-1 pr-3 md:table-cell">
+        {lastDrawnMm === undefined ? '–' : formatMm(lastDrawnMm, DIGITS)}
+      </td>
+      <td className="py-1 pr-3">
+        <CopyButton text={drawn} label={`Copy ${drawn}, draw next of ${name}`}>
+          <span className="num text-xl font-semibold text-juniper">{drawn}</span>
+        </CopyButton>
+      </td>
+      <td className="hidden w-2/5 py-1 pr-3 sm:table-cell">
+        <RuleStrip
+          lowerMm={lowerMm}
+          upperMm={upperMm}
+          resolutionMm={0.01}
+          predictedMm={next.predictedMm - targetMm}
+          predictedHalfMm={1.96 * next.sdMm}
+          words={`${name}: expected ${formatMm(next.predictedMm, DIGITS)} ± ${formatMm(1.96 * next.sdMm, DIGITS)} mm`}
+          tone="none"
+          showWords={false}
+        />
+      </td>
+      <td className="num py-1 text-right">
+        {formatChance(next.inTolerance)}
+        {chanceUnchanged !== undefined && (
+          <span className="block text-sm text-soft">{formatChance(chanceUnchanged)} as it was</span>
+        )}
+      </td>
+    </tr>
+  );
+}

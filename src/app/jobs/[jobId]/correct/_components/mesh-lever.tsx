@@ -1,0 +1,170 @@
+'use client';
+
+import { Download } from 'lucide-react';
+import { useState } from 'react';
+import type { AnchoredFeature, PartCorrection } from '@/core/mesh';
+import { ActionForm, Button, Choice, Problem, TextField, type FormState } from '@/ui';
+import { describeMeasureIssue, describeStlIssue, formatMm } from '@/words';
+import { MeshStopped, MeshWorker, type CorrectedPart } from '@/workers';
+import { printCorrected } from '../actions';
+
+interface MeshLeverProps {
+  readonly jobId: number;
+  readonly jobName: string;
+  readonly meshHash: string;
+  readonly by: PartCorrection;
+  readonly features: readonly (AnchoredFeature & { readonly name: string })[];
+  readonly unplaced: readonly string[];
+  /** Undefined while an attempt waits for its print. */
+  readonly nextNumber: number | undefined;
+}
+
+type Work =
+  | { readonly kind: 'idle' }
+  | { readonly kind: 'working'; readonly stop: () => void }
+  | { readonly kind: 'failed'; readonly message: string }
+  | { readonly kind: 'ready'; readonly part: CorrectedPart };
+
+async function correctFile(worker: MeshWorker, { meshHash, by, features }: MeshLeverProps): Promise<Work> {
+  const response = await fetch(`/api/meshes/${meshHash}`);
+  if (!response.ok)
+    return { kind: 'failed', message: 'The part’s file is not there. Bring it in again under Need.' };
+  const loaded = await worker.load(new Uint8Array(await response.arrayBuffer()), () => {});
+  if (!loaded.ok) return { kind: 'failed', message: describeStlIssue(loaded.issue) };
+  return { kind: 'ready', part: await worker.correct(by, features) };
+}
+
+/** Corrects the whole file instead of its sizes: scale, skew, edges and hanging faces at once. */
+export function MeshLever(props: MeshLeverProps) {
+  const [work, setWork] = useState<Work>({ kind: 'idle' });
+  const correct = () => {
+    const worker = new MeshWorker();
+    setWork({ kind: 'working', stop: () => worker.stop() });
+    correctFile(worker, props)
+      .then(setWork, (error: Error) =>
+        setWork(
+          error instanceof MeshStopped
+            ? { kind: 'idle' }
+            : { kind: 'failed', message: 'The file could not be corrected. Try again.' },
+        ),
+      )
+      .finally(() => worker.stop());
+  };
+  return (
+    <section aria-labelledby="lever-title">
+      <h2 id="lever-title" className="text-lg">
+        Or correct the whole file
+      </h2>
+      <p className="text-sm text-soft">
+        Scale, skew, edge growth and hanging faces are taken out of the STL that was brought in. Holes keep
+        what they close further. Use one lever or the other, never both for the same error.
+      </p>
+      <div className="mt-2 flex items-center gap-3">
+        <Button onClick={correct} disabled={work.kind === 'working'}>
+          Correct the file
+        </Button>
+        {work.kind === 'working' && (
+          <>
+            <progress aria-label="Correcting the file" />
+            <Button onClick={work.stop}>Stop</Button>
+          </>
+        )}
+      </div>
+      {work.kind === 'failed' && <Problem>{work.message}</Problem>}
+      {work.kind === 'ready' && <Corrected {...props} part={work.part} />}
+    </section>
+  );
+}
+
+function Corrected({
+  part,
+  jobId,
+  jobName,
+  meshHash,
+  features,
+  unplaced,
+  nextNumber,
+}: MeshLeverProps & { part: CorrectedPart }) {
+  const nameOf = (id: number) => features.find((feature) => feature.id === id)?.name ?? '';
+  const file = new Blob([part.stl], { type: 'model/stl' });
+  const save = () => {
+    const link = document.createElement('a');
+    link.href = URL.createObjectURL(file);
+    link.download = `${jobName} corrected.stl`;
+    link.click();
+    setTimeout(() => URL.revokeObjectURL(link.href), 1000);
+  };
+  const start = async (before: FormState, data: FormData): Promise<FormState> => {
+    if (data.get('which') === 'asIs') {
+      const sizes = part.sizes.map(({ id, beforeMm }) => ({ id, afterMm: beforeMm }));
+      return printCorrected(jobId, { hash: meshHash, sizes }, before, data);
+    }
+    const response = await fetch(
+      `/api/jobs/${jobId}/part?attempt&name=${encodeURIComponent(`${jobName} corrected.stl`)}`,
+      { method: 'POST', body: file },
+    );
+    const answer = (await response.json()) as { hash?: string; message?: string };
+    if (answer.hash === undefined)
+      return { ok: false, message: answer.message ?? 'The file was not kept. Try again.' };
+    return printCorrected(jobId, { hash: answer.hash, sizes: part.sizes }, before, data);
+  };
+  return (
+    <div className="mt-3">
+      <table className="w-full text-sm">
+        <caption className="text-left text-soft">Measured on both files</caption>
+        <tbody>
+          {part.sizes.map(({ id, beforeMm, afterMm }) => (
+            <tr key={id} className="border-b border-hair">
+              <th scope="row" className="py-1 text-left font-semibold">
+                {nameOf(id)}
+              </th>
+              <td className="num py-1">{formatMm(beforeMm, 3)}</td>
+              <td className="num py-1 font-semibold text-juniper">{formatMm(afterMm, 3)}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      {unplaced.length > 0 && (
+        <p className="mt-1 text-sm">
+          Not placed on the part, so not measured: {unplaced.join(', ')}. They keep the size they had.
+        </p>
+      )}
+      {part.notFound.map(({ id, issue }) => (
+        <p key={id} className="mt-1 text-sm">
+          {nameOf(id)}: {describeMeasureIssue(issue)}
+        </p>
+      ))}
+      {(part.crossedFacets > 0 || !part.watertight) && (
+        <Problem>
+          {part.crossedFacets > 0
+            ? `${part.crossedFacets} facets turned over: a wall is thinner than the offset. `
+            : ''}
+          {part.watertight ? '' : 'The file is not closed.'}
+        </Problem>
+      )}
+      <Button onClick={save} className="mt-3">
+        <Download size={16} aria-hidden /> Save the corrected STL
+      </Button>
+      {nextNumber !== undefined && (
+        <ActionForm
+          action={start}
+          label={`Start attempt ${nextNumber} with a file`}
+          className="mt-3 grid gap-2"
+        >
+          <Choice
+            name="which"
+            label="File to print"
+            choices={[
+              { value: 'corrected', label: 'the corrected file' },
+              { value: 'asIs', label: 'the file as it was brought in' },
+            ]}
+          />
+          <TextField name="reason" id="lever-reason" label="Why, in a line" />
+          <Button type="submit" className="justify-self-start">
+            Start attempt {nextNumber} with this file
+          </Button>
+        </ActionForm>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,76 @@
+'use client';
+
+import { Download } from 'lucide-react';
+import { ActionForm, Button, buttonLook, TextField } from '@/ui';
+import { formatChance } from '@/words';
+import { drawAttempt } from '../actions';
+
+interface StartAttemptProps {
+  readonly jobId: number;
+  readonly nextNumber: number;
+  readonly joint: number;
+  readonly jointUnchanged?: number;
+  readonly features: number;
+  readonly nextReading?: { readonly name: string; readonly sdShare: number };
+  readonly hasSolid: boolean;
+}
+
+/** The chance of the whole part, the corrected file, and the start of the next attempt with its reason. */
+export function StartAttempt({
+  jobId,
+  nextNumber,
+  joint,
+  jointUnchanged,
+  features,
+  nextReading,
+  hasSolid,
+}: StartAttemptProps) {
+  return (
+    <div className="mt-3 bg-wash px-3 py-3">
+      <p>
+        <strong>{features === 1 ? 'In tolerance' : `All ${features} in tolerance`}:</strong>{' '}
+        <span className="num font-semibold">{formatChance(joint)}</span>
+        {jointUnchanged !== undefined && (
+          <span className="text-soft">
+            {' '}
+            (printed again as it was: <span className="num">{formatChance(jointUnchanged)}</span>)
+          </span>
+        )}
+        {nextReading !== undefined && (
+          <span>
+            {' '}
+            One more set of readings of <strong>{nextReading.name}</strong> would narrow this by{' '}
+            {Math.round(100 * nextReading.sdShare)} %.
+          </span>
+        )}
+      </p>
+      <ActionForm
+        action={drawAttempt.bind(null, jobId)}
+        label={`Start attempt ${nextNumber}`}
+        className="mt-2"
+      >
+        <div className="flex flex-wrap items-end gap-3">
+          <div className="min-w-56 flex-1">
+            <TextField
+              name="reason"
+              label={
+                nextNumber === 1
+                  ? 'Why so, if there is a reason'
+                  : 'Why, in a line (what changes is found by itself)'
+              }
+              placeholder={nextNumber === 1 ? '' : 'bore came out tight; edges grow'}
+            />
+          </div>
+          {hasSolid && (
+            <a href={`/api/jobs/${jobId}/part?drawn=next&save`} download className={buttonLook('plain')}>
+              <Download size={16} aria-hidden /> The part with these sizes, STL
+            </a>
+          )}
+          <Button type="submit" weight="large">
+            Start attempt {nextNumber}
+          </Button>
+        </div>
+      </ActionForm>
+    </div>
+  );
+}

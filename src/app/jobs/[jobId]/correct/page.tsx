@@ -1,0 +1,152 @@
+import Link from 'next/link';
+import { notFound } from 'next/navigation';
+import { connection } from 'next/server';
+import { idFrom } from '@/app/_components/read-params';
+import { ParameterList } from '@/app/_components/parameter-list';
+import { bench } from '@/services/bench';
+import { correctionFrom, planDraw, type DrawPlan } from '@/services/draw-next';
+import { kindOf } from '@/services/kinds';
+import { viewJob, type JobView } from '@/services/view-job';
+import { buttonLook } from '@/ui';
+import { DrawTable, type DrawRow } from './_components/draw-table';
+import { MeshLever } from './_components/mesh-lever';
+import { StartAttempt } from './_components/start-attempt';
+
+export default async function CorrectPage({ params }: { params: Promise<{ jobId: string }> }) {
+  await connection();
+  const jobId = idFrom((await params).jobId);
+  const view = viewJob(bench().db, jobId);
+  if (view === undefined) notFound();
+  const plan = planDraw(view);
+  const { learned, profile } = view;
+  if (plan === undefined || learned === undefined || profile === undefined) return <NotYet view={view} />;
+  return (
+    <div className="space-y-6">
+      <Plan view={view} plan={plan} />
+      <div className="grid gap-8 lg:grid-cols-2">
+        <section aria-labelledby="does-title">
+          <h2 id="does-title" className="text-lg">
+            What {profile.printer.name} does with {profile.resin.name}
+          </h2>
+          <p className="mb-1 text-sm text-soft">
+            {learned.readingCount === 0
+              ? 'No reading of this profile yet: all of this is assumed.'
+              : `Learned from ${learned.readingCount} readings.`}{' '}
+            <Link href={`/printers/${profile.profile.id}`} className="underline">
+              The whole signature
+            </Link>
+          </p>
+          <ParameterList parameters={learned.signature.parameters} used={usedParameters(view)} />
+        </section>
+        <FileLever view={view} />
+      </div>
+    </div>
+  );
+}
+
+function Plan({ view, plan }: { view: JobView; plan: DrawPlan }) {
+  const last = view.attempts.at(-1);
+  const waits = last !== undefined && last.prints.length === 0;
+  const rows = plan.lines.map(({ feature, lastDrawnMm, next, unchanged }): DrawRow => ({
+    id: feature.id,
+    name: feature.name,
+    targetMm: feature.targetMm,
+    lowerMm: feature.lowerMm,
+    upperMm: feature.upperMm,
+    lastDrawnMm,
+    next,
+    chanceUnchanged: unchanged?.inTolerance,
+  }));
+  return (
+    <section aria-labelledby="draw-title">
+      <h2 id="draw-title" className="text-lg">
+        Draw next
+      </h2>
+      <DrawTable rows={rows} />
+      {waits ? (
+        <p className="mt-3 flex flex-wrap items-center justify-between gap-3 bg-wash px-3 py-2">
+          <span>
+            Attempt {last.number} is drawn with {last.drawn.length} sizes and waits for its print.
+          </span>
+          <Link href={`/jobs/${view.job.id}/measure`} className={buttonLook('main')}>
+            On to its print
+          </Link>
+        </p>
+      ) : (
+        <StartAttempt
+          jobId={view.job.id}
+          nextNumber={(last?.number ?? 0) + 1}
+          joint={plan.joint}
+          jointUnchanged={plan.jointUnchanged}
+          features={plan.lines.length}
+          nextReading={nextReadingOf(view, plan)}
+          hasSolid={view.job.solid !== null}
+        />
+      )}
+    </section>
+  );
+}
+
+/** Name of the feature whose reading would narrow the next print most, where that is worth saying. */
+function nextReadingOf(view: JobView, plan: DrawPlan): { name: string; sdShare: number } | undefined {
+  const [best] = plan.nextReadings;
+  if (best === undefined) return undefined;
+  const feature = view.features.find(({ id }) => best.candidate.feature === `f${id}`);
+  const sdShare = 1 - Math.sqrt(best.after / best.before);
+  return feature === undefined || sdShare < 0.02 ? undefined : { name: feature.name, sdShare };
+}
+
+/** Parameters that move a size of this job; the others are shown under the signature. */
+function usedParameters({ features }: JobView): Set<string> {
+  const used = new Set<string>();
+  for (const { axis, shape, sense, base } of features) {
+    if (axis === 'Z') {
+      used.add('epsilonZ').add(sense === 'outside' && base === 'plate' ? 'zPlate' : 'zSupported');
+      continue;
+    }
+    if (axis !== 'Y') used.add('epsilonX');
+    if (axis !== 'X') used.add('epsilonY');
+    if (sense !== 'pitch') used.add('edge');
+    if (sense === 'inside') used.add('insideExtra');
+    if (sense === 'inside' && shape === 'round') used.add('roundExtra');
+  }
+  return used;
+}
+
+function FileLever({ view }: { view: JobView }) {
+  const { job, learned, features, attempts } = view;
+  if (learned === undefined || job.meshHash === null) return null;
+  const waits = attempts.length > 0 && attempts[attempts.length - 1].prints.length === 0;
+  const anchored = features.flatMap((feature) =>
+    feature.anchor === null || feature.sense === 'pitch'
+      ? []
+      : { id: feature.id, name: feature.name, kind: kindOf(feature), anchorMm: feature.anchor },
+  );
+  return (
+    <MeshLever
+      jobId={job.id}
+      jobName={job.name}
+      meshHash={job.meshHash}
+      by={correctionFrom(learned)}
+      features={anchored}
+      unplaced={features.filter(({ anchor }) => anchor === null).map(({ name }) => name)}
+      nextNumber={waits ? undefined : (attempts.at(-1)?.number ?? 0) + 1}
+    />
+  );
+}
+
+function NotYet({ view }: { view: JobView }) {
+  return (
+    <div className="max-w-prose">
+      <h2 className="text-xl">Not enough is known to draw</h2>
+      <p className="mt-2 text-soft">
+        {view.job.profileId === null
+          ? 'Choose the printer, resin and profile: each prints in its own way.'
+          : 'Enter the sizes that matter, with their targets and limits.'}
+      </p>
+      <Link href={`/jobs/${view.job.id}/need`} className={`${buttonLook('large')} mt-4`}>
+        Back to the need
+      </Link>
+    </div>
+  );
+}

@@ -1,0 +1,60 @@
+'use client';
+
+import type { Ref } from 'react';
+import type { FeatureView } from '@/services/view-job';
+import { Button } from '@/ui';
+import { READINGS_EACH } from './bench-types';
+
+interface ArmedFieldProps {
+  readonly ref: Ref<HTMLInputElement>;
+  readonly feature: FeatureView;
+  readonly count: number;
+  readonly text: string;
+  readonly onText: (text: string) => void;
+  readonly onTake: () => void;
+}
+
+const ORDINALS = ['first', 'second', 'third'];
+
+function whichReading(count: number, shape: FeatureView['kind']['shape']): string {
+  if (count >= READINGS_EACH) return 'once more';
+  const turned = count === 0 ? '' : shape === 'round' ? ', turned a further 60°' : ', a little further along';
+  return `${ORDINALS[count]} of three${turned}`;
+}
+
+/** The one field that readings go into; a caliper that types lands in it. */
+export function ArmedField({ ref, feature, count, text, onText, onTake }: ArmedFieldProps) {
+  return (
+    <form
+      aria-label="Reading"
+      noValidate
+      onSubmit={(event) => {
+        event.preventDefault();
+        onTake();
+      }}
+    >
+      <label htmlFor="reading" className="block">
+        Reading <strong>{feature.name}</strong>, {whichReading(count, feature.kind.shape)}
+      </label>
+      <div className="mt-1 flex flex-wrap items-center gap-4">
+        <span className="flex min-w-0 items-baseline gap-2">
+          <input
+            ref={ref}
+            id="reading"
+            data-armed=""
+            autoFocus
+            autoComplete="off"
+            inputMode="decimal"
+            value={text}
+            onChange={(event) => onText(event.target.value)}
+            className="num w-44 border-b-2 border-ink bg-transparent py-1 text-4xl font-semibold caret-juniper sm:w-56 sm:text-5xl"
+          />
+          <span className="text-soft">mm</span>
+        </span>
+        <Button type="submit" weight="large" className="ml-auto">
+          Take it <kbd className="border-current">Enter</kbd>
+        </Button>
+      </div>
+    </form>
+  );
+}

@@ -1,0 +1,31 @@
+import type { FeatureView } from '@/services/view-job';
+import type { PartState } from '@/core/metrology';
+
+/** What the measuring bench is given by its page. */
+export interface BenchProps {
+  readonly jobId: number;
+  readonly printId: number;
+  readonly printName: string;
+  readonly features: readonly FeatureView[];
+  readonly session: BenchSession;
+  /** Print and caliper are simulated: the jaws can be closed on the screen. */
+  readonly standIn: boolean;
+  readonly part?: { readonly source: string; readonly version: number };
+}
+
+export interface BenchSession {
+  readonly id: number;
+  readonly zeroMm: number;
+  readonly partC: number | null;
+  readonly state: PartState;
+  readonly warm: boolean;
+  readonly instrument: {
+    readonly id: number;
+    readonly name: string;
+    readonly mpeMm: number;
+    readonly resolutionMm: number;
+  };
+}
+
+/** Readings of each feature that a sitting asks for before it moves on. */
+export const READINGS_EACH = 3;

@@ -1,0 +1,148 @@
+'use client';
+
+import type { ReadingInput } from '@/inputs';
+import type { FeatureView } from '@/services/view-job';
+import { stripOf } from '@/app/_components/strip-of';
+import { RuleStrip, toneOf } from '@/ui';
+import { describeKind, describeSettling, describeVerdict, formatMm } from '@/words';
+import { READINGS_EACH } from './bench-types';
+
+interface FeatureRowsProps {
+  readonly features: readonly FeatureView[];
+  readonly activeId: number;
+  readonly waiting: readonly ReadingInput[];
+  readonly onChoose: (featureId: number) => void;
+  readonly onRetract: (readingId: number) => void;
+}
+
+export function FeatureRows({ features, activeId, waiting, onChoose, onRetract }: FeatureRowsProps) {
+  return (
+    <ul className="mt-4 border-t border-hair" aria-label="Features">
+      {features.map((feature) => (
+        <li
+          key={feature.id}
+          className={`border-b border-hair ${feature.id === activeId ? 'border-l-4 border-l-juniper bg-sheet' : 'border-l-4 border-l-transparent'}`}
+        >
+          <Row
+            feature={feature}
+            waiting={waiting.filter(({ featureId }) => featureId === feature.id)}
+            onChoose={() => onChoose(feature.id)}
+            onRetract={onRetract}
+            isActive={feature.id === activeId}
+          />
+        </li>
+      ))}
+    </ul>
+  );
+}
+
+interface RowProps {
+  readonly feature: FeatureView;
+  readonly waiting: readonly ReadingInput[];
+  readonly isActive: boolean;
+  readonly onChoose: () => void;
+  readonly onRetract: (readingId: number) => void;
+}
+
+function Row({ feature, waiting, isActive, onChoose, onRetract }: RowProps) {
+  const { name, kind, targetMm, size, verdict } = feature;
+  const odd = feature.readings.find(({ suspicious }) => suspicious !== undefined);
+  return (
+    <div className="grid items-center gap-x-4 gap-y-1 px-3 py-1.5 sm:grid-cols-[minmax(0,9.5rem)_minmax(0,10rem)_minmax(10rem,1fr)_minmax(0,10.5rem)]">
+      <button type="button" onClick={onChoose} aria-pressed={isActive} className="text-left max-sm:min-h-11">
+        <span className="block font-semibold">{name}</span>
+        <span className="block text-sm text-soft">
+          {describeKind(kind)} · <span className="num">{formatMm(targetMm)}</span>
+        </span>
+      </button>
+      <ReadingList feature={feature} waiting={waiting} />
+      <RuleStrip {...stripOf(feature)} words={wordsOf(feature)} tone={toneOf(verdict)} showWords={false} />
+      <div className="max-sm:order-first max-sm:col-start-1">
+        {size === undefined || verdict === undefined ? (
+          <span className="text-soft">not read yet</span>
+        ) : (
+          <>
+            <p className="num">
+              <span className="text-lg font-semibold">{formatMm(size.sizeMm, 3)}</span> ±{' '}
+              {formatMm(size.expandedU_mm, 3)}
+            </p>
+            <VerdictWords feature={feature} />
+          </>
+        )}
+      </div>
+      {odd?.suspicious !== undefined && (
+        <p className="col-span-full text-sm">
+          <strong className="text-plum">{formatMm(odd.readingMm)} looks odd here</strong>:{' '}
+          {formatMm(Math.abs(odd.suspicious.z), 1)} standard deviations from what the rest says
+          {odd.suspicious.guessMm !== null &&
+            `; ${formatMm(odd.suspicious.guessMm)} with two digits exchanged would not be`}
+          . Read it again{' '}
+          <button type="button" className="underline" onClick={() => onRetract(odd.id)}>
+            or take it back
+          </button>
+          .
+        </p>
+      )}
+    </div>
+  );
+}
+
+function wordsOf(feature: FeatureView): string {
+  const { name, size, verdict, predicted, targetMm } = feature;
+  if (size !== undefined && verdict !== undefined)
+    return `${name}: ${describeVerdict(verdict)}, ${formatMm(size.sizeMm, 3)} ± ${formatMm(size.expandedU_mm, 3)} mm`;
+  return predicted === undefined
+    ? `${name}: not read yet`
+    : `${name}: expected ${formatMm(predicted.meanMm, 3)} mm, target ${formatMm(targetMm)}; not read yet`;
+}
+
+const TONE_TEXT = {
+  in: 'text-juniper',
+  under: 'text-plum',
+  over: 'text-teal',
+  unsure: '',
+  none: '',
+} as const;
+
+function VerdictWords({ feature: { verdict } }: { feature: FeatureView }) {
+  if (verdict === undefined) return null;
+  return (
+    <>
+      <p className={`font-medium ${TONE_TEXT[toneOf(verdict)]}`}>{describeVerdict(verdict)}</p>
+      {verdict.kind === 'cantTell' && (
+        <p className="text-sm text-soft">{describeSettling(verdict.settling)}</p>
+      )}
+    </>
+  );
+}
+
+function ReadingList({
+  feature: { readings },
+  waiting,
+}: {
+  feature: FeatureView;
+  waiting: readonly ReadingInput[];
+}) {
+  const missing = Math.max(0, READINGS_EACH - readings.length - waiting.length);
+  return (
+    <p className="num flex flex-wrap gap-x-2.5 gap-y-1">
+      {readings.map(({ id, readingMm, suspicious, atPlate }) => (
+        <span key={id} className={`border-b ${suspicious ? 'border-b-2 border-plum' : 'border-edge'}`}>
+          {formatMm(readingMm)}
+          {suspicious && <span className="sr-only"> looks odd</span>}
+          {atPlate && <span className="text-xs text-soft"> at plate</span>}
+        </span>
+      ))}
+      {waiting.map(({ clientKey, readingMm }) => (
+        <span key={clientKey} className="border-b border-dashed border-edge text-soft">
+          {formatMm(readingMm)}
+        </span>
+      ))}
+      {Array.from({ length: missing }, (_, i) => (
+        <span key={i} className="w-11 border-b border-dotted border-edge" aria-hidden>
+          {'\u00a0'}
+        </span>
+      ))}
+    </p>
+  );
+}

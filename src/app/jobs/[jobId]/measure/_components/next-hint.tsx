@@ -1,0 +1,51 @@
+'use client';
+
+import Link from 'next/link';
+import type { FeatureView } from '@/services/view-job';
+import { Button, buttonLook } from '@/ui';
+import { outcomeOf } from '@/core/metrology';
+import { READINGS_EACH } from './bench-types';
+
+interface NextHintProps {
+  readonly features: readonly FeatureView[];
+  readonly counts: ReadonlyMap<number, number>;
+  readonly activeId: number;
+  readonly jobId: number;
+  readonly onAgain: (featureId: number) => void;
+}
+
+/** The one thing after this one: more readings, another feature, or the next step of the thread. */
+export function NextHint({ features, counts, activeId, jobId, onAgain }: NextHintProps) {
+  const left = features.filter(({ id }) => (counts.get(id) ?? 0) < READINGS_EACH && id !== activeId);
+  const outcome = outcomeOf(features, true);
+  const settled = features.every(({ readings }) => readings.length >= READINGS_EACH);
+  if (!settled) {
+    return (
+      <p className="mt-3 bg-wash px-3 py-2">
+        <strong>After this one:</strong>{' '}
+        {left.length === 0
+          ? 'all are read.'
+          : `${left[0].name}${left.length > 1 ? `, then ${left.length - 1} more` : ''}.`}
+      </p>
+    );
+  }
+  const unsure = features.find(
+    ({ verdict }) =>
+      verdict?.kind === 'cantTell' && verdict.settling.kind === 'repeats' && verdict.settling.more <= 5,
+  );
+  const isIn = outcome.kind === 'in';
+  return (
+    <div className="mt-3 flex flex-wrap items-center justify-between gap-3 bg-wash px-3 py-2">
+      <p>
+        <strong>{isIn ? 'Every feature is in.' : 'All are read.'}</strong>{' '}
+        {unsure !== undefined && `A few more readings of ${unsure.name} would settle it.`}
+      </p>
+      <span className="flex gap-3">
+        {unsure !== undefined && <Button onClick={() => onAgain(unsure.id)}>Read {unsure.name} again</Button>}
+        <Link href={`/jobs/${jobId}/${isIn ? 'story' : 'correct'}`} className={buttonLook('main')}>
+          {isIn ? 'Read the story' : 'Put it right'}
+        </Link>
+      </span>
+    </div>
+  );
+}

@@ -1,0 +1,38 @@
+'use client';
+
+import { useTransition } from 'react';
+import { Button, Caution } from '@/ui';
+import { makePrint } from '../actions';
+
+interface PrintPanelProps {
+  readonly jobId: number;
+  readonly attemptId: number;
+  readonly attemptNumber: number;
+  readonly standIn: boolean;
+}
+
+/** The attempt is drawn and waits for its print. */
+export function PrintPanel({ jobId, attemptId, attemptNumber, standIn }: PrintPanelProps) {
+  const [pending, start] = useTransition();
+  return (
+    <div className="max-w-prose space-y-4" data-fills-screen>
+      <h2 className="text-xl">Attempt {attemptNumber} is drawn and waits for its print</h2>
+      <p className="text-soft">
+        {standIn
+          ? 'This printer is a simulated one: it prints at once, with hidden faults of its own, and its sizes are read with the simulated caliper.'
+          : 'Print, wash, dry and cure it as its profile says, let it cool, then read it here.'}
+      </p>
+      <Caution>
+        Green parts, wash liquid and drips are wet with uncured resin: gloves, eye protection and fresh air,
+        no drips on skin. Follow the safety sheets and your local rules for waste.
+      </Caution>
+      <Button
+        weight="large"
+        disabled={pending}
+        onClick={() => start(() => makePrint(jobId, attemptId, attemptNumber))}
+      >
+        {standIn ? 'Print it on the simulated printer' : 'It is printed'}
+      </Button>
+    </div>
+  );
+}

@@ -1,0 +1,49 @@
+'use client';
+
+import { Volume2, VolumeX } from 'lucide-react';
+import { useState } from 'react';
+import { Button, Dialog } from '@/ui';
+import { formatMm } from '@/words';
+import type { BenchProps } from './bench-types';
+import { CsvPanel } from './csv-panel';
+
+/** What holds for all readings of this sitting, in one line. */
+export function SessionLine({
+  jobId,
+  printName,
+  session,
+  sound,
+}: BenchProps & { sound: { isOn: boolean; toggle: () => void } }) {
+  const [csv, setCsv] = useState(false);
+  const { instrument } = session;
+  const facts = [
+    `print ${printName}`,
+    session.warm ? `${session.state}, still warm` : session.state,
+    `${instrument.name} ± ${formatMm(instrument.mpeMm, 3)}`,
+    `zero ${formatMm(session.zeroMm)}`,
+    session.partC === null ? 'temperature not stated' : `${session.partC} °C`,
+  ];
+  const Icon = sound.isOn ? Volume2 : VolumeX;
+  return (
+    <div className="mb-2 flex flex-wrap items-center justify-between gap-2 text-sm text-soft">
+      <p>{facts.join(' · ')}</p>
+      <span className="flex items-center gap-2">
+        <button
+          type="button"
+          onClick={sound.toggle}
+          aria-pressed={sound.isOn}
+          aria-label="Sound of a reading"
+          className="p-2 hover:text-ink"
+        >
+          <Icon size={16} aria-hidden />
+        </button>
+        <Button className="py-1" onClick={() => setCsv(true)}>
+          Readings as a file
+        </Button>
+      </span>
+      <Dialog open={csv} onOpenChange={setCsv} title="Readings as a file">
+        <CsvPanel jobId={jobId} />
+      </Dialog>
+    </div>
+  );
+}

@@ -1,0 +1,93 @@
+'use client';
+
+import { PART_STATES } from '@/core/metrology';
+import { InstrumentForm } from '@/app/_components/instrument-form';
+import { ActionForm, Button, Choice, TextField } from '@/ui';
+import { formatMm } from '@/words';
+import { beginSession, makeInstrument } from '../actions';
+
+interface SessionPanelProps {
+  readonly jobId: number;
+  readonly instruments: readonly {
+    readonly id: number;
+    readonly name: string;
+    readonly mpeMm: number;
+    readonly resolutionMm: number;
+  }[];
+  readonly remembered?: {
+    readonly instrumentId: number;
+    readonly zeroMm: number;
+    readonly partC: number | null;
+    readonly instrumentC: number | null;
+    readonly state: (typeof PART_STATES)[number];
+  };
+}
+
+/** A sitting starts with its caliper, its zero and, if wished, temperatures; remembered from last time. */
+export function SessionPanel({ jobId, instruments, remembered }: SessionPanelProps) {
+  return (
+    <div className="max-w-2xl space-y-6" data-fills-screen>
+      <h2 className="text-xl">Before the first reading</h2>
+      {instruments.length > 0 && (
+        <ActionForm
+          action={beginSession.bind(null, jobId)}
+          label="Start measuring"
+          className="grid gap-3 sm:grid-cols-2"
+        >
+          <Choice
+            name="instrumentId"
+            label="Caliper"
+            defaultValue={remembered?.instrumentId}
+            choices={instruments.map(({ id, name, mpeMm, resolutionMm }) => ({
+              value: String(id),
+              label: `${name} (± ${formatMm(mpeMm, 3)} mm, steps of ${resolutionMm} mm)`,
+            }))}
+          />
+          <TextField
+            name="zeroMm"
+            label="Closed jaws show"
+            unit="mm"
+            defaultValue="0"
+            hint="Wipe and close them now; taken off every reading."
+          />
+          <TextField
+            name="partC"
+            label="Part temperature"
+            unit="°C"
+            defaultValue={remembered?.partC ?? ''}
+            hint="Blank: unknown to 3 K, and counted so."
+          />
+          <TextField
+            name="instrumentC"
+            label="Caliper temperature"
+            unit="°C"
+            defaultValue={remembered?.instrumentC ?? ''}
+          />
+          <Choice
+            name="state"
+            label="The part is"
+            defaultValue={remembered?.state ?? 'cured'}
+            choices={PART_STATES.map((state) => ({ value: state, label: state }))}
+          />
+          <label className="flex items-start gap-2 self-end pb-2">
+            <input type="checkbox" name="warm" className="mt-1 size-4" />
+            <span>
+              still warm <span className="text-soft">(kept, but not learned from)</span>
+            </span>
+          </label>
+          <Button type="submit" weight="large" className="sm:col-span-2 sm:justify-self-start" autoFocus>
+            Start measuring
+          </Button>
+        </ActionForm>
+      )}
+      <details open={instruments.length === 0}>
+        <summary className="font-semibold">
+          {instruments.length === 0 ? 'First, the caliper' : 'Another caliper'}
+        </summary>
+        <div className="mt-3">
+          <InstrumentForm action={makeInstrument} />
+        </div>
+      </details>
+    </div>
+  );
+}

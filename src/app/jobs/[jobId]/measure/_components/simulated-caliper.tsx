@@ -1,0 +1,82 @@
+'use client';
+
+import { useRef, useState } from 'react';
+import { useShortcuts } from '@/ui';
+import { describeChangeIssue, formatMm, type ChangeIssue } from '@/words';
+import type { Result } from '@/core/result';
+
+interface SimulatedCaliperProps {
+  readonly featureId: number;
+  readonly featureName: string;
+  readonly printId: number;
+  readonly instrumentId: number;
+  /** Which closing of the jaws this will be; each reads anew. */
+  readonly closing: number;
+  readonly onTyped: (text: string) => void;
+  readonly onSend: (text: string) => void;
+}
+
+const PER_KEY_MS = 35;
+const wait = (ms: number) => new Promise((resolve) => setTimeout(resolve, ms));
+
+/** A small caliper on the screen: closes its jaws on the simulated print, then types what it shows and Enter. */
+export function SimulatedCaliper(props: SimulatedCaliperProps) {
+  const [display, setDisplay] = useState('0.00');
+  const [problem, setProblem] = useState<string | undefined>();
+  const busy = useRef(false);
+  const read = async () => {
+    const { featureId, printId, closing, instrumentId } = props;
+    const response = await fetch(
+      `/api/stand-in?feature=${featureId}&print=${printId}&closing=${closing}&instrument=${instrumentId}`,
+    );
+    const shown = (await response.json()) as Result<number, ChangeIssue>;
+    setProblem(shown.ok ? undefined : describeChangeIssue(shown.issue));
+    if (!shown.ok) return;
+    const text = formatMm(shown.value);
+    setDisplay(text);
+    for (let length = 1; length <= text.length; length++) {
+      props.onTyped(text.slice(0, length));
+      await wait(PER_KEY_MS);
+    }
+    props.onSend(text);
+  };
+  const close = () => {
+    if (busy.current) return;
+    busy.current = true;
+    read()
+      .catch(() => setProblem('The simulated caliper got no answer. Try again.'))
+      .finally(() => (busy.current = false));
+  };
+  useShortcuts([{ key: 'c', does: 'close the simulated caliper’s jaws', run: close, onEmptyField: true }]);
+  return (
+    <div className="flex flex-wrap items-center gap-2">
+      <button
+        type="button"
+        onClick={close}
+        className="flex min-h-11 items-center gap-2 rounded-[5px] border border-edge bg-ground px-2.5 max-lg:min-h-16"
+      >
+        <JawsDrawing />
+        <span className="num bg-wash px-2 py-0.5 text-lg" aria-hidden>
+          {display}
+        </span>
+        <span className="text-left text-sm leading-tight">
+          Close the jaws <kbd>c</kbd>
+          <span className="block text-soft">simulated caliper</span>
+        </span>
+      </button>
+      {problem !== undefined && (
+        <p role="alert" className="text-sm text-plum">
+          {props.featureName}: {problem}
+        </p>
+      )}
+    </div>
+  );
+}
+
+function JawsDrawing() {
+  return (
+    <svg viewBox="0 0 44 22" className="h-5 w-10 fill-none stroke-ink" aria-hidden>
+      <path d="M2 6H42V11H2zM4 11v9l4 -3v-6M22 11v9l-4 -3v-6M6 6V2M20 6V2" strokeWidth={1.3} />
+    </svg>
+  );
+}

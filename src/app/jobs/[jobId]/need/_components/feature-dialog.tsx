@@ -1,0 +1,184 @@
+'use client';
+
+import { useState } from 'react';
+import type { Axis, Base, FeatureKind, Sense, Shape } from '@/core/metrology';
+import { ActionForm, Button, Choice, Dialog, TextField, type FormState } from '@/ui';
+import { putFeatureAway, saveFeature } from '../actions';
+import { KindDrawing } from './kind-drawing';
+
+/** A stored feature with what stands around it. */
+export interface FeatureRow {
+  readonly feature: {
+    readonly id: number;
+    readonly name: string;
+    readonly sense: Sense;
+    readonly shape: Shape;
+    readonly axis: Axis;
+    readonly angleRad: number | null;
+    readonly base: Base | null;
+    readonly targetMm: number;
+    readonly lowerMm: number;
+    readonly upperMm: number;
+  };
+  readonly drawnMm?: number;
+  readonly mate?: { readonly name: string; readonly sizeMm: number | null; readonly uMm: number | null };
+}
+
+interface FeatureDialogProps {
+  readonly jobId: number;
+  readonly revision: number;
+  readonly row: FeatureRow | undefined;
+  readonly onClose: () => void;
+}
+
+const SENSES = [
+  { value: 'outside', label: 'outside: material between the jaws' },
+  { value: 'inside', label: 'inside: air between the jaws' },
+  { value: 'pitch', label: 'pitch: two like faces, or centres' },
+];
+const SHAPES = [
+  { value: 'flat', label: 'flat faces' },
+  { value: 'round', label: 'round' },
+];
+const AXES = [
+  { value: 'X', label: 'X, across the plate' },
+  { value: 'Y', label: 'Y, along the plate' },
+  { value: 'Z', label: 'Z, the build direction' },
+  { value: 'XY', label: 'at an angle in the plate' },
+];
+const BASES = [
+  { value: 'plate', label: 'stands on the plate' },
+  { value: 'supported', label: 'hangs on supports or over air' },
+];
+
+/** Enters or mends one feature, its kind explained by a drawing that changes with the choice. */
+export function FeatureDialog({ jobId, revision, row, onClose }: FeatureDialogProps) {
+  const action = async (before: FormState, data: FormData) => {
+    const state = await saveFeature(jobId, row?.feature.id, before, data);
+    if (state.ok && row === undefined) onClose();
+    return state;
+  };
+  return (
+    <Dialog
+      open
+      onOpenChange={(open) => !open && onClose()}
+      title={row === undefined ? 'A size that matters' : `Mend ${row.feature.name}`}
+    >
+      <ActionForm action={action} label="Feature" className="grid gap-3">
+        <input type="hidden" name="revision" value={revision} />
+        <TextField
+          name="name"
+          label="Name"
+          defaultValue={row?.feature.name}
+          placeholder="sleeve bore"
+          autoFocus
+        />
+        <KindFields row={row} />
+        <SizeFields row={row} />
+        <div className="flex flex-wrap gap-3">
+          <Button type="submit" weight="main">
+            {row === undefined ? 'Add it' : 'Keep the change'}
+          </Button>
+          {row !== undefined && (
+            <Button onClick={() => void putFeatureAway(jobId, row.feature.id).then(onClose)}>
+              Put the feature away
+            </Button>
+          )}
+        </div>
+      </ActionForm>
+    </Dialog>
+  );
+}
+
+function KindFields({ row }: { row: FeatureRow | undefined }) {
+  const [sense, setSense] = useState<Sense>(row?.feature.sense ?? 'outside');
+  const [shape, setShape] = useState<Shape>(row?.feature.shape ?? 'flat');
+  const [axis, setAxis] = useState<Axis>(row?.feature.axis ?? 'X');
+  const [base, setBase] = useState<Base>(row?.feature.base ?? 'plate');
+  const slanted = shape === 'flat' && axis === 'XY';
+  const hasBase = shape === 'flat' && axis === 'Z' && sense === 'outside';
+  const kind: FeatureKind = {
+    sense,
+    shape,
+    axis: shape === 'round' ? 'XY' : axis,
+    base: hasBase ? base : undefined,
+  };
+  const angleRad = row?.feature.angleRad ?? null;
+  const degrees =
+    angleRad === null ? '' : String(Math.round((angleRad * 180e3) / Math.PI) / 1e3);
+  return (
+    <div className="grid items-start gap-3 sm:grid-cols-[1fr_11rem]">
+      <div className="grid gap-3">
+        <Choice
+          name="sense"
+          label="Sense"
+          choices={SENSES}
+          value={sense}
+          onChange={(event) => setSense(event.target.value as Sense)}
+        />
+        <Choice
+          name="shape"
+          label="Shape"
+          choices={SHAPES}
+          value={shape}
+          onChange={(event) => setShape(event.target.value as Shape)}
+        />
+        {shape === 'flat' ? (
+          <Choice
+            name="axis"
+            label="Direction measured, as printed"
+            choices={AXES}
+            value={axis}
+            onChange={(event) => setAxis(event.target.value as Axis)}
+          />
+        ) : (
+          <input type="hidden" name="axis" value="XY" />
+        )}
+        {slanted && <TextField name="angleDeg" label="Angle from X" unit="°" defaultValue={degrees} />}
+        {hasBase && (
+          <Choice
+            name="base"
+            label="Its lower face"
+            choices={BASES}
+            value={base}
+            onChange={(event) => setBase(event.target.value as Base)}
+          />
+        )}
+      </div>
+      <KindDrawing kind={kind} />
+    </div>
+  );
+}
+
+function SizeFields({ row }: { row: FeatureRow | undefined }) {
+  const { feature, mate, drawnMm } = row ?? {};
+  return (
+    <>
+      <div className="grid gap-3 sm:grid-cols-3">
+        <TextField
+          name="targetMm"
+          label="Target"
+          unit="mm"
+          inputMode="decimal"
+          defaultValue={feature?.targetMm}
+        />
+        <TextField name="lowerMm" label="Lower limit" unit="mm" defaultValue={feature?.lowerMm ?? '-0.08'} />
+        <TextField name="upperMm" label="Upper limit" unit="mm" defaultValue={feature?.upperMm ?? '+0.08'} />
+      </div>
+      <div className="grid gap-3 sm:grid-cols-3">
+        <TextField name="mateName" label="Mate" defaultValue={mate?.name} placeholder="steel sleeve" />
+        <TextField name="mateMm" label="Size of the mate" unit="mm" defaultValue={mate?.sizeMm ?? ''} />
+        <TextField name="mateU_mm" label="Its uncertainty u" unit="mm" defaultValue={mate?.uMm ?? ''} />
+      </div>
+      {drawnMm !== undefined && (
+        <TextField
+          name="drawnMm"
+          label="Drawn in the newest attempt"
+          unit="mm"
+          defaultValue={drawnMm}
+          hint="Mend this when the file had another size."
+        />
+      )}
+    </>
+  );
+}

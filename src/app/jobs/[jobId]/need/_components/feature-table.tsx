@@ -1,0 +1,91 @@
+'use client';
+
+import { Plus } from 'lucide-react';
+import { useState } from 'react';
+import { Button, CopyButton, useShortcuts } from '@/ui';
+import { describeKind, formatMm, formatSigned } from '@/words';
+import type { FeatureRow } from './feature-dialog';
+import { FeatureDialog } from './feature-dialog';
+
+interface FeatureTableProps {
+  readonly jobId: number;
+  readonly revision: number;
+  readonly rows: readonly FeatureRow[];
+}
+
+const DIGITS = 3;
+
+/** Targets of the job, one row a feature; each can be mended at any time. */
+export function FeatureTable({ jobId, revision, rows }: FeatureTableProps) {
+  const [editing, setEditing] = useState<FeatureRow | 'new' | undefined>();
+  useShortcuts([{ key: 'n', does: 'enter a new feature', run: () => setEditing('new') }]);
+  const text = rows.map(({ feature }) => `${feature.name}\t${feature.targetMm}`).join('\n');
+  return (
+    <section aria-labelledby="features-title">
+      <div className="flex flex-wrap items-center justify-between gap-2 border-b border-ink pb-1">
+        <h2 id="features-title" className="text-lg">
+          Sizes that matter
+        </h2>
+        <div className="flex items-center gap-3">
+          {rows.length > 0 && <CopyButton text={text} label="Copy the targets" />}
+          <Button weight={rows.length === 0 ? 'main' : 'plain'} onClick={() => setEditing('new')}>
+            <Plus size={16} aria-hidden /> A feature <kbd>n</kbd>
+          </Button>
+        </div>
+      </div>
+      {rows.length === 0 && (
+        <p className="mt-2 max-w-prose text-soft">
+          Enter each size that must fit, with its target and limits: a bore, an outside, a height. Three are
+          enough to start.
+        </p>
+      )}
+      <ul>
+        {rows.map((row) => (
+          <FeatureLine key={row.feature.id} row={row} onMend={() => setEditing(row)} />
+        ))}
+      </ul>
+      {editing !== undefined && (
+        <FeatureDialog
+          jobId={jobId}
+          revision={revision}
+          row={editing === 'new' ? undefined : editing}
+          onClose={() => setEditing(undefined)}
+        />
+      )}
+    </section>
+  );
+}
+
+function FeatureLine({ row: { feature, drawnMm, mate }, onMend }: { row: FeatureRow; onMend: () => void }) {
+  const kind = { ...feature, angleRad: feature.angleRad ?? undefined, base: feature.base ?? undefined };
+  return (
+    <li className="grid grid-cols-[1fr_auto] items-baseline gap-x-4 border-b border-hair py-2 sm:grid-cols-[minmax(0,1.2fr)_minmax(0,1.3fr)_minmax(0,1fr)_auto]">
+      <div>
+        <p className="font-semibold">{feature.name}</p>
+        <p className="text-sm text-soft">{describeKind(kind)}</p>
+      </div>
+      <p className="num text-lg">
+        {formatMm(feature.targetMm)}
+        <span className="text-sm text-soft">
+          {' '}
+          {formatSigned(feature.lowerMm)} {formatSigned(feature.upperMm)}
+        </span>
+        {drawnMm !== undefined && (
+          <span className="block text-sm text-soft">drawn {formatMm(drawnMm, DIGITS)}</span>
+        )}
+      </p>
+      <p className="text-sm">
+        {mate === undefined ? <span className="text-soft">no mate named</span> : mate.name}
+        {mate !== undefined && mate.sizeMm !== null && (
+          <span className="num block text-soft">
+            {formatMm(mate.sizeMm)}
+            {mate.uMm !== null && ` ± ${formatMm(2 * mate.uMm, DIGITS)}`}
+          </span>
+        )}
+      </p>
+      <Button onClick={onMend} aria-label={`Mend ${feature.name}`}>
+        Mend
+      </Button>
+    </li>
+  );
+}

@@ -1,0 +1,19 @@
+'use client';
+
+import { Archive, ArchiveRestore, Copy } from 'lucide-react';
+import { Button } from '@/ui';
+import { copyThisJob, putJobAway } from '../actions';
+
+export function JobActions({ jobId, archived }: { jobId: number; archived: boolean }) {
+  const Icon = archived ? ArchiveRestore : Archive;
+  return (
+    <div className="flex flex-wrap gap-3">
+      <Button onClick={() => void copyThisJob(jobId)}>
+        <Copy size={16} aria-hidden /> Copy this job
+      </Button>
+      <Button onClick={() => void putJobAway(jobId, !archived)}>
+        <Icon size={16} aria-hidden /> {archived ? 'Take it out again' : 'Put it away'}
+      </Button>
+    </div>
+  );
+}

@@ -1,0 +1,79 @@
+'use client';
+
+import { useMemo, useState } from 'react';
+import type { Shape } from '@/core/metrology';
+import { Button, PartFrame } from '@/ui';
+import { formatMm } from '@/words';
+import { placeOnPart } from '../actions';
+import { PartDrop } from './part-drop';
+
+interface PanelFeature {
+  readonly id: number;
+  readonly name: string;
+  readonly targetMm: number;
+  readonly shape: Shape;
+  readonly anchor: readonly [number, number, number] | null;
+}
+
+interface PartPanelProps {
+  readonly jobId: number;
+  readonly source: string | undefined;
+  readonly version: number;
+  readonly features: readonly PanelFeature[];
+}
+
+const labelOf = ({ name, targetMm, shape }: PanelFeature) =>
+  `${name} ${shape === 'round' ? '⌀' : ''}${formatMm(targetMm)}`;
+
+/** The part in three dimensions: bring its file in, and say where on it each feature is. */
+export function PartPanel({ jobId, source, version, features }: PartPanelProps) {
+  const [placing, setPlacing] = useState<number | undefined>();
+  const callouts = useMemo(
+    () =>
+      features.flatMap((feature) =>
+        feature.anchor === null ? [] : { id: feature.id, label: labelOf(feature), anchorMm: feature.anchor },
+      ),
+    [features],
+  );
+  const unplaced = features.filter(({ anchor }) => anchor === null);
+  const place = (pointMm: [number, number, number]) => {
+    if (placing === undefined) return;
+    void placeOnPart(jobId, placing, pointMm);
+    setPlacing(undefined);
+  };
+  return (
+    <section aria-labelledby="part-title">
+      <h2 id="part-title" className="mb-2 text-lg">
+        The part, as printed
+      </h2>
+      <PartFrame
+        source={source}
+        version={version}
+        callouts={callouts}
+        activeId={placing}
+        onPlace={placing === undefined ? undefined : place}
+      />
+      {source !== undefined && unplaced.length > 0 && (
+        <div className="mt-2">
+          <p className="text-sm text-soft">
+            {placing === undefined
+              ? 'Not on the part yet; choose one, then click a face of it:'
+              : 'Now click one of its faces on the part.'}
+          </p>
+          <div className="mt-1 flex flex-wrap gap-2">
+            {unplaced.map((feature) => (
+              <Button
+                key={feature.id}
+                aria-pressed={placing === feature.id}
+                onClick={() => setPlacing(placing === feature.id ? undefined : feature.id)}
+              >
+                {feature.name}
+              </Button>
+            ))}
+          </div>
+        </div>
+      )}
+      <PartDrop jobId={jobId} hasPart={source !== undefined} />
+    </section>
+  );
+}

@@ -1,0 +1,87 @@
+'use server';
+
+import { revalidatePath } from 'next/cache';
+import { redirect } from 'next/navigation';
+import { featureForm, needForm, parseForm, profileForm } from '@/inputs';
+import { bench } from '@/services/bench';
+import {
+  addFeature,
+  archiveJob,
+  changeNeed,
+  chooseProfile,
+  copyJob,
+  mendFeature,
+  placeFeature,
+  removeFeature,
+} from '@/services/edit-job';
+import { createProfile } from '@/services/equipment';
+import { done, refused, type FormState } from '@/ui/forms/form-state';
+import { describeChangeIssue, describeFormIssue } from '@/words';
+import { describeMend } from './describe-mend';
+
+export async function saveNeed(jobId: number, _before: FormState, data: FormData): Promise<FormState> {
+  const form = parseForm(needForm, data);
+  if (!form.ok) return refused(describeFormIssue(form.issue));
+  const changed = changeNeed(bench().db, jobId, form.value);
+  if (!changed.ok) return refused(describeChangeIssue(changed.issue));
+  revalidatePath('/', 'layout');
+  return done('Kept.');
+}
+
+export async function makeProfile(jobId: number, _before: FormState, data: FormData): Promise<FormState> {
+  const form = parseForm(profileForm, data);
+  if (!form.ok) return refused(describeFormIssue(form.issue));
+  const { db } = bench();
+  const made = createProfile(db, form.value);
+  if (!made.ok) return refused(describeChangeIssue(made.issue));
+  chooseProfile(db, jobId, made.value);
+  revalidatePath('/', 'layout');
+  return done('Made, and chosen for this job.');
+}
+
+/** Adds a feature, or mends the one named. */
+export async function saveFeature(
+  jobId: number,
+  featureId: number | undefined,
+  _before: FormState,
+  data: FormData,
+): Promise<FormState> {
+  const form = parseForm(featureForm, data);
+  if (!form.ok) return refused(describeFormIssue(form.issue));
+  const { db } = bench();
+  if (featureId === undefined) {
+    const added = addFeature(db, jobId, form.value);
+    if (!added.ok) return refused(describeChangeIssue(added.issue));
+    revalidatePath('/', 'layout');
+    return done(`${form.value.name} added.`);
+  }
+  const mended = mendFeature(db, jobId, featureId, form.value);
+  if (!mended.ok) return refused(describeChangeIssue(mended.issue));
+  revalidatePath('/', 'layout');
+  return done(describeMend(form.value.name, mended.value));
+}
+
+export async function putFeatureAway(jobId: number, featureId: number): Promise<void> {
+  removeFeature(bench().db, jobId, featureId);
+  revalidatePath('/', 'layout');
+}
+
+export async function placeOnPart(
+  jobId: number,
+  featureId: number,
+  anchorMm: [number, number, number],
+): Promise<void> {
+  placeFeature(bench().db, jobId, featureId, anchorMm);
+  revalidatePath('/', 'layout');
+}
+
+export async function putJobAway(jobId: number, archived: boolean): Promise<void> {
+  archiveJob(bench().db, jobId, archived);
+  revalidatePath('/', 'layout');
+  redirect(archived ? '/' : `/jobs/${jobId}/need`);
+}
+
+export async function copyThisJob(jobId: number): Promise<void> {
+  const copied = copyJob(bench().db, jobId);
+  redirect(copied.ok ? `/jobs/${copied.value}/need` : '/');
+}

@@ -1,0 +1,6 @@
+import { redirect } from 'next/navigation';
+import { idFrom } from '@/app/_components/read-params';
+
+export default async function JobPage({ params }: { params: Promise<{ jobId: string }> }) {
+  redirect(`/jobs/${idFrom((await params).jobId)}/need`);
+}

@@ -1,0 +1,171 @@
+import Link from 'next/link';
+import { notFound } from 'next/navigation';
+import { connection } from 'next/server';
+import { idFrom } from '@/app/_components/read-params';
+import { stripOf } from '@/app/_components/strip-of';
+import { bench } from '@/services/bench';
+import { tellStory, type AttemptChange, type AttemptStory } from '@/services/tell-story';
+import { viewJob, type FeatureView, type PrintView } from '@/services/view-job';
+import { RuleStrip, toneOf } from '@/ui';
+import { describeFitWord, describeOutcome, describeVerdict, formatMm } from '@/words';
+
+export default async function StoryPage({ params }: { params: Promise<{ jobId: string }> }) {
+  await connection();
+  const jobId = idFrom((await params).jobId);
+  const { db } = bench();
+  const view = viewJob(db, jobId);
+  if (view === undefined) notFound();
+  const story = tellStory(db, view);
+  const { job } = view;
+  return (
+    <div className="space-y-6">
+      <section aria-labelledby="asked-title" className="max-w-prose">
+        <h2 id="asked-title" className="text-lg">
+          What was asked
+        </h2>
+        <p>
+          {job.need === '' ? <span className="text-soft">Nothing written under Need yet.</span> : job.need}
+        </p>
+        {job.acceptance !== '' && (
+          <p className="mt-1">
+            <strong>Agreed test:</strong> {job.acceptance}
+          </p>
+        )}
+      </section>
+      {story.length === 0 && (
+        <p className="text-soft">
+          No attempt yet. It starts under{' '}
+          <Link href={`/jobs/${jobId}/correct`} className="underline">
+            Correct
+          </Link>
+          , and is told here from then on.
+        </p>
+      )}
+      <ol className="space-y-6">
+        {story.map((attempt) => (
+          <li key={attempt.number}>
+            <Attempt attempt={attempt} />
+          </li>
+        ))}
+      </ol>
+    </div>
+  );
+}
+
+function Attempt({ attempt }: { attempt: AttemptStory }) {
+  const { number, outcome, reason, changes, prints, lever } = attempt;
+  return (
+    <section aria-label={`Attempt ${number}`}>
+      <h2 className="flex flex-wrap items-baseline gap-x-3 border-b border-ink pb-1 text-xl">
+        Attempt {number}
+        <span className="font-sans text-base font-medium">{describeOutcome(outcome)}</span>
+      </h2>
+      {(reason !== '' || changes.length > 0) && (
+        <div className="my-2 grid gap-x-8 gap-y-1 sm:grid-cols-2">
+          {reason !== '' && (
+            <p>
+              <strong>Why:</strong> {reason}
+            </p>
+          )}
+          {changes.length > 0 && (
+            <div>
+              <strong>What changed{lever === 'mesh' ? ', the whole file corrected' : ''}:</strong>
+              <ul>
+                {changes.map((change) => (
+                  <li key={JSON.stringify(change)}>{describeChange(change)}</li>
+                ))}
+              </ul>
+            </div>
+          )}
+        </div>
+      )}
+      {prints.map((print) => (
+        <PrintTable key={print.printId ?? 0} print={print} />
+      ))}
+    </section>
+  );
+}
+
+function describeChange(change: AttemptChange) {
+  switch (change.kind) {
+    case 'drawn':
+      return (
+        <>
+          {change.feature} drawn{' '}
+          <span className="num">
+            {formatMm(change.fromMm, 3)} → {formatMm(change.toMm, 3)}
+          </span>
+        </>
+      );
+    case 'added':
+      return (
+        <>
+          {change.feature} is new, drawn <span className="num">{formatMm(change.drawnMm, 3)}</span>
+        </>
+      );
+    case 'profile':
+      return 'another printer, resin or profile';
+    case 'lever':
+      return change.to === 'mesh' ? 'put right on the whole file' : 'put right by drawing its sizes';
+    case 'file':
+      return 'another file';
+  }
+}
+
+function PrintTable({ print: { printName, features } }: { print: PrintView }) {
+  return (
+    <table className="mt-1 w-full border-collapse">
+      <caption className="text-left text-sm text-soft">
+        {printName === undefined ? 'not printed yet' : `print ${printName}`}
+      </caption>
+      <thead className="sr-only">
+        <tr>
+          <th>Feature</th>
+          <th>Drawn</th>
+          <th>On the rule</th>
+          <th>Size</th>
+        </tr>
+      </thead>
+      <tbody>
+        {features.map((feature) => (
+          <FeatureLine key={feature.id} feature={feature} />
+        ))}
+      </tbody>
+    </table>
+  );
+}
+
+function FeatureLine({ feature }: { feature: FeatureView }) {
+  const { name, drawnMm, size, verdict, word } = feature;
+  return (
+    <tr className="border-b border-hair align-middle">
+      <th scope="row" className="w-36 py-1 pr-3 text-left font-semibold">
+        {name}
+        {word !== undefined && (
+          <span className="block text-sm font-normal text-soft">on its mate: {describeFitWord(word)}</span>
+        )}
+      </th>
+      <td className="num hidden w-28 py-1 pr-3 text-sm text-soft sm:table-cell">
+        {drawnMm === undefined ? '' : `drawn ${formatMm(drawnMm, 3)}`}
+      </td>
+      <td className="hidden py-1 pr-3 sm:table-cell">
+        <RuleStrip
+          {...stripOf(feature)}
+          words={`${name}: ${verdict === undefined ? 'not read' : describeVerdict(verdict)}`}
+          tone={toneOf(verdict)}
+          showWords={false}
+        />
+      </td>
+      <td className="num w-44 py-1">
+        {size === undefined ? (
+          <span className="font-sans text-soft">not read</span>
+        ) : (
+          <>
+            {formatMm(size.sizeMm, 3)} ± {formatMm(size.expandedU_mm, 3)}
+            <span className="block font-sans text-sm font-medium">{verdict && describeVerdict(verdict)}</span>
+          </>
+        )}
+      </td>
+    </tr>
+  );
+}

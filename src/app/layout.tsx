@@ -1,0 +1,37 @@
+import type { Metadata, Viewport } from 'next';
+import { cookies, headers } from 'next/headers';
+import { connection } from 'next/server';
+import type { ReactNode } from 'react';
+import { benchHouse, benchFindables } from '@/services/bench';
+import { NonceProvider, PlaceBar, ShortcutProvider, type Theme } from '@/ui';
+import './globals.css';
+
+export const metadata: Metadata = {
+  title: { default: 'Mellow Caliper', template: '%s · Mellow Caliper' },
+  description: 'Measures prints, learns how the printer prints, and says what to draw next.',
+};
+export const viewport: Viewport = { width: 'device-width', initialScale: 1 };
+
+export default async function RootLayout({ children }: { children: ReactNode }) {
+  await connection();
+  const [cookieJar, header] = [await cookies(), await headers()];
+  const theme: Theme = cookieJar.get('theme')?.value === 'dark' ? 'dark' : 'light';
+  const house = benchHouse();
+  return (
+    <html lang="en" data-theme={theme}>
+      <body>
+        <NonceProvider nonce={header.get('x-nonce') ?? undefined}>
+          <ShortcutProvider letterKeys={house.letterKeys}>
+            <a href="#work" className="skip-link">
+              Skip to the work
+            </a>
+            <PlaceBar benchName={house.benchName} findables={benchFindables()} theme={theme} />
+            <main id="work" tabIndex={-1} className="outline-none">
+              {children}
+            </main>
+          </ShortcutProvider>
+        </NonceProvider>
+      </body>
+    </html>
+  );
+}

@@ -1,0 +1,116 @@
+import Link from 'next/link';
+import { connection } from 'next/server';
+import { bench, benchHouse } from '@/services/bench';
+import { glanceAtJobs, type JobGlance, type NextStep } from '@/services/look-around';
+import { ActionForm, Button, buttonLook, TextField } from '@/ui';
+import { describeOutcome } from '@/words';
+import { startJob } from './actions';
+
+const NEXT: Readonly<Record<NextStep, string>> = {
+  need: 'Say what it must do',
+  measure: 'Measure',
+  correct: 'Put it right',
+  story: 'Read the story',
+};
+
+function progressOf({ attempt, read, of, kind }: JobGlance): string {
+  if (attempt === 0) return `${of} ${of === 1 ? 'feature' : 'features'}, nothing drawn yet`;
+  return kind === 'gauge'
+    ? `${read} of ${of} sizes read`
+    : `attempt ${attempt}, ${read} of ${of} features read`;
+}
+
+export default async function TodayPage() {
+  await connection();
+  const glances = glanceAtJobs(bench().db);
+  const parts = glances.filter(({ kind }) => kind === 'part');
+  const gauges = glances.filter(({ kind }) => kind === 'gauge');
+  const waiting = parts.filter(({ step }) => step !== 'story');
+  return (
+    <div className="mx-auto max-w-5xl px-4 py-5 sm:px-6">
+      <h1 className="text-3xl">{benchHouse().benchName}, today</h1>
+      {parts.length === 0 && (
+        <p className="mt-2 max-w-prose text-lg text-soft">
+          Nothing is under way yet. Name one thing that must fit; its printer, resin and caliper are made on
+          the way.
+        </p>
+      )}
+      {waiting.length > 0 && <FirstThing glance={waiting[0]} />}
+      {parts.length > 0 && <JobList title="Jobs" glances={parts} />}
+      <section className="mt-6" aria-label="A new job">
+        <ActionForm action={startJob} label="A new job" className="flex max-w-xl flex-wrap items-end gap-3">
+          <div className="min-w-60 flex-1">
+            <TextField
+              name="name"
+              label="A new thing that must fit"
+              placeholder="bushing, housing, hinge …"
+            />
+          </div>
+          <Button type="submit" weight={parts.length === 0 ? 'main' : 'plain'}>
+            Start the job
+          </Button>
+        </ActionForm>
+      </section>
+      {gauges.length > 0 && <JobList title="Gauges" glances={gauges} />}
+      <p className="mt-8 text-sm text-soft">
+        Put-away jobs are kept under{' '}
+        <Link href="/house" className="underline">
+          House
+        </Link>
+        .
+      </p>
+    </div>
+  );
+}
+
+/** The one next action of the bench, the biggest thing on the screen. */
+function FirstThing({ glance }: { glance: JobGlance }) {
+  return (
+    <section
+      aria-label="Next"
+      className="mt-4 flex flex-wrap items-center justify-between gap-4 bg-sheet px-5 py-5"
+    >
+      <div>
+        <p className="text-soft">Next on the bench</p>
+        <p className="font-serif text-2xl font-semibold">{glance.name}</p>
+        <p>
+          {describeOutcome(glance.outcome)}
+          {glance.profile !== '' && <span className="text-soft"> · {glance.profile}</span>}
+        </p>
+      </div>
+      <Link href={`/jobs/${glance.id}/${glance.step}`} className={buttonLook('large')}>
+        {NEXT[glance.step]}
+      </Link>
+    </section>
+  );
+}
+
+function JobList({ title, glances }: { title: string; glances: readonly JobGlance[] }) {
+  return (
+    <section className="mt-6" aria-label={title}>
+      <h2 className="border-b border-ink pb-1 text-lg">{title}</h2>
+      <ul>
+        {glances.map((glance) => (
+          <li
+            key={glance.id}
+            className="flex flex-wrap items-center justify-between gap-x-4 gap-y-1 border-b border-hair py-2.5"
+          >
+            <div className="min-w-0">
+              <Link
+                href={`/jobs/${glance.id}/${glance.step}`}
+                className="text-lg font-semibold hover:underline"
+              >
+                {glance.name}
+              </Link>
+              <p className="text-sm text-soft">
+                {progressOf(glance)}
+                {glance.profile !== '' && ` · ${glance.profile}`}
+              </p>
+            </div>
+            {glance.kind === 'part' && <span className="text-sm">{describeOutcome(glance.outcome)}</span>}
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}

@@ -1,0 +1,96 @@
+'use client';
+
+import { Chart as ChartJs, LinearScale, PointElement, Tooltip, type ChartOptions } from 'chart.js';
+import { useEffect, useState } from 'react';
+import { Scatter } from 'react-chartjs-2';
+import { formatMm, formatSigned } from '@/words';
+
+ChartJs.register(LinearScale, PointElement, Tooltip);
+
+interface OffsetLine {
+  readonly feature: string;
+  readonly drawnMm: number;
+  readonly offsetMm: number;
+  readonly expectedOffsetMm: number;
+}
+
+function readInk() {
+  const style = getComputedStyle(document.documentElement);
+  const token = (name: string) => style.getPropertyValue(`--${name}`).trim();
+  return {
+    ink: token('ink'),
+    soft: token('soft'),
+    hair: token('hair'),
+    juniper: token('juniper'),
+    sheet: token('sheet'),
+  };
+}
+
+/** Measured offsets as solid points, what the law and the other prints say of each as hollow ones. */
+export function OffsetChart({ lines }: { lines: readonly OffsetLine[] }) {
+  const [ink, setInk] = useState<ReturnType<typeof readInk> | undefined>();
+  useEffect(() => {
+    const read = () => setInk(readInk());
+    const timer = setTimeout(read, 0);
+    const observer = new MutationObserver(read);
+    observer.observe(document.documentElement, { attributes: true, attributeFilter: ['data-theme'] });
+    return () => {
+      clearTimeout(timer);
+      observer.disconnect();
+    };
+  }, []);
+  if (ink === undefined) return <div className="h-64" />;
+  const scale = (title: string) => ({
+    title: { display: true, text: title, color: ink.soft },
+    ticks: { color: ink.soft },
+    grid: { color: ink.hair },
+  });
+  const options: ChartOptions<'scatter'> = {
+    animation: false,
+    maintainAspectRatio: false,
+    plugins: {
+      tooltip: {
+        callbacks: {
+          label: ({ dataIndex }) => {
+            const { feature, drawnMm, offsetMm } = lines[dataIndex];
+            return `${feature}: drawn ${formatMm(drawnMm, 3)}, ${formatSigned(offsetMm, 3)} mm`;
+          },
+        },
+      },
+    },
+    scales: { x: scale('drawn, mm'), y: scale('size − drawn, mm') },
+  };
+  const data = {
+    datasets: [
+      {
+        label: 'measured',
+        data: lines.map(({ drawnMm, offsetMm }) => ({ x: drawnMm, y: offsetMm })),
+        backgroundColor: ink.juniper,
+        pointRadius: 4,
+      },
+      {
+        label: 'what the rest says',
+        data: lines.map(({ drawnMm, expectedOffsetMm }) => ({ x: drawnMm, y: expectedOffsetMm })),
+        borderColor: ink.ink,
+        backgroundColor: ink.sheet,
+        pointRadius: 4,
+        pointStyle: 'triangle' as const,
+      },
+    ],
+  };
+  return (
+    <figure>
+      <div className="h-64">
+        <Scatter
+          data={data}
+          options={options}
+          aria-label="Offsets over drawn sizes; the table below holds the same numbers"
+          role="img"
+        />
+      </div>
+      <figcaption className="text-sm text-soft">
+        Solid dots: measured. Hollow triangles: what the law and the other sizes say, without this one.
+      </figcaption>
+    </figure>
+  );
+}

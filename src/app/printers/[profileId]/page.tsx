@@ -1,0 +1,163 @@
+import type { Metadata } from 'next';
+import Link from 'next/link';
+import { notFound } from 'next/navigation';
+import { connection } from 'next/server';
+import { ParameterList } from '@/app/_components/parameter-list';
+import { idFrom } from '@/app/_components/read-params';
+import type { Staleness } from '@/core/signature';
+import { bench } from '@/services/bench';
+import { viewSignature, type SignatureView } from '@/services/view-printers';
+import { formatMm, formatSigned } from '@/words';
+import { OffsetChart } from './_components/offset-chart';
+
+type Params = { params: Promise<{ profileId: string }> };
+
+export const metadata: Metadata = { title: 'Signature' };
+
+export default async function SignaturePage({ params }: Params) {
+  await connection();
+  const view = viewSignature(bench().db, idFrom((await params).profileId));
+  if (view === undefined) notFound();
+  const { row, learned, observed, staleness } = view;
+  const { scatter, parameters } = learned.signature;
+  return (
+    <div className="mx-auto max-w-6xl px-4 py-5 sm:px-6">
+      <p className="text-sm">
+        <Link href="/printers" className="underline">
+          Printers
+        </Link>
+      </p>
+      <h1 className="text-3xl">
+        {row.resin.name} on {row.printer.name}
+      </h1>
+      <p className="text-soft">
+        {[
+          row.profile.name,
+          row.profile.lot,
+          learned.readingCount === 0
+            ? 'nothing measured yet'
+            : `${learned.readingCount} readings, ${learned.state}`,
+        ]
+          .filter((part) => part !== '')
+          .join(' · ')}
+      </p>
+      <p className="mt-2 max-w-prose">{describeStaleness(staleness, learned.readingCount)}</p>
+      <div className="mt-5 grid gap-8 lg:grid-cols-2">
+        <section aria-labelledby="law-title">
+          <h2 id="law-title" className="text-lg">
+            What it does to drawn sizes
+          </h2>
+          <ParameterList parameters={parameters} />
+        </section>
+        <section aria-labelledby="scatter-title" className="space-y-4">
+          <div>
+            <h2 id="scatter-title" className="text-lg">
+              What stays chance
+            </h2>
+            <p>
+              A feature’s own repeatable habit:{' '}
+              <span className="num">{formatMm(scatter.featureMm, 3)} mm</span>. From print to print:{' '}
+              <span className="num">{formatMm(scatter.printMm, 3)} mm</span> (standard deviations).
+            </p>
+            {printsOf(view) < 2 && learned.readingCount > 0 && (
+              <p className="text-sm text-soft">
+                Habit or chance cannot be told apart from one print: print something again to learn which.
+              </p>
+            )}
+          </div>
+          {learned.signature.biases.length > 0 && <Biases view={view} />}
+          {observed.length > 0 && (
+            <div>
+              <h3 className="text-base">Size minus drawn, feature by feature</h3>
+              <OffsetChart lines={observed} />
+            </div>
+          )}
+        </section>
+      </div>
+      {observed.length > 0 && <Observations view={view} />}
+      {view.kept.length > 0 && <History view={view} />}
+    </div>
+  );
+}
+
+function printsOf({ learned }: SignatureView): number {
+  return new Set(learned.signature.observations.map(({ print }) => print)).size;
+}
+
+function describeStaleness(staleness: Staleness, readingCount: number): string {
+  if (readingCount === 0)
+    return 'Until something is measured, every job uses what is assumed of a printer nobody knows, and says so.';
+  if (staleness.kind === 'holds') return 'Prints have come out as it said: the signature holds.';
+  const why = 'Look at the lot, the film, the exposure and the temperature, then measure a block again.';
+  return staleness.kind === 'twoInARow'
+    ? `Two prints in a row came out far from what it said: this signature may no longer hold. ${why}`
+    : `Prints have been walking ${staleness.side} what it said: this signature may no longer hold. ${why}`;
+}
+
+function Biases({ view }: { view: SignatureView }) {
+  return (
+    <div>
+      <h3 className="text-base">What the calipers may add</h3>
+      <ul className="text-sm">
+        {view.learned.signature.biases.map(({ instrument, jaw, meanMm, sdMm }) => (
+          <li key={`${instrument} ${jaw}`}>
+            {instrument}, {jaw} jaws: <span className="num">{formatSigned(meanMm, 3)}</span> ±{' '}
+            <span className="num">{formatMm(1.96 * sdMm, 3)} mm</span>
+          </li>
+        ))}
+      </ul>
+    </div>
+  );
+}
+
+function Observations({ view: { observed } }: { view: SignatureView }) {
+  return (
+    <details className="mt-6">
+      <summary className="font-semibold">The {observed.length} sizes it was learned from</summary>
+      <table className="mt-2 w-full border-collapse text-sm">
+        <caption className="sr-only">Sizes that the signature was learned from</caption>
+        <thead>
+          <tr className="border-b border-ink text-left text-soft">
+            <th className="py-1 font-normal">Feature</th>
+            <th className="py-1 text-right font-normal">drawn</th>
+            <th className="py-1 text-right font-normal">size − drawn</th>
+            <th className="py-1 text-right font-normal">the rest says</th>
+          </tr>
+        </thead>
+        <tbody>
+          {observed.map((line, i) => (
+            <tr key={i} className="border-b border-hair">
+              <th scope="row" className="py-1 text-left font-normal">
+                {line.feature} <span className="text-soft">{line.job}</span>
+                {line.suspicious && <strong className="text-plum"> looks odd</strong>}
+              </th>
+              <td className="num py-1 text-right">{formatMm(line.drawnMm, 3)}</td>
+              <td className="num py-1 text-right">
+                {formatSigned(line.offsetMm, 3)} ± {formatMm(1.96 * line.u_mm, 3)}
+              </td>
+              <td className="num py-1 text-right">{formatSigned(line.expectedOffsetMm, 3)}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </details>
+  );
+}
+
+const SHOWN = 12;
+
+function History({ view: { kept } }: { view: SignatureView }) {
+  return (
+    <details className="mt-4">
+      <summary className="font-semibold">Every estimate is kept: {kept.length}</summary>
+      <ol className="mt-2 text-sm">
+        {kept.slice(0, SHOWN).map(({ at, readings, edgeMm, featureScatterMm }) => (
+          <li key={at.toISOString() + readings} className="num">
+            {at.toISOString().slice(0, 16).replace('T', ' ')}: {readings} readings, edges{' '}
+            {formatSigned(edgeMm, 3)} mm, habit {formatMm(featureScatterMm, 3)} mm
+          </li>
+        ))}
+      </ol>
+    </details>
+  );
+}

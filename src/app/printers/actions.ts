@@ -1,0 +1,17 @@
+'use server';
+
+import { revalidatePath } from 'next/cache';
+import { parseForm, profileForm } from '@/inputs';
+import { bench } from '@/services/bench';
+import { createProfile } from '@/services/equipment';
+import { done, refused, type FormState } from '@/ui/forms/form-state';
+import { describeChangeIssue, describeFormIssue } from '@/words';
+
+export async function addProfile(_before: FormState, data: FormData): Promise<FormState> {
+  const form = parseForm(profileForm, data);
+  if (!form.ok) return refused(describeFormIssue(form.issue));
+  const made = createProfile(bench().db, form.value);
+  if (!made.ok) return refused(describeChangeIssue(made.issue));
+  revalidatePath('/', 'layout');
+  return done(`${form.value.resinName} on ${form.value.printerName} is on the bench.`);
+}

@@ -1,0 +1,19 @@
+import { benchDb, dataFolder, type Db } from '@/db';
+import { readHouseRules, type HouseRules } from './house-rules';
+import { listFindables, type Findable } from './look-around';
+
+/**
+ * The one bench of this process. Pages, actions and route handlers get the database and its folder here and hand them
+ * to the services, which take them as parameters and so can be tested on a bench of their own.
+ */
+export function bench(): { readonly db: Db; readonly folder: string } {
+  return { db: benchDb(), folder: dataFolder() };
+}
+
+export function benchHouse(): HouseRules {
+  return readHouseRules(benchDb());
+}
+
+export function benchFindables(): Findable[] {
+  return listFindables(benchDb());
+}

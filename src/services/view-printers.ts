@@ -1,0 +1,98 @@
+import { queries, type Db } from '@/db';
+import { judgeStaleness, type Staleness } from '@/core/signature';
+import { featureKey } from './kinds';
+import { learnSignature, listKeptSignatures, type LearnedSignature } from './learn-signature';
+
+/** A printer with a resin and a profile, and how well it is known. */
+export interface ProfileGlance {
+  readonly id: number;
+  readonly printer: string;
+  readonly resin: string;
+  readonly name: string;
+  readonly lot: string;
+  readonly simulated: boolean;
+  readonly readingCount: number;
+  readonly pinned: number;
+  readonly parameters: number;
+}
+
+export function glanceAtProfiles(db: Db): ProfileGlance[] {
+  return queries.listProfiles(db).map(({ profile, printer, resin }) => {
+    const { signature, readingCount } = learnSignature(db, profile.id);
+    return {
+      id: profile.id,
+      printer: printer.name,
+      resin: resin.name,
+      name: profile.name,
+      lot: profile.lot,
+      simulated: printer.standInSeed !== null,
+      readingCount,
+      pinned: signature.parameters.filter(({ pinned }) => pinned).length,
+      parameters: signature.parameters.length,
+    };
+  });
+}
+
+/** One observation of the signature, with what everything else says of it. */
+export interface ObservedLine {
+  readonly feature: string;
+  readonly job: string;
+  readonly drawnMm: number;
+  readonly offsetMm: number;
+  readonly expectedOffsetMm: number;
+  readonly u_mm: number;
+  readonly suspicious: boolean;
+}
+
+export interface SignatureView {
+  readonly row: queries.ProfileRow;
+  readonly learned: LearnedSignature;
+  readonly observed: readonly ObservedLine[];
+  readonly staleness: Staleness;
+  /** Every estimate kept, newest first. */
+  readonly kept: readonly {
+    readonly at: Date;
+    readonly readings: number;
+    readonly edgeMm: number;
+    readonly featureScatterMm: number;
+  }[];
+}
+
+/** z of each print's mean miss against what was expected of it when it was drawn, oldest first. */
+function printMisses(db: Db, profileId: number): number[] {
+  const misses = new Map<number, number[]>();
+  for (const line of queries.listExpectations(db, profileId)) {
+    misses.set(line.printId, [
+      ...(misses.get(line.printId) ?? []),
+      (line.meanReadingMm - line.predictedMm) / line.sdMm,
+    ]);
+  }
+  return [...misses.values()].map((z) => z.reduce((sum, value) => sum + value, 0) / Math.sqrt(z.length));
+}
+
+/** A profile's signature with what it was learned from; undefined when there is no such profile. */
+export function viewSignature(db: Db, profileId: number): SignatureView | undefined {
+  const row = queries.findProfile(db, profileId);
+  if (row === undefined) return undefined;
+  const learned = learnSignature(db, profileId);
+  const names = queries.nameFeatures(db, profileId);
+  const observed = learned.report.features.map((line): ObservedLine => {
+    const named = names.find(({ featureId }) => featureKey(featureId) === line.feature);
+    return {
+      feature: named?.feature ?? line.feature,
+      job: named?.job ?? '',
+      drawnMm: line.drawn_mm,
+      offsetMm: line.offset_mm,
+      expectedOffsetMm: line.predicted_mm - line.drawn_mm,
+      u_mm: line.u_mm,
+      suspicious: line.suspicious,
+    };
+  });
+  const kept = listKeptSignatures(db, profileId).map(({ createdAt, readingIds, report }) => ({
+    at: createdAt,
+    readings: readingIds.length,
+    edgeMm: report.parameters.find(({ name }) => name === 'edge')?.mean ?? 0,
+    featureScatterMm: report.scatter.feature_mm,
+  }));
+  return { row, learned, observed, staleness: judgeStaleness(printMisses(db, profileId)), kept };
+}

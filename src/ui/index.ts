@@ -1,0 +1,18 @@
+export { Button, buttonLook } from './button';
+export { Caution } from './caution';
+export { CopyButton } from './copy-button';
+export { Dialog } from './dialog';
+export { ActionForm, type FormAction } from './forms/action-form';
+export { Choice, TextArea, TextField } from './forms/field';
+export { done, refused, type FormState } from './forms/form-state';
+export { Ledger, type LedgerLine } from './ledger';
+export { NonceProvider } from './nonce';
+export { Note, Problem } from './notice';
+export { PlaceBar } from './place-bar';
+export { RuleStrip, toneOf, type StripTone, type StripValues } from './rule-strip';
+export { ShortcutProvider, useLetterKeys, useShortcuts } from './shortcuts/shortcuts';
+export { useKeycaps } from './shortcuts/use-keycaps';
+export { Tape, type TapeStep } from './tape';
+export { PartFrame } from './viewer/part-frame';
+export type { Callout } from './viewer/part-view';
+export { ThemeSwitch, type Theme } from './theme-switch';

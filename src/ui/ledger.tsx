@@ -1,0 +1,52 @@
+'use client';
+
+import Link from 'next/link';
+import { PanelRightClose, PanelRightOpen } from 'lucide-react';
+import { useState } from 'react';
+
+export interface LedgerLine {
+  readonly id: number;
+  readonly title: string;
+  readonly detail: string;
+  readonly href: string;
+}
+
+/** The running column of what has been decided in a job, newest first; folds away. */
+export function Ledger({ lines }: { lines: readonly LedgerLine[] }) {
+  const [open, setOpen] = useState(true);
+  const Icon = open ? PanelRightClose : PanelRightOpen;
+  return (
+    <section
+      aria-label="Ledger"
+      className={`ledger no-print border-hair px-4 py-4 lg:border-l ${open ? 'lg:w-64' : 'lg:w-14'}`}
+    >
+      <div className="flex items-center justify-between">
+        {open && <h2 className="text-base">Ledger</h2>}
+        <button
+          type="button"
+          className="p-1 text-soft hover:text-ink"
+          aria-expanded={open}
+          aria-label={open ? 'Fold the ledger away' : 'Open the ledger'}
+          onClick={() => setOpen(!open)}
+        >
+          <Icon size={18} aria-hidden />
+        </button>
+      </div>
+      {open && lines.length === 0 && (
+        <p className="mt-2 text-sm text-soft">What is decided in this job is noted here.</p>
+      )}
+      {open && (
+        <ol className="mt-2">
+          {lines.map((line) => (
+            <li key={line.id} className="border-b border-dotted border-hair py-2">
+              <Link href={line.href} className="block hover:bg-wash">
+                <span className="block text-sm font-semibold">{line.title}</span>
+                <span className="block text-sm text-soft">{line.detail}</span>
+              </Link>
+            </li>
+          ))}
+        </ol>
+      )}
+    </section>
+  );
+}

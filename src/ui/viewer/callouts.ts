@@ -1,0 +1,50 @@
+/** A callout's anchor on the page, px. */
+export interface ProjectedAnchor {
+  readonly id: number;
+  readonly label: string;
+  readonly at: readonly [number, number];
+}
+
+export interface PlacedCallout {
+  readonly id: number;
+  readonly label: string;
+  readonly from: readonly [number, number];
+  /** Where the leader line bends; the label stands on the piece from here to x = `end`. */
+  readonly to: readonly [number, number];
+  readonly end: number;
+}
+
+export interface CalloutFrame {
+  readonly middle: readonly [number, number];
+  readonly width: number;
+  readonly height: number;
+}
+
+const ROW_PX = 24;
+const MARGIN_PX = 8;
+const PX_PER_LETTER = 7.2;
+
+/**
+ * Sets labels in two columns, left and right of the part, each on the side of its anchor; rows at least 24 px apart in
+ * the order of the anchors, so that leader lines do not cross.
+ */
+export function layOutCallouts(anchors: readonly ProjectedAnchor[], frame: CalloutFrame): PlacedCallout[] {
+  const isLeft = ({ at }: ProjectedAnchor) => at[0] < frame.middle[0];
+  return [anchors.filter(isLeft), anchors.filter((anchor) => !isLeft(anchor))].flatMap((column, side) => {
+    const ordered = [...column].sort((a, b) => a.at[1] - b.at[1]);
+    let row = MARGIN_PX;
+    return ordered.map((anchor, i): PlacedCallout => {
+      const below = (ordered.length - 1 - i) * ROW_PX;
+      row = Math.max(row + ROW_PX, Math.min(anchor.at[1] - ROW_PX, frame.height - MARGIN_PX - below));
+      const length = PX_PER_LETTER * anchor.label.length + 8;
+      const outer = side === 0 ? MARGIN_PX : frame.width - MARGIN_PX;
+      return {
+        id: anchor.id,
+        label: anchor.label,
+        from: anchor.at,
+        to: [side === 0 ? outer + length : outer - length, row],
+        end: outer,
+      };
+    });
+  });
+}

@@ -1,0 +1,2 @@
+export type { CorrectedPart, LoadedPart } from './mesh-api';
+export { MeshStopped, MeshWorker } from './mesh-client';
