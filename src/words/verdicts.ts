@@ -17,9 +17,9 @@ export function describeSettling(settling: Settling): string {
         ? 'one more reading would settle it'
         : `${settling.more} more readings would settle it`;
     case 'instrument':
-      return `no repeats will settle it: the caliper’s own limit of error would have to be ${formatMm(Math.floor(settling.mpeMm * 1000) / 1000, 3)} mm or better`;
+      return `no repeats will: a caliper good to ${formatMm(Math.floor(settling.mpeMm * 1000) / 1000, 3)} mm would settle it`;
     case 'nothing':
-      return 'it lies on the limit: only a finer method would settle it';
+      return 'on the limit: only a finer method would settle it';
   }
 }
 
@@ -56,15 +56,15 @@ interface ParameterWords {
   /** What to measure when it is not pinned. */
   readonly pin: string;
   /** How the number is shown: per cent, hundredths of a degree … */
-  readonly unit: '%' | 'mm' | 'mm²' | 'mm per m';
+  readonly unit: '%' | 'mm' | 'mm²' | 'mm/m';
   readonly factor: number;
 }
 
 const PARAMETERS: Readonly<Record<ParameterName, ParameterWords>> = {
-  epsilonX: { title: 'Grows along X', pin: 'measure something over 30 mm along X', unit: '%', factor: 100 },
-  epsilonY: { title: 'Grows along Y', pin: 'measure something over 30 mm along Y', unit: '%', factor: 100 },
-  skew: { title: 'X and Y out of square', pin: 'measure both diagonals', unit: 'mm per m', factor: 1000 },
-  epsilonZ: { title: 'Grows along Z', pin: 'measure a low and a tall height', unit: '%', factor: 100 },
+  epsilonX: { title: 'Shrinks along X', pin: 'measure over 30 mm along X', unit: '%', factor: -100 },
+  epsilonY: { title: 'Shrinks along Y', pin: 'measure over 30 mm along Y', unit: '%', factor: -100 },
+  skew: { title: 'X and Y out of square', pin: 'measure both diagonals', unit: 'mm/m', factor: 1000 },
+  epsilonZ: { title: 'Shrinks along Z', pin: 'measure a low and a tall height', unit: '%', factor: -100 },
   edge: { title: 'Every edge grows', pin: 'measure a small and a large width', unit: 'mm', factor: 1 },
   insideExtra: {
     title: 'Inside edges close further',

@@ -5,13 +5,15 @@ interface ParameterListProps {
   readonly parameters: readonly ParameterEstimate[];
   /** Names to show; all when left out. */
   readonly used?: ReadonlySet<string>;
+  /** In two columns where there is room. */
+  readonly isWide?: boolean;
 }
 
 /** Each parameter of a signature with ± at 95 %, and whether data pins it down. */
-export function ParameterList({ parameters, used }: ParameterListProps) {
+export function ParameterList({ parameters, used, isWide = false }: ParameterListProps) {
   const shown = parameters.filter(({ name }) => used === undefined || used.has(name));
   return (
-    <dl>
+    <dl className={isWide ? 'gap-8 lg:columns-2' : undefined}>
       {shown.map((parameter) => (
         <ParameterRow key={parameter.name} parameter={parameter} />
       ))}
@@ -26,25 +28,25 @@ function ParameterRow({
 }) {
   const { title, pin, unit, factor } = parameterWords(name);
   return (
-    <div className="grid grid-cols-[minmax(0,1fr)_auto] items-center gap-x-4 border-b border-dotted border-hair py-1.5 sm:grid-cols-[minmax(0,1fr)_10rem_12rem]">
+    <div className="grid break-inside-avoid grid-cols-[minmax(0,1fr)_auto] items-center gap-x-4 border-b border-dotted border-hair py-1.5 sm:grid-cols-[minmax(0,1fr)_7.5rem_11.5rem]">
       <dt>
         <span className="font-semibold">{title}</span>
         <span className={`block text-sm ${pinned ? 'text-juniper' : 'text-soft'}`}>
-          {pinned ? 'pinned down by readings' : `still assumed: ${pin}`}
+          {pinned ? 'pinned by readings' : `still assumed: ${pin}`}
         </span>
       </dt>
       <dd className="hidden sm:block" aria-hidden>
         <SpreadDrawing mean={mean} sd={sd} priorMean={priorMean} priorSd={priorSd} />
       </dd>
-      <dd className="num text-right">
+      <dd className="num text-right whitespace-nowrap">
         {formatSigned(mean * factor, 3)}{' '}
-        <span className="text-soft">± {(1.96 * sd * factor).toFixed(3)}</span> {unit}
+        <span className="text-soft">± {Math.abs(1.96 * sd * factor).toFixed(3)}</span> {unit}
       </dd>
     </div>
   );
 }
 
-const WIDTH = 160;
+const WIDTH = 120;
 
 /** The estimate as a whisker on the width of its prior; a dotted mark where it was before any reading. */
 function SpreadDrawing({

@@ -40,7 +40,7 @@ export default function StripsPage() {
         <section key={width} aria-label={`${width} px`} className="mt-4">
           <h2 className="text-base">{width} px</h2>
           {CASES.map(({ words, tone, values }) => (
-            <div key={words} style={{ width: width === 900 ? 1050 : width + 180, maxWidth: '100%' }}>
+            <div key={words} style={{ width, maxWidth: '100%' }}>
               <RuleStrip {...values} words={words} tone={tone} />
             </div>
           ))}

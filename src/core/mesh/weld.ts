@@ -36,7 +36,8 @@ export function weldCorners(corners: ArrayLike<number>, options: WeldOptions = {
     const x = Math.round((corners[at] - min[0]) / quantum);
     const y = Math.round((corners[at + 1] - min[1]) / quantum);
     const z = Math.round((corners[at + 2] - min[2]) / quantum);
-    const isThere = (vertex: number) => keys[3 * vertex] === x && keys[3 * vertex + 1] === y && keys[3 * vertex + 2] === z;
+    const isThere = (vertex: number) =>
+      keys[3 * vertex] === x && keys[3 * vertex + 1] === y && keys[3 * vertex + 2] === z;
     let slot = hash(x, y, z) & (slots - 1);
     while (vertexOfSlot[slot] !== EMPTY && !isThere(vertexOfSlot[slot])) slot = (slot + 1) & (slots - 1);
     if (vertexOfSlot[slot] === EMPTY) {

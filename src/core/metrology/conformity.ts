@@ -27,6 +27,8 @@ export type Verdict =
   | { readonly kind: 'cantTell'; readonly settling: Settling; readonly rule: DecisionRule };
 
 const MOST_REPEATS = 30;
+/** Below this limit of error no hand instrument is to be had, mm. */
+const FINEST_MPE_MM = 0.001;
 
 /** U that this feature would have after `count` repeats in all, its scatter staying what it is; mm. */
 function expandedUAfter(count: number, size: SizeEstimate): number {
@@ -48,7 +50,10 @@ function findSettling(size: SizeEstimate, roomMm: number, mpeMm: number): Settli
   const uAllowed = roomMm / normalQuantile(0.975);
   const withoutMpe = size.uTypeB_mm ** 2 - mpeMm ** 2 / 3 + size.sMm ** 2 / (size.count + MOST_REPEATS);
   const left = uAllowed ** 2 - withoutMpe;
-  return roomMm > 0 && left > 0 ? { kind: 'instrument', mpeMm: Math.sqrt(3 * left) } : { kind: 'nothing' };
+  const mpeNeeded = Math.sqrt(3 * Math.max(0, left));
+  return roomMm > 0 && mpeNeeded >= FINEST_MPE_MM
+    ? { kind: 'instrument', mpeMm: mpeNeeded }
+    : { kind: 'nothing' };
 }
 
 /**

@@ -24,16 +24,14 @@ interface PartViewProps {
 }
 
 interface Colours {
-  readonly sheet: string;
-  readonly ground: string;
-  readonly hair: string;
+  readonly part: string;
   readonly edge: string;
 }
 
 function readColours(): Colours {
   const style = getComputedStyle(document.documentElement);
   const token = (name: string) => style.getPropertyValue(`--${name}`).trim();
-  return { sheet: token('sheet'), ground: token('ground'), hair: token('hair'), edge: token('edge') };
+  return { part: token('part'), edge: token('edge') };
 }
 
 /** The colours of the theme, read again when it changes: a canvas has no style sheet. */
@@ -73,7 +71,7 @@ export default function PartView({ corners, bounds, callouts, activeId, onPlace 
         camera={{
           fov: 30,
           up: [0, 0, 1],
-          position: [middle[0] - 1.5 * size, middle[1] - 2.1 * size, middle[2] + 1.6 * size],
+          position: [middle[0] - 1.75 * size, middle[1] - 2.5 * size, middle[2] + 1.9 * size],
           near: size / 100,
           far: size * 40,
         }}
@@ -83,7 +81,7 @@ export default function PartView({ corners, bounds, callouts, activeId, onPlace 
         <directionalLight position={[-size * 2, -size * 3, size * 4]} intensity={1.6} />
         <directionalLight position={[size * 3, size, size]} intensity={0.5} />
         <mesh geometry={geometry} onClick={place}>
-          <meshStandardMaterial color={colours.hair} roughness={0.95} metalness={0} flatShading />
+          <meshStandardMaterial color={colours.part} roughness={0.95} metalness={0} flatShading />
         </mesh>
         <PlateGrid bounds={bounds} size={size} colour={colours.edge} />
         <OrbitControls target={middle} enableDamping={false} makeDefault />

@@ -42,7 +42,7 @@ export default async function SignaturePage({ params }: Params) {
           .join(' · ')}
       </p>
       <p className="mt-2 max-w-prose">{describeStaleness(staleness, learned.readingCount)}</p>
-      <div className="mt-5 grid gap-8 lg:grid-cols-2">
+      <div className="mt-5 grid gap-8 lg:grid-cols-[1.15fr_1fr]">
         <section aria-labelledby="law-title">
           <h2 id="law-title" className="text-lg">
             What it does to drawn sizes

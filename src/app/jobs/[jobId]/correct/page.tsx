@@ -23,7 +23,7 @@ export default async function CorrectPage({ params }: { params: Promise<{ jobId:
   return (
     <div className="space-y-6">
       <Plan view={view} plan={plan} />
-      <div className="grid gap-8 lg:grid-cols-2">
+      <div className={`grid gap-8 ${view.job.meshHash === null ? '' : 'lg:grid-cols-2'}`}>
         <section aria-labelledby="does-title">
           <h2 id="does-title" className="text-lg">
             What {profile.printer.name} does with {profile.resin.name}
@@ -36,7 +36,11 @@ export default async function CorrectPage({ params }: { params: Promise<{ jobId:
               The whole signature
             </Link>
           </p>
-          <ParameterList parameters={learned.signature.parameters} used={usedParameters(view)} />
+          <ParameterList
+            parameters={learned.signature.parameters}
+            used={usedParameters(view)}
+            isWide={view.job.meshHash === null}
+          />
         </section>
         <FileLever view={view} />
       </div>

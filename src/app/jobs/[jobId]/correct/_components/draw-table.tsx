@@ -24,13 +24,11 @@ export function DrawTable({ rows }: { rows: readonly DrawRow[] }) {
   const copy = (text: string) => () => void navigator.clipboard.writeText(text);
   useShortcuts([
     { key: 'y', does: 'copy the whole table', run: copy(table) },
-    ...rows
-      .slice(0, MOST_KEYS)
-      .map(({ name, next }, i) => ({
-        key: String(i + 1),
-        does: `copy draw next of ${name}`,
-        run: copy(formatMm(next.drawMm, DIGITS)),
-      })),
+    ...rows.slice(0, MOST_KEYS).map(({ name, next }, i) => ({
+      key: String(i + 1),
+      does: `copy draw next of ${name}`,
+      run: copy(formatMm(next.drawMm, DIGITS)),
+    })),
   ]);
   return (
     <table className="w-full border-collapse">

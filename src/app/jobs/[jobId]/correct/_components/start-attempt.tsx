@@ -26,7 +26,7 @@ export function StartAttempt({
   hasSolid,
 }: StartAttemptProps) {
   return (
-    <div className="mt-3 bg-wash px-3 py-3">
+    <div className="bottom-0 mt-3 sm:sticky bg-wash px-3 py-3">
       <p>
         <strong>{features === 1 ? 'In tolerance' : `All ${features} in tolerance`}:</strong>{' '}
         <span className="num font-semibold">{formatChance(joint)}</span>

@@ -1,6 +1,6 @@
 'use client';
 
-import type { Ref } from 'react';
+import type { ReactNode, Ref } from 'react';
 import type { FeatureView } from '@/services/view-job';
 import { Button } from '@/ui';
 import { READINGS_EACH } from './bench-types';
@@ -12,6 +12,8 @@ interface ArmedFieldProps {
   readonly text: string;
   readonly onText: (text: string) => void;
   readonly onTake: () => void;
+  /** What types into the field beside the keyboard. */
+  readonly children?: ReactNode;
 }
 
 const ORDINALS = ['first', 'second', 'third'];
@@ -23,7 +25,7 @@ function whichReading(count: number, shape: FeatureView['kind']['shape']): strin
 }
 
 /** The one field that readings go into; a caliper that types lands in it. */
-export function ArmedField({ ref, feature, count, text, onText, onTake }: ArmedFieldProps) {
+export function ArmedField({ ref, feature, count, text, onText, onTake, children }: ArmedFieldProps) {
   return (
     <form
       aria-label="Reading"
@@ -36,7 +38,7 @@ export function ArmedField({ ref, feature, count, text, onText, onTake }: ArmedF
       <label htmlFor="reading" className="block">
         Reading <strong>{feature.name}</strong>, {whichReading(count, feature.kind.shape)}
       </label>
-      <div className="mt-1 flex flex-wrap items-center gap-4">
+      <div className="mt-1 flex flex-wrap items-center gap-3 sm:gap-4">
         <span className="flex min-w-0 items-baseline gap-2">
           <input
             ref={ref}
@@ -47,10 +49,11 @@ export function ArmedField({ ref, feature, count, text, onText, onTake }: ArmedF
             inputMode="decimal"
             value={text}
             onChange={(event) => onText(event.target.value)}
-            className="num w-44 border-b-2 border-ink bg-transparent py-1 text-4xl font-semibold caret-juniper sm:w-56 sm:text-5xl"
+            className="num w-40 border-b-2 border-ink bg-transparent py-1 text-4xl font-semibold caret-juniper sm:w-44 sm:text-5xl"
           />
           <span className="text-soft">mm</span>
         </span>
+        {children}
         <Button type="submit" weight="large" className="ml-auto">
           Take it <kbd className="border-current">Enter</kbd>
         </Button>

@@ -48,7 +48,7 @@ function Row({ feature, waiting, isActive, onChoose, onRetract }: RowProps) {
   const { name, kind, targetMm, size, verdict } = feature;
   const odd = feature.readings.find(({ suspicious }) => suspicious !== undefined);
   return (
-    <div className="grid items-center gap-x-4 gap-y-1 px-3 py-1.5 sm:grid-cols-[minmax(0,9.5rem)_minmax(0,10rem)_minmax(10rem,1fr)_minmax(0,10.5rem)]">
+    <div className="grid items-center gap-x-4 gap-y-1 px-3 py-1.5 sm:grid-cols-[minmax(0,9.5rem)_minmax(0,10rem)_minmax(10rem,1fr)_minmax(0,12rem)]">
       <button type="button" onClick={onChoose} aria-pressed={isActive} className="text-left max-sm:min-h-11">
         <span className="block font-semibold">{name}</span>
         <span className="block text-sm text-soft">
@@ -57,7 +57,7 @@ function Row({ feature, waiting, isActive, onChoose, onRetract }: RowProps) {
       </button>
       <ReadingList feature={feature} waiting={waiting} />
       <RuleStrip {...stripOf(feature)} words={wordsOf(feature)} tone={toneOf(verdict)} showWords={false} />
-      <div className="max-sm:order-first max-sm:col-start-1">
+      <div>
         {size === undefined || verdict === undefined ? (
           <span className="text-soft">not read yet</span>
         ) : (

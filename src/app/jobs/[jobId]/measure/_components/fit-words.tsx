@@ -32,10 +32,10 @@ export function FitWords({ said, hasMate, onSay }: FitWordsProps) {
     })),
   );
   return (
-    <fieldset className="flex flex-wrap items-center gap-1.5">
+    <fieldset className="mt-3 flex flex-wrap items-center gap-1.5">
       <legend className="sr-only">On its mate</legend>
-      <span className="text-sm text-soft" aria-hidden>
-        on its mate:
+      <span className="w-full text-sm text-soft" aria-hidden>
+        on its mate{hasMate ? '' : ' (name it and its size under Need for words to count)'}
       </span>
       {FIT_WORDS.map((word) => (
         <button
@@ -43,14 +43,11 @@ export function FitWords({ said, hasMate, onSay }: FitWordsProps) {
           type="button"
           aria-pressed={said === word}
           onClick={() => onSay(word)}
-          className={`flex min-h-11 items-center gap-1.5 rounded-[5px] border px-2.5 py-1 max-lg:min-h-16 ${said === word ? 'border-juniper bg-band font-semibold' : 'border-edge'}`}
+          className={`flex min-h-10 items-center gap-1.5 rounded-[5px] border px-2 py-1 max-lg:min-h-16 ${said === word ? 'border-juniper bg-band font-semibold' : 'border-edge'}`}
         >
           {describeFitWord(word)} <kbd>{capOf(CODES[word])}</kbd>
         </button>
       ))}
-      {!hasMate && (
-        <span className="text-sm text-soft">(name the mate and its size under Need for words to count)</span>
-      )}
     </fieldset>
   );
 }

@@ -4,6 +4,7 @@ import { useRouter } from 'next/navigation';
 import { useCallback, useMemo, useRef, useState } from 'react';
 import { parseLength } from '@/core/metrology';
 import type { FitWord } from '@/core/signature';
+import type { ReadingInput } from '@/inputs';
 import { PartFrame, useShortcuts } from '@/ui';
 import {
   describeChangeIssue,
@@ -43,6 +44,7 @@ export function MeasuringBench(props: BenchProps) {
   const [remark, setRemark] = useState<Remark | undefined>();
   const [asked, setAsked] = useState<AskedReading | undefined>();
   const [atPlate, setAtPlate] = useState(false);
+  const [kept, setKept] = useState<readonly { readonly id: number; readonly entry: ReadingInput }[]>([]);
   const { isOn, toggle, tick } = useTick();
   const arm = useCallback(() => field.current?.focus(), []);
 
@@ -50,6 +52,7 @@ export function MeasuringBench(props: BenchProps) {
     tick(result.ok);
     router.refresh();
     if (result.ok) {
+      setKept((before) => [...before, { id: result.value.id, entry }]);
       const { elsewhere } = result.value;
       if (elsewhere > 0)
         setRemark({
@@ -67,11 +70,16 @@ export function MeasuringBench(props: BenchProps) {
   };
   const { waiting, isCutOff, add } = useReadingQueue(printId, onAnswer);
 
+  // Kept by the bench, not yet on the page: the page comes a moment after the answer.
+  const onTheWay = useMemo(() => {
+    const shown = new Set(features.flatMap(({ readings }) => readings.map(({ id }) => id)));
+    return [...kept.filter(({ id }) => !shown.has(id)).map(({ entry }) => entry), ...waiting];
+  }, [features, kept, waiting]);
   const counts = useMemo(() => {
     const map = new Map(features.map(({ id, readings }) => [id, readings.length]));
-    for (const { featureId } of waiting) map.set(featureId, (map.get(featureId) ?? 0) + 1);
+    for (const { featureId } of onTheWay) map.set(featureId, (map.get(featureId) ?? 0) + 1);
     return map;
-  }, [features, waiting]);
+  }, [features, onTheWay]);
   const wanting = features.find(({ id }) => (counts.get(id) ?? 0) < READINGS_EACH);
   const active = features.find(({ id }) => id === chosenId) ?? wanting ?? features[0];
 
@@ -114,10 +122,12 @@ export function MeasuringBench(props: BenchProps) {
     moveOn((counts.get(active.id) ?? 0) + 1);
     arm();
   };
-  const retract = (readingId?: number) =>
+  const retract = (readingId?: number) => {
+    setKept([]);
     void takeBack(printId, readingId)
       .then((said) => setRemark({ text: said }))
       .then(arm);
+  };
   const say = (word: FitWord) => {
     const entry = {
       clientKey: crypto.randomUUID(),
@@ -173,7 +183,7 @@ export function MeasuringBench(props: BenchProps) {
       >
         {props.part !== undefined && (
           <div className="hidden lg:block">
-            <PartFrame {...props.part} callouts={callouts} activeId={active.id} className="h-56" />
+            <PartFrame {...props.part} callouts={callouts} activeId={active.id} className="h-48" />
           </div>
         )}
         <div className="border-l-4 border-juniper bg-sheet px-4 py-3">
@@ -184,38 +194,39 @@ export function MeasuringBench(props: BenchProps) {
             text={text}
             onText={setText}
             onTake={() => take()}
-          />
-          <div className="mt-2 flex flex-wrap items-center justify-between gap-3">
-            <FitWords said={active.word} onSay={say} hasMate={active.mate !== undefined} />
+          >
             {standIn && (
               <SimulatedCaliper
                 featureId={active.id}
-                featureName={active.name}
                 printId={printId}
                 instrumentId={session.instrument.id}
                 closing={(counts.get(active.id) ?? 0) + 1}
                 onTyped={setText}
                 onSend={take}
+                onProblem={(problem) => setRemark({ text: `${active.name}: ${problem}`, isProblem: true })}
               />
             )}
+          </ArmedField>
+          <FitWords said={active.word} onSay={say} hasMate={active.mate !== undefined} />
+          <div className="mt-1.5 flex flex-wrap items-baseline gap-x-4">
+            <label className="flex items-center gap-2 text-sm text-soft">
+              <input
+                type="checkbox"
+                checked={atPlate}
+                onChange={(event) => setAtPlate(event.target.checked)}
+                className="size-4"
+              />
+              within 1 mm of the plate, kept apart
+            </label>
+            <p
+              role={remark?.isProblem ? 'alert' : 'status'}
+              className={`min-h-6 ${remark?.isProblem ? 'font-medium text-plum' : 'text-soft'}`}
+            >
+              {isCutOff
+                ? `No answer from the bench: ${waiting.length} reading(s) wait here and are sent again by themselves.`
+                : remark?.text}
+            </p>
           </div>
-          <label className="mt-2 flex items-center gap-2 text-sm text-soft">
-            <input
-              type="checkbox"
-              checked={atPlate}
-              onChange={(event) => setAtPlate(event.target.checked)}
-              className="size-4"
-            />
-            read at the plate edge, within 1 mm of the plate (kept apart: first layers flare)
-          </label>
-          <p
-            role={remark?.isProblem ? 'alert' : 'status'}
-            className={`mt-1 min-h-6 ${remark?.isProblem ? 'font-medium text-plum' : 'text-soft'}`}
-          >
-            {isCutOff
-              ? `No answer from the bench: ${waiting.length} reading(s) wait here and are sent again by themselves.`
-              : remark?.text}
-          </p>
           {asked !== undefined && (
             <DoubtPanel
               asked={asked}
@@ -233,7 +244,7 @@ export function MeasuringBench(props: BenchProps) {
       <FeatureRows
         features={features}
         activeId={active.id}
-        waiting={waiting}
+        waiting={onTheWay}
         onChoose={(id) => {
           setChosenId(id);
           arm();

@@ -1,8 +1,9 @@
 'use client';
 
+import { useState } from 'react';
 import { PART_STATES } from '@/core/metrology';
 import { InstrumentForm } from '@/app/_components/instrument-form';
-import { ActionForm, Button, Choice, TextField } from '@/ui';
+import { ActionForm, Button, Caution, Choice, TextField } from '@/ui';
 import { formatMm } from '@/words';
 import { beginSession, makeInstrument } from '../actions';
 
@@ -25,6 +26,8 @@ interface SessionPanelProps {
 
 /** A sitting starts with its caliper, its zero and, if wished, temperatures; remembered from last time. */
 export function SessionPanel({ jobId, instruments, remembered }: SessionPanelProps) {
+  const [state, setState] = useState(remembered?.state ?? 'cured');
+  const isWet = state === 'green' || state === 'washed';
   return (
     <div className="max-w-2xl space-y-6" data-fills-screen>
       <h2 className="text-xl">Before the first reading</h2>
@@ -66,7 +69,8 @@ export function SessionPanel({ jobId, instruments, remembered }: SessionPanelPro
           <Choice
             name="state"
             label="The part is"
-            defaultValue={remembered?.state ?? 'cured'}
+            value={state}
+            onChange={(event) => setState(event.target.value as typeof state)}
             choices={PART_STATES.map((state) => ({ value: state, label: state }))}
           />
           <label className="flex items-start gap-2 self-end pb-2">
@@ -75,6 +79,14 @@ export function SessionPanel({ jobId, instruments, remembered }: SessionPanelPro
               still warm <span className="text-soft">(kept, but not learned from)</span>
             </span>
           </label>
+          {isWet && (
+            <div className="sm:col-span-2">
+              <Caution>
+                Uncured resin is still on this part: gloves and eye protection, nothing on the skin, and wipe
+                the jaws before the caliper goes back. Its safety sheet and your local rules come first.
+              </Caution>
+            </div>
+          )}
           <Button type="submit" weight="large" className="sm:col-span-2 sm:justify-self-start" autoFocus>
             Start measuring
           </Button>

@@ -7,13 +7,13 @@ import type { Result } from '@/core/result';
 
 interface SimulatedCaliperProps {
   readonly featureId: number;
-  readonly featureName: string;
   readonly printId: number;
   readonly instrumentId: number;
   /** Which closing of the jaws this will be; each reads anew. */
   readonly closing: number;
   readonly onTyped: (text: string) => void;
   readonly onSend: (text: string) => void;
+  readonly onProblem: (problem: string) => void;
 }
 
 const PER_KEY_MS = 35;
@@ -22,7 +22,6 @@ const wait = (ms: number) => new Promise((resolve) => setTimeout(resolve, ms));
 /** A small caliper on the screen: closes its jaws on the simulated print, then types what it shows and Enter. */
 export function SimulatedCaliper(props: SimulatedCaliperProps) {
   const [display, setDisplay] = useState('0.00');
-  const [problem, setProblem] = useState<string | undefined>();
   const busy = useRef(false);
   const read = async () => {
     const { featureId, printId, closing, instrumentId } = props;
@@ -30,8 +29,7 @@ export function SimulatedCaliper(props: SimulatedCaliperProps) {
       `/api/stand-in?feature=${featureId}&print=${printId}&closing=${closing}&instrument=${instrumentId}`,
     );
     const shown = (await response.json()) as Result<number, ChangeIssue>;
-    setProblem(shown.ok ? undefined : describeChangeIssue(shown.issue));
-    if (!shown.ok) return;
+    if (!shown.ok) return props.onProblem(describeChangeIssue(shown.issue));
     const text = formatMm(shown.value);
     setDisplay(text);
     for (let length = 1; length <= text.length; length++) {
@@ -44,32 +42,22 @@ export function SimulatedCaliper(props: SimulatedCaliperProps) {
     if (busy.current) return;
     busy.current = true;
     read()
-      .catch(() => setProblem('The simulated caliper got no answer. Try again.'))
+      .catch(() => props.onProblem('The simulated caliper got no answer. Try again.'))
       .finally(() => (busy.current = false));
   };
   useShortcuts([{ key: 'c', does: 'close the simulated caliper’s jaws', run: close, onEmptyField: true }]);
   return (
-    <div className="flex flex-wrap items-center gap-2">
-      <button
-        type="button"
-        onClick={close}
-        className="flex min-h-11 items-center gap-2 rounded-[5px] border border-edge bg-ground px-2.5 max-lg:min-h-16"
-      >
-        <JawsDrawing />
-        <span className="num bg-wash px-2 py-0.5 text-lg" aria-hidden>
-          {display}
-        </span>
-        <span className="text-left text-sm leading-tight">
-          Close the jaws <kbd>c</kbd>
-          <span className="block text-soft">simulated caliper</span>
-        </span>
-      </button>
-      {problem !== undefined && (
-        <p role="alert" className="text-sm text-plum">
-          {props.featureName}: {problem}
-        </p>
-      )}
-    </div>
+    <button
+      type="button"
+      onClick={close}
+      title="Simulated caliper"
+      aria-label="Close the jaws of the simulated caliper"
+      className="flex min-h-12 items-center gap-2 rounded-[5px] border border-edge bg-ground px-2.5 max-lg:min-h-16"
+    >
+      <JawsDrawing />
+      <span className="num bg-wash px-2 py-0.5 text-lg">{display}</span>
+      <kbd>c</kbd>
+    </button>
   );
 }
 

@@ -104,8 +104,7 @@ function KindFields({ row }: { row: FeatureRow | undefined }) {
     base: hasBase ? base : undefined,
   };
   const angleRad = row?.feature.angleRad ?? null;
-  const degrees =
-    angleRad === null ? '' : String(Math.round((angleRad * 180e3) / Math.PI) / 1e3);
+  const degrees = angleRad === null ? '' : String(Math.round((angleRad * 180e3) / Math.PI) / 1e3);
   return (
     <div className="grid items-start gap-3 sm:grid-cols-[1fr_11rem]">
       <div className="grid gap-3">
