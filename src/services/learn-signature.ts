@@ -58,6 +58,15 @@ function toSignatureReading(reading: queries.StandingReading): SignatureReading 
   };
 }
 
+/** The clearance on the mate that a feature's limits ask for, lower and upper, mm. */
+function wishedClearance(
+  { sense, targetMm, lowerMm, upperMm }: queries.Feature,
+  mateMm: number,
+): readonly [number, number] {
+  const [low, high] = [targetMm + lowerMm - mateMm, targetMm + upperMm - mateMm];
+  return sense === 'inside' ? [low, high] : [-high, -low];
+}
+
 /** The last word of each feature in each print, where the mate's size is known. */
 function standingTries(db: Db, profileId: number, state: PartState): Try[] {
   const rows = queries.listTries(db, and(queries.ofProfile(profileId), eq(tables.tries.state, state)));
@@ -76,6 +85,7 @@ function standingTries(db: Db, profileId: number, state: PartState): Try[] {
       word: attempt.word,
       mateMm: mate.sizeMm,
       mateU_mm: mate.uMm ?? ASSUMED_MATE_U_MM,
+      wishedMm: wishedClearance(feature, mate.sizeMm),
     };
   });
 }
