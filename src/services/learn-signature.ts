@@ -1,5 +1,5 @@
 import { createHash } from 'node:crypto';
-import { and, eq } from 'drizzle-orm';
+import { and, desc, eq } from 'drizzle-orm';
 import { correctReading, estimateSize, type PartState } from '@/core/metrology';
 import {
   estimateSignature,
@@ -90,30 +90,34 @@ function standingTries(db: Db, profileId: number, state: PartState): Try[] {
   });
 }
 
-const kept = globalThis as typeof globalThis & { mellowSignatures?: Map<string, LearnedSignature> };
+/** What an estimate costs to make: the same evidence gives the same one. */
+type Estimate = Pick<LearnedSignature, 'signature' | 'report'>;
+
+const kept = globalThis as typeof globalThis & { mellowEstimates?: WeakMap<Db, Map<string, Estimate>> };
 const MOST_KEPT = 16;
 
-/** Remembers the last few signatures by what they were learned from. */
-function remember(hash: string, learn: () => LearnedSignature): LearnedSignature {
-  kept.mellowSignatures ??= new Map();
-  const known = kept.mellowSignatures.get(hash);
+/** Remembers a bench's last few estimates by what they were learned from. */
+function remember(db: Db, hash: string, estimate: () => Estimate): Estimate {
+  kept.mellowEstimates ??= new WeakMap();
+  const own = kept.mellowEstimates.get(db) ?? new Map<string, Estimate>();
+  kept.mellowEstimates.set(db, own);
+  const known = own.get(hash);
   if (known !== undefined) return known;
-  const learned = learn();
-  kept.mellowSignatures.set(hash, learned);
-  if (kept.mellowSignatures.size > MOST_KEPT)
-    kept.mellowSignatures.delete(kept.mellowSignatures.keys().next().value!);
-  return learned;
+  const made = estimate();
+  own.set(hash, made);
+  if (own.size > MOST_KEPT) own.delete(own.keys().next().value!);
+  return made;
 }
 
-function keepSignature(db: Db, hash: string, learned: LearnedSignature, readingIds: number[]): void {
+function keepSignature(
+  db: Db,
+  profileId: number,
+  hash: string,
+  report: SignatureReport,
+  readingIds: number[],
+): void {
   db.insert(tables.signatures)
-    .values({
-      profileId: learned.profileId,
-      learnedFromHash: hash,
-      readingIds,
-      report: learned.report,
-      createdAt: new Date(),
-    })
+    .values({ profileId, learnedFromHash: hash, readingIds, report, createdAt: new Date() })
     .onConflictDoNothing()
     .run();
 }
@@ -140,7 +144,7 @@ export function learnSignature(db: Db, profileId: number): LearnedSignature {
   const readings = used.map(toSignatureReading);
   const learnedFrom = JSON.stringify([profileId, state, readings, tries, instruments, priorOptions]);
   const hash = createHash('sha256').update(learnedFrom).digest('hex');
-  return remember(hash, () => {
+  const estimate = remember(db, hash, () => {
     const options = { instruments, prior: lawPrior(priorOptions), tries };
     const signature = estimateSignature(readings, options);
     const report = reportSignature(signature, [], options, (i) => {
@@ -148,36 +152,37 @@ export function learnSignature(db: Db, profileId: number): LearnedSignature {
       const values = observation.readings.map((reading) => reading.readingMm);
       return estimateSize(values, { instrument: instruments[observation.instrument] }).u_mm;
     });
-    const learned: LearnedSignature = {
-      profileId,
-      state,
-      signature,
-      report,
-      readingCount: readings.length,
-      leftOut: {
-        warm: inState.length - cool.length,
-        low: cool.length - used.length,
-        otherState: all.length - inState.length,
-      },
-      instruments,
-    };
     if (readings.length > 0)
       keepSignature(
         db,
+        profileId,
         hash,
-        learned,
+        report,
         used.map(({ id }) => id),
       );
-    return learned;
+    return { signature, report };
   });
+  return {
+    ...estimate,
+    profileId,
+    state,
+    readingCount: readings.length,
+    leftOut: {
+      warm: inState.length - cool.length,
+      low: cool.length - used.length,
+      otherState: all.length - inState.length,
+    },
+    instruments,
+  };
 }
 
 /** Signatures kept for a profile, newest first. */
 export function listKeptSignatures(db: Db, profileId: number) {
+  const { signatures } = tables;
   return db
     .select()
-    .from(tables.signatures)
-    .where(eq(tables.signatures.profileId, profileId))
-    .all()
-    .reverse();
+    .from(signatures)
+    .where(eq(signatures.profileId, profileId))
+    .orderBy(desc(signatures.id))
+    .all();
 }

@@ -1,3 +1,4 @@
+import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { box, cornersOf, moved } from '@/testing/meshes';
 import { checkMesh, weldCorners, type Mesh } from '../index';
@@ -26,7 +27,7 @@ test('a box is closed, of one shell, with its volume and area', () => {
     watertight: true,
     shells: 1,
     invertedShells: 0,
-    volumeMm3: expect.closeTo(1000, 9) as number,
+    volumeMm3: expect.closeTo(1000, 9),
     areaMm2: 700,
     bounds: { min: [-5, -10, 0], max: [5, 10, 5] },
   });
@@ -40,7 +41,7 @@ test('without a facet it is open along three edges', () => {
 test('inside out its volume is negative and its shell inverted', () => {
   expect(checkMesh(turnedInsideOut(BOX))).toMatchObject({
     watertight: true,
-    volumeMm3: expect.closeTo(-1000, 9) as number,
+    volumeMm3: expect.closeTo(-1000, 9),
     invertedShells: 1,
   });
 });
@@ -68,14 +69,14 @@ test('facets without area are counted and left out', () => {
   expect(checkMesh({ positions: BOX.positions, facets })).toMatchObject({
     degenerateFacets: 1,
     watertight: true,
-    volumeMm3: expect.closeTo(1000, 9) as number,
+    volumeMm3: expect.closeTo(1000, 9),
   });
 });
 
 test('two boxes are two shells and their volumes add', () => {
   expect(checkMesh(beside(BOX, moved(BOX, [50, 0, 0])))).toMatchObject({
     shells: 2,
-    volumeMm3: expect.closeTo(2000, 9) as number,
+    volumeMm3: expect.closeTo(2000, 9),
     watertight: true,
   });
 });

@@ -1,3 +1,4 @@
+import { describe, expect, test } from '@jest/globals';
 import { expectOk } from '../../result';
 import { buildSolid } from '@/core/solids';
 import type { FeatureKind } from '@/core/metrology';

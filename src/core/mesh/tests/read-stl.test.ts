@@ -1,3 +1,4 @@
+import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { box, cornersOf } from '@/testing/meshes';
 import { LARGEST_FILE_BYTES, readStl, weldCorners, writeStl } from '../index';

@@ -1,3 +1,4 @@
+import { describe, expect, test } from '@jest/globals';
 import { loadSignatureCase } from '@/testing/reference';
 import { pooledScatter } from '@/core/metrology';
 import { drawTarget, estimateSignature, groupObservations, jointChance, reportSignature } from '../index';

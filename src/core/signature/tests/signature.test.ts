@@ -1,3 +1,4 @@
+import { describe, expect, test } from '@jest/globals';
 import { mixtureMoments } from '@/core/numerics';
 import { loadSignatureCase } from '@/testing/reference';
 import type { FeatureKind } from '@/core/metrology';

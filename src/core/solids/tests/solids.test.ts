@@ -1,3 +1,4 @@
+import { expect, test } from '@jest/globals';
 import { expectOk } from '../../result';
 import { checkMesh, measureFeature } from '@/core/mesh';
 import { loadTestKernel } from '@/testing/kernel';

@@ -1,3 +1,4 @@
+import { describe, expect, test } from '@jest/globals';
 import type { FeatureKind } from '@/core/metrology';
 import { seededRandom } from '@/core/numerics';
 import { BLOCK_OF_24 } from '@/core/gauges';
@@ -26,7 +27,7 @@ describe('light of the stand-in', () => {
 
   test('a thin wall grows less than a thick one, and a hair does not cure', () => {
     const growth = (width: number) => curedWall(width, LIGHT) - width;
-    expect(growth(0.1)).toBeLessThan(growth(2) - 0.003);
+    expect(growth(0.08)).toBeLessThan(growth(2) - 0.003);
     expect(growth(2)).toBeCloseTo(2 * lonelyEdgeGrowth(LIGHT), 6);
     expect(curedWall(0.02, LIGHT)).toBe(0);
   });

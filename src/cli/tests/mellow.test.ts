@@ -1,0 +1,151 @@
+import { afterAll, describe, expect, test } from '@jest/globals';
+import { spawnSync } from 'node:child_process';
+import { existsSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import path from 'node:path';
+import { checkMesh, readStl, weldCorners, writeStl } from '@/core/mesh';
+import { expectOk } from '@/core/result';
+import { box } from '@/testing/meshes';
+import type { ExpectedSignature } from '@/testing/reference';
+import { readReferenceJson } from '@/testing/reference';
+
+const folder = mkdtempSync(path.join(tmpdir(), 'mellow-cli-'));
+afterAll(() => rmSync(folder, { recursive: true, force: true }));
+const inFolder = (name: string, content: string | Uint8Array) => {
+  const file = path.join(folder, name);
+  writeFileSync(file, content);
+  return file;
+};
+
+function mellow(...words: string[]) {
+  const { status, stdout, stderr } = spawnSync(
+    process.execPath,
+    ['--import', 'tsx', 'src/cli/mellow.ts', ...words],
+    {
+      encoding: 'utf8',
+      env: { ...process.env, NODE_OPTIONS: '' },
+    },
+  );
+  return { status, stdout, stderr };
+}
+
+describe('mellow signature', () => {
+  test.each([11, 12])('reference %d holds through the command line', (number) => {
+    const { status, stdout } = mellow(
+      'signature',
+      `reference/signature-${number}.readings.csv`,
+      '--targets',
+      `reference/signature-${number}.targets.csv`,
+      '--mpe',
+      '0.02',
+      '--resolution',
+      '0.01',
+      '--json',
+    );
+    expect(status).toBe(0);
+    const report = JSON.parse(stdout) as ExpectedSignature & { jointInTolerance: number };
+    const expected = readReferenceJson<ExpectedSignature>(`signature-${number}.expected.json`);
+    expected.parameters.forEach(({ name, mean, sd }) => {
+      const found = report.parameters.find((each) => each.name === name)!;
+      expect(Math.abs(found.mean - mean)).toBeLessThan(0.1 * sd);
+    });
+    expected.targets.forEach((wanted, i) => {
+      expect(Math.abs(report.targets[i].draw_mm - wanted.draw_mm)).toBeLessThan(0.1 * wanted.sd_mm);
+      expect(Math.abs(report.targets[i].sd_mm / wanted.sd_mm - 1)).toBeLessThan(0.02);
+      expect(Math.abs(report.targets[i].inTolerance - wanted.inTolerance)).toBeLessThan(0.01);
+    });
+    expect(report.jointInTolerance).toBeGreaterThan(0);
+  });
+
+  test('one JSON object on standard output, remarks on standard error', () => {
+    const rows = readFileSync('reference/signature-12.readings.csv', 'utf8').trim().split('\n');
+    const low = inFolder(
+      'low.csv',
+      [`${rows[0]},height_mm`, ...rows.slice(1).map((row, i) => `${row},${i === 0 ? 0.3 : 5}`)].join('\n'),
+    );
+    const { status, stdout, stderr } = mellow('signature', low, '--json');
+    expect(status).toBe(0);
+    expect(() => JSON.parse(stdout) as unknown).not.toThrow();
+    expect(stderr).toContain('line 2: ring outer was read 0.3 mm above the plate');
+  });
+
+  test.each([
+    [['signature'], 'takes one file'],
+    [['signature', 'nowhere.csv'], 'nowhere.csv: no such file'],
+    [['signature', 'src'], 'src: this is a folder'],
+    [['signature', 'reference/README.md'], 'line 1: the columns'],
+    [['signature', 'reference/signature-12.readings.csv', '--mpe', 'abc'], '--mpe: “abc” is not a number'],
+    [['signature', 'reference/signature-12.readings.csv', '--state', 'wet'], '--state: “wet” is none of'],
+    [['signature', 'reference/signature-12.readings.csv', '--speed', '3'], 'Known here: --targets'],
+    [['frobnicate'], '“frobnicate” is no command'],
+    [[], 'no command given'],
+  ])('unusable input ends with 2 and one line (%#)', (words, sentence) => {
+    const { status, stdout, stderr } = mellow(...words);
+    expect(status).toBe(2);
+    expect(stdout).toBe('');
+    expect(stderr).toContain(sentence);
+    expect(stderr.trim().split('\n')).toHaveLength(1);
+  });
+
+  test('readings of two states need a choice', () => {
+    const [header, first, ...rest] = readFileSync('reference/signature-12.readings.csv', 'utf8')
+      .trim()
+      .split('\n');
+    const green = first.split(',').map((cell, column) => (column === 8 ? 'green' : cell));
+    const mixed = inFolder('mixed.csv', [header, green.join(','), ...rest].join('\n'));
+    expect(mellow('signature', mixed, '--json').stderr).toContain('Choose one with --state');
+    expect(mellow('signature', mixed, '--state', 'cured', '--json').status).toBe(0);
+  });
+});
+
+describe('mellow mesh', () => {
+  const part = inFolder('box.stl', writeStl(box(10, 20, 5)));
+
+  test('check counts, measures and says whether it is closed', () => {
+    const { status, stdout } = mellow('mesh', 'check', part, '--json');
+    expect(status).toBe(0);
+    expect(JSON.parse(stdout)).toMatchObject({
+      format: 'stl-binary',
+      facets: 12,
+      vertices: 8,
+      watertight: true,
+      shells: 1,
+      bounds_mm: { min: [-5, -10, 0], max: [5, 10, 5] },
+    });
+  });
+
+  test('correct writes the part that the signature asks for', () => {
+    const signature = mellow('signature', 'reference/signature-11.readings.csv', '--json');
+    const signatureFile = inFolder('signature.json', signature.stdout);
+    const out = path.join(folder, 'out.stl');
+    const { status, stdout } = mellow('mesh', 'correct', part, '--signature', signatureFile, '-o', out);
+    expect(status).toBe(0);
+    expect(JSON.parse(stdout)).toMatchObject({ watertight: true, crossedFacets: 0 });
+    const { parameters } = JSON.parse(signature.stdout) as ExpectedSignature;
+    const mean = (name: string) => parameters.find((each) => each.name === name)!.mean;
+    const check = checkMesh(weldCorners(expectOk(readStl(readFileSync(out))).corners));
+    // Height on the plate: (5 − z_p)/(1 + ε_Z)
+    expect(check.bounds.max[2]).toBeCloseTo((5 - mean('zPlate')) / (1 + mean('epsilonZ')), 4);
+  });
+
+  test.each([
+    [['mesh', 'check', inFolder('empty.stl', '')], 'The file is empty'],
+    [['mesh', 'check', inFolder('cut.stl', writeStl(box(1, 1, 1)).slice(0, 200))], 'cut short'],
+    [['mesh', 'check', inFolder('text.stl', 'dear modeller')], 'not an STL'],
+    [['mesh', 'correct', part, '-o', 'x.stl'], '--signature'],
+    [['mesh', 'correct', part, '--signature', 'reference/readings.json'], '-o OUT.stl'],
+    [
+      ['mesh', 'correct', part, '--signature', 'reference/readings.json', '-o', path.join(folder, 'no.stl')],
+      'no “parameters” in it',
+    ],
+    [
+      ['mesh', 'correct', part, '--signature', 'reference/README.md', '-o', path.join(folder, 'no.stl')],
+      'this is not JSON',
+    ],
+  ])('unusable input ends with 2 and a sentence (%#)', (words, sentence) => {
+    const { status, stderr } = mellow(...words);
+    expect(status).toBe(2);
+    expect(stderr).toContain(sentence);
+    expect(existsSync(path.join(folder, 'no.stl'))).toBe(false);
+  });
+});

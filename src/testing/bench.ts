@@ -1,0 +1,89 @@
+import { expectOk } from '@/core/result';
+import type { FeatureKind } from '@/core/metrology';
+import { openDb, queries, type Db } from '@/db';
+import { notePrint, startAttempt } from '@/services/draw-next';
+import { addFeature, createJob } from '@/services/edit-job';
+import { createInstrument, createProfile } from '@/services/equipment';
+import { startSession } from '@/services/take-readings';
+import { viewJob } from '@/services/view-job';
+
+export const BORE: FeatureKind = { sense: 'inside', shape: 'round', axis: 'XY' };
+export const WIDTH: FeatureKind = { sense: 'outside', shape: 'flat', axis: 'X' };
+
+/** An empty bench in memory, its migrations run. */
+export function emptyBench(): Db {
+  return openDb(':memory:');
+}
+
+/** A bench with a job of two features, drawn, printed and ready to be read. */
+export function readyBench() {
+  const db = emptyBench();
+  const profileId = expectOk(
+    createProfile(db, {
+      printerName: 'Long Bench',
+      pixelMm: 0.022,
+      standIn: true,
+      resinName: 'Otter Tough',
+      profileName: 'p',
+      layerMm: 0.05,
+      lot: '',
+    }),
+  );
+  const instrumentId = expectOk(
+    createInstrument(db, {
+      name: 'bench',
+      mpeMm: 0.02,
+      resolutionMm: 0.01,
+      jawFlatMm: 0.3,
+      jawFlatUnknown: false,
+      standIn: true,
+    }),
+  );
+  const jobId = createJob(db, 'Bushing', profileId);
+  const limits = { lowerMm: -0.08, upperMm: 0.08 };
+  const bore = expectOk(
+    addFeature(db, jobId, {
+      name: 'Bore',
+      kind: BORE,
+      targetMm: 9.56,
+      ...limits,
+      mateName: 'sleeve',
+      mateMm: 9.47,
+      mateU_mm: 0.01,
+    }),
+  );
+  const width = expectOk(addFeature(db, jobId, { name: 'Width', kind: WIDTH, targetMm: 20, ...limits }));
+  const attemptId = expectOk(
+    startAttempt(db, viewJob(db, jobId)!, {
+      lever: 'drawn',
+      reason: '',
+      drawnMm: new Map([
+        [bore, 9.56],
+        [width, 20],
+      ]),
+    }),
+  );
+  const printId = notePrint(db, attemptId, 1, jobId);
+  const sessionId = startSession(db, {
+    jobId,
+    instrumentId,
+    zeroMm: 0,
+    partC: 20,
+    instrumentC: 20,
+    state: 'cured',
+    warm: false,
+  });
+  const reading = (featureId: number, readingMm: number, clientKey = crypto.randomUUID()) => ({
+    clientKey,
+    sessionId,
+    featureId,
+    printId,
+    readingMm,
+    confirmed: false,
+  });
+  return { db, profileId, instrumentId, jobId, bore, width, attemptId, printId, sessionId, reading };
+}
+
+export function standing(db: Db, printId: number): number[] {
+  return queries.listStandingReadings(db, queries.ofPrint(printId)).map(({ readingMm }) => readingMm);
+}

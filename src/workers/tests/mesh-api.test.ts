@@ -1,0 +1,27 @@
+import { expect, test } from '@jest/globals';
+import { expectOk } from '@/core/result';
+import { checkMesh, readStl, weldCorners, writeStl } from '@/core/mesh';
+import { box } from '@/testing/meshes';
+import { MeshApi } from '../mesh-api';
+
+const BY = { epsilonX: 0, epsilonY: 0, epsilonZ: 0, skew: 0, edgeMm: 0.05, zSupportedMm: 0, zPlateMm: 0 };
+
+test('a part is loaded, corrected and measured on both files', () => {
+  const api = new MeshApi();
+  const loaded = expectOk(api.load(writeStl(box(10, 20, 5))));
+  expect(loaded.check.watertight).toBe(true);
+  const corrected = api.correct(BY, [
+    { id: 7, kind: { sense: 'outside', shape: 'flat', axis: 'Y' }, anchorMm: [1, 10, 2] },
+  ]);
+  expect(corrected.sizes[0]).toMatchObject({ id: 7, beforeMm: 20 });
+  expect(corrected.sizes[0].afterMm).toBeCloseTo(19.9, 6);
+  expect(corrected.watertight).toBe(true);
+  const written = checkMesh(weldCorners(expectOk(readStl(corrected.stl)).corners));
+  expect(written.bounds.max[0] - written.bounds.min[0]).toBeCloseTo(9.9, 5);
+});
+
+test('what is no part is refused, and correcting before loading is a mistake of the caller', () => {
+  const api = new MeshApi();
+  expect(api.load(new Uint8Array(0))).toEqual({ ok: false, issue: { code: 'emptyFile' } });
+  expect(() => api.correct(BY, [])).toThrow(RangeError);
+});
