@@ -5,8 +5,9 @@ const config = {
   ...unit,
   roots: ['<rootDir>/e2e'],
   testMatch: ['**/*.test.ts'],
-  testTimeout: 240_000,
+  testTimeout: 150_000,
   maxWorkers: 1,
+  forceExit: true,
 };
 
 export default config;

@@ -27,10 +27,20 @@ export function freePort(): Promise<number> {
 
 /** Starts `next start` on a folder and waits until it answers. */
 export async function startServer(folder: string, port: number): Promise<ChildProcess> {
-  const child = spawn(process.execPath, ['node_modules/next/dist/bin/next', 'start', '-H', '127.0.0.1', '-p', String(port)], {
-    stdio: ['ignore', 'pipe', 'pipe'],
-    env: { ...process.env, NODE_OPTIONS: '', MELLOW_DATA: folder, NODE_ENV: 'production', NEXT_TELEMETRY_DISABLED: '1' },
-  });
+  const child = spawn(
+    process.execPath,
+    ['node_modules/next/dist/bin/next', 'start', '-H', '127.0.0.1', '-p', String(port)],
+    {
+      stdio: ['ignore', 'pipe', 'pipe'],
+      env: {
+        ...process.env,
+        NODE_OPTIONS: '',
+        MELLOW_DATA: folder,
+        NODE_ENV: 'production',
+        NEXT_TELEMETRY_DISABLED: '1',
+      },
+    },
+  );
   let said = '';
   child.stdout.on('data', (chunk) => (said += String(chunk)));
   child.stderr.on('data', (chunk) => (said += String(chunk)));
@@ -57,7 +67,7 @@ export async function serveBench(kind: 'demo' | 'empty'): Promise<BenchServer> {
     process: child,
     async stop() {
       const ended = new Promise((resolve) => child.once('exit', resolve));
-      child.kill('SIGTERM');
+      child.kill('SIGKILL');
       await ended;
       rmSync(folder, { recursive: true, force: true });
     },

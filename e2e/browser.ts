@@ -55,16 +55,24 @@ export async function openBrowser(): Promise<Browser> {
     .setChromeOptions(options)
     .setChromeService(new ServiceBuilder('/usr/bin/chromedriver'))
     .build()) as Driver;
+  await driver.manage().setTimeouts({ script: 30_000, pageLoad: 30_000 });
   const browser: Browser = {
     driver,
     downloads,
     async resize(width, height) {
-      await driver.sendDevToolsCommand('Emulation.setDeviceMetricsOverride', { width, height, deviceScaleFactor: 1, mobile: false });
+      await driver.sendDevToolsCommand('Emulation.setDeviceMetricsOverride', {
+        width,
+        height,
+        deviceScaleFactor: 1,
+        mobile: false,
+      });
     },
     async errors() {
       const entries = await driver.manage().logs().get('browser');
       return entries
-        .filter(({ level, message }) => level.value >= 900 && !HARMLESS.some((pattern) => pattern.test(message)))
+        .filter(
+          ({ level, message }) => level.value >= 900 && !HARMLESS.some((pattern) => pattern.test(message)),
+        )
         .map(({ message }) => message);
     },
     async picture(file) {
@@ -89,7 +97,10 @@ export function find(driver: WebDriver, selector: string): Promise<WebElement> {
 
 /** A button, link or summary with this text in it. */
 export function findNamed(driver: WebDriver, text: string): Promise<WebElement> {
-  return find(driver, `//*[self::button or self::a or self::summary][contains(normalize-space(.), "${text}") or @aria-label="${text}"]`);
+  return find(
+    driver,
+    `//*[self::button or self::a or self::summary][contains(normalize-space(.), "${text}") or @aria-label="${text}"]`,
+  );
 }
 
 export async function click(driver: WebDriver, text: string): Promise<void> {
@@ -106,4 +117,13 @@ export async function waitForText(driver: WebDriver, text: string): Promise<void
     WAIT_MS,
     `the page does not say “${text}”`,
   );
+}
+
+/** Waits for a condition with a reason of its own. */
+export async function waitFor(
+  driver: WebDriver,
+  condition: () => Promise<boolean>,
+  reason: string,
+): Promise<void> {
+  await driver.wait(condition, WAIT_MS, reason);
 }

@@ -1,8 +1,7 @@
-import Link from 'next/link';
 import { connection } from 'next/server';
 import { bench, benchHouse } from '@/services/bench';
 import { glanceAtJobs, type JobGlance, type NextStep } from '@/services/look-around';
-import { ActionForm, Button, buttonLook, TextField } from '@/ui';
+import { ActionForm, Button, buttonLook, Link, TextField } from '@/ui';
 import { describeOutcome } from '@/words';
 import { startJob } from './actions';
 

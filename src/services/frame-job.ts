@@ -1,6 +1,6 @@
 import { outcomeOf, type Outcome } from '@/core/metrology';
 import { queries, type Db } from '@/db';
-import { viewJob } from './view-job';
+import type { JobView } from './view-job';
 import type { LedgerStep } from './ledger';
 
 /** What stands around every step of a job: its name, how settled each step is, and the ledger. */
@@ -21,9 +21,7 @@ export interface JobFrame {
   }[];
 }
 
-export function frameJob(db: Db, jobId: number): JobFrame | undefined {
-  const view = viewJob(db, jobId);
-  if (view === undefined) return undefined;
+export function frameJob(db: Db, view: JobView): JobFrame {
   const { job, profile, current } = view;
   const features = current?.features ?? [];
   const printed = current?.printId !== undefined;
@@ -48,6 +46,8 @@ export function frameJob(db: Db, jobId: number): JobFrame | undefined {
       correct: isIn || (current !== undefined && !printed) ? 1 : 0,
       story: isIn ? 1 : 0,
     },
-    ledger: queries.listLedger(db, jobId).map(({ id, step, title, detail }) => ({ id, step, title, detail })),
+    ledger: queries
+      .listLedger(db, job.id)
+      .map(({ id, step, title, detail }) => ({ id, step, title, detail })),
   };
 }

@@ -47,7 +47,8 @@ export interface RecordedReading {
   readonly elsewhere: number;
 }
 
-function newerReadings(db: Db, { featureId, printId, seenId }: NewReading): number {
+/** Readings taken meanwhile by another window; a window's own keys begin alike, up to the colon. */
+function newerReadings(db: Db, { clientKey, featureId, printId, seenId }: NewReading): number {
   if (seenId === undefined) return 0;
   const { readings } = tables;
   const where = and(
@@ -55,7 +56,9 @@ function newerReadings(db: Db, { featureId, printId, seenId }: NewReading): numb
     eq(readings.printId, printId),
     gt(readings.id, seenId),
   );
-  return db.select().from(readings).where(where).all().length;
+  const windowOf = (key: string) => key.split(':')[0];
+  const newer = db.select().from(readings).where(where).all();
+  return newer.filter((reading) => windowOf(reading.clientKey) !== windowOf(clientKey)).length;
 }
 
 /**

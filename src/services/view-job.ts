@@ -21,6 +21,8 @@ export interface Prediction {
 
 export interface ReadingView {
   readonly id: number;
+  /** As its sender named it. */
+  readonly clientKey: string;
   readonly readingMm: number;
   /** It agrees neither with its repeats nor with the law. */
   readonly suspicious?: { readonly z: number; readonly guessMm: number | null };
@@ -175,10 +177,11 @@ export function viewPrint(
       drawnMm: drawn?.drawnMm,
       predicted: predictionOf(context.learned, feature, drawn, print),
       readings: (ofFeature.get(feature.id) ?? []).map((reading) => {
-        const { id, readingMm } = reading;
+        const { id, clientKey, readingMm } = reading;
         const doubt = doubts.find(({ line }) => line === id);
         return {
           id,
+          clientKey,
           readingMm,
           atPlate: isAtPlate(reading),
           suspicious: doubt && { z: doubt.z, guessMm: doubt.guess_mm },

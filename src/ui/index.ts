@@ -6,6 +6,7 @@ export { ActionForm, type FormAction } from './forms/action-form';
 export { Choice, TextArea, TextField } from './forms/field';
 export { done, refused, type FormState } from './forms/form-state';
 export { Ledger, type LedgerLine } from './ledger';
+export { Link } from './link';
 export { NonceProvider } from './nonce';
 export { Note, Problem } from './notice';
 export { PlaceBar } from './place-bar';

@@ -1,8 +1,8 @@
 'use client';
 
-import Link from 'next/link';
 import { PanelRightClose, PanelRightOpen } from 'lucide-react';
 import { useState } from 'react';
+import { Link } from './link';
 
 export interface LedgerLine {
   readonly id: number;

@@ -1,9 +1,9 @@
 'use client';
 
-import Link from 'next/link';
 import { usePathname } from 'next/navigation';
 import { FindAndKeys, type FindableLine } from './find-and-keys';
 import { ThemeSwitch, type Theme } from './theme-switch';
+import { Link } from './link';
 
 const PLACES = [
   { href: '/', label: 'Today' },

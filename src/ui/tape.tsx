@@ -1,10 +1,10 @@
 'use client';
 
-import Link from 'next/link';
 import { usePathname, useRouter } from 'next/navigation';
 import { useEffect, useState } from 'react';
 import { ChevronLeft, ChevronRight } from 'lucide-react';
 import { useShortcuts } from './shortcuts/shortcuts';
+import { Link } from './link';
 
 /** A step of a job's thread; it keeps its number while earlier ones do not exist yet. */
 export interface TapeStep {

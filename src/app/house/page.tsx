@@ -1,11 +1,10 @@
 import type { Metadata } from 'next';
-import Link from 'next/link';
 import { connection } from 'next/server';
 import { InstrumentForm } from '@/app/_components/instrument-form';
 import { bench, benchHouse } from '@/services/bench';
 import { listInstruments } from '@/services/equipment';
 import { glanceAtArchive } from '@/services/look-around';
-import { buttonLook } from '@/ui';
+import { buttonLook, Link } from '@/ui';
 import { formatMm } from '@/words';
 import { HouseFields } from './_components/house-fields';
 import { RestorePanel } from './_components/restore-panel';

@@ -1,10 +1,10 @@
 import type { Metadata } from 'next';
-import Link from 'next/link';
 import { connection } from 'next/server';
 import { ProfileForm } from '@/app/_components/profile-form';
 import { bench } from '@/services/bench';
 import { glanceAtProfiles } from '@/services/view-printers';
 import { addProfile } from './actions';
+import { Link } from '@/ui';
 
 export const metadata: Metadata = { title: 'Printers' };
 

@@ -18,6 +18,7 @@ export function listStandingReadings(db: Db, where: SQL | undefined) {
   return db
     .select({
       id: readings.id,
+      clientKey: readings.clientKey,
       readingMm: readings.readingMm,
       heightMm: readings.heightMm,
       takenAt: readings.takenAt,

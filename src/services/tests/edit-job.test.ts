@@ -69,7 +69,7 @@ test('an agreed test and a changed rule are noted in the ledger', () => {
     rule: 'shared',
     revision,
   });
-  const titles = frameJob(db, jobId)!.ledger.map(({ title }) => title);
+  const titles = frameJob(db, viewJob(db, jobId)!).ledger.map(({ title }) => title);
   expect(titles).toContain('Acceptance test agreed');
   expect(titles).toContain('Decision rule');
 });
@@ -170,6 +170,6 @@ test('known printers and resins are taken again, an equal profile refused, a new
   expect(lastSession(db, 999)?.partC).toBe(20);
 });
 
-test('a job that is not there has no frame', () => {
-  expect(frameJob(emptyBench(), 1)).toBeUndefined();
+test('a job that is not there is not viewed', () => {
+  expect(viewJob(emptyBench(), 1)).toBeUndefined();
 });

@@ -106,14 +106,19 @@ describe('the demo bench', () => {
     expect(plan.joint).toBeGreaterThan(0.85);
     const drawnMm = new Map(plan.lines.map(({ feature, next }) => [feature.id, next.drawMm]));
     const attemptId = expectOk(startAttempt(db, first, { lever: 'drawn', reason: 'edges grow', drawnMm }));
-    expect(frameJob(db, bushing)!.outcome).toEqual({ kind: 'notPrinted' });
+    expect(frameJob(db, viewJob(db, bushing)!).outcome).toEqual({ kind: 'notPrinted' });
     notePrint(db, attemptId, 2, bushing);
     readNewest(db, bushing, 1);
     const story = tellStory(db, viewJob(db, bushing)!);
     expect(story.map(({ outcome }) => outcome.kind)).toEqual(['out', 'in']);
     expect(story[1].changes.map(({ kind }) => kind)).toEqual(['drawn', 'drawn', 'drawn']);
     expect(story[1].reason).toBe('edges grow');
-    expect(frameJob(db, bushing)!.settled).toEqual({ need: 1, measure: 1, correct: 1, story: 1 });
+    expect(frameJob(db, viewJob(db, bushing)!).settled).toEqual({
+      need: 1,
+      measure: 1,
+      correct: 1,
+      story: 1,
+    });
   });
 
   test('what was expected before the print is kept and met', () => {

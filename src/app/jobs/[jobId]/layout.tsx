@@ -1,7 +1,7 @@
 import type { Metadata } from 'next';
-import { notFound } from 'next/navigation';
 import type { ReactNode } from 'react';
 import { idFrom } from '@/app/_components/read-params';
+import { loadJob } from '@/app/_components/load-job';
 import { bench } from '@/services/bench';
 import { frameJob, type JobFrame } from '@/services/frame-job';
 import { Ledger, Tape, type TapeStep } from '@/ui';
@@ -29,14 +29,12 @@ function subtitleOf({ attemptNumber, profile, outcome, kind, archived }: JobFram
 }
 
 export async function generateMetadata({ params }: Params): Promise<Metadata> {
-  const frame = frameJob(bench().db, idFrom((await params).jobId));
-  return { title: frame?.name };
+  return { title: loadJob(idFrom((await params).jobId)).job.name };
 }
 
 export default async function JobLayout({ params, children }: Params & { children: ReactNode }) {
   const jobId = idFrom((await params).jobId);
-  const frame = frameJob(bench().db, jobId);
-  if (frame === undefined) notFound();
+  const frame = frameJob(bench().db, loadJob(jobId));
   const steps: TapeStep[] = THREAD.map(({ step, number, label }) => ({
     number,
     label,

@@ -1,5 +1,4 @@
 import type { Metadata } from 'next';
-import Link from 'next/link';
 import { notFound } from 'next/navigation';
 import { connection } from 'next/server';
 import { ParameterList } from '@/app/_components/parameter-list';
@@ -9,6 +8,7 @@ import { bench } from '@/services/bench';
 import { viewSignature, type SignatureView } from '@/services/view-printers';
 import { formatMm, formatSigned } from '@/words';
 import { OffsetChart } from './_components/offset-chart';
+import { Link } from '@/ui';
 
 type Params = { params: Promise<{ profileId: string }> };
 

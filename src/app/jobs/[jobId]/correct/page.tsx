@@ -1,13 +1,11 @@
-import Link from 'next/link';
-import { notFound } from 'next/navigation';
 import { connection } from 'next/server';
+import { loadJob } from '@/app/_components/load-job';
 import { idFrom } from '@/app/_components/read-params';
 import { ParameterList } from '@/app/_components/parameter-list';
-import { bench } from '@/services/bench';
 import { correctionFrom, planDraw, type DrawPlan } from '@/services/draw-next';
 import { kindOf } from '@/services/kinds';
-import { viewJob, type JobView } from '@/services/view-job';
-import { buttonLook } from '@/ui';
+import { type JobView } from '@/services/view-job';
+import { buttonLook, Link } from '@/ui';
 import { DrawTable, type DrawRow } from './_components/draw-table';
 import { MeshLever } from './_components/mesh-lever';
 import { StartAttempt } from './_components/start-attempt';
@@ -15,8 +13,7 @@ import { StartAttempt } from './_components/start-attempt';
 export default async function CorrectPage({ params }: { params: Promise<{ jobId: string }> }) {
   await connection();
   const jobId = idFrom((await params).jobId);
-  const view = viewJob(bench().db, jobId);
-  if (view === undefined) notFound();
+  const view = loadJob(jobId);
   const plan = planDraw(view);
   const { learned, profile } = view;
   if (plan === undefined || learned === undefined || profile === undefined) return <NotYet view={view} />;

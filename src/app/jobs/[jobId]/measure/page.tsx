@@ -1,11 +1,10 @@
-import Link from 'next/link';
-import { notFound } from 'next/navigation';
 import { connection } from 'next/server';
+import { loadJob } from '@/app/_components/load-job';
 import { idFrom } from '@/app/_components/read-params';
 import { bench } from '@/services/bench';
 import { sitDown } from '@/services/sit-down';
-import { viewJob, type JobView } from '@/services/view-job';
-import { buttonLook } from '@/ui';
+import { type JobView } from '@/services/view-job';
+import { buttonLook, Link } from '@/ui';
 import { MeasuringBench } from './_components/measuring-bench';
 import { PrintPanel } from './_components/print-panel';
 import { SessionPanel } from './_components/session-panel';
@@ -14,8 +13,7 @@ export default async function MeasurePage({ params }: { params: Promise<{ jobId:
   await connection();
   const jobId = idFrom((await params).jobId);
   const { db } = bench();
-  const view = viewJob(db, jobId);
-  if (view === undefined) notFound();
+  const view = loadJob(jobId);
   const { current } = view;
   if (current === undefined) return <NothingDrawn view={view} />;
   const sitting = sitDown(db, view);

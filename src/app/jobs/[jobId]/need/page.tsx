@@ -1,9 +1,8 @@
-import { notFound } from 'next/navigation';
 import { connection } from 'next/server';
+import { loadJob } from '@/app/_components/load-job';
 import { idFrom } from '@/app/_components/read-params';
 import { bench } from '@/services/bench';
 import { listProfileChoices } from '@/services/equipment';
-import { viewJob } from '@/services/view-job';
 import { JobActions } from './_components/job-actions';
 import { FeatureTable } from './_components/feature-table';
 import { NeedFields } from './_components/need-fields';
@@ -14,8 +13,7 @@ export default async function NeedPage({ params }: { params: Promise<{ jobId: st
   await connection();
   const jobId = idFrom((await params).jobId);
   const { db } = bench();
-  const view = viewJob(db, jobId);
-  if (view === undefined) notFound();
+  const view = loadJob(jobId);
   const { job } = view;
   const profiles = listProfileChoices(db);
   const rows = view.features.map((feature) => {

@@ -1,20 +1,18 @@
-import Link from 'next/link';
-import { notFound } from 'next/navigation';
 import { connection } from 'next/server';
+import { loadJob } from '@/app/_components/load-job';
 import { idFrom } from '@/app/_components/read-params';
 import { stripOf } from '@/app/_components/strip-of';
 import { bench } from '@/services/bench';
 import { tellStory, type AttemptChange, type AttemptStory } from '@/services/tell-story';
-import { viewJob, type FeatureView, type PrintView } from '@/services/view-job';
-import { RuleStrip, toneOf } from '@/ui';
+import { type FeatureView, type PrintView } from '@/services/view-job';
+import { Link, RuleStrip, toneOf } from '@/ui';
 import { describeFitWord, describeOutcome, describeVerdict, formatMm } from '@/words';
 
 export default async function StoryPage({ params }: { params: Promise<{ jobId: string }> }) {
   await connection();
   const jobId = idFrom((await params).jobId);
   const { db } = bench();
-  const view = viewJob(db, jobId);
-  if (view === undefined) notFound();
+  const view = loadJob(jobId);
   const story = tellStory(db, view);
   const { job } = view;
   return (

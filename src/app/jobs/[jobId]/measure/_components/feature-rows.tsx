@@ -127,7 +127,11 @@ function ReadingList({
   return (
     <p className="num flex flex-wrap gap-x-2.5 gap-y-1">
       {readings.map(({ id, readingMm, suspicious, atPlate }) => (
-        <span key={id} className={`border-b ${suspicious ? 'border-b-2 border-plum' : 'border-edge'}`}>
+        <span
+          key={id}
+          data-reading=""
+          className={`border-b ${suspicious ? 'border-b-2 border-plum' : 'border-edge'}`}
+        >
           {formatMm(readingMm)}
           {suspicious && <span className="sr-only"> looks odd</span>}
           {atPlate && <span className="text-xs text-soft"> at plate</span>}

@@ -34,6 +34,13 @@ interface Remark {
 
 const LOW_MM = 0.5;
 
+/** A name of this window's own, so that the bench can tell what another window took meanwhile. */
+function windowName(): string {
+  const known = sessionStorage.getItem('mellow-window') ?? crypto.randomUUID().slice(0, 8);
+  sessionStorage.setItem('mellow-window', known);
+  return known;
+}
+
 /** The measuring bench: one armed field, the sizes with their verdicts below it. */
 export function MeasuringBench(props: BenchProps) {
   const { printId, features, session, standIn } = props;
@@ -44,7 +51,7 @@ export function MeasuringBench(props: BenchProps) {
   const [remark, setRemark] = useState<Remark | undefined>();
   const [asked, setAsked] = useState<AskedReading | undefined>();
   const [atPlate, setAtPlate] = useState(false);
-  const [kept, setKept] = useState<readonly { readonly id: number; readonly entry: ReadingInput }[]>([]);
+  const [kept, setKept] = useState<readonly ReadingInput[]>([]);
   const { isOn, toggle, tick } = useTick();
   const arm = useCallback(() => field.current?.focus(), []);
 
@@ -52,7 +59,7 @@ export function MeasuringBench(props: BenchProps) {
     tick(result.ok);
     router.refresh();
     if (result.ok) {
-      setKept((before) => [...before, { id: result.value.id, entry }]);
+      setKept((before) => [...before, entry]);
       const { elsewhere } = result.value;
       if (elsewhere > 0)
         setRemark({
@@ -70,10 +77,11 @@ export function MeasuringBench(props: BenchProps) {
   };
   const { waiting, isCutOff, add } = useReadingQueue(printId, onAnswer);
 
-  // Kept by the bench, not yet on the page: the page comes a moment after the answer.
+  // On its way to the bench, or kept there and not yet on the page: the page may come before or after the answer.
   const onTheWay = useMemo(() => {
-    const shown = new Set(features.flatMap(({ readings }) => readings.map(({ id }) => id)));
-    return [...kept.filter(({ id }) => !shown.has(id)).map(({ entry }) => entry), ...waiting];
+    const shown = new Set(features.flatMap(({ readings }) => readings.map(({ clientKey }) => clientKey)));
+    const entries = new Map([...kept, ...waiting].map((entry) => [entry.clientKey, entry]));
+    return [...entries.values()].filter(({ clientKey }) => !shown.has(clientKey));
   }, [features, kept, waiting]);
   const counts = useMemo(() => {
     const map = new Map(features.map(({ id, readings }) => [id, readings.length]));
@@ -98,7 +106,7 @@ export function MeasuringBench(props: BenchProps) {
     );
     const heightMm = atPlate ? LOW_MM : undefined;
     add({
-      clientKey: crypto.randomUUID(),
+      clientKey: `${windowName()}:${crypto.randomUUID()}`,
       sessionId: session.id,
       featureId,
       printId,

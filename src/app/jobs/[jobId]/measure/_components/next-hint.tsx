@@ -1,8 +1,7 @@
 'use client';
 
-import Link from 'next/link';
 import type { FeatureView } from '@/services/view-job';
-import { Button, buttonLook } from '@/ui';
+import { Button, buttonLook, Link } from '@/ui';
 import { outcomeOf } from '@/core/metrology';
 import { READINGS_EACH } from './bench-types';
 

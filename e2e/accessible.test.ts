@@ -1,0 +1,109 @@
+import { readFileSync } from 'node:fs';
+import { afterAll, beforeAll, expect, test } from '@jest/globals';
+import { Key } from 'selenium-webdriver';
+import { click, find, openBrowser, waitForText, type Browser } from './browser';
+import { serveBench, type BenchServer } from './bench-server';
+
+const AXE = readFileSync('node_modules/axe-core/axe.min.js', 'utf8');
+const TAGS = ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice'];
+
+let demo: BenchServer;
+let empty: BenchServer;
+let browser: Browser;
+beforeAll(async () => {
+  [demo, empty] = [await serveBench('demo'), await serveBench('empty')];
+  browser = await openBrowser();
+});
+afterAll(async () => {
+  await browser.quit();
+  await Promise.all([demo.stop(), empty.stop()]);
+});
+
+interface Violation {
+  readonly id: string;
+  readonly nodes: readonly { readonly html: string; readonly failureSummary: string }[];
+}
+
+/** What axe finds on the page as it stands; colours settle first. */
+async function findViolations(): Promise<string[]> {
+  await browser.driver.executeScript(AXE);
+  const violations = await browser.driver.executeAsyncScript<Violation[]>(
+    `const done = arguments[arguments.length - 1];
+     axe.run(document, { runOnly: { type: 'tag', values: ${JSON.stringify(TAGS)} } }).then((result) => done(result.violations));`,
+  );
+  return violations.map(
+    ({ id, nodes }) => `${id}: ${nodes[0].html.slice(0, 160)} ${nodes[0].failureSummary.slice(0, 200)}`,
+  );
+}
+
+async function expectClean(where: string): Promise<void> {
+  expect({ where, violations: await findViolations() }).toEqual({ where, violations: [] });
+}
+
+/** The page at one size in one theme. */
+async function visit(server: BenchServer, path: string, theme: string, width: number): Promise<void> {
+  await browser.resize(width, width === 390 ? 844 : 800);
+  await browser.driver.manage().addCookie({ name: 'theme', value: theme });
+  await browser.driver.get(server.address + path);
+  await find(browser.driver, 'h1');
+}
+
+const VIEWS = [
+  '/',
+  '/jobs/4/need',
+  '/jobs/3/measure',
+  '/jobs/4/measure',
+  '/jobs/3/correct',
+  '/jobs/3/story',
+  '/printers',
+  '/printers/1',
+  '/house',
+  '/strips',
+];
+const LOOKS = [
+  ['light', 1280],
+  ['dark', 1280],
+  ['light', 390],
+  ['dark', 390],
+] as const;
+
+test.each(LOOKS)('every view, filled, %s at %d px', async (theme, width) => {
+  await browser.driver.get(demo.address);
+  for (const view of VIEWS) {
+    await visit(demo, view, theme, width);
+    await expectClean(`${view} ${theme} ${width}`);
+    const scroll = await browser.driver.executeScript<number>('return document.documentElement.scrollWidth');
+    expect({ view, scroll }).toEqual({ view, scroll: width });
+  }
+});
+
+test.each(LOOKS)('every view, empty, %s at %d px', async (theme, width) => {
+  await browser.driver.get(empty.address);
+  for (const view of ['/', '/printers', '/house', '/nowhere']) {
+    await visit(empty, view, theme, width);
+    await expectClean(`${view} empty ${theme} ${width}`);
+  }
+});
+
+test.each(LOOKS)('with a dialog, with an error, %s at %d px', async (theme, width) => {
+  const { driver } = browser;
+  await driver.get(demo.address);
+  await visit(demo, '/jobs/4/need', theme, width);
+  await click(driver, 'A feature');
+  await waitForText(driver, 'A size that matters');
+  await click(driver, 'Add it');
+  await waitForText(driver, 'Name: nothing typed yet');
+  await expectClean(`dialog with an error ${theme} ${width}`);
+  await visit(demo, '/jobs/3/measure', theme, width);
+  await (await find(driver, '#reading')).sendKeys('0.063', Key.ENTER);
+  await waitForText(driver, 'inches?');
+  await expectClean(`asked about ${theme} ${width}`);
+  await click(driver, 'Read it again');
+  await visit(demo, '/jobs/3/correct', theme, width);
+  await click(driver, 'Start attempt 2');
+  await waitForText(driver, 'say in a line why');
+  await expectClean(`refused attempt ${theme} ${width}`);
+  await click(driver, 'Find');
+  await waitForText(driver, 'Find');
+  await expectClean(`find ${theme} ${width}`);
+});

@@ -1,0 +1,142 @@
+import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import path from 'node:path';
+import { afterAll, beforeAll, expect, test } from '@jest/globals';
+import { By, Key, type WebElement } from 'selenium-webdriver';
+import { writeStl } from '@/core/mesh';
+import { box } from '@/testing/meshes';
+import { click, find, openBrowser, waitFor, waitForText, type Browser } from './browser';
+import { serveBench, type BenchServer } from './bench-server';
+
+let server: BenchServer;
+let browser: Browser;
+const folder = mkdtempSync(path.join(tmpdir(), 'mellow-parts-'));
+beforeAll(async () => {
+  server = await serveBench('empty');
+  browser = await openBrowser();
+});
+afterAll(async () => {
+  await browser.quit();
+  await server.stop();
+  rmSync(folder, { recursive: true, force: true });
+});
+
+function partFile(name: string, bytes: Uint8Array | string): string {
+  const file = path.join(folder, name);
+  writeFileSync(file, bytes);
+  return file;
+}
+
+async function fill(fields: Record<string, string>): Promise<void> {
+  for (const [id, text] of Object.entries(fields)) {
+    const input: WebElement = await find(browser.driver, `#${id}`);
+    if ((await input.getTagName()) === 'select') await input.sendKeys(text);
+    else {
+      await input.sendKeys(Key.chord(Key.CONTROL, 'a'), text);
+    }
+  }
+}
+
+test('on an empty bench the first job makes its printer, resin and profile on the way', async () => {
+  const { driver } = browser;
+  await driver.get(server.address);
+  await waitForText(driver, 'Nothing is under way yet');
+  await fill({ name: 'Spacer block' });
+  await click(driver, 'Start the job');
+  await waitForText(driver, 'no printer chosen yet');
+  await fill({ printerName: 'My printer', resinName: 'My resin', profileName: '0.05 mm', layerMm: '0,05' });
+  await (await find(driver, 'input[name=standIn]')).click();
+  await click(driver, 'Make it');
+  await waitForText(driver, 'My resin on My printer');
+});
+
+test('a feature is entered with its kind drawn, and a wrong limit is refused with nothing lost', async () => {
+  const { driver } = browser;
+  await click(driver, 'A feature');
+  await waitForText(driver, 'outside along X');
+  await fill({ sense: 'inside' });
+  await waitForText(driver, 'inside along X');
+  await fill({ sense: 'outside', targetMm: '10', lowerMm: '0.2' });
+  await (await find(driver, '[role=dialog] #name')).sendKeys('Width');
+  await click(driver, 'Add it');
+  await waitForText(driver, 'the lower limit must lie below the upper one');
+  expect(await (await find(driver, '#targetMm')).getAttribute('value')).toBe('10');
+  await fill({ lowerMm: '-0.08' });
+  await click(driver, 'Add it');
+  await waitFor(
+    driver,
+    async () => (await driver.findElements(By.css('[role=dialog]'))).length === 0,
+    'the dialog stays open',
+  );
+  await waitForText(driver, 'no mate named');
+});
+
+test.each([
+  ['empty.stl', '', 'The file is empty'],
+  ['other.stl', 'dear modeller', 'This is not an STL'],
+  ['cut.stl', writeStl(box(1, 1, 1)).slice(0, 300), 'The file is cut short: it announces 12 facets'],
+] as const)('%s is refused in a sentence, and nothing changes', async (name, bytes, sentence) => {
+  const { driver } = browser;
+  await driver.findElement(By.css('input[type=file]')).sendKeys(partFile(name, bytes));
+  await waitForText(driver, sentence);
+  expect(await driver.findElements(By.css('canvas'))).toHaveLength(0);
+});
+
+test('a part is brought in, a click on it places a feature, and the corrected file becomes the attempt', async () => {
+  const { driver } = browser;
+  await driver
+    .findElement(By.css('input[type=file]'))
+    .sendKeys(partFile('block.stl', writeStl(box(10, 20, 6))));
+  await waitForText(driver, '10.00 × 20.00 × 6.00 mm');
+  const canvas = await find(driver, 'canvas');
+  await waitFor(driver, async () => (await canvas.getRect()).height > 100, 'the view has no height');
+  await click(driver, 'Width');
+  await waitForText(driver, 'Now click one of its faces');
+  await driver.actions().move({ origin: canvas, x: 0, y: 10 }).click().perform();
+  await waitFor(
+    driver,
+    async () => !(await driver.findElement(By.css('main')).getText()).includes('Not on the part yet'),
+    'it was not placed',
+  );
+
+  await driver.get(`${(await driver.getCurrentUrl()).replace('/need', '/correct')}`);
+  await click(driver, 'Correct the file');
+  await waitForText(driver, 'Measured on both files');
+  const before = await (await find(driver, '//section[.//h2[contains(., "whole file")]]//td[1]')).getText();
+  const after = await (await find(driver, '//section[.//h2[contains(., "whole file")]]//td[2]')).getText();
+  expect(before).toBe('10.000');
+  // Nothing measured yet, so the prior corrects: (10 − 2·0.03)/(1 − 0.003) = 9.970
+  expect(Number(after)).toBeCloseTo(9.97, 2);
+  await click(driver, 'Start attempt 1 with this file');
+  await waitForText(driver, 'Attempt 1 is drawn and waits for its print');
+  await driver.get(`${(await driver.getCurrentUrl()).replace('/measure', '/correct')}`);
+  await waitForText(driver, after);
+  expect(await browser.errors()).toEqual([]);
+});
+
+test('the first caliper is made where it is first needed', async () => {
+  const { driver } = browser;
+  await driver.get(`${(await driver.getCurrentUrl()).replace('/correct', '/measure')}`);
+  await click(driver, 'Print it on the simulated printer');
+  await waitForText(driver, 'First, the caliper');
+  await fill({ 'instrument-name': 'My caliper' });
+  await (await find(driver, 'input[name=standIn]')).click();
+  await click(driver, 'Put it on the bench');
+  await click(driver, 'Start measuring');
+  await waitForText(driver, 'first of three');
+  await click(driver, 'Close the jaws of the simulated caliper');
+  await waitForText(driver, 'second of three');
+});
+
+test('a job is copied, put away and taken out again', async () => {
+  const { driver } = browser;
+  await driver.get(`${(await driver.getCurrentUrl()).replace('/measure', '/need')}`);
+  await click(driver, 'Copy this job');
+  await waitForText(driver, 'Spacer block, copy');
+  await click(driver, 'Put it away');
+  await waitForText(driver, 'A new thing that must fit');
+  await driver.get(`${server.address}/house`);
+  await click(driver, 'Spacer block, copy');
+  await click(driver, 'Take it out again');
+  await waitForText(driver, 'Put it away');
+});

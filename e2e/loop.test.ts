@@ -1,0 +1,169 @@
+import { readdirSync, readFileSync } from 'node:fs';
+import path from 'node:path';
+import { afterAll, afterEach, beforeAll, expect, test } from '@jest/globals';
+import { By, Key } from 'selenium-webdriver';
+import { checkMesh, readStl, weldCorners } from '@/core/mesh';
+import { expectOk } from '@/core/result';
+import { click, find, openBrowser, waitFor, waitForText, type Browser } from './browser';
+import { serveBench, type BenchServer } from './bench-server';
+
+let server: BenchServer;
+let browser: Browser;
+beforeAll(async () => {
+  browser = await openBrowser();
+});
+afterEach(async () => server.stop());
+afterAll(async () => browser.quit());
+
+/** How many readings the page shows, so that the next is taken when the last is in. */
+async function countReadings(): Promise<number> {
+  return browser.driver.executeScript<number>('return document.querySelectorAll("[data-reading]").length');
+}
+
+async function readNine(closeJaws: () => Promise<void>): Promise<void> {
+  for (let reading = 1; reading <= 9; reading++) {
+    await closeJaws();
+    await waitFor(
+      browser.driver,
+      async () => (await countReadings()) >= reading,
+      `reading ${reading} is not in`,
+    );
+  }
+}
+
+async function waitForDownload(): Promise<string> {
+  let found: string | undefined;
+  await waitFor(
+    browser.driver,
+    async () => {
+      found = readdirSync(browser.downloads).find((name) => name.endsWith('.stl'));
+      return found !== undefined;
+    },
+    'nothing was downloaded',
+  );
+  return path.join(browser.downloads, found!);
+}
+
+test('by mouse: measure, learn, draw, download, print, measure again, read the story', async () => {
+  server = await serveBench('demo');
+  const { driver } = browser;
+  await driver.get(server.address);
+  await click(driver, 'Measure');
+  await click(driver, 'Start measuring');
+  await waitForText(driver, 'first of three');
+  await readNine(() => click(driver, 'Close the jaws of the simulated caliper'));
+  await waitForText(driver, 'All are read');
+  await waitForText(driver, 'out, 0.05 under');
+  await click(driver, 'Put it right');
+  await waitForText(driver, 'Draw next');
+  await waitForText(driver, 'pinned by readings');
+
+  await click(driver, 'The part with these sizes, STL');
+  const check = checkMesh(weldCorners(expectOk(readStl(readFileSync(await waitForDownload()))).corners));
+  const drawn = await (await find(driver, '//tr[th[contains(., "Collar outside")]]//button')).getText();
+  expect(check.watertight).toBe(true);
+  expect(check.bounds.max[0] - check.bounds.min[0]).toBeCloseTo(Number(drawn), 3);
+
+  await (await find(driver, '#reason')).sendKeys('bore tight: edges grow');
+  await click(driver, 'Start attempt 2');
+  await click(driver, 'Print it on the simulated printer');
+  await click(driver, 'Start measuring');
+  await waitForText(driver, 'first of three');
+  await readNine(() => click(driver, 'Close the jaws of the simulated caliper'));
+  await waitForText(driver, 'Every feature is in.');
+  await click(driver, 'Read the story');
+  await waitForText(driver, 'What changed');
+  const story = await driver.findElement(By.css('main')).getText();
+  expect(story).toContain('bore tight: edges grow');
+  expect(story).toContain('out: Sleeve bore');
+  expect(story).toContain('in: every feature');
+  expect(story).toContain('9.560 → ');
+  expect(await browser.errors()).toEqual([]);
+});
+
+/** Presses one key for whatever holds the focus. */
+async function press(...keys: string[]): Promise<void> {
+  await browser.driver
+    .actions()
+    .sendKeys(...keys)
+    .perform();
+}
+
+interface Focus {
+  readonly label: string;
+  readonly visible: boolean;
+}
+
+/** What holds the focus, and whether its outline can be seen. */
+async function focus(): Promise<Focus> {
+  return browser.driver.executeScript<Focus>(`
+    const element = document.activeElement;
+    const style = getComputedStyle(element);
+    const box = element.getBoundingClientRect();
+    const label = element.getAttribute('aria-label') ?? (element.labels && element.labels[0] ? element.labels[0].innerText : element.innerText) ?? '';
+    return {
+      label: label.trim(),
+      visible: style.outlineStyle !== 'none' && parseFloat(style.outlineWidth) >= 2 && box.width > 0 && box.bottom > 0 && box.top < innerHeight,
+    };
+  `);
+}
+
+/** Tabs on until this holds the focus; the focus must be seen at every step. */
+async function tabTo(label: string): Promise<void> {
+  for (let step = 0; step < 60; step++) {
+    const now = await focus();
+    if (now.label.startsWith(label)) {
+      expect(now.visible).toBe(true);
+      return;
+    }
+    await press(Key.TAB);
+    const next = await focus();
+    if (next.label !== '')
+      expect({ at: next.label, visible: next.visible }).toEqual({ at: next.label, visible: true });
+  }
+  throw new Error(`Tab never came to “${label}”`);
+}
+
+async function openSession(): Promise<void> {
+  await waitForText(browser.driver, 'Before the first reading');
+  await tabTo('Start measuring');
+  await press(Key.ENTER);
+  await waitForText(browser.driver, 'first of three');
+  await waitFor(
+    browser.driver,
+    async () => (await focus()).label.startsWith('Reading'),
+    'the field is not armed',
+  );
+}
+
+test('by keys alone, from page load to the story', async () => {
+  server = await serveBench('demo');
+  const { driver } = browser;
+  await driver.get(server.address);
+  await tabTo('Measure');
+  await press(Key.ENTER);
+  await openSession();
+  await readNine(() => press('c'));
+  await waitForText(driver, 'All are read');
+  await press(Key.PAGE_DOWN);
+  await waitForText(driver, 'Draw next');
+  await tabTo('Why, in a line');
+  await press('edges grow', Key.ENTER);
+  await waitForText(driver, 'waits for its print');
+  await tabTo('Print it on the simulated printer');
+  await press(Key.ENTER);
+  await openSession();
+  await readNine(() => press('c'));
+  await waitForText(driver, 'Every feature is in.');
+  await press('g', '8');
+  await waitForText(driver, 'What changed');
+  expect(await driver.findElement(By.css('main')).getText()).toContain('in: every feature');
+
+  await press('?');
+  await waitForText(driver, 'Keys of this screen');
+  await press(Key.ESCAPE);
+  await press('/');
+  await waitForText(driver, 'Find');
+  await press('slate', Key.ENTER);
+  await waitForText(driver, 'Slate General on Long Bench');
+});

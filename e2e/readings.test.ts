@@ -1,0 +1,103 @@
+import { afterAll, beforeAll, expect, test } from '@jest/globals';
+import { By, Key } from 'selenium-webdriver';
+import type { Driver } from 'selenium-webdriver/chrome';
+import { click, find, openBrowser, waitFor, waitForText, type Browser } from './browser';
+import { serveBench, type BenchServer } from './bench-server';
+
+let server: BenchServer;
+let browser: Browser;
+beforeAll(async () => {
+  server = await serveBench('demo');
+  browser = await openBrowser();
+  await browser.driver.get(`${server.address}/jobs/4/measure`);
+  await click(browser.driver, 'Start measuring');
+  await waitForText(browser.driver, 'first of three');
+});
+afterAll(async () => {
+  await browser.quit();
+  await server.stop();
+});
+
+const field = () => find(browser.driver, '#reading');
+const features = async () =>
+  (await browser.driver.findElement(By.css('ul[aria-label="Features"]')).getText()).replace(/\s+/g, ' ');
+const rowSays = (text: string) =>
+  waitFor(browser.driver, async () => (await features()).includes(text), `no row says “${text}”`);
+
+test('a caliper that types is taken at Enter, comma decimals too, with a note', async () => {
+  await (await field()).sendKeys('15,95', Key.ENTER);
+  await waitForText(browser.driver, 'comma read as decimal point');
+  await rowSays('15.95');
+  await waitForText(browser.driver, 'second of three');
+});
+
+test('a word instead of a number is refused with how to mend it, and stays in the field', async () => {
+  await (await field()).sendKeys('abc', Key.ENTER);
+  await waitForText(browser.driver, '“abc” is not a number');
+  expect(await (await field()).getAttribute('value')).toBe('abc');
+  await (await field()).clear();
+});
+
+test('inches are asked about: the guess is kept with one press', async () => {
+  await (await field()).sendKeys('0.628', Key.ENTER);
+  await waitForText(browser.driver, '25.4 times too small: inches?');
+  expect(await features()).not.toContain('0.63');
+  await click(browser.driver, 'It was 15.95 mm');
+  await rowSays('15.95 15.95');
+});
+
+test('a half-typed number outlives a reload', async () => {
+  await (await field()).sendKeys('15.9');
+  await browser.driver.navigate().refresh();
+  await waitFor(
+    browser.driver,
+    async () => (await (await field()).getAttribute('value')) === '15.9',
+    'the draft is lost',
+  );
+  await (await field()).sendKeys('6', Key.ENTER);
+  await rowSays('15.95 15.95 15.96');
+});
+
+test('Backspace on the empty field takes the last one back', async () => {
+  await waitForText(browser.driver, 'Sleeve bore, first of three');
+  await (await field()).sendKeys(Key.BACK_SPACE);
+  await waitForText(browser.driver, 'Took back 15.96 of Collar outside');
+  await waitFor(browser.driver, async () => !(await features()).includes('15.96'), 'it still stands');
+});
+
+test('without a connection a reading waits here and goes out by itself', async () => {
+  const devtools = browser.driver as Driver;
+  const conditions = { latency: 0, downloadThroughput: -1, uploadThroughput: -1 };
+  await devtools.sendDevToolsCommand('Network.enable', {});
+  await devtools.sendDevToolsCommand('Network.emulateNetworkConditions', { offline: true, ...conditions });
+  await (await field()).sendKeys('9.43', Key.ENTER);
+  await waitForText(browser.driver, 'wait here and are sent again by themselves');
+  await devtools.sendDevToolsCommand('Network.emulateNetworkConditions', { offline: false, ...conditions });
+  await browser.driver.navigate().refresh();
+  await rowSays('9.43');
+});
+
+test('a word of fit is one letter on the empty field', async () => {
+  await (await field()).sendKeys('e');
+  await waitForText(browser.driver, 'on its mate: needs force.');
+  const pressed = await find(browser.driver, '//button[@aria-pressed="true"][contains(., "needs force")]');
+  expect(await pressed.isDisplayed()).toBe(true);
+});
+
+test('two windows on one job: both readings stay, and the later one is told', async () => {
+  const { driver } = browser;
+  const [first] = await driver.getAllWindowHandles();
+  await driver.switchTo().newWindow('tab');
+  await driver.get(`${server.address}/jobs/4/measure`);
+  await waitForText(driver, 'Sleeve bore');
+  const second = await driver.getWindowHandle();
+  await driver.switchTo().window(first);
+  await (await field()).sendKeys('9.42', Key.ENTER);
+  await rowSays('9.43 9.42');
+  await driver.switchTo().window(second);
+  await (await field()).sendKeys('9.44', Key.ENTER);
+  await waitForText(driver, 'Another window took 1 reading');
+  await rowSays('9.43 9.42 9.44');
+  await driver.close();
+  await driver.switchTo().window(first);
+});
