@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { afterAll, beforeAll, expect, test } from '@jest/globals';
 import { Key } from 'selenium-webdriver';
-import { click, find, openBrowser, waitForText, type Browser } from './browser';
+import { click, find, openBrowser, press, waitForText, type Browser } from './browser';
 import { serveBench, type BenchServer } from './bench-server';
 
 const AXE = readFileSync('node_modules/axe-core/axe.min.js', 'utf8');
@@ -95,7 +95,8 @@ test.each(LOOKS)('with a dialog, with an error, %s at %d px', async (theme, widt
   await waitForText(driver, 'Name: nothing typed yet');
   await expectClean(`dialog with an error ${theme} ${width}`);
   await visit(demo, '/jobs/3/measure', theme, width);
-  await (await find(driver, '#reading')).sendKeys('0.063', Key.ENTER);
+  await find(driver, '#reading');
+  await press(driver, '0.063', Key.ENTER);
   await waitForText(driver, 'inches?');
   await expectClean(`asked about ${theme} ${width}`);
   await click(driver, 'Read it again');

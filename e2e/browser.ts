@@ -1,7 +1,7 @@
 import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
-import { Builder, By, until, type WebDriver, type WebElement } from 'selenium-webdriver';
+import { Builder, By, Key, until, type WebDriver, type WebElement } from 'selenium-webdriver';
 import { Options, ServiceBuilder, type Driver } from 'selenium-webdriver/chrome';
 
 const FLAGS = [
@@ -87,7 +87,7 @@ export async function openBrowser(): Promise<Browser> {
   return browser;
 }
 
-const WAIT_MS = 20_000;
+const WAIT_MS = Number(process.env.MELLOW_WAIT_MS ?? 20_000);
 
 /** Waits for an element by CSS or, with a leading slash, XPath. */
 export function find(driver: WebDriver, selector: string): Promise<WebElement> {
@@ -126,4 +126,24 @@ export async function waitFor(
   reason: string,
 ): Promise<void> {
   await driver.wait(condition, WAIT_MS, reason);
+}
+
+/** Presses keys for whatever holds the focus, as a keyboard or a caliper that types does. */
+export async function press(driver: WebDriver, ...keys: string[]): Promise<void> {
+  await driver
+    .actions()
+    .sendKeys(...keys)
+    .perform();
+}
+
+/** Clicks into a field and types over what is in it; in a list, chooses. */
+export async function typeOver(driver: WebDriver, selector: string, text: string): Promise<void> {
+  const field = await find(driver, selector);
+  await driver.executeScript('arguments[0].scrollIntoView({ block: "center" })', field);
+  if ((await field.getTagName()) === 'select') {
+    await (await field.findElement(By.css(`option[value="${text}"]`))).click();
+    return;
+  }
+  await field.click();
+  await driver.actions().keyDown(Key.CONTROL).sendKeys('a').keyUp(Key.CONTROL).sendKeys(text).perform();
 }

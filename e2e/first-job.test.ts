@@ -2,10 +2,10 @@ import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { afterAll, beforeAll, expect, test } from '@jest/globals';
-import { By, Key, type WebElement } from 'selenium-webdriver';
+import { By } from 'selenium-webdriver';
 import { writeStl } from '@/core/mesh';
 import { box } from '@/testing/meshes';
-import { click, find, openBrowser, waitFor, waitForText, type Browser } from './browser';
+import { click, find, openBrowser, typeOver, waitFor, waitForText, type Browser } from './browser';
 import { serveBench, type BenchServer } from './bench-server';
 
 let server: BenchServer;
@@ -28,13 +28,7 @@ function partFile(name: string, bytes: Uint8Array | string): string {
 }
 
 async function fill(fields: Record<string, string>): Promise<void> {
-  for (const [id, text] of Object.entries(fields)) {
-    const input: WebElement = await find(browser.driver, `#${id}`);
-    if ((await input.getTagName()) === 'select') await input.sendKeys(text);
-    else {
-      await input.sendKeys(Key.chord(Key.CONTROL, 'a'), text);
-    }
-  }
+  for (const [id, text] of Object.entries(fields)) await typeOver(browser.driver, `#${id}`, text);
 }
 
 test('on an empty bench the first job makes its printer, resin and profile on the way', async () => {
@@ -57,7 +51,7 @@ test('a feature is entered with its kind drawn, and a wrong limit is refused wit
   await fill({ sense: 'inside' });
   await waitForText(driver, 'inside along X');
   await fill({ sense: 'outside', targetMm: '10', lowerMm: '0.2' });
-  await (await find(driver, '[role=dialog] #name')).sendKeys('Width');
+  await typeOver(driver, '[role=dialog] #name', 'Width');
   await click(driver, 'Add it');
   await waitForText(driver, 'the lower limit must lie below the upper one');
   expect(await (await find(driver, '#targetMm')).getAttribute('value')).toBe('10');

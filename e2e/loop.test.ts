@@ -4,7 +4,7 @@ import { afterAll, afterEach, beforeAll, expect, test } from '@jest/globals';
 import { By, Key } from 'selenium-webdriver';
 import { checkMesh, readStl, weldCorners } from '@/core/mesh';
 import { expectOk } from '@/core/result';
-import { click, find, openBrowser, waitFor, waitForText, type Browser } from './browser';
+import { click, find, openBrowser, press, typeOver, waitFor, waitForText, type Browser } from './browser';
 import { serveBench, type BenchServer } from './bench-server';
 
 let server: BenchServer;
@@ -64,7 +64,7 @@ test('by mouse: measure, learn, draw, download, print, measure again, read the s
   expect(check.watertight).toBe(true);
   expect(check.bounds.max[0] - check.bounds.min[0]).toBeCloseTo(Number(drawn), 3);
 
-  await (await find(driver, '#reason')).sendKeys('bore tight: edges grow');
+  await typeOver(driver, '#reason', 'bore tight: edges grow');
   await click(driver, 'Start attempt 2');
   await click(driver, 'Print it on the simulated printer');
   await click(driver, 'Start measuring');
@@ -80,14 +80,6 @@ test('by mouse: measure, learn, draw, download, print, measure again, read the s
   expect(story).toContain('9.560 → ');
   expect(await browser.errors()).toEqual([]);
 });
-
-/** Presses one key for whatever holds the focus. */
-async function press(...keys: string[]): Promise<void> {
-  await browser.driver
-    .actions()
-    .sendKeys(...keys)
-    .perform();
-}
 
 interface Focus {
   readonly label: string;
@@ -116,7 +108,7 @@ async function tabTo(label: string): Promise<void> {
       expect(now.visible).toBe(true);
       return;
     }
-    await press(Key.TAB);
+    await press(browser.driver, Key.TAB);
     const next = await focus();
     if (next.label !== '')
       expect({ at: next.label, visible: next.visible }).toEqual({ at: next.label, visible: true });
@@ -127,7 +119,7 @@ async function tabTo(label: string): Promise<void> {
 async function openSession(): Promise<void> {
   await waitForText(browser.driver, 'Before the first reading');
   await tabTo('Start measuring');
-  await press(Key.ENTER);
+  await press(browser.driver, Key.ENTER);
   await waitForText(browser.driver, 'first of three');
   await waitFor(
     browser.driver,
@@ -141,29 +133,29 @@ test('by keys alone, from page load to the story', async () => {
   const { driver } = browser;
   await driver.get(server.address);
   await tabTo('Measure');
-  await press(Key.ENTER);
+  await press(browser.driver, Key.ENTER);
   await openSession();
-  await readNine(() => press('c'));
+  await readNine(() => press(browser.driver, 'c'));
   await waitForText(driver, 'All are read');
-  await press(Key.PAGE_DOWN);
+  await press(browser.driver, Key.PAGE_DOWN);
   await waitForText(driver, 'Draw next');
   await tabTo('Why, in a line');
-  await press('edges grow', Key.ENTER);
+  await press(browser.driver, 'edges grow', Key.ENTER);
   await waitForText(driver, 'waits for its print');
   await tabTo('Print it on the simulated printer');
-  await press(Key.ENTER);
+  await press(browser.driver, Key.ENTER);
   await openSession();
-  await readNine(() => press('c'));
+  await readNine(() => press(browser.driver, 'c'));
   await waitForText(driver, 'Every feature is in.');
-  await press('g', '8');
+  await press(browser.driver, 'g', '8');
   await waitForText(driver, 'What changed');
   expect(await driver.findElement(By.css('main')).getText()).toContain('in: every feature');
 
-  await press('?');
+  await press(browser.driver, '?');
   await waitForText(driver, 'Keys of this screen');
-  await press(Key.ESCAPE);
-  await press('/');
+  await press(browser.driver, Key.ESCAPE);
+  await press(browser.driver, '/');
   await waitForText(driver, 'Find');
-  await press('slate', Key.ENTER);
+  await press(browser.driver, 'slate', Key.ENTER);
   await waitForText(driver, 'Slate General on Long Bench');
 });

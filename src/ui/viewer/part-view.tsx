@@ -58,7 +58,11 @@ export default function PartView({ corners, bounds, callouts, activeId, onPlace 
   }, [corners]);
   useEffect(() => () => geometry.dispose(), [geometry]);
   const size = Math.max(...[0, 1, 2].map((i) => bounds.max[i] - bounds.min[i]));
-  const middle = [0, 1, 2].map((i) => (bounds.min[i] + bounds.max[i]) / 2) as [number, number, number];
+  // Kept as one array: the projection runs whenever it changes.
+  const middle = useMemo(
+    () => [0, 1, 2].map((i) => (bounds.min[i] + bounds.max[i]) / 2) as [number, number, number],
+    [bounds],
+  );
   const place = (event: ThreeEvent<MouseEvent>) => {
     if (onPlace === undefined || event.delta > 4) return;
     event.stopPropagation();
