@@ -60,7 +60,9 @@ test('by mouse: measure, learn, draw, download, print, measure again, read the s
 
   await click(driver, 'The part with these sizes, STL');
   const check = checkMesh(weldCorners(expectOk(readStl(readFileSync(await waitForDownload()))).corners));
-  const drawn = await (await find(driver, '//tr[th[contains(., "Collar outside")]]//button')).getText();
+  const drawn = await (
+    await find(driver, '//tr[th[contains(., "Collar outside")]]//button//span[contains(@class, "num")]')
+  ).getText();
   expect(check.watertight).toBe(true);
   expect(check.bounds.max[0] - check.bounds.min[0]).toBeCloseTo(Number(drawn), 3);
 

@@ -20,14 +20,16 @@ export function CopyButton({
     return () => clearTimeout(timer);
   }, [copied]);
   const copy = () => void navigator.clipboard.writeText(text).then(() => setCopied(true));
+  const said = copied ? `${label}: copied` : label;
   return (
     <button
       type="button"
       onClick={copy}
-      aria-label={copied ? `${label}: copied` : label}
+      aria-label={children === undefined ? said : undefined}
       className="inline-flex items-center gap-1.5 rounded-[4px] px-1 py-0.5 hover:bg-wash"
     >
       {children}
+      {children !== undefined && <span className="sr-only">{said}</span>}
       {copied ? (
         <Check size={15} aria-hidden className="text-juniper" />
       ) : (

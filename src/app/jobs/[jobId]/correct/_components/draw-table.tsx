@@ -75,7 +75,7 @@ function DrawLine({
         {lastDrawnMm === undefined ? '–' : formatMm(lastDrawnMm, DIGITS)}
       </td>
       <td className="py-1 pr-3">
-        <CopyButton text={drawn} label={`Copy ${drawn}, draw next of ${name}`}>
+        <CopyButton text={drawn} label={`copy draw next of ${name}`}>
           <span className="num text-xl font-semibold text-juniper">{drawn}</span>
         </CopyButton>
       </td>

@@ -51,10 +51,10 @@ export function SimulatedCaliper(props: SimulatedCaliperProps) {
       type="button"
       onClick={close}
       title="Simulated caliper"
-      aria-label="Close the jaws of the simulated caliper"
       className="flex min-h-12 items-center gap-2 rounded-[5px] border border-edge bg-ground px-2.5 max-lg:min-h-16"
     >
       <JawsDrawing />
+      <span className="sr-only">Close the jaws of the simulated caliper</span>
       <span className="num bg-wash px-2 py-0.5 text-lg">{display}</span>
       <kbd>c</kbd>
     </button>

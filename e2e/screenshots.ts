@@ -1,0 +1,71 @@
+/** Takes the pictures in docs/screenshots from the demo bench: npm run screenshots (after a build). */
+import { mkdirSync } from 'node:fs';
+import path from 'node:path';
+import { Key } from 'selenium-webdriver';
+import { click, find, openBrowser, press, typeOver, waitFor, waitForText } from './browser';
+import { serveBench } from './bench-server';
+
+const FOLDER = 'docs/screenshots';
+const SETTLE_MS = 1500;
+
+mkdirSync(FOLDER, { recursive: true });
+const server = await serveBench('demo');
+const browser = await openBrowser();
+const { driver } = browser;
+
+async function take(name: string): Promise<void> {
+  await new Promise((resolve) => setTimeout(resolve, SETTLE_MS));
+  await driver.executeScript('scrollTo(0, 0)');
+  await browser.picture(path.join(FOLDER, `${name}.png`));
+}
+
+async function visit(address: string, name: string, width = 1280, height = 800): Promise<void> {
+  await browser.resize(width, height);
+  await driver.get(server.address + address);
+  await find(driver, 'h1');
+  await take(name);
+}
+
+async function readAll(): Promise<void> {
+  for (let reading = 1; reading <= 9; reading++) {
+    await press(driver, 'c');
+    await waitFor(
+      driver,
+      async () =>
+        (await driver.executeScript<number>('return document.querySelectorAll("[data-reading]").length')) >=
+        reading,
+      'a reading is not in',
+    );
+  }
+}
+
+await visit('/', 'today');
+await visit('/jobs/4/need', 'need');
+await click(driver, 'Mend Sleeve bore');
+await take('feature');
+await visit('/jobs/3/measure', 'measure-phone', 390, 844);
+await visit('/jobs/4/measure', 'session');
+await click(driver, 'Start measuring');
+await waitForText(driver, 'first of three');
+await readAll();
+await waitForText(driver, 'All are read');
+await take('measure');
+await driver.manage().addCookie({ name: 'theme', value: 'dark' });
+await visit('/jobs/4/measure', 'measure-dark');
+await driver.manage().addCookie({ name: 'theme', value: 'light' });
+await visit('/jobs/4/correct', 'correct');
+await typeOver(driver, '#reason', 'bore came out tight: edges grow');
+await press(driver, Key.ENTER);
+await click(driver, 'Print it on the simulated printer');
+await click(driver, 'Start measuring');
+await waitForText(driver, 'first of three');
+await readAll();
+await waitForText(driver, 'Every feature is in.');
+await visit('/jobs/4/story', 'story');
+await visit('/jobs/3/correct', 'correct-comb');
+await visit('/printers/1', 'signature');
+await visit('/printers', 'printers');
+await visit('/house', 'house');
+await visit('/strips', 'strips');
+await browser.quit();
+await server.stop();
