@@ -1,5 +1,5 @@
-import { readFileSync } from 'node:fs';
 import { afterAll, beforeAll, expect, test } from '@jest/globals';
+import { readFileSync } from 'node:fs';
 import { Key } from 'selenium-webdriver';
 import { click, find, openBrowser, press, waitForText, type Browser } from './browser';
 import { serveBench, type BenchServer } from './bench-server';

@@ -1,7 +1,7 @@
+import { afterAll, beforeAll, expect, test } from '@jest/globals';
 import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
-import { afterAll, beforeAll, expect, test } from '@jest/globals';
 import { By } from 'selenium-webdriver';
 import { writeStl } from '@/core/mesh';
 import { box } from '@/testing/meshes';

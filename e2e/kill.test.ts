@@ -1,8 +1,8 @@
+import { expect, test } from '@jest/globals';
 import type { ChildProcess } from 'node:child_process';
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
-import { expect, test } from '@jest/globals';
 import { openDb, queries, tables } from '@/db';
 import { seededRandom } from '@/core/numerics';
 import { makeDemo } from '@/demo/make-demo';

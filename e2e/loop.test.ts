@@ -1,6 +1,6 @@
+import { afterAll, afterEach, beforeAll, expect, test } from '@jest/globals';
 import { readdirSync, readFileSync } from 'node:fs';
 import path from 'node:path';
-import { afterAll, afterEach, beforeAll, expect, test } from '@jest/globals';
 import { By, Key } from 'selenium-webdriver';
 import { checkMesh, readStl, weldCorners } from '@/core/mesh';
 import { expectOk } from '@/core/result';

@@ -1,5 +1,5 @@
-import { spawnSync } from 'node:child_process';
 import { afterAll, beforeAll, expect, test } from '@jest/globals';
+import { spawnSync } from 'node:child_process';
 import { serveBench, type BenchServer } from './bench-server';
 
 let server: BenchServer;

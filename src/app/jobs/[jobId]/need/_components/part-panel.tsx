@@ -22,8 +22,7 @@ interface PartPanelProps {
   readonly features: readonly PanelFeature[];
 }
 
-const labelOf = ({ name, targetMm, shape }: PanelFeature) =>
-  `${name} ${shape === 'round' ? '⌀' : ''}${formatMm(targetMm)}`;
+const labelOf = ({ targetMm, shape }: PanelFeature) => `${shape === 'round' ? '⌀' : ''}${formatMm(targetMm)}`;
 
 /** The part in three dimensions: bring its file in, and say where on it each feature is. */
 export function PartPanel({ jobId, source, version, features }: PartPanelProps) {

@@ -1,0 +1,62 @@
+import { describe, expect, test } from '@jest/globals';
+import { findKindIssue } from '@/core/metrology';
+import { drawPrinter, printFeature } from '@/core/virtual';
+import { estimateSignature, type SignatureReading } from '@/core/signature';
+import { BLOCK_OF_24, BLOCK_OF_6, type BlockFeature } from '../index';
+
+const OPTIONS = { instruments: { '': { mpeMm: 0.02, resolutionMm: 0.01 } } };
+
+/** Two readings of each size of a block printed on a virtual printer. */
+function readBlock(block: readonly BlockFeature[], seed: number): SignatureReading[] {
+  const printer = drawPrinter(seed);
+  return block.flatMap((place) =>
+    [1, 2].map(() => ({
+      ...place.kind,
+      feature: place.feature,
+      print: 'B',
+      drawnMm: place.drawnMm,
+      readingMm: Math.round(printFeature(printer, place, 'B') * 100) / 100,
+    })),
+  );
+}
+
+describe.each([
+  ['24', BLOCK_OF_24, 24],
+  ['six', BLOCK_OF_6, 6],
+] as const)('block of %s', (_, block, count) => {
+  test('has that many sizes, each with a name of its own and a whole kind', () => {
+    expect(block).toHaveLength(count);
+    expect(new Set(block.map(({ feature }) => feature)).size).toBe(count);
+    for (const { kind } of block) expect(findKindIssue(kind)).toBeUndefined();
+  });
+
+  test('lies on a plate of 60 by 60 mm', () => {
+    for (const { xMm, yMm } of block) expect(Math.max(Math.abs(xMm), Math.abs(yMm))).toBeLessThanOrEqual(30);
+  });
+});
+
+test('the block of 24 pins nearly every parameter on printers it was not made for', () => {
+  for (const seed of [31, 32, 33]) {
+    const pinned = estimateSignature(readBlock(BLOCK_OF_24, seed), OPTIONS).parameters.filter(
+      (parameter) => parameter.pinned,
+    );
+    expect(pinned.length).toBeGreaterThanOrEqual(7);
+  }
+});
+
+test('the block of six pins the edge growth, and leaves to the prior what it cannot see', () => {
+  const { parameters } = estimateSignature(readBlock(BLOCK_OF_6, 31), OPTIONS);
+  const named = (name: string) => parameters.find((parameter) => parameter.name === name)!;
+  expect(named('edge').pinned).toBe(true);
+  expect(named('skew').sd).toBeCloseTo(0.001, 9);
+  expect(named('zSupported').sd).toBeCloseTo(0.08, 9);
+});
+
+test('more sizes never leave a parameter less known', () => {
+  const small = estimateSignature(readBlock(BLOCK_OF_6, 32), OPTIONS);
+  const large = estimateSignature([...readBlock(BLOCK_OF_6, 32), ...readBlock(BLOCK_OF_24, 32)], OPTIONS);
+  large.parameters.forEach(({ sd, name }, i) => {
+    // The scatters are learned too, so a little slack.
+    expect({ name, wider: sd > small.parameters[i].sd * 1.15 }).toEqual({ name, wider: false });
+  });
+});
