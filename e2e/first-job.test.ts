@@ -101,6 +101,7 @@ test('a part is brought in, a click on it places a feature, and the corrected fi
   expect(before).toBe('10.000');
   // Nothing measured yet, so the prior corrects: (10 − 2·0.03)/(1 − 0.003) = 9.970
   expect(Number(after)).toBeCloseTo(9.97, 2);
+  await waitForText(driver, '10.000 ±');
   await click(driver, 'Start attempt 1 with this file');
   await waitForText(driver, 'Attempt 1 is drawn and waits for its print');
   await driver.get(`${(await driver.getCurrentUrl()).replace('/measure', '/correct')}`);

@@ -1,11 +1,9 @@
 import type { PartCorrection } from '@/core/mesh';
-import { mixtureMoments } from '@/core/numerics';
 import { fail, ok, type Result } from '@/core/result';
 import {
   assessDrawn,
   drawTarget,
   jointChance,
-  predictSize,
   rankNextReadings,
   type DrawnSize,
   type ParameterName,
@@ -13,7 +11,7 @@ import {
   type Target,
 } from '@/core/signature';
 import { queries, tables, type Db } from '@/db';
-import { featureKey, kindOf, printKey, targetOf } from './kinds';
+import { featureKey, printKey, targetOf } from './kinds';
 import type { LearnedSignature } from './learn-signature';
 import { noteLedger } from './ledger';
 import { drawOptions, roundDrawn, type JobView } from './view-job';
@@ -167,11 +165,18 @@ export function notePrint(db: Db, attemptId: number, attemptNumber: number, jobI
   });
 }
 
-/** Predicted size of one feature at a drawn size, for a corrected mesh measured again. */
-export function predictDrawn(learned: LearnedSignature, feature: queries.Feature, drawnMm: number) {
-  return mixtureMoments(
-    predictSize(learned.signature, { kind: kindOf(feature), drawnMm, feature: featureKey(feature.id) }),
-  );
+/** What a file's sizes are worth, by feature id; features that are not the job's are left out. */
+export function assessSizes(
+  view: JobView,
+  drawnMm: ReadonlyMap<number, number>,
+): (DrawnSize & { readonly id: number })[] {
+  const { learned } = view;
+  if (learned === undefined) return [];
+  return view.features.flatMap((feature) => {
+    const drawn = drawnMm.get(feature.id);
+    if (drawn === undefined) return [];
+    return { id: feature.id, ...assessDrawn(learned.signature, targetOf(feature), drawn, drawOptions(view)) };
+  });
 }
 
 /** What a signature says that a whole file can be corrected for. */

@@ -14,6 +14,11 @@ function hash(x: number, y: number, z: number): number {
   return (h ^ (h >>> 13)) >>> 0;
 }
 
+/** Does this vertex lie at these multiples of the quantum? */
+function isAt(keys: Int32Array, vertex: number, x: number, y: number, z: number): boolean {
+  return keys[3 * vertex] === x && keys[3 * vertex + 1] === y && keys[3 * vertex + 2] === z;
+}
+
 /**
  * Joins equal corners into vertices. `corners`: nine coordinates a facet, mm. Order and winding of facets are kept.
  * Open addressing over quantised coordinates: linear in the facets, where a Map of strings took eleven times as long.
@@ -36,10 +41,9 @@ export function weldCorners(corners: ArrayLike<number>, options: WeldOptions = {
     const x = Math.round((corners[at] - min[0]) / quantum);
     const y = Math.round((corners[at + 1] - min[1]) / quantum);
     const z = Math.round((corners[at + 2] - min[2]) / quantum);
-    const isThere = (vertex: number) =>
-      keys[3 * vertex] === x && keys[3 * vertex + 1] === y && keys[3 * vertex + 2] === z;
     let slot = hash(x, y, z) & (slots - 1);
-    while (vertexOfSlot[slot] !== EMPTY && !isThere(vertexOfSlot[slot])) slot = (slot + 1) & (slots - 1);
+    while (vertexOfSlot[slot] !== EMPTY && !isAt(keys, vertexOfSlot[slot], x, y, z))
+      slot = (slot + 1) & (slots - 1);
     if (vertexOfSlot[slot] === EMPTY) {
       vertexOfSlot[slot] = vertices;
       keys[3 * vertices] = x;

@@ -5,7 +5,7 @@ import { makeDemo } from '@/demo/make-demo';
 import { checkMesh, readStl, weldCorners } from '@/core/mesh';
 import { emptyBench, readyBench } from '@/testing/bench';
 import { buildPartStl } from '../build-part';
-import { correctionFrom, notePrint, planDraw, startAttempt } from '../draw-next';
+import { assessSizes, correctionFrom, notePrint, planDraw, startAttempt } from '../draw-next';
 import { frameJob } from '../frame-job';
 import { learnSignature, listKeptSignatures } from '../learn-signature';
 import { glanceAtJobs } from '../look-around';
@@ -196,6 +196,22 @@ describe('learning', () => {
     recordReading(db, { ...reading(bore, 9.55), sessionId: off });
     // √(9.50² + 0.3²) = 9.50474
     expect(viewJob(db, jobId)!.current!.features[0].size?.sizeMm).toBeCloseTo(9.50474, 5);
+  });
+
+  test('a file’s sizes are worth what drawing them so would be, and strangers are left out', () => {
+    const { db, jobId, bore } = readyBench();
+    const view = viewJob(db, jobId)!;
+    const drawMm = planDraw(view)!.lines[0].next.drawMm;
+    const [worth, ...others] = assessSizes(
+      view,
+      new Map([
+        [bore, drawMm],
+        [999, 5],
+      ]),
+    );
+    expect(others).toEqual([]);
+    expect(worth.predictedMm).toBeCloseTo(9.56, 6);
+    expect(worth.inTolerance).toBeCloseTo(planDraw(view)!.lines[0].next.inTolerance, 9);
   });
 
   test('the part’s correction is the law’s means', () => {

@@ -9,7 +9,7 @@ import { assembleModel, latentEntries, rowOfObservation } from '../model';
 import { latentSize, solveNode } from '../node';
 import { groupObservations } from '../observations';
 import type { SignatureReading } from '../reading';
-import { plainPrediction } from './plain-model';
+import { plainPrediction } from '@/testing/plain-model';
 
 const KINDS: readonly FeatureKind[] = [
   { sense: 'outside', shape: 'flat', axis: 'X' },

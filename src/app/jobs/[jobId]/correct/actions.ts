@@ -4,7 +4,7 @@ import { revalidatePath } from 'next/cache';
 import { redirect } from 'next/navigation';
 import { attemptForm, parseForm } from '@/inputs';
 import { bench } from '@/services/bench';
-import { planDraw, startAttempt, type NewAttempt } from '@/services/draw-next';
+import { assessSizes, planDraw, startAttempt, type NewAttempt } from '@/services/draw-next';
 import { viewJob } from '@/services/view-job';
 import { refused, type FormState } from '@/ui/forms/form-state';
 import { describeChangeIssue, describeFormIssue } from '@/words';
@@ -48,4 +48,13 @@ export async function printCorrected(
     meshHash: file.hash,
     drawnMm: new Map(file.sizes.map(({ id, afterMm }) => [id, afterMm])),
   }));
+}
+
+/** What the sizes measured on a file should print as, and with what chance. */
+export async function expectOfFile(
+  jobId: number,
+  sizes: readonly { readonly id: number; readonly afterMm: number }[],
+) {
+  const view = viewJob(bench().db, jobId);
+  return view === undefined ? [] : assessSizes(view, new Map(sizes.map(({ id, afterMm }) => [id, afterMm])));
 }

@@ -4,9 +4,9 @@ import { Download } from 'lucide-react';
 import { useState } from 'react';
 import type { AnchoredFeature, PartCorrection } from '@/core/mesh';
 import { ActionForm, Button, Choice, Problem, TextField, type FormState } from '@/ui';
-import { describeMeasureIssue, describeStlIssue, formatMm } from '@/words';
+import { describeMeasureIssue, describeStlIssue, formatChance, formatMm } from '@/words';
 import { MeshStopped, MeshWorker, type CorrectedPart } from '@/workers';
-import { printCorrected } from '../actions';
+import { expectOfFile, printCorrected } from '../actions';
 
 interface MeshLeverProps {
   readonly jobId: number;
@@ -23,15 +23,21 @@ type Work =
   | { readonly kind: 'idle' }
   | { readonly kind: 'working'; readonly stop: () => void }
   | { readonly kind: 'failed'; readonly message: string }
-  | { readonly kind: 'ready'; readonly part: CorrectedPart };
+  | { readonly kind: 'ready'; readonly part: CorrectedPart; readonly expected: readonly ExpectedSize[] };
 
-async function correctFile(worker: MeshWorker, { meshHash, by, features }: MeshLeverProps): Promise<Work> {
+type ExpectedSize = Awaited<ReturnType<typeof expectOfFile>>[number];
+
+async function correctFile(
+  worker: MeshWorker,
+  { jobId, meshHash, by, features }: MeshLeverProps,
+): Promise<Work> {
   const response = await fetch(`/api/meshes/${meshHash}`);
   if (!response.ok)
     return { kind: 'failed', message: 'The part’s file is not there. Bring it in again under Need.' };
   const loaded = await worker.load(new Uint8Array(await response.arrayBuffer()), () => {});
   if (!loaded.ok) return { kind: 'failed', message: describeStlIssue(loaded.issue) };
-  return { kind: 'ready', part: await worker.correct(by, features) };
+  const part = await worker.correct(by, features);
+  return { kind: 'ready', part, expected: await expectOfFile(jobId, part.sizes) };
 }
 
 /** Corrects the whole file instead of its sizes: scale, skew, edges and hanging faces at once. */
@@ -71,20 +77,21 @@ export function MeshLever(props: MeshLeverProps) {
         )}
       </div>
       {work.kind === 'failed' && <Problem>{work.message}</Problem>}
-      {work.kind === 'ready' && <Corrected {...props} part={work.part} />}
+      {work.kind === 'ready' && <Corrected {...props} part={work.part} expected={work.expected} />}
     </section>
   );
 }
 
 function Corrected({
   part,
+  expected,
   jobId,
   jobName,
   meshHash,
   features,
   unplaced,
   nextNumber,
-}: MeshLeverProps & { part: CorrectedPart }) {
+}: MeshLeverProps & { part: CorrectedPart; expected: readonly ExpectedSize[] }) {
   const nameOf = (id: number) => features.find((feature) => feature.id === id)?.name ?? '';
   const file = new Blob([part.stl], { type: 'model/stl' });
   const save = () => {
@@ -111,7 +118,18 @@ function Corrected({
   return (
     <div className="mt-3">
       <table className="w-full text-sm">
-        <caption className="text-left text-soft">Measured on both files</caption>
+        <caption className="text-left text-soft">
+          Measured on both files, and what the corrected one should print as
+        </caption>
+        <thead>
+          <tr className="text-left text-soft">
+            <th className="font-normal">Feature</th>
+            <th className="font-normal">as it came</th>
+            <th className="font-normal">corrected</th>
+            <th className="font-normal">should print as</th>
+            <th className="text-right font-normal">chance in</th>
+          </tr>
+        </thead>
         <tbody>
           {part.sizes.map(({ id, beforeMm, afterMm }) => (
             <tr key={id} className="border-b border-hair">
@@ -120,6 +138,7 @@ function Corrected({
               </th>
               <td className="num py-1">{formatMm(beforeMm, 3)}</td>
               <td className="num py-1 font-semibold text-juniper">{formatMm(afterMm, 3)}</td>
+              <ExpectedCells expected={expected.find((each) => each.id === id)} />
             </tr>
           ))}
         </tbody>
@@ -166,5 +185,17 @@ function Corrected({
         </ActionForm>
       )}
     </div>
+  );
+}
+
+function ExpectedCells({ expected }: { expected: ExpectedSize | undefined }) {
+  if (expected === undefined) return <td colSpan={2} />;
+  return (
+    <>
+      <td className="num py-1">
+        {formatMm(expected.predictedMm, 3)} ± {formatMm(1.96 * expected.sdMm, 3)}
+      </td>
+      <td className="num py-1 text-right">{formatChance(expected.inTolerance)}</td>
+    </>
   );
 }

@@ -1,8 +1,15 @@
-import { expectOk } from '../../result';
+import { expectOk } from '@/core/result';
 import { invertSymmetric, solveSymmetric } from '@/core/numerics';
-import { DRIFT_EDGE_SD_MM, DRIFT_SCALE_SD, driftRow, lawPrior, lawRow, PARAMETER_COUNT } from '../law';
-import type { Observation } from '../observations';
-import type { Scatter } from '../node';
+import {
+  DRIFT_EDGE_SD_MM,
+  DRIFT_SCALE_SD,
+  driftRow,
+  lawPrior,
+  lawRow,
+  PARAMETER_COUNT,
+} from '@/core/signature/law';
+import type { Observation } from '@/core/signature/observations';
+import type { Scatter } from '@/core/signature/node';
 
 /** A size whose covariance with others the plain model writes down entry by entry. */
 type Size = Pick<Observation, 'feature' | 'print' | 'kind' | 'drawnMm'> & {
