@@ -1,7 +1,7 @@
 import { afterAll, beforeAll, expect, test } from '@jest/globals';
 import { readFileSync } from 'node:fs';
 import { Key } from 'selenium-webdriver';
-import { click, find, openBrowser, press, waitForText, type Browser } from './browser';
+import { click, find, openBrowser, press, waitFor, waitForText, type Browser } from './browser';
 import { serveBench, type BenchServer } from './bench-server';
 
 const AXE = readFileSync('node_modules/axe-core/axe.min.js', 'utf8');
@@ -24,8 +24,13 @@ interface Violation {
   readonly nodes: readonly { readonly html: string; readonly failureSummary: string }[];
 }
 
-/** What axe finds on the page as it stands; colours settle first. */
+/** What axe finds on the page as it stands; a page that is just being read anew gets its title back first. */
 async function findViolations(): Promise<string[]> {
+  await waitFor(
+    browser.driver,
+    async () => (await browser.driver.getTitle()) !== '',
+    'the page has no title',
+  );
   await browser.driver.executeScript(AXE);
   const violations = await browser.driver.executeAsyncScript<Violation[]>(
     `const done = arguments[arguments.length - 1];
