@@ -5,7 +5,7 @@ const config = {
   ...unit,
   roots: ['<rootDir>/e2e'],
   testMatch: ['**/*.test.ts'],
-  testTimeout: 150_000,
+  testTimeout: 240_000,
   maxWorkers: 1,
   forceExit: true,
 };
