@@ -1,6 +1,6 @@
 import { queries, type Db } from '@/db';
 import { judgeStaleness, type Staleness } from '@/core/signature';
-import { featureKey } from './kinds';
+import { featureKey, printKey } from './kinds';
 import { learnSignature, listKeptSignatures, type LearnedSignature } from './learn-signature';
 
 /** A printer with a resin and a profile, and how well it is known. */
@@ -58,14 +58,16 @@ export interface SignatureView {
   }[];
 }
 
-/** z of each print's mean miss against what was expected of it when it was drawn, oldest first. */
-function printMisses(db: Db, profileId: number): number[] {
+/** z of each print's mean miss against what was expected of it when it was drawn, oldest first; sizes are corrected ones. */
+function printMisses(db: Db, profileId: number, { report }: LearnedSignature): number[] {
   const misses = new Map<number, number[]>();
-  for (const line of queries.listExpectations(db, profileId)) {
-    misses.set(line.printId, [
-      ...(misses.get(line.printId) ?? []),
-      (line.meanReadingMm - line.predictedMm) / line.sdMm,
-    ]);
+  for (const { printId, featureId, predictedMm, sdMm } of queries.listExpectations(db, profileId)) {
+    const read = report.features.find(
+      ({ feature, print }) => feature === featureKey(featureId) && print === printKey(printId),
+    );
+    if (read === undefined) continue;
+    const z = (read.size_mm - predictedMm) / Math.hypot(sdMm, read.u_mm);
+    misses.set(printId, [...(misses.get(printId) ?? []), z]);
   }
   return [...misses.values()].map((z) => z.reduce((sum, value) => sum + value, 0) / Math.sqrt(z.length));
 }
@@ -94,5 +96,5 @@ export function viewSignature(db: Db, profileId: number): SignatureView | undefi
     edgeMm: report.parameters.find(({ name }) => name === 'edge')?.mean ?? 0,
     featureScatterMm: report.scatter.feature_mm,
   }));
-  return { row, learned, observed, staleness: judgeStaleness(printMisses(db, profileId)), kept };
+  return { row, learned, observed, staleness: judgeStaleness(printMisses(db, profileId, learned)), kept };
 }

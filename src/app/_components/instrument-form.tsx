@@ -1,11 +1,12 @@
 'use client';
 
-import { ActionForm, Button, TextField, type FormAction } from '@/ui';
+import { ActionForm, Button, TextField } from '@/ui';
+import { addInstrument } from './add-instrument';
 
 /** A caliper and what is known of it. */
-export function InstrumentForm({ action }: { action: FormAction }) {
+export function InstrumentForm() {
   return (
-    <ActionForm action={action} label="A caliper" className="grid gap-3 sm:grid-cols-2">
+    <ActionForm action={addInstrument} label="A caliper" className="grid gap-3 sm:grid-cols-2">
       <TextField name="name" id="instrument-name" label="Name" placeholder="bench caliper" />
       <TextField
         name="mpeMm"

@@ -1,12 +1,11 @@
 'use server';
 
 import { revalidatePath } from 'next/cache';
-import { houseForm, instrumentForm, parseForm } from '@/inputs';
+import { houseForm, parseForm } from '@/inputs';
 import { bench } from '@/services/bench';
-import { createInstrument } from '@/services/equipment';
 import { writeHouseRules } from '@/services/house-rules';
 import { done, refused, type FormState } from '@/ui/forms/form-state';
-import { describeChangeIssue, describeFormIssue } from '@/words';
+import { describeFormIssue } from '@/words';
 
 export async function saveHouse(_before: FormState, data: FormData): Promise<FormState> {
   const form = parseForm(houseForm, data);
@@ -14,13 +13,4 @@ export async function saveHouse(_before: FormState, data: FormData): Promise<For
   writeHouseRules(bench().db, form.value);
   revalidatePath('/', 'layout');
   return done('Kept.');
-}
-
-export async function addInstrument(_before: FormState, data: FormData): Promise<FormState> {
-  const form = parseForm(instrumentForm, data);
-  if (!form.ok) return refused(describeFormIssue(form.issue));
-  const made = createInstrument(bench().db, form.value);
-  if (!made.ok) return refused(describeChangeIssue(made.issue));
-  revalidatePath('/', 'layout');
-  return done(`${form.value.name} is on the bench.`);
 }

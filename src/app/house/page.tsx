@@ -8,7 +8,6 @@ import { buttonLook, Link } from '@/ui';
 import { formatMm } from '@/words';
 import { HouseFields } from './_components/house-fields';
 import { RestorePanel } from './_components/restore-panel';
-import { addInstrument } from './actions';
 
 export const metadata: Metadata = { title: 'House' };
 
@@ -57,7 +56,7 @@ export default async function HousePage() {
           <details>
             <summary className="font-semibold">Another caliper</summary>
             <div className="mt-3">
-              <InstrumentForm action={addInstrument} />
+              <InstrumentForm />
             </div>
           </details>
         </section>

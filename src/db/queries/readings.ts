@@ -1,4 +1,4 @@
-import { and, asc, avg, eq, isNull, type SQL } from 'drizzle-orm';
+import { and, asc, eq, isNull, type SQL } from 'drizzle-orm';
 import type { Db } from '../client';
 import {
   attempts,
@@ -83,25 +83,19 @@ export function nameFeatures(db: Db, profileId: number) {
     .all();
 }
 
-/** What was expected of each feature when it was drawn beside the mean of its standing readings, print after print. */
+/** What was expected of each feature of each print when it was drawn, print after print. */
 export function listExpectations(db: Db, profileId: number) {
   const rows = db
     .select({
       printId: prints.id,
+      featureId: drawnSizes.featureId,
       predictedMm: drawnSizes.predictedMm,
       sdMm: drawnSizes.sdMm,
-      meanReadingMm: avg(readings.readingMm).mapWith(Number),
     })
-    .from(readings)
-    .innerJoin(prints, eq(readings.printId, prints.id))
+    .from(prints)
     .innerJoin(attempts, eq(prints.attemptId, attempts.id))
-    .innerJoin(
-      drawnSizes,
-      and(eq(drawnSizes.attemptId, attempts.id), eq(drawnSizes.featureId, readings.featureId)),
-    )
-    .leftJoin(retractions, eq(retractions.readingId, readings.id))
-    .where(and(isNull(retractions.readingId), ofProfile(profileId)))
-    .groupBy(prints.id, readings.featureId)
+    .innerJoin(drawnSizes, eq(drawnSizes.attemptId, attempts.id))
+    .where(ofProfile(profileId))
     .orderBy(asc(prints.id))
     .all();
   return rows.flatMap(({ predictedMm, sdMm, ...row }) =>

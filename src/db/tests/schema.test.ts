@@ -2,7 +2,7 @@ import { expect, test } from '@jest/globals';
 import { eq } from 'drizzle-orm';
 import { queries, tables } from '@/db';
 import { emptyBench, readyBench, standing } from '@/testing/bench';
-import { recordReading, takeBackReading } from '@/services/take-readings';
+import { recordReading } from '@/services/take-readings';
 
 test('foreign keys are held: a reading of a feature that is not there is no reading', () => {
   const { db, reading } = readyBench();
@@ -57,15 +57,14 @@ test('standing readings come oldest first, with what is needed to correct them',
   });
 });
 
-test('expectations are compared with the mean of what stands, feature by feature', () => {
-  const { db, profileId, bore, width, printId, reading } = readyBench();
-  for (const mm of [9.44, 9.46]) recordReading(db, reading(bore, mm));
-  recordReading(db, reading(width, 20.3));
-  takeBackReading(db, printId);
+test('expectations are kept for every drawn size of every print', () => {
+  const { db, profileId, bore, width, printId } = readyBench();
   const lines = queries.listExpectations(db, profileId);
-  expect(lines).toHaveLength(1);
-  expect(lines[0].meanReadingMm).toBeCloseTo(9.45, 12);
-  expect(lines[0].sdMm).toBeGreaterThan(0);
+  expect(lines.map(({ printId: print, featureId }) => [print, featureId])).toEqual([
+    [printId, bore],
+    [printId, width],
+  ]);
+  for (const { sdMm } of lines) expect(sdMm).toBeGreaterThan(0);
 });
 
 test('features are named with their jobs, put away or not', () => {

@@ -214,6 +214,36 @@ describe('learning', () => {
     expect(worth.inTolerance).toBeCloseTo(planDraw(view)!.lines[0].next.inTolerance, 9);
   });
 
+  test('a caliper whose zero is off by much does not make a signature look stale', () => {
+    const { db, profileId, jobId, instrumentId, bore, width, printId, reading } = readyBench();
+    const off = startSession(db, {
+      jobId,
+      instrumentId,
+      zeroMm: 1.5,
+      partC: 20,
+      instrumentC: 20,
+      state: 'cured',
+      warm: false,
+    });
+    for (const attempt of [1, 2]) {
+      const print = attempt === 1 ? printId : notePrint(db, queries.listAttempts(db, jobId)[0].id, 1, jobId);
+      for (const [feature, mm] of [
+        [bore, 9.45],
+        [width, 20.0],
+      ] as const) {
+        expectOk(
+          recordReading(db, {
+            ...reading(feature, mm + 1.5),
+            printId: print,
+            sessionId: off,
+            confirmed: true,
+          }),
+        );
+      }
+    }
+    expect(viewSignature(db, profileId)!.staleness).toEqual({ kind: 'holds' });
+  });
+
   test('the part’s correction is the law’s means', () => {
     const { db, profileId } = readyBench();
     expect(correctionFrom(learnSignature(db, profileId)).edgeMm).toBeCloseTo(0.03, 6);

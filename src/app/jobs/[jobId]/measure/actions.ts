@@ -1,10 +1,9 @@
 'use server';
 
 import { revalidatePath } from 'next/cache';
-import { instrumentForm, parseForm, sessionForm } from '@/inputs';
+import { parseForm, sessionForm } from '@/inputs';
 import { bench } from '@/services/bench';
 import { notePrint } from '@/services/draw-next';
-import { createInstrument } from '@/services/equipment';
 import { startSession, takeBackReading } from '@/services/take-readings';
 import { done, refused, type FormState } from '@/ui/forms/form-state';
 import { describeChangeIssue, describeFormIssue, formatMm } from '@/words';
@@ -15,15 +14,6 @@ export async function beginSession(jobId: number, _before: FormState, data: Form
   startSession(bench().db, { jobId, ...form.value });
   revalidatePath('/', 'layout');
   return done();
-}
-
-export async function makeInstrument(_before: FormState, data: FormData): Promise<FormState> {
-  const form = parseForm(instrumentForm, data);
-  if (!form.ok) return refused(describeFormIssue(form.issue));
-  const made = createInstrument(bench().db, form.value);
-  if (!made.ok) return refused(describeChangeIssue(made.issue));
-  revalidatePath('/', 'layout');
-  return done(`${form.value.name} is on the bench.`);
 }
 
 export async function takeBack(printId: number, readingId?: number): Promise<string> {

@@ -5,7 +5,7 @@ import { PART_STATES } from '@/core/metrology';
 import { InstrumentForm } from '@/app/_components/instrument-form';
 import { ActionForm, Button, Caution, Choice, TextField } from '@/ui';
 import { formatMm } from '@/words';
-import { beginSession, makeInstrument } from '../actions';
+import { beginSession } from '../actions';
 
 interface SessionPanelProps {
   readonly jobId: number;
@@ -97,7 +97,7 @@ export function SessionPanel({ jobId, instruments, remembered }: SessionPanelPro
           {instruments.length === 0 ? 'First, the caliper' : 'Another caliper'}
         </summary>
         <div className="mt-3">
-          <InstrumentForm action={makeInstrument} />
+          <InstrumentForm />
         </div>
       </details>
     </div>
