@@ -19,12 +19,15 @@ const MAY_IMPORT = {
 /** The same between the areas of the core. */
 const CORE_MAY_IMPORT = {
   numerics: [],
+  need: [],
   metrology: ['numerics'],
   signature: ['numerics', 'metrology'],
   mesh: ['metrology'],
   solids: ['mesh'],
-  gauges: ['metrology'],
-  virtual: ['numerics', 'metrology'],
+  fits: ['numerics', 'metrology', 'signature'],
+  sheets: ['metrology', 'signature', 'fits', 'solids', 'mesh'],
+  gauges: ['numerics', 'metrology', 'signature', 'fits', 'solids', 'mesh'],
+  virtual: ['numerics', 'metrology', 'signature', 'fits'],
 };
 
 const OUTSIDE_OF_CORE = [

@@ -5,6 +5,11 @@ const config: NextConfig = {
   serverExternalPackages: ['better-sqlite3', 'manifold-3d'],
   outputFileTracingExcludes: { '*': ['./data/**', './demo-data/**'] },
   devIndicators: false,
+  experimental: { serverActions: { bodySizeLimit: '16mb' } },
+  // Some browsers ask for this name whatever the page says its icon is.
+  async rewrites() {
+    return [{ source: '/favicon.ico', destination: '/icon.svg' }];
+  },
   async headers() {
     return [
       {

@@ -1,7 +1,7 @@
 import { afterAll, beforeAll, expect, test } from '@jest/globals';
 import { readFileSync } from 'node:fs';
 import { Key } from 'selenium-webdriver';
-import { click, find, openBrowser, press, waitFor, waitForText, type Browser } from './browser';
+import { click, find, openBrowser, press, typeOver, waitFor, waitForText, type Browser } from './browser';
 import { serveBench, type BenchServer } from './bench-server';
 
 const AXE = readFileSync('node_modules/axe-core/axe.min.js', 'utf8');
@@ -55,11 +55,17 @@ async function visit(server: BenchServer, path: string, theme: string, width: nu
 
 const VIEWS = [
   '/',
-  '/jobs/4/need',
+  '/jobs/8/need',
+  '/jobs/8/need/sheet',
+  '/jobs/7/need/sheet',
+  '/jobs/8/fit',
+  '/jobs/6/fit',
   '/jobs/3/measure',
-  '/jobs/4/measure',
-  '/jobs/3/correct',
-  '/jobs/3/story',
+  '/gauges?choice=hinge',
+  '/jobs/5/measure',
+  '/jobs/8/measure',
+  '/jobs/5/correct',
+  '/jobs/5/story',
   '/printers',
   '/printers/1',
   '/house',
@@ -93,22 +99,30 @@ test.each(LOOKS)('every view, empty, %s at %d px', async (theme, width) => {
 test.each(LOOKS)('with a dialog, with an error, %s at %d px', async (theme, width) => {
   const { driver } = browser;
   await driver.get(demo.address);
-  await visit(demo, '/jobs/4/need', theme, width);
+  await visit(demo, '/jobs/8/need', theme, width);
   await click(driver, 'A feature');
   await waitForText(driver, 'A size that matters');
   await click(driver, 'Add it');
   await waitForText(driver, 'Name: nothing typed yet');
   await expectClean(`dialog with an error ${theme} ${width}`);
-  await visit(demo, '/jobs/3/measure', theme, width);
+  await visit(demo, '/jobs/5/measure', theme, width);
   await find(driver, '#reading');
   await press(driver, '0.063', Key.ENTER);
   await waitForText(driver, 'inches?');
   await expectClean(`asked about ${theme} ${width}`);
   await click(driver, 'Read it again');
-  await visit(demo, '/jobs/3/correct', theme, width);
-  await click(driver, 'Start attempt 2');
+  await visit(demo, '/jobs/5/correct', theme, width);
+  await click(driver, 'Start attempt 4');
   await waitForText(driver, 'say in a line why');
   await expectClean(`refused attempt ${theme} ${width}`);
+  await visit(demo, '/jobs/8/fit', theme, width);
+  await click(driver, 'Change the wish for Collar outside');
+  await waitForText(driver, 'what should happen');
+  await typeOver(driver, '#lowMm', '0.2');
+  await click(driver, 'Keep the wish');
+  await waitForText(driver, 'the least clearance must lie below');
+  await expectClean(`refused wish ${theme} ${width}`);
+  await press(driver, Key.ESCAPE);
   await click(driver, 'Find');
   await waitForText(driver, 'Find');
   await expectClean(`find ${theme} ${width}`);

@@ -9,7 +9,7 @@ let browser: Browser;
 beforeAll(async () => {
   server = await serveBench('demo');
   browser = await openBrowser();
-  await browser.driver.get(`${server.address}/jobs/4/measure`);
+  await browser.driver.get(`${server.address}/jobs/8/measure`);
   await click(browser.driver, 'Start measuring');
   await waitForText(browser.driver, 'first of three');
 });
@@ -88,7 +88,7 @@ test('two windows on one job: both readings stay, and the later one is told', as
   const { driver } = browser;
   const [first] = await driver.getAllWindowHandles();
   await driver.switchTo().newWindow('tab');
-  await driver.get(`${server.address}/jobs/4/measure`);
+  await driver.get(`${server.address}/jobs/8/measure`);
   await click(driver, 'Sleeve bore');
   await waitForText(driver, 'Reading Sleeve bore');
   const second = await driver.getWindowHandle();

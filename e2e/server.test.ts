@@ -45,11 +45,11 @@ test('pages carry a strict policy with a nonce of their own', async () => {
 });
 
 test('readings.csv goes out and comes in through the same door, all or nothing', async () => {
-  const csv = await (await fetch(`${server.address}/api/jobs/3/readings`)).text();
+  const csv = await (await fetch(`${server.address}/api/jobs/5/readings`)).text();
   expect(csv.split('\n')[0]).toContain(
     'feature,sense,shape,axis,angle_deg,base,drawn_mm,print,state,reading_mm',
   );
-  const bad = await fetch(`${server.address}/api/jobs/3/readings`, {
+  const bad = await fetch(`${server.address}/api/jobs/5/readings`, {
     method: 'POST',
     body: csv.replace('inside', 'within'),
   });
@@ -66,11 +66,50 @@ test('a backup is a file of its own, and rubbish is not put in its place', async
   expect(rubbish.status).toBe(400);
   const restored = await fetch(`${server.address}/api/backup`, { method: 'POST', body: bytes });
   expect(restored.status).toBe(200);
-  expect((await fetch(`${server.address}/jobs/4/need`)).status).toBe(200);
+  expect((await fetch(`${server.address}/jobs/8/need`)).status).toBe(200);
+});
+
+test('the icon answers under the name that browsers ask for, too', async () => {
+  const icon = await fetch(`${server.address}/favicon.ico`);
+  expect(icon.status).toBe(200);
+  expect(icon.headers.get('content-type')).toContain('image/svg+xml');
 });
 
 test('addresses that lead nowhere say so', async () => {
   expect((await fetch(`${server.address}/jobs/999/need`)).status).toBe(404);
   expect((await fetch(`${server.address}/jobs/abc/need`)).status).toBe(404);
   expect((await fetch(`${server.address}/api/meshes/..%2f..%2fetc`)).status).toBe(404);
+});
+
+test('a part comes as STL and 3MF, its profile as DXF and SVG, and strange formats are refused', async () => {
+  const get = (query: string) => fetch(`${server.address}/api/jobs/8/${query}`);
+  const stl = await get('part?as=stl&drawn=next&save');
+  expect(stl.headers.get('content-type')).toBe('model/stl');
+  expect(stl.headers.get('content-disposition')).toContain('Float-wheel bushing next.stl');
+  const threeMf = new Uint8Array(await (await get('part?as=3mf')).arrayBuffer());
+  expect(new TextDecoder().decode(threeMf.subarray(0, 2))).toBe('PK');
+  expect((await get('part?as=step')).status).toBe(400);
+  const svg = await (await get('profile?as=svg&drawn=next')).text();
+  expect(svg).toMatch(/^<svg [^>]*width="[\d.]+mm"/);
+  expect(await (await get('profile?as=dxf')).text()).toContain('LWPOLYLINE');
+  expect((await fetch(`${server.address}/api/jobs/7/profile?as=svg`)).status).toBe(404);
+  expect((await fetch(`${server.address}/api/jobs/7/part`)).status).toBe(404);
+});
+
+test('a gauge’s file is there before anything is printed, and the kernel’s code for the page', async () => {
+  const gauge = await fetch(`${server.address}/api/jobs/3/part?as=stl&save`);
+  expect(gauge.headers.get('content-disposition')).toContain('Ladder for a hinge.stl');
+  expect((await gauge.arrayBuffer()).byteLength).toBeGreaterThan(10_000);
+  const kernel = await fetch(`${server.address}/api/kernel`);
+  expect(kernel.headers.get('content-type')).toBe('application/wasm');
+  expect(new Uint8Array(await kernel.arrayBuffer()).subarray(0, 4)).toEqual(
+    new Uint8Array([0, 97, 115, 109]),
+  );
+  expect((await fetch(`${server.address}/api/pictures/999`)).status).toBe(404);
+});
+
+test('another page cannot fetch parts, profiles, pictures or the kernel', async () => {
+  const foreign = { headers: { 'Sec-Fetch-Site': 'cross-site' } };
+  for (const path of ['jobs/8/part', 'jobs/8/profile?as=svg', 'pictures/1', 'kernel'])
+    expect((await fetch(`${server.address}/api/${path}`, foreign)).status).toBe(403);
 });

@@ -7,15 +7,18 @@ import { startJob } from './actions';
 
 const NEXT: Readonly<Record<NextStep, string>> = {
   need: 'Say what it must do',
+  fit: 'Look at its fits',
   measure: 'Measure',
   correct: 'Put it right',
   story: 'Read the story',
 };
 
-function progressOf({ attempt, read, of, kind }: JobGlance): string {
+function progressOf({ attempt, read, of, kind, joints }: JobGlance): string {
+  if (attempt === 0 && of === 0 && joints > 0)
+    return `${joints} ${joints === 1 ? 'joint' : 'joints'} designed, nothing drawn yet`;
   if (attempt === 0) return `${of} ${of === 1 ? 'feature' : 'features'}, nothing drawn yet`;
   return kind === 'gauge'
-    ? `${read} of ${of} sizes read`
+    ? `${read} of ${of} found out`
     : `attempt ${attempt}, ${read} of ${of} features read`;
 }
 
@@ -106,7 +109,9 @@ function JobList({ title, glances }: { title: string; glances: readonly JobGlanc
                 {glance.profile !== '' && ` · ${glance.profile}`}
               </p>
             </div>
-            {glance.kind === 'part' && <span className="text-sm">{describeOutcome(glance.outcome)}</span>}
+            {glance.kind === 'part' && glance.attempt > 0 && (
+              <span className="text-sm">{describeOutcome(glance.outcome)}</span>
+            )}
           </li>
         ))}
       </ul>

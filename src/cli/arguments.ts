@@ -47,3 +47,15 @@ export function onePath({ positionals }: Arguments, command: string): string {
     throw new UsageError(`${command} takes one file; ${positionals.length} were given.`);
   return positionals[0];
 }
+
+/** A number that must be given, at least `least`; zero is allowed where least is. */
+export function neededNumber(given: Arguments, name: string, least = Number.MIN_VALUE): number {
+  const text = textOption(given, name);
+  if (text === undefined) throw new UsageError(`--${name} is missing. Give a number.`);
+  const { valueMm } = valueOrRefuse(parseLength(text), (issue) => `--${name}: ${describeLengthIssue(issue)}`);
+  if (!(valueMm >= least))
+    throw new UsageError(
+      `--${name}: ${text} must be ${least === Number.MIN_VALUE ? 'above zero' : `at least ${least}`}.`,
+    );
+  return valueMm;
+}

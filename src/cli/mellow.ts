@@ -1,18 +1,34 @@
 /** The command line over the core: npm run -s mellow -- COMMAND … ; see docs/formats.md. */
+import { runIso286, runLadder, runPress, runSnap } from './fit-commands';
+import { runGauge } from './gauge-command';
 import { runMeshCheck, runMeshCorrect } from './mesh-command';
 import { runSignature } from './signature-command';
 import { UsageError } from './usage-error';
 
 const COMMANDS =
-  'signature READINGS.csv, mesh check FILE, mesh correct FILE --signature SIGNATURE.json -o OUT.stl';
+  'signature READINGS.csv, ladder OUTCOMES.csv, press, snap, iso286 SIZE FIT, gauge KIND -o FILE.stl, mesh check FILE, mesh correct FILE --signature SIGNATURE.json -o OUT.stl';
 
-function run(words: readonly string[]): object {
+const FIT_COMMANDS: Readonly<Record<string, (words: readonly string[]) => object | Promise<object>>> = {
+  press: runPress,
+  snap: runSnap,
+  iso286: runIso286,
+  gauge: runGauge,
+};
+
+function run(words: readonly string[]): object | Promise<object> {
   const [command, second] = words;
   if (command === 'signature') {
     const { report, notes } = runSignature(words.slice(1));
     for (const note of notes) process.stderr.write(`${note}\n`);
     return report;
   }
+  if (command === 'ladder') {
+    const { report, note } = runLadder(words.slice(1));
+    if (note !== undefined) process.stderr.write(`${note}\n`);
+    return report;
+  }
+  const fit = FIT_COMMANDS[command ?? ''];
+  if (fit !== undefined) return fit(words.slice(1));
   if (command === 'mesh' && second === 'check') return runMeshCheck(words.slice(2));
   if (command === 'mesh' && second === 'correct') return runMeshCorrect(words.slice(2));
   throw new UsageError(
@@ -21,7 +37,7 @@ function run(words: readonly string[]): object {
 }
 
 try {
-  const answer = run(process.argv.slice(2));
+  const answer = await run(process.argv.slice(2));
   process.stdout.write(JSON.stringify(answer, null, process.argv.includes('--json') ? 0 : 2) + '\n');
 } catch (error) {
   if (!(error instanceof UsageError)) throw error;

@@ -8,7 +8,9 @@ export type FieldIssue =
   | { readonly code: 'needed' }
   | { readonly code: 'tooLong'; readonly limit: number }
   | { readonly code: 'outOfRange'; readonly low: number; readonly high: number }
-  | { readonly code: 'notAChoice' };
+  | { readonly code: 'notAChoice' }
+  | { readonly code: 'notADay'; readonly text: string }
+  | { readonly code: 'together'; readonly other: string };
 
 export interface FormIssue {
   readonly code: 'field';
@@ -66,6 +68,17 @@ export function choiceField<Choice extends string>(choices: readonly Choice[]) {
       return choice === undefined ? refuse(context, { code: 'notAChoice' }) : choice;
     });
 }
+
+/** A day as YYYY-MM-DD, or nothing. */
+export const dayField = z
+  .string()
+  .default('')
+  .transform((text, context): string => {
+    const day = text.trim();
+    if (day === '') return '';
+    const time = /^\d{4}-\d{2}-\d{2}$/.test(day) ? Date.parse(`${day}T00:00:00Z`) : NaN;
+    return Number.isNaN(time) ? refuse(context, { code: 'notADay', text: day }) : day;
+  });
 
 /** A ticked box. */
 export const tickField = z

@@ -1,7 +1,19 @@
 export { houseForm, instrumentForm, profileForm, sessionForm } from './bench-forms';
 export { formatTable, MOST_CSV_ROWS, parseTable, type CsvIssue, type CsvRow } from './csv-table';
+export { formatOutcomesCsv, parseOutcomesCsv, type OutcomesCsvIssue } from './outcomes-csv';
+export {
+  bodyForm,
+  classesForm,
+  gaugeForm,
+  jointForm,
+  rungForm,
+  sheetForm,
+  strengthForm,
+  wishForm,
+} from './fit-forms';
 export { parseForm, type FieldIssue, type FormIssue } from './form-fields';
-export { attemptForm, featureForm, needForm, newJobForm } from './job-forms';
+export { answerForm, attemptForm, claimFieldName, featureForm, needForm, newJobForm } from './job-forms';
 export { readingInput, tryInput, type ReadingInput, type TryInput } from './reading-input';
 export { formatReadingsCsv, parseReadingsCsv, type ReadingRow, type ReadingsCsvIssue } from './readings-csv';
 export { formatTargetsCsv, parseTargetsCsv, type TargetsCsvIssue } from './targets-csv';
+export { chainInput, wantedSizesInput } from './desk-inputs';

@@ -26,5 +26,6 @@ export const tryInput = z.object({
   printId: id,
   word: z.enum(FIT_WORDS),
   state: z.enum(PART_STATES),
+  pushN: z.number().positive().max(10_000).optional(),
 });
 export type TryInput = z.infer<typeof tryInput>;

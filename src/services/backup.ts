@@ -8,14 +8,22 @@ import { closeBenchDb, databaseFile, openDb, type Db } from '@/db';
 
 export type RestoreIssue = { readonly code: 'notABackup' } | { readonly code: 'damaged' };
 
-/** Writes the whole bench, database and mesh files, into one compressed archive; gives its path in a folder of its own. */
+/** Folders of files beside the database. */
+const FOLDERS = ['meshes', 'pictures'] as const;
+const KNOWN_ENTRY =
+  /^(mellow\.db|meshes\/?|meshes\/[0-9a-f]{64}\.stl|pictures\/?|pictures\/[0-9a-f]{64}\.(jpg|png|webp))$/;
+
+/** Writes the whole bench, database, parts and pictures, into one compressed archive; gives its path in a folder of its own. */
 export async function writeBackup(db: Db, folder: string): Promise<string> {
   const staging = mkdtempSync(path.join(tmpdir(), 'mellow-backup-'));
   await db.$client.backup(path.join(staging, 'mellow.db'));
-  const meshes = path.join(/* turbopackIgnore: true */ folder, 'meshes');
-  if (existsSync(meshes)) cpSync(meshes, path.join(staging, 'meshes'), { recursive: true });
+  const kept = FOLDERS.filter((name) => existsSync(path.join(/* turbopackIgnore: true */ folder, name)));
+  for (const name of kept) {
+    const from = path.join(/* turbopackIgnore: true */ folder, name);
+    cpSync(from, path.join(staging, name), { recursive: true });
+  }
   const file = path.join(staging, 'backup.tar.gz');
-  const entries = ['mellow.db', ...(existsSync(meshes) ? ['meshes'] : [])];
+  const entries = ['mellow.db', ...kept];
   await create({ gzip: true, file, cwd: staging, portable: true }, entries);
   return file;
 }
@@ -28,11 +36,7 @@ async function holdsDatabase(archive: string): Promise<boolean> {
       file: archive,
       strict: true,
       onReadEntry: (entry) => {
-        const known =
-          entry.path === 'mellow.db' ||
-          /^meshes\/([0-9a-f]{64}\.stl)?$/.test(entry.path) ||
-          entry.path === 'meshes';
-        strange ||= !known;
+        strange ||= !KNOWN_ENTRY.test(entry.path);
         found ||= entry.path === 'mellow.db';
       },
     });
@@ -85,11 +89,13 @@ function swapIn(staging: string, folder: string): void {
   rmSync(aside, { recursive: true, force: true });
   mkdirSync(aside);
   const live = databaseFile(folder);
-  for (const name of ['mellow.db', 'mellow.db-wal', 'mellow.db-shm', 'meshes']) {
+  for (const name of ['mellow.db', 'mellow.db-wal', 'mellow.db-shm', ...FOLDERS]) {
     const from = path.join(/* turbopackIgnore: true */ folder, name);
     if (existsSync(from)) renameSync(from, path.join(aside, name));
   }
   renameSync(path.join(staging, 'mellow.db'), live);
-  const meshes = path.join(staging, 'meshes');
-  if (existsSync(meshes)) renameSync(meshes, path.join(/* turbopackIgnore: true */ folder, 'meshes'));
+  for (const name of FOLDERS) {
+    const kept = path.join(staging, name);
+    if (existsSync(kept)) renameSync(kept, path.join(/* turbopackIgnore: true */ folder, name));
+  }
 }

@@ -1,15 +1,7 @@
 import type { PartCorrection } from '@/core/mesh';
 import { fail, ok, type Result } from '@/core/result';
-import {
-  assessDrawn,
-  drawTarget,
-  jointChance,
-  rankNextReadings,
-  type DrawnSize,
-  type ParameterName,
-  type ReadingGain,
-  type Target,
-} from '@/core/signature';
+import { assessFit, drawFit, type DrawnFit, type FitTarget } from '@/core/fits';
+import { jointChance, rankNextReadings, type ParameterName, type ReadingGain } from '@/core/signature';
 import { queries, tables, type Db } from '@/db';
 import { featureKey, printKey, targetOf } from './kinds';
 import type { LearnedSignature } from './learn-signature';
@@ -20,9 +12,9 @@ import { drawOptions, roundDrawn, type JobView } from './view-job';
 export interface DrawLine {
   readonly feature: queries.Feature;
   readonly lastDrawnMm?: number;
-  readonly next: DrawnSize;
+  readonly next: DrawnFit;
   /** The same feature drawn as last time: the chance that a reprint alone would do. */
-  readonly unchanged?: DrawnSize;
+  readonly unchanged?: DrawnFit;
 }
 
 export interface DrawPlan {
@@ -60,12 +52,12 @@ export function planDraw(view: JobView): DrawPlan | undefined {
   const options = drawOptions(view);
   const last = view.attempts.at(-1);
   const { signature } = learned;
-  const targets: Target[] = view.features.map(targetOf);
+  const targets: FitTarget[] = view.features.map((feature) => targetOf(feature, view.mates));
   const lines = view.features.map((feature, i): DrawLine => {
     const lastDrawnMm = last?.drawn.find(({ featureId }) => featureId === feature.id)?.drawnMm;
-    const next = drawTarget(signature, targets[i], options);
+    const next = drawFit(signature, targets[i], options);
     const unchanged =
-      lastDrawnMm === undefined ? undefined : assessDrawn(signature, targets[i], lastDrawnMm, options);
+      lastDrawnMm === undefined ? undefined : assessFit(signature, targets[i], lastDrawnMm, options);
     return { feature, lastDrawnMm, next, unchanged };
   });
   const asLast = lines.map(({ lastDrawnMm }, i) => ({ target: targets[i], drawMm: lastDrawnMm ?? NaN }));
@@ -121,9 +113,9 @@ export function startAttempt(db: Db, view: JobView, wanted: NewAttempt): Result<
     for (const feature of view.features) {
       const before = last?.drawn.find(({ featureId }) => featureId === feature.id)?.drawnMm;
       const drawnMm = roundDrawn(wanted.drawnMm.get(feature.id) ?? before ?? feature.targetMm);
-      const { predictedMm, sdMm, inTolerance } = assessDrawn(
+      const { predictedMm, sdMm, inTolerance } = assessFit(
         learned.signature,
-        targetOf(feature),
+        targetOf(feature, view.mates),
         drawnMm,
         options,
       );
@@ -169,13 +161,16 @@ export function notePrint(db: Db, attemptId: number, attemptNumber: number, jobI
 export function assessSizes(
   view: JobView,
   drawnMm: ReadonlyMap<number, number>,
-): (DrawnSize & { readonly id: number })[] {
+): (DrawnFit & { readonly id: number })[] {
   const { learned } = view;
   if (learned === undefined) return [];
   return view.features.flatMap((feature) => {
     const drawn = drawnMm.get(feature.id);
     if (drawn === undefined) return [];
-    return { id: feature.id, ...assessDrawn(learned.signature, targetOf(feature), drawn, drawOptions(view)) };
+    return {
+      id: feature.id,
+      ...assessFit(learned.signature, targetOf(feature, view.mates), drawn, drawOptions(view)),
+    };
   });
 }
 

@@ -1,7 +1,10 @@
 import { and, eq } from 'drizzle-orm';
 import { fail, ok, type Result } from '@/core/result';
-import { findKindIssue, type DecisionRule, type FeatureKind, type FeatureKindIssue } from '@/core/metrology';
+import { renumberRecipe } from '@/core/solids';
+import { findKindIssue, type FeatureKind, type FeatureKindIssue } from '@/core/metrology';
 import { queries, tables, type Db } from '@/db';
+import { NO_WISH, refit } from './fits';
+import { kindColumns } from './kinds';
 import { bumpRevision, noteLedger } from './ledger';
 import { viewJob, type FeatureView } from './view-job';
 
@@ -16,41 +19,6 @@ export type JobIssue =
 /** Makes a job with nothing in it yet. */
 export function createJob(db: Db, name: string, profileId?: number, kind: 'part' | 'gauge' = 'part'): number {
   return db.insert(tables.jobs).values({ name, profileId, kind, createdAt: new Date() }).returning().get().id;
-}
-
-export interface NeedChange {
-  readonly name: string;
-  readonly need: string;
-  readonly acceptance: string;
-  readonly profileId?: number;
-  readonly rule: DecisionRule;
-  /** Revision of the job that the sender was looking at. */
-  readonly revision: number;
-}
-
-/** Changes what a job is for. A change made elsewhere meanwhile is not overwritten: the sender is told. */
-export function changeNeed(db: Db, jobId: number, wanted: NeedChange): Result<void, JobIssue> {
-  const job = queries.findJob(db, jobId);
-  if (job === undefined) return fail({ code: 'gone' });
-  if (job.revision !== wanted.revision) return fail({ code: 'changedElsewhere' });
-  const { revision, ...values } = wanted;
-  db.update(tables.jobs)
-    .set({ ...values, profileId: wanted.profileId ?? null, revision: revision + 1 })
-    .where(eq(tables.jobs.id, jobId))
-    .run();
-  if (job.acceptance !== wanted.acceptance && wanted.acceptance !== '') {
-    noteLedger(db, jobId, 'need', 'Acceptance test agreed', wanted.acceptance);
-  }
-  if (job.rule !== wanted.rule) {
-    noteLedger(
-      db,
-      jobId,
-      'need',
-      'Decision rule',
-      wanted.rule === 'guarded' ? 'ISO 14253-1: U must fit inside' : 'shared risk',
-    );
-  }
-  return ok(undefined);
 }
 
 export interface FeatureInput {
@@ -95,11 +63,7 @@ function keepMate(db: Db, jobId: number, { mateName, mateMm, mateU_mm }: Feature
 function featureValues({ name, kind, targetMm, lowerMm, upperMm, anchor }: FeatureInput) {
   return {
     name,
-    sense: kind.sense,
-    shape: kind.shape,
-    axis: kind.axis,
-    angleRad: kind.angleRad ?? null,
-    base: kind.base ?? null,
+    ...kindColumns(kind),
     targetMm,
     lowerMm,
     upperMm,
@@ -130,6 +94,9 @@ export function addFeature(db: Db, jobId: number, wanted: FeatureInput): Result<
     return ok(id);
   });
 }
+
+/** Forms show sizes to a ten-thousandth. */
+const SAME_MM = 6e-5;
 
 /** What a mend of a feature changed in what was already judged. */
 export interface MendEffect {
@@ -164,10 +131,16 @@ export function mendFeature(
   db.transaction((tx) => {
     const own = tx as unknown as Db;
     const mateId = keepMate(own, jobId, wanted);
+    const values = featureValues(wanted);
+    // Limits typed by hand stand in place of a wish; a mate that was measured anew moves those of its wish.
+    const byHand = (['targetMm', 'lowerMm', 'upperMm'] as const).some(
+      (limit) => Math.abs(values[limit] - feature[limit]) > SAME_MM,
+    );
     tx.update(tables.features)
-      .set({ ...featureValues(wanted), mateId })
+      .set({ ...values, mateId, ...(byHand ? NO_WISH : {}) })
       .where(eq(tables.features.id, featureId))
       .run();
+    if (!byHand) refit(own, jobId);
     const last = queries.listAttempts(own, jobId).at(-1);
     if (last !== undefined && wanted.drawnMm !== undefined) {
       tx.update(tables.drawnSizes)
@@ -223,26 +196,53 @@ export function archiveJob(db: Db, jobId: number, archived: boolean): void {
     .run();
 }
 
-/** A new job with the same need, mates and features, and none of the attempts. */
+/** Readings and pictures of the old part belong to the part, not to a try of it: they go along, as joints do. */
+function copyWhatIsOfThePart(db: Db, fromId: number, jobId: number): void {
+  const { bodyReadings, joints, pictures } = tables;
+  for (const reading of db.select().from(bodyReadings).where(eq(bodyReadings.jobId, fromId)).all())
+    db.insert(bodyReadings)
+      .values({ ...reading, id: undefined, jobId, clientKey: `copy-${jobId}-${reading.id}` })
+      .run();
+  for (const joint of db.select().from(joints).where(eq(joints.jobId, fromId)).all())
+    db.insert(joints)
+      .values({ ...joint, id: undefined, jobId })
+      .run();
+  for (const picture of db.select().from(pictures).where(eq(pictures.jobId, fromId)).all())
+    db.insert(pictures)
+      .values({ ...picture, id: undefined, jobId })
+      .run();
+}
+
+/** A new job with the same need, sheet, mates, joints and features, and none of the attempts. */
 export function copyJob(db: Db, jobId: number): Result<number, JobIssue> {
   const job = queries.findJob(db, jobId);
   if (job === undefined) return fail({ code: 'gone' });
   return db.transaction((tx) => {
     const own = tx as unknown as Db;
-    const { kind, need, acceptance, profileId, rule } = job;
+    const need = {
+      ...job,
+      id: undefined,
+      solid: null,
+      meshHash: null,
+      archivedAt: null,
+      needChangedAt: null,
+    };
     const created = tx
       .insert(tables.jobs)
-      .values({ kind, need, acceptance, profileId, rule, name: `${job.name}, copy`, createdAt: new Date() })
+      .values({ ...need, revision: 1, name: `${job.name}, copy`, createdAt: new Date() })
       .returning()
       .get();
     const mateIds = new Map(
-      queries
-        .listMates(own, jobId)
-        .map(({ id, name, sizeMm, uMm }) => [
-          id,
-          tx.insert(tables.mates).values({ jobId: created.id, name, sizeMm, uMm }).returning().get().id,
-        ]),
+      queries.listMates(own, jobId).map(({ id, ...mate }) => [
+        id,
+        tx
+          .insert(tables.mates)
+          .values({ ...mate, jobId: created.id })
+          .returning()
+          .get().id,
+      ]),
     );
+    copyWhatIsOfThePart(own, jobId, created.id);
     const featureIds = new Map<number, number>();
     for (const { id, ...feature } of queries.listFeatures(own, jobId)) {
       const mateId = feature.mateId === null ? null : (mateIds.get(feature.mateId) ?? null);
@@ -260,22 +260,4 @@ export function copyJob(db: Db, jobId: number): Result<number, JobIssue> {
     }
     return ok(created.id);
   });
-}
-
-/** The same solid over other features; undefined when one of them is gone. */
-function renumberRecipe(
-  recipe: NonNullable<queries.Job['solid']>,
-  idOf: (id: number) => number | undefined,
-): queries.Job['solid'] | undefined {
-  const needed = (id: number) => idOf(id) ?? NaN;
-  const copy: NonNullable<queries.Job['solid']> =
-    recipe.kind === 'ring'
-      ? { ...recipe, outer: needed(recipe.outer), bore: needed(recipe.bore), height: needed(recipe.height) }
-      : {
-          ...recipe,
-          length: needed(recipe.length),
-          height: needed(recipe.height),
-          pockets: recipe.pockets.map(needed),
-        };
-  return JSON.stringify(copy).includes('null') ? undefined : copy;
 }

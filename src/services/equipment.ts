@@ -101,9 +101,12 @@ export function firstProfile(db: Db): number | undefined {
 }
 
 /** Profiles as a list to choose from. */
-export function listProfileChoices(db: Db): { readonly id: number; readonly label: string }[] {
+export function listProfileChoices(
+  db: Db,
+): { readonly id: number; readonly label: string; readonly layerMm: number }[] {
   return queries.listProfiles(db).map(({ profile, printer, resin }) => ({
     id: profile.id,
+    layerMm: profile.layerMm,
     label: `${resin.name} on ${printer.name}, ${profile.name}${profile.lot === '' ? '' : `, ${profile.lot}`}`,
   }));
 }

@@ -1,7 +1,10 @@
 import { outcomeOf, type Outcome } from '@/core/metrology';
 import { queries, type Db } from '@/db';
 import type { JobView } from './view-job';
+import { listJoints } from './joints';
 import type { LedgerStep } from './ledger';
+import { rungsOfPrint } from './gauges';
+import { standingAnswer } from './need';
 
 /** What stands around every step of a job: its name, how settled each step is, and the ledger. */
 export interface JobFrame {
@@ -11,6 +14,8 @@ export interface JobFrame {
   readonly attemptNumber?: number;
   readonly profile?: { readonly printer: string; readonly resin: string; readonly name: string };
   readonly outcome: Outcome;
+  /** The newest attempt was drawn before the need changed. */
+  readonly overtaken: boolean;
   /** 0 to 1. */
   readonly settled: Readonly<Record<LedgerStep, number>>;
   readonly ledger: readonly {
@@ -26,9 +31,25 @@ export function frameJob(db: Db, view: JobView): JobFrame {
   const features = current?.features ?? [];
   const printed = current?.printId !== undefined;
   const outcome = outcomeOf(features, printed);
-  const needs = [job.need !== '', job.acceptance !== '', job.profileId !== null, view.features.length > 0];
+  const joints = listJoints(db, job.id).length;
+  const needs = [
+    job.need !== '',
+    job.acceptance !== '',
+    job.profileId !== null,
+    view.features.length + joints > 0,
+  ];
   const read = features.filter(({ size }) => size !== undefined).length;
+  const rungs =
+    job.gauge?.kind === 'joint' && current?.printId !== undefined
+      ? rungsOfPrint(db, current.printId).size / job.gauge.stepsMm.length
+      : undefined;
   const isIn = outcome.kind === 'in';
+  // Drawn before something changed on which its sizes depend: those steps are open again.
+  const last = view.attempts.at(-1);
+  const overtaken = last !== undefined && job.needChangedAt !== null && last.createdAt < job.needChangedAt;
+  const mated = view.features.filter(({ mateId }) => mateId !== null);
+  const wished = mated.filter(({ wish }) => wish !== null).length;
+  const answer = standingAnswer(db, job);
   return {
     name: job.name,
     kind: job.kind,
@@ -40,11 +61,13 @@ export function frameJob(db: Db, view: JobView): JobFrame {
       name: profile.profile.name,
     },
     outcome,
+    overtaken,
     settled: {
       need: needs.filter(Boolean).length / needs.length,
-      measure: features.length === 0 ? 0 : read / features.length,
-      correct: isIn || (current !== undefined && !printed) ? 1 : 0,
-      story: isIn ? 1 : 0,
+      fit: mated.length === 0 ? (joints > 0 ? 1 : 0) : (wished / mated.length) * (overtaken ? 0.5 : 1),
+      measure: rungs ?? (features.length === 0 ? 0 : read / features.length),
+      correct: !overtaken && (isIn || (current !== undefined && !printed)) ? 1 : 0,
+      story: answer?.answer === 'passed' ? 1 : isIn && !overtaken ? (job.acceptance === '' ? 1 : 0.5) : 0,
     },
     ledger: queries
       .listLedger(db, job.id)

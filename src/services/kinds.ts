@@ -1,5 +1,5 @@
 import type { FeatureKind, Instrument } from '@/core/metrology';
-import type { Target } from '@/core/signature';
+import type { FitTarget } from '@/core/fits';
 import type { queries, tables } from '@/db';
 
 /** The computable kind of a stored feature. */
@@ -13,13 +13,26 @@ export function kindOf(feature: queries.Feature): FeatureKind {
   };
 }
 
-export function targetOf(feature: queries.Feature): Target {
+/** The same as columns of a row. */
+export function kindColumns({ sense, shape, axis, angleRad, base }: FeatureKind) {
+  return { sense, shape, axis, angleRad: angleRad ?? null, base: base ?? null };
+}
+
+/** Standard uncertainty of a mate whose size was typed without one, mm. */
+export const ASSUMED_MATE_U_MM = 0.01;
+
+/** What a feature asks for; where a wish decides, the doubt about its mate counts too. */
+export function targetOf(feature: queries.Feature, mates: readonly queries.Mate[]): FitTarget {
+  const mate = mates.find(({ id }) => id === feature.mateId);
+  const mated = feature.wish !== null && mate !== undefined && mate.sizeMm !== null;
   return {
     feature: featureKey(feature.id),
     kind: kindOf(feature),
     targetMm: feature.targetMm,
     lowerMm: feature.lowerMm,
     upperMm: feature.upperMm,
+    mateU_mm: mated ? (mate.uMm ?? ASSUMED_MATE_U_MM) : undefined,
+    ruin: feature.ruin,
   };
 }
 

@@ -1,21 +1,23 @@
 import { createHash } from 'node:crypto';
-import { and, desc, eq } from 'drizzle-orm';
+import { desc, eq } from 'drizzle-orm';
 import { correctReading, estimateSize, type PartState } from '@/core/metrology';
 import {
   estimateSignature,
   FIT_WORDS,
   lawPrior,
+  learnMeanings,
   reportSignature,
   type Instruments,
   type Signature,
   type SignatureReading,
   type SignatureReport,
+  type FitWord,
   type Try,
+  type WordMeaning,
+  type WordOnSize,
 } from '@/core/signature';
 import { queries, tables, type Db } from '@/db';
-import { featureKey, instrumentOf, isAtPlate, kindOf, printKey } from './kinds';
-
-const ASSUMED_MATE_U_MM = 0.01;
+import { ASSUMED_MATE_U_MM, featureKey, instrumentOf, isAtPlate, kindOf, printKey } from './kinds';
 
 /** A signature with what it was learned from. */
 export interface LearnedSignature {
@@ -58,8 +60,8 @@ function toSignatureReading(reading: queries.StandingReading): SignatureReading 
   };
 }
 
-/** The clearance on the mate that a feature's limits ask for, lower and upper, mm. */
-function wishedClearance(
+/** The clearance on the mate that a feature's limits come to, lower and upper, mm. */
+function limitsAsClearance(
   { sense, targetMm, lowerMm, upperMm }: queries.Feature,
   mateMm: number,
 ): readonly [number, number] {
@@ -67,25 +69,84 @@ function wishedClearance(
   return sense === 'inside' ? [low, high] : [-high, -low];
 }
 
-/** The last word of each feature in each print, where the mate's size is known. */
-function standingTries(db: Db, profileId: number, state: PartState): Try[] {
-  const rows = queries.listTries(db, and(queries.ofProfile(profileId), eq(tables.tries.state, state)));
-  const last = new Map(rows.map((row) => [`${row.attempt.featureId}/${row.attempt.printId}`, row]));
-  return [...last.values()].flatMap(({ attempt, feature, drawnMm }) => {
-    const mate =
-      feature.mateId === null
-        ? undefined
-        : db.select().from(tables.mates).where(eq(tables.mates.id, feature.mateId)).get();
-    if (mate === undefined || mate.sizeMm === null || !FIT_WORDS.includes(attempt.word)) return [];
+/** A word that counts: the last one of its feature in its print and state, on a mate whose size is known. */
+interface StandingWord {
+  readonly row: ReturnType<typeof queries.listTries>[number];
+  readonly mateMm: number;
+  readonly mateU_mm: number;
+}
+
+function standingWords(db: Db): StandingWord[] {
+  const mates = new Map(
+    db
+      .select()
+      .from(tables.mates)
+      .all()
+      .map((mate) => [mate.id, mate]),
+  );
+  const last = new Map(
+    queries
+      .listTries(db, undefined)
+      .map((row) => [`${row.attempt.featureId}/${row.attempt.printId}/${row.attempt.state}`, row]),
+  );
+  return [...last.values()].flatMap((row) => {
+    const mate = row.feature.mateId === null ? undefined : mates.get(row.feature.mateId);
+    if (mate === undefined || mate.sizeMm === null || !FIT_WORDS.includes(row.attempt.word)) return [];
+    return { row, mateMm: mate.sizeMm, mateU_mm: mate.uMm ?? ASSUMED_MATE_U_MM };
+  });
+}
+
+/** Where the caliper read what the hand had tried: the clearance behind each word, undefined where it did not. */
+function meetingsOf(db: Db, words: readonly StandingWord[]): (WordOnSize | undefined)[] {
+  const printIds = [...new Set(words.map(({ row }) => row.attempt.printId))];
+  const all = printIds.length === 0 ? [] : queries.listStandingReadings(db, queries.ofPrints(printIds));
+  return words.map(({ row: { attempt, feature }, mateMm, mateU_mm }) => {
+    const readings = all.filter(
+      (reading) =>
+        reading.printId === attempt.printId &&
+        reading.feature.id === feature.id &&
+        reading.session.state === attempt.state &&
+        !isAtPlate(reading),
+    );
+    const last = readings.at(-1);
+    if (last === undefined) return undefined;
+    const size = estimateSize(readings.map(correctedMm), { instrument: instrumentOf(last.instrument) });
     return {
-      ...kindOf(feature),
-      feature: featureKey(feature.id),
-      print: printKey(attempt.printId),
-      drawnMm,
       word: attempt.word,
-      mateMm: mate.sizeMm,
-      mateU_mm: mate.uMm ?? ASSUMED_MATE_U_MM,
-      wishedMm: wishedClearance(feature, mate.sizeMm),
+      clearanceMm: feature.sense === 'inside' ? size.sizeMm - mateMm : mateMm - size.sizeMm,
+      u_mm: Math.hypot(size.u_mm, mateU_mm),
+      mateMm,
+      wishedMm: limitsAsClearance(feature, mateMm),
+    };
+  });
+}
+
+/** What the words mean in this shop, from every word that a caliper checked. */
+export function learnShopMeanings(db: Db): Readonly<Record<FitWord, WordMeaning>> {
+  return learnMeanings(meetingsOf(db, standingWords(db)).filter((meeting) => meeting !== undefined));
+}
+
+/**
+ * The words about prints of a profile as evidence, each with the shop's own meaning. That is learned from the other
+ * words: one that the caliper checked must not bring its own reading in a second time.
+ */
+function standingTries(db: Db, profileId: number, state: PartState): Try[] {
+  const words = standingWords(db);
+  const meetings = meetingsOf(db, words);
+  return words.flatMap((word, i) => {
+    const { row, mateMm, mateU_mm } = word;
+    if (row.profileId !== profileId || row.attempt.state !== state) return [];
+    const others = meetings.filter((meeting, j): meeting is WordOnSize => meeting !== undefined && i !== j);
+    return {
+      ...kindOf(row.feature),
+      feature: featureKey(row.feature.id),
+      print: printKey(row.attempt.printId),
+      drawnMm: row.drawnMm,
+      word: row.attempt.word,
+      mateMm,
+      mateU_mm,
+      wishedMm: limitsAsClearance(row.feature, mateMm),
+      shiftMm: learnMeanings(others)[row.attempt.word].shiftMm,
     };
   });
 }

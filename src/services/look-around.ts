@@ -1,8 +1,10 @@
 import { outcomeOf, type Outcome } from '@/core/metrology';
 import { queries, tables, type Db } from '@/db';
-import { viewJob } from './view-job';
+import { rungsOfPrint } from './gauges';
+import { listJoints } from './joints';
+import { viewJob, type JobView } from './view-job';
 
-export type NextStep = 'need' | 'measure' | 'correct' | 'story';
+export type NextStep = 'need' | 'fit' | 'measure' | 'correct' | 'story';
 
 /** A job as Today shows it: where it stands and the one thing to do next. */
 export interface JobGlance {
@@ -14,14 +16,20 @@ export interface JobGlance {
   readonly read: number;
   readonly of: number;
   readonly outcome: Outcome;
+  /** Joints printed in place that are designed in it. */
+  readonly joints: number;
   readonly step: NextStep;
 }
 
-function nextStep(outcome: Outcome, features: number): NextStep {
-  if (features === 0) return 'need';
+function nextStep({ attempts, features }: JobView, outcome: Outcome, joints: number): NextStep {
+  if (features.length === 0) return joints > 0 ? 'fit' : 'need';
+  if (attempts.length === 0) return 'correct';
   if (outcome.kind === 'in') return 'story';
-  if (outcome.kind === 'out' || outcome.kind === 'notPrinted') return 'correct';
-  return 'measure';
+  return outcome.kind === 'out' || outcome.kind === 'notPrinted' ? 'correct' : 'measure';
+}
+
+function rungsFound(db: Db, { current }: JobView): number {
+  return current?.printId === undefined ? 0 : rungsOfPrint(db, current.printId).size;
 }
 
 /** Every open job with its next step. */
@@ -32,24 +40,27 @@ export function glanceAtJobs(db: Db): JobGlance[] {
     const features = view.current?.features ?? [];
     const printed = view.current?.printId !== undefined;
     const outcome = outcomeOf(features, printed);
-    const gaugeDone =
-      job.kind === 'gauge' && features.length > 0 && features.every(({ size }) => size !== undefined);
+    const [read, of] =
+      job.gauge?.kind === 'joint'
+        ? [rungsFound(db, view), job.gauge.stepsMm.length]
+        : [features.filter(({ size }) => size !== undefined).length, view.features.length];
+    const joints = listJoints(db, job.id).length;
     return {
       id: job.id,
       name: job.name,
       kind: job.kind,
       profile: printer === null || resin === null ? '' : `${resin.name} on ${printer.name}`,
       attempt: view.current?.attemptNumber ?? 0,
-      read: features.filter(({ size }) => size !== undefined).length,
-      of: view.features.length,
+      read,
+      of,
       outcome,
-      step: gaugeDone
-        ? 'story'
-        : view.attempts.length === 0
-          ? view.features.length === 0
-            ? 'need'
-            : 'correct'
-          : nextStep(outcome, view.features.length),
+      joints,
+      step:
+        job.kind === 'gauge'
+          ? of > 0 && read === of
+            ? 'story'
+            : 'measure'
+          : nextStep(view, outcome, joints),
     };
   });
 }

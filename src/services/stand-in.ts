@@ -1,7 +1,17 @@
 import { and, eq } from 'drizzle-orm';
 import { seededRandom, seedFrom } from '@/core/numerics';
 import { fail, ok, type Result } from '@/core/result';
-import { drawCaliper, drawPrinter, printFeature, readCaliper, type VirtualPrinter } from '@/core/virtual';
+import type { RungOutcome } from '@/core/fits';
+import {
+  drawBridging,
+  drawCaliper,
+  drawPrinter,
+  printedGapOf,
+  printFeature,
+  readCaliper,
+  touchRung,
+  type VirtualPrinter,
+} from '@/core/virtual';
 import { tables, type Db } from '@/db';
 import { featureKey, kindOf, printKey } from './kinds';
 
@@ -78,4 +88,28 @@ export function closeJaws(
   const random = seededRandom(seedFrom(seed, `${featureId}/${printId}/${closing}`));
   const shown = readCaliper(caliper, size.value.sizeMm, kindOf(size.value.feature), random);
   return shown === undefined ? fail({ code: 'jawsDoNotEnter' }) : ok(shown);
+}
+
+/** What a simulated hand finds at a rung of a ladder that a stand-in printed; the same rung always the same. */
+export function touchStandInRung(db: Db, printId: number, rung: number): Result<RungOutcome, StandInIssue> {
+  const { prints, attempts, profiles, printers, jobs } = tables;
+  const row = db
+    .select({ printer: printers, profile: profiles, gauge: jobs.gauge })
+    .from(prints)
+    .innerJoin(attempts, eq(prints.attemptId, attempts.id))
+    .innerJoin(jobs, eq(attempts.jobId, jobs.id))
+    .innerJoin(profiles, eq(attempts.profileId, profiles.id))
+    .innerJoin(printers, eq(profiles.printerId, printers.id))
+    .where(eq(prints.id, printId))
+    .get();
+  const gauge = row?.gauge;
+  const gapMm = gauge?.kind === 'joint' ? gauge.stepsMm[rung - 1] : undefined;
+  if (row === undefined || gauge?.kind !== 'joint' || gapMm === undefined) return fail({ code: 'gone' });
+  const { printer, profile } = row;
+  if (printer.standInSeed === null) return fail({ code: 'noStandInPrinter' });
+  const seed = seedFrom(printer.standInSeed, `resin ${profile.resinId}`);
+  const machine = standInPrinter(seed, printer.pixelMm, profile.layerMm);
+  const bridging = drawBridging(seededRandom(seedFrom(seed, 'ladder')));
+  const random = seededRandom(seedFrom(seed, `rung ${printId}/${rung}`));
+  return ok(touchRung(bridging, printedGapOf(machine, gauge.direction, gapMm), random));
 }

@@ -123,6 +123,8 @@ export interface NewTry {
   readonly printId: number;
   readonly word: FitWord;
   readonly state: PartState;
+  /** Weight of the push, where somebody weighed it, N. */
+  readonly pushN?: number;
 }
 
 /** Keeps a word of fit; the last word of a feature in a print is the one that counts. */
@@ -147,4 +149,9 @@ export function openSession(db: Db, jobId: number) {
     .where(eq(tables.sessions.jobId, jobId))
     .orderBy(desc(tables.sessions.id))
     .get();
+}
+
+/** Notes what of a print came off broken; what can still be read or tried of it goes on counting. */
+export function noteBroken(db: Db, printId: number, brokenNote: string): void {
+  db.update(tables.prints).set({ brokenNote }).where(eq(tables.prints.id, printId)).run();
 }

@@ -8,7 +8,8 @@ import {
   type SizeEstimate,
   type Verdict,
 } from '@/core/metrology';
-import { drawTarget, predictSize, type DrawOptions, type FitWord } from '@/core/signature';
+import { predictSize, type DrawOptions, type FitWord } from '@/core/signature';
+import { drawFit } from '@/core/fits';
 import { queries, type Db } from '@/db';
 import { featureKey, instrumentOf, isAtPlate, kindOf, printKey, targetOf } from './kinds';
 import { correctedMm, learnSignature, type LearnedSignature } from './learn-signature';
@@ -38,12 +39,7 @@ export interface FeatureView {
   readonly targetMm: number;
   readonly lowerMm: number;
   readonly upperMm: number;
-  readonly mate?: {
-    readonly id: number;
-    readonly name: string;
-    readonly sizeMm: number | null;
-    readonly uMm: number | null;
-  };
+  readonly mate?: queries.Mate;
   readonly anchor: readonly [number, number, number] | null;
   readonly drawnMm?: number;
   readonly predicted?: Prediction;
@@ -52,6 +48,8 @@ export interface FeatureView {
   readonly resolutionMm: number;
   readonly verdict?: Verdict;
   readonly word?: FitWord;
+  /** Weight of the push at that word, N. */
+  readonly pushN?: number;
 }
 
 export interface PrintView {
@@ -59,6 +57,7 @@ export interface PrintView {
   readonly attemptNumber: number;
   readonly printId?: number;
   readonly printName?: string;
+  readonly brokenNote?: string;
   readonly features: readonly FeatureView[];
 }
 
@@ -165,6 +164,7 @@ export function viewPrint(
     const drawn = attempt.drawn.find(({ featureId }) => featureId === feature.id);
     const instrument = own.at(-1)?.instrument;
     const mate = context.mates.find(({ id }) => id === feature.mateId);
+    const said = words.filter(({ attempt: word }) => word.featureId === feature.id).at(-1)?.attempt;
     return {
       id: feature.id,
       name: feature.name,
@@ -193,7 +193,8 @@ export function viewPrint(
         size === undefined
           ? undefined
           : judgeConformity(size, feature, instrument?.mpeMm ?? 0.02, context.job.rule),
-      word: words.filter(({ attempt: word }) => word.featureId === feature.id).at(-1)?.attempt.word,
+      word: said?.word,
+      pushN: said?.pushN ?? undefined,
     };
   });
   return {
@@ -201,6 +202,7 @@ export function viewPrint(
     attemptNumber: attempt.number,
     printId: print?.id,
     printName: print?.name,
+    brokenNote: print?.brokenNote,
     features,
   };
 }
@@ -229,7 +231,7 @@ export function drawnOfPart(view: JobView, which: 'newest' | 'next'): Map<number
       if (which === 'newest' || view.learned === undefined) return [feature.id, before];
       return [
         feature.id,
-        roundDrawn(drawTarget(view.learned.signature, targetOf(feature), drawOptions(view)).drawMm),
+        roundDrawn(drawFit(view.learned.signature, targetOf(feature, view.mates), drawOptions(view)).drawMm),
       ];
     }),
   );

@@ -4,11 +4,26 @@ import { openDb, queries, type Db } from '@/db';
 import { notePrint, startAttempt } from '@/services/draw-next';
 import { addFeature, createJob } from '@/services/edit-job';
 import { createInstrument, createProfile } from '@/services/equipment';
+import type { NeedChange } from '@/services/need';
 import { startSession } from '@/services/take-readings';
 import { viewJob } from '@/services/view-job';
 
 export const BORE: FeatureKind = { sense: 'inside', shape: 'round', axis: 'XY' };
 export const WIDTH: FeatureKind = { sense: 'outside', shape: 'flat', axis: 'X' };
+
+/** A need in which nothing is said; a test says what it is about. */
+export const BLANK_NEED: Omit<NeedChange, 'revision'> = {
+  name: 'Bushing',
+  need: '',
+  acceptance: '',
+  rule: 'guarded',
+  quantity: 1,
+  dueOn: '',
+  seenFaces: '',
+  hottestWhen: '',
+  loadWords: '',
+  claims: [],
+};
 
 /** An empty bench in memory, its migrations run. */
 export function emptyBench(): Db {

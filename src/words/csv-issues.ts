@@ -1,5 +1,6 @@
 import type { CsvIssue } from '@/inputs/csv-table';
 import type { CellIssue } from '@/inputs/kind-cells';
+import type { OutcomesCsvIssue } from '@/inputs/outcomes-csv';
 import type { ReadingsCsvIssue } from '@/inputs/readings-csv';
 import type { TargetsCsvIssue } from '@/inputs/targets-csv';
 import { describeKindIssue, describeLengthIssue } from './lengths';
@@ -32,8 +33,8 @@ function describeCellIssue(issue: CellIssue): string {
   }
 }
 
-/** One sentence for anything wrong with readings.csv or targets.csv: the line and the mend. */
-export function describeCsvIssue(issue: ReadingsCsvIssue | TargetsCsvIssue): string {
+/** One sentence for anything wrong with readings.csv, targets.csv or a ladder's outcomes: the line and the mend. */
+export function describeCsvIssue(issue: ReadingsCsvIssue | TargetsCsvIssue | OutcomesCsvIssue): string {
   switch (issue.code) {
     case 'otherKind':
       return `line ${issue.line}: “${issue.feature}” has another sense, shape, axis or base than in line ${issue.firstLine}. Use another name, or mend one of the lines.`;

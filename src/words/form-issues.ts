@@ -1,3 +1,4 @@
+import { SHEETS } from '@/core/sheets';
 import type { FieldIssue, FormIssue } from '@/inputs';
 import { describeLengthIssue } from './lengths';
 
@@ -36,7 +37,65 @@ const LABELS: Readonly<Record<string, string>> = {
   instrumentC: 'Caliper temperature',
   state: 'State',
   benchName: 'Name of the bench',
+  quantity: 'How many',
+  dueOn: 'By when',
+  seenFaces: 'Faces that are seen',
+  hottestC: 'Hottest moment',
+  hottestWhen: 'What makes it hot',
+  fitC: 'Fits must hold at',
+  loadWords: 'Load',
+  loadN: 'Load in newtons',
+  answer: 'Answer',
+  note: 'Note',
+  wish: 'Wish',
+  ruin: 'What would be worse',
+  lowMm: 'Least clearance',
+  highMm: 'Most clearance',
+  isoFit: 'ISO letters',
+  coatMm: 'Coat on each face',
+  material: 'Material of the mate',
+  origin: 'Where the mate comes from',
+  kind: 'Kind',
+  gapMm: 'Gap per side',
+  heightGapMm: 'Gap through height',
+  pinMm: 'Pin, ball, bar or rail',
+  spanMm: 'Guided length',
+  scalePercent: 'Scale',
+  mostAngleDeg: 'Most wobble',
+  mostLateralMm: 'Most sideways play',
+  freed: 'Freed',
+  rung: 'Rung',
+  outcome: 'Outcome',
+  choice: 'Gauge',
+  fromMm: 'First rung',
+  stepMm: 'Step',
+  count: 'Rungs',
+  measure: 'Size of the sheet',
+  readingMm: 'Reading',
+  readAs: 'Read as',
+  modulusMPa: 'Modulus',
+  strengthMPa: 'Strength',
+  breakPercent: 'Elongation at break',
 };
+
+/** Fields that stand once for every option of a sheet or wish of the house. */
+function labelOf(field: string): string {
+  const known = LABELS[field];
+  if (known !== undefined) return known;
+  const [part, ...rest] = field.split('_');
+  const id = rest.join('_');
+  if (part === 'option') {
+    const option = Object.values(SHEETS)
+      .flatMap(({ options }) => options)
+      .find((each) => each.id === id);
+    return option?.label ?? id;
+  }
+  return part === 'low' || part === 'least'
+    ? `Least clearance of ${id}`
+    : part === 'high' || part === 'most'
+      ? `Most clearance of ${id}`
+      : field;
+}
 
 function describeFieldIssue(issue: FieldIssue): string {
   switch (issue.code) {
@@ -46,6 +105,10 @@ function describeFieldIssue(issue: FieldIssue): string {
       return `longer than ${issue.limit} characters. Say it shorter.`;
     case 'outOfRange':
       return `must lie between ${issue.low} and ${issue.high}.`;
+    case 'notADay':
+      return `“${issue.text}” is no day. Write year, month and day, such as 2026-12-01.`;
+    case 'together':
+      return `goes together with “${labelOf(issue.other)}”: give both, or leave both blank for the class.`;
     case 'notAChoice':
       return 'choose one of the list.';
     default:
@@ -55,5 +118,5 @@ function describeFieldIssue(issue: FieldIssue): string {
 
 /** Which field of a form, and how to mend it. */
 export function describeFormIssue({ field, issue }: FormIssue): string {
-  return `${LABELS[field] ?? field}: ${describeFieldIssue(issue)}`;
+  return `${labelOf(field)}: ${describeFieldIssue(issue)}`;
 }

@@ -1,5 +1,24 @@
 export { describeCsvIssue } from './csv-issues';
 export { describeImportIssue, describeKeepIssue } from './exchange-issues';
+export {
+  describeBodyNote,
+  describeFastening,
+  describeFasteningReason,
+  describeFasteningSize,
+  describeGapDirection,
+  describeGaugeChoice,
+  describeGaugeIssue,
+  describeIsoIssue,
+  describeJoint,
+  describeLadderNote,
+  describeMaterial,
+  describePlace,
+  describePress,
+  describeRuin,
+  describeRungOutcome,
+  describeSheetIssue,
+  describeWish,
+} from './fit-words';
 export { describeFormIssue } from './form-issues';
 export { describeChangeIssue, type ChangeIssue } from './job-issues';
 export {
@@ -21,3 +40,4 @@ export {
   describeVerdict,
   parameterWords,
 } from './verdicts';
+export { describeAcceptanceTest, describeAnswer, describeClaim, describeOrigin } from './need-words';

@@ -1,4 +1,8 @@
 import type { FeatureKindIssue } from '@/core/metrology';
+import type { IsoFitIssue } from '@/core/fits';
+import type { GaugeIssue } from '@/core/gauges';
+import type { SheetIssue } from '@/core/sheets';
+import { describeGaugeIssue, describeIsoIssue, describeSheetIssue } from './fit-words';
 import { describeKindIssue } from './lengths';
 
 /** Anything that can keep a change of a job or of the bench from being made. */
@@ -17,7 +21,19 @@ export type ChangeIssue =
   | { readonly code: 'noStandInPrinter' }
   | { readonly code: 'jawsDoNotEnter' }
   | { readonly code: 'notABackup' }
-  | { readonly code: 'damaged' };
+  | { readonly code: 'damaged' }
+  | { readonly code: 'pitchHasNoMate' }
+  | { readonly code: 'clearanceCrossed' }
+  | { readonly code: 'mateUnmeasured'; readonly name: string }
+  | { readonly code: 'iso'; readonly issue: IsoFitIssue }
+  | { readonly code: 'noSheet' }
+  | { readonly code: 'noInstrument' }
+  | { readonly code: 'sheet'; readonly issue: SheetIssue }
+  | { readonly code: 'gauge'; readonly issue: GaugeIssue }
+  | { readonly code: 'noTest' }
+  | { readonly code: 'notPrinted' }
+  | { readonly code: 'notAPicture' }
+  | { readonly code: 'pictureTooLarge'; readonly bytes: number; readonly limitBytes: number };
 
 export function describeChangeIssue(issue: ChangeIssue): string {
   switch (issue.code) {
@@ -49,6 +65,30 @@ export function describeChangeIssue(issue: ChangeIssue): string {
       return 'the jaws do not go in: the hole closed, or it is smaller than their flats.';
     case 'notABackup':
       return 'this is not a backup of a bench. Choose the file that “Back the bench up” wrote.';
+    case 'pitchHasNoMate':
+      return 'a distance between centres meets nothing: wish at the holes or pins themselves.';
+    case 'clearanceCrossed':
+      return 'the least clearance must lie below the most; negative is interference.';
+    case 'mateUnmeasured':
+      return `the wish is kept, but “${issue.name}” was never measured, so there is nothing to take the clearance from. Measure it and type its size, or read it on a measuring sheet.`;
+    case 'iso':
+      return describeIsoIssue(issue.issue);
+    case 'noSheet':
+      return 'choose a measuring sheet first.';
+    case 'noInstrument':
+      return 'put a caliper on the bench first, under Printers.';
+    case 'sheet':
+      return describeSheetIssue(issue.issue);
+    case 'gauge':
+      return describeGaugeIssue(issue.issue);
+    case 'noTest':
+      return 'no acceptance test was agreed. Write it under Need.';
+    case 'notPrinted':
+      return 'nothing is printed yet that could be tested.';
+    case 'notAPicture':
+      return 'this is neither a JPEG nor a PNG nor a WebP picture. Save it as one of these.';
+    case 'pictureTooLarge':
+      return `the picture has ${Math.round(issue.bytes / 1e6)} MB; up to ${Math.round(issue.limitBytes / 1e6)} MB are kept. Make it smaller.`;
     case 'damaged':
       return 'the backup is damaged and was not put in place. Nothing on the bench has changed.';
   }

@@ -1,2 +1,4 @@
 export type { CorrectedPart, LoadedPart } from './mesh-api';
 export { MeshStopped, MeshWorker } from './mesh-client';
+export { GaugeWorker } from './gauge-client';
+export type { AskedGauge, BuiltGauge } from './gauge-api';

@@ -1,7 +1,7 @@
 'use server';
 
 import { revalidatePath } from 'next/cache';
-import { houseForm, parseForm } from '@/inputs';
+import { classesForm, houseForm, parseForm } from '@/inputs';
 import { bench } from '@/services/bench';
 import { writeHouseRules } from '@/services/house-rules';
 import { done, refused, type FormState } from '@/ui/forms/form-state';
@@ -13,4 +13,14 @@ export async function saveHouse(_before: FormState, data: FormData): Promise<For
   writeHouseRules(bench().db, form.value);
   revalidatePath('/', 'layout');
   return done('Kept.');
+}
+
+export async function saveClasses(_before: FormState, data: FormData): Promise<FormState> {
+  const form = parseForm(classesForm, data);
+  if (!form.ok) return refused(describeFormIssue(form.issue));
+  writeHouseRules(bench().db, { fitClasses: form.value });
+  revalidatePath('/', 'layout');
+  return done(
+    'Kept. Wishes named from now on use them; those of earlier jobs keep the limits they were given.',
+  );
 }

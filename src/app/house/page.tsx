@@ -5,7 +5,10 @@ import { bench, benchHouse } from '@/services/bench';
 import { listInstruments } from '@/services/equipment';
 import { glanceAtArchive } from '@/services/look-around';
 import { buttonLook, Link } from '@/ui';
-import { formatMm } from '@/words';
+import { FIT_WORDS, type FitWord, type WordMeaning } from '@/core/signature';
+import { learnShopMeanings } from '@/services/learn-signature';
+import { describeFitWord, formatMm, formatSigned } from '@/words';
+import { ClassFields } from './_components/class-fields';
 import { HouseFields } from './_components/house-fields';
 import { RestorePanel } from './_components/restore-panel';
 
@@ -21,6 +24,12 @@ export default async function HousePage() {
         <h1 className="text-3xl">House</h1>
         <section aria-label="Bench">
           <HouseFields {...benchHouse()} />
+        </section>
+        <section aria-labelledby="classes-title">
+          <h2 id="classes-title" className="text-lg">
+            What a wish means
+          </h2>
+          <ClassFields classes={benchHouse().fitClasses} />
         </section>
         <section aria-labelledby="backup-title">
           <h2 id="backup-title" className="text-lg">
@@ -60,6 +69,12 @@ export default async function HousePage() {
             </div>
           </details>
         </section>
+        <section aria-labelledby="words-title">
+          <h2 id="words-title" className="text-lg">
+            What the words of fit mean here
+          </h2>
+          <ShopMeanings meanings={learnShopMeanings(db)} />
+        </section>
         <section aria-labelledby="away-title">
           <h2 id="away-title" className="text-lg">
             Jobs put away
@@ -79,5 +94,38 @@ export default async function HousePage() {
         </section>
       </div>
     </div>
+  );
+}
+
+/** Where word and caliper met, the shop's own use of a word is learned; elsewhere the start value stands. */
+function ShopMeanings({ meanings }: { meanings: Readonly<Record<FitWord, WordMeaning>> }) {
+  return (
+    <>
+      <table className="w-full border-collapse">
+        <caption className="sr-only">How far each word lies from its start value</caption>
+        <tbody>
+          {FIT_WORDS.map((word) => {
+            const { shiftMm, sdMm, count } = meanings[word];
+            return (
+              <tr key={word} className="border-b border-hair">
+                <th scope="row" className="py-1 text-left font-semibold">
+                  {describeFitWord(word)}
+                </th>
+                <td className="py-1 text-sm text-soft">
+                  {count === 0 ? 'as assumed' : `${count} checked by caliper`}
+                </td>
+                <td className="num py-1 text-right">
+                  {formatSigned(shiftMm, 3)} ± {formatMm(1.96 * sdMm, 3)}
+                </td>
+              </tr>
+            );
+          })}
+        </tbody>
+      </table>
+      <p className="mt-1 text-sm text-soft">
+        Clearance on the diameter at 10 mm, against the start values: where a feature was both tried and read,
+        this shop’s own use of the word is learned and counts in every job.
+      </p>
+    </>
   );
 }

@@ -11,6 +11,7 @@ export { boundsOf, facetVector, vertexAt, type Bounds, type FacetSoup, type Mesh
 export { LARGEST_FILE_BYTES, readStl, type Progress, type StlIssue } from './read-stl';
 export { crossLine, joinContours, sectionAt, type Contour, type Crossing } from './section';
 export { weldCorners, type WeldOptions } from './weld';
+export { write3mf } from './write-3mf';
 export { writeStl } from './write-stl';
 export {
   correctAndMeasure,

@@ -16,6 +16,8 @@ export interface Target extends Limits {
   readonly feature: string;
   readonly kind: FeatureKind;
   readonly targetMm: number;
+  /** Standard uncertainty of the mate that the limits were taken from, mm: a fit is judged with it, a size is not. */
+  readonly mateU_mm?: number;
 }
 
 export interface DrawOptions {
@@ -45,6 +47,18 @@ function queryOf(target: Target, drawnMm: number, options: DrawOptions): SizeQue
   return { kind: target.kind, feature: target.feature, drawnMm, pixelMm: options.pixelMm };
 }
 
+/** Printed size at a drawn size, as its mate meets it: the mate's own uncertainty added. */
+export function predictMated(
+  signature: Signature,
+  target: Target,
+  drawMm: number,
+  options: DrawOptions = {},
+): NormalMixture {
+  const mixture = predictSize(signature, queryOf(target, drawMm, options));
+  const extra = (target.mateU_mm ?? 0) ** 2;
+  return extra === 0 ? mixture : { ...mixture, variances: mixture.variances.map((each) => each + extra) };
+}
+
 /** Solves drawn + offset(drawn) = wanted by the secant method; the law is all but linear, so a few steps do. */
 function solveDrawn(wantedMm: number, offset: (drawnMm: number) => number): number {
   let before = wantedMm;
@@ -68,8 +82,8 @@ export function assessDrawn(
   drawMm: number,
   options: DrawOptions = {},
 ): DrawnSize {
-  const mixture = predictSize(signature, queryOf(target, drawMm, options));
-  const { mean, sd } = mixtureMoments(mixture);
+  const { mean, sd } = mixtureMoments(predictSize(signature, queryOf(target, drawMm, options)));
+  const mixture = predictMated(signature, target, drawMm, options);
   return {
     feature: target.feature,
     drawMm,
@@ -124,7 +138,9 @@ export function jointChance(
 ): number {
   if (drawn.length === 0) return 1;
   const queries = drawn.map(({ target, drawMm }) => queryOf(target, drawMm, options));
-  const mixtures: NormalMixture[] = queries.map((query) => predictSize(signature, query));
+  const mixtures: NormalMixture[] = drawn.map(({ target, drawMm }) =>
+    predictMated(signature, target, drawMm, options),
+  );
   const limits = drawn.map(({ target }) => [
     target.targetMm + target.lowerMm,
     target.targetMm + target.upperMm,

@@ -2,6 +2,7 @@ export {
   assessDrawn,
   drawTarget,
   jointChance,
+  predictMated,
   snapToLayers,
   type DrawnSize,
   type DrawOptions,
@@ -28,9 +29,11 @@ export {
 } from './law';
 export { rankNextReadings, type ReadingCandidate, type ReadingGain } from './next-reading';
 export { groupObservations, type Observation } from './observations';
+export { predictCombination, type SizeTerm } from './combination';
 export { predictSize, reachesBeyond, type SizeQuery } from './predict';
 export { ONLY_INSTRUMENT, type Instruments, type SignatureReading } from './reading';
 export { judgeStaleness, type Staleness } from './staleness';
 export { leaveOneOut, type LeaveOneOutReport, type SuspiciousReading } from './suspicious';
 export { FIT_WORDS, type FitWord, type Try } from './tries';
+export { learnMeanings, sideOfWord, type WordMeaning, type WordOnSize } from './word-meanings';
 export { reportSignature, type SignatureReport } from './report';

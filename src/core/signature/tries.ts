@@ -17,33 +17,54 @@ export interface Try extends FeatureKind {
   readonly mateU_mm: number;
   /** The clearance wished for, on the diameter, mm; undefined: slip, 0.06 … 0.16 at 10 mm. */
   readonly wishedMm?: readonly [number, number];
+  /** How far this shop's use of the word lies from the start value, mm at 10 mm; see learnMeanings. */
+  readonly shiftMm?: number;
 }
 
 /** How a word reads the clearance c: a normal around `at`, or one-sided L(c) = Φ(side·(c − at)/s). */
-interface WordMeaning {
+export interface WordReading {
   readonly at: number;
   readonly s: number;
   readonly side: -1 | 0 | 1;
+  /** The class wished, mm. */
+  readonly band: readonly [number, number];
 }
 
 const SLIP_AT_10MM = [0.06, 0.16] as const;
 const SOFT_EDGE_MM = 0.03;
 
-function meaningOf({ word, mateMm, wishedMm }: Try): WordMeaning {
+/** The start values of METHODS, scaled to the mate. */
+export function standardMeaning({
+  word,
+  mateMm,
+  wishedMm,
+}: Pick<Try, 'word' | 'mateMm' | 'wishedMm'>): WordReading {
   const scale = Math.cbrt(mateMm / 10);
-  const [low, high] = wishedMm ?? SLIP_AT_10MM.map((edge) => edge * scale);
+  const band = wishedMm ?? ([SLIP_AT_10MM[0] * scale, SLIP_AT_10MM[1] * scale] as const);
+  const [low, high] = band;
   switch (word) {
     case 'wontEnter':
-      return { at: -0.05 * scale, s: 0.03 * scale, side: -1 };
+      return { at: -0.05 * scale, s: 0.03 * scale, side: -1, band };
     case 'needsForce':
-      return { at: -0.03 * scale, s: 0.03 * scale, side: 0 };
+      return { at: -0.03 * scale, s: 0.03 * scale, side: 0, band };
     case 'right':
-      return { at: (low + high) / 2, s: Math.hypot((high - low) / Math.sqrt(12), SOFT_EDGE_MM), side: 0 };
+      return {
+        at: (low + high) / 2,
+        s: Math.hypot((high - low) / Math.sqrt(12), SOFT_EDGE_MM),
+        side: 0,
+        band,
+      };
     case 'slides':
-      return { at: 0.1 * scale, s: 0.05 * scale, side: 0 };
+      return { at: 0.1 * scale, s: 0.05 * scale, side: 0, band };
     case 'rattles':
-      return { at: Math.max(0.2 * scale, high), s: 0.06 * scale, side: 1 };
+      return { at: Math.max(0.2 * scale, high), s: 0.06 * scale, side: 1, band };
   }
+}
+
+/** The same as this shop means it. */
+function meaningOf(attempt: Try): WordReading {
+  const standard = standardMeaning(attempt);
+  return { ...standard, at: standard.at + (attempt.shiftMm ?? 0) * Math.cbrt(attempt.mateMm / 10) };
 }
 
 /** The row that a try adds to the model; a word reads the true size, so no instrument's bias is in it. */
@@ -64,7 +85,7 @@ interface Site {
  * Source: T. P. Minka, Expectation Propagation (2001), the probit site.
  */
 function siteOf(
-  meaning: WordMeaning,
+  meaning: WordReading,
   uMate: number,
   mean: number,
   variance: number,

@@ -1,4 +1,4 @@
-import { and, asc, eq, isNull, type SQL } from 'drizzle-orm';
+import { and, asc, eq, inArray, isNull, type SQL } from 'drizzle-orm';
 import type { Db } from '../client';
 import {
   attempts,
@@ -57,10 +57,20 @@ export function ofPrint(printId: number): SQL {
   return eq(prints.id, printId);
 }
 
+export function ofPrints(printIds: readonly number[]): SQL {
+  return inArray(prints.id, [...printIds]);
+}
+
 /** Words of fit with their feature and drawn size, oldest first. */
 export function listTries(db: Db, where: SQL | undefined) {
   return db
-    .select({ attempt: tries, feature: features, drawnMm: drawnSizes.drawnMm, printName: prints.name })
+    .select({
+      attempt: tries,
+      feature: features,
+      drawnMm: drawnSizes.drawnMm,
+      printName: prints.name,
+      profileId: attempts.profileId,
+    })
     .from(tries)
     .innerJoin(features, eq(tries.featureId, features.id))
     .innerJoin(prints, eq(tries.printId, prints.id))

@@ -60,6 +60,8 @@ export const prints = sqliteTable(
       .references(() => attempts.id),
     name: text().notNull(),
     madeAt: integer({ mode: 'timestamp_ms' }).notNull(),
+    /** What came off broken; what can still be read or tried of it counts. */
+    brokenNote: text().notNull().default(''),
   },
   (table) => [index('prints_of_attempt').on(table.attemptId)],
 );

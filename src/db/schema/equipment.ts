@@ -14,6 +14,10 @@ export const resins = sqliteTable('resins', {
   name: text().notNull().unique(),
   /** Linear shrink from its datasheet as a share; volumetric figures do not belong here. */
   linearShrink: real(),
+  /** Cured, at room temperature: flexural or tensile modulus and strength, MPa; elongation at break as a share. */
+  modulusMPa: real(),
+  strengthMPa: real(),
+  breakStrain: real(),
 });
 
 /** A printer with a resin and its settings: what one signature belongs to. */

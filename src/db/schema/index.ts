@@ -1,5 +1,6 @@
 export * from './attempts';
 export * from './equipment';
 export * from './jobs';
+export * from './joints';
 export * from './readings';
 export * from './records';

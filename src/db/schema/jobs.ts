@@ -1,5 +1,9 @@
 import { index, integer, real, sqliteTable, text } from 'drizzle-orm/sqlite-core';
+import type { Material, Ruin, Wish } from '@/core/fits';
+import type { GaugeSpec } from '@/core/gauges';
 import type { Axis, Base, DecisionRule, Sense, Shape } from '@/core/metrology';
+import type { Claim, MateOrigin } from '@/core/need';
+import type { SheetChoices } from '@/core/sheets';
 import type { SolidRecipe } from '@/core/solids';
 import { profiles } from './equipment';
 
@@ -14,6 +18,25 @@ export const jobs = sqliteTable('jobs', {
   acceptance: text().notNull().default(''),
   profileId: integer().references(() => profiles.id),
   rule: text().$type<DecisionRule>().notNull().default('guarded'),
+  quantity: integer().notNull().default(1),
+  /** Day by which it is needed, YYYY-MM-DD; empty when there is none. */
+  dueOn: text().notNull().default(''),
+  seenFaces: text().notNull().default(''),
+  /** Hottest moment of its life, making included, °C, and what it is. */
+  hottestC: real(),
+  hottestWhen: text().notNull().default(''),
+  /** Temperature at which its fits must be right, °C; null for 20. */
+  fitC: real(),
+  loadWords: text().notNull().default(''),
+  loadN: real(),
+  /** What it touches or is claimed for: each raises its caution. */
+  claims: text({ mode: 'json' }).$type<readonly Claim[]>().notNull().default([]),
+  /** When something changed on which drawn sizes depend. */
+  needChangedAt: integer({ mode: 'timestamp_ms' }),
+  /** The measuring sheet it is made by, with what was chosen on it. */
+  sheet: text({ mode: 'json' }).$type<SheetChoices>(),
+  /** Parameters of a gauge that the program builds. */
+  gauge: text({ mode: 'json' }).$type<GaugeSpec>(),
   /** How the part is built from its drawn sizes, where the program can. */
   solid: text({ mode: 'json' }).$type<SolidRecipe>(),
   /** The part's file as it was brought in, before any attempt. */
@@ -33,6 +56,12 @@ export const mates = sqliteTable('mates', {
   name: text().notNull(),
   sizeMm: real(),
   uMm: real(),
+  material: text().$type<Material>().notNull().default('other'),
+  /** Bought new, or an old piece as it was found. */
+  origin: text().$type<MateOrigin>().notNull().default('bought'),
+  irreplaceable: integer({ mode: 'boolean' }).notNull().default(false),
+  /** The size of the measuring sheet that it is; null when it is on none. */
+  measure: text(),
 });
 
 export const features = sqliteTable(
@@ -53,6 +82,17 @@ export const features = sqliteTable(
     lowerMm: real().notNull(),
     upperMm: real().notNull(),
     mateId: integer().references(() => mates.id),
+    /** What should happen on the mate; null where limits were typed by hand. */
+    wish: text().$type<Wish>(),
+    /** Least and most clearance at 20 °C where they are not the class's own (typed, or from ISO letters), mm. */
+    bandLowMm: real(),
+    bandHighMm: real(),
+    isoFit: text(),
+    ruin: text().$type<Ruin>().notNull().default('none'),
+    /** Coat on each of its faces, mm. */
+    coatMm: real().notNull().default(0),
+    /** The size of the measuring sheet that it came from. */
+    sheetFeature: text(),
     /** A place on one of its faces in the part's file, mm. */
     anchor: text({ mode: 'json' }).$type<[number, number, number]>(),
     removedAt: integer({ mode: 'timestamp_ms' }),

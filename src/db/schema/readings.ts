@@ -1,5 +1,6 @@
 import { index, integer, real, sqliteTable, text } from 'drizzle-orm/sqlite-core';
-import type { PartState } from '@/core/metrology';
+import type { RungOutcome } from '@/core/fits';
+import type { PartState, ReadAs } from '@/core/metrology';
 import type { FitWord } from '@/core/signature';
 import { instruments } from './equipment';
 import { prints } from './attempts';
@@ -66,7 +67,51 @@ export const tries = sqliteTable(
       .references(() => prints.id),
     word: text().$type<FitWord>().notNull(),
     state: text().$type<PartState>().notNull(),
+    /** Weight of the push, where somebody weighed it, N. */
+    pushN: real(),
     takenAt: integer({ mode: 'timestamp_ms' }).notNull(),
   },
   (table) => [index('tries_of_print').on(table.printId)],
+);
+
+/** A reading of the old part or of what it meets, at a place of its measuring sheet; append-only but for the taking back. */
+export const bodyReadings = sqliteTable(
+  'body_readings',
+  {
+    id: integer().primaryKey({ autoIncrement: true }),
+    clientKey: text().notNull().unique(),
+    jobId: integer()
+      .notNull()
+      .references(() => jobs.id),
+    /** The size of the sheet, and where it was taken: height along it, turn around it, from 0. */
+    measure: text().notNull(),
+    level: integer().notNull(),
+    turn: integer().notNull(),
+    readingMm: real().notNull(),
+    readAs: text().$type<ReadAs>().notNull().default('diameter'),
+    instrumentId: integer()
+      .notNull()
+      .references(() => instruments.id),
+    takenAt: integer({ mode: 'timestamp_ms' }).notNull(),
+    retractedAt: integer({ mode: 'timestamp_ms' }),
+  },
+  (table) => [index('body_readings_of_job').on(table.jobId)],
+);
+
+/** What the hand found at a rung of a printed gauge; append-only, the last outcome of a rung in a print counts. */
+export const rungs = sqliteTable(
+  'rungs',
+  {
+    id: integer().primaryKey({ autoIncrement: true }),
+    clientKey: text().notNull().unique(),
+    printId: integer()
+      .notNull()
+      .references(() => prints.id),
+    /** From 1, as notched into the gauge. */
+    rung: integer().notNull(),
+    outcome: text().$type<RungOutcome>().notNull(),
+    state: text().$type<PartState>().notNull(),
+    takenAt: integer({ mode: 'timestamp_ms' }).notNull(),
+  },
+  (table) => [index('rungs_of_print').on(table.printId)],
 );

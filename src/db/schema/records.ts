@@ -1,6 +1,8 @@
 import { index, integer, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core';
+import type { Answer } from '@/core/need';
 import type { SignatureReport } from '@/core/signature';
 import { profiles } from './equipment';
+import { prints } from './attempts';
 import { jobs } from './jobs';
 
 /** Every estimate of a signature that was ever used, with what it was learned from. */
@@ -28,7 +30,7 @@ export const ledgerLines = sqliteTable(
     jobId: integer()
       .notNull()
       .references(() => jobs.id),
-    step: text().$type<'need' | 'measure' | 'correct' | 'story'>().notNull(),
+    step: text().$type<'need' | 'fit' | 'measure' | 'correct' | 'story'>().notNull(),
     title: text().notNull(),
     detail: text().notNull(),
     at: integer({ mode: 'timestamp_ms' }).notNull(),
@@ -41,3 +43,40 @@ export const settings = sqliteTable('settings', {
   name: text().primaryKey(),
   value: text({ mode: 'json' }).$type<unknown>().notNull(),
 });
+
+/** How a print did in the acceptance test that was agreed; append-only, the last answer counts. */
+export const acceptanceAnswers = sqliteTable(
+  'acceptance_answers',
+  {
+    id: integer().primaryKey({ autoIncrement: true }),
+    jobId: integer()
+      .notNull()
+      .references(() => jobs.id),
+    printId: integer()
+      .notNull()
+      .references(() => prints.id),
+    /** The test as it was worded when it was answered: another wording opens it again. */
+    test: text().notNull(),
+    answer: text().$type<Answer>().notNull(),
+    note: text().notNull().default(''),
+    at: integer({ mode: 'timestamp_ms' }).notNull(),
+  },
+  (table) => [index('answers_of_job').on(table.jobId)],
+);
+
+/** Photos and sketches kept with a job; the bytes lie beside the database. */
+export const pictures = sqliteTable(
+  'pictures',
+  {
+    id: integer().primaryKey({ autoIncrement: true }),
+    jobId: integer()
+      .notNull()
+      .references(() => jobs.id),
+    hash: text().notNull(),
+    type: text().$type<'jpg' | 'png' | 'webp'>().notNull(),
+    caption: text().notNull().default(''),
+    addedAt: integer({ mode: 'timestamp_ms' }).notNull(),
+    removedAt: integer({ mode: 'timestamp_ms' }),
+  },
+  (table) => [index('pictures_of_job').on(table.jobId)],
+);

@@ -1,6 +1,12 @@
+import { createHash } from 'node:crypto';
+import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import path from 'node:path';
 import { expect, test } from '@jest/globals';
+import Database from 'better-sqlite3';
 import { eq } from 'drizzle-orm';
-import { queries, tables } from '@/db';
+import { ringOf } from '@/core/solids';
+import { openDb, queries, tables } from '@/db';
 import { emptyBench, readyBench, standing } from '@/testing/bench';
 import { recordReading } from '@/services/take-readings';
 
@@ -77,4 +83,29 @@ test('features are named with their jobs, put away or not', () => {
       .sort(),
   ).toEqual(['Bore of Bushing', 'Width of Bushing']);
   expect(queries.listFeatures(db, jobId).map(({ name }) => name)).toEqual(['Width']);
+});
+
+test('a ring kept by the first schema is a turned part after the second', () => {
+  const file = path.join(mkdtempSync(path.join(tmpdir(), 'mellow-schema-')), 'old.db');
+  const old = new Database(file);
+  const start = readFileSync('src/db/migrations/0000_start.sql', 'utf8');
+  for (const statement of start.split('--> statement-breakpoint')) old.exec(statement);
+  const hash = createHash('sha256').update(start).digest('hex');
+  const journal = JSON.parse(readFileSync('src/db/migrations/meta/_journal.json', 'utf8')) as {
+    entries: { when: number }[];
+  };
+  old.exec(
+    'create table __drizzle_migrations (id integer primary key, hash text not null, created_at numeric)',
+  );
+  old
+    .prepare('insert into __drizzle_migrations (hash, created_at) values (?, ?)')
+    .run(hash, journal.entries[0].when);
+  const ring = JSON.stringify({ kind: 'ring', outer: 4, bore: 5, height: 6 });
+  old.prepare('insert into jobs (name, created_at, solid) values (?, ?, ?)').run('old', 1, ring);
+  old.close();
+  const db = openDb(file);
+  expect(queries.findJob(db, 1)?.solid).toEqual(ringOf(4, 5, 6));
+  expect(queries.findJob(db, 1)?.claims).toEqual([]);
+  db.$client.close();
+  rmSync(path.dirname(file), { recursive: true, force: true });
 });

@@ -10,6 +10,8 @@ import {
   parseReadingsCsv,
   parseTable,
   parseTargetsCsv,
+  formatOutcomesCsv,
+  parseOutcomesCsv,
 } from '../index';
 
 const HEADER = 'feature,sense,shape,axis,angle_deg,base,drawn_mm,print,state,reading_mm';
@@ -127,5 +129,33 @@ describe('tables going out', () => {
 
   test('tabs part cells too', () => {
     expect(expectOk(parseTable('a\tb\n1\t2', ['a']))[0].cells).toEqual({ a: '1', b: '2' });
+  });
+});
+
+describe('outcomes.csv', () => {
+  test('goes out and comes in the same, a rung tried twice standing twice', () => {
+    const rungs = [
+      { gapMm: 0.2, outcome: 'fused' },
+      { gapMm: 0.3, outcome: 'free' },
+      { gapMm: 0.3, outcome: 'sloppy' },
+    ] as const;
+    expect(expectOk(parseOutcomesCsv(formatOutcomesCsv(rungs)))).toEqual(rungs);
+  });
+
+  test('a semicolon, a decimal comma and rows in any order are read', () => {
+    expect(expectOk(parseOutcomesCsv('gap_mm;outcome\n0,4;free\n0,1;fused\n'))).toEqual([
+      { gapMm: 0.4, outcome: 'free' },
+      { gapMm: 0.1, outcome: 'fused' },
+    ]);
+  });
+
+  test.each([
+    ['a column missing', 'gap_mm\n0.1\n'],
+    ['a strange word', 'gap_mm,outcome\n0.1,melted\n'],
+    ['no gap', 'gap_mm,outcome\n,free\n'],
+    ['a gap of words', 'gap_mm,outcome\nnarrow,free\n'],
+    ['a gap of nothing', 'gap_mm,outcome\n0,free\n'],
+  ])('%s is refused, and nothing is read', (_, text) => {
+    expect(parseOutcomesCsv(text).ok).toBe(false);
   });
 });

@@ -1,12 +1,12 @@
 import { expect, test } from '@jest/globals';
 import { expectOk } from '@/core/result';
+import { ringOf } from '@/core/solids';
 import { queries } from '@/db';
-import { BORE, emptyBench, readyBench, WIDTH } from '@/testing/bench';
+import { BLANK_NEED, BORE, emptyBench, readyBench, WIDTH } from '@/testing/bench';
 import { makeDemo } from '@/demo/make-demo';
 import {
   addFeature,
   archiveJob,
-  changeNeed,
   chooseProfile,
   copyJob,
   createJob,
@@ -16,8 +16,10 @@ import {
   removeFeature,
 } from '../edit-job';
 import { createInstrument, createProfile, firstProfile, lastSession, listProfileChoices } from '../equipment';
+import { changeNeed } from '../need';
 import { frameJob } from '../frame-job';
 import { glanceAtArchive, glanceAtJobs, listFindables } from '../look-around';
+import { viewSheet } from '../sheet-bench';
 import { recordReading } from '../take-readings';
 import { viewJob } from '../view-job';
 
@@ -42,14 +44,7 @@ test('a feature with crossed limits, no size, a taken name or half a kind is ref
 test('a change made from an old view of the job is refused, the newer one stays', () => {
   const { db, jobId, profileId } = readyBench();
   const { revision } = queries.findJob(db, jobId)!;
-  const need = {
-    name: 'Bushing',
-    need: 'first',
-    acceptance: '',
-    profileId,
-    rule: 'guarded' as const,
-    revision,
-  };
+  const need = { ...BLANK_NEED, need: 'first', profileId, revision };
   expect(changeNeed(db, jobId, need).ok).toBe(true);
   expect(changeNeed(db, jobId, { ...need, need: 'second' })).toEqual({
     ok: false,
@@ -62,8 +57,7 @@ test('an agreed test and a changed rule are noted in the ledger', () => {
   const { db, jobId, profileId } = readyBench();
   const { revision } = queries.findJob(db, jobId)!;
   changeNeed(db, jobId, {
-    name: 'a',
-    need: '',
+    ...BLANK_NEED,
     acceptance: 'turns by hand',
     profileId,
     rule: 'shared',
@@ -108,14 +102,18 @@ test('a feature put away keeps teaching; it is gone from the job', () => {
 test('a copy has need, mates and features of its own, no attempts, and its solid over its own features', () => {
   const db = emptyBench();
   makeDemo(db);
-  const bushing = queries.listJobs(db).find(({ job }) => job.solid?.kind === 'ring')!.job;
+  const bushing = queries.listJobs(db).find(({ job }) => job.solid?.kind === 'turned')!.job;
   const copyId = expectOk(copyJob(db, bushing.id));
   const copy = viewJob(db, copyId)!;
   expect(copy.job.name).toBe('Float-wheel bushing, copy');
   expect(copy.attempts).toEqual([]);
   expect(copy.mates.map(({ name }) => name)).toEqual(['Wheel bore', 'Steel sleeve']);
   const own = copy.features.map(({ id }) => id);
-  expect(copy.job.solid).toMatchObject({ kind: 'ring', outer: own[0], bore: own[1], height: own[2] });
+  const plain = ringOf(own[0], own[1], own[2]);
+  const { solid } = copy.job;
+  expect(solid).toMatchObject(plain);
+  expect(viewSheet(db, copyId)?.measures.map(({ readings }) => readings.length)).toEqual([4, 4, 2]);
+  expect(copy.job.sheet?.kind).toBe('ring');
   expect(copyJob(db, 999)).toEqual({ ok: false, issue: { code: 'gone' } });
 });
 

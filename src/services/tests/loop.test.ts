@@ -4,7 +4,7 @@ import { queries, tables } from '@/db';
 import { makeDemo } from '@/demo/make-demo';
 import { checkMesh, readStl, weldCorners } from '@/core/mesh';
 import { emptyBench, readyBench } from '@/testing/bench';
-import { buildPartStl } from '../build-part';
+import { buildJobFile } from '../build-part';
 import { assessSizes, correctionFrom, notePrint, planDraw, startAttempt } from '../draw-next';
 import { frameJob } from '../frame-job';
 import { learnSignature, listKeptSignatures } from '../learn-signature';
@@ -51,7 +51,7 @@ describe('the demo bench', () => {
   const bushing = glances.find(({ name }) => name === 'Float-wheel bushing')!.id;
   const comb = glances.find(({ name }) => name === 'Logger terminal comb')!.id;
 
-  test('has two printers, three resins, two gauges measured and two jobs under way', () => {
+  test('has two printers, three resins, four gauges found out, a comb finished and three jobs under way', () => {
     expect(
       db
         .select()
@@ -66,8 +66,20 @@ describe('the demo bench', () => {
         .all()
         .map(({ name }) => name),
     ).toEqual(['Otter Tough', 'Slate General', 'Kelp Flex']);
-    expect(glances.map(({ kind }) => kind)).toEqual(['part', 'part', 'gauge', 'gauge']);
-    expect(glances.map(({ step }) => step)).toEqual(['measure', 'correct', 'story', 'story']);
+    expect(glances.map(({ kind }) => kind)).toEqual([
+      ...Array<string>(4).fill('part'),
+      ...Array<string>(4).fill('gauge'),
+    ]);
+    expect(glances.map(({ step }) => step)).toEqual([
+      'measure',
+      'fit',
+      'fit',
+      'story',
+      'story',
+      'story',
+      'story',
+      'story',
+    ]);
   });
 
   test('comes out the same every time it is made', () => {
@@ -89,7 +101,7 @@ describe('the demo bench', () => {
   });
 
   test('prints the comb’s small pockets tight and the large ones loose', () => {
-    const { features } = viewJob(db, comb)!.current!;
+    const { features } = tellStory(db, viewJob(db, comb)!)[0].prints[0];
     const deviation = (name: string) => {
       const feature = features.find((each) => each.name === name)!;
       return feature.size!.sizeMm - feature.targetMm;
@@ -115,9 +127,11 @@ describe('the demo bench', () => {
     expect(story[1].reason).toBe('edges grow');
     expect(frameJob(db, viewJob(db, bushing)!).settled).toEqual({
       need: 1,
+      fit: 1,
       measure: 1,
       correct: 1,
-      story: 1,
+      // In, but the agreed test is not answered yet.
+      story: 0.5,
     });
   });
 
@@ -129,7 +143,7 @@ describe('the demo bench', () => {
 
   test('the part with the next sizes is closed and its bore is the drawn one', async () => {
     const view = viewJob(db, bushing)!;
-    const stl = await buildPartStl(view.job.solid!, drawnOfPart(view, 'next'));
+    const stl = (await buildJobFile(view, 'next', 'stl'))!;
     const check = checkMesh(weldCorners(expectOk(readStl(stl)).corners));
     expect(check.watertight).toBe(true);
     const outer = view.features.find(({ name }) => name === 'Collar outside')!;
@@ -210,7 +224,7 @@ describe('learning', () => {
       ]),
     );
     expect(others).toEqual([]);
-    expect(worth.predictedMm).toBeCloseTo(9.56, 6);
+    expect(worth.predictedMm).toBeCloseTo(9.56, 3);
     expect(worth.inTolerance).toBeCloseTo(planDraw(view)!.lines[0].next.inTolerance, 9);
   });
 

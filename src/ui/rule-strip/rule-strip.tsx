@@ -17,6 +17,8 @@ interface RuleStripProps extends StripValues {
 
 const HEIGHT = 52;
 const BASE = 34;
+/** Room that a label takes on the rule. */
+const LABEL_PX = 50;
 const TONES: Record<StripTone, string> = {
   in: 'text-juniper',
   under: 'text-plum',
@@ -68,7 +70,11 @@ function StripDrawing({ values, widthPx, label, tone }: DrawingProps) {
   const scale = stripScale(values, widthPx);
   const { lowerMm, upperMm, predictedMm, predictedHalfMm = 0, measuredMm, expandedU_mm = 0 } = values;
   const [left, right] = [scale.xOf(lowerMm), scale.xOf(upperMm)];
-  const ends = [scale.fromMm, 0, scale.toMm].filter((mm, i) => i !== 1 || widthPx >= 240);
+  // Nought is written where it stands clear of both ends; a clearance may lie wholly to one side of it.
+  const clear = Math.min(scale.xOf(0) - scale.xOf(scale.fromMm), scale.xOf(scale.toMm) - scale.xOf(0));
+  const ends = [scale.fromMm, 0, scale.toMm].filter(
+    (mm, i) => i !== 1 || (widthPx >= 240 && clear >= LABEL_PX && !scale.isBeyond(mm)),
+  );
   return (
     <svg width={widthPx} height={HEIGHT} role="img" aria-label={label} className="block overflow-visible">
       <rect x={left} y={BASE - 18} width={right - left} height={18} className="fill-band" />

@@ -25,7 +25,10 @@ export function usePart(source: string | undefined, version: number): PartState 
     };
     const load = async () => {
       setState({ kind: 'loading', share: 0, stop });
-      const response = await fetch(`${source}?v=${version}`, { signal: abort.signal });
+      const address = source.startsWith('blob:')
+        ? source
+        : `${source}${source.includes('?') ? '&' : '?'}v=${version}`;
+      const response = await fetch(address, { signal: abort.signal });
       if (!response.ok)
         return setState({ kind: 'failed', message: 'The part’s file is not there. Bring it in again.' });
       const bytes = new Uint8Array(await response.arrayBuffer());

@@ -5,6 +5,8 @@ import {
   describeImportIssue,
   describeKeepIssue,
   describeKind,
+  describeLengthIssue,
+  describeLengthNote,
   describeMeasureIssue,
   describeMeshFaults,
   describeOutcome,
@@ -126,4 +128,47 @@ test('faults of a mesh are listed, a sound one has none', () => {
   expect(describeMeshFaults(checkMesh(part))).toEqual([]);
   const open = checkMesh({ positions: part.positions, facets: part.facets.slice(3) });
   expect(describeMeshFaults(open)).toEqual(['open: 3 edges have one facet only']);
+});
+
+describe('every reason for a no says the way on', () => {
+  test.each([
+    { code: 'gone' },
+    { code: 'changedElsewhere' },
+    { code: 'nameTaken', name: 'Bore' },
+    { code: 'limitsCrossed' },
+    { code: 'notPositive' },
+    { code: 'kind', issue: { code: 'baseMissing' } },
+    { code: 'noProfile' },
+    { code: 'noFeatures' },
+    { code: 'noReason' },
+    { code: 'notDrawn', feature: 'Bore' },
+    { code: 'nothingToTakeBack' },
+    { code: 'noStandInPrinter' },
+    { code: 'jawsDoNotEnter' },
+    { code: 'notABackup' },
+    { code: 'damaged' },
+  ] as const)('$code', (issue) => {
+    const text = describeChangeIssue(issue);
+    expect(text).toMatch(/\.$/);
+    expect(text).not.toMatch(/undefined|[a-z][A-Z]/);
+  });
+});
+
+describe('a length that cannot be taken', () => {
+  test.each([
+    [{ code: 'blank' }, /12\.34/],
+    [{ code: 'notANumber', text: 'wide' }, /“wide” is not a number/],
+    [{ code: 'ambiguousSeparators', text: '1,234.5' }, /more than one point or comma/],
+    [{ code: 'unknownUnit', unit: 'ell' }, /“ell” is not known/],
+    [{ code: 'notFinite', text: '1e999' }, /too large/],
+  ] as const)('$0.code says what to type', (issue, sentence) => {
+    expect(describeLengthIssue(issue)).toMatch(sentence);
+  });
+
+  test.each(['commaDecimal', 'inches', 'centimetres', 'micrometres'] as const)(
+    '%s is noted in words',
+    (note) => {
+      expect(describeLengthNote(note)).toMatch(/ (read as|turned into) /);
+    },
+  );
 });

@@ -11,10 +11,14 @@ type Params = { params: Promise<{ jobId: string }> };
 
 const THREAD = [
   { step: 'need', number: 1, label: 'Need' },
+  { step: 'fit', number: 3, label: 'Fit' },
   { step: 'measure', number: 6, label: 'Measure' },
   { step: 'correct', number: 7, label: 'Correct' },
   { step: 'story', number: 8, label: 'Story' },
 ] as const;
+
+/** A gauge is printed as it is: nothing is wished of it and nothing drawn anew. */
+const GAUGE_STEPS: ReadonlySet<string> = new Set(['need', 'measure', 'story']);
 
 function subtitleOf({ attemptNumber, profile, outcome, kind, archived }: JobFrame): string {
   const attempt = attemptNumber === undefined ? 'nothing drawn yet' : `attempt ${attemptNumber}`;
@@ -35,7 +39,8 @@ export async function generateMetadata({ params }: Params): Promise<Metadata> {
 export default async function JobLayout({ params, children }: Params & { children: ReactNode }) {
   const jobId = idFrom((await params).jobId);
   const frame = frameJob(bench().db, loadJob(jobId));
-  const steps: TapeStep[] = THREAD.map(({ step, number, label }) => ({
+  const thread = frame.kind === 'part' ? THREAD : THREAD.filter(({ step }) => GAUGE_STEPS.has(step));
+  const steps: TapeStep[] = thread.map(({ step, number, label }) => ({
     number,
     label,
     href: `/jobs/${jobId}/${step}`,
@@ -50,6 +55,12 @@ export default async function JobLayout({ params, children }: Params & { childre
           <p className="text-soft">{subtitleOf(frame)}</p>
         </div>
         <Tape steps={steps} />
+        {frame.overtaken && (
+          <p className="no-print mt-3 border-l-4 border-honey py-1 pl-3">
+            The need changed after attempt {frame.attemptNumber} was drawn: its sizes are judged by the new
+            limits, and Fit and Correct are open again.
+          </p>
+        )}
         <div className="mt-4">{children}</div>
       </div>
       <Ledger lines={lines} />

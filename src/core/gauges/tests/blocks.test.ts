@@ -2,7 +2,7 @@ import { describe, expect, test } from '@jest/globals';
 import { findKindIssue } from '@/core/metrology';
 import { drawPrinter, printFeature } from '@/core/virtual';
 import { estimateSignature, type SignatureReading } from '@/core/signature';
-import { BLOCK_OF_24, BLOCK_OF_6, type BlockFeature } from '../index';
+import { BLOCK_OF_24, BLOCK_OF_6, gaugeSpecOf, type BlockFeature } from '../index';
 
 const OPTIONS = { instruments: { '': { mpeMm: 0.02, resolutionMm: 0.01 } } };
 
@@ -30,8 +30,11 @@ describe.each([
     for (const { kind } of block) expect(findKindIssue(kind)).toBeUndefined();
   });
 
-  test('lies on a plate of 60 by 60 mm', () => {
-    for (const { xMm, yMm } of block) expect(Math.max(Math.abs(xMm), Math.abs(yMm))).toBeLessThanOrEqual(30);
+  test('lies on a plate of 100 by 80 mm', () => {
+    for (const { xMm, yMm } of block) {
+      expect(Math.abs(xMm)).toBeLessThanOrEqual(50);
+      expect(Math.abs(yMm)).toBeLessThanOrEqual(40);
+    }
   });
 });
 
@@ -58,5 +61,30 @@ test('more sizes never leave a parameter less known', () => {
   large.parameters.forEach(({ sd, name }, i) => {
     // The scatters are learned too, so a little slack.
     expect({ name, wider: sd > small.parameters[i].sd * 1.15 }).toEqual({ name, wider: false });
+  });
+});
+
+describe('a gauge as it is asked for', () => {
+  const asked = { fromMm: 4.9, stepMm: 0.1, count: 3, pinMm: 5 };
+
+  test('a roof is a slider through height, a hinge a gap in the plane', () => {
+    expect(gaugeSpecOf({ choice: 'roof', ...asked })).toMatchObject({
+      kind: 'joint',
+      joint: 'slider',
+      direction: 'height',
+    });
+    expect(gaugeSpecOf({ choice: 'hinge', ...asked })).toMatchObject({ joint: 'hinge', direction: 'plane' });
+  });
+
+  test('a plain ladder has its sizes', () => {
+    expect(gaugeSpecOf({ choice: 'hole', ...asked })).toEqual({ kind: 'hole', stepsMm: [4.9, 5, 5.1] });
+  });
+
+  test('a block chosen for heights alone begins with a height', () => {
+    const kind = { sense: 'outside', shape: 'flat', axis: 'Z', base: 'plate' } as const;
+    const target = { feature: 'step', kind, targetMm: 6, lowerMm: -0.1, upperMm: 0.1 };
+    const spec = gaugeSpecOf({ choice: 'chosenBlock', ...asked }, [target]);
+    expect(spec.kind === 'block' && spec.sizes).toHaveLength(3);
+    expect(spec.kind === 'block' && spec.sizes[0].kind.axis).toBe('Z');
   });
 });

@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import { expectOk } from '../../result';
-import { buildSolid } from '@/core/solids';
+import { buildSolid, ringOf } from '@/core/solids';
 import type { FeatureKind } from '@/core/metrology';
 import { loadTestKernel } from '@/testing/kernel';
 import { box, prism } from '@/testing/meshes';
@@ -60,7 +60,7 @@ const NO_SKEW = { ...BY, skew: 0 };
 
 describe('corrected mesh, written, read back and measured', () => {
   test('ring: diameters and height are what was asked, within 2 µm', async () => {
-    const recipe = { kind: 'ring', outer: 1, bore: 2, height: 3 } as const;
+    const recipe = ringOf(1, 2, 3);
     const drawn = new Map([
       [1, 16],
       [2, 9.5],

@@ -2,9 +2,9 @@ import { expect, test } from '@jest/globals';
 import { expectOk } from '../../result';
 import { checkMesh, measureFeature } from '@/core/mesh';
 import { loadTestKernel } from '@/testing/kernel';
-import { anchorsOf, buildSolid, featuresOfRecipe, sidesOfCircle } from '../index';
+import { anchorsOf, buildSolid, featuresOfRecipe, ringOf, sidesOfCircle } from '../index';
 
-const RING = { kind: 'ring', outer: 1, bore: 2, height: 3 } as const;
+const RING = ringOf(1, 2, 3);
 const COMB = { kind: 'comb', length: 1, height: 2, pockets: [3, 4], wallMm: 1.6, depthMm: 16 } as const;
 const ringSizes = (id: number) => ({ 1: 15.88, 2: 9.56, 3: 6.2 })[id]!;
 const combSizes = (id: number) => ({ 1: 40, 2: 8, 3: 1.6, 4: 8 })[id]!;

@@ -5,6 +5,8 @@ import { ParameterList } from '@/app/_components/parameter-list';
 import { correctionFrom, planDraw, type DrawPlan } from '@/services/draw-next';
 import { kindOf } from '@/services/kinds';
 import { type JobView } from '@/services/view-job';
+import { bench } from '@/services/bench';
+import { boundsByWords } from '@/services/word-bounds';
 import { buttonLook, Link } from '@/ui';
 import { DrawTable, type DrawRow } from './_components/draw-table';
 import { MeshLever } from './_components/mesh-lever';
@@ -48,6 +50,7 @@ export default async function CorrectPage({ params }: { params: Promise<{ jobId:
 function Plan({ view, plan }: { view: JobView; plan: DrawPlan }) {
   const last = view.attempts.at(-1);
   const waits = last !== undefined && last.prints.length === 0;
+  const bounds = boundsByWords(bench().db, view);
   const rows = plan.lines.map(({ feature, lastDrawnMm, next, unchanged }): DrawRow => ({
     id: feature.id,
     name: feature.name,
@@ -57,6 +60,8 @@ function Plan({ view, plan }: { view: JobView; plan: DrawPlan }) {
     lastDrawnMm,
     next,
     chanceUnchanged: unchanged?.inTolerance,
+    hasMate: feature.mateId !== null,
+    bounds: bounds.get(feature.id),
   }));
   return (
     <section aria-labelledby="draw-title">

@@ -1,10 +1,12 @@
 'use server';
 
 import { revalidatePath } from 'next/cache';
-import { parseForm, sessionForm } from '@/inputs';
+import { parseForm, rungForm, sessionForm } from '@/inputs';
 import { bench } from '@/services/bench';
 import { notePrint } from '@/services/draw-next';
-import { startSession, takeBackReading } from '@/services/take-readings';
+import { recordRung } from '@/services/gauges';
+import { touchStandInRung } from '@/services/stand-in';
+import { noteBroken, startSession, takeBackReading } from '@/services/take-readings';
 import { done, refused, type FormState } from '@/ui/forms/form-state';
 import { describeChangeIssue, describeFormIssue, formatMm } from '@/words';
 
@@ -26,5 +28,33 @@ export async function takeBack(printId: number, readingId?: number): Promise<str
 
 export async function makePrint(jobId: number, attemptId: number, attemptNumber: number): Promise<void> {
   notePrint(bench().db, attemptId, attemptNumber, jobId);
+  revalidatePath('/', 'layout');
+}
+
+/** Keeps what the hand found at a rung. */
+export async function tapRung(_jobId: number, printId: number, data: FormData): Promise<FormState> {
+  const form = parseForm(rungForm, data);
+  if (!form.ok) return refused(describeFormIssue(form.issue));
+  const recorded = recordRung(bench().db, { printId, ...form.value });
+  if (!recorded.ok) return refused(describeChangeIssue(recorded.issue));
+  revalidatePath('/', 'layout');
+  return done();
+}
+
+/** Lets the simulated hand try every rung of a simulated print. */
+export async function touchAll(printId: number, rungs: readonly number[]): Promise<FormState> {
+  const { db } = bench();
+  for (const rung of rungs) {
+    const touched = touchStandInRung(db, printId, rung);
+    if (!touched.ok) return refused(describeChangeIssue(touched.issue));
+    const clientKey = `stand-in-${printId}-${rung}`;
+    recordRung(db, { clientKey, printId, rung, outcome: touched.value, state: 'green' });
+  }
+  revalidatePath('/', 'layout');
+  return done();
+}
+
+export async function saveBroken(printId: number, note: string): Promise<void> {
+  noteBroken(bench().db, printId, note.trim().slice(0, 200));
   revalidatePath('/', 'layout');
 }

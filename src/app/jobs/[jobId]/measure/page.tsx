@@ -1,12 +1,17 @@
 import { connection } from 'next/server';
 import { loadJob } from '@/app/_components/load-job';
 import { idFrom } from '@/app/_components/read-params';
+import type { GaugeSpec } from '@/core/gauges';
 import { bench } from '@/services/bench';
+import { listRungs, rungsOfPrint, viewLadder } from '@/services/gauges';
+import { canBuild } from '@/services/build-part';
 import { sitDown } from '@/services/sit-down';
 import { type JobView } from '@/services/view-job';
 import { buttonLook, Link } from '@/ui';
+import { BrokenNote } from './_components/broken-note';
 import { MeasuringBench } from './_components/measuring-bench';
 import { PrintPanel } from './_components/print-panel';
+import { RungBench } from './_components/rung-bench';
 import { SessionPanel } from './_components/session-panel';
 
 export default async function MeasurePage({ params }: { params: Promise<{ jobId: string }> }) {
@@ -24,21 +29,60 @@ export default async function MeasurePage({ params }: { params: Promise<{ jobId:
         attemptId={current.attemptId}
         attemptNumber={current.attemptNumber}
         standIn={sitting.standInPrint}
+        files={canBuild(view)}
       />
     );
   }
+  const { gauge } = view.job;
+  if (gauge?.kind === 'joint')
+    return <Rungs view={view} gauge={gauge} printId={current.printId} standIn={sitting.standInPrint} />;
   const { open } = sitting;
   if (open === undefined)
     return <SessionPanel jobId={jobId} instruments={sitting.instruments} remembered={sitting.remembered} />;
+  const brokenNote = view.attempts.at(-1)?.prints.at(-1)?.brokenNote ?? '';
   return (
-    <MeasuringBench
-      jobId={jobId}
-      printId={current.printId}
-      printName={current.printName ?? ''}
-      features={current.features}
-      session={{ ...open.session, instrument: open.instrument }}
-      standIn={sitting.standInPrint && open.instrument.standInSeed !== null}
-      part={partSource(view)}
+    <>
+      <MeasuringBench
+        jobId={jobId}
+        printId={current.printId}
+        printName={current.printName ?? ''}
+        features={current.features}
+        session={{ ...open.session, instrument: open.instrument }}
+        standIn={sitting.standInPrint && open.instrument.standInSeed !== null}
+        part={partSource(view)}
+      />
+      <BrokenNote printId={current.printId} note={brokenNote} />
+    </>
+  );
+}
+
+interface RungsProps {
+  readonly view: JobView;
+  readonly gauge: Extract<GaugeSpec, { kind: 'joint' }>;
+  readonly printId: number;
+  readonly standIn: boolean;
+}
+
+/** A ladder of joints is tried by the hand, rung by rung. */
+function Rungs({ view, gauge, printId, standIn }: RungsProps) {
+  const { db } = bench();
+  const { joint, direction, stepsMm } = gauge;
+  const all = listRungs(db).filter(
+    (rung) => rung.profileId === view.job.profileId && rung.joint === joint && rung.direction === direction,
+  );
+  const { summary, note, curve } = viewLadder(all);
+  return (
+    <RungBench
+      jobId={view.job.id}
+      printId={printId}
+      printName={view.current?.printName ?? ''}
+      joint={joint}
+      direction={direction}
+      stepsMm={stepsMm}
+      outcomes={Object.fromEntries(rungsOfPrint(db, printId))}
+      ladder={{ summary, note, curve }}
+      otherRungs={all.filter((rung) => rung.printId !== printId).length}
+      standIn={standIn}
     />
   );
 }
@@ -46,7 +90,9 @@ export default async function MeasurePage({ params }: { params: Promise<{ jobId:
 function partSource({ job, attempts }: JobView): { source: string; version: number } | undefined {
   const meshHash = attempts.at(-1)?.meshHash ?? job.meshHash;
   if (meshHash !== null) return { source: `/api/meshes/${meshHash}`, version: 0 };
-  return job.solid === null ? undefined : { source: `/api/jobs/${job.id}/part`, version: job.revision };
+  return job.solid === null && job.gauge === null
+    ? undefined
+    : { source: `/api/jobs/${job.id}/part`, version: job.revision };
 }
 
 function NothingDrawn({ view }: { view: JobView }) {

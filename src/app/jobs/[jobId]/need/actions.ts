@@ -7,7 +7,6 @@ import { bench } from '@/services/bench';
 import {
   addFeature,
   archiveJob,
-  changeNeed,
   chooseProfile,
   copyJob,
   mendFeature,
@@ -15,9 +14,11 @@ import {
   removeFeature,
 } from '@/services/edit-job';
 import { createProfile } from '@/services/equipment';
+import { changeNeed } from '@/services/need';
+import { keepPicture, putPictureAway } from '@/services/pictures';
 import { done, refused, type FormState } from '@/ui/forms/form-state';
 import { describeChangeIssue, describeFormIssue } from '@/words';
-import { describeMend } from './describe-mend';
+import { describeMend, describeReopened } from './describe-mend';
 
 export async function saveNeed(jobId: number, _before: FormState, data: FormData): Promise<FormState> {
   const form = parseForm(needForm, data);
@@ -25,7 +26,7 @@ export async function saveNeed(jobId: number, _before: FormState, data: FormData
   const changed = changeNeed(bench().db, jobId, form.value);
   if (!changed.ok) return refused(describeChangeIssue(changed.issue));
   revalidatePath('/', 'layout');
-  return done('Kept.');
+  return done(describeReopened(changed.value));
 }
 
 export async function makeProfile(jobId: number, _before: FormState, data: FormData): Promise<FormState> {
@@ -84,4 +85,23 @@ export async function putJobAway(jobId: number, archived: boolean): Promise<void
 export async function copyThisJob(jobId: number): Promise<void> {
   const copied = copyJob(bench().db, jobId);
   redirect(copied.ok ? `/jobs/${copied.value}/need` : '/');
+}
+
+export async function addPicture(jobId: number, _before: FormState, data: FormData): Promise<FormState> {
+  const file = data.get('file');
+  if (!(file instanceof File) || file.size === 0) return refused('choose a picture first.');
+  const caption = String(data.get('caption') ?? '').trim();
+  const { db, folder } = bench();
+  const kept = keepPicture(db, folder, jobId, {
+    bytes: new Uint8Array(await file.arrayBuffer()),
+    caption: caption === '' ? file.name : caption.slice(0, 120),
+  });
+  if (!kept.ok) return refused(describeChangeIssue(kept.issue));
+  revalidatePath('/', 'layout');
+  return done('Kept with the job.');
+}
+
+export async function dropPicture(_jobId: number, pictureId: number): Promise<void> {
+  putPictureAway(bench().db, pictureId);
+  revalidatePath('/', 'layout');
 }

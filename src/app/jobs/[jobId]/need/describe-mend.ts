@@ -1,4 +1,5 @@
 import type { MendEffect } from '@/services/edit-job';
+import type { Reopened } from '@/services/need';
 import { describeVerdict, formatMm } from '@/words';
 
 /** What mending a feature changed in what was already judged. */
@@ -11,4 +12,19 @@ export function describeMend(name: string, { before, after }: MendEffect): strin
   return was === now
     ? `${name} mended; its verdict stays: ${now}.`
     : `${name} mended. It was ${was}; it is now ${now}.`;
+}
+
+/** What a change of the need opened again. */
+export function describeReopened(opened: readonly Reopened[]): string {
+  const lines = opened.map((each) => {
+    switch (each.code) {
+      case 'fits':
+        return `The limits of ${each.names.join(', ')} moved with it.`;
+      case 'acceptance':
+        return 'The acceptance test is open again: its wording changed after it was answered.';
+      case 'drawn':
+        return `Attempt ${each.attempt} was drawn before this: look at Fit and Correct again.`;
+    }
+  });
+  return ['Kept.', ...lines].join(' ');
 }

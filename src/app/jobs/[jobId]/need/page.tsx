@@ -2,12 +2,19 @@ import { connection } from 'next/server';
 import { loadJob } from '@/app/_components/load-job';
 import { idFrom } from '@/app/_components/read-params';
 import { bench } from '@/services/bench';
+import type { Profile } from '@/core/solids';
+import { canBuild, outlineOfJob } from '@/services/build-part';
 import { listProfileChoices } from '@/services/equipment';
+import { listPictures } from '@/services/pictures';
+import { buttonLook, Link } from '@/ui';
 import { JobActions } from './_components/job-actions';
 import { FeatureTable } from './_components/feature-table';
+import { Mates } from './_components/mates';
 import { NeedFields } from './_components/need-fields';
 import { PartPanel } from './_components/part-panel';
+import { Pictures } from './_components/pictures';
 import { ProfileMaker } from './_components/profile-maker';
+import { TrueSize } from './_components/true-size';
 
 export default async function NeedPage({ params }: { params: Promise<{ jobId: string }> }) {
   await connection();
@@ -21,10 +28,15 @@ export default async function NeedPage({ params }: { params: Promise<{ jobId: st
     const mate = view.mates.find(({ id }) => id === feature.mateId);
     return { feature, drawnMm: drawn, mate };
   });
+  const outline = outlineOfJob(view, 'newest');
   return (
     <div className="grid gap-x-8 gap-y-6 lg:grid-cols-[minmax(0,1fr)_minmax(0,22rem)]">
       <div className="min-w-0 space-y-6">
+        {job.kind === 'part' && (
+          <SheetLine jobId={jobId} hasSheet={job.sheet !== null} isEmpty={rows.length === 0} />
+        )}
         <FeatureTable jobId={jobId} revision={job.revision} rows={rows} />
+        <Mates mates={view.mates.filter(({ id }) => view.features.some(({ mateId }) => mateId === id))} />
         <section aria-labelledby="need-title">
           <h2 id="need-title" className="mb-2 text-lg">
             What it must do
@@ -39,7 +51,7 @@ export default async function NeedPage({ params }: { params: Promise<{ jobId: st
           source={
             job.meshHash !== null
               ? `/api/meshes/${job.meshHash}`
-              : job.solid !== null
+              : canBuild(view)
                 ? `/api/jobs/${jobId}/part`
                 : undefined
           }
@@ -52,8 +64,44 @@ export default async function NeedPage({ params }: { params: Promise<{ jobId: st
             anchor,
           }))}
         />
+        {outline !== undefined && <TrueSize loops={outline.loops} circles={circlesOf(outline)} />}
+        <Pictures
+          jobId={jobId}
+          pictures={listPictures(db, jobId).map(({ id, caption }) => ({ id, caption }))}
+        />
         <JobActions jobId={jobId} archived={job.archivedAt !== null} />
       </div>
     </div>
+  );
+}
+
+/** Round edges of the outline; a part shown in section is seen from above as well, to hold the old one against. */
+function circlesOf({ view, loops, circles }: Profile) {
+  const holes = circles.map((circle) => ({ ...circle, isHole: loops.length > 0 }));
+  if (view !== 'section') return holes;
+  const radii = loops.flat().map(([x]) => Math.abs(x));
+  const heights = loops.flat().map(([, y]) => y);
+  const [inner, outer] = [Math.min(...radii), Math.max(...radii)];
+  const centre: [number, number] = [2 * outer + 4, (Math.min(...heights) + Math.max(...heights)) / 2];
+  const plan = [
+    { centre, diameterMm: 2 * outer, isHole: false },
+    { centre, diameterMm: 2 * inner, isHole: true },
+  ];
+  return [...holes, ...plan.filter(({ diameterMm }) => diameterMm > 0)];
+}
+
+/** The way to the guided sheet, which asks for each reading in turn. */
+function SheetLine({ jobId, hasSheet, isEmpty }: { jobId: number; hasSheet: boolean; isEmpty: boolean }) {
+  return (
+    <p className="flex flex-wrap items-center justify-between gap-3 bg-wash px-3 py-2">
+      <span>
+        {hasSheet
+          ? 'This part is made by a measuring sheet.'
+          : 'An old part on the bench, or bodies it must fit between? A measuring sheet asks for each reading in turn and works the part out.'}
+      </span>
+      <Link href={`/jobs/${jobId}/need/sheet`} className={buttonLook(isEmpty ? 'main' : 'plain')}>
+        {hasSheet ? 'Open the sheet' : 'Measure by a sheet'}
+      </Link>
+    </p>
   );
 }

@@ -3,10 +3,12 @@ import { loadJob } from '@/app/_components/load-job';
 import { idFrom } from '@/app/_components/read-params';
 import { stripOf } from '@/app/_components/strip-of';
 import { bench } from '@/services/bench';
+import { listAnswers, standingAnswer } from '@/services/need';
 import { tellStory, type AttemptChange, type AttemptStory } from '@/services/tell-story';
 import { type FeatureView, type PrintView } from '@/services/view-job';
 import { Link, RuleStrip, toneOf } from '@/ui';
-import { describeFitWord, describeOutcome, describeVerdict, formatMm } from '@/words';
+import { AcceptancePanel } from './_components/acceptance-panel';
+import { describeAnswer, describeFitWord, describeOutcome, describeVerdict, formatMm } from '@/words';
 
 export default async function StoryPage({ params }: { params: Promise<{ jobId: string }> }) {
   await connection();
@@ -14,6 +16,7 @@ export default async function StoryPage({ params }: { params: Promise<{ jobId: s
   const { db } = bench();
   const view = loadJob(jobId);
   const story = tellStory(db, view);
+  const answers = listAnswers(db, jobId);
   const { job } = view;
   return (
     <div className="space-y-6">
@@ -29,7 +32,29 @@ export default async function StoryPage({ params }: { params: Promise<{ jobId: s
             <strong>Agreed test:</strong> {job.acceptance}
           </p>
         )}
+        {(job.quantity > 1 || job.dueOn !== '') && (
+          <p className="mt-1 text-soft">
+            {job.quantity > 1 && (
+              <>
+                <span className="num">{job.quantity}</span> wanted
+              </>
+            )}
+            {job.quantity > 1 && job.dueOn !== '' && ', '}
+            {job.dueOn !== '' && (
+              <>
+                by <span className="num">{job.dueOn}</span>
+              </>
+            )}
+          </p>
+        )}
       </section>
+      {job.acceptance !== '' && view.current?.printId !== undefined && (
+        <AcceptancePanel
+          jobId={jobId}
+          printName={view.current.printName ?? ''}
+          answer={standingAnswer(db, job)}
+        />
+      )}
       {story.length === 0 && (
         <p className="text-soft">
           No attempt yet. It starts under{' '}
@@ -42,7 +67,7 @@ export default async function StoryPage({ params }: { params: Promise<{ jobId: s
       <ol className="space-y-6">
         {story.map((attempt) => (
           <li key={attempt.number}>
-            <Attempt attempt={attempt} />
+            <Attempt attempt={attempt} answers={answers} />
           </li>
         ))}
       </ol>
@@ -50,7 +75,9 @@ export default async function StoryPage({ params }: { params: Promise<{ jobId: s
   );
 }
 
-function Attempt({ attempt }: { attempt: AttemptStory }) {
+type Answers = ReturnType<typeof listAnswers>;
+
+function Attempt({ attempt, answers }: { attempt: AttemptStory; answers: Answers }) {
   const { number, outcome, reason, changes, prints, lever } = attempt;
   return (
     <section aria-label={`Attempt ${number}`}>
@@ -78,7 +105,7 @@ function Attempt({ attempt }: { attempt: AttemptStory }) {
         </div>
       )}
       {prints.map((print) => (
-        <PrintTable key={print.printId ?? 0} print={print} />
+        <PrintTable key={print.printId ?? 0} print={print} answers={answers} />
       ))}
     </section>
   );
@@ -110,11 +137,26 @@ function describeChange(change: AttemptChange) {
   }
 }
 
-function PrintTable({ print: { printName, features } }: { print: PrintView }) {
+function PrintTable({
+  print: { printId, printName, brokenNote, features },
+  answers,
+}: {
+  print: PrintView;
+  answers: Answers;
+}) {
+  const answer = printId === undefined ? undefined : answers.get(printId);
   return (
     <table className="mt-1 w-full border-collapse">
       <caption className="text-left text-sm text-soft">
         {printName === undefined ? 'not printed yet' : `print ${printName}`}
+        {brokenNote !== undefined && brokenNote !== '' && `, broken: ${brokenNote}`}
+        {answer !== undefined && (
+          <strong className="text-ink">
+            {' '}
+            · agreed test {describeAnswer(answer.answer)}
+            {answer.note !== '' && `: ${answer.note}`}
+          </strong>
+        )}
       </caption>
       <thead className="sr-only">
         <tr>
@@ -134,13 +176,16 @@ function PrintTable({ print: { printName, features } }: { print: PrintView }) {
 }
 
 function FeatureLine({ feature }: { feature: FeatureView }) {
-  const { name, drawnMm, size, verdict, word } = feature;
+  const { name, drawnMm, size, verdict, word, pushN } = feature;
   return (
     <tr className="border-b border-hair align-middle">
       <th scope="row" className="w-36 py-1 pr-3 text-left font-semibold">
         {name}
         {word !== undefined && (
-          <span className="block text-sm font-normal text-soft">on its mate: {describeFitWord(word)}</span>
+          <span className="block text-sm font-normal text-soft">
+            on its mate: {describeFitWord(word)}
+            {pushN !== undefined && `, pushed with ${pushN} N`}
+          </span>
         )}
       </th>
       <td className="num hidden w-28 py-1 pr-3 text-sm text-soft sm:table-cell">

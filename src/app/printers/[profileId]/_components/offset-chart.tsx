@@ -1,8 +1,8 @@
 'use client';
 
 import { Chart as ChartJs, LinearScale, PointElement, Tooltip, type ChartOptions } from 'chart.js';
-import { useEffect, useState } from 'react';
 import { Scatter } from 'react-chartjs-2';
+import { useInk } from '@/ui';
 import { formatMm, formatSigned } from '@/words';
 
 ChartJs.register(LinearScale, PointElement, Tooltip);
@@ -14,31 +14,9 @@ interface OffsetLine {
   readonly expectedOffsetMm: number;
 }
 
-function readInk() {
-  const style = getComputedStyle(document.documentElement);
-  const token = (name: string) => style.getPropertyValue(`--${name}`).trim();
-  return {
-    ink: token('ink'),
-    soft: token('soft'),
-    hair: token('hair'),
-    juniper: token('juniper'),
-    sheet: token('sheet'),
-  };
-}
-
 /** Measured offsets as solid points, what the law and the other prints say of each as hollow ones. */
 export function OffsetChart({ lines }: { lines: readonly OffsetLine[] }) {
-  const [ink, setInk] = useState<ReturnType<typeof readInk> | undefined>();
-  useEffect(() => {
-    const read = () => setInk(readInk());
-    const timer = setTimeout(read, 0);
-    const observer = new MutationObserver(read);
-    observer.observe(document.documentElement, { attributes: true, attributeFilter: ['data-theme'] });
-    return () => {
-      clearTimeout(timer);
-      observer.disconnect();
-    };
-  }, []);
+  const ink = useInk();
   if (ink === undefined) return <div className="h-64" />;
   const scale = (title: string) => ({
     title: { display: true, text: title, color: ink.soft },

@@ -2,30 +2,36 @@ import { Readable } from 'node:stream';
 import type { ReadableStream as NodeStream } from 'node:stream/web';
 import { revalidatePath } from 'next/cache';
 import { bench } from '@/services/bench';
-import { buildPartStl } from '@/services/build-part';
+import { buildJobFile, PART_FORMATS, type PartFormat } from '@/services/build-part';
 import { keepPartFile } from '@/services/edit-job';
 import { keepMesh } from '@/services/keep-mesh';
-import { drawnOfPart, viewJob } from '@/services/view-job';
+import { viewJob } from '@/services/view-job';
 import { describeKeepIssue } from '@/words';
 import { download, findStranger, refusal } from '../../../guard';
 
 type Params = { params: Promise<{ jobId: string }> };
 
-/** The part built from sizes: `?drawn=target`, `next` or the newest attempt's by default; `&save` names a file. */
+const TYPES: Readonly<Record<PartFormat, string>> = { stl: 'model/stl', '3mf': 'model/3mf' };
+
+/** The part built from sizes, or the gauge: `?drawn=next` or the newest attempt's by default, `as` stl or 3mf; `&save` names a file. */
 export async function GET(request: Request, { params }: Params): Promise<Response> {
   const stranger = findStranger(request);
   if (stranger !== undefined) return stranger;
   const view = viewJob(bench().db, Number((await params).jobId));
-  if (view === undefined || view.job.solid === null)
-    return refusal('This job has no part that can be built from sizes.', 404);
   const { searchParams } = new URL(request.url);
-  const drawn = drawnOfPart(view, searchParams.get('drawn') === 'next' ? 'next' : 'newest');
-  const stl = await buildPartStl(view.job.solid, drawn);
+  const format = PART_FORMATS.find((each) => each === (searchParams.get('as') ?? 'stl'));
+  if (format === undefined) return refusal('A part comes as stl or 3mf.', 400);
+  const which = searchParams.get('drawn') === 'next' ? 'next' : 'newest';
+  const file = view && (await buildJobFile(view, which, format));
+  if (view === undefined || file === undefined)
+    return refusal('This job has no part that can be built from sizes.', 404);
   const saved = searchParams.has('save')
-    ? download(`${view.job.name} ${searchParams.get('drawn') ?? 'drawn'}.stl`)
+    ? download(
+        `${view.job.name}${view.job.kind === 'gauge' ? '' : ` ${which === 'next' ? 'next' : 'drawn'}`}.${format}`,
+      )
     : {};
-  return new Response(stl, {
-    headers: { 'Content-Type': 'model/stl', 'Cache-Control': 'no-store', ...saved },
+  return new Response(file, {
+    headers: { 'Content-Type': TYPES[format], 'Cache-Control': 'no-store', ...saved },
   });
 }
 

@@ -1,8 +1,9 @@
 'use client';
 
-import type { DrawnSize } from '@/core/signature';
+import type { DrawnFit } from '@/core/fits';
+import type { WordBounds } from '@/services/word-bounds';
 import { CopyButton, RuleStrip, useShortcuts } from '@/ui';
-import { formatChance, formatMm } from '@/words';
+import { describeFitWord, formatChance, formatMm } from '@/words';
 
 export interface DrawRow {
   readonly id: number;
@@ -11,8 +12,12 @@ export interface DrawRow {
   readonly lowerMm: number;
   readonly upperMm: number;
   readonly lastDrawnMm?: number;
-  readonly next: DrawnSize;
+  readonly next: DrawnFit;
   readonly chanceUnchanged?: number;
+  /** It meets a body: too tight and too loose are told apart. */
+  readonly hasMate: boolean;
+  /** What the hand said of drawn sizes so far. */
+  readonly bounds?: WordBounds;
 }
 
 const DIGITS = 3;
@@ -56,8 +61,14 @@ export function DrawTable({ rows }: { rows: readonly DrawRow[] }) {
   );
 }
 
+function describeBounds({ tight, loose }: WordBounds): string {
+  const at = (said: WordBounds['tight']) =>
+    said === undefined ? [] : [`${describeFitWord(said.word)} at ${formatMm(said.drawnMm, DIGITS)}`];
+  return [...at(tight), ...at(loose)].join(', ');
+}
+
 function DrawLine({
-  row: { name, targetMm, lowerMm, upperMm, lastDrawnMm, next, chanceUnchanged },
+  row: { name, targetMm, lowerMm, upperMm, lastDrawnMm, next, chanceUnchanged, hasMate, bounds },
 }: {
   row: DrawRow;
 }) {
@@ -66,6 +77,9 @@ function DrawLine({
     <tr className="border-b border-hair align-middle">
       <th scope="row" className="py-1 pr-3 text-left font-semibold">
         {name}
+        {bounds !== undefined && (
+          <span className="block text-sm font-normal text-soft">{describeBounds(bounds)}</span>
+        )}
         {next.reachesBeyond && (
           <span className="block text-sm font-normal text-soft">past 1.5 × the longest size measured</span>
         )}
@@ -93,6 +107,16 @@ function DrawLine({
       </td>
       <td className="num py-1 text-right">
         {formatChance(next.inTolerance)}
+        {hasMate && (
+          <span className="block text-sm whitespace-nowrap">
+            <span className="text-plum">
+              <span className="font-sans">tight</span> {formatChance(next.tight)}
+            </span>{' '}
+            <span className="text-teal">
+              <span className="font-sans">loose</span> {formatChance(next.loose)}
+            </span>
+          </span>
+        )}
         {chanceUnchanged !== undefined && (
           <span className="block text-sm text-soft">{formatChance(chanceUnchanged)} as it was</span>
         )}

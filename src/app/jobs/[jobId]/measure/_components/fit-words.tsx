@@ -1,5 +1,7 @@
 'use client';
 
+import { useState } from 'react';
+import { parseLength } from '@/core/metrology';
 import { FIT_WORDS, type FitWord } from '@/core/signature';
 import { useKeycaps, useShortcuts } from '@/ui';
 import { describeFitWord } from '@/words';
@@ -16,18 +18,25 @@ const CODES: Readonly<Record<FitWord, string>> = {
 interface FitWordsProps {
   readonly said?: FitWord;
   readonly hasMate: boolean;
-  readonly onSay: (word: FitWord) => void;
+  /** The word, and the weight of the push where it was weighed, N. */
+  readonly onSay: (word: FitWord, pushN?: number) => void;
 }
 
 /** What the hand says when the part meets its mate: data of the same rank as millimetres. */
 export function FitWords({ said, hasMate, onSay }: FitWordsProps) {
   const capOf = useKeycaps();
+  const [push, setPush] = useState('');
+  const say = (word: FitWord) => {
+    const parsed = parseLength(push);
+    onSay(word, parsed.ok && parsed.value.valueMm > 0 ? parsed.value.valueMm : undefined);
+    setPush('');
+  };
   useShortcuts(
     FIT_WORDS.map((word) => ({
       key: capOf(CODES[word]),
       code: CODES[word],
       does: `on its mate: ${describeFitWord(word)}`,
-      run: () => onSay(word),
+      run: () => say(word),
       onEmptyField: true,
     })),
   );
@@ -42,12 +51,23 @@ export function FitWords({ said, hasMate, onSay }: FitWordsProps) {
           key={word}
           type="button"
           aria-pressed={said === word}
-          onClick={() => onSay(word)}
+          onClick={() => say(word)}
           className={`flex min-h-10 items-center gap-1.5 rounded-[5px] border px-2 py-1 max-lg:min-h-16 ${said === word ? 'border-juniper bg-band font-semibold' : 'border-edge'}`}
         >
           {describeFitWord(word)} <kbd>{capOf(CODES[word])}</kbd>
         </button>
       ))}
+      <label className="flex items-center gap-1.5 text-sm text-soft">
+        pushed with
+        <input
+          value={push}
+          onChange={(event) => setPush(event.target.value)}
+          inputMode="decimal"
+          aria-label="Weight of the push, N, may stay blank"
+          className="num w-16 rounded-[4px] border border-edge bg-ground px-2 py-1.5 text-ink"
+        />
+        N
+      </label>
     </fieldset>
   );
 }

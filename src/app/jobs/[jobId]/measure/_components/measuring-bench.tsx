@@ -136,13 +136,14 @@ export function MeasuringBench(props: BenchProps) {
       .then((said) => setRemark({ text: said }))
       .then(arm);
   };
-  const say = (word: FitWord) => {
+  const say = (word: FitWord, pushN?: number) => {
     const entry = {
       clientKey: crypto.randomUUID(),
       featureId: active.id,
       printId,
       word,
       state: session.state,
+      pushN,
     };
     void fetch('/api/tries', {
       method: 'POST',

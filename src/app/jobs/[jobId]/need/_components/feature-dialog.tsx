@@ -149,6 +149,11 @@ function KindFields({ row }: { row: FeatureRow | undefined }) {
   );
 }
 
+/** A computed size as somebody would type it. */
+function shown(mm: number | null | undefined, blank: string): string {
+  return mm === undefined || mm === null ? blank : String(Number(mm.toFixed(4)));
+}
+
 function SizeFields({ row }: { row: FeatureRow | undefined }) {
   const { feature, mate, drawnMm } = row ?? {};
   return (
@@ -159,15 +164,25 @@ function SizeFields({ row }: { row: FeatureRow | undefined }) {
           label="Target"
           unit="mm"
           inputMode="decimal"
-          defaultValue={feature?.targetMm}
+          defaultValue={shown(feature?.targetMm, '')}
         />
-        <TextField name="lowerMm" label="Lower limit" unit="mm" defaultValue={feature?.lowerMm ?? '-0.08'} />
-        <TextField name="upperMm" label="Upper limit" unit="mm" defaultValue={feature?.upperMm ?? '+0.08'} />
+        <TextField
+          name="lowerMm"
+          label="Lower limit"
+          unit="mm"
+          defaultValue={shown(feature?.lowerMm, '-0.08')}
+        />
+        <TextField
+          name="upperMm"
+          label="Upper limit"
+          unit="mm"
+          defaultValue={shown(feature?.upperMm, '+0.08')}
+        />
       </div>
       <div className="grid gap-3 sm:grid-cols-3">
         <TextField name="mateName" label="Mate" defaultValue={mate?.name} placeholder="steel sleeve" />
-        <TextField name="mateMm" label="Size of the mate" unit="mm" defaultValue={mate?.sizeMm ?? ''} />
-        <TextField name="mateU_mm" label="Its uncertainty u" unit="mm" defaultValue={mate?.uMm ?? ''} />
+        <TextField name="mateMm" label="Size of the mate" unit="mm" defaultValue={shown(mate?.sizeMm, '')} />
+        <TextField name="mateU_mm" label="Its uncertainty u" unit="mm" defaultValue={shown(mate?.uMm, '')} />
       </div>
       {drawnMm !== undefined && (
         <TextField

@@ -28,7 +28,7 @@ export function FeatureTable({ jobId, revision, rows }: FeatureTableProps) {
         </h2>
         <div className="flex items-center gap-3">
           {rows.length > 0 && <CopyButton text={text} label="Copy the targets" />}
-          <Button weight={rows.length === 0 ? 'main' : 'plain'} onClick={() => setEditing('new')}>
+          <Button onClick={() => setEditing('new')}>
             <Plus size={16} aria-hidden /> A feature <kbd>n</kbd>
           </Button>
         </div>

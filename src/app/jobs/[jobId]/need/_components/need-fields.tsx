@@ -1,7 +1,10 @@
 'use client';
 
-import { ActionForm, Button, Choice, TextArea, TextField } from '@/ui';
-import { describeRule } from '@/words';
+import { useState } from 'react';
+import { ACCEPTANCE_TESTS, CLAIMS, type Claim } from '@/core/need';
+import { claimFieldName } from '@/inputs';
+import { ActionForm, Button, Caution, Choice, TextArea, TextField } from '@/ui';
+import { describeAcceptanceTest, describeClaim, describeRule } from '@/words';
 import { saveNeed } from '../actions';
 
 interface NeedFieldsProps {
@@ -12,11 +15,21 @@ interface NeedFieldsProps {
     readonly acceptance: string;
     readonly profileId: number | null;
     readonly rule: 'guarded' | 'shared';
+    readonly quantity: number;
+    readonly dueOn: string;
+    readonly seenFaces: string;
+    readonly hottestC: number | null;
+    readonly hottestWhen: string;
+    readonly fitC: number | null;
+    readonly loadWords: string;
+    readonly loadN: number | null;
+    readonly claims: readonly Claim[];
     readonly revision: number;
   };
   readonly profiles: readonly { readonly id: number; readonly label: string }[];
 }
 
+/** What the part is for, in whose hands, and how it will be judged. */
 export function NeedFields({ jobId, job, profiles }: NeedFieldsProps) {
   return (
     <ActionForm
@@ -28,12 +41,7 @@ export function NeedFields({ jobId, job, profiles }: NeedFieldsProps) {
       <input type="hidden" name="revision" value={job.revision} />
       <TextField name="name" label="Name" defaultValue={job.name} />
       <TextArea name="need" label="What it must do, between what" defaultValue={job.need} />
-      <TextArea
-        name="acceptance"
-        label="Acceptance test, agreed before printing"
-        placeholder="pushes in by thumb, stays when shaken upside down …"
-        defaultValue={job.acceptance}
-      />
+      <AcceptanceField acceptance={job.acceptance} />
       <Choice
         name="profileId"
         label="Printer, resin and profile"
@@ -43,6 +51,33 @@ export function NeedFields({ jobId, job, profiles }: NeedFieldsProps) {
           ...profiles.map(({ id, label }) => ({ value: String(id), label })),
         ]}
       />
+      <div className="grid gap-3 sm:grid-cols-3">
+        <TextField name="quantity" label="How many" inputMode="numeric" defaultValue={job.quantity} />
+        <TextField name="dueOn" label="By when" type="date" defaultValue={job.dueOn} />
+        <TextField name="seenFaces" label="Faces that are seen" defaultValue={job.seenFaces} />
+      </div>
+      <fieldset className="grid gap-3 sm:grid-cols-3">
+        <legend className="mb-1 font-semibold">Heat and load</legend>
+        <TextField name="hottestC" label="Hottest moment" unit="°C" defaultValue={job.hottestC ?? ''} />
+        <div className="sm:col-span-2">
+          <TextField
+            name="hottestWhen"
+            label="What makes it hot, making included"
+            placeholder="in a parked van; forming over it; steam"
+            defaultValue={job.hottestWhen}
+          />
+        </div>
+        <TextField
+          name="fitC"
+          label="Fits must hold at"
+          unit="°C"
+          placeholder="20"
+          defaultValue={job.fitC ?? ''}
+        />
+        <TextField name="loadWords" label="Load, in words" defaultValue={job.loadWords} />
+        <TextField name="loadN" label="and in number" unit="N" defaultValue={job.loadN ?? ''} />
+      </fieldset>
+      <ClaimTicks claims={job.claims} />
       <Choice
         name="rule"
         label="When is a size in?"
@@ -54,5 +89,64 @@ export function NeedFields({ jobId, job, profiles }: NeedFieldsProps) {
         Keep this
       </Button>
     </ActionForm>
+  );
+}
+
+/** The test that everybody will recognise afterwards; the usual ones are one click away. */
+function AcceptanceField({ acceptance }: { acceptance: string }) {
+  const [text, setText] = useState(acceptance);
+  const add = (sentence: string) =>
+    setText(text.trim() === '' ? `${sentence}.` : `${text.trim()} ${sentence}.`);
+  return (
+    <div>
+      <TextArea
+        name="acceptance"
+        label="Acceptance test, agreed before printing"
+        value={text}
+        onChange={(event) => setText(event.target.value)}
+      />
+      <div className="mt-1 flex flex-wrap gap-1.5" role="group" aria-label="Usual tests">
+        {ACCEPTANCE_TESTS.map((test) => (
+          <button
+            key={test}
+            type="button"
+            className="rounded-[5px] min-h-7 border border-hair px-2 py-0.5 text-sm hover:border-edge"
+            onClick={() => add(describeAcceptanceTest(test))}
+          >
+            {describeAcceptanceTest(test)}
+          </button>
+        ))}
+      </div>
+    </div>
+  );
+}
+
+function ClaimTicks({ claims }: { claims: readonly Claim[] }) {
+  const [ticked, setTicked] = useState<readonly Claim[]>(claims);
+  const toggle = (claim: Claim) =>
+    setTicked(ticked.includes(claim) ? ticked.filter((each) => each !== claim) : [...ticked, claim]);
+  return (
+    <fieldset>
+      <legend className="mb-1 font-semibold">What it touches, what is claimed for it</legend>
+      <div className="flex flex-wrap gap-x-5 gap-y-1.5">
+        {CLAIMS.map((claim) => (
+          <label key={claim} className="flex items-center gap-2">
+            <input
+              type="checkbox"
+              name={claimFieldName(claim)}
+              checked={ticked.includes(claim)}
+              onChange={() => toggle(claim)}
+              className="size-4"
+            />
+            {describeClaim(claim).label}
+          </label>
+        ))}
+      </div>
+      <div className="mt-2 space-y-2">
+        {CLAIMS.filter((claim) => ticked.includes(claim)).map((claim) => (
+          <Caution key={claim}>{describeClaim(claim).caution}</Caution>
+        ))}
+      </div>
+    </fieldset>
   );
 }

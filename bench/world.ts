@@ -1,0 +1,64 @@
+/** What the benchmarks share: a caliper at the bench, readings of printed features, and perfect knowledge of a law. */
+import { correctReading, DEFAULT_INSTRUMENT, type FeatureKind } from '@/core/metrology';
+import type { SeededRandom } from '@/core/numerics';
+import type { SignatureReading } from '@/core/signature';
+import {
+  lawfulSize,
+  printFeature,
+  readCaliper,
+  type PlacedFeature,
+  type VirtualCaliper,
+  type VirtualPrinter,
+} from '@/core/virtual';
+
+/** The bench's caliper is as METHODS has it: flats measured once, limit of error 0.02. */
+export const INSTRUMENT = { ...DEFAULT_INSTRUMENT, jawFlatMm: 0.3 };
+export const OPTIONS = { instruments: { '': INSTRUMENT } };
+export const REPEATS = 3;
+
+/** Corrected readings of one true size. */
+export function readSize(
+  caliper: VirtualCaliper,
+  sizeMm: number,
+  kind: FeatureKind,
+  random: SeededRandom,
+): number[] {
+  return Array.from({ length: REPEATS }, () => readCaliper(caliper, sizeMm, kind, random)).flatMap((shown) =>
+    shown === undefined ? [] : correctReading(shown, kind, INSTRUMENT),
+  );
+}
+
+/** Every feature of a print, read. */
+export function readPart(
+  { printer, caliper, random }: { printer: VirtualPrinter; caliper: VirtualCaliper; random: SeededRandom },
+  places: readonly PlacedFeature[],
+  print: string,
+): SignatureReading[] {
+  return places.flatMap((place) =>
+    readSize(caliper, printFeature(printer, place, print), place.kind, random).map((readingMm) => ({
+      ...place.kind,
+      feature: place.feature,
+      print,
+      drawnMm: place.drawnMm,
+      readingMm,
+    })),
+  );
+}
+
+/** The drawn size whose lawful size is the target: all that can be known before the feature was ever printed. */
+export function drawKnowing(
+  printer: VirtualPrinter,
+  place: Omit<PlacedFeature, 'drawnMm'>,
+  targetMm: number,
+): number {
+  const fine = { ...printer, pixelMm: 1e-6 };
+  let drawn = targetMm;
+  for (let i = 0; i < 40; i++) drawn += targetMm - lawfulSize(fine, { ...place, drawnMm: drawn });
+  return drawn;
+}
+
+/** A share with its standard error, in per cent. */
+export function share(hits: number, of: number): string {
+  const p = hits / of;
+  return `${(100 * p).toFixed(1)} ± ${(100 * Math.sqrt((p * (1 - p)) / of)).toFixed(1)} %`;
+}

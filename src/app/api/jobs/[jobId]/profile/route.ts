@@ -1,0 +1,27 @@
+import { profileToDxf, profileToSvg } from '@/core/solids';
+import { bench } from '@/services/bench';
+import { outlineOfJob } from '@/services/build-part';
+import { viewJob } from '@/services/view-job';
+import { download, findStranger, refusal } from '../../../guard';
+
+/** The outline at drawn sizes: `?as=dxf` or `svg`, `&drawn=next` or the newest attempt's. */
+export async function GET(
+  request: Request,
+  { params }: { params: Promise<{ jobId: string }> },
+): Promise<Response> {
+  const stranger = findStranger(request);
+  if (stranger !== undefined) return stranger;
+  const view = viewJob(bench().db, Number((await params).jobId));
+  const { searchParams } = new URL(request.url);
+  const outline = view && outlineOfJob(view, searchParams.get('drawn') === 'next' ? 'next' : 'newest');
+  if (view === undefined || outline === undefined)
+    return refusal('This job has no outline: take its measuring sheet over first.', 404);
+  const isDxf = searchParams.get('as') === 'dxf';
+  return new Response(isDxf ? profileToDxf(outline) : profileToSvg(outline), {
+    headers: {
+      'Content-Type': isDxf ? 'image/vnd.dxf' : 'image/svg+xml',
+      'Cache-Control': 'no-store',
+      ...download(`${view.job.name}.${isDxf ? 'dxf' : 'svg'}`),
+    },
+  });
+}

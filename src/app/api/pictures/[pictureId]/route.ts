@@ -1,0 +1,25 @@
+import { Readable } from 'node:stream';
+import { bench } from '@/services/bench';
+import { openPicture } from '@/services/pictures';
+import { findStranger, refusal } from '../../guard';
+
+const TYPES = { jpg: 'image/jpeg', png: 'image/png', webp: 'image/webp' } as const;
+
+/** The bytes of a photo or sketch. */
+export async function GET(
+  request: Request,
+  { params }: { params: Promise<{ pictureId: string }> },
+): Promise<Response> {
+  const stranger = findStranger(request);
+  if (stranger !== undefined) return stranger;
+  const { db, folder } = bench();
+  const picture = openPicture(db, folder, Number((await params).pictureId));
+  if (picture === undefined) return refusal('There is no such picture on this bench.', 404);
+  return new Response(Readable.toWeb(picture.stream) as ReadableStream, {
+    headers: {
+      'Content-Type': TYPES[picture.type],
+      'Content-Length': String(picture.bytes),
+      'Cache-Control': 'private, max-age=31536000, immutable',
+    },
+  });
+}

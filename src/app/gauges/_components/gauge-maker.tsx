@@ -1,0 +1,198 @@
+'use client';
+
+import { useState } from 'react';
+import { parseLength } from '@/core/metrology';
+import { GAUGE_CHOICES, type GaugeChoice } from '@/core/gauges';
+import type { Target } from '@/core/signature';
+import { ActionForm, Button, buttonLook, Choice, PartFrame, Problem, TextField } from '@/ui';
+import { describeGaugeChoice, describeGaugeIssue } from '@/words';
+import { makeGauge } from '../actions';
+import { useGauge, type GaugeState } from './use-gauge';
+
+interface GaugeMakerProps {
+  readonly profiles: readonly { readonly id: number; readonly label: string; readonly layerMm: number }[];
+  readonly start: {
+    readonly profileId: number;
+    readonly choice: GaugeChoice;
+    readonly pinMm?: string;
+    /** The job that a chosen block should tell about. */
+    readonly job?: { readonly id: number; readonly name: string; readonly targets?: readonly Target[] };
+  };
+}
+
+type FieldName = 'fromMm' | 'stepMm' | 'count' | 'pinMm';
+
+/** Where each ladder usually starts. */
+const STARTS: Readonly<Record<GaugeChoice, Readonly<Record<FieldName, string>>>> = {
+  block: { fromMm: '', stepMm: '', count: '', pinMm: '' },
+  shortBlock: { fromMm: '', stepMm: '', count: '', pinMm: '' },
+  chosenBlock: { fromMm: '', stepMm: '', count: '10', pinMm: '' },
+  hinge: { fromMm: '0.1', stepMm: '0.05', count: '9', pinMm: '5' },
+  ball: { fromMm: '0.1', stepMm: '0.05', count: '9', pinMm: '8' },
+  links: { fromMm: '0.15', stepMm: '0.05', count: '9', pinMm: '3' },
+  slider: { fromMm: '0.1', stepMm: '0.05', count: '9', pinMm: '5' },
+  roof: { fromMm: '0.1', stepMm: '0.05', count: '9', pinMm: '5' },
+  pocket: { fromMm: '2.3', stepMm: '0.05', count: '7', pinMm: '' },
+  hole: { fromMm: '4.9', stepMm: '0.05', count: '7', pinMm: '' },
+  pin: { fromMm: '4.8', stepMm: '0.05', count: '7', pinMm: '' },
+};
+
+const isBlock = (choice: GaugeChoice) =>
+  choice === 'block' || choice === 'shortBlock' || choice === 'chosenBlock';
+const isPlain = (choice: GaugeChoice) => choice === 'pocket' || choice === 'hole' || choice === 'pin';
+
+function valueOf(text: string): number {
+  const parsed = parseLength(text);
+  return parsed.ok ? parsed.value.valueMm : NaN;
+}
+
+/** A gauge by its parameters, built in front of the person's eyes, and made a job when it is right. */
+export function GaugeMaker({ profiles, start }: GaugeMakerProps) {
+  const [choice, setChoice] = useState(start.choice);
+  const [profileId, setProfileId] = useState(start.profileId);
+  const [texts, setTexts] = useState({
+    ...STARTS[start.choice],
+    ...(start.pinMm === undefined ? {} : { pinMm: start.pinMm }),
+  });
+  const blank = isBlock(choice);
+  const parameters = {
+    choice,
+    fromMm: blank ? 0 : valueOf(texts.fromMm),
+    stepMm: blank ? 0 : valueOf(texts.stepMm),
+    count: choice === 'chosenBlock' || !blank ? Math.min(100, valueOf(texts.count)) : 0,
+    pinMm: blank || isPlain(choice) ? 0 : valueOf(texts.pinMm),
+  };
+  const typed = Object.values(parameters).every(
+    (value) => typeof value === 'string' || Number.isFinite(value),
+  );
+  const state = useGauge(
+    typed
+      ? {
+          parameters,
+          targets: start.job?.targets,
+          layerMm: profiles.find(({ id }) => id === profileId)?.layerMm ?? 0.05,
+        }
+      : undefined,
+  );
+  const field = (name: FieldName) => ({
+    name,
+    value: texts[name],
+    inputMode: 'decimal' as const,
+    onChange: (event: { target: { value: string } }) => setTexts({ ...texts, [name]: event.target.value }),
+  });
+  return (
+    <div className="grid gap-x-8 gap-y-4 lg:grid-cols-2">
+      <ActionForm action={makeGauge} label="A gauge" className="grid content-start gap-3 sm:grid-cols-2">
+        <div className="sm:col-span-2">
+          <Choice
+            name="choice"
+            label="Which"
+            value={choice}
+            onChange={(event) => {
+              const next = event.target.value as GaugeChoice;
+              setChoice(next);
+              setTexts(STARTS[next]);
+            }}
+            hint={`Answers: ${describeGaugeChoice(choice).answers}.`}
+            choices={GAUGE_CHOICES.map((each) => ({ value: each, label: describeGaugeChoice(each).title }))}
+          />
+        </div>
+        <div className="sm:col-span-2">
+          <Choice
+            name="profileId"
+            label="For which printer and resin"
+            value={profileId}
+            onChange={(event) => setProfileId(Number(event.target.value))}
+            choices={profiles.map(({ id, label }) => ({ value: String(id), label }))}
+          />
+        </div>
+        {start.job !== undefined && choice === 'chosenBlock' && (
+          <>
+            <input type="hidden" name="jobId" value={start.job.id} />
+            <p className="text-sm text-soft sm:col-span-2">
+              Chosen to tell about the sizes of {start.job.name}.
+            </p>
+          </>
+        )}
+        {choice === 'chosenBlock' && <TextField label="How many sizes, up to 24" {...field('count')} />}
+        {!isBlock(choice) && (
+          <>
+            <TextField
+              label={isPlain(choice) ? 'First size' : 'First gap per side'}
+              unit="mm"
+              {...field('fromMm')}
+            />
+            <TextField label="Step" unit="mm" {...field('stepMm')} />
+            <TextField label="Rungs" {...field('count')} />
+            {!isPlain(choice) && <TextField label="Pin, ball, bar or rail" unit="mm" {...field('pinMm')} />}
+          </>
+        )}
+        {isPlain(choice) && (
+          <>
+            <TextField name="mateName" label="To be tried with" placeholder="terminal 2.4" />
+            <TextField name="mateMm" label="Its size, as measured" unit="mm" />
+          </>
+        )}
+        <TextField name="name" label="Name" placeholder={describeGaugeChoice(choice).title} />
+        <Button type="submit" weight="main" className="self-end justify-self-start">
+          Make this gauge
+        </Button>
+      </ActionForm>
+      <GaugePreview state={state} choice={choice} typed={typed} />
+    </div>
+  );
+}
+
+interface GaugePreviewProps {
+  readonly state: GaugeState;
+  readonly choice: GaugeChoice;
+  /** Everything that is needed was typed. */
+  readonly typed: boolean;
+}
+
+const NO_CALLOUTS: readonly never[] = [];
+
+function GaugePreview({ state, choice, typed }: GaugePreviewProps) {
+  const name = describeGaugeChoice(choice).title;
+  if (!typed) return <p className="text-soft">Type the first size, the step and how many rungs.</p>;
+  if (state.kind === 'refused') return <Problem>{describeGaugeIssue(state.issue)}</Problem>;
+  if (state.kind === 'failed')
+    return <Problem>the gauge could not be built here. Load the page again.</Problem>;
+  return (
+    <div>
+      <PartFrame
+        source={state.kind === 'ready' ? state.stlUrl : undefined}
+        version={0}
+        callouts={NO_CALLOUTS}
+      />
+      {state.kind === 'building' && (
+        <p className="flex items-center gap-3 text-soft" role="status">
+          Building the gauge … <Button onClick={state.stop}>Stop</Button>
+        </p>
+      )}
+      {state.kind === 'stopped' && <p className="text-soft">Stopped. Change a number to build it again.</p>}
+      {state.kind === 'ready' && (
+        <>
+          <p className="mt-1 text-sm">
+            About <span className="num">{Math.round(state.effort.minutes)}</span> min to print in{' '}
+            <span className="num">{state.effort.layers}</span> layers (assumed 8 s a layer, 3 min for the
+            first ones), <span className="num">{state.effort.volumeMl.toFixed(1)}</span> mL of resin,{' '}
+            <span className="num">{state.effort.heightMm.toFixed(1)}</span> mm high,{' '}
+            {state.watertight ? 'closed' : 'not closed'}.
+            {!isBlock(choice) &&
+              ' Rungs are told by notches on the front edge, one a rung, a long one for five.'}
+            {' Flat on the plate, without supports.'}
+          </p>
+          <div className="mt-2 flex gap-2">
+            <a className={buttonLook('plain')} href={state.stlUrl} download={`${name}.stl`}>
+              STL
+            </a>
+            <a className={buttonLook('plain')} href={state.threeMfUrl} download={`${name}.3mf`}>
+              3MF
+            </a>
+          </div>
+        </>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,89 @@
+import type { Metadata } from 'next';
+import { connection } from 'next/server';
+import { GAUGE_CHOICES } from '@/core/gauges';
+import { bench } from '@/services/bench';
+import { listProfileChoices } from '@/services/equipment';
+import { glanceAtGauges, targetsOf } from '@/services/gauges';
+import { viewJob } from '@/services/view-job';
+import { Link, Note } from '@/ui';
+import { GaugeMaker } from './_components/gauge-maker';
+
+export const metadata: Metadata = { title: 'Gauges' };
+
+type Search = { searchParams: Promise<Record<string, string | string[] | undefined>> };
+
+function one(value: string | string[] | undefined): string | undefined {
+  return Array.isArray(value) ? value[0] : value;
+}
+
+export default async function GaugesPage({ searchParams }: Search) {
+  await connection();
+  const search = await searchParams;
+  const { db } = bench();
+  const gauges = glanceAtGauges(db);
+  const profiles = listProfileChoices(db);
+  const job = viewJob(db, Number(one(search.job) ?? 0));
+  return (
+    <div className="mx-auto max-w-6xl px-4 py-5 sm:px-6">
+      <h1 className="text-3xl">Gauges</h1>
+      <p className="mt-2 max-w-prose text-soft">
+        Small pieces that settle what is unknown: printed once, measured or tried by hand in minutes, and
+        counted in every job of that printer and resin from then on.
+      </p>
+      <section aria-labelledby="bench-gauges" className="mt-5">
+        <h2 id="bench-gauges" className="border-b border-ink pb-1 text-lg">
+          On the bench
+        </h2>
+        {gauges.length === 0 && <p className="mt-2 text-soft">None yet.</p>}
+        <ul>
+          {gauges.map(({ id, name, profile, printed, found, of }) => (
+            <li
+              key={id}
+              className="flex flex-wrap items-baseline justify-between gap-x-6 border-b border-hair py-2"
+            >
+              <div>
+                <Link href={`/jobs/${id}/measure`} className="text-lg font-semibold hover:underline">
+                  {name}
+                </Link>
+                <p className="text-sm text-soft">{profile}</p>
+              </div>
+              <p className="text-sm">
+                {!printed ? (
+                  'waits for its print'
+                ) : (
+                  <>
+                    <span className="num">{found}</span> of <span className="num">{of}</span> found out
+                  </>
+                )}
+              </p>
+            </li>
+          ))}
+        </ul>
+      </section>
+      <section aria-labelledby="make-gauge" className="mt-7">
+        <h2 id="make-gauge" className="mb-2 text-lg">
+          Make one
+        </h2>
+        {profiles.length === 0 ? (
+          <Note>
+            A gauge belongs to a printer and a resin: make them under{' '}
+            <Link href="/printers" className="underline">
+              Printers
+            </Link>{' '}
+            first.
+          </Note>
+        ) : (
+          <GaugeMaker
+            profiles={profiles}
+            start={{
+              profileId: Number(one(search.profile)) || profiles[0].id,
+              choice: GAUGE_CHOICES.find((choice) => choice === one(search.choice)) ?? 'block',
+              pinMm: one(search.pin),
+              job: job && { id: job.job.id, name: job.job.name, targets: targetsOf(job) },
+            }}
+          />
+        )}
+      </section>
+    </div>
+  );
+}

@@ -1,0 +1,61 @@
+'use client';
+
+import { WISHES, type FitClasses } from '@/core/fits';
+import { ActionForm, Button } from '@/ui';
+import { describeWish } from '@/words';
+import { saveClasses } from '../actions';
+
+const BOX = 'num w-24 rounded-[4px] border border-edge bg-sheet px-2 py-1.5 text-right';
+
+/** What each wish means in this shop: clearance on the diameter at 10 mm. */
+export function ClassFields({ classes }: { classes: FitClasses }) {
+  return (
+    <ActionForm action={saveClasses} label="Fit classes of the house">
+      <table className="w-full border-collapse">
+        <caption className="sr-only">Clearance of each wish at 10 mm</caption>
+        <thead>
+          <tr className="text-left text-sm text-soft">
+            <th className="font-normal">wish</th>
+            <th className="font-normal">least, mm</th>
+            <th className="font-normal">most, mm</th>
+          </tr>
+        </thead>
+        <tbody>
+          {WISHES.map((wish) => {
+            const { name, means } = describeWish(wish);
+            return (
+              <tr key={wish} className="border-b border-hair">
+                <th scope="row" className="py-1 pr-3 text-left font-semibold">
+                  {name}
+                  <span className="block text-sm font-normal text-soft">{means}</span>
+                </th>
+                <td className="pr-2">
+                  <input
+                    name={`low_${wish}`}
+                    aria-label={`Least clearance of ${name}, mm`}
+                    defaultValue={classes[wish].lowMm}
+                    className={BOX}
+                  />
+                </td>
+                <td>
+                  <input
+                    name={`high_${wish}`}
+                    aria-label={`Most clearance of ${name}, mm`}
+                    defaultValue={classes[wish].highMm}
+                    className={BOX}
+                  />
+                </td>
+              </tr>
+            );
+          })}
+        </tbody>
+      </table>
+      <p className="mt-1 text-sm text-soft">
+        On the diameter at 10 mm; negative is interference. Other sizes go with the cube root of the diameter.
+      </p>
+      <Button type="submit" className="mt-2">
+        Keep the classes
+      </Button>
+    </ActionForm>
+  );
+}

@@ -1,0 +1,164 @@
+'use client';
+
+import { useState } from 'react';
+import {
+  allowedPressStrain,
+  assumedGripAfterYear,
+  judgePress,
+  MATERIAL_FACTS,
+  MATERIALS,
+  type Material,
+} from '@/core/fits';
+import { Caution, Choice, Problem, TextField } from '@/ui';
+import { describeMaterial, describePress, formatMm } from '@/words';
+import type { DeskResin, PressStart } from './fit-types';
+import { StrengthFields, strengthOf, UseBar } from './strength-fields';
+import { useNumbers } from './use-numbers';
+
+type Field = 'interfaceMm' | 'outerMm' | 'boreMm' | 'lowMm' | 'highMm' | 'lengthMm' | 'friction';
+
+function startsOf(start: PressStart | undefined): Record<Field, string> {
+  const interfaceMm = start?.interfaceMm ?? 8;
+  const { low, high } = start?.interference ?? { low: 0.02, high: 0.08 };
+  return {
+    interfaceMm: formatMm(interfaceMm),
+    outerMm: formatMm(interfaceMm * 1.75, 1),
+    boreMm: '0',
+    lowMm: low.toFixed(3),
+    highMm: high.toFixed(3),
+    lengthMm: '8',
+    friction: '0.3',
+  };
+}
+
+/** A press fit: what the largest interference does to the hub, beside what the resin stands. */
+export function PressPanel({ resin, starts }: { resin?: DeskResin; starts: readonly PressStart[] }) {
+  const [material, setMaterial] = useState<Material>(starts[0]?.material ?? 'steel');
+  const [hubIsResin, setHubIsResin] = useState(starts[0] === undefined || starts[0].sense === 'inside');
+  const { valueOf, field, setTexts } = useNumbers(startsOf(starts[0]));
+  const strength = strengthOf(resin);
+  const other = MATERIAL_FACTS[material];
+  const mine = { modulusMPa: strength.modulusMPa, poisson: MATERIAL_FACTS.resin.poisson };
+  const [hub, shaft] = hubIsResin ? [mine, other] : [other, mine];
+  const [d, D, bore] = [valueOf('interfaceMm'), valueOf('outerMm'), valueOf('boreMm')];
+  const sound = bore >= 0 && bore < d && d < D && valueOf('lengthMm') > 0;
+  const verdict = sound
+    ? judgePress(
+        {
+          interfaceMm: d,
+          outerMm: D,
+          boreMm: bore,
+          hubModulusMPa: hub.modulusMPa,
+          hubPoisson: hub.poisson,
+          shaftModulusMPa: shaft.modulusMPa,
+          shaftPoisson: shaft.poisson,
+          lengthMm: valueOf('lengthMm'),
+          friction: valueOf('friction'),
+        },
+        { low: valueOf('lowMm'), high: valueOf('highMm') },
+        strength,
+      )
+    : undefined;
+  return (
+    <div className="space-y-3">
+      <StrengthFields resin={resin} />
+      {starts.length > 0 && (
+        <div
+          className="flex flex-wrap gap-2 text-sm"
+          role="group"
+          aria-label="Start from an interface of this job"
+        >
+          {starts.map((start) => (
+            <button
+              key={start.name}
+              type="button"
+              className="rounded-[5px] min-h-7 border border-hair px-2 py-0.5 hover:border-edge"
+              onClick={() => {
+                setTexts(startsOf(start));
+                setMaterial(start.material);
+                setHubIsResin(start.sense === 'inside');
+              }}
+            >
+              from {start.name}
+            </button>
+          ))}
+        </div>
+      )}
+      <div className="grid gap-3 sm:grid-cols-4">
+        <TextField label="Diameter where they meet" unit="mm" {...field('interfaceMm')} />
+        <TextField label="Outside of the hub" unit="mm" {...field('outerMm')} />
+        <TextField label="Bore of the shaft, 0 when solid" unit="mm" {...field('boreMm')} />
+        <TextField label="Length" unit="mm" {...field('lengthMm')} />
+        <TextField label="Least interference" unit="mm" {...field('lowMm')} />
+        <TextField label="Most interference" unit="mm" {...field('highMm')} />
+        <TextField label="Friction" {...field('friction')} />
+        <Choice
+          name="press-material"
+          label="The other part is"
+          value={material}
+          onChange={(event) => setMaterial(event.target.value as Material)}
+          choices={MATERIALS.map((each) => ({ value: each, label: describeMaterial(each) }))}
+        />
+        <label className="flex items-center gap-2 sm:col-span-2">
+          <input
+            type="checkbox"
+            className="size-4"
+            checked={hubIsResin}
+            onChange={(event) => setHubIsResin(event.target.checked)}
+          />
+          the hub, which is stretched, is the printed part
+        </label>
+      </div>
+      {!sound && (
+        <Problem>
+          bore of the shaft, diameter where they meet and outside of the hub must rise in this order, and the
+          length be above zero: as typed one of them has no wall.
+        </Problem>
+      )}
+      {verdict !== undefined && (
+        <div className="bg-sheet px-3 py-2">
+          <p className="font-semibold">{describePress(verdict.holds)}</p>
+          <dl className="grid grid-cols-2 gap-x-6 text-sm sm:grid-cols-4">
+            <Figure term="pressure" value={`${verdict.pressureMPa.toFixed(2)} MPa`} />
+            <Figure term="hoop stress in the hub" value={`${verdict.hubHoopMPa.toFixed(1)} MPa`} />
+            <Figure term="strain in the hub" value={`${(verdict.hubStrain * 100).toFixed(2)} %`} />
+            <Figure term="push it in with" value={`${verdict.pushN.toFixed(0)} N`} />
+          </dl>
+          {!hubIsResin && (
+            <p className="text-sm text-soft">
+              The printed part is pressed together here, which it bears well; what is stretched is the other
+              one.
+            </p>
+          )}
+          {hubIsResin && (
+            <>
+              <UseBar label="of its strength" share={verdict.stressUse} />
+              <UseBar
+                label={`of the ${(allowedPressStrain(strength.breakStrain) * 100).toFixed(1)} % it may keep`}
+                share={verdict.strainUse}
+              />
+            </>
+          )}
+          <p className="mt-1 text-sm text-soft">
+            Worst case: the largest interference. Resin creeps: about{' '}
+            {Math.round(assumedGripAfterYear(strength.breakStrain) * 100)} % of the grip is left after a year,
+            which is assumed, not measured.{' '}
+          </p>
+        </div>
+      )}
+      <Caution>
+        Press slowly in a vice or arbor press with soft jaws, eyes covered: brittle parts burst, and a driven
+        pin flies.
+      </Caution>
+    </div>
+  );
+}
+
+function Figure({ term, value }: { term: string; value: string }) {
+  return (
+    <div>
+      <dt className="text-soft">{term}</dt>
+      <dd className="num">{value}</dd>
+    </div>
+  );
+}

@@ -1,0 +1,96 @@
+'use client';
+
+import { useState } from 'react';
+import { allowedSnapStrain, shortestHook, snapHook } from '@/core/fits';
+import { Choice, Problem, TextField } from '@/ui';
+import { formatMm } from '@/words';
+import type { DeskResin } from './fit-types';
+import { StrengthFields, strengthOf, UseBar } from './strength-fields';
+import { useNumbers } from './use-numbers';
+
+/** A cantilever hook: strain and push beside what the resin allows, and how long it would have to be. */
+export function SnapPanel({ resin }: { resin?: DeskResin }) {
+  const [use, setUse] = useState<'once' | 'repeated'>('once');
+  const { valueOf, field } = useNumbers({
+    lengthMm: '12',
+    thicknessMm: '1.6',
+    widthMm: '4',
+    deflectionMm: '0.7',
+    friction: '0.3',
+    leadDeg: '30',
+  });
+  const strength = strengthOf(resin);
+  const allowed = allowedSnapStrain(strength.breakStrain, use);
+  const [thickness, deflection] = [valueOf('thicknessMm'), valueOf('deflectionMm')];
+  const lead = valueOf('leadDeg');
+  const sound =
+    [valueOf('lengthMm'), thickness, valueOf('widthMm')].every((mm) => mm > 0) &&
+    deflection >= 0 &&
+    lead >= 0 &&
+    lead < 90;
+  const result = sound
+    ? snapHook({
+        lengthMm: valueOf('lengthMm'),
+        thicknessMm: thickness,
+        widthMm: valueOf('widthMm'),
+        deflectionMm: deflection,
+        modulusMPa: strength.modulusMPa,
+        friction: valueOf('friction'),
+        leadRad: (lead * Math.PI) / 180,
+      })
+    : undefined;
+  return (
+    <div className="space-y-3">
+      <StrengthFields resin={resin} />
+      <div className="grid gap-3 sm:grid-cols-4">
+        <TextField label="Length of the hook" unit="mm" {...field('lengthMm')} />
+        <TextField label="Thickness" unit="mm" {...field('thicknessMm')} />
+        <TextField label="Width" unit="mm" {...field('widthMm')} />
+        <TextField label="Its tip must give way by" unit="mm" {...field('deflectionMm')} />
+        <TextField label="Friction" {...field('friction')} />
+        <TextField label="Slope of the lead-in" unit="°" {...field('leadDeg')} />
+        <Choice
+          name="snap-use"
+          label="It is snapped"
+          value={use}
+          onChange={(event) => setUse(event.target.value as 'once' | 'repeated')}
+          choices={[
+            { value: 'once', label: 'once: half of elongation at break' },
+            { value: 'repeated', label: 'again and again: a third' },
+          ]}
+        />
+      </div>
+      {result === undefined && (
+        <Problem>length, thickness and width must be above zero, the slope between 0 and 90°.</Problem>
+      )}
+      {result !== undefined && (
+        <div className="bg-sheet px-3 py-2">
+          <p className="font-semibold">
+            {result.strain <= allowed ? 'bends within what the resin allows' : 'would break or stay bent'}
+          </p>
+          <UseBar
+            label={`of ${(allowed * 100).toFixed(1)} % strain allowed`}
+            share={result.strain / allowed}
+          />
+          <p className="text-sm">
+            strain <span className="num">{(result.strain * 100).toFixed(2)} %</span>, bent by{' '}
+            <span className="num">{result.deflectN.toFixed(2)} N</span>,{' '}
+            {result.insertN === Infinity ? (
+              'but the slope locks: make it flatter'
+            ) : (
+              <>
+                pushed in with <span className="num">{result.insertN.toFixed(2)} N</span>
+              </>
+            )}
+            . The shortest hook of this thickness:{' '}
+            <span className="num">{formatMm(shortestHook(thickness, deflection, allowed), 1)} mm</span>.
+          </p>
+          <p className="mt-1 text-sm text-soft">
+            Root rounded by at least half the thickness, layers along the hook and never across it: a hook
+            printed upright breaks between layers at a fraction of this.
+          </p>
+        </div>
+      )}
+    </div>
+  );
+}

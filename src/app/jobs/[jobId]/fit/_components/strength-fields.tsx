@@ -1,0 +1,87 @@
+'use client';
+
+import { BRITTLE_BELOW } from '@/core/fits';
+import { ActionForm, Button, TextField } from '@/ui';
+import { saveStrength } from '../actions';
+import type { DeskResin } from './fit-types';
+
+/** What is taken for a resin that nobody described: between stiff and tough. */
+const ASSUMED = { modulusMPa: 2000, strengthMPa: 45, breakStrain: 0.12 } as const;
+
+export interface KnownStrength {
+  readonly modulusMPa: number;
+  readonly strengthMPa: number;
+  readonly breakStrain: number;
+  /** Something of it is assumed. */
+  readonly assumed: boolean;
+}
+
+export function strengthOf(resin: DeskResin | undefined): KnownStrength {
+  const { modulusMPa = null, strengthMPa = null, breakStrain = null } = resin ?? {};
+  return {
+    modulusMPa: modulusMPa ?? ASSUMED.modulusMPa,
+    strengthMPa: strengthMPa ?? ASSUMED.strengthMPa,
+    breakStrain: breakStrain ?? ASSUMED.breakStrain,
+    assumed: modulusMPa === null || strengthMPa === null || breakStrain === null,
+  };
+}
+
+/** The resin's limits as its sheet has them, kept with the resin. */
+export function StrengthFields({ resin }: { resin?: DeskResin }) {
+  const known = strengthOf(resin);
+  const brittle = known.breakStrain < BRITTLE_BELOW;
+  return (
+    <div>
+      <p className={known.assumed ? 'text-honey' : ''}>
+        {resin?.name ?? 'No resin chosen'}: modulus <span className="num">{known.modulusMPa}</span> MPa,
+        strength <span className="num">{known.strengthMPa}</span> MPa, breaks at{' '}
+        <span className="num">{Number((known.breakStrain * 100).toFixed(2))}</span> %{brittle && ', brittle'}
+        {known.assumed && ': assumed in part, nobody has typed its sheet yet'}.
+      </p>
+      {resin !== undefined && (
+        <details className="mt-1">
+          <summary className="text-sm text-soft">From its sheet</summary>
+          <ActionForm
+            action={saveStrength.bind(null, resin.id)}
+            label={`What ${resin.name} stands`}
+            className="mt-2 grid items-end gap-3 sm:grid-cols-4"
+          >
+            <TextField
+              name="modulusMPa"
+              label="Modulus, cured"
+              unit="MPa"
+              defaultValue={resin.modulusMPa ?? ''}
+            />
+            <TextField
+              name="strengthMPa"
+              label="Strength"
+              unit="MPa"
+              defaultValue={resin.strengthMPa ?? ''}
+            />
+            <TextField
+              name="breakPercent"
+              label="Elongation at break"
+              unit="%"
+              defaultValue={resin.breakStrain === null ? '' : Number((resin.breakStrain * 100).toFixed(3))}
+            />
+            <Button type="submit">Keep with the resin</Button>
+          </ActionForm>
+        </details>
+      )}
+    </div>
+  );
+}
+
+/** A use of a limit as a bar up to 100 % and a little beyond. */
+export function UseBar({ share, label }: { share: number; label: string }) {
+  const tone = share > 1 ? 'bg-plum' : share > 0.8 ? 'bg-honey' : 'bg-juniper';
+  return (
+    <div className="grid grid-cols-[minmax(0,11rem)_minmax(0,1fr)_4rem] items-center gap-3 py-0.5 text-sm">
+      <span>{label}</span>
+      <span className="h-2.5 border border-edge" aria-hidden>
+        <span className={`block h-full ${tone}`} style={{ width: `${Math.min(100, share * 100)}%` }} />
+      </span>
+      <span className="num text-right">{Number.isFinite(share) ? `${Math.round(share * 100)} %` : '–'}</span>
+    </div>
+  );
+}

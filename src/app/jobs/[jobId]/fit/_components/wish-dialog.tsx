@@ -1,0 +1,254 @@
+'use client';
+
+import { useState } from 'react';
+import {
+  BEARING_UNDER_MM,
+  BEARINGS,
+  DOWEL_PINS_MM,
+  dowelPinMate,
+  MATERIAL_FACTS,
+  MATERIALS,
+  mateWithin,
+  NUT_FLATS_UNDER_MM,
+  NUTS,
+  RUINS,
+  WISHES,
+  type Material,
+  type Wish,
+} from '@/core/fits';
+import { MATE_ORIGINS } from '@/core/need';
+import { ActionForm, Button, Caution, Choice, Dialog, TextField, type FormState } from '@/ui';
+import {
+  describeMaterial,
+  describeOrigin,
+  describeRuin,
+  describeWish,
+  formatChance,
+  formatMm,
+  formatSigned,
+} from '@/words';
+import { saveWish, takeWishOff } from '../actions';
+import type { FitRow } from './fit-types';
+
+/** A bought part whose size its standard gives, as a mate to start from. */
+interface StandardMate {
+  readonly label: string;
+  readonly name: string;
+  readonly sizeMm: number;
+  readonly u_mm: number;
+}
+
+function standardMates(sense: FitRow['sense'], shape: FitRow['shape']): StandardMate[] {
+  const mate = (label: string, lowMm: number, highMm: number): StandardMate => ({
+    label,
+    name: label,
+    ...mateWithin(lowMm, highMm),
+  });
+  if (sense === 'inside' && shape === 'flat')
+    return NUTS.map(({ thread, flatsMm }) =>
+      mate(`Nut ${thread}, across flats (ISO 4032)`, flatsMm - NUT_FLATS_UNDER_MM, flatsMm),
+    );
+  if (sense === 'inside')
+    return [
+      ...BEARINGS.map(({ boreMm, outerMm, widthMm }) =>
+        mate(
+          `Bearing ${boreMm} × ${outerMm} × ${widthMm}, outside (ISO 15)`,
+          outerMm - BEARING_UNDER_MM,
+          outerMm,
+        ),
+      ),
+      ...DOWEL_PINS_MM.map((mm) => {
+        const label = `Dowel pin ${mm} m6 (ISO 2338)`;
+        return { label, name: label, ...dowelPinMate(mm) };
+      }),
+    ];
+  return [...new Set(BEARINGS.map(({ boreMm }) => boreMm))].map((boreMm) =>
+    mate(`Bearing bore ${boreMm} (ISO 15)`, boreMm - BEARING_UNDER_MM, boreMm),
+  );
+}
+
+/** A size as somebody would type it. */
+function shown(mm: number | undefined): string {
+  return mm === undefined ? '' : String(Number(mm.toFixed(4)));
+}
+
+interface WishDialogProps {
+  readonly jobId: number;
+  readonly row: FitRow;
+  readonly onClose: () => void;
+}
+
+/** Names the mate and what should happen on it. */
+export function WishDialog({ jobId, row, onClose }: WishDialogProps) {
+  const { name, mate } = row;
+  const [body, setBody] = useState({
+    name: mate?.name ?? '',
+    size: shown(mate?.sizeMm ?? undefined),
+    u: shown(mate?.uMm ?? undefined),
+  });
+  const [wish, setWish] = useState<Wish>(row.wish ?? 'push');
+  const [material, setMaterial] = useState<Material>(mate?.material ?? 'other');
+  const standards = standardMates(row.sense, row.shape);
+  const action = async (before: FormState, data: FormData) => {
+    const state = await saveWish(jobId, row.id, before, data);
+    if (state.ok) onClose();
+    return state;
+  };
+  return (
+    <Dialog open onOpenChange={(open) => !open && onClose()} title={`${name}: what should happen`}>
+      <ActionForm action={action} label={`Wish for ${name}`} className="grid gap-3 sm:grid-cols-2">
+        <Choice
+          name="wish"
+          label="It should"
+          value={wish}
+          onChange={(event) => setWish(event.target.value as Wish)}
+          hint={describeWish(wish).means}
+          choices={WISHES.map((each) => ({ value: each, label: describeWish(each).name }))}
+        />
+        <Choice
+          name="ruin"
+          label="If it goes wrong"
+          defaultValue={row.ruin}
+          choices={RUINS.map((each) => ({ value: each, label: describeRuin(each) }))}
+        />
+        {row.offers.length > 0 && <Offers row={row} />}
+        <TextField
+          name="mateName"
+          label="On what"
+          value={body.name}
+          onChange={(event) => setBody({ ...body, name: event.target.value })}
+        />
+        <Choice
+          name="material"
+          label="It is made of"
+          value={material}
+          onChange={(event) => setMaterial(event.target.value as Material)}
+          choices={MATERIALS.map((each) => ({ value: each, label: describeMaterial(each) }))}
+        />
+        <TextField
+          name="mateMm"
+          label="Its size"
+          unit="mm"
+          value={body.size}
+          onChange={(event) => setBody({ ...body, size: event.target.value })}
+        />
+        <TextField
+          name="mateU_mm"
+          label="Standard uncertainty, blank for 0.01"
+          unit="mm"
+          value={body.u}
+          onChange={(event) => setBody({ ...body, u: event.target.value })}
+        />
+        {standards.length > 0 && (
+          <div className="sm:col-span-2">
+            <Choice
+              name="standard"
+              label="or a bought part of standard size"
+              defaultValue=""
+              hint="The middle of what its standard allows, with that spread. Magnets and terminals follow none: measure yours."
+              onChange={(event) => {
+                const chosen = standards.find(({ label }) => label === event.target.value);
+                if (chosen === undefined) return;
+                setBody({ name: chosen.name, size: shown(chosen.sizeMm), u: shown(chosen.u_mm) });
+                setMaterial('steel');
+              }}
+              choices={[
+                { value: '', label: 'measured, or none of these' },
+                ...standards.map(({ label }) => ({ value: label, label })),
+              ]}
+            />
+          </div>
+        )}
+        <Choice
+          name="origin"
+          label="Where it comes from"
+          defaultValue={mate?.origin ?? 'bought'}
+          choices={MATE_ORIGINS.map((each) => ({ value: each, label: describeOrigin(each) }))}
+        />
+        <label className="flex items-center gap-2 self-end pb-2">
+          <input
+            type="checkbox"
+            name="irreplaceable"
+            defaultChecked={mate?.irreplaceable}
+            className="size-4"
+          />
+          cannot be replaced when it breaks
+        </label>
+        <details className="sm:col-span-2" open={row.ownBand || row.isoFit !== null || row.coatMm > 0}>
+          <summary className="font-semibold">Own clearance, ISO letters, a coat</summary>
+          <div className="mt-2 grid gap-3 sm:grid-cols-2">
+            <TextField
+              name="lowMm"
+              label="Least clearance"
+              unit="mm"
+              placeholder="by the class"
+              defaultValue={row.ownBand && row.isoFit === null ? row.band?.lowMm : ''}
+            />
+            <TextField
+              name="highMm"
+              label="Most clearance"
+              unit="mm"
+              placeholder="by the class"
+              defaultValue={row.ownBand && row.isoFit === null ? row.band?.highMm : ''}
+            />
+            <TextField
+              name="isoFit"
+              label="ISO letters for bought-in metal"
+              placeholder="H7/g6"
+              defaultValue={row.isoFit ?? ''}
+              hint="ISO 286-1 clearances in place of the class; it is said when this process cannot hold them."
+            />
+            <TextField
+              name="coatMm"
+              label="Coat on each face"
+              unit="mm"
+              placeholder="0"
+              defaultValue={row.coatMm === 0 ? '' : row.coatMm}
+              hint="Paint or lacquer: its thickness comes off every face."
+            />
+          </div>
+        </details>
+        {MATERIAL_FACTS[material].brittle && (
+          <div className="sm:col-span-2">
+            <Caution>
+              {describeMaterial(material)} breaks without giving way. Cover eyes and hands, never force a try,
+              and say that too tight is ruin if it cannot be replaced.
+            </Caution>
+          </div>
+        )}
+        <div className="flex gap-3 sm:col-span-2">
+          <Button type="submit" weight="main">
+            Keep the wish
+          </Button>
+          {row.wish !== null && (
+            <Button
+              onClick={() => {
+                void takeWishOff(jobId, row.id);
+                onClose();
+              }}
+            >
+              Type limits by hand instead
+            </Button>
+          )}
+        </div>
+      </ActionForm>
+    </Dialog>
+  );
+}
+
+/** What each wish would come to at this interface, as it is known now. */
+function Offers({ row: { offers, band } }: { row: FitRow }) {
+  return (
+    <p className="text-sm text-soft sm:col-span-2">
+      Chance to come out right:{' '}
+      {offers.map(({ wish, right, held }) => `${wish} ${formatChance(right)}${held ? '' : '*'}`).join(' · ')}
+      {offers.some(({ held }) => !held) && ' (* narrower than this process scatters)'}
+      {band !== undefined && (
+        <>
+          . Wished now: <span className="num">{formatSigned(band.lowMm, 3)}</span> to{' '}
+          <span className="num">{formatMm(band.highMm, 3)}</span>
+        </>
+      )}
+    </p>
+  );
+}

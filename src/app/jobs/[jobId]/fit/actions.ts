@@ -1,0 +1,88 @@
+'use server';
+
+import { revalidatePath } from 'next/cache';
+import type { DrawnFit } from '@/core/fits';
+import { chainInput, jointForm, parseForm, strengthForm, wantedSizesInput, wishForm } from '@/inputs';
+import { bench } from '@/services/bench';
+import {
+  drawSizes,
+  keepStrength,
+  workOutChain,
+  type ChainView,
+  type LinkInput,
+  type SizeWanted,
+} from '@/services/fit-desk';
+import { dropWish, wishFor } from '@/services/fits';
+import { removeJoint, saveJoint } from '@/services/joints';
+import { viewJob } from '@/services/view-job';
+import { done, refused, type FormState } from '@/ui/forms/form-state';
+import { describeChangeIssue, describeFormIssue } from '@/words';
+
+export async function saveWish(
+  jobId: number,
+  featureId: number,
+  _before: FormState,
+  data: FormData,
+): Promise<FormState> {
+  const form = parseForm(wishForm, data);
+  if (!form.ok) return refused(describeFormIssue(form.issue));
+  const wished = wishFor(bench().db, jobId, featureId, form.value);
+  revalidatePath('/', 'layout');
+  return wished.ok
+    ? done('Kept: its target and limits follow from it.')
+    : refused(describeChangeIssue(wished.issue));
+}
+
+export async function takeWishOff(jobId: number, featureId: number): Promise<void> {
+  dropWish(bench().db, jobId, featureId);
+  revalidatePath('/', 'layout');
+}
+
+export async function keepJoint(
+  jobId: number,
+  jointId: number | undefined,
+  _before: FormState,
+  data: FormData,
+): Promise<FormState> {
+  const form = parseForm(jointForm, data);
+  if (!form.ok) return refused(describeFormIssue(form.issue));
+  const { scalePercent, ...rest } = form.value;
+  saveJoint(bench().db, jobId, { ...rest, scale: scalePercent / 100 }, jointId);
+  revalidatePath('/', 'layout');
+  return done('Kept.');
+}
+
+export async function dropJoint(jobId: number, jointId: number): Promise<void> {
+  removeJoint(bench().db, jobId, jointId);
+  revalidatePath('/', 'layout');
+}
+
+export async function saveStrength(resinId: number, _before: FormState, data: FormData): Promise<FormState> {
+  const form = parseForm(strengthForm, data);
+  if (!form.ok) return refused(describeFormIssue(form.issue));
+  keepStrength(bench().db, resinId, form.value);
+  revalidatePath('/', 'layout');
+  return done('Kept with the resin.');
+}
+
+/** What to draw for sizes that are no features yet. */
+export async function askDrawn(
+  jobId: number,
+  wanted: readonly SizeWanted[],
+): Promise<DrawnFit[] | undefined> {
+  const sizes = wantedSizesInput.safeParse(wanted);
+  const view = viewJob(bench().db, jobId);
+  return sizes.success && view !== undefined ? drawSizes(view, sizes.data) : undefined;
+}
+
+export async function askChain(
+  jobId: number,
+  links: readonly LinkInput[],
+  limits?: { readonly lowMm: number; readonly highMm: number },
+): Promise<ChainView | undefined> {
+  const chain = chainInput.safeParse({ links, limits });
+  const view = viewJob(bench().db, jobId);
+  return chain.success && view !== undefined
+    ? workOutChain(view, chain.data.links, chain.data.limits)
+    : undefined;
+}

@@ -1,0 +1,116 @@
+import { connection } from 'next/server';
+import { loadJob } from '@/app/_components/load-job';
+import { idFrom } from '@/app/_components/read-params';
+import { bench } from '@/services/bench';
+import { viewFits, type FitView } from '@/services/view-fits';
+import { viewJoints } from '@/services/joints';
+import { buttonLook, Link, Note } from '@/ui';
+import { formatChance } from '@/words';
+import { FitDesk } from './_components/fit-desk';
+import { FitRows } from './_components/fit-rows';
+import type { FitRow } from './_components/fit-types';
+import { Joints } from './_components/joints';
+
+function rowOf({ feature, mate, band, drawn, clearance, unheld, offers }: FitView): FitRow {
+  return {
+    id: feature.id,
+    name: feature.name,
+    sense: feature.sense,
+    shape: feature.shape,
+    targetMm: feature.targetMm,
+    lowerMm: feature.lowerMm,
+    upperMm: feature.upperMm,
+    wish: feature.wish,
+    ruin: feature.ruin,
+    isoFit: feature.isoFit,
+    ownBand: feature.bandLowMm !== null && feature.bandHighMm !== null,
+    coatMm: feature.coatMm,
+    mate,
+    band,
+    drawn,
+    clearance,
+    unheld,
+    offers,
+  };
+}
+
+export default async function FitPage({ params }: { params: Promise<{ jobId: string }> }) {
+  await connection();
+  const jobId = idFrom((await params).jobId);
+  const { db } = bench();
+  const view = loadJob(jobId);
+  const { fits, joint } = viewFits(db, view);
+  const { profile, learned, job } = view;
+  const joints = viewJoints(db, view);
+  const wished = fits.filter(({ drawn }) => drawn !== undefined).length;
+  return (
+    <div className="space-y-8">
+      {profile === undefined && (
+        <Note>
+          No printer and resin chosen yet: wishes give targets, but what to draw for them is told once they
+          are chosen under{' '}
+          <Link href={`/jobs/${jobId}/need`} className="underline">
+            Need
+          </Link>
+          .
+        </Note>
+      )}
+      {learned !== undefined && learned.readingCount === 0 && (
+        <p className="border-l-4 border-honey py-1 pl-3">
+          Nothing printed by this profile was ever measured: the chances below come from what such printers
+          usually do, not from this one. A{' '}
+          <Link
+            href={`/gauges?profile=${learned.profileId}&choice=chosenBlock&job=${jobId}`}
+            className="underline"
+          >
+            signature block
+          </Link>{' '}
+          would make them its own.
+        </p>
+      )}
+      <section aria-labelledby="fits-title">
+        <h2 id="fits-title" className="text-lg">
+          What should happen at each interface
+        </h2>
+        <FitRows jobId={jobId} rows={fits.map(rowOf)} fitC={job.fitC} />
+        {joint !== undefined && (
+          <p className="mt-2 flex flex-wrap items-center justify-between gap-3 bg-wash px-3 py-2">
+            <span>
+              All {wished} right together in one print: <span className="num">{formatChance(joint)}</span>
+            </span>
+            <Link href={`/jobs/${jobId}/correct`} className={buttonLook('main')}>
+              On to what to draw
+            </Link>
+          </p>
+        )}
+      </section>
+      <Joints jobId={jobId} views={joints} profileId={profile?.profile.id} />
+      <FitDesk
+        jobId={jobId}
+        resin={
+          profile && {
+            id: profile.resin.id,
+            name: profile.resin.name,
+            modulusMPa: profile.resin.modulusMPa,
+            strengthMPa: profile.resin.strengthMPa,
+            breakStrain: profile.resin.breakStrain,
+          }
+        }
+        features={view.features.map(({ id, name }) => ({ id, name }))}
+        presses={fits.flatMap(({ feature, mate, band, clearance }) =>
+          mate === undefined || mate.sizeMm === null || band === undefined || feature.shape !== 'round'
+            ? []
+            : {
+                name: feature.name,
+                sense: feature.sense,
+                interfaceMm: mate.sizeMm,
+                material: mate.material,
+                interference: clearance
+                  ? { low: -clearance.meanMm - clearance.halfMm, high: -clearance.meanMm + clearance.halfMm }
+                  : { low: -band.highMm, high: -band.lowMm },
+              },
+        )}
+      />
+    </div>
+  );
+}

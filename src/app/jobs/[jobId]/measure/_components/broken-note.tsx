@@ -1,0 +1,29 @@
+'use client';
+
+import { useState, useTransition } from 'react';
+import { Button } from '@/ui';
+import { saveBroken } from '../actions';
+
+/** A print that came off broken: noted, and what is whole of it is read and tried all the same. */
+export function BrokenNote({ printId, note }: { printId: number; note: string }) {
+  const [text, setText] = useState(note);
+  const [pending, start] = useTransition();
+  return (
+    <details className="mt-4 border-t border-hair pt-2" open={note !== ''}>
+      <summary className="text-sm text-soft">Something of this print broke</summary>
+      <div className="mt-2 flex flex-wrap items-end gap-2">
+        <label className="block text-sm text-soft">
+          <span className="mb-1 block">What broke; the rest still counts</span>
+          <input
+            value={text}
+            onChange={(event) => setText(event.target.value)}
+            className="w-72 rounded-[4px] border border-edge bg-sheet px-2.5 py-2 text-ink"
+          />
+        </label>
+        <Button disabled={pending} onClick={() => start(() => saveBroken(printId, text))}>
+          Note it
+        </Button>
+      </div>
+    </details>
+  );
+}

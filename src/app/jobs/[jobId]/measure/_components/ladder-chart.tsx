@@ -1,0 +1,92 @@
+'use client';
+
+import { Chart as ChartJs, LinearScale, LineElement, PointElement, type ChartOptions } from 'chart.js';
+import { Line } from 'react-chartjs-2';
+import { cameFree, type Rung } from '@/core/fits';
+import { useInk } from '@/ui';
+import { describeRungOutcome, formatMm } from '@/words';
+
+ChartJs.register(LinearScale, LineElement, PointElement);
+
+interface LadderChartProps {
+  readonly curve: readonly { readonly gapMm: number; readonly chance: number }[];
+  readonly rungs: readonly Rung[];
+  readonly recommendedMm: number;
+}
+
+/** The chance to come free over the drawn gap, with the rungs tried: those that freed above, the others below. */
+export function LadderChart({ curve, rungs, recommendedMm }: LadderChartProps) {
+  const ink = useInk();
+  if (ink === undefined) return <div className="h-64" />;
+  const points = (free: boolean) =>
+    rungs
+      .filter(({ outcome }) => cameFree(outcome) === free)
+      .map(({ gapMm }) => ({ x: gapMm, y: free ? 1 : 0 }));
+  const data = {
+    datasets: [
+      {
+        data: curve.map(({ gapMm, chance }) => ({ x: gapMm, y: chance })),
+        borderColor: ink.juniper,
+        borderWidth: 2.5,
+        pointRadius: 0,
+      },
+      {
+        data: [
+          { x: recommendedMm, y: 0 },
+          { x: recommendedMm, y: 0.95 },
+          { x: 0, y: 0.95 },
+        ],
+        borderColor: ink.honey,
+        borderDash: [5, 4],
+        borderWidth: 1.5,
+        pointRadius: 0,
+      },
+      { data: points(true), showLine: false, backgroundColor: ink.teal, pointRadius: 5 },
+      {
+        data: points(false),
+        showLine: false,
+        backgroundColor: ink.plum,
+        pointRadius: 6,
+        pointStyle: 'rectRot' as const,
+      },
+    ],
+  };
+  const options: ChartOptions<'line'> = {
+    animation: false,
+    maintainAspectRatio: false,
+    parsing: false,
+    plugins: { legend: { display: false }, tooltip: { enabled: false } },
+    scales: {
+      x: {
+        type: 'linear',
+        min: 0,
+        title: { display: true, text: 'drawn gap per side, mm', color: ink.soft },
+        ticks: { color: ink.soft },
+        grid: { color: ink.hair },
+      },
+      y: {
+        min: -0.05,
+        max: 1.05,
+        title: { display: true, text: 'chance to come free', color: ink.soft },
+        ticks: { color: ink.soft, stepSize: 0.25, includeBounds: false },
+        grid: { color: ink.hair },
+      },
+    },
+  };
+  const words = rungs
+    .map(({ gapMm, outcome }) => `${formatMm(gapMm)} ${describeRungOutcome(outcome)}`)
+    .join(', ');
+  return (
+    <figure className="my-2">
+      <div className="h-64">
+        <Line
+          data={data}
+          options={options}
+          role="img"
+          aria-label={`Chance to come free; tried: ${words || 'none yet'}`}
+        />
+      </div>
+      <figcaption className="text-sm text-soft">Dots came free, diamonds did not.</figcaption>
+    </figure>
+  );
+}

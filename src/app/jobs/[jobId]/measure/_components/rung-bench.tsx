@@ -1,0 +1,182 @@
+'use client';
+
+import { useRef, useState, useTransition } from 'react';
+import { RUNG_OUTCOMES, type RungOutcome } from '@/core/fits';
+import { PART_STATES, type PartState } from '@/core/metrology';
+import type { LadderView } from '@/services/gauges';
+import { Button, Caution, Choice, Problem, useShortcuts } from '@/ui';
+import {
+  describeGapDirection,
+  describeJoint,
+  describeLadderNote,
+  describeRungOutcome,
+  formatMm,
+} from '@/words';
+import type { GapDirection, JointKind } from '@/core/fits';
+import { tapRung, touchAll } from '../actions';
+import { LadderChart } from './ladder-chart';
+
+interface RungBenchProps {
+  readonly jobId: number;
+  readonly printId: number;
+  readonly printName: string;
+  readonly joint: JointKind;
+  readonly direction: GapDirection;
+  readonly stepsMm: readonly number[];
+  readonly outcomes: Readonly<Record<number, RungOutcome>>;
+  readonly ladder: Omit<LadderView, 'ladder'>;
+  /** Rungs of other prints and gauges of this joint that count along. */
+  readonly otherRungs: number;
+  /** The print is a simulated one: a simulated hand can try it. */
+  readonly standIn: boolean;
+}
+
+const MEANING: Readonly<Record<RungOutcome, string>> = {
+  fused: 'does not move',
+  stiff: 'moves with a tool',
+  free: 'moves by hand',
+  sloppy: 'shakes',
+};
+
+const capital = (text: string) => text[0].toUpperCase() + text.slice(1);
+
+/** A gap ladder by the hand: from the widest rung down, what each one does. */
+export function RungBench(props: RungBenchProps) {
+  const { jobId, printId, stepsMm, outcomes, ladder, joint, direction, otherRungs, standIn } = props;
+  const [chosen, setChosen] = useState<number | undefined>();
+  const [state, setState] = useState<PartState>('green');
+  const [problem, setProblem] = useState<string | undefined>();
+  const [pending, start] = useTransition();
+  const keys = useRef(new Map<string, string>());
+  // From the wide end, which frees most easily, down to the first that does not: the usual way to try one.
+  const rungs = stepsMm.map((gapMm, i) => ({ rung: i + 1, gapMm })).reverse();
+  const open = rungs.find(({ rung }) => outcomes[rung] === undefined);
+  const active = chosen ?? open?.rung ?? rungs[0].rung;
+  const tap = (rung: number, outcome: RungOutcome) => {
+    const id = `${printId}/${rung}/${outcome}/${outcomes[rung] ?? ''}`;
+    const clientKey = keys.current.get(id) ?? crypto.randomUUID();
+    keys.current.set(id, clientKey);
+    const data = new FormData();
+    for (const [name, value] of Object.entries({ rung: String(rung), outcome, state, clientKey }))
+      data.set(name, value);
+    start(async () => {
+      const said = await tapRung(jobId, printId, data);
+      setProblem(said.ok ? undefined : said.message);
+      if (said.ok) setChosen(undefined);
+    });
+  };
+  useShortcuts(
+    RUNG_OUTCOMES.map((outcome, i) => ({
+      key: String(i + 1),
+      does: `this rung is ${describeRungOutcome(outcome)}`,
+      run: () => tap(active, outcome),
+      onEmptyField: true,
+    })),
+  );
+  const { summary, note } = ladder;
+  return (
+    <div className="grid gap-x-8 gap-y-5 lg:grid-cols-2">
+      <section aria-labelledby="rungs-title">
+        <h2 id="rungs-title" className="text-lg">
+          {capital(describeJoint(joint))}, {describeGapDirection(direction)}
+        </h2>
+        <p className="mb-2 text-sm text-soft">
+          Feel for the notches, start with the widest, and say what each rung does. Do not force a fused one.
+        </p>
+        <ul aria-busy={pending}>
+          {rungs.map(({ rung, gapMm }) => (
+            <li
+              key={rung}
+              className={`flex flex-wrap items-center gap-x-3 gap-y-1 border-b border-hair px-2 py-1.5 ${rung === active ? 'bg-wash' : ''}`}
+            >
+              <button
+                type="button"
+                className="min-h-7 w-24 shrink-0 text-left"
+                onClick={() => setChosen(rung)}
+              >
+                <span className="font-semibold">rung {rung}</span>{' '}
+                <span className="num text-soft">{formatMm(gapMm)}</span>
+              </button>
+              <span className="flex flex-1 flex-wrap gap-1.5" role="group" aria-label={`Rung ${rung}`}>
+                {RUNG_OUTCOMES.map((outcome, i) => (
+                  <button
+                    key={outcome}
+                    type="button"
+                    aria-pressed={outcomes[rung] === outcome}
+                    onClick={() => tap(rung, outcome)}
+                    className={`min-h-10 rounded-[5px] border px-2.5 py-1 max-sm:min-h-14 lg:px-2 ${outcomes[rung] === outcome ? 'border-juniper bg-band font-semibold' : 'border-edge'}`}
+                  >
+                    {describeRungOutcome(outcome)}{' '}
+                    {rung === active && <kbd className="max-xl:hidden">{i + 1}</kbd>}
+                  </button>
+                ))}
+              </span>
+            </li>
+          ))}
+        </ul>
+        <p className="mt-1 text-sm text-soft">
+          {RUNG_OUTCOMES.map((outcome) => `${describeRungOutcome(outcome)}: ${MEANING[outcome]}`).join(' · ')}
+        </p>
+        {problem !== undefined && <Problem>{problem}</Problem>}
+        {standIn && (
+          <Button
+            className="mt-3"
+            disabled={pending}
+            onClick={() =>
+              start(async () => {
+                await touchAll(
+                  printId,
+                  rungs.map(({ rung }) => rung),
+                );
+              })
+            }
+          >
+            Let the simulated hand try them
+          </Button>
+        )}
+        <div className="mt-3 max-w-60">
+          <Choice
+            name="rung-state"
+            label="It is being tried"
+            value={state}
+            onChange={(event) => setState(event.target.value as PartState)}
+            choices={PART_STATES.map((each) => ({ value: each, label: each }))}
+          />
+        </div>
+        <Caution>
+          Green parts are wet with resin: gloves on, and keep the gauge over the tray while it is worked.
+        </Caution>
+      </section>
+      <section aria-labelledby="ladder-title" aria-live="polite">
+        <h2 id="ladder-title" className="text-lg">
+          Draw at least{' '}
+          <span className="num text-3xl font-semibold text-juniper">
+            {formatMm(summary.recommendedMm, 3)}
+          </span>{' '}
+          per side
+        </h2>
+        <p className="text-soft">
+          so that it frees itself with 0.95. Half come free at{' '}
+          <span className="num">{formatMm(summary.g50Mm, 3)}</span> (95 %:{' '}
+          <span className="num">{formatMm(summary.interval95Mm[0], 3)}</span> to{' '}
+          <span className="num">{formatMm(summary.interval95Mm[1], 3)}</span>)
+          {otherRungs > 0 && `; ${otherRungs} rungs of other prints count along`}.
+        </p>
+        {note !== undefined && (
+          <p className="mt-1 border-l-4 border-honey py-0.5 pl-3">{describeLadderNote(note)}</p>
+        )}
+        <LadderChart
+          curve={ladder.curve}
+          recommendedMm={summary.recommendedMm}
+          rungs={rungs.flatMap(({ rung, gapMm }) =>
+            outcomes[rung] === undefined ? [] : { gapMm, outcome: outcomes[rung] },
+          )}
+        />
+        <p className="text-sm text-soft">
+          Kept for this printer, this resin and this direction; every joint of a job on them uses it at once,
+          under Fit.
+        </p>
+      </section>
+    </div>
+  );
+}

@@ -1,0 +1,66 @@
+'use client';
+
+import { LARGEST_PICTURE_BYTES } from '@/core/need';
+import { ActionForm, Button, TextField, refused, type FormState } from '@/ui';
+import { describeChangeIssue } from '@/words';
+import { addPicture, dropPicture } from '../actions';
+
+interface PicturesProps {
+  readonly jobId: number;
+  readonly pictures: readonly { readonly id: number; readonly caption: string }[];
+}
+
+/** Photos and sketches of the old part, of where it sits, of what went wrong. */
+export function Pictures({ jobId, pictures }: PicturesProps) {
+  // Said before it is sent: the bench would cut so large a sending off without a word.
+  const keep = async (before: FormState, data: FormData) => {
+    const file = data.get('file');
+    const bytes = file instanceof File ? file.size : 0;
+    return bytes > LARGEST_PICTURE_BYTES
+      ? refused(describeChangeIssue({ code: 'pictureTooLarge', bytes, limitBytes: LARGEST_PICTURE_BYTES }))
+      : addPicture(jobId, before, data);
+  };
+  return (
+    <section aria-labelledby="pictures-title">
+      <h2 id="pictures-title" className="mb-2 text-lg">
+        Photos and sketches
+      </h2>
+      <ul className="grid grid-cols-2 gap-3">
+        {pictures.map(({ id, caption }) => (
+          <li key={id}>
+            <a href={`/api/pictures/${id}`} target="_blank" rel="noreferrer">
+              {/* A file of this bench at its own size: nothing to optimise. */}
+              {/* eslint-disable-next-line @next/next/no-img-element */}
+              <img src={`/api/pictures/${id}`} alt={caption} className="max-h-40 w-full object-contain" />
+            </a>
+            <p className="flex items-baseline justify-between gap-2 text-sm">
+              {caption}
+              <button
+                type="button"
+                className="min-h-6 text-soft underline"
+                aria-label={`Put away: ${caption}`}
+                onClick={() => void dropPicture(jobId, id)}
+              >
+                put away
+              </button>
+            </p>
+          </li>
+        ))}
+      </ul>
+      <ActionForm
+        action={keep}
+        label="A photo or sketch"
+        className="mt-2 grid items-end gap-2 sm:grid-cols-2"
+      >
+        <label className="block text-sm text-soft">
+          <span className="mb-1 block">A photo or sketch (JPEG, PNG, WebP)</span>
+          <input type="file" name="file" accept="image/jpeg,image/png,image/webp" className="w-full" />
+        </label>
+        <TextField name="caption" label="What it shows" />
+        <Button type="submit" className="justify-self-start">
+          Keep it
+        </Button>
+      </ActionForm>
+    </section>
+  );
+}

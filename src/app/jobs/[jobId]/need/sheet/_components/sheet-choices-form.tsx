@@ -1,0 +1,117 @@
+'use client';
+
+import { useRef } from 'react';
+import { RUINS, WISHES } from '@/core/fits';
+import { SHEET_KINDS, SHEETS, type Sheet, type SheetChoices, type SheetOption } from '@/core/sheets';
+import { ActionForm, Button, Choice, TextField } from '@/ui';
+import { describeRuin, describeWish, formatSigned } from '@/words';
+import { saveSheet } from '../actions';
+
+interface SheetChoicesFormProps {
+  readonly jobId: number;
+  readonly choices: SheetChoices;
+  readonly options: readonly SheetOption[];
+  readonly interfaces: Sheet['interfaces'];
+}
+
+/** What should happen at each interface, and the plain numbers of the sheet. A wish counts as soon as it is chosen. */
+export function SheetChoicesForm({ jobId, choices, options, interfaces }: SheetChoicesFormProps) {
+  const box = useRef<HTMLDivElement>(null);
+  const send = () => box.current?.closest('form')?.requestSubmit();
+  return (
+    <section aria-labelledby="wishes-title">
+      <h2 id="wishes-title" className="mb-2 text-lg">
+        What should happen
+      </h2>
+      <ActionForm
+        action={saveSheet.bind(null, jobId)}
+        label="Wishes and numbers of the sheet"
+        className="grid gap-3"
+      >
+        <div ref={box} className="grid gap-3">
+          <input type="hidden" name="kind" value={choices.kind} />
+          {interfaces.map(({ id, label, wish, ruin, band, clearance, coatMm }) => (
+            <div key={id} className="grid gap-2 sm:grid-cols-2">
+              <input type="hidden" name={`coat_${id}`} value={coatMm ?? 0} />
+              <Choice
+                name={`wish_${id}`}
+                label={`${label}: it should`}
+                defaultValue={wish}
+                onChange={send}
+                hint={
+                  band === undefined
+                    ? describeWish(wish).means
+                    : `${describeWish(wish).means}; clearance ${formatSigned(band.lowMm)} to ${formatSigned(band.highMm)}`
+                }
+                choices={WISHES.map((each) => ({ value: each, label: describeWish(each).name }))}
+              />
+              <Choice
+                name={`ruin_${id}`}
+                label="if it goes wrong"
+                defaultValue={ruin}
+                onChange={send}
+                choices={RUINS.map((each) => ({ value: each, label: describeRuin(each) }))}
+              />
+              <details className="sm:col-span-2" open={clearance !== undefined}>
+                <summary className="text-sm text-soft">own clearance in place of the class</summary>
+                <div className="mt-1 grid gap-2 sm:grid-cols-2">
+                  <TextField
+                    name={`least_${id}`}
+                    label="least"
+                    unit="mm"
+                    aria-label={`Least clearance ${label}`}
+                    defaultValue={clearance?.lowMm ?? ''}
+                  />
+                  <TextField
+                    name={`most_${id}`}
+                    label="most"
+                    unit="mm"
+                    aria-label={`Most clearance ${label}`}
+                    defaultValue={clearance?.highMm ?? ''}
+                  />
+                </div>
+              </details>
+            </div>
+          ))}
+          <div className="grid gap-3 sm:grid-cols-2">
+            {options.map(({ id, label, standard }) => (
+              <TextField
+                key={id}
+                name={`option_${id}`}
+                label={label}
+                placeholder={String(standard)}
+                defaultValue={choices.options[id] ?? ''}
+              />
+            ))}
+          </div>
+        </div>
+        <Button type="submit" className="justify-self-start">
+          Keep this
+        </Button>
+      </ActionForm>
+      <ActionForm action={saveSheet.bind(null, jobId)} label="Another sheet" className="mt-3">
+        <details>
+          <summary className="text-sm text-soft">Another kind of part</summary>
+          <AnotherKind kind={choices.kind} />
+        </details>
+      </ActionForm>
+    </section>
+  );
+}
+
+function AnotherKind({ kind }: { kind: SheetChoices['kind'] }) {
+  return (
+    <div className="mt-2 flex items-end gap-2">
+      <Choice
+        name="kind"
+        id="another-kind"
+        label="Sheet"
+        defaultValue={kind}
+        choices={KINDS.map(({ value, label }) => ({ value, label }))}
+      />
+      <Button type="submit">Change to it</Button>
+    </div>
+  );
+}
+
+const KINDS = SHEET_KINDS.map((value) => ({ value, label: SHEETS[value].title }));

@@ -1,0 +1,74 @@
+'use client';
+
+import { useState, useTransition } from 'react';
+import { FATAL_CODES } from '@/core/sheets';
+import { Button, Note, Problem } from '@/ui';
+import { describeSheetIssue, formatMm, formatSigned } from '@/words';
+import { takeOver } from '../actions';
+import type { SheetBenchProps } from './sheet-types';
+
+/** What the sheet comes to so far, what keeps it from coming out, and the way into the job. */
+export function SheetOutcome({ jobId, features, issues, whole, takenOver, stale }: SheetBenchProps) {
+  const [said, setSaid] = useState<Awaited<ReturnType<typeof takeOver>> | undefined>();
+  const [pending, start] = useTransition();
+  const fatal = issues.filter(({ code }) => FATAL_CODES.has(code));
+  const unread = fatal.filter(({ code }) => code === 'notRead');
+  const others = issues.filter(({ code }) => code !== 'notRead');
+  return (
+    <section aria-labelledby="comes-title">
+      <h2 id="comes-title" className="mb-2 text-lg">
+        What it comes to
+      </h2>
+      {features.length === 0 && <p className="text-soft">Nothing yet: the readings decide.</p>}
+      <table className="w-full border-collapse">
+        <caption className="sr-only">Sizes wanted</caption>
+        <tbody>
+          {features.map(({ id, name, targetMm, lowerMm, upperMm }) => (
+            <tr key={id} className="border-b border-hair">
+              <th scope="row" className="py-1 pr-3 text-left font-normal">
+                {name}
+              </th>
+              <td className="num py-1 text-right">
+                {formatMm(targetMm, 3)}{' '}
+                <span className="text-soft">
+                  {formatSigned(lowerMm)} {formatSigned(upperMm)}
+                </span>
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      <div className="mt-2 space-y-2">
+        {others.map((issue) =>
+          FATAL_CODES.has(issue.code) ? (
+            <Problem key={issue.code}>{describeSheetIssue(issue)}</Problem>
+          ) : (
+            <p key={issue.code} className="border-l-4 border-honey py-1 pl-3">
+              {describeSheetIssue(issue)}
+            </p>
+          ),
+        )}
+        {unread.length > 0 && (
+          <p className="text-soft">
+            Still to be read:{' '}
+            {unread.map((issue) => (issue.code === 'notRead' ? issue.label.toLowerCase() : '')).join(', ')}.
+          </p>
+        )}
+        {whole && (stale.length > 0 || !takenOver) && (
+          <Button
+            weight="main"
+            disabled={pending}
+            onClick={() => start(async () => setSaid(await takeOver(jobId)))}
+          >
+            {takenOver ? 'Take the changes over' : 'Take these sizes over into the job'}
+          </Button>
+        )}
+        {takenOver && stale.length > 0 && (
+          <p className="text-soft">Moved since they were taken over: {stale.join(', ')}.</p>
+        )}
+        {said?.message !== undefined &&
+          (said.ok ? <Note>{said.message}</Note> : <Problem>{said.message}</Problem>)}
+      </div>
+    </section>
+  );
+}

@@ -1,0 +1,41 @@
+'use client';
+
+import { ANSWERS, type Answer } from '@/core/need';
+import { ActionForm, Button, Choice, TextField } from '@/ui';
+import { describeAnswer } from '@/words';
+import { answerTest } from '../actions';
+
+interface AcceptancePanelProps {
+  readonly jobId: number;
+  readonly printName: string;
+  readonly answer?: { readonly answer: Answer; readonly note: string };
+}
+
+/** The agreed test is answered at the end, by whoever holds the part. */
+export function AcceptancePanel({ jobId, printName, answer }: AcceptancePanelProps) {
+  return (
+    <section aria-labelledby="test-title" className="bg-wash px-3 py-2">
+      <h2 id="test-title" className="text-base">
+        {answer === undefined
+          ? `How did print ${printName} do in the agreed test?`
+          : `The agreed test: ${describeAnswer(answer.answer)}${answer.note === '' ? '' : `, ${answer.note}`}`}
+      </h2>
+      <ActionForm
+        action={answerTest.bind(null, jobId)}
+        label="Answer of the agreed test"
+        className="mt-1 flex flex-wrap items-end gap-3"
+      >
+        <Choice
+          name="answer"
+          label="It"
+          defaultValue={answer?.answer ?? 'passed'}
+          choices={ANSWERS.map((each) => ({ value: each, label: describeAnswer(each) }))}
+        />
+        <div className="min-w-64 flex-1">
+          <TextField name="note" label="In a line: what was seen" defaultValue={answer?.note ?? ''} />
+        </div>
+        <Button type="submit">{answer === undefined ? 'Answer it' : 'Answer it again'}</Button>
+      </ActionForm>
+    </section>
+  );
+}

@@ -1,0 +1,105 @@
+import { estimateLadder, findLadderNote, isoFit, pressFit, snapHook, summariseLadder } from '@/core/fits';
+import { parseLength } from '@/core/metrology';
+import { parseOutcomesCsv } from '@/inputs';
+import { describeCsvIssue, describeIsoIssue, describeLadderNote, describeLengthIssue } from '@/words';
+import { neededNumber, onePath, parseArguments } from './arguments';
+import { readText } from './files';
+import { UsageError, valueOrRefuse } from './usage-error';
+
+/** `ladder OUTCOMES.csv`: the threshold of coming free, and the gap to draw. */
+export function runLadder(words: readonly string[]): { readonly report: object; readonly note?: string } {
+  const path = onePath(parseArguments(words, ['json']), 'ladder');
+  const rungs = valueOrRefuse(
+    parseOutcomesCsv(readText(path)),
+    (issue) => `${path}: ${describeCsvIssue(issue)}`,
+  );
+  const { g50Mm, widthMm, recommendedMm, interval95Mm } = summariseLadder(estimateLadder(rungs));
+  const note = findLadderNote(rungs);
+  return {
+    report: { g50_mm: g50Mm, width_mm: widthMm, recommended_mm: recommendedMm, interval95_mm: interval95Mm },
+    note: note && `${path}: ${describeLadderNote(note)}`,
+  };
+}
+
+const PRESS_OPTIONS = [
+  'interface',
+  'outer',
+  'bore',
+  'interference',
+  'hub-e',
+  'hub-nu',
+  'shaft-e',
+  'shaft-nu',
+  'length',
+  'friction',
+];
+
+/** `press`: two cylinders pressed together. */
+export function runPress(words: readonly string[]): object {
+  const given = parseArguments(words, [...PRESS_OPTIONS, 'json']);
+  const interfaceMm = neededNumber(given, 'interface');
+  const outerMm = neededNumber(given, 'outer');
+  const boreMm = neededNumber(given, 'bore', 0);
+  if (outerMm <= interfaceMm)
+    throw new UsageError(
+      `--outer ${outerMm} must be larger than --interface ${interfaceMm}: the hub has no wall.`,
+    );
+  if (boreMm >= interfaceMm)
+    throw new UsageError(
+      `--bore ${boreMm} must be smaller than --interface ${interfaceMm}: the shaft has no wall.`,
+    );
+  const result = pressFit({
+    interfaceMm,
+    outerMm,
+    boreMm,
+    interferenceMm: neededNumber(given, 'interference', 0),
+    hubModulusMPa: neededNumber(given, 'hub-e'),
+    hubPoisson: neededNumber(given, 'hub-nu', 0),
+    shaftModulusMPa: neededNumber(given, 'shaft-e'),
+    shaftPoisson: neededNumber(given, 'shaft-nu', 0),
+    lengthMm: neededNumber(given, 'length'),
+    friction: neededNumber(given, 'friction', 0),
+  });
+  return {
+    pressure_MPa: result.pressureMPa,
+    hubHoop_MPa: result.hubHoopMPa,
+    hubStrain: result.hubStrain,
+    push_N: result.pushN,
+  };
+}
+
+const SNAP_OPTIONS = ['length', 'thickness', 'width', 'deflection', 'modulus', 'friction', 'lead-deg'];
+
+/** `snap`: a cantilever hook. */
+export function runSnap(words: readonly string[]): object {
+  const given = parseArguments(words, [...SNAP_OPTIONS, 'json']);
+  const leadDeg = neededNumber(given, 'lead-deg', 0);
+  if (leadDeg >= 90)
+    throw new UsageError(`--lead-deg: ${leadDeg} must be below 90, from the direction of pushing.`);
+  const result = snapHook({
+    lengthMm: neededNumber(given, 'length'),
+    thicknessMm: neededNumber(given, 'thickness'),
+    widthMm: neededNumber(given, 'width'),
+    deflectionMm: neededNumber(given, 'deflection', 0),
+    modulusMPa: neededNumber(given, 'modulus'),
+    friction: neededNumber(given, 'friction', 0),
+    leadRad: (leadDeg * Math.PI) / 180,
+  });
+  if (result.insertN === Infinity)
+    throw new UsageError(
+      `--lead-deg ${leadDeg} with --friction ${given.options.friction}: the slope locks and cannot be pushed in. Make it flatter.`,
+    );
+  return { strain: result.strain, deflect_N: result.deflectN, insert_N: result.insertN };
+}
+
+/** `iso286 SIZE FIT`: limits and clearances. */
+export function runIso286(words: readonly string[]): object {
+  const { positionals } = parseArguments(words, ['json']);
+  if (positionals.length !== 2)
+    throw new UsageError(
+      `iso286 takes a size and a fit, such as 25 H7/g6; ${positionals.length} were given.`,
+    );
+  const [size, fit] = positionals;
+  const { valueMm } = valueOrRefuse(parseLength(size), (issue) => `size: ${describeLengthIssue(issue)}`);
+  return valueOrRefuse(isoFit(valueMm, fit), describeIsoIssue);
+}

@@ -1,0 +1,61 @@
+import { writeFileSync } from 'node:fs';
+import Module from 'manifold-3d';
+import {
+  buildGauge,
+  GAUGE_CHOICES,
+  gaugeEffort,
+  gaugeFeatures,
+  gaugeSpecOf,
+  type GaugeChoice,
+  type GaugeParameters,
+} from '@/core/gauges';
+import { checkMesh, write3mf, writeStl } from '@/core/mesh';
+import { describeGaugeIssue } from '@/words';
+import { neededNumber, numberOption, parseArguments, textOption, type Arguments } from './arguments';
+import { UsageError, valueOrRefuse } from './usage-error';
+
+/** Names on the command line: shortBlock is short-block. */
+const nameOf = (choice: GaugeChoice) => choice.replace(/[A-Z]/g, (letter) => `-${letter.toLowerCase()}`);
+
+function parametersOf(choice: GaugeChoice, given: Arguments): GaugeParameters {
+  const isPlain = choice === 'pocket' || choice === 'hole' || choice === 'pin';
+  return {
+    choice,
+    fromMm: isPlain ? neededNumber(given, 'from') : numberOption(given, 'from', 0.1),
+    stepMm: numberOption(given, 'step', 0.05),
+    count: Math.min(100, numberOption(given, 'count', 9)),
+    pinMm: numberOption(given, 'pin', choice === 'ball' ? 8 : choice === 'links' ? 3 : 5),
+  };
+}
+
+/** `gauge KIND -o FILE.stl`: a gauge as STL, or as 3MF where the name ends so. */
+export async function runGauge(words: readonly string[]): Promise<object> {
+  const given = parseArguments(words, ['from', 'step', 'count', 'pin', 'layer', 'output', 'json']);
+  const [name] = given.positionals;
+  const choice = GAUGE_CHOICES.find((each) => nameOf(each) === name);
+  if (choice === undefined || given.positionals.length !== 1)
+    throw new UsageError(
+      `gauge takes one kind: ${GAUGE_CHOICES.map(nameOf).join(', ')}. Given: ${given.positionals.join(' ') || 'none'}.`,
+    );
+  const output = textOption(given, 'output');
+  if (output === undefined) throw new UsageError('gauge: say where to write, -o FILE.stl or -o FILE.3mf.');
+  const spec = gaugeSpecOf(parametersOf(choice, given));
+  const kernel = await Module();
+  kernel.setup();
+  const mesh = valueOrRefuse(buildGauge(kernel, spec), describeGaugeIssue);
+  writeFileSync(output, output.toLowerCase().endsWith('.3mf') ? write3mf(mesh) : writeStl(mesh));
+  const check = checkMesh(mesh);
+  const effort = gaugeEffort(mesh, check.volumeMm3, numberOption(given, 'layer', 0.05));
+  return {
+    kind: name,
+    file: output,
+    facets: check.facets,
+    watertight: check.watertight,
+    height_mm: effort.heightMm,
+    layers: effort.layers,
+    minutes_assumed: effort.minutes,
+    volume_ml: effort.volumeMl,
+    steps_mm: spec.kind === 'block' ? undefined : spec.stepsMm,
+    sizes: gaugeFeatures(spec).map(({ feature, drawnMm }) => ({ feature, drawn_mm: drawnMm })),
+  };
+}

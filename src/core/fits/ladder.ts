@@ -1,0 +1,140 @@
+/** What the hand finds at one rung. Free and sloppy both came free. */
+export const RUNG_OUTCOMES = ['fused', 'stiff', 'free', 'sloppy'] as const;
+export type RungOutcome = (typeof RUNG_OUTCOMES)[number];
+
+export interface Rung {
+  /** Drawn gap per side, mm. */
+  readonly gapMm: number;
+  readonly outcome: RungOutcome;
+}
+
+/** Posterior of the threshold and its width on a grid: what every question about freeing is answered from. */
+export interface Ladder {
+  readonly g50Mm: Float64Array;
+  readonly widthMm: Float64Array;
+  /** Same length, sums to one. */
+  readonly weights: Float64Array;
+  readonly rungs: readonly Rung[];
+}
+
+const PRIOR = { lnG50: Math.log(0.25), lnWidth: Math.log(0.03), sd: 0.6 };
+/** Nodes of ln g50 and of ln w, over ± 4.5 prior standard deviations; doubling both moves no figure by 0.3 %. */
+const G_NODES = 241;
+const W_NODES = 81;
+const REACH = 4.5;
+
+export function cameFree(outcome: RungOutcome): boolean {
+  return outcome === 'free' || outcome === 'sloppy';
+}
+
+/** ln(1/(1+e^−x)), without overflow. */
+function logLogistic(x: number): number {
+  return x > 0 ? -Math.log1p(Math.exp(-x)) : x - Math.log1p(Math.exp(x));
+}
+
+/**
+ * Logistic curve of coming free over the drawn gap: P(free | g) = 1/(1 + exp(−(g − g50)/w)), priors lognormal on both.
+ * No rung at all gives the prior. Source: METHODS §3; Bayesian logistic regression on a grid.
+ */
+export function estimateLadder(rungs: readonly Rung[]): Ladder {
+  const g50Mm = new Float64Array(G_NODES * W_NODES);
+  const widthMm = new Float64Array(G_NODES * W_NODES);
+  const log = new Float64Array(G_NODES * W_NODES);
+  for (let i = 0; i < G_NODES; i++) {
+    const zG = REACH * ((2 * i) / (G_NODES - 1) - 1);
+    for (let j = 0; j < W_NODES; j++) {
+      const zW = REACH * ((2 * j) / (W_NODES - 1) - 1);
+      const at = i * W_NODES + j;
+      g50Mm[at] = Math.exp(PRIOR.lnG50 + PRIOR.sd * zG);
+      widthMm[at] = Math.exp(PRIOR.lnWidth + PRIOR.sd * zW);
+      log[at] = -0.5 * (zG * zG + zW * zW);
+      for (const { gapMm, outcome } of rungs) {
+        const x = (gapMm - g50Mm[at]) / widthMm[at];
+        log[at] += logLogistic(cameFree(outcome) ? x : -x);
+      }
+    }
+  }
+  const most = log.reduce((best, value) => Math.max(best, value), -Infinity);
+  const weights = log.map((value) => Math.exp(value - most));
+  const total = weights.reduce((sum, weight) => sum + weight, 0);
+  return { g50Mm, widthMm, weights: weights.map((weight) => weight / total), rungs };
+}
+
+/** Chance that a joint drawn with this gap frees itself, averaged over the posterior. */
+export function chanceFree({ g50Mm, widthMm, weights }: Ladder, gapMm: number): number {
+  let chance = 0;
+  for (let i = 0; i < weights.length; i++)
+    chance += weights[i] / (1 + Math.exp(-(gapMm - g50Mm[i]) / widthMm[i]));
+  return chance;
+}
+
+/** The smallest drawn gap that frees itself with a chance, mm, by bisection to a nanometre. */
+export function gapForChance(ladder: Ladder, chance: number): number {
+  if (!(chance > 0 && chance < 1)) throw new RangeError('gapForChance: the chance must lie between 0 and 1');
+  let low = 0;
+  let high = 1;
+  while (chanceFree(ladder, high) < chance) high *= 2;
+  while (high - low > 1e-6) {
+    const middle = (low + high) / 2;
+    if (chanceFree(ladder, middle) < chance) low = middle;
+    else high = middle;
+  }
+  return high;
+}
+
+/** What a ladder comes to; lengths mm. */
+export interface LadderSummary {
+  readonly g50Mm: number;
+  readonly widthMm: number;
+  /** Smallest gap with P(free) ≥ 0.95 averaged over the posterior. */
+  readonly recommendedMm: number;
+  readonly interval95Mm: readonly [number, number];
+}
+
+export const WANTED_FREE = 0.95;
+
+function quantileOf(values: Float64Array, weights: Float64Array, p: number): number {
+  const sums = new Map<number, number>();
+  values.forEach((value, i) => sums.set(value, (sums.get(value) ?? 0) + weights[i]));
+  const sorted = [...sums].sort((a, b) => a[0] - b[0]);
+  let below = 0;
+  for (let i = 0; i < sorted.length; i++) {
+    const [value, weight] = sorted[i];
+    if (below + weight / 2 >= p) {
+      if (i === 0) return value;
+      const [before, weightBefore] = sorted[i - 1];
+      const from = below - weightBefore / 2;
+      return before + ((value - before) * (p - from)) / (below + weight / 2 - from);
+    }
+    below += weight;
+  }
+  return sorted[sorted.length - 1][0];
+}
+
+export function summariseLadder(ladder: Ladder): LadderSummary {
+  const mean = (values: Float64Array) => values.reduce((sum, value, i) => sum + value * ladder.weights[i], 0);
+  return {
+    g50Mm: mean(ladder.g50Mm),
+    widthMm: mean(ladder.widthMm),
+    recommendedMm: gapForChance(ladder, WANTED_FREE),
+    interval95Mm: [0.025, 0.975].map((p) => quantileOf(ladder.g50Mm, ladder.weights, p)) as [number, number],
+  };
+}
+
+/** What the outcomes themselves leave open. */
+export type LadderNote =
+  | { readonly code: 'noRungs' }
+  | { readonly code: 'allFused'; readonly mostMm: number }
+  | { readonly code: 'allFree'; readonly leastMm: number }
+  | { readonly code: 'crossed'; readonly freeMm: number; readonly fusedMm: number };
+
+/** All fused, all free, or a fused rung above a free one: still computed with, and said. */
+export function findLadderNote(rungs: readonly Rung[]): LadderNote | undefined {
+  if (rungs.length === 0) return { code: 'noRungs' };
+  const free = rungs.filter(({ outcome }) => cameFree(outcome)).map(({ gapMm }) => gapMm);
+  const fused = rungs.filter(({ outcome }) => !cameFree(outcome)).map(({ gapMm }) => gapMm);
+  if (free.length === 0) return { code: 'allFused', mostMm: Math.max(...fused) };
+  if (fused.length === 0) return { code: 'allFree', leastMm: Math.min(...free) };
+  const [freeMm, fusedMm] = [Math.min(...free), Math.max(...fused)];
+  return fusedMm > freeMm ? { code: 'crossed', freeMm, fusedMm } : undefined;
+}

@@ -1,0 +1,67 @@
+import type { Target } from '@/core/signature';
+import { BLOCK_SIZES, FEW_SIZES } from './blocks';
+import { chooseBlock } from './choose-block';
+import { stepsFrom, type GaugeSpec } from './gauge';
+
+/** Kinds of gauge as they are asked for; a roof is a gap through height. */
+export const GAUGE_CHOICES = [
+  'block',
+  'shortBlock',
+  'chosenBlock',
+  'hinge',
+  'ball',
+  'links',
+  'slider',
+  'roof',
+  'pocket',
+  'hole',
+  'pin',
+] as const;
+export type GaugeChoice = (typeof GAUGE_CHOICES)[number];
+
+/** What is asked of a gauge; a block takes no steps, a plain ladder no pin. Lengths mm. */
+export interface GaugeParameters {
+  readonly choice: GaugeChoice;
+  readonly fromMm: number;
+  readonly stepMm: number;
+  readonly count: number;
+  readonly pinMm: number;
+}
+
+/**
+ * The gauge that was asked for; a chosen block has the sizes that tell most about the targets, or about usual parts.
+ * Whether it can be built is for findGaugeIssue to say.
+ */
+export function gaugeSpecOf(
+  { choice, fromMm, stepMm, count, pinMm }: GaugeParameters,
+  targets?: readonly Target[],
+): GaugeSpec {
+  switch (choice) {
+    case 'block':
+      return { kind: 'block', sizes: BLOCK_SIZES };
+    case 'shortBlock':
+      return { kind: 'block', sizes: FEW_SIZES };
+    case 'chosenBlock':
+      return { kind: 'block', sizes: chooseBlock(Math.round(count), targets) };
+    case 'pocket':
+    case 'hole':
+    case 'pin':
+      return { kind: choice, stepsMm: stepsFrom(fromMm, stepMm, Math.round(count)) };
+    case 'roof':
+      return {
+        kind: 'joint',
+        joint: 'slider',
+        direction: 'height',
+        pinMm,
+        stepsMm: stepsFrom(fromMm, stepMm, Math.round(count)),
+      };
+    default:
+      return {
+        kind: 'joint',
+        joint: choice,
+        direction: 'plane',
+        pinMm,
+        stepsMm: stepsFrom(fromMm, stepMm, Math.round(count)),
+      };
+  }
+}

@@ -1,0 +1,91 @@
+import { eq } from 'drizzle-orm';
+import { chainChance, drawFit, sizeChain, type Chain, type ChainLink, type DrawnFit } from '@/core/fits';
+import type { FeatureKind } from '@/core/metrology';
+import { tables, type Db } from '@/db';
+import { featureKey, kindOf } from './kinds';
+import { drawOptions, type JobView } from './view-job';
+
+/** A size that is no feature of the job yet: what must be drawn for it here. */
+export interface SizeWanted {
+  readonly kind: FeatureKind;
+  readonly targetMm: number;
+  readonly halfMm: number;
+}
+
+/** What to draw for sizes on this job's printer and resin; undefined without a profile. */
+export function drawSizes(view: JobView, wanted: readonly SizeWanted[]): DrawnFit[] | undefined {
+  const { learned } = view;
+  if (learned === undefined) return undefined;
+  return wanted.map(({ kind, targetMm, halfMm }, i) =>
+    drawFit(
+      learned.signature,
+      { feature: `wanted ${i}`, kind, targetMm, lowerMm: -halfMm, upperMm: halfMm },
+      drawOptions(view),
+    ),
+  );
+}
+
+/** A link of a chain: a feature of the job, or a bought size. */
+export type LinkInput =
+  | { readonly featureId: number; readonly direction: 1 | -1 }
+  | { readonly name: string; readonly sizeMm: number; readonly halfMm: number; readonly direction: 1 | -1 };
+
+export interface ChainView extends Chain {
+  /** Chance that the end lies between the limits, where every link is printed. */
+  readonly chance?: number;
+}
+
+type PrintedLink = ChainLink & { readonly query: NonNullable<ChainLink['query']> };
+
+/** What a chain of sizes leaves at its end; undefined when no link is left. */
+export function workOutChain(
+  view: JobView,
+  inputs: readonly LinkInput[],
+  limits?: { readonly lowMm: number; readonly highMm: number },
+): ChainView | undefined {
+  const links = inputs.flatMap((input): ChainLink[] => {
+    if ('name' in input) return [input];
+    const feature = view.features.find(({ id }) => id === input.featureId);
+    if (feature === undefined) return [];
+    const drawn = view.attempts.at(-1)?.drawn.find(({ featureId }) => featureId === feature.id);
+    const drawnMm = drawn?.drawnMm ?? feature.targetMm;
+    return [
+      {
+        name: feature.name,
+        direction: input.direction,
+        sizeMm: feature.targetMm + (feature.lowerMm + feature.upperMm) / 2,
+        halfMm: (feature.upperMm - feature.lowerMm) / 2,
+        query: { kind: kindOf(feature), drawnMm, feature: featureKey(feature.id) },
+      },
+    ];
+  });
+  if (links.length === 0) return undefined;
+  const signature = view.learned?.signature;
+  const chain = sizeChain(links, signature);
+  const printed = links.every((link): link is PrintedLink => link.query !== undefined);
+  const chance =
+    signature === undefined || limits === undefined || !printed
+      ? undefined
+      : chainChance(links as PrintedLink[], signature, limits);
+  return { ...chain, chance };
+}
+
+/** What a cured resin stands, from its sheet; null where nobody has said. */
+export interface ResinStrength {
+  readonly modulusMPa: number | null;
+  readonly strengthMPa: number | null;
+  readonly breakStrain: number | null;
+}
+
+/** Keeps what a resin stands with the resin, for every job. */
+export function keepStrength(
+  db: Db,
+  resinId: number,
+  strength: { readonly modulusMPa?: number; readonly strengthMPa?: number; readonly breakStrain?: number },
+): void {
+  const { modulusMPa = null, strengthMPa = null, breakStrain = null } = strength;
+  db.update(tables.resins)
+    .set({ modulusMPa, strengthMPa, breakStrain })
+    .where(eq(tables.resins.id, resinId))
+    .run();
+}

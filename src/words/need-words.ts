@@ -1,0 +1,77 @@
+import type { AcceptanceTest, Answer, Claim, MateOrigin } from '@/core/need';
+
+interface ClaimWords {
+  readonly label: string;
+  readonly caution: string;
+}
+
+/** What a claim asks for. Each defers to the rules of the place and to people licensed for it. */
+const CLAIM_WORDS: Readonly<Record<Claim, ClaimWords>> = {
+  mains: {
+    label: 'mains voltage near it',
+    caution:
+      'Printed resin is no proven insulation and burns. Parts of mains wiring come certified or not at all; a licensed electrician decides, by the local code.',
+  },
+  skin: {
+    label: 'worn on skin',
+    caution:
+      'Under-cured resin sensitises skin for life. Only a resin rated for skin, washed and cured as its sheet says, and nothing here vouches for that.',
+  },
+  mouth: {
+    label: 'in the mouth',
+    caution:
+      'Only a rated resin on a proven process, made and fitted by licensed practice. This program computes sizes and no more.',
+  },
+  food: {
+    label: 'touches food or drink',
+    caution:
+      'Layer lines hold what washing leaves, and most resins may not touch food. Use a rated resin and coating, or another material; local food rules decide.',
+  },
+  pressure: {
+    label: 'under pressure or vacuum',
+    caution:
+      'Layered resin fails without warning, in splinters. Test filled with water, behind a shield, well above the pressure of use; pressure equipment has its own codes.',
+  },
+  vehicle: {
+    label: 'on a vehicle, or holds a person',
+    caution:
+      'A part that steers, brakes or carries must not be a print. For the rest: heat in a parked vehicle, vibration and rules of approval come first.',
+  },
+  heat: {
+    label: 'near a flame or a hot surface',
+    caution:
+      'Cured resin softens before it chars and then burns. Keep it from flames and heaters; prove the hottest step on a spare one first.',
+  },
+};
+
+export function describeClaim(claim: Claim): ClaimWords {
+  return CLAIM_WORDS[claim];
+}
+
+const TEST_WORDS: Readonly<Record<AcceptanceTest, string>> = {
+  pushAndShake: 'Pushes in by thumb and stays when it is shaken upside down',
+  turnsByHand: 'Turns by hand all the way round without rubbing',
+  holdsPose: 'Holds its pose when it is set and let go',
+  passesGauge: 'Passes the gauge',
+  looksAlike: 'Looks like its neighbour at arm’s length',
+  slidesByHand: 'Slides on by hand, without a tool',
+  bearsLoad: 'Bears its load for a day without giving way',
+};
+
+export function describeAcceptanceTest(test: AcceptanceTest): string {
+  return TEST_WORDS[test];
+}
+
+const ANSWER_WORDS: Readonly<Record<Answer, string>> = {
+  passed: 'passed',
+  partly: 'passed in part',
+  failed: 'failed',
+};
+
+export function describeAnswer(answer: Answer): string {
+  return ANSWER_WORDS[answer];
+}
+
+export function describeOrigin(origin: MateOrigin): string {
+  return origin === 'bought' ? 'bought, can be bought again' : 'an old piece as it was found';
+}

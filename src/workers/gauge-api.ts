@@ -1,0 +1,44 @@
+import {
+  buildGauge,
+  gaugeEffort,
+  gaugeSpecOf,
+  type GaugeEffort,
+  type GaugeIssue,
+  type GaugeParameters,
+} from '@/core/gauges';
+import { checkMesh, write3mf, writeStl } from '@/core/mesh';
+import { fail, ok, type Result } from '@/core/result';
+import type { Target } from '@/core/signature';
+import type { SolidKernel } from '@/core/solids';
+
+/** A gauge as the page asks for it. */
+export interface AskedGauge {
+  readonly parameters: GaugeParameters;
+  /** What a chosen block should tell about; usual parts when left out. */
+  readonly targets?: readonly Target[];
+  readonly layerMm: number;
+}
+
+/** A gauge as files, with what printing it takes. */
+export interface BuiltGauge {
+  readonly stl: Uint8Array<ArrayBuffer>;
+  readonly threeMf: Uint8Array<ArrayBuffer>;
+  readonly watertight: boolean;
+  readonly effort: GaugeEffort;
+}
+
+/** Builds a gauge and writes its files, over the core; refuses what cannot be built with its reason. */
+export function buildGaugeFiles(
+  kernel: SolidKernel,
+  { parameters, targets, layerMm }: AskedGauge,
+): Result<BuiltGauge, GaugeIssue> {
+  const mesh = buildGauge(kernel, gaugeSpecOf(parameters, targets));
+  if (!mesh.ok) return fail(mesh.issue);
+  const { watertight, volumeMm3 } = checkMesh(mesh.value);
+  return ok({
+    stl: writeStl(mesh.value),
+    threeMf: write3mf(mesh.value),
+    watertight,
+    effort: gaugeEffort(mesh.value, volumeMm3, layerMm),
+  });
+}
