@@ -75,7 +75,7 @@ export function MeasuringBench(props: BenchProps) {
         isProblem: true,
       });
   };
-  const { waiting, isCutOff, add } = useReadingQueue(printId, onAnswer);
+  const { waiting, isCutOff, add, drain } = useReadingQueue(printId, onAnswer);
 
   // On its way to the bench, or kept there and not yet on the page: the page may come before or after the answer.
   const onTheWay = useMemo(() => {
@@ -130,11 +130,17 @@ export function MeasuringBench(props: BenchProps) {
     moveOn((counts.get(active.id) ?? 0) + 1);
     arm();
   };
-  const retract = (readingId?: number) => {
+  /** What is on its way arrives first: the last reading is then the last one the bench has. */
+  const retract = async (readingId?: number) => {
+    await drain();
     setKept([]);
-    void takeBack(printId, readingId)
-      .then((said) => setRemark({ text: said }))
-      .then(arm);
+    const said = await takeBack(printId, readingId).catch(() => undefined);
+    setRemark(
+      said === undefined
+        ? { text: 'The connection is lost; nothing was taken back. Try again.', isProblem: true }
+        : { text: said },
+    );
+    arm();
   };
   const say = (word: FitWord, pushN?: number) => {
     const entry = {
@@ -171,7 +177,7 @@ export function MeasuringBench(props: BenchProps) {
     {
       key: 'Backspace',
       does: 'on an empty field: take back the last reading',
-      run: () => retract(),
+      run: () => void retract(),
       onEmptyField: true,
     },
     { key: 'a', does: 'the feature before, again', run: () => step(-1), onEmptyField: true },
@@ -258,7 +264,7 @@ export function MeasuringBench(props: BenchProps) {
           setChosenId(id);
           arm();
         }}
-        onRetract={retract}
+        onRetract={(readingId) => void retract(readingId)}
       />
       <NextHint
         features={features}

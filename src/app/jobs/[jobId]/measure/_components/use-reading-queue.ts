@@ -44,12 +44,13 @@ async function send(entry: ReadingInput): Promise<Answer['result'] | undefined> 
 
 /**
  * Readings on their way to the bench, in order. They are kept on this machine until the bench has answered, so that a
- * lost connection, a crash or a reload loses none; each carries its own key, so that none is stored twice.
+ * lost connection, a crash or a reload loses none; each carries its own key, so that none is stored twice. `drain`
+ * resolves once those on their way are answered, or nobody answers.
  */
 export function useReadingQueue(printId: number, onAnswer: (answer: Answer) => void) {
   const [waiting, setWaiting] = useState<readonly ReadingInput[]>([]);
   const [isCutOff, setCutOff] = useState(false);
-  const sending = useRef(false);
+  const sending = useRef<Promise<void> | undefined>(undefined);
   const answered = useRef(onAnswer);
   useEffect(() => {
     answered.current = onAnswer;
@@ -61,9 +62,7 @@ export function useReadingQueue(printId: number, onAnswer: (answer: Answer) => v
     },
     [printId],
   );
-  const drain = useCallback(async () => {
-    if (sending.current) return;
-    sending.current = true;
+  const sendAll = useCallback(async () => {
     for (let [entry] = readKept(printId); entry !== undefined; [entry] = readKept(printId)) {
       const result = await send(entry);
       setCutOff(result === undefined);
@@ -72,8 +71,13 @@ export function useReadingQueue(printId: number, onAnswer: (answer: Answer) => v
       keep(readKept(printId).filter((other) => other.clientKey !== clientKey));
       answered.current({ entry, result });
     }
-    sending.current = false;
   }, [keep, printId]);
+  const drain = useCallback(() => {
+    sending.current ??= sendAll().finally(() => {
+      sending.current = undefined;
+    });
+    return sending.current;
+  }, [sendAll]);
   useEffect(() => {
     const retry = () => void drain();
     const first = setTimeout(() => {
@@ -95,5 +99,5 @@ export function useReadingQueue(printId: number, onAnswer: (answer: Answer) => v
     },
     [drain, keep, printId],
   );
-  return { waiting, isCutOff, add };
+  return { waiting, isCutOff, add, drain };
 }
