@@ -27,7 +27,8 @@ const CORE_MAY_IMPORT = {
   fits: ['numerics', 'metrology', 'signature'],
   sheets: ['metrology', 'signature', 'fits', 'solids', 'mesh'],
   gauges: ['numerics', 'metrology', 'signature', 'fits', 'solids', 'mesh'],
-  virtual: ['numerics', 'metrology', 'signature', 'fits'],
+  resins: ['numerics', 'fits'],
+  virtual: ['numerics', 'metrology', 'signature', 'fits', 'resins'],
 };
 
 const OUTSIDE_OF_CORE = [

@@ -1,3 +1,4 @@
+export { bendBar, type TrueBar } from './bench-bar';
 export { drawCaliper, readCaliper, type VirtualCaliper } from './caliper';
 export { curedWall, curvedEdgeSize, lonelyEdgeGrowth, openSlot, type Light } from './optics';
 export { drawPrinter, type Family, type VirtualPrinter } from './printer';

@@ -1,0 +1,126 @@
+import { deflectionAt, type HeatPoint } from './deflection';
+import { provenHeat, provenQuote, type Proof, type ProvenHeat } from './proof';
+import type { PropertyId } from './properties';
+import { HIGH_TEST_MPA, LOW_TEST_MPA, quoteOf, type Quote, type ResinSheet } from './sheet';
+import { viscosityAt, type ViscosityBounds } from './viscosity';
+
+/** A resin as the choice sees it: its sheet, and what the bench has proven of it. */
+export interface ResinFile {
+  readonly name: string;
+  readonly sheet: ResinSheet;
+  readonly proofs: readonly Proof[];
+}
+
+/** Ends between which a value lies as far as anybody knows. */
+export interface Interval {
+  readonly low: number;
+  readonly high: number;
+}
+
+/** A value the choice goes by. */
+export interface Known extends Interval {
+  readonly value: number;
+  readonly quote: Quote;
+}
+
+/** What is known of a resin, proven values before quoted ones. */
+export interface Evidence {
+  readonly name: string;
+  readonly sheet: ResinSheet;
+  readonly provenHeats: readonly ProvenHeat[];
+  readonly quotedHeats: readonly (HeatPoint & { readonly quote: Quote })[];
+  readonly of: (property: PropertyId) => Known | undefined;
+}
+
+/** Ends of a quote; what was tested only as far as it goes is open on the other side. */
+export function intervalOf({ value, low, high, bound }: Quote): Interval {
+  if (bound === 'atLeast') return { low: low ?? value, high: Infinity };
+  if (bound === 'atMost') return { low: -Infinity, high: high ?? value };
+  return { low: low ?? value, high: high ?? value };
+}
+
+function known(quote: Quote): Known {
+  return { ...intervalOf(quote), value: quote.value, quote };
+}
+
+/** The newest of proofs that speak of the same thing, the last one entered where two are of one day. */
+function newest<Item extends { readonly quote: Quote }>(items: readonly Item[]): Item | undefined {
+  return items.reduce<Item | undefined>(
+    (best, item) => (best === undefined || (item.quote.on ?? '') >= (best.quote.on ?? '') ? item : best),
+    undefined,
+  );
+}
+
+/**
+ * What a proven value leaves of a quoted one: it replaces it, unless the proof only says that it went as far as it was
+ * tested, and the sheet says that it goes further.
+ */
+function outrank(quoted: Known | undefined, provenBy: Quote | undefined): Known | undefined {
+  if (provenBy === undefined) return quoted;
+  const shown = known(provenBy);
+  if (quoted === undefined || provenBy.bound === undefined) return shown;
+  const agrees = provenBy.bound === 'atLeast' ? quoted.value >= shown.low : quoted.value <= shown.high;
+  return agrees ? quoted : shown;
+}
+
+/** Collects what is known of a resin. */
+export function evidenceOf({ name, sheet, proofs }: ResinFile): Evidence {
+  const quotes = proofs.flatMap((proof) => provenQuote(proof) ?? []);
+  const quotedHeats = (['deflectionLow_C', 'deflectionHigh_C'] as const).flatMap((property) => {
+    const quote = quoteOf(sheet, property);
+    if (quote === undefined) return [];
+    const usual = property === 'deflectionLow_C' ? LOW_TEST_MPA : HIGH_TEST_MPA;
+    return { stressMPa: quote.testMPa ?? usual, tempC: quote.value, quote };
+  });
+  return {
+    name,
+    sheet,
+    quotedHeats,
+    provenHeats: proofs.flatMap((proof) => provenHeat(proof) ?? []),
+    of: (property) => {
+      const stated = quoteOf(sheet, property);
+      const own = newest(quotes.filter((quote) => quote.property === property).map((quote) => ({ quote })));
+      return outrank(stated && known(stated), own?.quote);
+    },
+  };
+}
+
+/** A value of the first property that is known: a bar that was bent tells more of a part than one that was pulled. */
+export function firstKnown(evidence: Evidence, properties: readonly PropertyId[]): Known | undefined {
+  const all = properties.flatMap((property) => evidence.of(property) ?? []);
+  return all.find(({ quote }) => quote.source === 'proof') ?? all[0];
+}
+
+/** Modulus in bending, or in tension where only that is known. */
+export function modulusOf(evidence: Evidence): Known | undefined {
+  return firstKnown(evidence, ['flexuralModulus_MPa', 'tensileModulus_MPa']);
+}
+
+export function strengthOfResin(evidence: Evidence): Known | undefined {
+  return firstKnown(evidence, ['flexuralStrength_MPa', 'tensileStrength_MPa']);
+}
+
+/**
+ * Temperature at which it gives way under a stress: proven at that stress or a higher one before quoted; a proof that
+ * ended before the bar gave way does not speak against a higher quoted value.
+ */
+export function heatAt(evidence: Evidence, stressMPa: number): Known | undefined {
+  const tempC = deflectionAt(evidence.quotedHeats, stressMPa);
+  const source = evidence.quotedHeats.find((point) => point.stressMPa >= stressMPa - 1e-9)?.quote;
+  const quoted =
+    tempC === undefined || source === undefined
+      ? undefined
+      : { value: tempC, low: tempC, high: tempC, quote: source };
+  const covering = evidence.provenHeats.filter((heat) => heat.stressMPa >= stressMPa - 1e-9);
+  const least = Math.min(...covering.map((heat) => heat.stressMPa));
+  const nearest = newest(covering.filter((heat) => heat.stressMPa <= least * 1.05));
+  return outrank(quoted, nearest?.quote);
+}
+
+/** Viscosity at a temperature; undefined when nobody states any. */
+export function viscosityOf({ sheet }: Evidence, tempC: number): ViscosityBounds | undefined {
+  const points = sheet.quotes.flatMap(({ property, value, atC }) =>
+    property === 'viscosity_mPas' && atC !== undefined ? { mPas: value, atC } : [],
+  );
+  return viscosityAt(points, tempC);
+}

@@ -1,0 +1,107 @@
+import { fail, ok, type Result } from '@/core/result';
+import { estimateModulus, type BendIssue, type BendResult, type BendTest } from './bend';
+import { strainAtBreak, type BreakIssue, type BreakResult, type BreakTest } from './break-strain';
+import { creepDrift, type CreepResult, type CreepTest } from './creep';
+import { judgeDrops, type DropIssue, type DropResult, type DropTrial } from './drop';
+import { sagTemperature, type SagIssue, type SagResult, type SagTest } from './sag';
+import type { Quote } from './sheet';
+import { yellowingLimit, type ShadeIssue, type ShadeResult, type ShadeTest } from './yellowing';
+
+export const PROOF_KINDS = ['bend', 'break', 'sag', 'drop', 'yellowing', 'creep'] as const;
+export type ProofKind = (typeof PROOF_KINDS)[number];
+
+/** What was done at the bench, as it was read. */
+export type ProofTest =
+  | { readonly kind: 'bend'; readonly test: BendTest }
+  | { readonly kind: 'break'; readonly test: BreakTest }
+  | { readonly kind: 'sag'; readonly test: SagTest }
+  | { readonly kind: 'drop'; readonly test: { readonly trials: readonly DropTrial[] } }
+  | { readonly kind: 'yellowing'; readonly test: ShadeTest }
+  | { readonly kind: 'creep'; readonly test: CreepTest };
+
+export type ProofIssue = BendIssue | BreakIssue | SagIssue | DropIssue | ShadeIssue;
+
+export type ProofResult =
+  | { readonly kind: 'bend'; readonly result: BendResult }
+  | { readonly kind: 'break'; readonly result: BreakResult }
+  | { readonly kind: 'sag'; readonly result: SagResult }
+  | { readonly kind: 'drop'; readonly result: DropResult }
+  | { readonly kind: 'yellowing'; readonly result: ShadeResult }
+  | { readonly kind: 'creep'; readonly result: CreepResult | undefined };
+
+/** A test on a day, with the state of the bar. */
+export type Proof = ProofTest & { readonly on: string };
+
+/** Works a proof out; refuses what it cannot tell. */
+export function workOutProof(proof: ProofTest): Result<ProofResult, ProofIssue> {
+  const { kind } = proof;
+  switch (kind) {
+    case 'bend':
+      return named(kind, estimateModulus(proof.test));
+    case 'break':
+      return named(kind, strainAtBreak(proof.test));
+    case 'sag':
+      return named(kind, sagTemperature(proof.test));
+    case 'drop':
+      return named(kind, judgeDrops(proof.test.trials));
+    case 'yellowing':
+      return named(kind, yellowingLimit(proof.test));
+    case 'creep':
+      return ok({ kind, result: creepDrift(proof.test) });
+  }
+}
+
+function named<Kind extends ProofKind, Value, Issue>(
+  kind: Kind,
+  result: Result<Value, Issue>,
+): Result<{ readonly kind: Kind; readonly result: Value }, Issue> {
+  return result.ok ? ok({ kind, result: result.value }) : fail(result.issue);
+}
+
+/** A temperature proven at a stress; any lower stress is covered by it. */
+export interface ProvenHeat {
+  readonly stressMPa: number;
+  readonly quote: Quote;
+}
+
+const proven = (on: string) => ({ condition: 'cured', source: 'proof', on }) as const;
+
+/** What a proof says of a property; a sag speaks of heat instead, a creep of none. */
+export function provenQuote(proof: Proof): Quote | undefined {
+  const worked = workOutProof(proof);
+  if (!worked.ok) return undefined;
+  const given = proven(proof.on);
+  switch (worked.value.kind) {
+    case 'bend': {
+      const { modulusMPa: value, lowMPa: low, highMPa: high } = worked.value.result;
+      return { ...given, property: 'flexuralModulus_MPa', value, low, high };
+    }
+    case 'break': {
+      const { strain: value, low, high, atLeast } = worked.value.result;
+      return atLeast
+        ? { ...given, property: 'elongation', value, bound: 'atLeast' }
+        : { ...given, property: 'elongation', value, low, high };
+    }
+    case 'drop': {
+      const { heightM: value, atLeast } = worked.value.result;
+      return { ...given, property: 'dropHeight_m', value, ...(atLeast ? { bound: 'atLeast' } : {}) };
+    }
+    case 'yellowing': {
+      const { minutes: value, low, high, bound } = worked.value.result;
+      return { ...given, property: 'cureCeiling_min', value, low, high, bound };
+    }
+    default:
+      return undefined;
+  }
+}
+
+export function provenHeat(proof: Proof): ProvenHeat | undefined {
+  if (proof.kind !== 'sag') return undefined;
+  const worked = sagTemperature(proof.test);
+  if (!worked.ok) return undefined;
+  const { stressMPa, tempC: value, lowC: low, highC: high, bound } = worked.value;
+  return {
+    stressMPa,
+    quote: { ...proven(proof.on), property: 'deflectionLow_C', value, low, high, bound, testMPa: stressMPa },
+  };
+}

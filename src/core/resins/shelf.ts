@@ -1,0 +1,36 @@
+import type { Proof } from './proof';
+import type { ResinSheet } from './sheet';
+
+/** A part of a blend by the name it has on the shelf. */
+export interface RecipePart {
+  readonly resin: string;
+  readonly fraction: number;
+}
+
+/** A bottle as the shelf knows it. */
+export interface Bottle {
+  readonly batch: string;
+  /** Day it was opened, YYYY-MM-DD; empty while it is sealed. */
+  readonly openedOn: string;
+  readonly fullMl: number;
+  readonly leftMl: number;
+}
+
+/** Everything the shelf keeps of one resin, as it travels in a file. */
+export interface ShelfEntry {
+  readonly name: string;
+  readonly sheet: ResinSheet;
+  /** Its parts when it is a blend. */
+  readonly blend?: readonly RecipePart[];
+  readonly proofs: readonly Proof[];
+  readonly bottles: readonly Bottle[];
+}
+
+/** Millilitres in a bottle by its weight; undefined without a density. */
+export function leftByWeight(
+  weighedG: number,
+  emptyG: number,
+  densityG_ml: number | undefined,
+): number | undefined {
+  return densityG_ml === undefined ? undefined : Math.max(0, (weighedG - emptyG) / densityG_ml);
+}

@@ -1,0 +1,74 @@
+import { expect, test } from '@jest/globals';
+import { DEFAULT_SCHOOLS, processCard } from '../process-card';
+import { SHIPPED_SHELF } from '../shipped-shelf';
+
+const resin = (name: string) => SHIPPED_SHELF.find((each) => each.name === name)!;
+const order = (name: string, schools = DEFAULT_SCHOOLS) =>
+  processCard(resin(name), schools).map(({ step }) => step);
+
+test('the card follows the house: supports and assembly before or after the cure', () => {
+  expect(order('Slate General')).toEqual([
+    'shake',
+    'warm',
+    'wash',
+    'dry',
+    'supports',
+    'assemble',
+    'cure',
+    'cool',
+  ]);
+  expect(order('Otter Tough', { ...DEFAULT_SCHOOLS, supportsOff: 'cured', assemble: 'cured' })).toEqual([
+    'shake',
+    'warm',
+    'wash',
+    'dry',
+    'cure',
+    'cool',
+    'supports',
+    'assemble',
+  ]);
+});
+
+test('a brittle resin is put together green whatever the house likes, and says so', () => {
+  const card = processCard(resin('Hearth 210'), { ...DEFAULT_SCHOOLS, assemble: 'cured' });
+  expect(card.find(({ step }) => step === 'assemble')).toEqual({
+    step: 'assemble',
+    at: 'green',
+    overruled: true,
+  });
+});
+
+test('short and long cure lie between floor and ceiling', () => {
+  const minutes = (cure: 'short' | 'long') =>
+    processCard(resin('Slate General'), { ...DEFAULT_SCHOOLS, cure }).find(({ step }) => step === 'cure');
+  expect(minutes('short')).toMatchObject({ minutes: 5.25, floorMin: 3, ceilingMin: 12 });
+  expect(minutes('long')).toMatchObject({ minutes: 9.75 });
+});
+
+test('the house’s liquid only where the sheet allows it', () => {
+  const wash = (name: string) =>
+    processCard(resin(name), { ...DEFAULT_SCHOOLS, washWith: 'water' }).find(({ step }) => step === 'wash');
+  expect(wash('Millpond')).toMatchObject({ liquid: 'water', why: 'house' });
+  expect(wash('Hearth 210')).toMatchObject({ liquid: 'alcohol', why: 'sheet' });
+});
+
+test('a proven yellowing limit lowers the ceiling', () => {
+  const readings = [
+    { minutes: 2, shade: 0 },
+    { minutes: 6, shade: 1 },
+    { minutes: 10, shade: 3 },
+  ];
+  const proven = {
+    ...resin('Glasswort Clear'),
+    proofs: [{ kind: 'yellowing', on: '2026-10-01', test: { readings, accepted: 2 } } as const],
+  };
+  const cure = processCard(proven, DEFAULT_SCHOOLS).find(({ step }) => step === 'cure');
+  expect(cure).toMatchObject({ ceilingMin: 6 });
+});
+
+test('what touches skin is coated', () => {
+  expect(processCard(resin('Slate General'), DEFAULT_SCHOOLS, ['skin', 'mains']).at(-1)).toEqual({
+    step: 'coat',
+    for: ['skin'],
+  });
+});
