@@ -7,6 +7,7 @@ import { startJob } from './actions';
 
 const NEXT: Readonly<Record<NextStep, string>> = {
   need: 'Say what it must do',
+  resin: 'Choose its resin',
   fit: 'Look at its fits',
   measure: 'Measure',
   correct: 'Put it right',

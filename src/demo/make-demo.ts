@@ -1,14 +1,14 @@
-import { eq } from 'drizzle-orm';
 import { BLOCK_SIZES, FEW_SIZES, type BlockSize } from '@/core/gauges';
 import { expectOk } from '@/core/result';
-import { queries, tables, type Db } from '@/db';
+import { queries, type Db } from '@/db';
 import { notePrint } from '@/services/draw-next';
 import { createInstrument, createProfile } from '@/services/equipment';
-import { keepStrength } from '@/services/fit-desk';
 import { createGauge } from '@/services/gauges';
 import { writeHouseRules } from '@/services/house-rules';
+import { listVats, loadVat } from '@/services/shelf';
 import { readAll } from './hands';
 import { makeBushing, makeComb, makeHinge, makeLadder, makeTiltHead } from './jobs';
+import { makeHingeBlend, makeShelf, makeSightGlass, makeVane } from './shelf';
 
 function makeEquipment(db: Db) {
   const longBench = { printerName: 'Long Bench', pixelMm: 0.022, standIn: true, layerMm: 0.05 };
@@ -32,17 +32,12 @@ function makeEquipment(db: Db) {
   };
 }
 
-/** What the made-up resins stand, as their made-up sheets say. */
-const STRENGTHS = {
-  'Otter Tough': { modulusMPa: 1750, strengthMPa: 42, breakStrain: 0.38 },
-  'Slate General': { modulusMPa: 2300, strengthMPa: 55, breakStrain: 0.07 },
-  'Kelp Flex': { modulusMPa: 60, strengthMPa: 9, breakStrain: 1.1 },
-} as const;
-
-function keepStrengths(db: Db): void {
-  for (const [name, strength] of Object.entries(STRENGTHS)) {
-    const resin = db.select().from(tables.resins).where(eq(tables.resins.name, name)).get()!;
-    keepStrength(db, resin.id, strength);
+/** What stands in which vat: changing over costs time and resin. */
+function fillVats(db: Db): void {
+  const inVat = { 'Long Bench': 'Slate General', 'Old Amber': 'Kelp Flex' };
+  for (const { id, printer } of listVats(db)) {
+    const resin = queries.findResinByName(db, inVat[printer as keyof typeof inVat]);
+    loadVat(db, id, resin?.id, '2026-11-18');
   }
 }
 
@@ -59,13 +54,20 @@ function makeBlock(
 }
 
 /**
- * Fills an empty bench with the tide station's: two printers, three resins, two blocks measured, two ladders tried, a comb
- * finished, a bushing printed and not yet read, a hinge and a tilt head designed.
+ * Fills an empty bench with the tide station's: two printers, a shelf of eight resins and a proven blend, two blocks
+ * measured, two ladders tried, a comb finished, a bushing printed and not yet read, a hinge and a tilt head designed, a
+ * vane and a sight glass whose resin is still open.
  */
 export function makeDemo(db: Db): void {
-  writeHouseRules(db, { benchName: 'Tern Rock bench', letterKeys: true });
+  writeHouseRules(db, {
+    benchName: 'Tern Rock bench',
+    letterKeys: true,
+    liquids: ['alcohol', 'water'],
+    roomC: 22,
+  });
   const { otter, slate, caliper } = makeEquipment(db);
-  keepStrengths(db);
+  makeShelf(db);
+  fillVats(db);
   makeBlock(db, 'Signature block, 24 sizes', otter, BLOCK_SIZES, caliper);
   makeBlock(db, 'Signature block, six sizes', slate, FEW_SIZES, caliper);
   makeLadder(db, slate, 'plane');
@@ -74,4 +76,7 @@ export function makeDemo(db: Db): void {
   makeTiltHead(db, slate);
   makeHinge(db, slate);
   makeBushing(db, otter, caliper);
+  makeHingeBlend(db);
+  makeVane(db, slate);
+  makeSightGlass(db, slate);
 }

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { fail, ok, type Result } from '@/core/result';
 import { parseLength, type LengthIssue } from '@/core/metrology';
+import type { UnitIssue } from '@/core/resins';
 
 /** Why one field of a form cannot be taken; `field` is its name in the form. */
 export type FieldIssue =
@@ -10,7 +11,9 @@ export type FieldIssue =
   | { readonly code: 'outOfRange'; readonly low: number; readonly high: number }
   | { readonly code: 'notAChoice' }
   | { readonly code: 'notADay'; readonly text: string }
-  | { readonly code: 'together'; readonly other: string };
+  | { readonly code: 'together'; readonly other: string }
+  | { readonly code: 'notNumbers'; readonly text: string }
+  | { readonly code: 'unit'; readonly issue: UnitIssue };
 
 export interface FormIssue {
   readonly code: 'field';
@@ -18,7 +21,7 @@ export interface FormIssue {
   readonly issue: FieldIssue;
 }
 
-function refuse(context: z.RefinementCtx, issue: FieldIssue): never {
+export function refuse(context: z.RefinementCtx, issue: FieldIssue): never {
   context.addIssue({ code: 'custom', params: { issue } });
   return z.NEVER;
 }

@@ -16,4 +16,27 @@ export { answerForm, attemptForm, claimFieldName, featureForm, needForm, newJobF
 export { readingInput, tryInput, type ReadingInput, type TryInput } from './reading-input';
 export { formatReadingsCsv, parseReadingsCsv, type ReadingRow, type ReadingsCsvIssue } from './readings-csv';
 export { formatTargetsCsv, parseTargetsCsv, type TargetsCsvIssue } from './targets-csv';
-export { chainInput, wantedSizesInput } from './desk-inputs';
+export { chainInput, strainAskedInput, wantedSizesInput } from './desk-inputs';
+export { creepAgainForm, PROOF_FORMS, PROOF_ROWS, type ProofInput } from './proof-forms';
+export { parseRequirementJson, type RequirementJsonIssue } from './requirement-json';
+export {
+  blendForm,
+  bottleForm,
+  factsForm,
+  leftForm,
+  pickForm,
+  quoteForm,
+  requirementForm,
+  resinForm,
+  schoolsForm,
+  vatForm,
+} from './resin-forms';
+export { formatShelfCsv, parseShelfCsv, type ShelfCsvIssue } from './shelf-csv';
+export {
+  findNameIssues,
+  formatShelfJson,
+  MOST_RESINS,
+  parseShelfJson,
+  type BadRow,
+  type ShelfIssue,
+} from './shelf-json';

@@ -17,3 +17,10 @@ export function benchHouse(): HouseRules {
 export function benchFindables(): Findable[] {
   return listFindables(benchDb());
 }
+
+/** Today by the bench's own clock, YYYY-MM-DD. */
+export function today(): string {
+  const now = new Date();
+  const pad = (part: number) => String(part).padStart(2, '0');
+  return `${now.getFullYear()}-${pad(now.getMonth() + 1)}-${pad(now.getDate())}`;
+}

@@ -1,4 +1,5 @@
 import { asc, desc, eq } from 'drizzle-orm';
+import { EMPTY_SHEET, type Quote } from '@/core/resins';
 import { fail, ok, type Result } from '@/core/result';
 import { queries, tables, type Db } from '@/db';
 
@@ -36,7 +37,12 @@ function printerNamed(db: Db, { printerName, pixelMm, standIn }: NewProfile): nu
 function resinNamed(db: Db, { resinName, linearShrink }: NewProfile): number {
   const known = db.select().from(tables.resins).where(eq(tables.resins.name, resinName)).get();
   if (known !== undefined) return known.id;
-  return db.insert(tables.resins).values({ name: resinName, linearShrink }).returning().get().id;
+  const shrink: Quote[] =
+    linearShrink === undefined
+      ? []
+      : [{ property: 'linearShrink', value: linearShrink, condition: 'cured', source: 'own' }];
+  const sheet = { ...EMPTY_SHEET, quotes: shrink };
+  return db.insert(tables.resins).values({ name: resinName, sheet }).returning().get().id;
 }
 
 /** Makes a profile, with its printer and resin where those names are new; an equal one already there is refused. */

@@ -1,8 +1,17 @@
-import { eq } from 'drizzle-orm';
 import { chainChance, drawFit, sizeChain, type Chain, type ChainLink, type DrawnFit } from '@/core/fits';
 import type { FeatureKind } from '@/core/metrology';
-import { tables, type Db } from '@/db';
+import {
+  evidenceOf,
+  modulusOf,
+  strengthOfResin,
+  type Known,
+  type PropertyId,
+  type Quote,
+} from '@/core/resins';
+import { ok, type Result } from '@/core/result';
+import { queries, type Db } from '@/db';
 import { featureKey, kindOf } from './kinds';
+import { keepQuote, resinFile, type ShelfChangeIssue } from './shelf';
 import { drawOptions, type JobView } from './view-job';
 
 /** A size that is no feature of the job yet: what must be drawn for it here. */
@@ -70,22 +79,52 @@ export function workOutChain(
   return { ...chain, chance };
 }
 
-/** What a cured resin stands, from its sheet; null where nobody has said. */
-export interface ResinStrength {
-  readonly modulusMPa: number | null;
-  readonly strengthMPa: number | null;
-  readonly breakStrain: number | null;
+/** A value a fit goes by, with where it comes from. */
+export interface StrengthValue {
+  readonly value: number;
+  readonly source: Quote['source'];
 }
 
-/** Keeps what a resin stands with the resin, for every job. */
+/** What a cured resin stands; a field is missing where nobody has said. */
+export interface ResinStrength {
+  readonly modulusMPa?: StrengthValue;
+  readonly strengthMPa?: StrengthValue;
+  readonly breakStrain?: StrengthValue;
+}
+
+/** What a resin stands by its proofs and its sheet, on the cautious side where there is an interval. */
+export function strengthOf(db: Db, resinId: number): ResinStrength {
+  const found = queries.findResin(db, resinId);
+  if (found === undefined) return {};
+  const evidence = evidenceOf(resinFile(found));
+  const valueOf = (known: Known | undefined, cautious = false) =>
+    known && {
+      value: cautious && Number.isFinite(known.low) ? known.low : known.value,
+      source: known.quote.source,
+    };
+  return {
+    modulusMPa: valueOf(modulusOf(evidence)),
+    strengthMPa: valueOf(strengthOfResin(evidence)),
+    breakStrain: valueOf(evidence.of('elongation'), true),
+  };
+}
+
+/** Keeps what somebody says that a resin stands on its sheet, for every job. */
 export function keepStrength(
   db: Db,
   resinId: number,
   strength: { readonly modulusMPa?: number; readonly strengthMPa?: number; readonly breakStrain?: number },
-): void {
-  const { modulusMPa = null, strengthMPa = null, breakStrain = null } = strength;
-  db.update(tables.resins)
-    .set({ modulusMPa, strengthMPa, breakStrain })
-    .where(eq(tables.resins.id, resinId))
-    .run();
+  on: string,
+): Result<void, ShelfChangeIssue> {
+  const stated: [PropertyId, number | undefined][] = [
+    ['flexuralModulus_MPa', strength.modulusMPa],
+    ['flexuralStrength_MPa', strength.strengthMPa],
+    ['elongation', strength.breakStrain],
+  ];
+  for (const [property, value] of stated) {
+    if (value === undefined) continue;
+    const kept = keepQuote(db, resinId, { property, value, condition: 'cured', source: 'own', on });
+    if (!kept.ok) return kept;
+  }
+  return ok(undefined);
 }

@@ -64,6 +64,7 @@ export function frameJob(db: Db, view: JobView): JobFrame {
     overtaken,
     settled: {
       need: needs.filter(Boolean).length / needs.length,
+      resin: profile === undefined ? 0 : job.resinChosenId === profile.resin.id ? 1 : 0.5,
       fit: mated.length === 0 ? (joints > 0 ? 1 : 0) : (wished / mated.length) * (overtaken ? 0.5 : 1),
       measure: rungs ?? (features.length === 0 ? 0 : read / features.length),
       correct: !overtaken && (isIn || (current !== undefined && !printed)) ? 1 : 0,

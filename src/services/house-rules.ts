@@ -1,4 +1,5 @@
 import { FIT_CLASSES_AT_10MM, type FitClasses } from '@/core/fits';
+import { DEFAULT_SCHOOLS, type Schools, type WashLiquid } from '@/core/resins';
 import { eq } from 'drizzle-orm';
 import { tables, type Db } from '@/db';
 
@@ -9,12 +10,24 @@ export interface HouseRules {
   readonly letterKeys: boolean;
   /** Clearance that each wish means at 10 mm. */
   readonly fitClasses: FitClasses;
+  /** The side this shop is on where practice differs. */
+  readonly schools: Schools;
+  /** Wash liquids at hand; none named: any can be had. */
+  readonly liquids: readonly WashLiquid[];
+  /** Temperature of the room in which it is printed, °C; null when it is not asked for. */
+  readonly roomC: number | null;
+  /** Resin that changing a vat over loses, ml. */
+  readonly changeoverMl: number;
 }
 
 export const HOUSE_DEFAULTS: HouseRules = Object.freeze({
   benchName: 'My bench',
   letterKeys: true,
   fitClasses: FIT_CLASSES_AT_10MM,
+  schools: DEFAULT_SCHOOLS,
+  liquids: [],
+  roomC: null,
+  changeoverMl: 30,
 });
 const NAME = 'house';
 

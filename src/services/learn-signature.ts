@@ -1,3 +1,4 @@
+import { quoteOf } from '@/core/resins';
 import { createHash } from 'node:crypto';
 import { desc, eq } from 'drizzle-orm';
 import { correctReading, estimateSize, type PartState } from '@/core/metrology';
@@ -199,7 +200,7 @@ export function learnSignature(db: Db, profileId: number): LearnedSignature {
   );
   const resin = queries.findProfile(db, profileId)?.resin;
   const priorOptions = {
-    datasheetShrink: resin?.linearShrink ?? undefined,
+    datasheetShrink: resin && quoteOf(resin.sheet, 'linearShrink')?.value,
     jawFlatsUnknown: Object.values(instruments).some(({ jawFlatMm }) => jawFlatMm === 'unknown'),
   };
   const readings = used.map(toSignatureReading);

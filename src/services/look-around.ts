@@ -1,10 +1,11 @@
 import { outcomeOf, type Outcome } from '@/core/metrology';
 import { queries, tables, type Db } from '@/db';
+import { verdictOfJob } from './choose-resin';
 import { rungsOfPrint } from './gauges';
 import { listJoints } from './joints';
 import { viewJob, type JobView } from './view-job';
 
-export type NextStep = 'need' | 'fit' | 'measure' | 'correct' | 'story';
+export type NextStep = 'need' | 'resin' | 'fit' | 'measure' | 'correct' | 'story';
 
 /** A job as Today shows it: where it stands and the one thing to do next. */
 export interface JobGlance {
@@ -21,9 +22,9 @@ export interface JobGlance {
   readonly step: NextStep;
 }
 
-function nextStep({ attempts, features }: JobView, outcome: Outcome, joints: number): NextStep {
+function nextStep(db: Db, { job, attempts, features }: JobView, outcome: Outcome, joints: number): NextStep {
   if (features.length === 0) return joints > 0 ? 'fit' : 'need';
-  if (attempts.length === 0) return 'correct';
+  if (attempts.length === 0) return verdictOfJob(db, job)?.verdict === 'fails' ? 'resin' : 'correct';
   if (outcome.kind === 'in') return 'story';
   return outcome.kind === 'out' || outcome.kind === 'notPrinted' ? 'correct' : 'measure';
 }
@@ -60,7 +61,7 @@ export function glanceAtJobs(db: Db): JobGlance[] {
           ? of > 0 && read === of
             ? 'story'
             : 'measure'
-          : nextStep(view, outcome, joints),
+          : nextStep(db, view, outcome, joints),
     };
   });
 }
@@ -91,12 +92,17 @@ export function listFindables(db: Db): Findable[] {
     detail: `signature, ${profile.name}`,
     href: `/printers/${profile.id}`,
   }));
+  const shelf = queries.listShelf(db).map(({ resin }) => ({
+    label: resin.name,
+    detail: resin.recipe === null ? 'resin' : 'blend',
+    href: `/shelf/${resin.id}`,
+  }));
   const instruments = db
     .select()
     .from(tables.instruments)
     .all()
     .map(({ name }) => ({ label: name, detail: 'instrument', href: '/printers' }));
-  return [...profiles, ...ofJobs, ...instruments];
+  return [...profiles, ...ofJobs, ...shelf, ...instruments];
 }
 
 /** Jobs that were put away. */

@@ -3,6 +3,8 @@ import type { DecisionRule } from '@/core/metrology';
 import type { Answer, Claim } from '@/core/need';
 import { fail, ok, type Result } from '@/core/result';
 import { queries, tables, type Db } from '@/db';
+import type { Ranked } from '@/core/resins';
+import { verdictOfJob } from './choose-resin';
 import { refit } from './fits';
 import { bumpRevision, noteLedger } from './ledger';
 
@@ -31,6 +33,7 @@ export interface NeedChange {
 export type Reopened =
   | { readonly code: 'fits'; readonly names: readonly string[] }
   | { readonly code: 'acceptance' }
+  | { readonly code: 'resin'; readonly name: string }
   | { readonly code: 'drawn'; readonly attempt: number };
 
 /** The answer for the newest print, while it still answers the test as it is worded now. */
@@ -49,8 +52,21 @@ export function standingAnswer(db: Db, job: queries.Job) {
   return last?.test === job.acceptance && last.printId === newest?.id ? last : undefined;
 }
 
-function reopen(db: Db, job: queries.Job, wanted: NeedChange, answered: boolean): Reopened[] {
-  const opened: Reopened[] = [];
+/** A resin that did pass and no longer does is no longer chosen. */
+function reopenResin(db: Db, job: queries.Job, before: Ranked | undefined): Reopened[] {
+  const after = verdictOfJob(db, queries.findJob(db, job.id)!);
+  if (before?.verdict !== 'passes' || after === undefined || after.verdict === 'passes') return [];
+  db.update(tables.jobs).set({ resinChosenId: null }).where(eq(tables.jobs.id, job.id)).run();
+  return [{ code: 'resin', name: after.resin }];
+}
+
+interface Before {
+  readonly answered: boolean;
+  readonly resin: Ranked | undefined;
+}
+
+function reopen(db: Db, job: queries.Job, wanted: NeedChange, { answered, resin }: Before): Reopened[] {
+  const opened: Reopened[] = reopenResin(db, job, resin);
   const moved = refit(db, job.id);
   if (moved.length > 0) opened.push({ code: 'fits', names: moved });
   if (answered && job.acceptance !== wanted.acceptance) opened.push({ code: 'acceptance' });
@@ -71,7 +87,9 @@ function describeOpened(opened: readonly Reopened[]): string {
         ? `limits of ${each.names.join(', ')} moved`
         : each.code === 'acceptance'
           ? 'the acceptance test is open again'
-          : `attempt ${each.attempt} was drawn before`,
+          : each.code === 'resin'
+            ? `${each.name} no longer passes`
+            : `attempt ${each.attempt} was drawn before`,
     )
     .join('; ');
 }
@@ -91,7 +109,7 @@ export function changeNeed(
   const { revision, ...values } = wanted;
   return db.transaction((tx) => {
     const own = tx as unknown as Db;
-    const answered = standingAnswer(own, job) !== undefined;
+    const before = { answered: standingAnswer(own, job) !== undefined, resin: verdictOfJob(own, job) };
     tx.update(tables.jobs)
       .set({
         ...values,
@@ -115,7 +133,7 @@ export function changeNeed(
         guarded ? 'ISO 14253-1: U must fit inside' : 'shared risk',
       );
     }
-    return ok(reopen(own, job, wanted, answered));
+    return ok(reopen(own, job, wanted, before));
   });
 }
 

@@ -34,7 +34,9 @@ function describeCellIssue(issue: CellIssue): string {
 }
 
 /** One sentence for anything wrong with readings.csv, targets.csv or a ladder's outcomes: the line and the mend. */
-export function describeCsvIssue(issue: ReadingsCsvIssue | TargetsCsvIssue | OutcomesCsvIssue): string {
+export function describeCsvIssue(
+  issue: ReadingsCsvIssue | TargetsCsvIssue | OutcomesCsvIssue | CellIssue | CsvIssue,
+): string {
   switch (issue.code) {
     case 'otherKind':
       return `line ${issue.line}: “${issue.feature}” has another sense, shape, axis or base than in line ${issue.firstLine}. Use another name, or mend one of the lines.`;

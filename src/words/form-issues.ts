@@ -1,6 +1,7 @@
 import { SHEETS } from '@/core/sheets';
 import type { FieldIssue, FormIssue } from '@/inputs';
 import { describeLengthIssue } from './lengths';
+import { describeUnitIssue } from './resin-advice';
 
 /** Fields of forms as they are labelled on the screen. */
 const LABELS: Readonly<Record<string, string>> = {
@@ -59,7 +60,7 @@ const LABELS: Readonly<Record<string, string>> = {
   gapMm: 'Gap per side',
   heightGapMm: 'Gap through height',
   pinMm: 'Pin, ball, bar or rail',
-  spanMm: 'Guided length',
+  spanMm: 'Span or guided length',
   scalePercent: 'Scale',
   mostAngleDeg: 'Most wobble',
   mostLateralMm: 'Most sideways play',
@@ -76,6 +77,53 @@ const LABELS: Readonly<Record<string, string>> = {
   modulusMPa: 'Modulus',
   strengthMPa: 'Strength',
   breakPercent: 'Elongation at break',
+  property: 'Property',
+  value: 'Value',
+  unit: 'Unit',
+  condition: 'Condition',
+  standard: 'Standard',
+  testMPa: 'Stress of the test',
+  atC: 'Temperature of the test',
+  on: 'Day',
+  family: 'Family',
+  light: 'Light, nm',
+  rated: 'Rated for',
+  batch: 'Batch',
+  openedOn: 'Opened on',
+  fullMl: 'Holds when full',
+  leftMl: 'Left',
+  weighedG: 'Weighed',
+  emptyG: 'Empty bottle',
+  serviceMax_C: 'Hottest in use',
+  processMax_C: 'Hottest in making',
+  margin_K: 'Margin',
+  stress_MPa: 'Stress in the part',
+  strainPercent: 'Elongation at break needed',
+  stiffnessLeast: 'At least as stiff as',
+  stiffnessMost: 'At most as stiff as',
+  shoreA: 'Shore A hardness',
+  room_C: 'Room temperature',
+  roomC: 'Room temperature',
+  smallestFeature_mm: 'Smallest feature',
+  changeoverMl: 'Lost in changing a vat over',
+  printerId: 'Printer',
+  resinId: 'Resin',
+  widthsMm: 'Widths',
+  thicknessesMm: 'Thicknesses',
+  widthMm: 'Width',
+  thicknessMm: 'Thickness',
+  deflectionsMm: 'Bent by',
+  massG: 'Weight',
+  bath: 'Heated in',
+  thermometerK: 'Thermometer may be off by',
+  wholeM: 'Whole after falls from',
+  brokenM: 'Broken after falls from',
+  accepted: 'Shade still accepted',
+  under: 'What it bears meanwhile',
+  firstMm: 'Reading now',
+  weeks: 'Read again after',
+  secondMm: 'Second reading',
+  caliperMm: 'Caliper may be off by',
 };
 
 /** Fields that stand once for every option of a sheet or wish of the house. */
@@ -84,6 +132,9 @@ function labelOf(field: string): string {
   if (known !== undefined) return known;
   const [part, ...rest] = field.split('_');
   const id = rest.join('_');
+  if (part === 'weight') return `Weight of ${id}`;
+  if (part === 'percent') return `Share of part ${id}`;
+  if (/^\d+$/.test(id)) return `${LABELS[part] ?? part}, row ${Number(id) + 1}`;
   if (part === 'option') {
     const option = Object.values(SHEETS)
       .flatMap(({ options }) => options)
@@ -111,6 +162,10 @@ function describeFieldIssue(issue: FieldIssue): string {
       return `goes together with “${labelOf(issue.other)}”: give both, or leave both blank for the class.`;
     case 'notAChoice':
       return 'choose one of the list.';
+    case 'notNumbers':
+      return `“${issue.text}” is no list of numbers. Part them with spaces, such as 10.02 10.01 10.03.`;
+    case 'unit':
+      return describeUnitIssue(issue.issue);
     default:
       return describeLengthIssue(issue);
   }

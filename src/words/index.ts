@@ -41,3 +41,6 @@ export {
   parameterWords,
 } from './verdicts';
 export { describeAcceptanceTest, describeAnswer, describeClaim, describeOrigin } from './need-words';
+
+export * from './resin-advice';
+export * from './resin-words';

@@ -1,9 +1,16 @@
 import type { FeatureKindIssue } from '@/core/metrology';
 import type { IsoFitIssue } from '@/core/fits';
 import type { GaugeIssue } from '@/core/gauges';
+import type { BlendIssue, ProofIssue, RequirementIssue, ResinSheetIssue } from '@/core/resins';
 import type { SheetIssue } from '@/core/sheets';
 import { describeGaugeIssue, describeIsoIssue, describeSheetIssue } from './fit-words';
 import { describeKindIssue } from './lengths';
+import {
+  describeBlendIssue,
+  describeProofIssue,
+  describeRequirementIssue,
+  describeResinSheetIssue,
+} from './resin-advice';
 
 /** Anything that can keep a change of a job or of the bench from being made. */
 export type ChangeIssue =
@@ -33,6 +40,12 @@ export type ChangeIssue =
   | { readonly code: 'noTest' }
   | { readonly code: 'notPrinted' }
   | { readonly code: 'notAPicture' }
+  | { readonly code: 'resinSheet'; readonly issue: ResinSheetIssue }
+  | { readonly code: 'proof'; readonly issue: ProofIssue }
+  | { readonly code: 'blend'; readonly issue: BlendIssue }
+  | { readonly code: 'requirement'; readonly issue: RequirementIssue }
+  | { readonly code: 'moreThanFull'; readonly fullMl: number }
+  | { readonly code: 'noDensity' }
   | { readonly code: 'pictureTooLarge'; readonly bytes: number; readonly limitBytes: number };
 
 export function describeChangeIssue(issue: ChangeIssue): string {
@@ -89,6 +102,18 @@ export function describeChangeIssue(issue: ChangeIssue): string {
       return 'this is neither a JPEG nor a PNG nor a WebP picture. Save it as one of these.';
     case 'pictureTooLarge':
       return `the picture has ${Math.round(issue.bytes / 1e6)} MB; up to ${Math.round(issue.limitBytes / 1e6)} MB are kept. Make it smaller.`;
+    case 'resinSheet':
+      return describeResinSheetIssue(issue.issue);
+    case 'proof':
+      return describeProofIssue(issue.issue);
+    case 'blend':
+      return describeBlendIssue(issue.issue);
+    case 'requirement':
+      return describeRequirementIssue(issue.issue);
+    case 'moreThanFull':
+      return `more than the ${issue.fullMl} ml that the bottle holds. Check both numbers.`;
+    case 'noDensity':
+      return 'a weight tells millilitres only with a density. Type it on the sheet, or read the level.';
     case 'damaged':
       return 'the backup is damaged and was not put in place. Nothing on the bench has changed.';
   }

@@ -27,6 +27,11 @@ const CLAIM_WORDS: Readonly<Record<Claim, ClaimWords>> = {
     caution:
       'Layer lines hold what washing leaves, and most resins may not touch food. Use a rated resin and coating, or another material; local food rules decide.',
   },
+  sterile: {
+    label: 'must be sterile',
+    caution:
+      'Only a resin rated for it, after the whole wash and cure of its sheet, in a validated cycle and by licensed practice. Steam also asks for its heat and may deform a part that is merely clean.',
+  },
   pressure: {
     label: 'under pressure or vacuum',
     caution:

@@ -69,6 +69,7 @@ export {
 export { MATERIAL_FACTS, MATERIALS, type Material, type MaterialFacts } from './materials';
 export {
   allowedPressStrain,
+  elongationForPress,
   assumedGripAfterYear,
   BRITTLE_BELOW,
   judgePress,
@@ -78,7 +79,14 @@ export {
   type PressVerdict,
   type Strength,
 } from './press';
-export { allowedSnapStrain, shortestHook, snapHook, type Snap, type SnapResult } from './snap';
+export {
+  allowedSnapStrain,
+  elongationForSnap,
+  shortestHook,
+  snapHook,
+  type Snap,
+  type SnapResult,
+} from './snap';
 export {
   BEARING_UNDER_MM,
   BEARINGS,

@@ -96,6 +96,11 @@ export function judgePress(
   return { ...worst, stressUse, strainUse, holds: holdsBy(use, interferenceMm) };
 }
 
+/** Least elongation at break of a resin that may keep a press strain for good; the inverse of allowedPressStrain. */
+export function elongationForPress(strain: number): number {
+  return 4 * strain < BRITTLE_BELOW ? 4 * strain : Math.max(BRITTLE_BELOW, 2 * strain);
+}
+
 /** Share of the grip left after a year under constant strain: an assumption by stiffness, not a measurement. */
 export function assumedGripAfterYear(breakStrain: number): number {
   return breakStrain < BRITTLE_BELOW ? 0.6 : 0.4;

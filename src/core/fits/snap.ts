@@ -45,6 +45,11 @@ export function allowedSnapStrain(breakStrain: number, use: 'once' | 'repeated')
   return use === 'once' ? breakStrain / 2 : breakStrain / 3;
 }
 
+/** Least elongation at break of a resin for a snap strain; the inverse of allowedSnapStrain. */
+export function elongationForSnap(strain: number, use: 'once' | 'repeated'): number {
+  return strain * (use === 'once' ? 2 : 3);
+}
+
 /** The shortest hook of this thickness and deflection that stays within a strain, mm. */
 export function shortestHook(thicknessMm: number, deflectionMm: number, strain: number): number {
   return Math.sqrt((1.5 * thicknessMm * deflectionMm) / strain);

@@ -1,2 +1,3 @@
 export * from './jobs';
 export * from './readings';
+export * from './resins';

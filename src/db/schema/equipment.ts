@@ -1,4 +1,5 @@
 import { integer, real, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core';
+import { resins } from './resins';
 
 export const printers = sqliteTable('printers', {
   id: integer().primaryKey({ autoIncrement: true }),
@@ -7,17 +8,9 @@ export const printers = sqliteTable('printers', {
   pixelMm: real(),
   /** Seed of the simulated process behind a stand-in printer; null for a real machine. */
   standInSeed: integer(),
-});
-
-export const resins = sqliteTable('resins', {
-  id: integer().primaryKey({ autoIncrement: true }),
-  name: text().notNull().unique(),
-  /** Linear shrink from its datasheet as a share; volumetric figures do not belong here. */
-  linearShrink: real(),
-  /** Cured, at room temperature: flexural or tensile modulus and strength, MPa; elongation at break as a share. */
-  modulusMPa: real(),
-  strengthMPa: real(),
-  breakStrain: real(),
+  /** Resin that stands in its vat, and since which day; null when it is empty or nobody said. */
+  vatResinId: integer().references(() => resins.id),
+  vatSince: text().notNull().default(''),
 });
 
 /** A printer with a resin and its settings: what one signature belongs to. */

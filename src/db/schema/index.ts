@@ -4,3 +4,4 @@ export * from './jobs';
 export * from './joints';
 export * from './readings';
 export * from './records';
+export * from './resins';

@@ -3,9 +3,11 @@ import type { Material, Ruin, Wish } from '@/core/fits';
 import type { GaugeSpec } from '@/core/gauges';
 import type { Axis, Base, DecisionRule, Sense, Shape } from '@/core/metrology';
 import type { Claim, MateOrigin } from '@/core/need';
+import type { Requirement } from '@/core/resins';
 import type { SheetChoices } from '@/core/sheets';
 import type { SolidRecipe } from '@/core/solids';
 import { profiles } from './equipment';
+import { resins } from './resins';
 
 /** A thing that must fit, or a gauge: a small piece printed only to be measured. */
 export const jobs = sqliteTable('jobs', {
@@ -31,6 +33,15 @@ export const jobs = sqliteTable('jobs', {
   loadN: real(),
   /** What it touches or is claimed for: each raises its caution. */
   claims: text({ mode: 'json' }).$type<readonly Claim[]>().notNull().default([]),
+  /** What is asked of the resin beyond what the need says, by field of the requirement. */
+  requirement: text({ mode: 'json' }).$type<Partial<Requirement>>().notNull().default({}),
+  /** Elongation at break that a press or snap of this job asks for, as shares. */
+  strainAsked: text({ mode: 'json' })
+    .$type<{ readonly press?: number; readonly snap?: number }>()
+    .notNull()
+    .default({}),
+  /** The resin that was chosen for it, by its reasons, under Resin. */
+  resinChosenId: integer().references(() => resins.id),
   /** When something changed on which drawn sizes depend. */
   needChangedAt: integer({ mode: 'timestamp_ms' }),
   /** The measuring sheet it is made by, with what was chosen on it. */

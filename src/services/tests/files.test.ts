@@ -133,5 +133,10 @@ test('house rules have defaults and stay as they were set', () => {
   expect(readHouseRules(db)).toEqual({ ...HOUSE_DEFAULTS, benchName: 'Tern Rock bench', letterKeys: false });
   const fitClasses = { ...HOUSE_DEFAULTS.fitClasses, push: { lowMm: 0.01, highMm: 0.05 } };
   writeHouseRules(db, { fitClasses });
-  expect(readHouseRules(db)).toEqual({ benchName: 'Tern Rock bench', letterKeys: false, fitClasses });
+  expect(readHouseRules(db)).toEqual({
+    ...HOUSE_DEFAULTS,
+    benchName: 'Tern Rock bench',
+    letterKeys: false,
+    fitClasses,
+  });
 });

@@ -6,7 +6,7 @@ import { notePrint, planDraw, startAttempt } from '../draw-next';
 import { addFeature, createJob, mendFeature, type FeatureMend } from '../edit-job';
 import { dropWish, wishFor, type WishInput } from '../fits';
 import { viewFits } from '../view-fits';
-import { drawSizes, keepStrength, workOutChain } from '../fit-desk';
+import { drawSizes, keepStrength, strengthOf, workOutChain } from '../fit-desk';
 import { frameJob } from '../frame-job';
 import { writeHouseRules, HOUSE_DEFAULTS } from '../house-rules';
 import { learnShopMeanings, learnSignature } from '../learn-signature';
@@ -253,11 +253,12 @@ describe('the desk', () => {
   test('what a resin stands is kept with it', () => {
     const { db, jobId } = readyBench();
     const { resin } = viewJob(db, jobId)!.profile!;
-    keepStrength(db, resin.id, { modulusMPa: 1800, breakStrain: 0.3 });
-    expect(viewJob(db, jobId)!.profile!.resin).toMatchObject({
-      modulusMPa: 1800,
-      strengthMPa: null,
-      breakStrain: 0.3,
+    expect(strengthOf(db, resin.id)).toEqual({});
+    expectOk(keepStrength(db, resin.id, { modulusMPa: 1800, breakStrain: 0.3 }, '2026-11-02'));
+    expect(strengthOf(db, resin.id)).toEqual({
+      modulusMPa: { value: 1800, source: 'own' },
+      strengthMPa: undefined,
+      breakStrain: { value: 0.3, source: 'own' },
     });
   });
 });

@@ -51,7 +51,7 @@ describe('the demo bench', () => {
   const bushing = glances.find(({ name }) => name === 'Float-wheel bushing')!.id;
   const comb = glances.find(({ name }) => name === 'Logger terminal comb')!.id;
 
-  test('has two printers, three resins, four gauges found out, a comb finished and three jobs under way', () => {
+  test('has two printers, a shelf with a blend, four gauges found out, a comb finished and five jobs under way', () => {
     expect(
       db
         .select()
@@ -59,27 +59,12 @@ describe('the demo bench', () => {
         .all()
         .map(({ name }) => name),
     ).toEqual(['Long Bench', 'Old Amber']);
-    expect(
-      db
-        .select()
-        .from(tables.resins)
-        .all()
-        .map(({ name }) => name),
-    ).toEqual(['Otter Tough', 'Slate General', 'Kelp Flex']);
-    expect(glances.map(({ kind }) => kind)).toEqual([
-      ...Array<string>(4).fill('part'),
-      ...Array<string>(4).fill('gauge'),
-    ]);
-    expect(glances.map(({ step }) => step)).toEqual([
-      'measure',
-      'fit',
-      'fit',
-      'story',
-      'story',
-      'story',
-      'story',
-      'story',
-    ]);
+    const shelf = queries.listShelf(db);
+    expect(shelf.map(({ resin }) => resin.name)).toContain('Slate with a quarter Kelp');
+    expect(shelf).toHaveLength(9);
+    const steps = (of: 'part' | 'gauge') => glances.filter(({ kind }) => kind === of).map(({ step }) => step);
+    expect(steps('gauge')).toEqual(Array(4).fill('story'));
+    expect(steps('part')).toEqual(['measure', 'fit', 'fit', 'story', 'resin', 'resin']);
   });
 
   test('comes out the same every time it is made', () => {
@@ -127,6 +112,7 @@ describe('the demo bench', () => {
     expect(story[1].reason).toBe('edges grow');
     expect(frameJob(db, viewJob(db, bushing)!).settled).toEqual({
       need: 1,
+      resin: 0.5,
       fit: 1,
       measure: 1,
       correct: 1,

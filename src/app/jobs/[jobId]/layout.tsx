@@ -11,6 +11,7 @@ type Params = { params: Promise<{ jobId: string }> };
 
 const THREAD = [
   { step: 'need', number: 1, label: 'Need' },
+  { step: 'resin', number: 2, label: 'Resin' },
   { step: 'fit', number: 3, label: 'Fit' },
   { step: 'measure', number: 6, label: 'Measure' },
   { step: 'correct', number: 7, label: 'Correct' },

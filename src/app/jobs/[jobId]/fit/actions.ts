@@ -2,8 +2,17 @@
 
 import { revalidatePath } from 'next/cache';
 import type { DrawnFit } from '@/core/fits';
-import { chainInput, jointForm, parseForm, strengthForm, wantedSizesInput, wishForm } from '@/inputs';
-import { bench } from '@/services/bench';
+import {
+  chainInput,
+  jointForm,
+  parseForm,
+  strainAskedInput,
+  strengthForm,
+  wantedSizesInput,
+  wishForm,
+} from '@/inputs';
+import { bench, today } from '@/services/bench';
+import { askStrain, type StrainAsked } from '@/services/choose-resin';
 import {
   drawSizes,
   keepStrength,
@@ -60,9 +69,20 @@ export async function dropJoint(jobId: number, jointId: number): Promise<void> {
 export async function saveStrength(resinId: number, _before: FormState, data: FormData): Promise<FormState> {
   const form = parseForm(strengthForm, data);
   if (!form.ok) return refused(describeFormIssue(form.issue));
-  keepStrength(bench().db, resinId, form.value);
+  const kept = keepStrength(bench().db, resinId, form.value, today());
+  if (!kept.ok) return refused(describeChangeIssue(kept.issue));
   revalidatePath('/', 'layout');
   return done('Kept with the resin.');
+}
+
+/** Keeps a strain worked out here as what the resin must bear. */
+export async function askOfResin(jobId: number, asked: StrainAsked): Promise<string> {
+  const parsed = strainAskedInput.safeParse(asked);
+  if (!parsed.success) return 'The strain could not be read. Work it out again.';
+  const kept = askStrain(bench().db, jobId, parsed.data);
+  if (!kept.ok) return describeChangeIssue(kept.issue);
+  revalidatePath('/', 'layout');
+  return `Asked for: ${(kept.value * 100).toFixed(1)} % elongation at break, under Resin.`;
 }
 
 /** What to draw for sizes that are no features yet. */

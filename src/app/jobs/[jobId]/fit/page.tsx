@@ -2,6 +2,7 @@ import { connection } from 'next/server';
 import { loadJob } from '@/app/_components/load-job';
 import { idFrom } from '@/app/_components/read-params';
 import { bench } from '@/services/bench';
+import { strengthOf } from '@/services/fit-desk';
 import { viewFits, type FitView } from '@/services/view-fits';
 import { viewJoints } from '@/services/joints';
 import { buttonLook, Link, Note } from '@/ui';
@@ -91,9 +92,7 @@ export default async function FitPage({ params }: { params: Promise<{ jobId: str
           profile && {
             id: profile.resin.id,
             name: profile.resin.name,
-            modulusMPa: profile.resin.modulusMPa,
-            strengthMPa: profile.resin.strengthMPa,
-            breakStrain: profile.resin.breakStrain,
+            ...strengthOf(db, profile.resin.id),
           }
         }
         features={view.features.map(({ id, name }) => ({ id, name }))}

@@ -26,8 +26,12 @@ export function FitDesk({ jobId, resin, features, presses }: FitDeskProps) {
       <Tabs
         label="Ways to hold parts together"
         tabs={[
-          { id: 'press', label: 'Press fit', content: <PressPanel resin={resin} starts={presses} /> },
-          { id: 'snap', label: 'Snap hook', content: <SnapPanel resin={resin} /> },
+          {
+            id: 'press',
+            label: 'Press fit',
+            content: <PressPanel jobId={jobId} resin={resin} starts={presses} />,
+          },
+          { id: 'snap', label: 'Snap hook', content: <SnapPanel jobId={jobId} resin={resin} /> },
           { id: 'screw', label: 'Screws', content: <FasteningPanel jobId={jobId} resin={resin} /> },
           { id: 'chain', label: 'Chain of sizes', content: <ChainPanel jobId={jobId} features={features} /> },
           { id: 'parts', label: 'Standard parts', content: <StandardPartsPanel /> },

@@ -12,7 +12,7 @@ import {
 import { Caution, Choice, Problem, TextField } from '@/ui';
 import { describeMaterial, describePress, formatMm } from '@/words';
 import type { DeskResin, PressStart } from './fit-types';
-import { StrengthFields, strengthOf, UseBar } from './strength-fields';
+import { AskOfResin, StrengthFields, strengthOf, UseBar } from './strength-fields';
 import { useNumbers } from './use-numbers';
 
 type Field = 'interfaceMm' | 'outerMm' | 'boreMm' | 'lowMm' | 'highMm' | 'lengthMm' | 'friction';
@@ -31,8 +31,14 @@ function startsOf(start: PressStart | undefined): Record<Field, string> {
   };
 }
 
+interface PressPanelProps {
+  readonly jobId: number;
+  readonly resin?: DeskResin;
+  readonly starts: readonly PressStart[];
+}
+
 /** A press fit: what the largest interference does to the hub, beside what the resin stands. */
-export function PressPanel({ resin, starts }: { resin?: DeskResin; starts: readonly PressStart[] }) {
+export function PressPanel({ jobId, resin, starts }: PressPanelProps) {
   const [material, setMaterial] = useState<Material>(starts[0]?.material ?? 'steel');
   const [hubIsResin, setHubIsResin] = useState(starts[0] === undefined || starts[0].sense === 'inside');
   const { valueOf, field, setTexts } = useNumbers(startsOf(starts[0]));
@@ -137,6 +143,9 @@ export function PressPanel({ resin, starts }: { resin?: DeskResin; starts: reado
                 label={`of the ${(allowedPressStrain(strength.breakStrain) * 100).toFixed(1)} % it may keep`}
                 share={verdict.strainUse}
               />
+              {verdict.hubStrain > 0 && (
+                <AskOfResin jobId={jobId} asked={{ kind: 'press', strain: verdict.hubStrain }} />
+              )}
             </>
           )}
           <p className="mt-1 text-sm text-soft">

@@ -5,11 +5,11 @@ import { allowedSnapStrain, shortestHook, snapHook } from '@/core/fits';
 import { Choice, Problem, TextField } from '@/ui';
 import { formatMm } from '@/words';
 import type { DeskResin } from './fit-types';
-import { StrengthFields, strengthOf, UseBar } from './strength-fields';
+import { AskOfResin, StrengthFields, strengthOf, UseBar } from './strength-fields';
 import { useNumbers } from './use-numbers';
 
 /** A cantilever hook: strain and push beside what the resin allows, and how long it would have to be. */
-export function SnapPanel({ resin }: { resin?: DeskResin }) {
+export function SnapPanel({ jobId, resin }: { jobId: number; resin?: DeskResin }) {
   const [use, setUse] = useState<'once' | 'repeated'>('once');
   const { valueOf, field } = useNumbers({
     lengthMm: '12',
@@ -89,6 +89,9 @@ export function SnapPanel({ resin }: { resin?: DeskResin }) {
             Root rounded by at least half the thickness, layers along the hook and never across it: a hook
             printed upright breaks between layers at a fraction of this.
           </p>
+          {result.strain > 0 && (
+            <AskOfResin jobId={jobId} asked={{ kind: 'snap', strain: result.strain, use }} />
+          )}
         </div>
       )}
     </div>

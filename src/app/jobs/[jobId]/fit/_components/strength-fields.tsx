@@ -1,8 +1,10 @@
 'use client';
 
+import { useState } from 'react';
 import { BRITTLE_BELOW } from '@/core/fits';
+import type { StrainAsked } from '@/services/choose-resin';
 import { ActionForm, Button, TextField } from '@/ui';
-import { saveStrength } from '../actions';
+import { askOfResin, saveStrength } from '../actions';
 import type { DeskResin } from './fit-types';
 
 /** What is taken for a resin that nobody described: between stiff and tough. */
@@ -14,15 +16,19 @@ export interface KnownStrength {
   readonly breakStrain: number;
   /** Something of it is assumed. */
   readonly assumed: boolean;
+  /** Something of it was proven at the bench. */
+  readonly proven: boolean;
 }
 
 export function strengthOf(resin: DeskResin | undefined): KnownStrength {
-  const { modulusMPa = null, strengthMPa = null, breakStrain = null } = resin ?? {};
+  const { modulusMPa, strengthMPa, breakStrain } = resin ?? {};
+  const known = [modulusMPa, strengthMPa, breakStrain];
   return {
-    modulusMPa: modulusMPa ?? ASSUMED.modulusMPa,
-    strengthMPa: strengthMPa ?? ASSUMED.strengthMPa,
-    breakStrain: breakStrain ?? ASSUMED.breakStrain,
-    assumed: modulusMPa === null || strengthMPa === null || breakStrain === null,
+    modulusMPa: modulusMPa?.value ?? ASSUMED.modulusMPa,
+    strengthMPa: strengthMPa?.value ?? ASSUMED.strengthMPa,
+    breakStrain: breakStrain?.value ?? ASSUMED.breakStrain,
+    assumed: known.some((value) => value === undefined),
+    proven: known.some((value) => value?.source === 'proof'),
   };
 }
 
@@ -36,7 +42,8 @@ export function StrengthFields({ resin }: { resin?: DeskResin }) {
         {resin?.name ?? 'No resin chosen'}: modulus <span className="num">{known.modulusMPa}</span> MPa,
         strength <span className="num">{known.strengthMPa}</span> MPa, breaks at{' '}
         <span className="num">{Number((known.breakStrain * 100).toFixed(2))}</span> %{brittle && ', brittle'}
-        {known.assumed && ': assumed in part, nobody has typed its sheet yet'}.
+        {known.assumed && ': assumed in part, nobody has typed its sheet yet'}
+        {known.proven && ', proven at the bench in part'}.
       </p>
       {resin !== undefined && (
         <details className="mt-1">
@@ -50,19 +57,21 @@ export function StrengthFields({ resin }: { resin?: DeskResin }) {
               name="modulusMPa"
               label="Modulus, cured"
               unit="MPa"
-              defaultValue={resin.modulusMPa ?? ''}
+              defaultValue={resin.modulusMPa?.value ?? ''}
             />
             <TextField
               name="strengthMPa"
               label="Strength"
               unit="MPa"
-              defaultValue={resin.strengthMPa ?? ''}
+              defaultValue={resin.strengthMPa?.value ?? ''}
             />
             <TextField
               name="breakPercent"
               label="Elongation at break"
               unit="%"
-              defaultValue={resin.breakStrain === null ? '' : Number((resin.breakStrain * 100).toFixed(3))}
+              defaultValue={
+                resin.breakStrain === undefined ? '' : Number((resin.breakStrain.value * 100).toFixed(3))
+              }
             />
             <Button type="submit">Keep with the resin</Button>
           </ActionForm>
@@ -83,5 +92,18 @@ export function UseBar({ share, label }: { share: number; label: string }) {
       </span>
       <span className="num text-right">{Number.isFinite(share) ? `${Math.round(share * 100)} %` : '–'}</span>
     </div>
+  );
+}
+
+/** Hands a strain to the choice of the resin, where it becomes the elongation that is asked for. */
+export function AskOfResin({ jobId, asked }: { jobId: number; asked: StrainAsked }) {
+  const [said, setSaid] = useState('');
+  return (
+    <p className="mt-2 flex flex-wrap items-center gap-3">
+      <Button onClick={() => void askOfResin(jobId, asked).then(setSaid)}>Ask this of the resin</Button>
+      <span role="status" className="text-sm text-soft">
+        {said}
+      </span>
+    </p>
   );
 }

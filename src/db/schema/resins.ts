@@ -1,0 +1,53 @@
+import { index, integer, real, sqliteTable, text } from 'drizzle-orm/sqlite-core';
+import type { ProofTest, RecipePart, ResinSheet } from '@/core/resins';
+
+/** Resins and blends on the shelf. */
+export const resins = sqliteTable('resins', {
+  id: integer().primaryKey({ autoIncrement: true }),
+  name: text().notNull().unique(),
+  /** What is stated of it; what was proven at the bench stands in `proofs`. */
+  sheet: text({ mode: 'json' })
+    .$type<ResinSheet>()
+    .notNull()
+    .default({ family: 'general', quotes: [], cautions: [] }),
+  /** Parts by name when it is a blend: another recipe is another resin, with a signature of its own. */
+  recipe: text({ mode: 'json' }).$type<readonly RecipePart[]>(),
+  removedAt: integer({ mode: 'timestamp_ms' }),
+});
+
+export const bottles = sqliteTable(
+  'bottles',
+  {
+    id: integer().primaryKey({ autoIncrement: true }),
+    resinId: integer()
+      .notNull()
+      .references(() => resins.id),
+    batch: text().notNull().default(''),
+    /** Days, YYYY-MM-DD; empty while it is sealed or nobody said. */
+    openedOn: text().notNull().default(''),
+    fullMl: real().notNull(),
+    leftMl: real().notNull(),
+    shakenAt: integer({ mode: 'timestamp_ms' }),
+    removedAt: integer({ mode: 'timestamp_ms' }),
+  },
+  (table) => [index('bottles_of_resin').on(table.resinId)],
+);
+
+/** Bench proofs as they were read; what they show is worked out anew each time. */
+export const proofs = sqliteTable(
+  'proofs',
+  {
+    id: integer().primaryKey({ autoIncrement: true }),
+    resinId: integer()
+      .notNull()
+      .references(() => resins.id),
+    test: text({ mode: 'json' }).$type<ProofTest>().notNull(),
+    /** Day of the test, YYYY-MM-DD. */
+    on: text().notNull(),
+    note: text().notNull().default(''),
+    /** Day of the second reading of a creep check, YYYY-MM-DD. */
+    dueOn: text().notNull().default(''),
+    removedAt: integer({ mode: 'timestamp_ms' }),
+  },
+  (table) => [index('proofs_of_resin').on(table.resinId)],
+);

@@ -1,0 +1,298 @@
+import type {
+  Alone,
+  Asked,
+  Bend,
+  Check,
+  Clarity,
+  Condition,
+  Criterion,
+  Family,
+  Impact,
+  PropertyId,
+  Quote,
+  Ranked,
+  Source,
+  WashLiquid,
+} from '@/core/resins';
+import { PROPERTIES } from '@/core/resins';
+
+const PROPERTY_WORDS: Readonly<Record<PropertyId, string>> = {
+  tensileModulus_MPa: 'Tensile modulus',
+  flexuralModulus_MPa: 'Flexural modulus',
+  tensileStrength_MPa: 'Tensile strength',
+  flexuralStrength_MPa: 'Flexural strength',
+  elongation: 'Elongation at break',
+  impact_J_m: 'Notched impact',
+  shoreA: 'Hardness, Shore A',
+  shoreD: 'Hardness, Shore D',
+  deflectionLow_C: 'Deflection temperature, lower load',
+  deflectionHigh_C: 'Deflection temperature, upper load',
+  glassTransition_C: 'Glass transition',
+  density_g_ml: 'Density',
+  viscosity_mPas: 'Viscosity',
+  leastRoom_C: 'Least room temperature',
+  linearShrink: 'Linear shrink',
+  waterUptake: 'Water uptake',
+  leastFeature_mm: 'Least feature',
+  supportTip_mm: 'Support tip',
+  shake_s: 'Shake before use',
+  cureFloor_min: 'Cure, at least',
+  cureCeiling_min: 'Cure, at most',
+  additiveMost: 'Most as an additive',
+  price_litre: 'Price of a litre',
+  dropHeight_m: 'Whole after falls from',
+};
+
+export function describeProperty(property: PropertyId): string {
+  return PROPERTY_WORDS[property];
+}
+
+const FAMILY_WORDS: Readonly<Record<Family, string>> = {
+  general: 'general detail',
+  tough: 'tough, for wear',
+  impact: 'impact',
+  flexible: 'flexible',
+  rubber: 'rubber-like',
+  heat: 'high heat',
+  clear: 'clear',
+  waterWash: 'water wash',
+  blend: 'blend',
+};
+export const describeFamily = (family: Family): string => FAMILY_WORDS[family];
+
+const LIQUID_WORDS: Readonly<Record<WashLiquid, string>> = {
+  alcohol: 'alcohol',
+  water: 'water',
+  washerFluid: 'windscreen washer fluid',
+  soapyWater: 'soapy water',
+};
+export const describeLiquid = (liquid: WashLiquid): string => LIQUID_WORDS[liquid];
+
+const CONDITION_WORDS: Readonly<Record<Condition, string>> = {
+  green: 'green, as printed',
+  cured: 'cured',
+  annealed: 'annealed in heat',
+};
+export const describeCondition = (condition: Condition): string => CONDITION_WORDS[condition];
+
+const SOURCE_WORDS: Readonly<Record<Source, string>> = {
+  datasheet: 'datasheet',
+  own: 'typed here',
+  blend: 'estimate from its parts',
+  proof: 'proven at the bench',
+};
+export const describeSource = (source: Source): string => SOURCE_WORDS[source];
+
+const ALONE_WORDS: Readonly<Record<Alone, string>> = {
+  yes: 'prints neat',
+  creeps: 'bends for good in time when used neat',
+  no: 'an additive, never neat',
+};
+export const describeAlone = (alone: Alone): string => ALONE_WORDS[alone];
+export const describeClarity = (clarity: Clarity): string => clarity;
+
+const IMPACT_WORDS: Readonly<Record<Impact, string>> = {
+  low: 'light knocks, a fall from the knee',
+  medium: 'dropped from the bench',
+  high: 'dropped from overhead',
+};
+export const describeImpact = (impact: Impact): string => IMPACT_WORDS[impact];
+
+export const describeBend = (bend: Bend): string =>
+  bend === 'threePoint' ? 'on two supports, pressed in the middle' : 'clamped, loaded at its end';
+
+const CRITERION_WORDS: Readonly<Record<Criterion, string>> = {
+  heat: 'heat to spare',
+  toughness: 'toughness',
+  stiffness: 'stiffness',
+  detail: 'detail',
+  cost: 'cost',
+};
+export const describeCriterion = (criterion: Criterion): string => CRITERION_WORDS[criterion];
+
+/** Digits that a value deserves: whole from a hundred on, two places under ten. */
+function plain(value: number): string {
+  if (!Number.isFinite(value)) return 'open';
+  const size = Math.abs(value);
+  const digits = size >= 100 ? 0 : size >= 10 ? 1 : size >= 1 ? 2 : 3;
+  return String(Number(value.toFixed(digits))).replace('-', '−');
+}
+
+/** A value with its unit as people say it: shares in per cent. */
+export function formatProperty(property: PropertyId, value: number): string {
+  const { unit } = PROPERTIES[property];
+  if (unit === 'share') return `${plain(value * 100)} %`;
+  if (unit === 'Shore' || unit === 'per litre') return plain(value);
+  return `${plain(value)} ${unit}`;
+}
+
+/** Unit of a property as a label shows it. */
+export function unitLabel(property: PropertyId): string {
+  const { unit } = PROPERTIES[property];
+  return unit === 'share' ? '%' : unit;
+}
+
+/** A quote as a line: its value, interval or bound. */
+export function describeQuote(quote: Quote): string {
+  const { property, value, low, high, bound } = quote;
+  const shown = formatProperty(property, value);
+  if (bound !== undefined) return `${bound === 'atLeast' ? 'at least' : 'at most'} ${shown}`;
+  return low !== undefined && high !== undefined
+    ? `${shown}, between ${formatProperty(property, low)} and ${formatProperty(property, high)}`
+    : shown;
+}
+
+const CLAIM_NAMES: Readonly<Record<string, string>> = {
+  mains: 'mains voltage',
+  skin: 'skin',
+  mouth: 'the mouth',
+  food: 'food',
+  sterile: 'sterile use',
+  flame: 'flame or hot surfaces',
+};
+const claimOf = (asked: Asked) => asked.slice('rated:'.length);
+const nameOfClaim = (asked: Asked) => CLAIM_NAMES[claimOf(asked)] ?? claimOf(asked);
+
+/** What was asked, as the name of a line. */
+export function describeAsked(asked: Asked): string {
+  switch (asked) {
+    case 'alone':
+      return 'prints neat';
+    case 'heat':
+      return 'heat, with margin';
+    case 'strain':
+      return 'elongation at break';
+    case 'impact':
+      return 'knocks';
+    case 'stiffnessLeast':
+      return 'stiff enough';
+    case 'stiffnessMost':
+      return 'soft enough';
+    case 'hardness':
+      return 'hardness';
+    case 'clear':
+      return 'clear';
+    case 'wash':
+      return 'wash liquid at hand';
+    case 'room':
+      return 'room temperature';
+    case 'feature':
+      return 'smallest feature';
+    default:
+      return `rated for ${nameOfClaim(asked)}`;
+  }
+}
+
+/** Value of a check in its own unit. */
+export function formatChecked(check: Pick<Check, 'requirement' | 'quote' | 'need'>, value: number): string {
+  switch (check.requirement) {
+    case 'heat':
+      return `${plain(value)} °C`;
+    case 'strain':
+      return formatProperty('elongation', value);
+    case 'impact':
+      return formatProperty(check.quote?.property === 'dropHeight_m' ? 'dropHeight_m' : 'impact_J_m', value);
+    case 'stiffnessLeast':
+    case 'stiffnessMost':
+      return formatProperty('flexuralModulus_MPa', value);
+    case 'hardness':
+      return plain(value);
+    case 'room':
+      return check.need > 100 ? formatProperty('viscosity_mPas', value) : `${plain(value)} °C`;
+    case 'feature':
+      return formatProperty('leastFeature_mm', value);
+    default:
+      return value >= 1 ? 'yes' : 'no';
+  }
+}
+
+function failedSentence(check: Check): string {
+  const { requirement, need, have, margin } = check;
+  const [has, needs] = [formatChecked(check, have ?? 0), formatChecked(check, need)];
+  switch (requirement) {
+    case 'alone':
+      return 'is an additive and must not be printed neat';
+    case 'heat':
+      return `gives way at ${has}, ${plain(-(margin ?? 0))} K below the ${needs} asked`;
+    case 'strain':
+      return `breaks at ${has} where ${needs} is asked`;
+    case 'impact':
+      return `takes ${has} where ${needs} is asked`;
+    case 'stiffnessLeast':
+      return `is too soft: ${has} where at least ${needs} is asked`;
+    case 'stiffnessMost':
+      return `is too stiff: ${has} where at most ${needs} is asked`;
+    case 'hardness':
+      return `has Shore A ${has} where about ${needs} is asked`;
+    case 'clear':
+      return 'is not clear';
+    case 'wash':
+      return 'does not wash in what is at hand';
+    case 'room':
+      return need > 100
+        ? `is too thick in this room: ${has}, over ${needs}`
+        : `wants a room of ${needs}, this one has ${has}`;
+    case 'feature':
+      return `resolves ${has}, the smallest feature is ${needs}`;
+    default:
+      return `is not rated for ${nameOfClaim(requirement)}`;
+  }
+}
+
+function unknownSentence(check: Check): string {
+  const { requirement, have } = check;
+  if (have !== null)
+    return `can’t tell ${describeAsked(requirement)}: what is known lies on both sides of the ${formatChecked(check, check.need)} asked`;
+  switch (requirement) {
+    case 'heat':
+      return 'nobody states its deflection temperature at this stress';
+    case 'strain':
+      return 'its elongation at break is unknown';
+    case 'impact':
+      return 'nobody knows what knocks it takes';
+    case 'stiffnessLeast':
+    case 'stiffnessMost':
+      return 'its modulus is unknown';
+    case 'hardness':
+      return 'its Shore A hardness is unknown';
+    case 'clear':
+      return 'nobody states whether it is clear';
+    case 'wash':
+      return 'nobody states what it washes in';
+    case 'room':
+      return 'neither its least room temperature nor its viscosity there is known';
+    case 'feature':
+      return 'its least feature is unknown';
+    default:
+      return `nobody states whether it is rated for ${nameOfClaim(requirement)}`;
+  }
+}
+
+function passedSentence(check: Check): string {
+  const has = formatChecked(check, check.have ?? 0);
+  return ['clear', 'wash', 'alone'].includes(check.requirement) || check.requirement.startsWith('rated:')
+    ? describeAsked(check.requirement)
+    : `${describeAsked(check.requirement)}: ${has} where ${formatChecked(check, check.need)} is asked`;
+}
+
+/** What a check found, as a sentence about the resin. */
+export function describeCheck(check: Check): string {
+  if (check.state === 'pass') return passedSentence(check);
+  return check.state === 'fails' ? failedSentence(check) : unknownSentence(check);
+}
+
+/** Why a resin lost, or that it passes with how much room. */
+export function describeRanked({ verdict, checks }: Pick<Ranked, 'verdict' | 'checks'>): string {
+  if (verdict === 'passes') {
+    const heat = checks.find(({ requirement }) => requirement === 'heat');
+    return heat?.margin === undefined || heat.margin === null
+      ? 'passes'
+      : `passes, ${plain(heat.margin)} K beyond the margin`;
+  }
+  const failing = checks.filter(({ state }) => state === 'fails');
+  const shown = failing.length > 0 ? failing : checks.filter(({ state }) => state === 'unknown');
+  return shown.map(describeCheck).join('; ');
+}
+
+export const describeVerdictOfResin = (verdict: Ranked['verdict']): string =>
+  ({ passes: 'passes', fails: 'fails', unknown: 'can’t tell' })[verdict];
