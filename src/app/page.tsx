@@ -1,6 +1,8 @@
 import { connection } from 'next/server';
-import { bench, benchHouse } from '@/services/bench';
+import { bench, benchHouse, today } from '@/services/bench';
 import { glanceAtJobs, type JobGlance, type NextStep } from '@/services/look-around';
+import { listCreepChecks } from '@/services/proofs';
+import { listShort } from '@/services/shelf';
 import { ActionForm, Button, buttonLook, Link, TextField } from '@/ui';
 import { describeOutcome } from '@/words';
 import { startJob } from './actions';
@@ -39,6 +41,7 @@ export default async function TodayPage() {
         </p>
       )}
       {waiting.length > 0 && <FirstThing glance={waiting[0]} />}
+      <Watch />
       {parts.length > 0 && <JobList title="Jobs" glances={parts} />}
       <section className="mt-6" aria-label="A new job">
         <ActionForm action={startJob} label="A new job" className="flex max-w-xl flex-wrap items-end gap-3">
@@ -113,6 +116,38 @@ function JobList({ title, glances }: { title: string; glances: readonly JobGlanc
             {glance.kind === 'part' && glance.attempt > 0 && (
               <span className="text-sm">{describeOutcome(glance.outcome)}</span>
             )}
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}
+
+/** What is about to go wrong or wants a second look: creep checks under way, resins that run short. */
+function Watch() {
+  const { db } = bench();
+  const checks = listCreepChecks(db, today());
+  const short = listShort(db);
+  if (checks.length + short.length === 0) return null;
+  return (
+    <section className="mt-6" aria-label="To watch">
+      <h2 className="border-b border-ink pb-1 text-lg">To watch</h2>
+      <ul>
+        {checks.map(({ resinId, resin, under, dueOn, isDue }) => (
+          <li key={`${resinId}-${dueOn}`} className="border-b border-hair py-2">
+            <Link href={`/shelf/${resinId}`} className="font-semibold hover:underline">
+              {resin}
+            </Link>
+            : creep check under {under},{' '}
+            {isDue ? <strong>read it again, due since {dueOn}</strong> : <>to be read again on {dueOn}</>}
+          </li>
+        ))}
+        {short.map(({ id, name, leftMl }) => (
+          <li key={id} className="border-b border-hair py-2">
+            <Link href={`/shelf/${id}`} className="font-semibold hover:underline">
+              {name}
+            </Link>{' '}
+            runs short: <span className="num">{Math.round(leftMl)}</span> ml left
           </li>
         ))}
       </ul>

@@ -17,14 +17,17 @@ import { UsageError, valueOrRefuse } from './usage-error';
 /** Names on the command line: shortBlock is short-block. */
 const nameOf = (choice: GaugeChoice) => choice.replace(/[A-Z]/g, (letter) => `-${letter.toLowerCase()}`);
 
+/** Pin, ball, bar or thickness where none is given, mm. */
+const START_MM: Partial<Record<GaugeChoice, number>> = { ball: 8, links: 3, bar: 4 };
+
 function parametersOf(choice: GaugeChoice, given: Arguments): GaugeParameters {
   const isPlain = choice === 'pocket' || choice === 'hole' || choice === 'pin';
   return {
     choice,
     fromMm: isPlain ? neededNumber(given, 'from') : numberOption(given, 'from', 0.1),
     stepMm: numberOption(given, 'step', 0.05),
-    count: Math.min(100, numberOption(given, 'count', 9)),
-    pinMm: numberOption(given, 'pin', choice === 'ball' ? 8 : choice === 'links' ? 3 : 5),
+    count: Math.min(100, numberOption(given, 'count', choice === 'bar' ? 3 : 9)),
+    pinMm: numberOption(given, 'pin', START_MM[choice] ?? 5),
   };
 }
 
@@ -55,7 +58,7 @@ export async function runGauge(words: readonly string[]): Promise<object> {
     layers: effort.layers,
     minutes_assumed: effort.minutes,
     volume_ml: effort.volumeMl,
-    steps_mm: spec.kind === 'block' ? undefined : spec.stepsMm,
+    steps_mm: 'stepsMm' in spec ? spec.stepsMm : undefined,
     sizes: gaugeFeatures(spec).map(({ feature, drawnMm }) => ({ feature, drawn_mm: drawnMm })),
   };
 }

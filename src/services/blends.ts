@@ -1,4 +1,4 @@
-import { blendSheet, type BlendIssue, type BlendPart, type RecipePart } from '@/core/resins';
+import { blendSheet, type BlendIssue, type BlendPart, type RecipePart, type ResinFile } from '@/core/resins';
 import { fail, ok, type Result } from '@/core/result';
 import { queries, tables, type Db } from '@/db';
 import { resinFile } from './shelf';
@@ -28,4 +28,12 @@ export function makeBlend(
   const sheet = blendSheet(parts);
   if (!sheet.ok) return fail({ code: 'blend', issue: sheet.issue });
   return ok(db.insert(tables.resins).values({ name, sheet: sheet.value, recipe }).returning().get().id);
+}
+
+/** Resins that a blend can be made of: those that are no blends themselves. */
+export function listBlendable(db: Db): ResinFile[] {
+  return queries
+    .listShelf(db)
+    .filter(({ resin }) => resin.recipe === null)
+    .map(resinFile);
 }

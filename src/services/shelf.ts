@@ -1,6 +1,10 @@
 import { and, eq } from 'drizzle-orm';
 import {
+  evidenceOf,
   findSheetIssues,
+  heatAt,
+  LOW_TEST_MPA,
+  modulusOf,
   type Proof,
   type Quote,
   type ResinFile,
@@ -32,6 +36,7 @@ export function listVats(db: Db) {
   return db
     .select({
       id: printers.id,
+      resinId: printers.vatResinId,
       printer: printers.name,
       pixelMm: printers.pixelMm,
       since: printers.vatSince,
@@ -158,3 +163,57 @@ export function shakeBottle(db: Db, resinId: number, bottleId: number): void {
 export function throwBottle(db: Db, resinId: number, bottleId: number): void {
   db.update(tables.bottles).set({ removedAt: new Date() }).where(ofBottle(resinId, bottleId)).run();
 }
+
+/** One resin with what belongs to it; undefined when there is none. */
+export function findShelved(db: Db, resinId: number): queries.ShelvedResin | undefined {
+  return queries.findResin(db, resinId);
+}
+
+/** One line of the shelf. */
+export interface ShelfLine {
+  readonly id: number;
+  readonly name: string;
+  readonly family: ResinSheet['family'];
+  readonly heatC?: number;
+  readonly modulusMPa?: number;
+  readonly elongation?: number;
+  readonly proofs: number;
+  readonly leftMl?: number;
+  readonly fullMl?: number;
+  readonly inVatOf: readonly string[];
+}
+
+/** The shelf by name, a line each; heat at the upper test's stress or below it, as far as it is known. */
+export function glanceAtShelf(db: Db): ShelfLine[] {
+  return queries.listShelf(db).map((shelved) => {
+    const evidence = evidenceOf(resinFile(shelved));
+    const { resin, bottles, proofs, inVatOf } = shelved;
+    const sum = (pick: (bottle: queries.BottleRow) => number) =>
+      bottles.length === 0 ? undefined : bottles.reduce((total, bottle) => total + pick(bottle), 0);
+    return {
+      id: resin.id,
+      name: resin.name,
+      family: resin.sheet.family,
+      heatC: heatAt(evidence, LOW_TEST_MPA)?.value,
+      modulusMPa: modulusOf(evidence)?.value,
+      elongation: evidence.of('elongation')?.value,
+      proofs: proofs.length,
+      leftMl: sum(({ leftMl }) => leftMl),
+      fullMl: sum(({ fullMl }) => fullMl),
+      inVatOf,
+    };
+  });
+}
+
+/** Under this share of all its bottles a resin is short. */
+const SHORT_SHARE = 0.2;
+
+/** Resins of which little is left, for Today. */
+export function listShort(db: Db): { readonly id: number; readonly name: string; readonly leftMl: number }[] {
+  return glanceAtShelf(db).flatMap(({ id, name, leftMl, fullMl }) =>
+    leftMl !== undefined && fullMl !== undefined && leftMl < SHORT_SHARE * fullMl ? { id, name, leftMl } : [],
+  );
+}
+
+export type ShelvedBottle = queries.BottleRow;
+export type ShelvedProof = queries.ProofRow;

@@ -2,7 +2,9 @@ import { and, eq } from 'drizzle-orm';
 import { seededRandom, seedFrom } from '@/core/numerics';
 import { fail, ok, type Result } from '@/core/result';
 import type { RungOutcome } from '@/core/fits';
+import { evidenceOf, modulusOf, type BendTest } from '@/core/resins';
 import {
+  bendBar,
   drawBridging,
   drawCaliper,
   drawPrinter,
@@ -12,8 +14,9 @@ import {
   touchRung,
   type VirtualPrinter,
 } from '@/core/virtual';
-import { tables, type Db } from '@/db';
+import { queries, tables, type Db } from '@/db';
 import { featureKey, kindOf, printKey } from './kinds';
+import { resinFile } from './shelf';
 
 export type StandInIssue =
   { readonly code: 'noStandInPrinter' } | { readonly code: 'jawsDoNotEnter' } | { readonly code: 'gone' };
@@ -112,4 +115,31 @@ export function touchStandInRung(db: Db, printId: number, rung: number): Result<
   const bridging = drawBridging(seededRandom(seedFrom(seed, 'ladder')));
   const random = seededRandom(seedFrom(seed, `rung ${printId}/${rung}`));
   return ok(touchRung(bridging, printedGapOf(machine, gauge.direction, gapMm), random));
+}
+
+/** Weights that the simulated bench hangs, g; a bar is taken as the gauge's. */
+const STAND_IN_MASSES_G = [0, 100, 200, 300, 400, 500];
+const STAND_IN_BAR = { bend: 'threePoint', spanMm: 80, widthMm: 10, thicknessMm: 4 } as const;
+
+/**
+ * What a simulated bench reads of a bar of this resin: its hidden modulus lies near what is stated of it, or anywhere a
+ * plastic's may where nothing is. Undefined on a bench whose printers are all real.
+ */
+export function standInBend(db: Db, resinId: number, closing: number): BendTest | undefined {
+  const found = queries.findResin(db, resinId);
+  const simulated = db
+    .select()
+    .from(tables.printers)
+    .all()
+    .some(({ standInSeed }) => standInSeed !== null);
+  if (found === undefined || !simulated) return undefined;
+  const stated = modulusOf(evidenceOf({ ...resinFile(found), proofs: [] }));
+  const hidden = seededRandom(seedFrom(11, found.resin.name));
+  const middle = stated?.value ?? 1200;
+  const modulusMPa = middle * Math.exp(0.12 * hidden.normal());
+  const random = seededRandom(seedFrom(closing, found.resin.name));
+  // A soft bar takes lighter weights, so that it bends as far as a stiff one.
+  const scale = Math.min(4, Math.max(0.02, modulusMPa / 1200));
+  const masses = STAND_IN_MASSES_G.map((massG) => Math.round(massG * scale));
+  return bendBar({ ...STAND_IN_BAR, modulusMPa }, masses, random);
 }

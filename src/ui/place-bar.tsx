@@ -8,6 +8,7 @@ import { Link } from './link';
 const PLACES = [
   { href: '/', label: 'Today' },
   { href: '/printers', label: 'Printers' },
+  { href: '/shelf', label: 'Shelf' },
   { href: '/gauges', label: 'Gauges' },
   { href: '/house', label: 'House' },
 ];

@@ -121,6 +121,8 @@ export function describeGaugeIssue(issue: GaugeIssue): string {
       return 'each rung must be larger than the one before. Check start and step.';
     case 'rungSize':
       return `a rung of ${formatMm(issue.mm)} mm: this ladder takes ${issue.leastMm} to ${issue.mostMm} mm. Change start, step or count.`;
+    case 'barSize':
+      return `a bar ${formatMm(issue.mm)} mm thick: ${issue.leastMm} to ${issue.mostMm} mm bend well and fit a plate.`;
     case 'pinSize':
       return `a pin, ball, bar or rail of ${formatMm(issue.mm)} mm: this ladder takes ${issue.leastMm} to ${issue.mostMm} mm.`;
   }
@@ -259,6 +261,10 @@ const GAUGE_WORDS: Readonly<Record<GaugeChoice, GaugeWords>> = {
   pocket: { title: 'Pocket ladder', answers: 'the pocket that a bought terminal pushes into and stays' },
   hole: { title: 'Hole ladder', answers: 'the hole that a pin, peg or bearing goes into as wished' },
   pin: { title: 'Pin ladder', answers: 'the peg that goes into a hole as wished' },
+  bar: {
+    title: 'Bars for bending',
+    answers: 'stiffness, strain at break and heat of the resin as you cure it',
+  },
 };
 
 export function describeGaugeChoice(choice: GaugeChoice): GaugeWords {

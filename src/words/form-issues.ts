@@ -98,7 +98,7 @@ const LABELS: Readonly<Record<string, string>> = {
   processMax_C: 'Hottest in making',
   margin_K: 'Margin',
   stress_MPa: 'Stress in the part',
-  strainPercent: 'Elongation at break needed',
+  strainPercent: 'Elongation needed',
   stiffnessLeast: 'At least as stiff as',
   stiffnessMost: 'At most as stiff as',
   shoreA: 'Shore A hardness',

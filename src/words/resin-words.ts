@@ -245,7 +245,7 @@ function unknownSentence(check: Check): string {
     return `can’t tell ${describeAsked(requirement)}: what is known lies on both sides of the ${formatChecked(check, check.need)} asked`;
   switch (requirement) {
     case 'heat':
-      return 'nobody states its deflection temperature at this stress';
+      return 'nobody states its deflection temperature at this stress or a higher one';
     case 'strain':
       return 'its elongation at break is unknown';
     case 'impact':

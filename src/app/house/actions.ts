@@ -1,7 +1,7 @@
 'use server';
 
 import { revalidatePath } from 'next/cache';
-import { classesForm, houseForm, parseForm } from '@/inputs';
+import { classesForm, houseForm, parseForm, schoolsForm } from '@/inputs';
 import { bench } from '@/services/bench';
 import { writeHouseRules } from '@/services/house-rules';
 import { done, refused, type FormState } from '@/ui/forms/form-state';
@@ -23,4 +23,12 @@ export async function saveClasses(_before: FormState, data: FormData): Promise<F
   return done(
     'Kept. Wishes named from now on use them; those of earlier jobs keep the limits they were given.',
   );
+}
+
+export async function saveSchools(_before: FormState, data: FormData): Promise<FormState> {
+  const form = parseForm(schoolsForm, data);
+  if (!form.ok) return refused(describeFormIssue(form.issue));
+  writeHouseRules(bench().db, form.value);
+  revalidatePath('/', 'layout');
+  return done('Kept. Every process card follows it.');
 }

@@ -11,6 +11,7 @@ import { describeFitWord, formatMm, formatSigned } from '@/words';
 import { ClassFields } from './_components/class-fields';
 import { HouseFields } from './_components/house-fields';
 import { RestorePanel } from './_components/restore-panel';
+import { SchoolFields } from './_components/school-fields';
 
 export const metadata: Metadata = { title: 'House' };
 
@@ -30,6 +31,12 @@ export default async function HousePage() {
             What a wish means
           </h2>
           <ClassFields classes={benchHouse().fitClasses} />
+        </section>
+        <section aria-labelledby="schools-title">
+          <h2 id="schools-title" className="mb-2 text-lg">
+            Where practice differs
+          </h2>
+          <SchoolFields {...benchHouse()} />
         </section>
         <section aria-labelledby="backup-title">
           <h2 id="backup-title" className="text-lg">

@@ -3,6 +3,8 @@ import { connection } from 'next/server';
 import { ProfileForm } from '@/app/_components/profile-form';
 import { bench } from '@/services/bench';
 import { glanceAtProfiles } from '@/services/view-printers';
+import { glanceAtShelf, listVats } from '@/services/shelf';
+import { VatForm } from './_components/vat-form';
 import { addProfile } from './actions';
 import { Link } from '@/ui';
 
@@ -10,7 +12,10 @@ export const metadata: Metadata = { title: 'Printers' };
 
 export default async function PrintersPage() {
   await connection();
-  const profiles = glanceAtProfiles(bench().db);
+  const { db } = bench();
+  const profiles = glanceAtProfiles(db);
+  const vats = listVats(db);
+  const resins = glanceAtShelf(db).map(({ id, name }) => ({ id, name }));
   return (
     <div className="mx-auto max-w-5xl px-4 py-5 sm:px-6">
       <h1 className="text-3xl">Printers and their signatures</h1>
@@ -52,6 +57,19 @@ export default async function PrintersPage() {
         <p className="mt-3 text-soft">
           No printer yet. Make the first one here, or on the way when a job asks for it.
         </p>
+      )}
+      {vats.length > 0 && (
+        <section aria-labelledby="vats-title" className="mt-6">
+          <h2 id="vats-title" className="text-lg">
+            In the vats now
+          </h2>
+          <p className="text-sm text-soft">
+            Changing over costs time and resin, so the choice of a resin counts what is loaded.
+          </p>
+          {vats.map((vat) => (
+            <VatForm key={vat.id} vat={vat} resins={resins} />
+          ))}
+        </section>
       )}
       <details className="mt-6" open={profiles.length === 0}>
         <summary className="font-semibold">A new printer, resin or profile</summary>

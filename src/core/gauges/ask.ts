@@ -16,6 +16,7 @@ export const GAUGE_CHOICES = [
   'pocket',
   'hole',
   'pin',
+  'bar',
 ] as const;
 export type GaugeChoice = (typeof GAUGE_CHOICES)[number];
 
@@ -47,6 +48,8 @@ export function gaugeSpecOf(
     case 'hole':
     case 'pin':
       return { kind: choice, stepsMm: stepsFrom(fromMm, stepMm, Math.round(count)) };
+    case 'bar':
+      return { kind: 'bar', thicknessMm: pinMm, count: Math.round(count) };
     case 'roof':
       return {
         kind: 'joint',

@@ -1,5 +1,6 @@
 import { fail, ok, type Result } from '../result';
 import type { Mesh, Point } from '@/core/mesh';
+import type { FeatureKind } from '@/core/metrology';
 import { buildMesh, type SolidKernel, type Workshop } from '@/core/solids';
 import type { GapDirection, JointKind } from '@/core/fits';
 import { HOLE, PIN, SLOT_X, TRAY_MM } from './block-pieces';
@@ -16,7 +17,7 @@ import {
   type PlacedPiece,
 } from './piece';
 
-export const GAUGE_KINDS = ['block', 'joint', 'pocket', 'hole', 'pin'] as const;
+export const GAUGE_KINDS = ['block', 'joint', 'pocket', 'hole', 'pin', 'bar'] as const;
 export type GaugeKind = (typeof GAUGE_KINDS)[number];
 
 /** A small test piece, by its parameters. */
@@ -35,6 +36,12 @@ export type GaugeSpec =
       readonly kind: 'pocket' | 'hole' | 'pin';
       /** Width or diameter of each rung, ascending, mm. */
       readonly stepsMm: readonly number[];
+    }
+  | {
+      /** Equal bars for bending: 10 mm wide, twenty thicknesses long and a little to hold. */
+      readonly kind: 'bar';
+      readonly thicknessMm: number;
+      readonly count: number;
     };
 
 export type GaugeIssue =
@@ -42,6 +49,7 @@ export type GaugeIssue =
   | { readonly code: 'rungOrder' }
   | { readonly code: 'rungSize'; readonly mm: number; readonly leastMm: number; readonly mostMm: number }
   | { readonly code: 'pinSize'; readonly mm: number; readonly leastMm: number; readonly mostMm: number }
+  | { readonly code: 'barSize'; readonly mm: number; readonly leastMm: number; readonly mostMm: number }
   | { readonly code: 'noSizes' };
 
 const RUNGS = { least: 2, most: 14 } as const;
@@ -51,9 +59,20 @@ export function stepsFrom(startMm: number, stepMm: number, count: number): numbe
   return Array.from({ length: count }, (_, i) => Math.round((startMm + i * stepMm) * 1e4) / 1e4);
 }
 
+/** A bar thinner than this floats off its supports, a thicker one outgrows the plate. */
+const BAR = { leastMm: 1, mostMm: 6, widthMm: 10, holdMm: 10, least: 1, most: 6 } as const;
+
+function findBarIssue({ thicknessMm, count }: GaugeSpec & { readonly kind: 'bar' }): GaugeIssue | undefined {
+  const { least, most, leastMm, mostMm } = BAR;
+  if (!(count >= least && count <= most)) return { code: 'rungCount', count, least, most };
+  const fits = thicknessMm >= leastMm && thicknessMm <= mostMm;
+  return fits ? undefined : { code: 'barSize', mm: thicknessMm, leastMm, mostMm };
+}
+
 /** What keeps a gauge from being built, or undefined. */
 export function findGaugeIssue(spec: GaugeSpec): GaugeIssue | undefined {
   if (spec.kind === 'block') return spec.sizes.length === 0 ? { code: 'noSizes' } : undefined;
+  if (spec.kind === 'bar') return findBarIssue(spec);
   const { stepsMm } = spec;
   if (stepsMm.length < RUNGS.least || stepsMm.length > RUNGS.most)
     return { code: 'rungCount', count: stepsMm.length, ...RUNGS };
@@ -122,12 +141,47 @@ function plainRung(kind: 'pocket' | 'hole' | 'pin', mm: number, rung: number): P
   };
 }
 
+/** One bar for bending, flat on the plate; its width and thickness are read along it. */
+function barPiece(thicknessMm: number, number: number): Piece {
+  const lengthMm = 20 * thicknessMm + BAR.holdMm;
+  const { widthMm } = BAR;
+  const size = (name: string, kind: FeatureKind, drawnMm: number, anchorMm: Point) => ({
+    feature: `bar ${number}, ${name}`,
+    kind,
+    drawnMm,
+    atMm: [0, 0] as const,
+    anchorMm,
+  });
+  return {
+    lengthMm,
+    widthMm,
+    features: [
+      size('width', { sense: 'outside', shape: 'flat', axis: 'Y' }, widthMm, [
+        0,
+        widthMm / 2,
+        thicknessMm / 2,
+      ]),
+      size('thickness', { sense: 'outside', shape: 'flat', axis: 'Z', base: 'plate' }, thicknessMm, [
+        0,
+        0,
+        thicknessMm,
+      ]),
+    ],
+    build: (shop) => ({ add: [shop.box(lengthMm, widthMm, thicknessMm)] }),
+  };
+}
+
 /** Rungs in one row or several, each row one strip. */
 const STRIP_MM = 110;
 
 /** Where every piece of a gauge stands. */
 export function layOutGauge(spec: GaugeSpec): PlacedPiece[] {
   if (spec.kind === 'block') return layOutBlock(spec.sizes);
+  if (spec.kind === 'bar')
+    return setInRows(
+      Array.from({ length: spec.count }, (_, i) => barPiece(spec.thicknessMm, i + 1)),
+      STRIP_MM,
+    );
   const pieces = spec.stepsMm.map((mm, i) =>
     spec.kind === 'joint'
       ? jointPiece(spec.joint, spec.direction, { pinMm: spec.pinMm, gapMm: mm, rung: i + 1 })

@@ -35,6 +35,7 @@ const STARTS: Readonly<Record<GaugeChoice, Readonly<Record<FieldName, string>>>>
   pocket: { fromMm: '2.3', stepMm: '0.05', count: '7', pinMm: '' },
   hole: { fromMm: '4.9', stepMm: '0.05', count: '7', pinMm: '' },
   pin: { fromMm: '4.8', stepMm: '0.05', count: '7', pinMm: '' },
+  bar: { fromMm: '', stepMm: '', count: '3', pinMm: '4' },
 };
 
 const isBlock = (choice: GaugeChoice) =>
@@ -54,13 +55,13 @@ export function GaugeMaker({ profiles, start }: GaugeMakerProps) {
     ...STARTS[start.choice],
     ...(start.pinMm === undefined ? {} : { pinMm: start.pinMm }),
   });
-  const blank = isBlock(choice);
+  const blank = isBlock(choice) || choice === 'bar';
   const parameters = {
     choice,
     fromMm: blank ? 0 : valueOf(texts.fromMm),
     stepMm: blank ? 0 : valueOf(texts.stepMm),
-    count: choice === 'chosenBlock' || !blank ? Math.min(100, valueOf(texts.count)) : 0,
-    pinMm: blank || isPlain(choice) ? 0 : valueOf(texts.pinMm),
+    count: choice === 'chosenBlock' || choice === 'bar' || !blank ? Math.min(100, valueOf(texts.count)) : 0,
+    pinMm: isBlock(choice) || isPlain(choice) ? 0 : valueOf(texts.pinMm),
   };
   const typed = Object.values(parameters).every(
     (value) => typeof value === 'string' || Number.isFinite(value),
@@ -115,7 +116,13 @@ export function GaugeMaker({ profiles, start }: GaugeMakerProps) {
           </>
         )}
         {choice === 'chosenBlock' && <TextField label="How many sizes, up to 24" {...field('count')} />}
-        {!isBlock(choice) && (
+        {choice === 'bar' && (
+          <>
+            <TextField label="Thickness" unit="mm" {...field('pinMm')} />
+            <TextField label="How many bars" {...field('count')} />
+          </>
+        )}
+        {!isBlock(choice) && choice !== 'bar' && (
           <>
             <TextField
               label={isPlain(choice) ? 'First size' : 'First gap per side'}

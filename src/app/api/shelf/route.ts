@@ -1,0 +1,30 @@
+import { revalidatePath } from 'next/cache';
+import { bench } from '@/services/bench';
+import { exportShelf, importShelf } from '@/services/exchange-shelf';
+import { describeShelfIssue } from '@/words';
+import { download, findStranger, refusal } from '../guard';
+
+const LARGEST_SHELF_BYTES = 64 * 1024 * 1024;
+
+/** The shelf as a file: JSON with everything, or CSV with the sheets. */
+export function GET(request: Request): Response {
+  const stranger = findStranger(request);
+  if (stranger !== undefined) return stranger;
+  const form = new URL(request.url).searchParams.get('form') === 'csv' ? 'csv' : 'json';
+  const type = form === 'csv' ? 'text/csv' : 'application/json';
+  return new Response(exportShelf(bench().db, form), {
+    headers: { 'Content-Type': `${type}; charset=utf-8`, ...download(`shelf.${form}`) },
+  });
+}
+
+/** Takes a shelf file in: all of it or nothing. */
+export async function POST(request: Request): Promise<Response> {
+  const stranger = findStranger(request);
+  if (stranger !== undefined) return stranger;
+  if (Number(request.headers.get('content-length') ?? 0) > LARGEST_SHELF_BYTES)
+    return refusal('The file is larger than 64 MB. Split it.', 400);
+  const imported = importShelf(bench().db, await request.text());
+  if (!imported.ok) return refusal(describeShelfIssue(imported.issue), 400);
+  revalidatePath('/', 'layout');
+  return Response.json(imported.value);
+}

@@ -1,0 +1,61 @@
+import { SCHOOLS, WASH_LIQUIDS, type School } from '@/core/resins';
+import type { HouseRules } from '@/services/house-rules';
+import { ActionForm, Button, TextField } from '@/ui';
+import { describeLiquid, SCHOOL_WORDS } from '@/words';
+import { saveSchools } from '../actions';
+
+type SchoolFieldsProps = Pick<HouseRules, 'schools' | 'liquids' | 'roomC' | 'changeoverMl'>;
+
+/** Where good shops differ: each side with its reason; the process cards follow. */
+export function SchoolFields({ schools, liquids, roomC, changeoverMl }: SchoolFieldsProps) {
+  return (
+    <ActionForm action={saveSchools} label="Where practice differs" className="grid gap-3">
+      {(Object.keys(SCHOOLS) as School[]).map((school) => {
+        const { title, sides } = SCHOOL_WORDS[school];
+        return (
+          <fieldset key={school} className="border-b border-hair pb-2">
+            <legend className="font-semibold">{title}</legend>
+            {Object.entries(sides).map(([side, { label, reason }]) => (
+              <label key={side} className="flex min-h-7 items-start gap-2">
+                <input
+                  type="radio"
+                  name={school}
+                  value={side}
+                  defaultChecked={schools[school] === side}
+                  className="mt-1 size-4"
+                />
+                <span>
+                  {label} <span className="text-sm text-soft">{reason}</span>
+                </span>
+              </label>
+            ))}
+          </fieldset>
+        );
+      })}
+      <fieldset>
+        <legend className="font-semibold">Wash liquids at hand</legend>
+        <p className="text-sm text-soft">None ticked: any can be had, and a resin never fails by it.</p>
+        <div className="flex flex-wrap gap-x-4">
+          {WASH_LIQUIDS.map((liquid) => (
+            <label key={liquid} className="flex min-h-7 items-center gap-2">
+              <input
+                type="checkbox"
+                name={`wash_${liquid}`}
+                defaultChecked={liquids.includes(liquid)}
+                className="size-4"
+              />
+              {describeLiquid(liquid)}
+            </label>
+          ))}
+        </div>
+      </fieldset>
+      <div className="grid grid-cols-2 gap-3">
+        <TextField name="roomC" label="Room where it is printed" unit="°C" defaultValue={roomC ?? ''} />
+        <TextField name="changeoverMl" label="Lost in changing a vat" unit="ml" defaultValue={changeoverMl} />
+      </div>
+      <Button type="submit" className="justify-self-start">
+        Keep the ways of the house
+      </Button>
+    </ActionForm>
+  );
+}

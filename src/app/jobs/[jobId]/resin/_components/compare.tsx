@@ -1,0 +1,69 @@
+import { formatProperty, describeAsked, describeCheck, describeVerdictOfResin } from '@/words';
+import type { ResinRow } from './resin-row';
+
+/** Two or three resins side by side: what was asked of each, and what else sets them apart. */
+export function Compare({ rows }: { rows: readonly ResinRow[] }) {
+  if (rows.length < 2) return null;
+  const asked = [...new Set(rows.flatMap(({ checks }) => checks.map(({ requirement }) => requirement)))];
+  const lines: readonly (readonly [string, (row: ResinRow) => string])[] = [
+    ['verdict', ({ verdict }) => describeVerdictOfResin(verdict)],
+    ...asked.map(
+      (requirement) =>
+        [
+          describeAsked(requirement),
+          (row: ResinRow) => {
+            const check = row.checks.find((each) => each.requirement === requirement);
+            return check === undefined ? '' : describeCheck(check);
+          },
+        ] as const,
+    ),
+    [
+      'gives way at',
+      ({ heatC }) => (heatC === undefined ? 'unknown' : formatProperty('deflectionLow_C', heatC)),
+    ],
+    [
+      'breaks at',
+      ({ elongation }) => (elongation === undefined ? 'unknown' : formatProperty('elongation', elongation)),
+    ],
+    [
+      'price of a litre',
+      ({ priceLitre }) => (priceLitre === undefined ? 'unknown' : formatProperty('price_litre', priceLitre)),
+    ],
+    [
+      'stands in',
+      ({ inVatOf }) =>
+        inVatOf.length === 0 ? 'no vat: changing over costs resin and time' : inVatOf.join(', '),
+    ],
+  ];
+  return (
+    <div className="mt-4 overflow-x-auto">
+      <table className="w-full min-w-[36rem] table-fixed border-collapse">
+        <caption className="pb-1 text-left font-semibold">Side by side</caption>
+        <thead>
+          <tr className="border-b border-ink text-left">
+            <td className="w-36" />
+            {rows.map(({ id, name }) => (
+              <th key={id} scope="col" className="py-1 pr-3">
+                {name}
+              </th>
+            ))}
+          </tr>
+        </thead>
+        <tbody>
+          {lines.map(([label, textOf]) => (
+            <tr key={label} className="border-b border-hair align-baseline">
+              <th scope="row" className="py-1 pr-3 text-left text-sm font-normal text-soft">
+                {label}
+              </th>
+              {rows.map((row) => (
+                <td key={row.id} className="py-1 pr-3 text-sm">
+                  {textOf(row)}
+                </td>
+              ))}
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </div>
+  );
+}

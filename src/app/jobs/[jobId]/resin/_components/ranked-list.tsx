@@ -1,0 +1,181 @@
+'use client';
+
+import { useVirtualizer } from '@tanstack/react-virtual';
+import { useRef, useState } from 'react';
+import { CRITERIA, type Check } from '@/core/resins';
+import { Link } from '@/ui';
+import {
+  describeAsked,
+  describeCheck,
+  describeCriterion,
+  describeFamily,
+  describeVerdictOfResin,
+} from '@/words';
+import { Compare } from './compare';
+import type { ResinRow } from './resin-row';
+
+const TONES: Readonly<Record<ResinRow['verdict'], string>> = {
+  passes: 'text-juniper',
+  fails: 'text-plum',
+  unknown: 'text-soft',
+};
+const MARKS: Readonly<Record<Check['state'], string>> = { pass: '✓', fails: '✕', unknown: '?' };
+/** Up to so many the list stands whole; a longer one scrolls in its own frame. */
+const WHOLE = 12;
+const MOST_COMPARED = 3;
+
+/** The shelf in order, each with why; the reasons open at a press, two or three stand side by side. */
+export function RankedList({ rows }: { rows: readonly ResinRow[] }) {
+  const [compared, setCompared] = useState<readonly number[]>([]);
+  const frame = useRef<HTMLDivElement>(null);
+  const isLong = rows.length > WHOLE;
+  // eslint-disable-next-line react-hooks/incompatible-library -- the list is redrawn whole at each scroll; nothing of it is memoised
+  const items = useVirtualizer({
+    count: rows.length,
+    getScrollElement: () => frame.current,
+    estimateSize: () => 68,
+    overscan: 6,
+    enabled: isLong,
+  });
+  const toggle = (id: number) =>
+    setCompared((before) =>
+      before.includes(id) ? before.filter((each) => each !== id) : [...before, id].slice(-MOST_COMPARED),
+    );
+  const line = (row: ResinRow) => (
+    <Line row={row} compared={compared.includes(row.id)} onCompare={() => toggle(row.id)} />
+  );
+  return (
+    <section aria-labelledby="ranked-title">
+      <h2 id="ranked-title" className="border-b border-ink pb-1 text-lg">
+        The shelf, best first
+      </h2>
+      {isLong ? (
+        <div
+          ref={frame}
+          className="h-[34rem] overflow-y-auto"
+          tabIndex={0}
+          role="region"
+          aria-label="Ranked resins"
+        >
+          <div className="relative" style={{ height: items.getTotalSize() }}>
+            {items.getVirtualItems().map(({ index, start }) => (
+              <div
+                key={rows[index].id}
+                ref={items.measureElement}
+                data-index={index}
+                className="absolute inset-x-0 border-b border-hair py-2"
+                style={{ transform: `translateY(${start}px)` }}
+              >
+                {line(rows[index])}
+              </div>
+            ))}
+          </div>
+        </div>
+      ) : (
+        <ul>
+          {rows.map((row) => (
+            <li key={row.id} className="border-b border-hair py-2">
+              {line(row)}
+            </li>
+          ))}
+        </ul>
+      )}
+      <Compare rows={rows.filter(({ id }) => compared.includes(id))} />
+    </section>
+  );
+}
+
+function Line({ row, compared, onCompare }: { row: ResinRow; compared: boolean; onCompare: () => void }) {
+  const { id, name, family, verdict, why, pareto, inVatOf, creeps, score } = row;
+  return (
+    <>
+      <div className="flex flex-wrap items-baseline justify-between gap-x-4">
+        <p className="min-w-0">
+          <Link href={`/shelf/${id}`} className="text-lg font-semibold hover:underline">
+            {name}
+          </Link>{' '}
+          <span className="text-sm text-soft">
+            {describeFamily(family)}
+            {inVatOf.length > 0 && ` · in the vat of ${inVatOf.join(', ')}`}
+          </span>
+        </p>
+        <p className="flex items-baseline gap-3">
+          {pareto && <span className="text-sm">nothing beats it in everything</span>}
+          <span className={`font-semibold ${TONES[verdict]}`}>{describeVerdictOfResin(verdict)}</span>
+          {verdict === 'passes' && <span className="num">{Math.round(score * 100)}</span>}
+          <label className="flex min-h-6 items-center gap-1.5 text-sm">
+            <input type="checkbox" checked={compared} onChange={onCompare} className="size-4" />
+            compare<span className="sr-only"> {name}</span>
+          </label>
+        </p>
+      </div>
+      <p className={verdict === 'passes' ? '' : 'text-soft'}>
+        {why}.{creeps && ' Used neat it bends for good in time, under light and load.'}
+      </p>
+      <details>
+        <summary className="text-sm text-soft">
+          {verdict === 'passes' ? 'Each margin, and its score' : 'Each margin, and what would have to change'}
+          <span className="sr-only">: {name}</span>
+        </summary>
+        <Reasons row={row} />
+      </details>
+    </>
+  );
+}
+
+function Reasons({ row: { checks, changes, merits, verdict } }: { row: ResinRow }) {
+  return (
+    <div className="mt-1 grid gap-x-8 gap-y-2 pb-1 text-sm sm:grid-cols-2">
+      <ul>
+        {checks.map((check) => (
+          <li key={check.requirement}>
+            <span aria-hidden className="num inline-block w-5">
+              {MARKS[check.state]}
+            </span>
+            <span className="sr-only">{check.state} </span>
+            {check.state === 'pass'
+              ? describeCheck(check)
+              : `${describeAsked(check.requirement)}: it ${describeCheck(check)}`}
+            {check.quote !== undefined && (
+              <span className="text-soft">
+                {' '}
+                ({check.quote.source === 'proof' ? 'proven here' : check.quote.source}
+                {check.quote.condition === 'annealed' && ', only after annealing'})
+              </span>
+            )}
+          </li>
+        ))}
+        {checks.length === 0 && <li>nothing is asked yet</li>}
+      </ul>
+      {verdict === 'passes' ? (
+        <ul aria-label="Score">
+          {CRITERIA.map((criterion) => {
+            const merit = merits[criterion];
+            return (
+              <li key={criterion} className="grid grid-cols-[8rem_minmax(0,1fr)_3rem] items-center gap-2">
+                <span>{describeCriterion(criterion)}</span>
+                {merit === null ? (
+                  <span className="text-soft">not asked</span>
+                ) : (
+                  <span className="h-2 border border-edge" aria-hidden>
+                    <span className="block h-full bg-juniper" style={{ width: `${merit * 100}%` }} />
+                  </span>
+                )}
+                <span className="num text-right">{merit === null ? '' : Math.round(merit * 100)}</span>
+              </li>
+            );
+          })}
+        </ul>
+      ) : (
+        <div>
+          <p className="font-semibold">It would pass with</p>
+          <ul className="list-disc pl-5">
+            {changes.map((change) => (
+              <li key={change}>{change}</li>
+            ))}
+          </ul>
+        </div>
+      )}
+    </div>
+  );
+}

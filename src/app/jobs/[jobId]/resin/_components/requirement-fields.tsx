@@ -1,0 +1,154 @@
+'use client';
+
+import { useState } from 'react';
+import { CRITERIA, HIGH_TEST_MPA, IMPACTS, WASH_LIQUIDS, type Requirement } from '@/core/resins';
+import { ActionForm, Button, Caution, Choice, TextField } from '@/ui';
+import { describeCriterion, describeImpact, describeLiquid } from '@/words';
+import { keepRequirement } from '../actions';
+import { SectionHelper } from './section-helper';
+
+interface RequirementFieldsProps {
+  readonly jobId: number;
+  readonly wanted: Requirement;
+  readonly fromNeed: Requirement;
+  readonly hottestWhen: string;
+  readonly loadN: number | null;
+}
+
+const percent = (share: number | null) => (share === null ? '' : Number((share * 100).toFixed(2)));
+
+/** Everything that is asked of the resin; what stands here follows the need until it is typed over. */
+export function RequirementFields({ jobId, wanted, fromNeed, hottestWhen, loadN }: RequirementFieldsProps) {
+  const [stress, setStress] = useState(String(wanted.stress_MPa ?? ''));
+  const [least, setLeast] = useState(String(wanted.stiffness_MPa[0] ?? ''));
+  const number = (name: keyof Requirement & string, label: string, unit: string) => (
+    <TextField
+      name={name}
+      label={label}
+      unit={unit}
+      inputMode="decimal"
+      defaultValue={(wanted[name] as number | null) ?? ''}
+    />
+  );
+  return (
+    <ActionForm
+      action={keepRequirement.bind(null, jobId)}
+      label="What it must survive"
+      className="mt-2 grid grid-cols-2 items-end gap-x-3 gap-y-2"
+    >
+      {number('serviceMax_C', 'Hottest in use', '°C')}
+      {number('processMax_C', 'Hottest in making', '°C')}
+      <p className="col-span-2 text-sm text-soft">
+        {hottestWhen !== '' && `In use: ${hottestWhen}. `}Making counts: forming over it, casting into it,
+        steam.
+      </p>
+      {number('margin_K', 'Margin', 'K')}
+      <TextField
+        name="stress_MPa"
+        label="Stress in the part"
+        unit="MPa"
+        inputMode="decimal"
+        value={stress}
+        onChange={(event) => setStress(event.target.value)}
+        placeholder={`taken as ${HIGH_TEST_MPA}`}
+      />
+      <TextField
+        name="strainPercent"
+        label="Elongation needed"
+        unit="%"
+        inputMode="decimal"
+        defaultValue={percent(wanted.strainMax)}
+        hint={fromNeed.strainMax === null ? undefined : `${percent(fromNeed.strainMax)} % from Fit`}
+      />
+      <Choice
+        name="impact"
+        label="Knocks"
+        defaultValue={wanted.impact ?? ''}
+        choices={[
+          { value: '', label: 'not asked' },
+          ...IMPACTS.map((impact) => ({ value: impact, label: describeImpact(impact) })),
+        ]}
+      />
+      <TextField
+        name="stiffnessLeast"
+        label="At least as stiff as"
+        unit="MPa"
+        inputMode="decimal"
+        value={least}
+        onChange={(event) => setLeast(event.target.value)}
+      />
+      <TextField
+        name="stiffnessMost"
+        label="At most as stiff as"
+        unit="MPa"
+        inputMode="decimal"
+        defaultValue={wanted.stiffness_MPa[1] ?? ''}
+      />
+      <div className="col-span-2">
+        <SectionHelper
+          loadN={loadN}
+          onTake={(need) => {
+            setStress(need.stressMPa.toFixed(2));
+            if (need.leastModulusMPa !== undefined) setLeast(need.leastModulusMPa.toFixed(0));
+          }}
+        />
+      </div>
+      {number('shoreA', 'Shore A, about', 'points')}
+      {number('smallestFeature_mm', 'Smallest feature', 'mm')}
+      {number('room_C', 'Room', '°C')}
+      <label className="flex items-center gap-2 pb-2">
+        <input type="checkbox" name="clear" defaultChecked={wanted.clear} className="size-4" />
+        must be clear
+      </label>
+      <fieldset className="col-span-2">
+        <legend className="text-sm text-soft">Wash liquid at hand; none ticked: any</legend>
+        <div className="flex flex-wrap gap-x-4">
+          {WASH_LIQUIDS.map((liquid) => (
+            <label key={liquid} className="flex min-h-7 items-center gap-2">
+              <input
+                type="checkbox"
+                name={`wash_${liquid}`}
+                defaultChecked={wanted.washWith.includes(liquid)}
+                className="size-4"
+              />
+              {describeLiquid(liquid)}
+            </label>
+          ))}
+        </div>
+      </fieldset>
+      <div className="col-span-2">
+        <TextField
+          name="rated"
+          label="Must be rated for, parted by commas"
+          defaultValue={wanted.claims.join(', ')}
+          placeholder="skin, mouth, food, sterile, mains, flame"
+        />
+      </div>
+      {wanted.claims.length > 0 && (
+        <div className="col-span-2">
+          <Caution>
+            A rating is its supplier’s, for its whole process. Bodies, food, mains and fire are judged by
+            local codes and licensed practice, not here.
+          </Caution>
+        </div>
+      )}
+      <details className="col-span-2">
+        <summary className="text-sm text-soft">How much each thing counts</summary>
+        <div className="mt-1 grid grid-cols-5 gap-2">
+          {CRITERIA.map((criterion) => (
+            <TextField
+              key={criterion}
+              name={`weight_${criterion}`}
+              label={describeCriterion(criterion)}
+              inputMode="decimal"
+              defaultValue={wanted.weights[criterion]}
+            />
+          ))}
+        </div>
+      </details>
+      <Button type="submit" weight="main" className="col-span-2 justify-self-start">
+        Hold the shelf against it
+      </Button>
+    </ActionForm>
+  );
+}

@@ -1,0 +1,84 @@
+'use client';
+
+import { useState } from 'react';
+import { parseLength } from '@/core/metrology';
+import { BENDS, needOfSection, type Bend, type SectionNeed } from '@/core/resins';
+import { Button, Choice, TextField } from '@/ui';
+import { describeBend } from '@/words';
+
+const FIELDS = [
+  ['forceN', 'Load', 'N'],
+  ['spanMm', 'Arm or span', 'mm'],
+  ['widthMm', 'Width', 'mm'],
+  ['thicknessMm', 'Thickness', 'mm'],
+  ['mostDeflectionMm', 'May give way by', 'mm'],
+] as const;
+type Name = (typeof FIELDS)[number][0];
+
+/** Stress and least stiffness from the part's critical section. */
+export function SectionHelper({
+  loadN,
+  onTake,
+}: {
+  loadN: number | null;
+  onTake: (need: SectionNeed) => void;
+}) {
+  const [bend, setBend] = useState<Bend>('cantilever');
+  const [texts, setTexts] = useState<Readonly<Record<Name, string>>>({
+    forceN: String(loadN ?? ''),
+    spanMm: '',
+    widthMm: '',
+    thicknessMm: '',
+    mostDeflectionMm: '',
+  });
+  const valueOf = (name: Name) => {
+    const parsed = parseLength(texts[name]);
+    return parsed.ok ? parsed.value.valueMm : NaN;
+  };
+  const most = valueOf('mostDeflectionMm');
+  const need = needOfSection({
+    bar: {
+      bend,
+      spanMm: valueOf('spanMm'),
+      widthMm: valueOf('widthMm'),
+      thicknessMm: valueOf('thicknessMm'),
+    },
+    forceN: valueOf('forceN'),
+    mostDeflectionMm: Number.isFinite(most) ? most : undefined,
+  });
+  return (
+    <details>
+      <summary className="text-sm text-soft">Work it out from the critical section</summary>
+      <div className="mt-1 grid grid-cols-2 items-end gap-2">
+        <div className="col-span-2">
+          <Choice
+            name="section-bend"
+            label="The section is"
+            value={bend}
+            onChange={(event) => setBend(event.target.value as Bend)}
+            choices={BENDS.map((each) => ({ value: each, label: describeBend(each) }))}
+          />
+        </div>
+        {FIELDS.map(([name, label, unit]) => (
+          <TextField
+            key={name}
+            name={`section-${name}`}
+            label={label}
+            unit={unit}
+            inputMode="decimal"
+            value={texts[name]}
+            onChange={(event) => setTexts({ ...texts, [name]: event.target.value })}
+          />
+        ))}
+        <Button disabled={need === undefined} onClick={() => need !== undefined && onTake(need)}>
+          Take it over
+        </Button>
+        <p role="status" className="col-span-2 text-sm">
+          {need === undefined
+            ? 'Load, arm, width and thickness tell it.'
+            : `${need.stressMPa.toFixed(2)} MPa${need.leastModulusMPa === undefined ? '' : `, at least ${need.leastModulusMPa.toFixed(0)} MPa stiff`}.`}
+        </p>
+      </div>
+    </details>
+  );
+}

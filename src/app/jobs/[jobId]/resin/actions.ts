@@ -1,0 +1,36 @@
+'use server';
+
+import { revalidatePath } from 'next/cache';
+import { parseForm, pickForm, requirementForm } from '@/inputs';
+import { bench } from '@/services/bench';
+import { chooseResin, saveRequirement, viewChoice } from '@/services/choose-resin';
+import { viewJob } from '@/services/view-job';
+import { done, refused, type FormState } from '@/ui/forms/form-state';
+import { describeChangeIssue, describeFormIssue, describeRanked } from '@/words';
+
+export async function keepRequirement(jobId: number, _before: FormState, data: FormData): Promise<FormState> {
+  const form = parseForm(requirementForm, data);
+  if (!form.ok) return refused(describeFormIssue(form.issue));
+  const kept = saveRequirement(bench().db, jobId, form.value);
+  if (!kept.ok) return refused(describeChangeIssue(kept.issue));
+  revalidatePath('/', 'layout');
+  return done('The shelf was held against it.');
+}
+
+export async function pickResin(jobId: number, _before: FormState, data: FormData): Promise<FormState> {
+  const form = parseForm(pickForm, data);
+  if (!form.ok) return refused(describeFormIssue(form.issue));
+  const { db } = bench();
+  const view = viewJob(db, jobId);
+  if (view === undefined) return refused(describeChangeIssue({ code: 'gone' }));
+  const { shelf, ranked } = viewChoice(db, view.job);
+  const name = shelf.find(({ resin }) => resin.id === form.value.resinId)?.resin.name;
+  const found = ranked.find(({ resin }) => resin === name);
+  const kept = chooseResin(db, jobId, {
+    ...form.value,
+    found: found === undefined ? '' : describeRanked(found),
+  });
+  if (!kept.ok) return refused(describeChangeIssue(kept.issue));
+  revalidatePath('/', 'layout');
+  return done(`${name} is chosen.`);
+}

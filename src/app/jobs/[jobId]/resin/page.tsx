@@ -1,0 +1,158 @@
+import { connection } from 'next/server';
+import { CardSteps } from '@/app/_components/card-steps';
+import { loadJob } from '@/app/_components/load-job';
+import { idFrom } from '@/app/_components/read-params';
+import {
+  evidenceOf,
+  findChanges,
+  heatAt,
+  hottestOf,
+  HIGH_TEST_MPA,
+  nearestResins,
+  processCard,
+  type Ranked,
+} from '@/core/resins';
+import { bench, benchHouse } from '@/services/bench';
+import { requirementFromNeed, viewChoice, type Choice } from '@/services/choose-resin';
+import { listVats, resinFile } from '@/services/shelf';
+import { Caution, Link, Note } from '@/ui';
+import { describeChange, describeClaim, describeRanked } from '@/words';
+import { HeatChart } from './_components/heat-chart';
+import { PickForm } from './_components/pick-form';
+import { RankedList } from './_components/ranked-list';
+import type { ResinRow } from './_components/resin-row';
+import { RequirementFields } from './_components/requirement-fields';
+
+/** One line of the page for each resin: what was found, and what would have to change. */
+function rowsOf({ requirement, ranked, shelf }: Choice): ResinRow[] {
+  const byName = new Map(shelf.map((each) => [each.resin.name, each]));
+  return ranked.map((each) => {
+    const shelved = byName.get(each.resin)!;
+    const evidence = evidenceOf(resinFile(shelved));
+    const heat = heatAt(evidence, requirement.stress_MPa ?? HIGH_TEST_MPA);
+    const changes = each.checks.flatMap((check) => findChanges(check, evidence, requirement));
+    return {
+      id: shelved.resin.id,
+      name: each.resin,
+      family: shelved.resin.sheet.family,
+      verdict: each.verdict,
+      score: each.score,
+      merits: each.merits,
+      pareto: each.pareto,
+      checks: each.checks,
+      why: describeRanked(each),
+      changes: [...new Set(changes.map(describeChange))],
+      creeps: shelved.resin.sheet.alone === 'creeps',
+      inVatOf: shelved.inVatOf,
+      heatC: heat?.value,
+      elongation: evidence.of('elongation')?.value,
+      priceLitre: evidence.of('price_litre')?.value,
+    };
+  });
+}
+
+function Nearest({ ranked }: { ranked: readonly Ranked[] }) {
+  return (
+    <div className="border-l-4 border-plum bg-sheet px-3 py-2">
+      <p className="font-semibold">No resin on the shelf meets all of it. Nearest come:</p>
+      <ol className="list-decimal pl-6">
+        {nearestResins(ranked).map((each) => (
+          <li key={each.resin}>
+            {each.resin}: {describeRanked(each)}.
+          </li>
+        ))}
+      </ol>
+    </div>
+  );
+}
+
+export default async function ResinStep({ params }: { params: Promise<{ jobId: string }> }) {
+  await connection();
+  const jobId = idFrom((await params).jobId);
+  const { db } = bench();
+  const { job, profile } = loadJob(jobId);
+  const choice = viewChoice(db, job, profile?.printer.pixelMm ?? undefined);
+  const { requirement, ranked, shelf } = choice;
+  const rows = rowsOf(choice);
+  const passing = ranked.filter(({ verdict }) => verdict === 'passes').length;
+  const current = profile && rows.find(({ id }) => id === profile.resin.id);
+  const chosen = shelf.find(({ resin }) => resin.id === job.resinChosenId);
+  if (shelf.length === 0)
+    return (
+      <Note>
+        The shelf is empty.{' '}
+        <Link href="/shelf" className="underline">
+          Put resins on it
+        </Link>{' '}
+        first.
+      </Note>
+    );
+  return (
+    <div className="space-y-8">
+      <div className="grid gap-x-8 gap-y-6 xl:grid-cols-[20rem_minmax(0,1fr)]">
+        <section aria-labelledby="asked-title">
+          <h2 id="asked-title" className="text-lg">
+            What it must survive
+          </h2>
+          <RequirementFields
+            // Another need is another form: its fields take their new start values.
+            key={JSON.stringify(requirement)}
+            jobId={jobId}
+            wanted={requirement}
+            fromNeed={requirementFromNeed(db, job)}
+            hottestWhen={job.hottestWhen}
+            loadN={job.loadN}
+          />
+        </section>
+        <div className="min-w-0 space-y-6">
+          <p className="text-lg" role="status">
+            <span className="font-serif text-xl font-semibold">
+              {passing} of {ranked.length} pass
+            </span>
+            {current !== undefined && current.verdict !== 'passes' && (
+              <>
+                . The job is set to {current.name}: it {current.why}.
+              </>
+            )}
+          </p>
+          {passing === 0 && <Nearest ranked={ranked} />}
+          <HeatChart
+            rows={rows}
+            hottestC={hottestOf(requirement)}
+            marginK={requirement.margin_K}
+            strain={requirement.strainMax}
+          />
+          <RankedList rows={rows} />
+          <PickForm
+            jobId={jobId}
+            rows={rows.map(({ id, name, verdict }) => ({ id, name, verdict }))}
+            printers={listVats(db).map(({ id, printer, resin }) => ({ id, printer, resin }))}
+            start={{ printerId: profile?.printer.id, layerMm: profile?.profile.layerMm ?? 0.05 }}
+          />
+        </div>
+      </div>
+      {job.claims.length > 0 && (
+        <section aria-label="Cautions" className="space-y-2">
+          {job.claims.map((claim) => (
+            <Caution key={claim}>{describeClaim(claim).caution}</Caution>
+          ))}
+        </section>
+      )}
+      {chosen !== undefined && (
+        <section aria-labelledby="card-title">
+          <h2 id="card-title" className="text-lg">
+            Process card of {chosen.resin.name}
+          </h2>
+          <CardSteps steps={processCard(resinFile(chosen), benchHouse().schools, job.claims)} />
+          <p className="mt-1 text-sm text-soft">
+            The house’s own ways are picked under{' '}
+            <Link href="/house" className="underline">
+              House
+            </Link>
+            .
+          </p>
+        </section>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,83 @@
+'use client';
+
+import { ActionForm, Button, TextField } from '@/ui';
+import type { ShelvedBottle } from '@/services/shelf';
+import { noteShaken, removeBottle, saveBottle, saveLeft } from '../../actions';
+
+const SMALL = 'min-h-7 px-1 text-sm underline';
+
+function Bottle({ resinId, bottle }: { resinId: number; bottle: ShelvedBottle }) {
+  const { id, batch, openedOn, fullMl, leftMl, shakenAt } = bottle;
+  const name = batch === '' ? `bottle ${id}` : batch;
+  return (
+    <li className="border-b border-hair py-2">
+      <p>
+        <span className="font-semibold">{name}</span>{' '}
+        <span className="text-sm text-soft">
+          {openedOn === '' ? 'sealed' : `opened ${openedOn}`}
+          {shakenAt === null ? '' : `, shaken ${shakenAt.toISOString().slice(0, 10)}`}
+        </span>
+      </p>
+      <div className="my-1 h-2.5 border border-edge" aria-hidden>
+        <div className="h-full bg-juniper" style={{ width: `${Math.min(100, (100 * leftMl) / fullMl)}%` }} />
+      </div>
+      <p className="flex flex-wrap items-baseline gap-x-3">
+        <span>
+          <span className="num">{Math.round(leftMl)}</span> of{' '}
+          <span className="num">{Math.round(fullMl)}</span> ml left
+        </span>
+        <button type="button" className={SMALL} onClick={() => void noteShaken(resinId, id)}>
+          Shaken<span className="sr-only">: {name}</span>
+        </button>
+        <button type="button" className={SMALL} onClick={() => void removeBottle(resinId, id)}>
+          Empty, thrown away<span className="sr-only">: {name}</span>
+        </button>
+      </p>
+      <details>
+        <summary className="text-sm text-soft">What is left</summary>
+        <ActionForm
+          action={saveLeft.bind(null, resinId, id)}
+          label={`What is left in ${name}`}
+          className="mt-1 grid grid-cols-3 items-end gap-2"
+        >
+          <TextField name="leftMl" id={`leftMl-${id}`} label="By level" unit="ml" />
+          <TextField name="weighedG" id={`weighedG-${id}`} label="or weighed" unit="g" />
+          <TextField name="emptyG" id={`emptyG-${id}`} label="less empty" unit="g" />
+          <Button type="submit" className="col-span-3 justify-self-start">
+            Keep what is left
+          </Button>
+        </ActionForm>
+      </details>
+    </li>
+  );
+}
+
+/** Bottles of a resin: batch, opened, what is left by level or weight. */
+export function Bottles({ resinId, bottles }: { resinId: number; bottles: readonly ShelvedBottle[] }) {
+  return (
+    <>
+      {bottles.length === 0 && <p className="text-soft">None noted.</p>}
+      <ul>
+        {bottles.map((bottle) => (
+          <Bottle key={bottle.id} resinId={resinId} bottle={bottle} />
+        ))}
+      </ul>
+      <details className="mt-2">
+        <summary className="text-sm text-soft">Another bottle</summary>
+        <ActionForm
+          action={saveBottle.bind(null, resinId)}
+          label="Another bottle"
+          className="mt-2 grid grid-cols-2 items-end gap-2"
+        >
+          <TextField name="batch" label="Batch" />
+          <TextField name="openedOn" label="Opened on" type="date" />
+          <TextField name="fullMl" label="Holds when full" unit="ml" />
+          <TextField name="leftMl" label="Left" unit="ml" />
+          <Button type="submit" className="justify-self-start">
+            Note the bottle
+          </Button>
+        </ActionForm>
+      </details>
+    </>
+  );
+}

@@ -1,0 +1,113 @@
+'use client';
+
+import { ALONE, CLARITIES, FAMILIES, WASH_LIQUIDS, type ResinSheet } from '@/core/resins';
+import { ActionForm, Button, Choice, TextArea, TextField } from '@/ui';
+import { describeAlone, describeClarity, describeFamily, describeLiquid } from '@/words';
+import { saveFacts } from '../../actions';
+
+const open = { value: '', label: 'nobody says' };
+
+function Line({ name, text }: { name: string; text: string }) {
+  return (
+    <li className="border-b border-hair py-1">
+      <span className="text-soft">{name}: </span>
+      {text}
+    </li>
+  );
+}
+
+const listed = (words: readonly (string | number)[] | undefined, none: string) =>
+  words === undefined ? 'nobody says' : words.length === 0 ? none : words.join(', ');
+
+/** What is known of a resin in words; a fact left open is unknown and passes nothing. */
+export function FactFields({ resinId, sheet }: { resinId: number; sheet: ResinSheet }) {
+  return (
+    <>
+      <ul className="text-sm">
+        <Line name="look" text={sheet.clarity ?? 'nobody says'} />
+        <Line name="washes in" text={listed(sheet.washLiquids?.map(describeLiquid), 'nothing known')} />
+        <Line
+          name="light engine"
+          text={listed(
+            sheet.lightNm?.map((nm) => `${nm} nm`),
+            'none',
+          )}
+        />
+        <Line name="neat" text={sheet.alone === undefined ? 'nobody says' : describeAlone(sheet.alone)} />
+        <Line name="rated for" text={listed(sheet.rated, 'nothing')} />
+        {sheet.cautions.map((caution) => (
+          <Line key={caution} name="caution" text={caution} />
+        ))}
+      </ul>
+      <details className="mt-2">
+        <summary className="text-sm text-soft">Change</summary>
+        <ActionForm action={saveFacts.bind(null, resinId)} label="Facts in words" className="mt-2 grid gap-3">
+          <Choice
+            name="family"
+            label="Family"
+            defaultValue={sheet.family}
+            choices={FAMILIES.map((family) => ({ value: family, label: describeFamily(family) }))}
+          />
+          <Choice
+            name="clarity"
+            label="Look"
+            defaultValue={sheet.clarity ?? ''}
+            choices={[open, ...CLARITIES.map((each) => ({ value: each, label: describeClarity(each) }))]}
+          />
+          <Choice
+            name="alone"
+            label="Used neat"
+            defaultValue={sheet.alone ?? ''}
+            choices={[open, ...ALONE.map((each) => ({ value: each, label: describeAlone(each) }))]}
+          />
+          <fieldset>
+            <legend className="mb-1 text-sm text-soft">Washes in</legend>
+            <label className="flex items-center gap-2">
+              <input
+                type="checkbox"
+                name="washKnown"
+                defaultChecked={sheet.washLiquids !== undefined}
+                className="size-4"
+              />
+              its sheet says so
+            </label>
+            {WASH_LIQUIDS.map((liquid) => (
+              <label key={liquid} className="flex items-center gap-2 pl-4">
+                <input
+                  type="checkbox"
+                  name={`wash_${liquid}`}
+                  defaultChecked={sheet.washLiquids?.includes(liquid)}
+                  className="size-4"
+                />
+                {describeLiquid(liquid)}
+              </label>
+            ))}
+          </fieldset>
+          <TextField
+            name="light"
+            label="Made for light of, nm"
+            defaultValue={sheet.lightNm?.join(', ') ?? ''}
+            placeholder="405"
+          />
+          <TextField
+            name="rated"
+            label="Rated for, parted by commas"
+            defaultValue={
+              sheet.rated === undefined ? '' : sheet.rated.length === 0 ? 'none' : sheet.rated.join(', ')
+            }
+            hint="skin, mouth, food, sterile, mains, flame. “none” where its sheet rates it for nothing, blank while nobody says."
+          />
+          <TextArea
+            name="cautions"
+            label="Cautions of its safety sheet, a line each"
+            defaultValue={sheet.cautions.join('\n')}
+            rows={3}
+          />
+          <Button type="submit" className="justify-self-start">
+            Keep this
+          </Button>
+        </ActionForm>
+      </details>
+    </>
+  );
+}

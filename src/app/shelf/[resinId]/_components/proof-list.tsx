@@ -1,0 +1,80 @@
+'use client';
+
+import { workOutProof } from '@/core/resins';
+import type { ShelvedProof } from '@/services/shelf';
+import { ActionForm, Button, TextField } from '@/ui';
+import { describeBendNote, describeProofIssue, describeProofKind, describeProofResult } from '@/words';
+import { removeProof, saveCreepAgain } from '../../actions';
+
+interface ProofListProps {
+  readonly resinId: number;
+  readonly rows: readonly ShelvedProof[];
+  readonly today: string;
+}
+
+/** What was proven, each with what it showed and what speaks against it. */
+export function ProofList({ resinId, rows, today }: ProofListProps) {
+  if (rows.length === 0) return <p className="text-soft">None yet.</p>;
+  return (
+    <ul className="mb-4 border-t border-hair">
+      {rows.map(({ id, test, on, note, dueOn }) => {
+        const worked = workOutProof(test);
+        const { title } = describeProofKind(test.kind);
+        return (
+          <li key={id} className="border-b border-hair py-2">
+            <p className="flex flex-wrap items-baseline justify-between gap-x-4">
+              <span>
+                <span className="font-semibold">{title}</span>{' '}
+                <span className="num">
+                  {worked.ok ? describeProofResult(worked.value) : describeProofIssue(worked.issue)}
+                </span>
+              </span>
+              <button
+                type="button"
+                className="min-h-7 text-sm underline"
+                onClick={() => void removeProof(resinId, id)}
+              >
+                Take back
+                <span className="sr-only">
+                  {' '}
+                  {title} of {on}
+                </span>
+              </button>
+            </p>
+            <p className="text-sm text-soft">
+              {on}
+              {test.kind === 'creep' && `, under ${test.test.under}`}
+              {note !== '' && `, ${note}`}
+            </p>
+            {worked.ok &&
+              worked.value.kind === 'bend' &&
+              worked.value.result.notes.map((each) => (
+                <p key={each.code} className="border-l-4 border-honey pl-2 text-sm">
+                  {describeBendNote(each)}.
+                </p>
+              ))}
+            {dueOn !== '' && (
+              <ActionForm
+                action={saveCreepAgain.bind(null, resinId, id)}
+                label="The second reading"
+                className="mt-1 flex flex-wrap items-end gap-3"
+              >
+                <TextField
+                  name="secondMm"
+                  id={`secondMm-${id}`}
+                  label={
+                    dueOn <= today
+                      ? `Due since ${dueOn}: the same place, read again`
+                      : `Due on ${dueOn}: read again`
+                  }
+                  unit="mm"
+                />
+                <Button type="submit">Keep the second reading</Button>
+              </ActionForm>
+            )}
+          </li>
+        );
+      })}
+    </ul>
+  );
+}

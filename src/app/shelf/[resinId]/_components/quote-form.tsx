@@ -1,0 +1,55 @@
+'use client';
+
+import { useState } from 'react';
+import { CONDITIONS, PROPERTY_IDS, unitsFor, type PropertyId } from '@/core/resins';
+import { ActionForm, Button, Choice, TextField } from '@/ui';
+import { describeCondition, describeProperty } from '@/words';
+import { saveQuote } from '../../actions';
+
+/** One value of the sheet, in any unit that is understood; it takes the place of the one for the same state. */
+export function QuoteForm({ resinId }: { resinId: number }) {
+  const [property, setProperty] = useState<PropertyId>('deflectionLow_C');
+  const isDeflection = property === 'deflectionLow_C' || property === 'deflectionHigh_C';
+  return (
+    <details className="mt-3">
+      <summary className="font-semibold">Type a value from its sheet</summary>
+      <ActionForm
+        action={saveQuote.bind(null, resinId)}
+        label="A value of the sheet"
+        className="mt-2 grid items-end gap-3 sm:grid-cols-4"
+      >
+        <div className="sm:col-span-2">
+          <Choice
+            name="property"
+            label="Property"
+            value={property}
+            onChange={(event) => setProperty(event.target.value as PropertyId)}
+            choices={PROPERTY_IDS.map((id) => ({ value: id, label: describeProperty(id) }))}
+          />
+        </div>
+        <TextField name="value" label="Value" inputMode="decimal" />
+        <Choice
+          key={property}
+          name="unit"
+          label="Unit"
+          choices={unitsFor(property).map((unit) => ({ value: unit, label: unit }))}
+        />
+        <Choice
+          name="condition"
+          label="The bar was"
+          defaultValue="cured"
+          choices={CONDITIONS.map((condition) => ({ value: condition, label: describeCondition(condition) }))}
+        />
+        {isDeflection && (
+          <TextField name="testMPa" label="Stress of the test" unit="MPa" placeholder="0.45, 1.80, 1.82" />
+        )}
+        {property === 'viscosity_mPas' && <TextField name="atC" label="Measured at" unit="°C" />}
+        <TextField name="standard" label="Standard, if stated" />
+        <TextField name="on" label="Day of the sheet" type="date" />
+        <Button type="submit" className="justify-self-start">
+          Keep the value
+        </Button>
+      </ActionForm>
+    </details>
+  );
+}

@@ -1,0 +1,192 @@
+'use client';
+
+import { useMemo, useState } from 'react';
+import { parseLength } from '@/core/metrology';
+import { batchOf, blendSheet, findBlendIssue, type BlendPart, type ResinFile } from '@/core/resins';
+import { ActionForm, Button, Caution, Choice, Problem, TextField } from '@/ui';
+import { describeBlendIssue, describeLiquid, describeProperty, describeQuote } from '@/words';
+import { keepBlend } from '../../actions';
+import { BlendChart } from './blend-chart';
+
+const PARTS = [1, 2, 3] as const;
+type Part = { readonly resin: string; readonly percent: string };
+
+function numberOf(text: string): number {
+  const parsed = parseLength(text);
+  return parsed.ok ? parsed.value.valueMm : NaN;
+}
+
+const tidy = (value: number) => String(Number(value.toFixed(2)));
+
+/** Where a mixer starts: a stiff resin, with a quarter of one that may only be a share, where the shelf has both. */
+function startOf(resins: readonly ResinFile[]): Part[] {
+  const additive = resins.find(({ sheet }) => sheet.alone === 'creeps' || sheet.alone === 'no') ?? resins[1];
+  const base =
+    resins.find(({ name, sheet }) => name !== additive.name && sheet.family === 'general') ?? resins[0];
+  return [
+    { resin: base.name, percent: '75' },
+    { resin: base.name === additive.name ? resins[1].name : additive.name, percent: '25' },
+    { resin: '', percent: '' },
+  ];
+}
+
+/** Two or three resins by volume: what is known of the mixture, how to measure it out, and what must be tested. */
+export function BlendMixer({ resins }: { resins: readonly ResinFile[] }) {
+  const [parts, setParts] = useState<readonly Part[]>(() => startOf(resins));
+  const [batch, setBatch] = useState('200');
+  const change = (at: number, some: Partial<Part>) =>
+    setParts(
+      parts.map((part, i) => {
+        if (i === at) return { ...part, ...some };
+        // With two parts the other share follows.
+        const two = parts[2].resin === '' && at < 2 && i < 2 && some.percent !== undefined;
+        const rest = two ? 100 - numberOf(some.percent ?? '') : NaN;
+        return Number.isFinite(rest) && rest >= 0 ? { ...part, percent: tidy(rest) } : part;
+      }),
+    );
+  const chosen = useMemo(
+    () =>
+      parts.flatMap(({ resin, percent }): BlendPart[] => {
+        const found = resins.find(({ name }) => name === resin);
+        return found === undefined ? [] : [{ resin: found, fraction: numberOf(percent) / 100 }];
+      }),
+    [parts, resins],
+  );
+  const issue = findBlendIssue(chosen);
+  const sheet = useMemo(() => blendSheet(chosen), [chosen]);
+  const totalMl = numberOf(batch);
+  const name = chosen
+    .map(({ resin, fraction }) => `${Math.round(fraction * 100)} ${resin.name}`)
+    .join(' + ')
+    .slice(0, 60);
+  return (
+    <div className="grid gap-x-10 gap-y-6 lg:grid-cols-2">
+      <ActionForm action={keepBlend} label="A blend" className="grid content-start gap-3">
+        {PARTS.map((number, i) => (
+          <div key={number} className="grid grid-cols-[minmax(0,1fr)_7rem] gap-3">
+            <Choice
+              name={`resin_${number}`}
+              label={i === 2 ? 'Third resin, if any' : `${i === 0 ? 'First' : 'Second'} resin`}
+              value={parts[i].resin}
+              onChange={(event) => change(i, { resin: event.target.value })}
+              choices={[
+                ...(i === 2 ? [{ value: '', label: 'none' }] : []),
+                ...resins.map((resin) => ({ value: resin.name, label: resin.name })),
+              ]}
+            />
+            <TextField
+              name={`percent_${number}`}
+              label="Volume"
+              unit="%"
+              inputMode="decimal"
+              value={parts[i].percent}
+              onChange={(event) => change(i, { percent: event.target.value })}
+            />
+          </div>
+        ))}
+        {issue !== undefined && <Problem>{describeBlendIssue(issue)}</Problem>}
+        <Caution>
+          Off-label: no supplier answers for a mixture, and the safety sheets of its parts no longer apply.
+          Mix with gloves on, in fresh air, only what you need, and keep it labelled and out of the original
+          bottles.
+        </Caution>
+        <TextField key={name} name="name" label="Its name on the shelf" defaultValue={name} maxLength={60} />
+        <Button type="submit" weight="main" className="justify-self-start">
+          Put it on the shelf
+        </Button>
+        <p className="text-sm text-soft">
+          It starts unmeasured: its signature is its own, whatever is known of its parts.
+        </p>
+      </ActionForm>
+      <div className="min-w-0 space-y-6">
+        <section aria-labelledby="batch-title">
+          <h2 id="batch-title" className="text-lg">
+            Sheet for the batch
+          </h2>
+          <div className="my-2 max-w-40">
+            <TextField
+              name="batch"
+              label="Altogether"
+              unit="ml"
+              inputMode="decimal"
+              value={batch}
+              onChange={(event) => setBatch(event.target.value)}
+            />
+          </div>
+          <BatchTable parts={chosen} totalMl={totalMl} />
+        </section>
+        {chosen.length === 2 && <BlendChart first={chosen[0]} second={chosen[1]} />}
+        <section aria-labelledby="known-title">
+          <h2 id="known-title" className="text-lg">
+            What is known, what is guessed, what must be tested
+          </h2>
+          {sheet.ok && (
+            <ul>
+              {sheet.value.quotes.map((quote) => (
+                <li key={quote.property} className="border-b border-hair py-1">
+                  <span className="text-soft">
+                    {quote.property === 'density_g_ml' || quote.property === 'price_litre'
+                      ? 'known'
+                      : 'guessed'}
+                    , {describeProperty(quote.property).toLowerCase()}:{' '}
+                  </span>
+                  <span className="num">{describeQuote(quote)}</span>
+                </li>
+              ))}
+              <li className="border-b border-hair py-1">
+                <span className="text-soft">washes in: </span>
+                {sheet.value.washLiquids === undefined
+                  ? 'nobody says of all parts'
+                  : sheet.value.washLiquids.length === 0
+                    ? 'no liquid suits all parts'
+                    : sheet.value.washLiquids.map(describeLiquid).join(', ')}
+              </li>
+              <li className="border-b border-hair py-1 font-semibold">
+                to be tested: heat, elongation at break, knocks, hardness, whether it prints and stays mixed
+              </li>
+            </ul>
+          )}
+        </section>
+      </div>
+    </div>
+  );
+}
+
+function BatchTable({ parts, totalMl }: { parts: readonly BlendPart[]; totalMl: number }) {
+  if (!(totalMl > 0)) return <Problem>type how many millilitres are wanted altogether.</Problem>;
+  return (
+    <table className="w-full border-collapse">
+      <caption className="sr-only">Millilitres and grams of each part</caption>
+      <thead>
+        <tr className="border-b border-ink text-left text-sm text-soft">
+          <th scope="col" className="font-normal">
+            Resin
+          </th>
+          <th scope="col" className="text-right font-normal">
+            ml
+          </th>
+          <th scope="col" className="text-right font-normal">
+            g
+          </th>
+        </tr>
+      </thead>
+      <tbody>
+        {batchOf(parts, totalMl).map(({ resin, ml, grams }, i) => (
+          <tr key={`${resin}-${i}`} className="border-b border-hair">
+            <th scope="row" className="py-1 text-left font-normal">
+              {resin}
+            </th>
+            <td className="num text-right">{Number.isFinite(ml) ? ml.toFixed(1) : '–'}</td>
+            <td className="text-right">
+              {grams === undefined || !Number.isFinite(grams) ? (
+                <span className="text-sm text-soft">density unknown</span>
+              ) : (
+                <span className="num">{grams.toFixed(1)}</span>
+              )}
+            </td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  );
+}

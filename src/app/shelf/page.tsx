@@ -1,0 +1,68 @@
+import type { Metadata } from 'next';
+import { connection } from 'next/server';
+import { FAMILIES } from '@/core/resins';
+import { bench } from '@/services/bench';
+import { glanceAtShelf } from '@/services/shelf';
+import { ActionForm, Button, buttonLook, Choice, Link, TextField } from '@/ui';
+import { describeFamily } from '@/words';
+import { startResin, takePracticeShelf } from './actions';
+import { CarryPanel } from './_components/carry-panel';
+import { ShelfList } from './_components/shelf-list';
+
+export const metadata: Metadata = { title: 'Shelf' };
+
+export default async function ShelfPage() {
+  await connection();
+  const lines = glanceAtShelf(bench().db);
+  return (
+    <div className="mx-auto max-w-6xl px-4 py-5 sm:px-6">
+      <div className="flex flex-wrap items-baseline justify-between gap-4">
+        <h1 className="text-3xl">Shelf</h1>
+        <Link href="/shelf/blend" className={buttonLook(lines.length < 2 ? 'plain' : 'main')}>
+          Mix a blend
+        </Link>
+      </div>
+      <p className="mt-2 max-w-prose text-soft">
+        Resins with what their sheets state and what this bench has proven of them. What nobody states stays
+        unknown, and an unknown value passes nothing.
+      </p>
+      {lines.length > 0 ? (
+        <ShelfList lines={lines} />
+      ) : (
+        <form action={takePracticeShelf} className="mt-4 bg-sheet px-4 py-4">
+          <p className="mb-3 max-w-prose">
+            Nothing stands here yet. Type your first resin below, bring a shelf file, or take eight made-up
+            resins to try things with.
+          </p>
+          <Button type="submit" weight="main">
+            Take the practice resins
+          </Button>
+        </form>
+      )}
+      <div className="mt-8 grid gap-8 lg:grid-cols-2">
+        <section aria-labelledby="new-resin">
+          <h2 id="new-resin" className="mb-2 text-lg">
+            Another resin
+          </h2>
+          <ActionForm
+            action={startResin}
+            label="Another resin"
+            className="grid items-end gap-3 sm:grid-cols-3"
+          >
+            <TextField name="name" label="Name" />
+            <Choice
+              name="family"
+              label="Family"
+              choices={FAMILIES.filter((family) => family !== 'blend').map((family) => ({
+                value: family,
+                label: describeFamily(family),
+              }))}
+            />
+            <Button type="submit">Put it on the shelf</Button>
+          </ActionForm>
+        </section>
+        <CarryPanel />
+      </div>
+    </div>
+  );
+}
