@@ -213,7 +213,7 @@ function failedSentence(check: Check): string {
     case 'alone':
       return 'is an additive and must not be printed neat';
     case 'heat':
-      return `gives way at ${has}, ${plain(-(margin ?? 0))} K below the ${needs} asked`;
+      return `gives way at ${has}, ${kelvins(-(margin ?? 0))} below the ${needs} asked`;
     case 'strain':
       return `breaks at ${has} where ${needs} is asked`;
     case 'impact':
@@ -268,11 +268,27 @@ function unknownSentence(check: Check): string {
   }
 }
 
+/** A difference of temperatures; a tenth is more than anybody knows of it. */
+const kelvins = (value: number) => `${Number(value.toFixed(1))} K`;
+
+/** What it has beside what is asked, without the name of what it is about. */
+export function describeHave(check: Check): string {
+  if (check.have === null) return 'unknown';
+  const [has, needs] = [formatChecked(check, check.have), formatChecked(check, check.need)];
+  if (isPlainFact(check.requirement)) return has;
+  if (check.requirement === 'room')
+    return check.need > 100 ? `${has}, up to ${needs}` : `${has}, it wants ${needs}`;
+  return `${has}, asked ${needs}`;
+}
+
+function isPlainFact(asked: Asked): boolean {
+  return ['clear', 'wash', 'alone'].includes(asked) || asked.startsWith('rated:');
+}
+
 function passedSentence(check: Check): string {
-  const has = formatChecked(check, check.have ?? 0);
-  return ['clear', 'wash', 'alone'].includes(check.requirement) || check.requirement.startsWith('rated:')
+  return isPlainFact(check.requirement)
     ? describeAsked(check.requirement)
-    : `${describeAsked(check.requirement)}: ${has} where ${formatChecked(check, check.need)} is asked`;
+    : `${describeAsked(check.requirement)}: ${describeHave(check)}`;
 }
 
 /** What a check found, as a sentence about the resin. */
@@ -287,7 +303,7 @@ export function describeRanked({ verdict, checks }: Pick<Ranked, 'verdict' | 'ch
     const heat = checks.find(({ requirement }) => requirement === 'heat');
     return heat?.margin === undefined || heat.margin === null
       ? 'passes'
-      : `passes, ${plain(heat.margin)} K beyond the margin`;
+      : `passes, ${kelvins(heat.margin)} beyond the margin`;
   }
   const failing = checks.filter(({ state }) => state === 'fails');
   const shown = failing.length > 0 ? failing : checks.filter(({ state }) => state === 'unknown');

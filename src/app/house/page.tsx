@@ -32,12 +32,6 @@ export default async function HousePage() {
           </h2>
           <ClassFields classes={benchHouse().fitClasses} />
         </section>
-        <section aria-labelledby="schools-title">
-          <h2 id="schools-title" className="mb-2 text-lg">
-            Where practice differs
-          </h2>
-          <SchoolFields {...benchHouse()} />
-        </section>
         <section aria-labelledby="backup-title">
           <h2 id="backup-title" className="text-lg">
             Backup
@@ -81,6 +75,12 @@ export default async function HousePage() {
             What the words of fit mean here
           </h2>
           <ShopMeanings meanings={learnShopMeanings(db)} />
+        </section>
+        <section aria-labelledby="schools-title">
+          <h2 id="schools-title" className="mb-2 text-lg">
+            Where practice differs
+          </h2>
+          <SchoolFields {...benchHouse()} />
         </section>
         <section aria-labelledby="away-title">
           <h2 id="away-title" className="text-lg">

@@ -2,8 +2,7 @@ import type { Asked, Check } from './check';
 import { WATER_MOST_C } from './sag';
 import { heatAt, type Evidence } from './evidence';
 import { stressAllowing } from './deflection';
-import { hottestOf, type Requirement } from './requirement';
-import { HIGH_TEST_MPA } from './sheet';
+import { ASSUMED_STRESS_MPA, hottestOf, type Requirement } from './requirement';
 
 /** What would have to change for a resin to pass: of the part, of the shop, or of what is known. */
 export type Change =
@@ -25,10 +24,10 @@ export type Change =
 
 function changeForHeat(check: Check, evidence: Evidence, wanted: Requirement): Change[] {
   const hottest = hottestOf(wanted)!;
-  const stressMPa = wanted.stress_MPa ?? HIGH_TEST_MPA;
+  const stressMPa = wanted.stress_MPa ?? ASSUMED_STRESS_MPA;
   if (check.state === 'unknown') {
     const assumed: Change[] =
-      wanted.stress_MPa === null ? [{ code: 'stateStress', assumedMPa: HIGH_TEST_MPA }] : [];
+      wanted.stress_MPa === null ? [{ code: 'stateStress', assumedMPa: ASSUMED_STRESS_MPA }] : [];
     return [...assumed, { code: 'prove', by: check.need <= WATER_MOST_C ? 'bath' : 'oven' }];
   }
   const have = heatAt(evidence, stressMPa)!.low;
@@ -38,7 +37,7 @@ function changeForHeat(check: Check, evidence: Evidence, wanted: Requirement): C
   const allowed = stressAllowing(evidence.quotedHeats, check.need);
   if (wanted.stress_MPa !== null && allowed !== undefined && allowed < stressMPa)
     changes.push({ code: 'lessStress', toMPa: allowed });
-  if (wanted.stress_MPa === null) changes.push({ code: 'stateStress', assumedMPa: HIGH_TEST_MPA });
+  if (wanted.stress_MPa === null) changes.push({ code: 'stateStress', assumedMPa: ASSUMED_STRESS_MPA });
   return changes;
 }
 

@@ -1,6 +1,6 @@
 import { heatAt, modulusOf, viscosityOf, type Evidence, type Interval } from './evidence';
-import { hottestOf, IMPACT_NEEDS, ratingsNeeded, type Requirement } from './requirement';
-import { HIGH_TEST_MPA, type Quote } from './sheet';
+import { ASSUMED_STRESS_MPA, hottestOf, IMPACT_NEEDS, ratingsNeeded, type Requirement } from './requirement';
+import type { Quote } from './sheet';
 
 /** What is asked; a rating carries what it is for. */
 export type Asked =
@@ -126,7 +126,7 @@ export function checkResin(evidence: Evidence, wanted: Requirement, printer: Pri
   const hottest = hottestOf(wanted);
   if (hottest !== undefined)
     checks.push(
-      atLeast('heat', hottest + wanted.margin_K, heatAt(evidence, wanted.stress_MPa ?? HIGH_TEST_MPA)),
+      atLeast('heat', hottest + wanted.margin_K, heatAt(evidence, wanted.stress_MPa ?? ASSUMED_STRESS_MPA)),
     );
   if (wanted.strainMax !== null) checks.push(atLeast('strain', wanted.strainMax, evidence.of('elongation')));
   if (wanted.impact !== null) checks.push(checkImpact(evidence, wanted.impact));

@@ -99,6 +99,7 @@ export {
   type Ranked,
 } from './rank';
 export {
+  ASSUMED_STRESS_MPA,
   CRITERIA,
   EVEN_WEIGHTS,
   findRequirementIssue,

@@ -1,7 +1,6 @@
 import { checkResin, type Check, type PrinterFacts } from './check';
 import { evidenceOf, heatAt, modulusOf, type Evidence, type ResinFile } from './evidence';
-import { CRITERIA, hottestOf, type Criterion, type Requirement } from './requirement';
-import { HIGH_TEST_MPA } from './sheet';
+import { ASSUMED_STRESS_MPA, CRITERIA, hottestOf, type Criterion, type Requirement } from './requirement';
 
 /** What one criterion adds: its merit from 0 to 1, its weight, and null where it was not asked. */
 export type Merits = Readonly<Record<Criterion, number | null>>;
@@ -37,7 +36,7 @@ const rising = (spare: number, scale: number) => 1 - Math.exp(-Math.max(0, spare
 function heatMerit(evidence: Evidence, wanted: Requirement): number | null {
   const hottest = hottestOf(wanted);
   if (hottest === undefined) return null;
-  const have = heatAt(evidence, wanted.stress_MPa ?? HIGH_TEST_MPA);
+  const have = heatAt(evidence, wanted.stress_MPa ?? ASSUMED_STRESS_MPA);
   return have === undefined ? 0 : rising(have.low - hottest - wanted.margin_K, SCALES.heatK);
 }
 

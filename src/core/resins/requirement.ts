@@ -14,6 +14,9 @@ export const IMPACT_NEEDS: Readonly<Record<Impact, { readonly izodJ_m: number; r
     high: { izodJ_m: 60, dropM: 1.8 },
   });
 
+/** Taken for the part's own stress while nobody says: that of the upper test by ISO 75-A, which D648's covers. */
+export const ASSUMED_STRESS_MPA = 1.8;
+
 export const CRITERIA = ['heat', 'toughness', 'stiffness', 'detail', 'cost'] as const;
 export type Criterion = (typeof CRITERIA)[number];
 export type Weights = Readonly<Record<Criterion, number>>;

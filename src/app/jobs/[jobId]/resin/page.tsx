@@ -7,7 +7,7 @@ import {
   findChanges,
   heatAt,
   hottestOf,
-  HIGH_TEST_MPA,
+  ASSUMED_STRESS_MPA,
   nearestResins,
   processCard,
   type Ranked,
@@ -29,7 +29,7 @@ function rowsOf({ requirement, ranked, shelf }: Choice): ResinRow[] {
   return ranked.map((each) => {
     const shelved = byName.get(each.resin)!;
     const evidence = evidenceOf(resinFile(shelved));
-    const heat = heatAt(evidence, requirement.stress_MPa ?? HIGH_TEST_MPA);
+    const heat = heatAt(evidence, requirement.stress_MPa ?? ASSUMED_STRESS_MPA);
     const changes = each.checks.flatMap((check) => findChanges(check, evidence, requirement));
     return {
       id: shelved.resin.id,
@@ -43,6 +43,7 @@ function rowsOf({ requirement, ranked, shelf }: Choice): ResinRow[] {
       why: describeRanked(each),
       changes: [...new Set(changes.map(describeChange))],
       creeps: shelved.resin.sheet.alone === 'creeps',
+      clearForMin: requirement.clear ? evidence.of('cureCeiling_min')?.low : undefined,
       inVatOf: shelved.inVatOf,
       heatC: heat?.value,
       elongation: evidence.of('elongation')?.value,

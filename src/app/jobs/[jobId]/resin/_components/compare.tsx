@@ -1,5 +1,8 @@
-import { formatProperty, describeAsked, describeCheck, describeVerdictOfResin } from '@/words';
+import { describeAsked, describeHave, describeVerdictOfResin, formatProperty } from '@/words';
 import type { ResinRow } from './resin-row';
+
+/** What a cell begins with, so that colour says nothing alone. */
+const STATES = { pass: '', fails: 'fails: ', unknown: 'can’t tell: ' } as const;
 
 /** Two or three resins side by side: what was asked of each, and what else sets them apart. */
 export function Compare({ rows }: { rows: readonly ResinRow[] }) {
@@ -13,7 +16,8 @@ export function Compare({ rows }: { rows: readonly ResinRow[] }) {
           describeAsked(requirement),
           (row: ResinRow) => {
             const check = row.checks.find((each) => each.requirement === requirement);
-            return check === undefined ? '' : describeCheck(check);
+            if (check === undefined) return '';
+            return `${STATES[check.state]}${describeHave(check)}`;
           },
         ] as const,
     ),

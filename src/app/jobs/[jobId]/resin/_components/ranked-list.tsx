@@ -86,7 +86,7 @@ export function RankedList({ rows }: { rows: readonly ResinRow[] }) {
 }
 
 function Line({ row, compared, onCompare }: { row: ResinRow; compared: boolean; onCompare: () => void }) {
-  const { id, name, family, verdict, why, pareto, inVatOf, creeps, score } = row;
+  const { id, name, family, verdict, why, pareto, inVatOf, creeps, score, clearForMin } = row;
   return (
     <>
       <div className="flex flex-wrap items-baseline justify-between gap-x-4">
@@ -111,6 +111,9 @@ function Line({ row, compared, onCompare }: { row: ResinRow; compared: boolean; 
       </div>
       <p className={verdict === 'passes' ? '' : 'text-soft'}>
         {why}.{creeps && ' Used neat it bends for good in time, under light and load.'}
+        {verdict === 'passes' &&
+          clearForMin !== undefined &&
+          ` Clear only if cured no longer than ${clearForMin.toFixed(0)} min: beyond that it yellows.`}
       </p>
       <details>
         <summary className="text-sm text-soft">

@@ -1,7 +1,7 @@
 'use client';
 
 import { useState } from 'react';
-import { CRITERIA, HIGH_TEST_MPA, IMPACTS, WASH_LIQUIDS, type Requirement } from '@/core/resins';
+import { CRITERIA, ASSUMED_STRESS_MPA, IMPACTS, WASH_LIQUIDS, type Requirement } from '@/core/resins';
 import { ActionForm, Button, Caution, Choice, TextField } from '@/ui';
 import { describeCriterion, describeImpact, describeLiquid } from '@/words';
 import { keepRequirement } from '../actions';
@@ -50,7 +50,7 @@ export function RequirementFields({ jobId, wanted, fromNeed, hottestWhen, loadN 
         inputMode="decimal"
         value={stress}
         onChange={(event) => setStress(event.target.value)}
-        placeholder={`taken as ${HIGH_TEST_MPA}`}
+        placeholder={`taken as ${ASSUMED_STRESS_MPA}`}
       />
       <TextField
         name="strainPercent"

@@ -14,6 +14,8 @@ export interface ResinRow {
   readonly changes: readonly string[];
   /** Used neat it bends for good in time. */
   readonly creeps: boolean;
+  /** Asked to be clear: the longest cure before it is too yellow, minutes. */
+  readonly clearForMin?: number;
   readonly inVatOf: readonly string[];
   /** Deflection temperature at the part's stress. */
   readonly heatC?: number;
