@@ -61,6 +61,10 @@ const VIEWS = [
   '/jobs/8/fit',
   '/jobs/6/fit',
   '/jobs/3/measure',
+  '/jobs/9/resin',
+  '/shelf',
+  '/shelf/9',
+  '/shelf/blend',
   '/gauges?choice=hinge',
   '/jobs/5/measure',
   '/jobs/8/measure',
@@ -90,7 +94,7 @@ test.each(LOOKS)('every view, filled, %s at %d px', async (theme, width) => {
 
 test.each(LOOKS)('every view, empty, %s at %d px', async (theme, width) => {
   await browser.driver.get(empty.address);
-  for (const view of ['/', '/printers', '/house', '/nowhere']) {
+  for (const view of ['/', '/printers', '/shelf', '/house', '/nowhere']) {
     await visit(empty, view, theme, width);
     await expectClean(`${view} empty ${theme} ${width}`);
   }

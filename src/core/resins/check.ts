@@ -54,8 +54,8 @@ function atLeast(requirement: Asked, need: number, have: Side | undefined): Chec
 /** The mirror of it, for what must not be exceeded. */
 function atMost(requirement: Asked, need: number, have: Side | undefined): Check {
   const mirrored = have && { low: -have.high, high: -have.low, value: -have.value, quote: have.quote };
-  const check = atLeast(requirement, -need, mirrored);
-  return { ...check, need, have: check.have === null ? null : -check.have };
+  const { state, have: found, margin, quote } = atLeast(requirement, -need, mirrored);
+  return { requirement, state, need, have: found === null ? null : -found, margin, quote };
 }
 
 const exactly = (value: number): Side => ({ value, low: value, high: value });

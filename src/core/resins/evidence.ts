@@ -1,7 +1,7 @@
 import { deflectionAt, type HeatPoint } from './deflection';
 import { provenHeat, provenQuote, type Proof, type ProvenHeat } from './proof';
 import type { PropertyId } from './properties';
-import { HIGH_TEST_MPA, LOW_TEST_MPA, quoteOf, type Quote, type ResinSheet } from './sheet';
+import { HIGH_TEST_MPA, LOW_TEST_MPA, quotesThatCount, type Quote, type ResinSheet } from './sheet';
 import { viscosityAt, type ViscosityBounds } from './viscosity';
 
 /** A resin as the choice sees it: its sheet, and what the bench has proven of it. */
@@ -40,7 +40,8 @@ export function intervalOf({ value, low, high, bound }: Quote): Interval {
 }
 
 function known(quote: Quote): Known {
-  return { ...intervalOf(quote), value: quote.value, quote };
+  const { low, high } = intervalOf(quote);
+  return { value: quote.value, low, high, quote };
 }
 
 /** The newest of proofs that speak of the same thing, the last one entered where two are of one day. */
@@ -63,14 +64,21 @@ function outrank(quoted: Known | undefined, provenBy: Quote | undefined): Known 
   return agrees ? quoted : shown;
 }
 
+const HEATS = [
+  ['deflectionLow_C', LOW_TEST_MPA],
+  ['deflectionHigh_C', HIGH_TEST_MPA],
+] as const;
+
 /** Collects what is known of a resin. */
 export function evidenceOf({ name, sheet, proofs }: ResinFile): Evidence {
-  const quotes = proofs.flatMap((proof) => provenQuote(proof) ?? []);
-  const quotedHeats = (['deflectionLow_C', 'deflectionHigh_C'] as const).flatMap((property) => {
-    const quote = quoteOf(sheet, property);
-    if (quote === undefined) return [];
-    const usual = property === 'deflectionLow_C' ? LOW_TEST_MPA : HIGH_TEST_MPA;
-    return { stressMPa: quote.testMPa ?? usual, tempC: quote.value, quote };
+  const stated = quotesThatCount(sheet);
+  const proven = proofs.flatMap((proof) => {
+    const quote = provenQuote(proof);
+    return quote === undefined ? [] : { quote };
+  });
+  const quotedHeats = HEATS.flatMap(([property, usualMPa]) => {
+    const quote = stated.get(property);
+    return quote === undefined ? [] : { stressMPa: quote.testMPa ?? usualMPa, tempC: quote.value, quote };
   });
   return {
     name,
@@ -78,9 +86,9 @@ export function evidenceOf({ name, sheet, proofs }: ResinFile): Evidence {
     quotedHeats,
     provenHeats: proofs.flatMap((proof) => provenHeat(proof) ?? []),
     of: (property) => {
-      const stated = quoteOf(sheet, property);
-      const own = newest(quotes.filter((quote) => quote.property === property).map((quote) => ({ quote })));
-      return outrank(stated && known(stated), own?.quote);
+      const quote = stated.get(property);
+      const own = newest(proven.filter((each) => each.quote.property === property));
+      return outrank(quote && known(quote), own?.quote);
     },
   };
 }

@@ -83,12 +83,14 @@ export function meritsOf(evidence: Evidence, wanted: Requirement, costs: CostFac
 
 /** Σ weight·merit / Σ weight over the criteria that were asked; 0 when none weighs. */
 export function scoreOf(merits: Merits, { weights }: Requirement): number {
-  const asked = CRITERIA.flatMap((criterion) => {
+  let [sum, total] = [0, 0];
+  for (const criterion of CRITERIA) {
     const merit = merits[criterion];
-    return merit === null ? [] : { merit, weight: weights[criterion] };
-  });
-  const total = asked.reduce((sum, { weight }) => sum + weight, 0);
-  return total === 0 ? 0 : asked.reduce((sum, { merit, weight }) => sum + weight * merit, 0) / total;
+    if (merit === null) continue;
+    sum += weights[criterion] * merit;
+    total += weights[criterion];
+  }
+  return total === 0 ? 0 : sum / total;
 }
 
 function verdictOf(checks: readonly Check[]): Ranked['verdict'] {

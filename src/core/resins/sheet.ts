@@ -83,18 +83,25 @@ export type SheetIssue =
 
 const CONDITION_RANK: Readonly<Record<Condition, number>> = { cured: 0, annealed: 1, green: 2 };
 
-/** The quote of a property that a finished part goes by: cured before annealed, green never; the later one of two. */
-export function quoteOf(sheet: ResinSheet, property: PropertyId): Quote | undefined {
-  let best: Quote | undefined;
+/** Does a quote count before another one of its property: cured before annealed, the later one of two. */
+function countsBefore(quote: Quote, best: Quote): boolean {
+  const apart = CONDITION_RANK[quote.condition] - CONDITION_RANK[best.condition];
+  return apart < 0 || (apart === 0 && (quote.on ?? '') >= (best.on ?? ''));
+}
+
+/** The quotes that a finished part goes by, one a property; green ones never count. */
+export function quotesThatCount(sheet: ResinSheet): Map<PropertyId, Quote> {
+  const counting = new Map<PropertyId, Quote>();
   for (const quote of sheet.quotes) {
-    if (quote.property !== property || quote.condition === 'green') continue;
-    const better =
-      best === undefined ||
-      CONDITION_RANK[quote.condition] < CONDITION_RANK[best.condition] ||
-      (quote.condition === best.condition && (quote.on ?? '') >= (best.on ?? ''));
-    if (better) best = quote;
+    if (quote.condition === 'green') continue;
+    const best = counting.get(quote.property);
+    if (best === undefined || countsBefore(quote, best)) counting.set(quote.property, quote);
   }
-  return best;
+  return counting;
+}
+
+export function quoteOf(sheet: ResinSheet, property: PropertyId): Quote | undefined {
+  return quotesThatCount(sheet).get(property);
 }
 
 /** A strength above a fifth of the modulus is no plastic: one of the two is in another unit. Rubbers are let be. */

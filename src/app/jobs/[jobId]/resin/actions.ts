@@ -4,9 +4,12 @@ import { revalidatePath } from 'next/cache';
 import { parseForm, pickForm, requirementForm } from '@/inputs';
 import { bench } from '@/services/bench';
 import { chooseResin, saveRequirement, viewChoice } from '@/services/choose-resin';
+import { resinFile } from '@/services/shelf';
 import { viewJob } from '@/services/view-job';
 import { done, refused, type FormState } from '@/ui/forms/form-state';
 import { describeChangeIssue, describeFormIssue, describeRanked } from '@/words';
+import { reasonsOf } from './_components/reasons-of';
+import type { ResinReasons } from './_components/resin-row';
 
 export async function keepRequirement(jobId: number, _before: FormState, data: FormData): Promise<FormState> {
   const form = parseForm(requirementForm, data);
@@ -33,4 +36,16 @@ export async function pickResin(jobId: number, _before: FormState, data: FormDat
   if (!kept.ok) return refused(describeChangeIssue(kept.issue));
   revalidatePath('/', 'layout');
   return done(`${name} is chosen.`);
+}
+
+/** Why a resin stands where it does, for a row that did not bring it along. */
+export async function explainResin(jobId: number, resinId: number): Promise<ResinReasons | undefined> {
+  const { db } = bench();
+  const view = viewJob(db, jobId);
+  if (view === undefined) return undefined;
+  const { shelf, ranked, requirement } = viewChoice(db, view.job, view.profile?.printer.pixelMm ?? undefined);
+  const shelved = shelf.find(({ resin }) => resin.id === resinId);
+  const found = ranked.find(({ resin }) => resin === shelved?.resin.name);
+  if (shelved === undefined || found === undefined) return undefined;
+  return reasonsOf(found, resinFile(shelved), requirement);
 }

@@ -4,7 +4,6 @@ import { loadJob } from '@/app/_components/load-job';
 import { idFrom } from '@/app/_components/read-params';
 import {
   evidenceOf,
-  findChanges,
   heatAt,
   hottestOf,
   ASSUMED_STRESS_MPA,
@@ -16,32 +15,36 @@ import { bench, benchHouse } from '@/services/bench';
 import { requirementFromNeed, viewChoice, type Choice } from '@/services/choose-resin';
 import { listVats, resinFile } from '@/services/shelf';
 import { Caution, Link, Note } from '@/ui';
-import { describeChange, describeClaim, describeRanked } from '@/words';
+import { describeClaim, describeRanked } from '@/words';
 import { HeatChart } from './_components/heat-chart';
 import { PickForm } from './_components/pick-form';
 import { RankedList } from './_components/ranked-list';
+import { reasonsOf } from './_components/reasons-of';
 import type { ResinRow } from './_components/resin-row';
 import { RequirementFields } from './_components/requirement-fields';
+
+/** So many rows bring their reasons along. */
+const WITH_REASONS = 40;
+/** So many, best first, can be chosen from; a longer list finds nobody. */
+const MOST_CHOICES = 100;
 
 /** One line of the page for each resin: what was found, and what would have to change. */
 function rowsOf({ requirement, ranked, shelf }: Choice): ResinRow[] {
   const byName = new Map(shelf.map((each) => [each.resin.name, each]));
-  return ranked.map((each) => {
+  return ranked.map((each, i) => {
     const shelved = byName.get(each.resin)!;
-    const evidence = evidenceOf(resinFile(shelved));
+    const file = resinFile(shelved);
+    const evidence = evidenceOf(file);
     const heat = heatAt(evidence, requirement.stress_MPa ?? ASSUMED_STRESS_MPA);
-    const changes = each.checks.flatMap((check) => findChanges(check, evidence, requirement));
     return {
       id: shelved.resin.id,
       name: each.resin,
       family: shelved.resin.sheet.family,
       verdict: each.verdict,
       score: each.score,
-      merits: each.merits,
       pareto: each.pareto,
-      checks: each.checks,
       why: describeRanked(each),
-      changes: [...new Set(changes.map(describeChange))],
+      reasons: i < WITH_REASONS ? reasonsOf(each, file, requirement) : undefined,
       creeps: shelved.resin.sheet.alone === 'creeps',
       clearForMin: requirement.clear ? evidence.of('cureCeiling_min')?.low : undefined,
       inVatOf: shelved.inVatOf,
@@ -123,10 +126,12 @@ export default async function ResinStep({ params }: { params: Promise<{ jobId: s
             marginK={requirement.margin_K}
             strain={requirement.strainMax}
           />
-          <RankedList rows={rows} />
+          <RankedList jobId={jobId} rows={rows} />
           <PickForm
             jobId={jobId}
-            rows={rows.map(({ id, name, verdict }) => ({ id, name, verdict }))}
+            rows={rows
+              .filter(({ id }, i) => i < MOST_CHOICES || id === current?.id)
+              .map(({ id, name, verdict }) => ({ id, name, verdict }))}
             printers={listVats(db).map(({ id, printer, resin }) => ({ id, printer, resin }))}
             start={{ printerId: profile?.printer.id, layerMm: profile?.profile.layerMm ?? 0.05 }}
           />

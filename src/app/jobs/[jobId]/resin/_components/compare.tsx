@@ -1,41 +1,52 @@
 import { describeAsked, describeHave, describeVerdictOfResin, formatProperty } from '@/words';
-import type { ResinRow } from './resin-row';
+import type { ResinReasons, ResinRow } from './resin-row';
 
 /** What a cell begins with, so that colour says nothing alone. */
 const STATES = { pass: '', fails: 'fails: ', unknown: 'can’t tell: ' } as const;
 
+export interface Compared {
+  readonly row: ResinRow;
+  /** Undefined while the bench is asked. */
+  readonly reasons?: ResinReasons;
+}
+
 /** Two or three resins side by side: what was asked of each, and what else sets them apart. */
-export function Compare({ rows }: { rows: readonly ResinRow[] }) {
-  if (rows.length < 2) return null;
-  const asked = [...new Set(rows.flatMap(({ checks }) => checks.map(({ requirement }) => requirement)))];
-  const lines: readonly (readonly [string, (row: ResinRow) => string])[] = [
-    ['verdict', ({ verdict }) => describeVerdictOfResin(verdict)],
+export function Compare({ compared }: { compared: readonly Compared[] }) {
+  if (compared.length < 2) return null;
+  const asked = [
+    ...new Set(
+      compared.flatMap(({ reasons }) => reasons?.checks.map(({ requirement }) => requirement) ?? []),
+    ),
+  ];
+  const lines: readonly (readonly [string, (each: Compared) => string])[] = [
+    ['verdict', ({ row }) => describeVerdictOfResin(row.verdict)],
     ...asked.map(
       (requirement) =>
         [
           describeAsked(requirement),
-          (row: ResinRow) => {
-            const check = row.checks.find((each) => each.requirement === requirement);
-            if (check === undefined) return '';
-            return `${STATES[check.state]}${describeHave(check)}`;
+          ({ reasons }: Compared) => {
+            const check = reasons?.checks.find((each) => each.requirement === requirement);
+            return check === undefined ? '' : `${STATES[check.state]}${describeHave(check)}`;
           },
         ] as const,
     ),
     [
       'gives way at',
-      ({ heatC }) => (heatC === undefined ? 'unknown' : formatProperty('deflectionLow_C', heatC)),
+      ({ row: { heatC } }) => (heatC === undefined ? 'unknown' : formatProperty('deflectionLow_C', heatC)),
     ],
     [
       'breaks at',
-      ({ elongation }) => (elongation === undefined ? 'unknown' : formatProperty('elongation', elongation)),
+      ({ row: { elongation } }) =>
+        elongation === undefined ? 'unknown' : formatProperty('elongation', elongation),
     ],
     [
       'price of a litre',
-      ({ priceLitre }) => (priceLitre === undefined ? 'unknown' : formatProperty('price_litre', priceLitre)),
+      ({ row: { priceLitre } }) =>
+        priceLitre === undefined ? 'unknown' : formatProperty('price_litre', priceLitre),
     ],
     [
       'stands in',
-      ({ inVatOf }) =>
+      ({ row: { inVatOf } }) =>
         inVatOf.length === 0 ? 'no vat: changing over costs resin and time' : inVatOf.join(', '),
     ],
   ];
@@ -46,7 +57,7 @@ export function Compare({ rows }: { rows: readonly ResinRow[] }) {
         <thead>
           <tr className="border-b border-ink text-left">
             <td className="w-36" />
-            {rows.map(({ id, name }) => (
+            {compared.map(({ row: { id, name } }) => (
               <th key={id} scope="col" className="py-1 pr-3">
                 {name}
               </th>
@@ -59,9 +70,9 @@ export function Compare({ rows }: { rows: readonly ResinRow[] }) {
               <th scope="row" className="py-1 pr-3 text-left text-sm font-normal text-soft">
                 {label}
               </th>
-              {rows.map((row) => (
-                <td key={row.id} className="py-1 pr-3 text-sm">
-                  {textOf(row)}
+              {compared.map((each) => (
+                <td key={each.row.id} className="py-1 pr-3 text-sm">
+                  {textOf(each)}
                 </td>
               ))}
             </tr>

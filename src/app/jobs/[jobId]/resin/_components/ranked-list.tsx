@@ -12,7 +12,8 @@ import {
   describeVerdictOfResin,
 } from '@/words';
 import { Compare } from './compare';
-import type { ResinRow } from './resin-row';
+import type { ResinReasons, ResinRow } from './resin-row';
+import { useReasons } from './use-reasons';
 
 const TONES: Readonly<Record<ResinRow['verdict'], string>> = {
   passes: 'text-juniper',
@@ -25,8 +26,9 @@ const WHOLE = 12;
 const MOST_COMPARED = 3;
 
 /** The shelf in order, each with why; the reasons open at a press, two or three stand side by side. */
-export function RankedList({ rows }: { rows: readonly ResinRow[] }) {
+export function RankedList({ jobId, rows }: { jobId: number; rows: readonly ResinRow[] }) {
   const [compared, setCompared] = useState<readonly number[]>([]);
+  const reasons = useReasons(jobId);
   const frame = useRef<HTMLDivElement>(null);
   const isLong = rows.length > WHOLE;
   // eslint-disable-next-line react-hooks/incompatible-library -- the list is redrawn whole at each scroll; nothing of it is memoised
@@ -37,12 +39,21 @@ export function RankedList({ rows }: { rows: readonly ResinRow[] }) {
     overscan: 6,
     enabled: isLong,
   });
-  const toggle = (id: number) =>
+  const toggle = (row: ResinRow) => {
+    const { id } = row;
+    reasons.want(row);
     setCompared((before) =>
       before.includes(id) ? before.filter((each) => each !== id) : [...before, id].slice(-MOST_COMPARED),
     );
+  };
   const line = (row: ResinRow) => (
-    <Line row={row} compared={compared.includes(row.id)} onCompare={() => toggle(row.id)} />
+    <Line
+      row={row}
+      reasons={reasons.of(row)}
+      onOpen={() => reasons.want(row)}
+      compared={compared.includes(row.id)}
+      onCompare={() => toggle(row)}
+    />
   );
   return (
     <section aria-labelledby="ranked-title">
@@ -80,12 +91,24 @@ export function RankedList({ rows }: { rows: readonly ResinRow[] }) {
           ))}
         </ul>
       )}
-      <Compare rows={rows.filter(({ id }) => compared.includes(id))} />
+      <Compare
+        compared={rows
+          .filter(({ id }) => compared.includes(id))
+          .map((row) => ({ row, reasons: reasons.of(row) }))}
+      />
     </section>
   );
 }
 
-function Line({ row, compared, onCompare }: { row: ResinRow; compared: boolean; onCompare: () => void }) {
+interface LineProps {
+  readonly row: ResinRow;
+  readonly reasons?: ResinReasons;
+  readonly onOpen: () => void;
+  readonly compared: boolean;
+  readonly onCompare: () => void;
+}
+
+function Line({ row, reasons, onOpen, compared, onCompare }: LineProps) {
   const { id, name, family, verdict, why, pareto, inVatOf, creeps, score, clearForMin } = row;
   return (
     <>
@@ -115,18 +138,23 @@ function Line({ row, compared, onCompare }: { row: ResinRow; compared: boolean; 
           clearForMin !== undefined &&
           ` Clear only if cured no longer than ${clearForMin.toFixed(0)} min: beyond that it yellows.`}
       </p>
-      <details>
+      <details onToggle={onOpen}>
         <summary className="text-sm text-soft">
           {verdict === 'passes' ? 'Each margin, and its score' : 'Each margin, and what would have to change'}
           <span className="sr-only">: {name}</span>
         </summary>
-        <Reasons row={row} />
+        {reasons === undefined ? (
+          <p className="text-sm text-soft">The bench is asked …</p>
+        ) : (
+          <Reasons passes={verdict === 'passes'} reasons={reasons} />
+        )}
       </details>
     </>
   );
 }
 
-function Reasons({ row: { checks, changes, merits, verdict } }: { row: ResinRow }) {
+function Reasons({ passes, reasons }: { passes: boolean; reasons: ResinReasons }) {
+  const { checks, changes, merits } = reasons;
   return (
     <div className="mt-1 grid gap-x-8 gap-y-2 pb-1 text-sm sm:grid-cols-2">
       <ul>
@@ -150,7 +178,7 @@ function Reasons({ row: { checks, changes, merits, verdict } }: { row: ResinRow 
         ))}
         {checks.length === 0 && <li>nothing is asked yet</li>}
       </ul>
-      {verdict === 'passes' ? (
+      {passes ? (
         <ul aria-label="Score">
           {CRITERIA.map((criterion) => {
             const merit = merits[criterion];

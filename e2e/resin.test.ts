@@ -1,0 +1,186 @@
+import { afterAll, beforeAll, expect, test } from '@jest/globals';
+import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import path from 'node:path';
+import { By, Key } from 'selenium-webdriver';
+import { click, find, openBrowser, press, typeOver, waitFor, waitForText, type Browser } from './browser';
+import { serveBench, type BenchServer } from './bench-server';
+
+let demo: BenchServer;
+let empty: BenchServer;
+let browser: Browser;
+const folder = mkdtempSync(path.join(tmpdir(), 'mellow-resin-'));
+beforeAll(async () => {
+  [demo, empty] = [await serveBench('demo'), await serveBench('empty')];
+  browser = await openBrowser();
+});
+afterAll(async () => {
+  await browser.quit();
+  await Promise.all([demo.stop(), empty.stop()]);
+  rmSync(folder, { recursive: true, force: true });
+});
+
+const VANE = '/jobs/9/resin';
+
+async function visit(server: BenchServer, address: string): Promise<void> {
+  await browser.driver.get(server.address + address);
+  await find(browser.driver, 'h1');
+}
+
+function mainText(): Promise<string> {
+  return browser.driver.findElement(By.css('main')).getText();
+}
+
+/** Ticks the box whose label says this. */
+async function tick(label: string): Promise<void> {
+  const box = await find(browser.driver, `//label[contains(normalize-space(.), "${label}")]/input`);
+  await browser.driver.executeScript('arguments[0].scrollIntoView({ block: "center" })', box);
+  await box.click();
+}
+
+test('the vane: reasons read, two compared, one chosen, and the ledger remembers why', async () => {
+  const { driver } = browser;
+  await visit(demo, VANE);
+  await waitForText(driver, '1 of 9 pass');
+  const text = await mainText();
+  expect(text).toContain(
+    'The job is set to Slate General: it gives way at 59.3 °C, 47.7 K below the 107 °C asked',
+  );
+  expect(text).toContain('breaks at 1.6 % where 4.5 % is asked');
+  await click(driver, 'Each margin, and what would have to change: Hearth 210');
+  await waitForText(driver, 'a part that asks for 1.6 % at most');
+  await tick('compare Anvil Impact');
+  await tick('compare Hearth 210');
+  await waitForText(driver, 'Side by side');
+  await waitForText(driver, 'fails: 1.6 %, asked 4.5 %');
+  await typeOver(driver, '#reason', 'snaps and stands the cabinet');
+  await click(driver, 'Choose Anvil Impact');
+  await waitForText(driver, 'Anvil Impact is chosen.');
+  await waitForText(driver, 'Process card of Anvil Impact');
+  await waitForText(driver, 'passes, 3.9 K beyond the margin; snaps and stands the cabinet');
+  await waitForText(driver, 'Anvil Impact on Long Bench, 0.05 mm');
+});
+
+test('by keyboard: a hotter making step leaves nothing, and the nearest three are named', async () => {
+  const { driver } = browser;
+  await visit(demo, VANE);
+  await (await find(driver, '#processMax_C')).click();
+  await press(driver, '121', Key.ENTER);
+  await waitForText(driver, 'No resin on the shelf meets all of it. Nearest come:');
+  await waitForText(driver, '25.1 K below the 136 °C asked');
+  await typeOver(driver, '#processMax_C', 'warm');
+  await press(driver, Key.ENTER);
+  await waitForText(driver, 'Hottest in making:');
+  expect(await (await find(driver, '#processMax_C')).getAttribute('value')).toBe('warm');
+  await typeOver(driver, '#processMax_C', Key.DELETE);
+  await press(driver, Key.ENTER);
+  await waitForText(driver, '1 of 9 pass');
+});
+
+test('a strain worked out under Fit is asked of the resin', async () => {
+  const { driver } = browser;
+  await visit(demo, '/jobs/9/fit');
+  const tab = await find(driver, '//button[@role="tab"][contains(., "Snap hook")]');
+  await driver.executeScript('arguments[0].scrollIntoView({ block: "center" })', tab);
+  await tab.click();
+  await click(driver, 'Ask this of the resin');
+  await waitForText(driver, 'elongation at break, under Resin');
+});
+
+test('a blend is mixed, its shares must add up, and a bar of it proves its modulus', async () => {
+  const { driver } = browser;
+  await visit(demo, '/shelf/blend');
+  await waitForText(driver, 'to be tested: heat, elongation at break');
+  await typeOver(driver, '#resin_3', 'Otter Tough');
+  await typeOver(driver, '#percent_3', '10');
+  await waitForText(driver, 'the parts add up to 110 %, not 100 %');
+  await typeOver(driver, '#percent_1', '70');
+  await typeOver(driver, '#percent_2', '20');
+  await waitFor(driver, async () => !(await mainText()).includes('add up to'), 'the shares do not add up');
+  await typeOver(driver, '#name', 'Three in one');
+  await click(driver, 'Put it on the shelf');
+  await waitForText(driver, '70 % Slate General + 20 % Kelp Flex + 10 % Otter Tough');
+  await waitForText(driver, 'A blend is off-label');
+  await click(driver, 'Keep this proof');
+  await waitForText(driver, 'Span or guided length');
+  await click(driver, 'Let the simulated bench load it');
+  await waitFor(
+    driver,
+    () => driver.executeScript<boolean>('return document.querySelector("[name=massG_5]")?.value !== ""'),
+    'the bench did not load the bar',
+  );
+  await click(driver, 'Keep this proof');
+  await waitForText(driver, 'Kept: ');
+  const proven = await find(driver, '//th[normalize-space(.)="Flexural modulus"]/following-sibling::td[3]');
+  expect(await proven.getText()).toMatch(/^\d+ MPa, between \d+ MPa and \d+ MPa$/);
+});
+
+test('a sheet in °F and psi is converted and shown, a contradiction is refused', async () => {
+  const { driver } = browser;
+  await visit(demo, '/shelf');
+  await typeOver(driver, '#name', 'Sandbank');
+  await click(driver, 'Put it on the shelf');
+  await waitForText(driver, 'Unknown: tensile modulus');
+  await click(driver, 'Type a value from its sheet');
+  await typeOver(driver, '#value', '143.6');
+  await typeOver(driver, '#unit', '°F');
+  await click(driver, 'Keep the value');
+  await waitForText(driver, 'Kept, converted from 143.6 °F.');
+  await waitForText(driver, 'typed as 143.6 °F');
+  await typeOver(driver, '#property', 'deflectionHigh_C');
+  await typeOver(driver, '#value', '90');
+  await click(driver, 'Keep the value');
+  await waitForText(driver, 'more load cannot bear more heat');
+});
+
+test('the shelf is carried to an empty bench, proofs and blends too; a bad file takes nothing', async () => {
+  const { driver } = browser;
+  const answer = await fetch(`${demo.address}/api/shelf`);
+  const file = path.join(folder, 'shelf.json');
+  writeFileSync(file, await answer.text());
+  await visit(empty, '/shelf');
+  await waitForText(driver, 'Nothing stands here yet');
+  const bad = path.join(folder, 'bad.csv');
+  writeFileSync(bad, 'resin,property,value,unit\nDune,density_g_ml,0,g/ml\n');
+  await (await find(driver, 'input[type=file]')).sendKeys(bad);
+  await waitForText(driver, 'line 2, density_g_ml: a density of zero weighs nothing');
+  await (await find(driver, 'input[type=file]')).sendKeys(file);
+  await waitForText(driver, '11 resins are new');
+  await click(driver, 'Slate with a quarter Kelp');
+  await waitForText(driver, 'did not break: at least 17.4 %');
+});
+
+test('a shelf of five thousand scrolls in its frame and is held against a job', async () => {
+  const { driver } = browser;
+  const rows = Array.from({ length: 5000 }, (_, i) =>
+    [
+      `R${String(i).padStart(4, '0')},deflectionHigh_C,${50 + (i % 90)},°C`,
+      `R${String(i).padStart(4, '0')},elongation,${1 + (i % 37)},%`,
+    ].join('\n'),
+  );
+  const body = `resin,property,value,unit\n${rows.join('\n')}\n`;
+  expect((await fetch(`${empty.address}/api/shelf`, { method: 'POST', body })).status).toBe(200);
+  await visit(empty, '/shelf');
+  await waitForText(driver, 'Look among 5011');
+  const frame = await find(driver, '[role=list]');
+  await driver.executeScript('arguments[0].scrollTop = 150000', frame);
+  await waitFor(
+    driver,
+    async () => /R2\d{3}/.test(await frame.getText()),
+    'the middle of the shelf is not drawn',
+  );
+  expect((await frame.findElements(By.css('[role=listitem]'))).length).toBeLessThan(60);
+  await typeOver(driver, '#look', 'R4321');
+  await waitFor(driver, async () => !(await frame.getText()).includes('R2'), 'the shelf is not narrowed');
+  expect(await frame.getText()).toContain('R4321');
+  await driver.get(empty.address);
+  await typeOver(driver, '#name', 'Spacer');
+  await press(driver, Key.ENTER);
+  await waitFor(driver, async () => (await driver.getCurrentUrl()).includes('/jobs/1'), 'no job was made');
+  await visit(empty, '/jobs/1/resin');
+  await typeOver(driver, '#serviceMax_C', '90');
+  await press(driver, Key.ENTER);
+  await waitForText(driver, 'beyond the margin');
+  await click(driver, 'Each margin, and its score');
+  await waitForText(driver, 'heat to spare');
+});
