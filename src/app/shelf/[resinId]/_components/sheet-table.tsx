@@ -28,7 +28,7 @@ interface SheetTableProps {
 export function SheetTable({ resinId, sheet, evidence }: SheetTableProps) {
   const groups = Object.keys(GROUPS) as PropertyFacts['group'][];
   return (
-    <div className="overflow-x-auto">
+    <div className="relative overflow-x-auto">
       <table className="w-full min-w-[34rem] border-collapse">
         <caption className="sr-only">Values of the sheet and of the bench</caption>
         <thead>

@@ -51,7 +51,7 @@ export function Compare({ compared }: { compared: readonly Compared[] }) {
     ],
   ];
   return (
-    <div className="mt-4 overflow-x-auto">
+    <div className="relative mt-4 overflow-x-auto">
       <table className="w-full min-w-[36rem] table-fixed border-collapse">
         <caption className="pb-1 text-left font-semibold">Side by side</caption>
         <thead>
