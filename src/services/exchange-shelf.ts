@@ -84,7 +84,7 @@ function bringIn(
 
 /** Puts a shelf file's resins on this shelf, all of them or, where a row is bad, none. */
 export function importShelf(db: Db, text: string): Result<ShelfImport, ShelfCsvIssue> {
-  const onShelf = queries.listShelf(db).map(({ resin }) => resin.name);
+  const onShelf = queries.listResinNames(db).map(({ name }) => name);
   const isJson = /^[\s\ufeff]*[{[]/.test(text);
   const entries = isJson ? parseShelfJson(text, onShelf) : parseShelfCsv(text);
   if (!entries.ok) return entries;

@@ -92,10 +92,10 @@ export function listFindables(db: Db): Findable[] {
     detail: `signature, ${profile.name}`,
     href: `/printers/${profile.id}`,
   }));
-  const shelf = queries.listShelf(db).map(({ resin }) => ({
-    label: resin.name,
-    detail: resin.recipe === null ? 'resin' : 'blend',
-    href: `/shelf/${resin.id}`,
+  const shelf = queries.listResinNames(db).map(({ id, name, recipe }) => ({
+    label: name,
+    detail: recipe === null ? 'resin' : 'blend',
+    href: `/shelf/${id}`,
   }));
   const instruments = db
     .select()

@@ -205,14 +205,20 @@ export function glanceAtShelf(db: Db): ShelfLine[] {
   });
 }
 
+/** Names to choose from. */
+export function listShelfNames(db: Db): { readonly id: number; readonly name: string }[] {
+  return queries.listResinNames(db).map(({ id, name }) => ({ id, name }));
+}
+
 /** Under this share of all its bottles a resin is short. */
 const SHORT_SHARE = 0.2;
 
 /** Resins of which little is left, for Today. */
 export function listShort(db: Db): { readonly id: number; readonly name: string; readonly leftMl: number }[] {
-  return glanceAtShelf(db).flatMap(({ id, name, leftMl, fullMl }) =>
-    leftMl !== undefined && fullMl !== undefined && leftMl < SHORT_SHARE * fullMl ? { id, name, leftMl } : [],
-  );
+  return queries
+    .listStock(db)
+    .filter(({ leftMl, fullMl }) => leftMl < SHORT_SHARE * fullMl)
+    .map(({ id, name, leftMl }) => ({ id, name, leftMl }));
 }
 
 export type ShelvedBottle = queries.BottleRow;

@@ -331,7 +331,31 @@ export const SCHOOL_WORDS: Readonly<Record<School, SchoolWords>> = {
 
 const SIDE_WORDS = { green: 'green', cured: 'after the cure' } as const;
 
-/** A step of the process card: what to do, and why so. */
+/** Why the house does it so, and why others do not. */
+function reasonsOfSchool(school: School, side: string): string {
+  const { sides } = SCHOOL_WORDS[school];
+  const others = Object.entries(sides).filter(([name]) => name !== side);
+  const other = others.map(([, { label, reason }]) => `${label}: ${reason}`).join('; ');
+  return `Here since ${sides[side].reason}. Others: ${other}.`;
+}
+
+/** Both sides of a step on which good shops differ; undefined where they do not. */
+export function describeCardReason(step: CardStep): string | undefined {
+  switch (step.step) {
+    case 'wash':
+      return step.why === 'sheet' ? undefined : reasonsOfSchool('washWith', step.liquid);
+    case 'supports':
+      return reasonsOfSchool('supportsOff', step.at);
+    case 'assemble':
+      return step.overruled ? undefined : reasonsOfSchool('assemble', step.at);
+    case 'cure':
+      return `${reasonsOfSchool('cure', step.school)} In ${step.medium}: ${reasonsOfSchool('cureIn', step.medium).slice('Here since '.length)}`;
+    default:
+      return undefined;
+  }
+}
+
+/** A step of the process card: what to do. */
 export function describeCardStep(step: CardStep): { readonly title: string; readonly text: string } {
   switch (step.step) {
     case 'shake':

@@ -1,6 +1,6 @@
 import type { CardStep } from '@/core/resins';
 import { Caution } from '@/ui';
-import { describeCardStep } from '@/words';
+import { describeCardReason, describeCardStep } from '@/words';
 
 /** Cautions that stand at the step where the harm can happen. */
 const CAUTIONS: Partial<Record<CardStep['step'], string>> = {
@@ -16,11 +16,20 @@ export function CardSteps({ steps }: { steps: readonly CardStep[] }) {
       {steps.map((step) => {
         const { title, text } = describeCardStep(step);
         const caution = CAUTIONS[step.step];
+        const reason = describeCardReason(step);
         return (
           <li key={step.step} className="border-b border-hair py-1.5">
             <p>
               <span className="font-semibold">{title}</span> <span>{text}</span>
             </p>
+            {reason !== undefined && (
+              <details>
+                <summary className="text-sm text-soft">
+                  Why so, and why others do otherwise<span className="sr-only">: {title}</span>
+                </summary>
+                <p className="text-sm">{reason}</p>
+              </details>
+            )}
             {caution !== undefined && <Caution>{caution}</Caution>}
           </li>
         );

@@ -3,7 +3,7 @@ import { connection } from 'next/server';
 import { ProfileForm } from '@/app/_components/profile-form';
 import { bench } from '@/services/bench';
 import { glanceAtProfiles } from '@/services/view-printers';
-import { glanceAtShelf, listVats } from '@/services/shelf';
+import { listShelfNames, listVats } from '@/services/shelf';
 import { VatForm } from './_components/vat-form';
 import { addProfile } from './actions';
 import { Link } from '@/ui';
@@ -15,7 +15,7 @@ export default async function PrintersPage() {
   const { db } = bench();
   const profiles = glanceAtProfiles(db);
   const vats = listVats(db);
-  const resins = glanceAtShelf(db).map(({ id, name }) => ({ id, name }));
+  const resins = listShelfNames(db);
   return (
     <div className="mx-auto max-w-5xl px-4 py-5 sm:px-6">
       <h1 className="text-3xl">Printers and their signatures</h1>

@@ -45,7 +45,7 @@ const CONVERSIONS: Readonly<Record<Unit, Readonly<Record<string, Conversion>>>> 
   mm: { mm: times(1), um: times(0.001), in: times(25.4) },
   min: { min: times(1), s: times(1 / 60), h: times(60) },
   s: { s: times(1), min: times(60) },
-  'per litre': { 'per litre': times(1), 'per kg': times(1) },
+  'per litre': { 'per litre': times(1) },
   m: { m: times(1), cm: times(0.01), mm: times(0.001) },
 };
 

@@ -1,4 +1,4 @@
-import { and, asc, eq, isNull } from 'drizzle-orm';
+import { and, asc, eq, isNull, sql } from 'drizzle-orm';
 import type { Db } from '../client';
 import { bottles, printers, proofs, resins } from '../schema';
 
@@ -41,6 +41,33 @@ export function listShelf(db: Db): ShelvedResin[] {
     bottles: bottlesOf.get(resin.id) ?? [],
     inVatOf: loaded.filter(({ vatResinId }) => vatResinId === resin.id).map(({ name }) => name),
   }));
+}
+
+/** Names on the shelf, without their sheets. */
+export function listResinNames(db: Db) {
+  return db
+    .select({ id: resins.id, name: resins.name, recipe: resins.recipe })
+    .from(resins)
+    .where(isNull(resins.removedAt))
+    .orderBy(asc(resins.name))
+    .all();
+}
+
+/** What all standing bottles of each resin hold and still have, ml. */
+export function listStock(db: Db) {
+  return db
+    .select({
+      id: resins.id,
+      name: resins.name,
+      fullMl: sql<number>`sum(${bottles.fullMl})`,
+      leftMl: sql<number>`sum(${bottles.leftMl})`,
+    })
+    .from(bottles)
+    .innerJoin(resins, eq(bottles.resinId, resins.id))
+    .where(and(isNull(bottles.removedAt), isNull(resins.removedAt)))
+    .groupBy(resins.id)
+    .orderBy(asc(resins.name))
+    .all();
 }
 
 /** One resin, on the shelf or taken off it. */

@@ -85,27 +85,56 @@ test('features are named with their jobs, put away or not', () => {
   expect(queries.listFeatures(db, jobId).map(({ name }) => name)).toEqual(['Width']);
 });
 
-test('a ring kept by the first schema is a turned part after the second', () => {
+/** A database as it was after the first migrations. */
+function databaseAfter(count: number): { readonly file: string; readonly old: Database.Database } {
   const file = path.join(mkdtempSync(path.join(tmpdir(), 'mellow-schema-')), 'old.db');
   const old = new Database(file);
-  const start = readFileSync('src/db/migrations/0000_start.sql', 'utf8');
-  for (const statement of start.split('--> statement-breakpoint')) old.exec(statement);
-  const hash = createHash('sha256').update(start).digest('hex');
-  const journal = JSON.parse(readFileSync('src/db/migrations/meta/_journal.json', 'utf8')) as {
-    entries: { when: number }[];
-  };
   old.exec(
     'create table __drizzle_migrations (id integer primary key, hash text not null, created_at numeric)',
   );
-  old
-    .prepare('insert into __drizzle_migrations (hash, created_at) values (?, ?)')
-    .run(hash, journal.entries[0].when);
+  const journal = JSON.parse(readFileSync('src/db/migrations/meta/_journal.json', 'utf8')) as {
+    entries: { tag: string; when: number }[];
+  };
+  for (const { tag, when } of journal.entries.slice(0, count)) {
+    const sql = readFileSync(`src/db/migrations/${tag}.sql`, 'utf8');
+    for (const statement of sql.split('--> statement-breakpoint')) old.exec(statement);
+    const hash = createHash('sha256').update(sql).digest('hex');
+    old.prepare('insert into __drizzle_migrations (hash, created_at) values (?, ?)').run(hash, when);
+  }
+  return { file, old };
+}
+
+test('a ring kept by the first schema is a turned part after the second', () => {
+  const { file, old } = databaseAfter(1);
   const ring = JSON.stringify({ kind: 'ring', outer: 4, bore: 5, height: 6 });
   old.prepare('insert into jobs (name, created_at, solid) values (?, ?, ?)').run('old', 1, ring);
   old.close();
   const db = openDb(file);
   expect(queries.findJob(db, 1)?.solid).toEqual(ringOf(4, 5, 6));
   expect(queries.findJob(db, 1)?.claims).toEqual([]);
+  db.$client.close();
+  rmSync(path.dirname(file), { recursive: true, force: true });
+});
+
+test('what a resin was said to stand before there was a shelf stands on its sheet', () => {
+  const { file, old } = databaseAfter(2);
+  old
+    .prepare('insert into resins (name, linear_shrink, modulus_m_pa, break_strain) values (?, ?, ?, ?)')
+    .run('Otter Tough', 0.004, 1750, 0.38);
+  old.prepare('insert into resins (name) values (?)').run('Bare');
+  old.close();
+  const db = openDb(file);
+  const own = { condition: 'cured', source: 'own' };
+  expect(queries.findResinByName(db, 'Otter Tough')?.sheet).toEqual({
+    family: 'general',
+    quotes: [
+      { property: 'linearShrink', value: 0.004, ...own },
+      { property: 'flexuralModulus_MPa', value: 1750, ...own },
+      { property: 'elongation', value: 0.38, ...own },
+    ],
+    cautions: [],
+  });
+  expect(queries.findResinByName(db, 'Bare')?.sheet.quotes).toEqual([]);
   db.$client.close();
   rmSync(path.dirname(file), { recursive: true, force: true });
 });

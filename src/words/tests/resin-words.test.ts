@@ -16,6 +16,7 @@ import {
 import { parseShelfJson } from '@/inputs';
 import {
   describeBlendIssue,
+  describeCardReason,
   describeCardStep,
   describeChange,
   describeCheck,
@@ -96,6 +97,8 @@ test('a process card reads from bottle to coat', () => {
     const lines = processCard(resin, DEFAULT_SCHOOLS, ['skin']).map(describeCardStep);
     expect(lines.map(({ title }) => title)).toContain('Coat');
     for (const { text } of lines) expect(text).not.toMatch(/undefined|NaN/);
+    for (const step of processCard(resin, DEFAULT_SCHOOLS))
+      if (['supports', 'cure'].includes(step.step)) expect(describeCardReason(step)).toContain('Others: ');
   }
 });
 

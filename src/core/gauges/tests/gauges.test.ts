@@ -84,6 +84,7 @@ const SPECS: readonly (readonly [string, GaugeSpec, number])[] = [
   ['the pocket ladder', { kind: 'pocket', stepsMm: stepsFrom(2.3, 0.05, 7) }, 1],
   ['the hole ladder', { kind: 'hole', stepsMm: stepsFrom(7.9, 0.05, 7) }, 2],
   ['the pin ladder', { kind: 'pin', stepsMm: stepsFrom(7.9, 0.05, 7) }, 2],
+  ['three bars for bending', { kind: 'bar', thicknessMm: 4, count: 3 }, 3],
 ];
 
 describe.each(SPECS)('%s', (_, spec, shells) => {
@@ -173,6 +174,8 @@ describe('marks and bad input', () => {
     expect(findGaugeIssue(joint([0.3, 0.2]))).toEqual({ code: 'rungOrder' });
     expect(findGaugeIssue(joint([0.3, 4]))).toMatchObject({ code: 'rungSize', mm: 4 });
     expect(findGaugeIssue(joint([0.2, 0.3], 0.5))).toMatchObject({ code: 'pinSize' });
+    expect(findGaugeIssue({ kind: 'bar', thicknessMm: 0.3, count: 3 })).toMatchObject({ code: 'barSize' });
+    expect(findGaugeIssue({ kind: 'bar', thicknessMm: 4, count: 0 })).toMatchObject({ code: 'rungCount' });
     expect(findGaugeIssue({ kind: 'block', sizes: [] })).toEqual({ code: 'noSizes' });
   });
 

@@ -1,10 +1,13 @@
 import { connection } from 'next/server';
+import { CardSteps } from '@/app/_components/card-steps';
 import { loadJob } from '@/app/_components/load-job';
 import { idFrom } from '@/app/_components/read-params';
 import type { GaugeSpec } from '@/core/gauges';
-import { bench } from '@/services/bench';
+import { processCard } from '@/core/resins';
+import { bench, benchHouse } from '@/services/bench';
 import { listRungs, rungsOfPrint, viewLadder } from '@/services/gauges';
 import { canBuild } from '@/services/build-part';
+import { findShelved, resinFile } from '@/services/shelf';
 import { sitDown } from '@/services/sit-down';
 import { type JobView } from '@/services/view-job';
 import { buttonLook, Link } from '@/ui';
@@ -38,7 +41,14 @@ export default async function MeasurePage({ params }: { params: Promise<{ jobId:
     return <Rungs view={view} gauge={gauge} printId={current.printId} standIn={sitting.standInPrint} />;
   const { open } = sitting;
   if (open === undefined)
-    return <SessionPanel jobId={jobId} instruments={sitting.instruments} remembered={sitting.remembered} />;
+    return (
+      <>
+        <SessionPanel jobId={jobId} instruments={sitting.instruments} remembered={sitting.remembered} />
+        {view.profile !== undefined && (
+          <BeforeReading resinId={view.profile.resin.id} claims={view.job.claims} />
+        )}
+      </>
+    );
   const brokenNote = view.attempts.at(-1)?.prints.at(-1)?.brokenNote ?? '';
   return (
     <>
@@ -53,6 +63,18 @@ export default async function MeasurePage({ params }: { params: Promise<{ jobId:
       />
       <BrokenNote printId={current.printId} note={brokenNote} />
     </>
+  );
+}
+
+/** What the print goes through before it is read: a warm or half-washed part measures something else. */
+function BeforeReading({ resinId, claims }: { resinId: number; claims: readonly string[] }) {
+  const shelved = findShelved(bench().db, resinId);
+  if (shelved === undefined) return null;
+  return (
+    <details className="mt-6 max-w-2xl">
+      <summary className="font-semibold">From the plate to the caliper: {shelved.resin.name}</summary>
+      <CardSteps steps={processCard(resinFile(shelved), benchHouse().schools, claims)} />
+    </details>
   );
 }
 
