@@ -1,7 +1,8 @@
-import { SCHOOLS, WASH_LIQUIDS, type School } from '@/core/resins';
+import { SCHOOLS, type School } from '@/core/resins';
 import type { HouseRules } from '@/services/house-rules';
+import { LiquidTicks } from '@/app/_components/liquid-ticks';
 import { ActionForm, Button, TextField } from '@/ui';
-import { describeLiquid, SCHOOL_WORDS } from '@/words';
+import { SCHOOL_WORDS } from '@/words';
 import { saveSchools } from '../actions';
 
 type SchoolFieldsProps = Pick<HouseRules, 'schools' | 'liquids' | 'roomC' | 'changeoverMl'>;
@@ -35,19 +36,7 @@ export function SchoolFields({ schools, liquids, roomC, changeoverMl }: SchoolFi
       <fieldset>
         <legend className="font-semibold">Wash liquids at hand</legend>
         <p className="text-sm text-soft">None ticked: any can be had, and a resin never fails by it.</p>
-        <div className="flex flex-wrap gap-x-4">
-          {WASH_LIQUIDS.map((liquid) => (
-            <label key={liquid} className="flex min-h-7 items-center gap-2">
-              <input
-                type="checkbox"
-                name={`wash_${liquid}`}
-                defaultChecked={liquids.includes(liquid)}
-                className="size-4"
-              />
-              {describeLiquid(liquid)}
-            </label>
-          ))}
-        </div>
+        <LiquidTicks ticked={liquids} />
       </fieldset>
       <div className="grid grid-cols-2 gap-3">
         <TextField name="roomC" label="Room where it is printed" unit="°C" defaultValue={roomC ?? ''} />

@@ -1,6 +1,7 @@
 'use client';
 
-import { ALONE, CLARITIES, FAMILIES, WASH_LIQUIDS, type ResinSheet } from '@/core/resins';
+import { LiquidTicks } from '@/app/_components/liquid-ticks';
+import { ALONE, CLARITIES, FAMILIES, type ResinSheet } from '@/core/resins';
 import { ActionForm, Button, Choice, TextArea, TextField } from '@/ui';
 import { describeAlone, describeClarity, describeFamily, describeLiquid } from '@/words';
 import { saveFacts } from '../../actions';
@@ -71,17 +72,7 @@ export function FactFields({ resinId, sheet }: { resinId: number; sheet: ResinSh
               />
               its sheet says so
             </label>
-            {WASH_LIQUIDS.map((liquid) => (
-              <label key={liquid} className="flex items-center gap-2 pl-4">
-                <input
-                  type="checkbox"
-                  name={`wash_${liquid}`}
-                  defaultChecked={sheet.washLiquids?.includes(liquid)}
-                  className="size-4"
-                />
-                {describeLiquid(liquid)}
-              </label>
-            ))}
+            <LiquidTicks ticked={sheet.washLiquids} />
           </fieldset>
           <TextField
             name="light"

@@ -1,9 +1,10 @@
 'use client';
 
 import { useState } from 'react';
-import { CRITERIA, ASSUMED_STRESS_MPA, IMPACTS, WASH_LIQUIDS, type Requirement } from '@/core/resins';
+import { CRITERIA, ASSUMED_STRESS_MPA, IMPACTS, type Requirement } from '@/core/resins';
+import { LiquidTicks } from '@/app/_components/liquid-ticks';
 import { ActionForm, Button, Caution, Choice, TextField } from '@/ui';
-import { describeCriterion, describeImpact, describeLiquid } from '@/words';
+import { describeCriterion, describeImpact } from '@/words';
 import { keepRequirement } from '../actions';
 import { SectionHelper } from './section-helper';
 
@@ -102,19 +103,7 @@ export function RequirementFields({ jobId, wanted, fromNeed, hottestWhen, loadN 
       </label>
       <fieldset className="col-span-2">
         <legend className="text-sm text-soft">Wash liquid at hand; none ticked: any</legend>
-        <div className="flex flex-wrap gap-x-4">
-          {WASH_LIQUIDS.map((liquid) => (
-            <label key={liquid} className="flex min-h-7 items-center gap-2">
-              <input
-                type="checkbox"
-                name={`wash_${liquid}`}
-                defaultChecked={wanted.washWith.includes(liquid)}
-                className="size-4"
-              />
-              {describeLiquid(liquid)}
-            </label>
-          ))}
-        </div>
+        <LiquidTicks ticked={wanted.washWith} />
       </fieldset>
       <div className="col-span-2">
         <TextField
