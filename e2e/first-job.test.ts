@@ -3,7 +3,7 @@ import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { By } from 'selenium-webdriver';
-import { writeStl } from '@/core/mesh';
+import { write3mf, writeStl } from '@/core/mesh';
 import { box } from '@/testing/meshes';
 import { click, find, openBrowser, typeOver, waitFor, waitForText, type Browser } from './browser';
 import { serveBench, type BenchServer } from './bench-server';
@@ -67,7 +67,8 @@ test('a feature is entered with its kind drawn, and a wrong limit is refused wit
 
 test.each([
   ['empty.stl', '', 'The file is empty'],
-  ['other.stl', 'dear modeller', 'This is not an STL'],
+  ['other.stl', 'dear modeller', 'This is none of STL, OBJ, PLY and 3MF'],
+  ['lost.obj', 'v 0 0 0\nf 1 2 3\n', 'Facet 1 asks for vertex 2 of 1'],
   ['cut.stl', writeStl(box(1, 1, 1)).slice(0, 300), 'The file is cut short: it announces 12 facets'],
 ] as const)('%s is refused in a sentence, and nothing changes', async (name, bytes, sentence) => {
   const { driver } = browser;
@@ -80,7 +81,7 @@ test('a part is brought in, a click on it places a feature, and the corrected fi
   const { driver } = browser;
   await driver
     .findElement(By.css('input[type=file]'))
-    .sendKeys(partFile('block.stl', writeStl(box(10, 20, 6))));
+    .sendKeys(partFile('block.3mf', write3mf(box(10, 20, 6))));
   await waitForText(driver, '10.00 × 20.00 × 6.00 mm');
   const canvas = await find(driver, 'canvas');
   await waitFor(driver, async () => (await canvas.getRect()).height > 100, 'the view has no height');

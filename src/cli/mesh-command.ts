@@ -2,14 +2,14 @@ import { writeFileSync } from 'node:fs';
 import {
   checkMesh,
   correctMesh,
-  readStl,
+  readMesh,
   weldCorners,
   writeStl,
   type Mesh,
   type PartCorrection,
 } from '@/core/mesh';
 import { PARAMETER_NAMES, type ParameterName } from '@/core/signature';
-import { describeStlIssue } from '@/words';
+import { describeMeshIssue } from '@/words';
 import { onePath, parseArguments, textOption } from './arguments';
 import { readBytes, readText } from './files';
 import { UsageError, valueOrRefuse } from './usage-error';
@@ -24,7 +24,7 @@ interface TimedMesh {
 function loadMesh(path: string): TimedMesh {
   const bytes = readBytes(path);
   const start = performance.now();
-  const soup = valueOrRefuse(readStl(bytes), (issue) => `${path}: ${describeStlIssue(issue)}`);
+  const soup = valueOrRefuse(readMesh(bytes, path), (issue) => `${path}: ${describeMeshIssue(issue)}`);
   const parsed = performance.now();
   const mesh = weldCorners(soup.corners);
   return { mesh, format: soup.format, parseMs: parsed - start, weldMs: performance.now() - parsed };

@@ -2,7 +2,7 @@ import { LARGEST_FILE_BYTES } from '@/core/mesh';
 import type { ReadingsCsvIssue } from '@/inputs';
 import { describeCsvIssue } from './csv-issues';
 import { describeChangeIssue } from './job-issues';
-import { describeStlIssue } from './mesh-issues';
+import { describeMeshIssue } from './mesh-issues';
 
 type ImportIssue =
   | ReadingsCsvIssue
@@ -45,8 +45,8 @@ export function describeKeepIssue(issue: KeepIssue): string {
     case 'cutInTransfer':
       return `Only ${issue.arrived} of ${issue.announced} bytes arrived. Drop the file again.`;
     case 'tooLarge':
-      return describeStlIssue({ ...issue, limitBytes: LARGEST_FILE_BYTES });
+      return describeMeshIssue({ ...issue, limitBytes: LARGEST_FILE_BYTES });
     case 'emptyFile':
-      return describeStlIssue(issue);
+      return describeMeshIssue(issue);
   }
 }

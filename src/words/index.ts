@@ -30,7 +30,7 @@ export {
   formatMm,
   formatSigned,
 } from './lengths';
-export { describeMeasureIssue, describeMeshFaults, describeStlIssue } from './mesh-issues';
+export { describeMeasureIssue, describeMeshFaults, describeMeshIssue } from './mesh-issues';
 export {
   describeFitWord,
   describeKind,

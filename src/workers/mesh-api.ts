@@ -2,7 +2,7 @@ import { fail, ok, type Result } from '@/core/result';
 import {
   checkMesh,
   correctAndMeasure,
-  readStl,
+  readMesh,
   weldCorners,
   writeStl,
   type AnchoredFeature,
@@ -12,7 +12,7 @@ import {
   type MeshCheck,
   type PartCorrection,
   type Progress,
-  type StlIssue,
+  type MeshIssue,
 } from '@/core/mesh';
 
 /** A part as the page shows it. */
@@ -20,6 +20,8 @@ export interface LoadedPart {
   readonly check: MeshCheck;
   /** Nine coordinates a facet, mm, ready for drawing. */
   readonly corners: Float32Array;
+  /** The part as binary STL where it came as something else: parts are kept as STL. */
+  readonly stl?: Uint8Array<ArrayBuffer>;
 }
 
 export interface CorrectedPart {
@@ -35,12 +37,17 @@ export interface CorrectedPart {
 export class MeshApi {
   private mesh: Mesh | undefined;
 
-  /** Reads, welds and checks an STL; progress is the share read. */
-  load(bytes: Uint8Array, onProgress: Progress = () => {}): Result<LoadedPart, StlIssue> {
-    const soup = readStl(bytes, onProgress);
+  /** Reads, welds and checks a part of any format; progress is the share read. */
+  load(bytes: Uint8Array, onProgress: Progress = () => {}, name = ''): Result<LoadedPart, MeshIssue> {
+    const soup = readMesh(bytes, name, onProgress);
     if (!soup.ok) return fail(soup.issue);
     this.mesh = weldCorners(soup.value.corners);
-    return ok({ check: checkMesh(this.mesh), corners: soup.value.corners });
+    const { format, corners } = soup.value;
+    return ok({
+      check: checkMesh(this.mesh),
+      corners: corners instanceof Float32Array ? corners : Float32Array.from(corners),
+      ...(format.startsWith('stl') ? {} : { stl: writeStl(this.mesh) }),
+    });
   }
 
   /** Corrects the loaded part and measures its features before and after. */

@@ -1,5 +1,5 @@
 import { proxy, releaseProxy, wrap, type Remote } from 'comlink';
-import type { AnchoredFeature, PartCorrection, Progress, StlIssue } from '@/core/mesh';
+import type { AnchoredFeature, PartCorrection, MeshIssue, Progress } from '@/core/mesh';
 import type { Result } from '@/core/result';
 import type { CorrectedPart, LoadedPart } from './mesh-api';
 import type { MeshWorkerApi } from './mesh.worker';
@@ -18,8 +18,12 @@ export class MeshWorker {
     this.worker.onerror = (event) => this.giveUp(new Error(event.message));
   }
 
-  load(bytes: Uint8Array<ArrayBuffer>, onProgress: Progress): Promise<Result<LoadedPart, StlIssue>> {
-    return Promise.race([this.remote.load(bytes, proxy(onProgress)), this.stopped]);
+  load(
+    bytes: Uint8Array<ArrayBuffer>,
+    onProgress: Progress,
+    name = '',
+  ): Promise<Result<LoadedPart, MeshIssue>> {
+    return Promise.race([this.remote.load(bytes, proxy(onProgress), name), this.stopped]);
   }
 
   correct(by: PartCorrection, features: readonly AnchoredFeature[]): Promise<CorrectedPart> {

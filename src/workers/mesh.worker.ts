@@ -16,9 +16,11 @@ function thinned(onProgress: Progress): Progress {
 }
 
 const exposed = {
-  load(bytes: Uint8Array<ArrayBuffer>, onProgress: Progress) {
-    const loaded = api.load(bytes, thinned(onProgress));
-    return loaded.ok ? transfer(loaded, [loaded.value.corners.buffer]) : loaded;
+  load(bytes: Uint8Array<ArrayBuffer>, onProgress: Progress, name: string) {
+    const loaded = api.load(bytes, thinned(onProgress), name);
+    if (!loaded.ok) return loaded;
+    const { corners, stl } = loaded.value;
+    return transfer(loaded, stl === undefined ? [corners.buffer] : [corners.buffer, stl.buffer]);
   },
   correct(by: PartCorrection, features: readonly AnchoredFeature[]) {
     const corrected = api.correct(by, features);

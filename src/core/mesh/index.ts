@@ -7,7 +7,20 @@ export {
   type PartCorrection,
 } from './correct';
 export { measureFeature, type MeasureIssue } from './measure';
-export { boundsOf, facetVector, vertexAt, type Bounds, type FacetSoup, type Mesh, type Point } from './mesh';
+export {
+  boundsOf,
+  facetVector,
+  MESH_FORMATS,
+  vertexAt,
+  type Bounds,
+  type FacetSoup,
+  type Mesh,
+  type MeshFormat,
+  type Point,
+} from './mesh';
+export { MOST_FACETS } from './facet-list';
+export { LARGEST_MODEL_BYTES } from './read-3mf';
+export { readMesh, type MeshIssue } from './read-mesh';
 export { LARGEST_FILE_BYTES, readStl, type Progress, type StlIssue } from './read-stl';
 export { crossLine, joinContours, sectionAt, type Contour, type Crossing } from './section';
 export { weldCorners, type WeldOptions } from './weld';

@@ -1,8 +1,19 @@
+export const MESH_FORMATS = [
+  'stl-binary',
+  'stl-ascii',
+  'obj',
+  'ply-ascii',
+  'ply-little-endian',
+  'ply-big-endian',
+  '3mf',
+] as const;
+export type MeshFormat = (typeof MESH_FORMATS)[number];
+
 /** Facets as read from a file, before equal corners are joined. */
 export interface FacetSoup {
-  readonly format: 'stl-binary' | 'stl-ascii';
+  readonly format: MeshFormat;
   /** Nine coordinates a facet (three corners × x, y, z), counter-clockwise seen from outside, mm. */
-  readonly corners: Float32Array;
+  readonly corners: Float32Array | Float64Array;
 }
 
 /** A mesh with shared vertices. */

@@ -1,5 +1,6 @@
 import { fail, ok, type Result } from '../result';
 import type { FacetSoup } from './mesh';
+import { WordReader } from './word-reader';
 
 export const LARGEST_FILE_BYTES = 300 * 1024 * 1024;
 
@@ -65,8 +66,6 @@ function readBinary(view: DataView, count: number, onProgress: Progress): Result
   return ok({ format: 'stl-binary', corners });
 }
 
-const SPACE = 32;
-
 /** A growing array of single-precision numbers. */
 class FloatList {
   private values = new Float32Array(9 * 1024);
@@ -83,30 +82,6 @@ class FloatList {
 
   done(): Float32Array {
     return this.values.slice(0, this.length);
-  }
-}
-
-/** Cursor over the bytes of a text: words parted by white space, with the line it stands in. */
-class WordReader {
-  private at = 0;
-  line = 1;
-
-  constructor(private readonly bytes: Uint8Array) {}
-
-  get share(): number {
-    return this.at / this.bytes.length;
-  }
-
-  /** The next word, or '' at the end. */
-  next(): string {
-    const { bytes } = this;
-    while (this.at < bytes.length && bytes[this.at] <= SPACE) {
-      if (bytes[this.at] === 10) this.line++;
-      this.at++;
-    }
-    let word = '';
-    while (this.at < bytes.length && bytes[this.at] > SPACE) word += String.fromCharCode(bytes[this.at++]);
-    return word;
   }
 }
 

@@ -1,7 +1,7 @@
 'use client';
 
 import { useEffect, useState } from 'react';
-import { describeStlIssue } from '@/words';
+import { describeMeshIssue } from '@/words';
 import { MeshStopped, MeshWorker, type LoadedPart } from '@/workers';
 
 export type PartState =
@@ -36,7 +36,7 @@ export function usePart(source: string | undefined, version: number): PartState 
       setState(
         loaded.ok
           ? { kind: 'ready', part: loaded.value }
-          : { kind: 'failed', message: describeStlIssue(loaded.issue) },
+          : { kind: 'failed', message: describeMeshIssue(loaded.issue) },
       );
     };
     load().catch((error: Error) => {

@@ -11,7 +11,7 @@ import {
   describeMeshFaults,
   describeOutcome,
   describeSettling,
-  describeStlIssue,
+  describeMeshIssue,
   describeVerdict,
   formatChance,
   formatMm,
@@ -19,7 +19,7 @@ import {
   parameterWords,
 } from '../index';
 import { PARAMETER_NAMES } from '@/core/signature';
-import { checkMesh, type StlIssue } from '@/core/mesh';
+import { checkMesh, type MeshIssue } from '@/core/mesh';
 import { box } from '@/testing/meshes';
 
 describe('numbers for people', () => {
@@ -97,7 +97,21 @@ test('doubts say what was typed and what it may have been', () => {
 });
 
 test('every sentence about a bad file ends with what to do', () => {
-  const issues: StlIssue[] = [
+  const issues: MeshIssue[] = [
+    { code: 'badFace', line: 3, text: '1 2' },
+    { code: 'indexOutOfRange', facet: 1, index: 8, vertices: 8 },
+    { code: 'tooManyFacets', limit: 1 },
+    { code: 'badHeader', line: 'x' },
+    { code: 'notPackage' },
+    { code: 'packageTooLarge', bytes: 1e9, limitBytes: 1e8 },
+    { code: 'pathOutside', path: '../x' },
+    { code: 'noModel' },
+    { code: 'badXml', detail: 'x' },
+    { code: 'entities' },
+    { code: 'unknownUnit', unit: 'ell' },
+    { code: 'badAttribute', element: 'vertex', attribute: 'x' },
+    { code: 'objectMissing', id: '1' },
+    { code: 'cyclicComponent', id: '1' },
     { code: 'emptyFile' },
     { code: 'tooLarge', bytes: 4e8, limitBytes: 3e8 },
     { code: 'notStl' },
@@ -108,7 +122,7 @@ test('every sentence about a bad file ends with what to do', () => {
     { code: 'looseCorners', corners: 7 },
   ];
   for (const issue of issues)
-    expect(describeStlIssue(issue)).toMatch(/(Export|Copy|Check|Repair|export) .*\.$/);
+    expect(describeMeshIssue(issue)).toMatch(/(Export|Copy|Check|Repair|export) .*\.$/);
   expect(describeKeepIssue({ code: 'cutInTransfer', arrived: 10, announced: 20 })).toContain(
     '10 of 20 bytes',
   );

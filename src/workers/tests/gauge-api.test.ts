@@ -15,7 +15,7 @@ describe('a gauge built for the page', () => {
       ...ASKED,
       choice,
       fromMm: plain ? 3 : 0.3,
-      pinMm: choice === 'links' ? 3 : 8,
+      pinMm: { links: 3, bar: 4 }[choice as string] ?? 8,
       count: choice === 'chosenBlock' ? 3 : 2,
     };
     const built = expectOk(buildGaugeFiles(await loadTestKernel(), { parameters, layerMm: 0.05 }));

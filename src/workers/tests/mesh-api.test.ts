@@ -1,6 +1,6 @@
 import { expect, test } from '@jest/globals';
 import { expectOk } from '@/core/result';
-import { checkMesh, readStl, weldCorners, writeStl } from '@/core/mesh';
+import { checkMesh, readStl, weldCorners, write3mf, writeStl } from '@/core/mesh';
 import { box } from '@/testing/meshes';
 import { MeshApi } from '../mesh-api';
 
@@ -18,6 +18,12 @@ test('a part is loaded, corrected and measured on both files', () => {
   expect(corrected.watertight).toBe(true);
   const written = checkMesh(weldCorners(expectOk(readStl(corrected.stl)).corners));
   expect(written.bounds.max[0] - written.bounds.min[0]).toBeCloseTo(9.9, 5);
+});
+
+test('a part that came as 3MF is handed on as STL, the one that is one already is not', () => {
+  const part = expectOk(new MeshApi().load(write3mf(box(10, 20, 5)), undefined, 'part.3mf'));
+  expect(checkMesh(weldCorners(expectOk(readStl(part.stl!)).corners)).volumeMm3).toBeCloseTo(1000, 6);
+  expect(expectOk(new MeshApi().load(writeStl(box(10, 20, 5)))).stl).toBeUndefined();
 });
 
 test('what is no part is refused, and correcting before loading is a mistake of the caller', () => {

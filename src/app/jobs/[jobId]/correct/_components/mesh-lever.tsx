@@ -4,7 +4,7 @@ import { Download } from 'lucide-react';
 import { useState } from 'react';
 import type { AnchoredFeature, PartCorrection } from '@/core/mesh';
 import { ActionForm, Button, Choice, Problem, TextField, type FormState } from '@/ui';
-import { describeMeasureIssue, describeStlIssue, formatChance, formatMm } from '@/words';
+import { describeMeasureIssue, describeMeshIssue, formatChance, formatMm } from '@/words';
 import { MeshStopped, MeshWorker, type CorrectedPart } from '@/workers';
 import { expectOfFile, printCorrected } from '../actions';
 
@@ -35,7 +35,7 @@ async function correctFile(
   if (!response.ok)
     return { kind: 'failed', message: 'The part’s file is not there. Bring it in again under Need.' };
   const loaded = await worker.load(new Uint8Array(await response.arrayBuffer()), () => {});
-  if (!loaded.ok) return { kind: 'failed', message: describeStlIssue(loaded.issue) };
+  if (!loaded.ok) return { kind: 'failed', message: describeMeshIssue(loaded.issue) };
   const part = await worker.correct(by, features);
   return { kind: 'ready', part, expected: await expectOfFile(jobId, part.sizes) };
 }

@@ -5,7 +5,7 @@ import { useRouter } from 'next/navigation';
 import { useRef, useState, type DragEvent } from 'react';
 import { LARGEST_FILE_BYTES } from '@/core/mesh';
 import { Button, Problem } from '@/ui';
-import { describeStlIssue } from '@/words';
+import { describeMeshIssue } from '@/words';
 import { MeshStopped, MeshWorker } from '@/workers';
 
 /** Tells how far a file has come; stopping leaves what was there before. */
@@ -15,30 +15,45 @@ interface Arrival {
   readonly stop: () => void;
 }
 
-/** Reads the file off the page's thread first: what is not a part is not sent. */
-async function checkFirst(file: File, onArrival: (arrival: Arrival) => void): Promise<string | undefined> {
+/** A part that can be kept, as STL; or why it cannot. */
+type Checked = { readonly refusal: string } | { readonly part: Blob };
+
+/** Reads the file off the page's thread first: what is not a part is not sent, what is no STL becomes one. */
+async function checkFirst(file: File, onArrival: (arrival: Arrival) => void): Promise<Checked> {
   if (file.size > LARGEST_FILE_BYTES)
-    return describeStlIssue({ code: 'tooLarge', bytes: file.size, limitBytes: LARGEST_FILE_BYTES });
+    return {
+      refusal: describeMeshIssue({ code: 'tooLarge', bytes: file.size, limitBytes: LARGEST_FILE_BYTES }),
+    };
   const worker = new MeshWorker();
   try {
     const stop = () => worker.stop();
     onArrival({ what: 'Reading', share: 0, stop });
     const bytes = new Uint8Array(await file.arrayBuffer());
-    const loaded = await worker.load(bytes, (share) => onArrival({ what: 'Reading', share, stop }));
-    return loaded.ok ? undefined : describeStlIssue(loaded.issue);
+    const loaded = await worker.load(
+      bytes,
+      (share) => onArrival({ what: 'Reading', share, stop }),
+      file.name,
+    );
+    if (!loaded.ok) return { refusal: describeMeshIssue(loaded.issue) };
+    const { stl } = loaded.value;
+    return { part: stl === undefined ? file : new Blob([stl], { type: 'model/stl' }) };
   } finally {
     worker.stop();
   }
 }
 
 /** Sends the file with progress; gives what the bench answered. */
-function send(jobId: number, file: File, onArrival: (arrival: Arrival) => void): Promise<string | undefined> {
+function send(
+  jobId: number,
+  { part, name }: { readonly part: Blob; readonly name: string },
+  onArrival: (arrival: Arrival) => void,
+): Promise<string | undefined> {
   return new Promise((resolve, reject) => {
     const request = new XMLHttpRequest();
     const stop = () => request.abort();
-    request.open('POST', `/api/jobs/${jobId}/part?name=${encodeURIComponent(file.name)}`);
+    request.open('POST', `/api/jobs/${jobId}/part?name=${encodeURIComponent(name)}`);
     request.upload.onprogress = ({ loaded }) =>
-      onArrival({ what: 'Keeping', share: loaded / file.size, stop });
+      onArrival({ what: 'Keeping', share: loaded / part.size, stop });
     request.onload = () =>
       resolve(
         request.status === 200
@@ -47,7 +62,7 @@ function send(jobId: number, file: File, onArrival: (arrival: Arrival) => void):
       );
     request.onerror = () => resolve('The connection was lost. Drop the file again.');
     request.onabort = () => reject(new MeshStopped());
-    request.send(file);
+    request.send(part);
   });
 }
 
@@ -60,7 +75,11 @@ export function PartDrop({ jobId, hasPart }: { jobId: number; hasPart: boolean }
     if (file === undefined) return;
     setProblem(undefined);
     try {
-      const refusal = (await checkFirst(file, setArrival)) ?? (await send(jobId, file, setArrival));
+      const checked = await checkFirst(file, setArrival);
+      const refusal =
+        'refusal' in checked
+          ? checked.refusal
+          : await send(jobId, { part: checked.part, name: file.name }, setArrival);
       setProblem(refusal);
       if (refusal === undefined) router.refresh();
     } catch (error) {
@@ -85,15 +104,17 @@ export function PartDrop({ jobId, hasPart }: { jobId: number; hasPart: boolean }
     >
       <div className="flex flex-wrap items-center gap-3">
         <Button onClick={() => input.current?.click()}>
-          <Upload size={16} aria-hidden /> {hasPart ? 'Another STL' : 'Bring an STL in'}
+          <Upload size={16} aria-hidden /> {hasPart ? 'Another file' : 'Bring the part in'}
         </Button>
-        <span className="text-sm text-soft">or drop it here; binary or text, up to 300 MB, millimetres</span>
+        <span className="text-sm text-soft">
+          or drop it here: STL, OBJ, PLY (taken as millimetres) or 3MF, up to 300 MB
+        </span>
         <input
           ref={input}
           type="file"
-          accept=".stl"
+          accept=".stl,.obj,.ply,.3mf"
           className="sr-only"
-          aria-label="STL file of the part"
+          aria-label="File of the part"
           tabIndex={-1}
           onChange={(event) => void take(event.target.files?.[0])}
         />
