@@ -23,6 +23,7 @@ const CORE_MAY_IMPORT = {
   metrology: ['numerics'],
   signature: ['numerics', 'metrology'],
   mesh: ['metrology'],
+  layers: ['mesh'],
   solids: ['mesh'],
   fits: ['numerics', 'metrology', 'signature'],
   sheets: ['metrology', 'signature', 'fits', 'solids', 'mesh'],

@@ -114,6 +114,19 @@ describe('mellow mesh', () => {
     });
   });
 
+  test('check cuts the layers that are asked for, and says whether the plate holds it', () => {
+    const { stdout } = mellow('mesh', 'check', part, '--layer', '0.5', '--plate', '20x10x160', '--json');
+    const { layers, fitsPlate } = JSON.parse(stdout) as {
+      layers: { count: number; area_mm2: number[]; first_mm2: number; peak: object };
+      fitsPlate: boolean;
+    };
+    expect(layers.count).toBe(10);
+    for (const area of layers.area_mm2) expect(area).toBeCloseTo(200, 6);
+    expect(layers.first_mm2).toBeCloseTo(200, 6);
+    expect(fitsPlate).toBe(true);
+    expect(mellow('mesh', 'check', part, '--plate', '9x20x160').stdout).toContain('"fitsPlate": false');
+  });
+
   test('correct writes the part that the signature asks for', () => {
     const signature = mellow('signature', 'reference/signature-11.readings.csv', '--json');
     const signatureFile = inFolder('signature.json', signature.stdout);
@@ -131,7 +144,9 @@ describe('mellow mesh', () => {
   test.each([
     [['mesh', 'check', inFolder('empty.stl', '')], 'The file is empty'],
     [['mesh', 'check', inFolder('cut.stl', writeStl(box(1, 1, 1)).slice(0, 200))], 'cut short'],
-    [['mesh', 'check', inFolder('text.stl', 'dear modeller')], 'not an STL'],
+    [['mesh', 'check', inFolder('text.stl', 'dear modeller')], 'none of STL, OBJ, PLY and 3MF'],
+    [['mesh', 'check', part, '--plate', 'large'], '“large” is no plate'],
+    [['mesh', 'check', part, '--layer', '0.00001'], 'more than 100000 layers'],
     [['mesh', 'correct', part, '-o', 'x.stl'], '--signature'],
     [['mesh', 'correct', part, '--signature', 'reference/readings.json'], '-o OUT.stl'],
     [

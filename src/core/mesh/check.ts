@@ -1,4 +1,4 @@
-import { boundsOf, facetVector, type Bounds, type Mesh } from './mesh';
+import { boundsOf, type Bounds, type Mesh } from './mesh';
 
 /** What a mesh is worth as a solid. Lengths mm, areas mm², volumes mm³. */
 export interface MeshCheck {
@@ -81,12 +81,39 @@ function enterEdge(table: EdgeTable, from: number, to: number, facet: number): n
   return table.firstFacet[slot];
 }
 
-function isDegenerate(mesh: Mesh, facet: number): boolean {
-  const [a, b, c] = mesh.facets.subarray(3 * facet, 3 * facet + 3);
-  return a === b || b === c || a === c || Math.hypot(...facetVector(mesh, facet)) === 0;
+/** What each facet is worth by itself: doubled area, and six times the volume of its tetrahedron to a point within the part. */
+interface FacetMeasures {
+  readonly area2: Float64Array;
+  readonly volume6: Float64Array;
 }
 
-function countDuplicates({ facets }: Mesh, kept: readonly number[] | Uint32Array): number {
+/** Volumes are taken to the part's middle: to an origin far away they would drown in the distance. */
+function measureFacets({ positions, facets }: Mesh, { min, max }: Bounds): FacetMeasures {
+  const total = facets.length / 3;
+  const [cx, cy, cz] = [0, 1, 2].map((axis) => (min[axis] + max[axis]) / 2);
+  const area2 = new Float64Array(total);
+  const volume6 = new Float64Array(total);
+  for (let facet = 0; facet < total; facet++) {
+    const a = 3 * facets[3 * facet];
+    const b = 3 * facets[3 * facet + 1];
+    const c = 3 * facets[3 * facet + 2];
+    if (a === b || b === c || a === c) continue;
+    const ux = positions[b] - positions[a];
+    const uy = positions[b + 1] - positions[a + 1];
+    const uz = positions[b + 2] - positions[a + 2];
+    const vx = positions[c] - positions[a];
+    const vy = positions[c + 1] - positions[a + 1];
+    const vz = positions[c + 2] - positions[a + 2];
+    const nx = uy * vz - uz * vy;
+    const ny = uz * vx - ux * vz;
+    const nz = ux * vy - uy * vx;
+    area2[facet] = Math.sqrt(nx * nx + ny * ny + nz * nz);
+    volume6[facet] = (positions[a] - cx) * nx + (positions[a + 1] - cy) * ny + (positions[a + 2] - cz) * nz;
+  }
+  return { area2, volume6 };
+}
+
+function countDuplicates({ facets }: Mesh, kept: readonly number[]): number {
   const seen = new Set<string>();
   let duplicates = 0;
   for (const facet of kept) {
@@ -100,15 +127,15 @@ function countDuplicates({ facets }: Mesh, kept: readonly number[] | Uint32Array
 }
 
 /** Facets that stand on an edge used more than twice or share all corners can only be duplicates there. */
-function facetsOnCrowdedEdges(mesh: Mesh, table: EdgeTable, real: Uint32Array): number[] {
+function facetsOnCrowdedEdges(mesh: Mesh, table: EdgeTable, area2: Float64Array): number[] {
   const crowded = new Set<number>();
   for (let slot = 0; slot < table.uses.length; slot++) {
     if (table.uses[slot] > 2 || (table.uses[slot] === 2 && table.upward[slot] !== 1)) {
       crowded.add(table.low[slot] * 2 ** 26 + (table.high[slot] % 2 ** 26));
     }
   }
-  if (crowded.size === 0) return [];
-  return [...real].filter((facet) => {
+  return Array.from(area2.keys()).filter((facet) => {
+    if (area2[facet] === 0) return false;
     const [a, b, c] = mesh.facets.subarray(3 * facet, 3 * facet + 3);
     return [
       [a, b],
@@ -120,17 +147,6 @@ function facetsOnCrowdedEdges(mesh: Mesh, table: EdgeTable, real: Uint32Array): 
   });
 }
 
-/** Signed volume of the tetrahedron between the origin and a facet, times six, and the facet's doubled area. */
-function measureFacet(mesh: Mesh, facet: number): { volume6: number; area2: number } {
-  const normal = facetVector(mesh, facet);
-  const a = 3 * mesh.facets[3 * facet];
-  const { positions } = mesh;
-  return {
-    volume6: positions[a] * normal[0] + positions[a + 1] * normal[1] + positions[a + 2] * normal[2],
-    area2: Math.hypot(...normal),
-  };
-}
-
 /**
  * Checks a welded mesh as a solid: edges, shells, volume, area, bounds. Degenerate facets are counted and left out.
  * A shell is inverted when its signed volume is negative. Volume is signed: negative when all is inside out.
@@ -139,11 +155,18 @@ function measureFacet(mesh: Mesh, facet: number): { volume6: number; area2: numb
 export function checkMesh(mesh: Mesh): MeshCheck {
   const total = mesh.facets.length / 3;
   if (total === 0) throw new RangeError('checkMesh: at least one facet is needed');
-  const real = Uint32Array.from({ length: total }, (_, i) => i).filter((facet) => !isDegenerate(mesh, facet));
+  const bounds = boundsOf(mesh.positions);
+  const { area2, volume6 } = measureFacets(mesh, bounds);
+  const { facets } = mesh;
   const table = makeEdgeTable(3 * total);
   const shells = new ShellSets(total);
-  for (const facet of real) {
-    const [a, b, c] = mesh.facets.subarray(3 * facet, 3 * facet + 3);
+  let degenerate = 0;
+  for (let facet = 0; facet < total; facet++) {
+    if (area2[facet] === 0) {
+      degenerate++;
+      continue;
+    }
+    const [a, b, c] = [facets[3 * facet], facets[3 * facet + 1], facets[3 * facet + 2]];
     shells.join(facet, enterEdge(table, a, b, facet));
     shells.join(facet, enterEdge(table, b, c, facet));
     shells.join(facet, enterEdge(table, c, a, facet));
@@ -154,28 +177,29 @@ export function checkMesh(mesh: Mesh): MeshCheck {
     else if (table.uses[slot] > 2) edges.nonManifold++;
     else if (table.uses[slot] === 2 && table.upward[slot] !== 1) edges.misoriented++;
   }
-  const volumeOfShell = new Map<number, number>();
-  let area2 = 0;
-  for (const facet of real) {
-    const measured = measureFacet(mesh, facet);
+  const volume6OfShell = new Map<number, number>();
+  let doubledArea = 0;
+  for (let facet = 0; facet < total; facet++) {
+    if (area2[facet] === 0) continue;
     const root = shells.rootOf(facet);
-    volumeOfShell.set(root, (volumeOfShell.get(root) ?? 0) + measured.volume6 / 6);
-    area2 += measured.area2;
+    volume6OfShell.set(root, (volume6OfShell.get(root) ?? 0) + volume6[facet]);
+    doubledArea += area2[facet];
   }
-  const volumes = [...volumeOfShell.values()];
+  const volumes = [...volume6OfShell.values()].map((six) => six / 6);
+  const crowded = edges.nonManifold + edges.misoriented > 0 ? facetsOnCrowdedEdges(mesh, table, area2) : [];
   return {
     facets: total,
     vertices: mesh.positions.length / 3,
-    watertight: real.length > 0 && edges.boundary + edges.nonManifold + edges.misoriented === 0,
+    watertight: degenerate < total && edges.boundary + edges.nonManifold + edges.misoriented === 0,
     boundaryEdges: edges.boundary,
     nonManifoldEdges: edges.nonManifold,
     misorientedEdges: edges.misoriented,
-    degenerateFacets: total - real.length,
-    duplicateFacets: countDuplicates(mesh, facetsOnCrowdedEdges(mesh, table, real)),
+    degenerateFacets: degenerate,
+    duplicateFacets: countDuplicates(mesh, crowded),
     shells: volumes.length,
     invertedShells: volumes.filter((volume) => volume < 0).length,
     volumeMm3: volumes.reduce((sum, volume) => sum + volume, 0),
-    areaMm2: area2 / 2,
-    bounds: boundsOf(mesh.positions),
+    areaMm2: doubledArea / 2,
+    bounds,
   };
 }
