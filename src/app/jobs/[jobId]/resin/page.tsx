@@ -78,6 +78,7 @@ export default async function ResinStep({ params }: { params: Promise<{ jobId: s
   const choice = viewChoice(db, job, profile?.printer.pixelMm ?? undefined);
   const { requirement, ranked, shelf } = choice;
   const rows = rowsOf(choice);
+  const fromNeed = requirementFromNeed(db, job);
   const passing = ranked.filter(({ verdict }) => verdict === 'passes').length;
   const current = profile && rows.find(({ id }) => id === profile.resin.id);
   const chosen = shelf.find(({ resin }) => resin.id === job.resinChosenId);
@@ -99,11 +100,11 @@ export default async function ResinStep({ params }: { params: Promise<{ jobId: s
             What it must survive
           </h2>
           <RequirementFields
-            // Another need is another form: its fields take their new start values.
-            key={JSON.stringify(requirement)}
+            // Another need is another form; what was typed here stays where it is, the focus too.
+            key={JSON.stringify(fromNeed)}
             jobId={jobId}
             wanted={requirement}
-            fromNeed={requirementFromNeed(db, job)}
+            fromNeed={fromNeed}
             hottestWhen={job.hottestWhen}
             loadN={job.loadN}
           />

@@ -3,6 +3,7 @@
 import { useState } from 'react';
 import { BRITTLE_BELOW } from '@/core/fits';
 import type { StrainAsked } from '@/services/choose-resin';
+import type { StrengthValue } from '@/services/fit-desk';
 import { ActionForm, Button, TextField } from '@/ui';
 import { askOfResin, saveStrength } from '../actions';
 import type { DeskResin } from './fit-types';
@@ -32,6 +33,11 @@ export function strengthOf(resin: DeskResin | undefined): KnownStrength {
   };
 }
 
+/** A value as the sheet states it; what was proven at the bench is not typed over into the sheet. */
+function stated(known: StrengthValue | undefined, times = 1): number | '' {
+  return known === undefined || known.source === 'proof' ? '' : Number((known.value * times).toFixed(3));
+}
+
 /** The resin's limits as its sheet has them, kept with the resin. */
 export function StrengthFields({ resin }: { resin?: DeskResin }) {
   const known = strengthOf(resin);
@@ -57,21 +63,19 @@ export function StrengthFields({ resin }: { resin?: DeskResin }) {
               name="modulusMPa"
               label="Modulus, cured"
               unit="MPa"
-              defaultValue={resin.modulusMPa?.value ?? ''}
+              defaultValue={stated(resin.modulusMPa)}
             />
             <TextField
               name="strengthMPa"
               label="Strength"
               unit="MPa"
-              defaultValue={resin.strengthMPa?.value ?? ''}
+              defaultValue={stated(resin.strengthMPa)}
             />
             <TextField
               name="breakPercent"
               label="Elongation at break"
               unit="%"
-              defaultValue={
-                resin.breakStrain === undefined ? '' : Number((resin.breakStrain.value * 100).toFixed(3))
-              }
+              defaultValue={stated(resin.breakStrain, 100)}
             />
             <Button type="submit">Keep with the resin</Button>
           </ActionForm>
