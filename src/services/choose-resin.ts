@@ -43,9 +43,29 @@ export function requirementFromNeed(db: Db, job: queries.Job): Requirement {
   };
 }
 
-/** What a job asks of its resin: what was said under Resin stands over what follows from the rest. */
+/**
+ * What a job asks of its resin: what was said under Resin stands over what follows from the rest. A claim of the need
+ * cannot be talked away there, only added to.
+ */
 export function requirementOf(db: Db, job: queries.Job): Requirement {
-  return { ...requirementFromNeed(db, job), ...job.requirement };
+  const base = requirementFromNeed(db, job);
+  const claims = [...new Set([...base.claims, ...(job.requirement.claims ?? [])])];
+  return { ...base, ...job.requirement, claims };
+}
+
+/** Lets go of what was said under Resin about what has since changed in the need or the fits: the newer word counts. */
+export function dropOvertaken(db: Db, jobId: number, before: Requirement): void {
+  const job = queries.findJob(db, jobId)!;
+  const after = requirementFromNeed(db, job);
+  const standing = Object.entries(job.requirement).filter(([field]) => {
+    const name = field as keyof Requirement;
+    return name === 'claims' || same(before[name], after[name]);
+  });
+  if (standing.length < Object.keys(job.requirement).length)
+    db.update(tables.jobs)
+      .set({ requirement: Object.fromEntries(standing) as Partial<Requirement> })
+      .where(eq(tables.jobs.id, jobId))
+      .run();
 }
 
 /** The printers a choice may be made for: a feature must hold on the finest of them, a vat counts in any. */
@@ -128,12 +148,14 @@ export function askStrain(
 ): Result<number, { readonly code: 'gone' }> {
   const job = queries.findJob(db, jobId);
   if (job === undefined) return fail({ code: 'gone' });
+  const before = requirementFromNeed(db, job);
   const elongation =
     asked.kind === 'press' ? elongationForPress(asked.strain) : elongationForSnap(asked.strain, asked.use);
   db.update(tables.jobs)
     .set({ strainAsked: { ...job.strainAsked, [asked.kind]: elongation } })
     .where(eq(tables.jobs.id, jobId))
     .run();
+  dropOvertaken(db, jobId, before);
   const detail = `${(asked.strain * 100).toFixed(2)} % strain asks for ${(elongation * 100).toFixed(1)} % at break`;
   noteLedger(db, jobId, 'fit', asked.kind === 'press' ? 'Press fit' : 'Snap', detail);
   bumpRevision(db, jobId);

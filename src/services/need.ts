@@ -4,7 +4,7 @@ import type { Answer, Claim } from '@/core/need';
 import { fail, ok, type Result } from '@/core/result';
 import { queries, tables, type Db } from '@/db';
 import type { Ranked } from '@/core/resins';
-import { verdictOfJob } from './choose-resin';
+import { dropOvertaken, requirementFromNeed, verdictOfJob } from './choose-resin';
 import { refit } from './fits';
 import { bumpRevision, noteLedger } from './ledger';
 
@@ -110,6 +110,7 @@ export function changeNeed(
   return db.transaction((tx) => {
     const own = tx as unknown as Db;
     const before = { answered: standingAnswer(own, job) !== undefined, resin: verdictOfJob(own, job) };
+    const askedBefore = requirementFromNeed(own, job);
     tx.update(tables.jobs)
       .set({
         ...values,
@@ -133,6 +134,7 @@ export function changeNeed(
         guarded ? 'ISO 14253-1: U must fit inside' : 'shared risk',
       );
     }
+    dropOvertaken(own, jobId, askedBefore);
     return ok(reopen(own, job, wanted, before));
   });
 }

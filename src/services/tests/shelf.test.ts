@@ -220,6 +220,25 @@ describe('the choice of a job', () => {
     expect(requirementOf(db, job())).toMatchObject({ serviceMax_C: 70, processMax_C: 120 });
   });
 
+  test('a need that changes later counts before what was typed over it, and its claims cannot be talked away', () => {
+    const { db, jobId } = stockedBench();
+    const job = () => queries.findJob(db, jobId)!;
+    const need = (hottestC: number, claims: readonly ('mouth' | 'food')[]) =>
+      expectOk(changeNeed(db, jobId, { ...BLANK_NEED, hottestC, claims, revision: job().revision }));
+    need(60, ['food']);
+    const typed = { ...requirementOf(db, job()), serviceMax_C: 40, strainMax: 0.01, claims: ['mains'] };
+    expectOk(saveRequirement(db, jobId, typed));
+    expect(requirementOf(db, job())).toMatchObject({ serviceMax_C: 40, claims: ['food', 'mains'] });
+    need(90, ['food', 'mouth']);
+    expect(requirementOf(db, job())).toMatchObject({
+      serviceMax_C: 90,
+      strainMax: 0.01,
+      claims: ['food', 'mouth', 'mains'],
+    });
+    expectOk(askStrain(db, jobId, { kind: 'snap', strain: 0.02, use: 'repeated' }));
+    expect(requirementOf(db, job()).strainMax).toBeCloseTo(0.06, 12);
+  });
+
   test('a resin on a printer without a profile gets one, and the ledger remembers why', () => {
     const { db, jobId } = stockedBench();
     const [{ id: printerId }] = listVats(db);

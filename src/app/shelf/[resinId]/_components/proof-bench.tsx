@@ -54,7 +54,7 @@ function Rows({ first, second, values = [] }: RowsProps) {
     </td>
   );
   return (
-    <table className="sm:col-span-4">
+    <table className="justify-self-start sm:col-span-4">
       <thead>
         <tr className="text-left text-sm text-soft">
           <th scope="col" className="font-normal">
