@@ -1,7 +1,5 @@
+export { countLayers, layerAtHeight, middleOfLayer, MOST_LAYERS, type LayerPlan } from './layer-plan';
 export {
-  layerAtHeight,
-  middleOfLayer,
-  MOST_LAYERS,
   peaksOf,
   SWEEP_DEFAULTS,
   sweepLayers,
@@ -9,3 +7,7 @@ export {
   type LayerSweep,
   type SweepOptions,
 } from './sweep';
+export type { Cup, Hollows, Pocket } from './hollows';
+export type { Island } from './islands';
+export { READING_DEFAULTS, readLayers, type LayerReading, type ReadingOptions } from './read-layers';
+export { NEAR_MM, type ThinSpot } from './thinnest';

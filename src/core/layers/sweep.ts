@@ -1,4 +1,5 @@
 import { boundsOf, type Mesh } from '@/core/mesh';
+import { middleOfLayer, planeFinder, planLayers, type LayerPlan } from './layer-plan';
 
 export interface SweepOptions {
   /** Height of a layer, mm. Default 0.05. */
@@ -7,30 +8,12 @@ export interface SweepOptions {
 
 export const SWEEP_DEFAULTS: SweepOptions = Object.freeze({ heightMm: 0.05 });
 
-/** Beyond so many layers a height is a slip of the pen: a metre in hundredths of a millimetre. */
-export const MOST_LAYERS = 100_000;
-
 /** A part as its layers; arrays hold one number a layer, from the lowest. */
-export interface LayerSweep {
-  readonly count: number;
-  readonly heightMm: number;
-  /** Bottom of the lowest layer. */
-  readonly fromMm: number;
+export interface LayerSweep extends LayerPlan {
   /** Signed area of the solid at the middle of each layer, mm²; what two shells share counts twice. */
   readonly areaMm2: Float64Array;
   /** Length of its contours there, mm. */
   readonly perimeterMm: Float64Array;
-}
-
-/** Height of the middle of a layer. */
-export function middleOfLayer({ fromMm, heightMm }: LayerSweep, layer: number): number {
-  return fromMm + (layer + 0.5) * heightMm;
-}
-
-/** The layer that holds a height; undefined above and below the part. */
-export function layerAtHeight({ fromMm, heightMm, count }: LayerSweep, zMm: number): number | undefined {
-  const layer = Math.floor((zMm - fromMm) / heightMm);
-  return layer >= 0 && layer < count ? layer : undefined;
 }
 
 /**
@@ -42,23 +25,13 @@ export function layerAtHeight({ fromMm, heightMm, count }: LayerSweep, zMm: numb
 export function sweepLayers(mesh: Mesh, options: Partial<SweepOptions> = {}): LayerSweep {
   const { heightMm } = { ...SWEEP_DEFAULTS, ...options };
   const { positions, facets } = mesh;
-  if (!(heightMm > 0)) throw new RangeError('sweepLayers: the layer height must be positive');
-  if (facets.length === 0) throw new RangeError('sweepLayers: a mesh with facets is needed');
+  const plan = planLayers(mesh, heightMm);
+  const areaMm2 = new Float64Array(plan.count);
+  const perimeterMm = new Float64Array(plan.count);
   const { min, max } = boundsOf(positions);
-  const count = Math.max(1, Math.ceil((max[2] - min[2]) / heightMm - 1e-9));
-  if (count > MOST_LAYERS) throw new RangeError(`sweepLayers: more than ${MOST_LAYERS} layers`);
-  const areaMm2 = new Float64Array(count);
-  const perimeterMm = new Float64Array(count);
   // Crosses are taken around the part's middle: a kilometre from the origin they would lose the area.
   const [centreX, centreY] = [(min[0] + max[0]) / 2, (min[1] + max[1]) / 2];
-  const planes = Float64Array.from({ length: count }, (_, layer) => min[2] + (layer + 0.5) * heightMm);
-  /** The first plane at this height or above it. */
-  const planeFrom = (z: number): number => {
-    let layer = Math.max(0, Math.min(count, Math.ceil((z - min[2]) / heightMm - 0.5)));
-    while (layer > 0 && planes[layer - 1] >= z) layer--;
-    while (layer < count && planes[layer] < z) layer++;
-    return layer;
-  };
+  const planeFrom = planeFinder(plan);
   for (let at = 0; at < facets.length; at += 3) {
     let [a, b, c] = [3 * facets[at], 3 * facets[at + 1], 3 * facets[at + 2]];
     // Lowest corner first, the winding kept.
@@ -67,7 +40,7 @@ export function sweepLayers(mesh: Mesh, options: Partial<SweepOptions> = {}): La
     const [zb, zc] = [positions[b + 2], positions[c + 2]];
     const last = planeFrom(Math.max(zb, zc));
     for (let layer = planeFrom(positions[a + 2]); layer < last; layer++) {
-      const z = planes[layer];
+      const z = middleOfLayer(plan, layer);
       // Going round, one edge falls through the plane and one rises: the contour runs from the one to the other.
       const [fallFrom, fallTo] = zc > z ? [c, a] : [b, c];
       const [riseFrom, riseTo] = zb > z ? [a, b] : [b, c];
@@ -81,7 +54,7 @@ export function sweepLayers(mesh: Mesh, options: Partial<SweepOptions> = {}): La
       perimeterMm[layer] += Math.hypot(qx - px, qy - py);
     }
   }
-  return { count, heightMm, fromMm: min[2], areaMm2, perimeterMm };
+  return { ...plan, areaMm2, perimeterMm };
 }
 
 /** Where the area is largest, and where it grows most from one layer to the next: the peel and its jerk. */
@@ -91,7 +64,7 @@ export interface LayerPeaks {
   readonly firstMm2: number;
 }
 
-export function peaksOf({ areaMm2 }: LayerSweep): LayerPeaks {
+export function peaksOf({ areaMm2 }: Pick<LayerSweep, 'areaMm2'>): LayerPeaks {
   let [peak, jump, delta] = [0, 0, areaMm2[0]];
   for (let layer = 1; layer < areaMm2.length; layer++) {
     if (areaMm2[layer] > areaMm2[peak]) peak = layer;

@@ -1,3 +1,4 @@
+import { bucketEdges, eachEdge, type EdgeBuckets } from './edges';
 import { boundsOf, type Bounds, type Mesh } from './mesh';
 
 /** What a mesh is worth as a solid. Lengths mm, areas mm², volumes mm³. */
@@ -18,15 +19,6 @@ export interface MeshCheck {
   readonly bounds: Bounds;
 }
 
-/** Edges by their two vertices: how many facets use each, and how many run it from low to high index. */
-interface EdgeTable {
-  readonly low: Uint32Array;
-  readonly high: Uint32Array;
-  readonly uses: Uint16Array;
-  readonly upward: Uint16Array;
-  readonly firstFacet: Uint32Array;
-}
-
 /** Disjoint sets of facets, joined over shared edges. */
 class ShellSets {
   readonly parent: Uint32Array;
@@ -45,40 +37,11 @@ class ShellSets {
   }
 
   join(a: number, b: number): void {
-    const [rootA, rootB] = [this.rootOf(a), this.rootOf(b)];
-    this.parent[Math.max(rootA, rootB)] = Math.min(rootA, rootB);
+    const rootA = this.rootOf(a);
+    const rootB = this.rootOf(b);
+    if (rootA < rootB) this.parent[rootB] = rootA;
+    else this.parent[rootA] = rootB;
   }
-}
-
-function makeEdgeTable(facetCount: number): EdgeTable {
-  let slots = 16;
-  while (slots < 2.4 * facetCount) slots *= 2;
-  return {
-    low: new Uint32Array(slots),
-    high: new Uint32Array(slots),
-    uses: new Uint16Array(slots),
-    upward: new Uint16Array(slots),
-    firstFacet: new Uint32Array(slots),
-  };
-}
-
-/** Enters one directed edge and gives the facet that used it first. */
-function enterEdge(table: EdgeTable, from: number, to: number, facet: number): number {
-  const low = Math.min(from, to);
-  const high = Math.max(from, to);
-  const mask = table.low.length - 1;
-  let slot = (Math.imul(low, 0x9e3779b1) ^ Math.imul(high, 0x85ebca77)) >>> 0;
-  slot = (slot ^ (slot >>> 15)) & mask;
-  while (table.uses[slot] > 0 && (table.low[slot] !== low || table.high[slot] !== high))
-    slot = (slot + 1) & mask;
-  if (table.uses[slot] === 0) {
-    table.low[slot] = low;
-    table.high[slot] = high;
-    table.firstFacet[slot] = facet;
-  }
-  if (table.uses[slot] < 65535) table.uses[slot]++;
-  if (from === low && table.upward[slot] < 65535) table.upward[slot]++;
-  return table.firstFacet[slot];
 }
 
 /** What each facet is worth by itself: doubled area, and six times the volume of its tetrahedron to a point within the part. */
@@ -113,38 +76,59 @@ function measureFacets({ positions, facets }: Mesh, { min, max }: Bounds): Facet
   return { area2, volume6 };
 }
 
-function countDuplicates({ facets }: Mesh, kept: readonly number[]): number {
+/** Facets with the same three corners as an earlier one, in whatever order. */
+export function listDuplicates({ facets }: Mesh, candidates: Iterable<number>): number[] {
   const seen = new Set<string>();
-  let duplicates = 0;
-  for (const facet of kept) {
+  const duplicates: number[] = [];
+  for (const facet of candidates) {
     const key = [facets[3 * facet], facets[3 * facet + 1], facets[3 * facet + 2]]
       .sort((a, b) => a - b)
       .join(',');
-    if (seen.has(key)) duplicates++;
+    if (seen.has(key)) duplicates.push(facet);
     else seen.add(key);
   }
   return duplicates;
 }
 
-/** Facets that stand on an edge used more than twice or share all corners can only be duplicates there. */
-function facetsOnCrowdedEdges(mesh: Mesh, table: EdgeTable, area2: Float64Array): number[] {
+/** What the edges of a mesh say of it. */
+export interface EdgeReport {
+  readonly boundary: number;
+  readonly nonManifold: number;
+  readonly misoriented: number;
+  /** Shell of each facet, by the lowest facet in it; facets without area are shells of their own. */
+  readonly shellOf: Uint32Array;
+  /** Facets on an edge that more than two facets use, or two that disagree: only there can duplicates be. */
+  readonly crowded: ReadonlySet<number>;
+}
+
+/** Shell of each facet, by the lowest facet in it: facets that hang together over edges. */
+export function listShells(mesh: Mesh): Uint32Array {
+  const { area2 } = measureFacets(mesh, boundsOf(mesh.positions));
+  return readEdges(mesh, (facet) => area2[facet] > 0).shellOf;
+}
+
+/** Reads the edges of the facets that have an area. */
+export function readEdges(mesh: Mesh, hasArea: (facet: number) => boolean): EdgeReport {
+  const total = mesh.facets.length / 3;
+  const edges: EdgeBuckets = bucketEdges(mesh, (facet) => !hasArea(facet));
+  const { side } = edges;
+  const shells = new ShellSets(total);
   const crowded = new Set<number>();
-  for (let slot = 0; slot < table.uses.length; slot++) {
-    if (table.uses[slot] > 2 || (table.uses[slot] === 2 && table.upward[slot] !== 1)) {
-      crowded.add(table.low[slot] * 2 ** 26 + (table.high[slot] % 2 ** 26));
+  let [boundary, nonManifold, misoriented] = [0, 0, 0];
+  eachEdge(edges, (_, from, to) => {
+    const uses = to - from;
+    if (uses === 1) boundary++;
+    else if (uses > 2) nonManifold++;
+    else if ((side[from] & 1) === (side[from + 1] & 1)) misoriented++;
+    const isFair = uses === 2 && (side[from] & 1) !== (side[from + 1] & 1);
+    for (let i = from; i < to; i++) {
+      if (i > from) shells.join(side[from] >>> 1, side[i] >>> 1);
+      if (uses > 1 && !isFair) crowded.add(side[i] >>> 1);
     }
-  }
-  return Array.from(area2.keys()).filter((facet) => {
-    if (area2[facet] === 0) return false;
-    const [a, b, c] = mesh.facets.subarray(3 * facet, 3 * facet + 3);
-    return [
-      [a, b],
-      [b, c],
-      [c, a],
-    ].some(([from, to]) => {
-      return crowded.has(Math.min(from, to) * 2 ** 26 + (Math.max(from, to) % 2 ** 26));
-    });
   });
+  const shellOf = shells.parent;
+  for (let facet = 0; facet < total; facet++) shellOf[facet] = shells.rootOf(facet);
+  return { boundary, nonManifold, misoriented, shellOf, crowded };
 }
 
 /**
@@ -157,48 +141,43 @@ export function checkMesh(mesh: Mesh): MeshCheck {
   if (total === 0) throw new RangeError('checkMesh: at least one facet is needed');
   const bounds = boundsOf(mesh.positions);
   const { area2, volume6 } = measureFacets(mesh, bounds);
-  const { facets } = mesh;
-  const table = makeEdgeTable(3 * total);
-  const shells = new ShellSets(total);
   let degenerate = 0;
-  for (let facet = 0; facet < total; facet++) {
-    if (area2[facet] === 0) {
-      degenerate++;
-      continue;
-    }
-    const [a, b, c] = [facets[3 * facet], facets[3 * facet + 1], facets[3 * facet + 2]];
-    shells.join(facet, enterEdge(table, a, b, facet));
-    shells.join(facet, enterEdge(table, b, c, facet));
-    shells.join(facet, enterEdge(table, c, a, facet));
-  }
-  const edges = { boundary: 0, nonManifold: 0, misoriented: 0 };
-  for (let slot = 0; slot < table.uses.length; slot++) {
-    if (table.uses[slot] === 1) edges.boundary++;
-    else if (table.uses[slot] > 2) edges.nonManifold++;
-    else if (table.uses[slot] === 2 && table.upward[slot] !== 1) edges.misoriented++;
-  }
+  for (let facet = 0; facet < total; facet++) if (area2[facet] === 0) degenerate++;
+  const { boundary, nonManifold, misoriented, shellOf, crowded } = readEdges(
+    mesh,
+    (facet) => area2[facet] > 0,
+  );
   const volume6OfShell = new Map<number, number>();
   let doubledArea = 0;
+  // Facets of a shell mostly follow one another: the sum is put back when the shell changes.
+  let [shell, sum] = [-1, 0];
   for (let facet = 0; facet < total; facet++) {
     if (area2[facet] === 0) continue;
-    const root = shells.rootOf(facet);
-    volume6OfShell.set(root, (volume6OfShell.get(root) ?? 0) + volume6[facet]);
+    if (shellOf[facet] !== shell) {
+      if (shell >= 0) volume6OfShell.set(shell, sum);
+      shell = shellOf[facet];
+      sum = volume6OfShell.get(shell) ?? 0;
+    }
+    sum += volume6[facet];
     doubledArea += area2[facet];
   }
+  if (shell >= 0) volume6OfShell.set(shell, sum);
   const volumes = [...volume6OfShell.values()].map((six) => six / 6);
-  const crowded = edges.nonManifold + edges.misoriented > 0 ? facetsOnCrowdedEdges(mesh, table, area2) : [];
   return {
     facets: total,
     vertices: mesh.positions.length / 3,
-    watertight: degenerate < total && edges.boundary + edges.nonManifold + edges.misoriented === 0,
-    boundaryEdges: edges.boundary,
-    nonManifoldEdges: edges.nonManifold,
-    misorientedEdges: edges.misoriented,
+    watertight: degenerate < total && boundary + nonManifold + misoriented === 0,
+    boundaryEdges: boundary,
+    nonManifoldEdges: nonManifold,
+    misorientedEdges: misoriented,
     degenerateFacets: degenerate,
-    duplicateFacets: countDuplicates(mesh, crowded),
+    duplicateFacets: listDuplicates(
+      mesh,
+      [...crowded].sort((a, b) => a - b),
+    ).length,
     shells: volumes.length,
     invertedShells: volumes.filter((volume) => volume < 0).length,
-    volumeMm3: volumes.reduce((sum, volume) => sum + volume, 0),
+    volumeMm3: volumes.reduce((total6, volume) => total6 + volume, 0),
     areaMm2: doubledArea / 2,
     bounds,
   };

@@ -1,4 +1,4 @@
-export { checkMesh, type MeshCheck } from './check';
+export { checkMesh, listShells, type MeshCheck } from './check';
 export {
   CORRECT_DEFAULTS,
   correctMesh,

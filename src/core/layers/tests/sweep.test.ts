@@ -3,7 +3,8 @@ import Module from 'manifold-3d';
 import { seededRandom } from '@/core/numerics';
 import { checkMesh, weldCorners, type Mesh } from '@/core/mesh';
 import { box, moved } from '@/testing/meshes';
-import { layerAtHeight, middleOfLayer, peaksOf, sweepLayers } from '../sweep';
+import { layerAtHeight, middleOfLayer } from '../layer-plan';
+import { peaksOf, sweepLayers } from '../sweep';
 
 const kernel = await Module();
 kernel.setup();
