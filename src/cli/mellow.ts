@@ -1,13 +1,13 @@
 /** The command line over the core: npm run -s mellow -- COMMAND … ; see docs/formats.md. */
 import { runIso286, runLadder, runPress, runSnap } from './fit-commands';
 import { runGauge } from './gauge-command';
-import { runMeshCheck, runMeshCorrect } from './mesh-command';
+import { runMeshCheck, runMeshCorrect, runMeshFeatures } from './mesh-command';
 import { runResinRank } from './resin-command';
 import { runSignature } from './signature-command';
 import { UsageError } from './usage-error';
 
 const COMMANDS =
-  'signature READINGS.csv, ladder OUTCOMES.csv, press, snap, iso286 SIZE FIT, gauge KIND -o FILE.stl, resin rank REQUIREMENT.json, mesh check FILE, mesh correct FILE --signature SIGNATURE.json -o OUT.stl';
+  'signature READINGS.csv, ladder OUTCOMES.csv, press, snap, iso286 SIZE FIT, gauge KIND -o FILE.stl, resin rank REQUIREMENT.json, mesh check FILE, mesh features FILE, mesh correct FILE --signature SIGNATURE.json -o OUT.stl';
 
 const FIT_COMMANDS: Readonly<Record<string, (words: readonly string[]) => object | Promise<object>>> = {
   press: runPress,
@@ -32,6 +32,7 @@ function run(words: readonly string[]): object | Promise<object> {
   if (fit !== undefined) return fit(words.slice(1));
   if (command === 'resin' && second === 'rank') return runResinRank(words.slice(2));
   if (command === 'mesh' && second === 'check') return runMeshCheck(words.slice(2));
+  if (command === 'mesh' && second === 'features') return runMeshFeatures(words.slice(2));
   if (command === 'mesh' && second === 'correct') return runMeshCorrect(words.slice(2));
   throw new UsageError(
     `${words.length === 0 ? 'no command given' : `“${words.slice(0, 2).join(' ')}” is no command`}. There are: ${COMMANDS}.`,

@@ -2,7 +2,9 @@ import { writeFileSync } from 'node:fs';
 import {
   boundsOf,
   checkMesh,
-  correctMesh,
+  correctAndProve,
+  findFeatures,
+  MOST_FEATURE_FACETS,
   readMesh,
   weldCorners,
   writeStl,
@@ -10,10 +12,10 @@ import {
   type Mesh,
   type PartCorrection,
 } from '@/core/mesh';
-import { MOST_LAYERS, peaksOf, SWEEP_DEFAULTS, sweepLayers } from '@/core/layers';
+import { MOST_LAYERS, peaksOf, READING_DEFAULTS, readLayers, type LayerReading } from '@/core/layers';
 import { PARAMETER_NAMES, type ParameterName } from '@/core/signature';
 import { describeMeshIssue } from '@/words';
-import { numberOption, onePath, parseArguments, textOption, type Arguments } from './arguments';
+import { neededNumber, numberOption, onePath, parseArguments, textOption, type Arguments } from './arguments';
 import { readBytes, readText } from './files';
 import { UsageError, valueOrRefuse } from './usage-error';
 
@@ -44,24 +46,55 @@ function plateOf(given: Arguments): readonly number[] | undefined {
 }
 
 /** Lies it on the plate as it is, or turned by a quarter? */
-function fitsPlate({ min, max }: Bounds, [length, width, height]: readonly number[]): boolean {
+function fitsPlate(
+  { min, max }: Bounds,
+  [length, width, height]: readonly number[],
+  liftMm: number,
+): boolean {
   const [x, y, z] = [max[0] - min[0], max[1] - min[1], max[2] - min[2]];
-  return z <= height && ((x <= length && y <= width) || (x <= width && y <= length));
+  return z + liftMm <= height && ((x <= length && y <= width) || (x <= width && y <= length));
 }
 
-function layersOf(mesh: Mesh, heightMm: number) {
-  const bounds = boundsOf(mesh.positions);
-  if ((bounds.max[2] - bounds.min[2]) / heightMm > MOST_LAYERS)
+function readAsPrinted(mesh: Mesh, given: Arguments, liftMm: number): LayerReading {
+  const heightMm = numberOption(given, 'layer', READING_DEFAULTS.heightMm);
+  const pixelMm = numberOption(given, 'pixel', READING_DEFAULTS.pixelMm);
+  const { min, max } = boundsOf(mesh.positions);
+  if ((max[2] - min[2]) / heightMm > MOST_LAYERS)
     throw new UsageError(`--layer: ${heightMm} mm makes more than ${MOST_LAYERS} layers. Make them thicker.`);
-  const sweep = sweepLayers(mesh, { heightMm });
-  const { peak, jump, firstMm2 } = peaksOf(sweep);
+  return readLayers(mesh, { heightMm, pixelMm, onSupports: liftMm > 0 });
+}
+
+/** The fields of FORMATS for what the layers say. */
+function layerFields(reading: LayerReading): object {
+  const { count, heightMm, areaMm2, overhangMm2, islands, cups, traps, voids } = reading;
+  const { peak, jump, firstMm2 } = peaksOf(reading);
   return {
-    count: sweep.count,
-    height_mm: heightMm,
-    area_mm2: [...sweep.areaMm2],
-    peak: { layer: peak.layer, area_mm2: peak.areaMm2 },
-    jump: { layer: jump.layer, delta_mm2: jump.deltaMm2 },
-    first_mm2: firstMm2,
+    layers: {
+      count,
+      height_mm: heightMm,
+      area_mm2: [...areaMm2],
+      peak: { layer: peak.layer, area_mm2: peak.areaMm2 },
+      jump: { layer: jump.layer, delta_mm2: jump.deltaMm2 },
+      first_mm2: firstMm2,
+    },
+    islands: islands.map(({ layer, atMm, areaMm2: area_mm2 }) => ({
+      layer,
+      z_mm: atMm[2],
+      x_mm: atMm[0],
+      y_mm: atMm[1],
+      area_mm2,
+    })),
+    overhang_mm2: [...overhangMm2],
+    cups: cups.map(({ fromLayer, toLayer, volumeMm3, ventMm }) => ({
+      fromLayer,
+      toLayer,
+      volume_mm3: volumeMm3,
+      vent_mm: ventMm,
+    })),
+    traps: traps.map(({ volumeMm3 }) => ({ volume_mm3: volumeMm3 })),
+    voids: voids.map(({ volumeMm3 }) => ({ volume_mm3: volumeMm3 })),
+    smallestWall_mm: reading.smallestWall?.sizeMm ?? null,
+    smallestGap_mm: reading.smallestGap?.sizeMm ?? null,
   };
 }
 
@@ -71,10 +104,10 @@ export function runMeshCheck(words: readonly string[]): object {
   const start = performance.now();
   const { mesh, format, parseMs, weldMs } = loadMesh(onePath(given, 'mesh check'));
   const { volumeMm3, areaMm2, bounds, ...counts } = checkMesh(mesh);
-  const heightMm = numberOption(given, 'layer', SWEEP_DEFAULTS.heightMm);
   const plate = plateOf(given);
+  const liftMm = textOption(given, 'lift') === undefined ? 0 : neededNumber(given, 'lift', 0);
   const before = performance.now();
-  const layers = layersOf(mesh, heightMm);
+  const reading = readAsPrinted(mesh, given, liftMm);
   const layersMs = performance.now() - before;
   return {
     format,
@@ -82,8 +115,8 @@ export function runMeshCheck(words: readonly string[]): object {
     volume_mm3: volumeMm3,
     area_mm2: areaMm2,
     bounds_mm: bounds,
-    layers,
-    ...(plate === undefined ? {} : { fitsPlate: fitsPlate(bounds, plate) }),
+    ...layerFields(reading),
+    fitsPlate: plate === undefined ? null : fitsPlate(bounds, plate, liftMm),
     timing_ms: { parse: parseMs, weld: weldMs, layers: layersMs, total: performance.now() - start },
   };
 }
@@ -107,9 +140,9 @@ function readCorrection(path: string): PartCorrection {
     }
     return found.mean;
   };
-  const [epsilonX, epsilonY, skew, epsilonZ, edgeMm, , , zSupportedMm, zPlateMm] =
+  const [epsilonX, epsilonY, skew, epsilonZ, edgeMm, insideMm, roundMm2, zSupportedMm, zPlateMm] =
     PARAMETER_NAMES.map(valueOf);
-  return { epsilonX, epsilonY, skew, epsilonZ, edgeMm, zSupportedMm, zPlateMm };
+  return { epsilonX, epsilonY, skew, epsilonZ, edgeMm, insideMm, roundMm2, zSupportedMm, zPlateMm };
 }
 
 /** `mesh correct FILE --signature SIGNATURE.json -o OUT.stl`: writes the corrected part and tells what it did. */
@@ -122,7 +155,7 @@ export function runMeshCorrect(words: readonly string[]): object {
   if (out === undefined) throw new UsageError('mesh correct needs -o OUT.stl, the file to write.');
   const by = readCorrection(signaturePath);
   const { mesh } = loadMesh(path);
-  const corrected = correctMesh(mesh, by);
+  const corrected = correctAndProve(mesh, by);
   try {
     writeFileSync(out, writeStl(corrected.mesh));
   } catch {
@@ -136,5 +169,37 @@ export function runMeshCorrect(words: readonly string[]): object {
     bounds_mm: bounds,
     crossedFacets: corrected.crossedFacets,
     worstMiss_mm: corrected.worstMissMm,
+    features: corrected.proofs.map(({ feature, askedMm, afterMm }) => ({
+      kind: feature.sort,
+      nominal_mm: feature.nominalMm,
+      asked_mm: askedMm,
+      corrected_mm: afterMm ?? null,
+    })),
+  };
+}
+
+/** `mesh features FILE`: the sizes found on a mesh, as drawn in the file. */
+export function runMeshFeatures(words: readonly string[]): object {
+  const given = parseArguments(words, ['json']);
+  const path = onePath(given, 'mesh features');
+  const { mesh } = loadMesh(path);
+  const count = mesh.facets.length / 3;
+  if (count > MOST_FEATURE_FACETS)
+    throw new UsageError(
+      `${path}: ${count} facets. Features are looked for on up to ${MOST_FEATURE_FACETS}: export the part coarser.`,
+    );
+  return {
+    features: findFeatures(mesh).map(({ sort, kind, nominalMm, centreMm, direction, facetErrorMm }) => ({
+      kind: sort,
+      sense: kind.sense,
+      shape: kind.shape,
+      axis: kind.axis,
+      ...(kind.angleRad === undefined ? {} : { angle_deg: (kind.angleRad * 180) / Math.PI }),
+      ...(kind.base === undefined ? {} : { base: kind.base }),
+      nominal_mm: nominalMm,
+      centre_mm: centreMm,
+      direction,
+      ...(facetErrorMm === undefined ? {} : { facetError_mm: facetErrorMm }),
+    })),
   };
 }

@@ -184,6 +184,8 @@ export function correctionFrom({ signature }: LearnedSignature): PartCorrection 
     epsilonZ: meanOf('epsilonZ'),
     skew: meanOf('skew'),
     edgeMm: meanOf('edge'),
+    insideMm: meanOf('insideExtra'),
+    roundMm2: meanOf('roundExtra'),
     zSupportedMm: meanOf('zSupported'),
     zPlateMm: meanOf('zPlate'),
   };

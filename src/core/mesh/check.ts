@@ -1,5 +1,6 @@
 import { bucketEdges, eachEdge, type EdgeBuckets } from './edges';
 import { boundsOf, type Bounds, type Mesh } from './mesh';
+import { NO_SHELL, ShellSets, sortShells, type SortedShells } from './shells';
 
 /** What a mesh is worth as a solid. Lengths mm, areas mm², volumes mm³. */
 export interface MeshCheck {
@@ -13,35 +14,13 @@ export interface MeshCheck {
   readonly degenerateFacets: number;
   readonly duplicateFacets: number;
   readonly shells: number;
+  /** Shells with their inside out; the wall of a cavity is not one of them. */
   readonly invertedShells: number;
+  /** Shells within another that bound a cavity: sealed for good. */
+  readonly enclosedVoids: number;
   readonly volumeMm3: number;
   readonly areaMm2: number;
   readonly bounds: Bounds;
-}
-
-/** Disjoint sets of facets, joined over shared edges. */
-class ShellSets {
-  readonly parent: Uint32Array;
-
-  constructor(facets: number) {
-    this.parent = Uint32Array.from({ length: facets }, (_, i) => i);
-  }
-
-  rootOf(facet: number): number {
-    const { parent } = this;
-    while (parent[facet] !== facet) {
-      parent[facet] = parent[parent[facet]];
-      facet = parent[facet];
-    }
-    return facet;
-  }
-
-  join(a: number, b: number): void {
-    const rootA = this.rootOf(a);
-    const rootB = this.rootOf(b);
-    if (rootA < rootB) this.parent[rootB] = rootA;
-    else this.parent[rootA] = rootB;
-  }
 }
 
 /** What each facet is worth by itself: doubled area, and six times the volume of its tetrahedron to a point within the part. */
@@ -95,7 +74,7 @@ export interface EdgeReport {
   readonly boundary: number;
   readonly nonManifold: number;
   readonly misoriented: number;
-  /** Shell of each facet, by the lowest facet in it; facets without area are shells of their own. */
+  /** Shell of each facet, by the lowest facet in it; NO_SHELL for those without area. */
   readonly shellOf: Uint32Array;
   /** Facets on an edge that more than two facets use, or two that disagree: only there can duplicates be. */
   readonly crowded: ReadonlySet<number>;
@@ -105,6 +84,13 @@ export interface EdgeReport {
 export function listShells(mesh: Mesh): Uint32Array {
   const { area2 } = measureFacets(mesh, boundsOf(mesh.positions));
   return readEdges(mesh, (facet) => area2[facet] > 0).shellOf;
+}
+
+/** Which shells are solids, cavities, or inside out, with the shell of each facet. */
+export function readShells(mesh: Mesh): SortedShells & { readonly shellOf: Uint32Array } {
+  const { area2, volume6 } = measureFacets(mesh, boundsOf(mesh.positions));
+  const { shellOf } = readEdges(mesh, (facet) => area2[facet] > 0);
+  return { ...sortShells(mesh, shellOf, volume6), shellOf };
 }
 
 /** Reads the edges of the facets that have an area. */
@@ -128,12 +114,13 @@ export function readEdges(mesh: Mesh, hasArea: (facet: number) => boolean): Edge
   });
   const shellOf = shells.parent;
   for (let facet = 0; facet < total; facet++) shellOf[facet] = shells.rootOf(facet);
+  for (let facet = 0; facet < total; facet++) if (!hasArea(facet)) shellOf[facet] = NO_SHELL;
   return { boundary, nonManifold, misoriented, shellOf, crowded };
 }
 
 /**
  * Checks a welded mesh as a solid: edges, shells, volume, area, bounds. Degenerate facets are counted and left out.
- * A shell is inverted when its signed volume is negative. Volume is signed: negative when all is inside out.
+ * Volume is signed: negative when all is inside out, less by its cavities.
  * Time and memory linear in the facets. Throws RangeError for a mesh without facets.
  */
 export function checkMesh(mesh: Mesh): MeshCheck {
@@ -147,22 +134,9 @@ export function checkMesh(mesh: Mesh): MeshCheck {
     mesh,
     (facet) => area2[facet] > 0,
   );
-  const volume6OfShell = new Map<number, number>();
+  const { volumes, inverted, cavities } = sortShells(mesh, shellOf, volume6);
   let doubledArea = 0;
-  // Facets of a shell mostly follow one another: the sum is put back when the shell changes.
-  let [shell, sum] = [-1, 0];
-  for (let facet = 0; facet < total; facet++) {
-    if (area2[facet] === 0) continue;
-    if (shellOf[facet] !== shell) {
-      if (shell >= 0) volume6OfShell.set(shell, sum);
-      shell = shellOf[facet];
-      sum = volume6OfShell.get(shell) ?? 0;
-    }
-    sum += volume6[facet];
-    doubledArea += area2[facet];
-  }
-  if (shell >= 0) volume6OfShell.set(shell, sum);
-  const volumes = [...volume6OfShell.values()].map((six) => six / 6);
+  for (let facet = 0; facet < total; facet++) doubledArea += area2[facet];
   return {
     facets: total,
     vertices: mesh.positions.length / 3,
@@ -175,9 +149,10 @@ export function checkMesh(mesh: Mesh): MeshCheck {
       mesh,
       [...crowded].sort((a, b) => a - b),
     ).length,
-    shells: volumes.length,
-    invertedShells: volumes.filter((volume) => volume < 0).length,
-    volumeMm3: volumes.reduce((total6, volume) => total6 + volume, 0),
+    shells: volumes.size,
+    invertedShells: inverted.size,
+    enclosedVoids: cavities.size,
+    volumeMm3: [...volumes.values()].reduce((sum, volume) => sum + volume, 0),
     areaMm2: doubledArea / 2,
     bounds,
   };

@@ -1,3 +1,5 @@
+import type { FeatureKind } from '@/core/metrology';
+import type { FoundFeature } from './features';
 import { boundsOf, facetVector, type Mesh } from './mesh';
 
 /** What a signature says that a whole part can be corrected for; lengths mm, shrinks as signed shares. */
@@ -7,6 +9,9 @@ export interface PartCorrection {
   readonly epsilonZ: number;
   readonly skew: number;
   readonly edgeMm: number;
+  /** How much further a wall around air grows, and per mm of diameter where it is round (mm²). */
+  readonly insideMm: number;
+  readonly roundMm2: number;
   readonly zSupportedMm: number;
   readonly zPlateMm: number;
 }
@@ -16,6 +21,8 @@ export interface CorrectOptions {
   readonly onPlate: boolean;
   /** Faces whose normal points down more than this (−n_z) count as hanging. Default 0.7, steeper than 45°. */
   readonly hangingFrom: number;
+  /** Features recognised on the mesh: the walls of its holes and slots take their extra growth as well. */
+  readonly features?: readonly FoundFeature[];
 }
 
 export const CORRECT_DEFAULTS: CorrectOptions = Object.freeze({ onPlate: true, hangingFrom: 0.7 });
@@ -41,18 +48,43 @@ function unscale({ positions }: Mesh, by: PartCorrection): Float64Array {
   return scaled;
 }
 
+/** What one facet is moved by. */
+interface FaceLaw {
+  readonly by: PartCorrection;
+  readonly hangingFrom: number;
+  /** What a wall around air grows beyond an edge. */
+  readonly extraMm: number;
+}
+
+/** How much further the walls of recognised holes and slots grow, one number a facet. */
+function extraGrowth(
+  facetCount: number,
+  by: PartCorrection,
+  features: readonly FoundFeature[],
+): Float64Array {
+  const extra = new Float64Array(facetCount);
+  for (const { kind, nominalMm, facets } of features) {
+    if (kind.sense !== 'inside' || kind.axis === 'Z') continue;
+    // A bore that lies is no row of the law: only upright ones close further for being round.
+    const round =
+      kind.shape === 'round' ? (kind.axis === 'XY' ? by.roundMm2 / Math.max(1, nominalMm) : NaN) : 0;
+    if (Number.isNaN(round)) continue;
+    for (const facet of facets) extra[facet] = by.insideMm + round;
+  }
+  return extra;
+}
+
 /** How far a facet's plane is to move along its outward normal, mm: an XY offset acts across the facet's contour only. */
 function facetMove(
   normal: readonly number[],
   onPlate: boolean,
-  by: PartCorrection,
-  hangingFrom: number,
+  { by, hangingFrom, extraMm }: FaceLaw,
 ): number {
   const across = Math.hypot(normal[0], normal[1]);
   const inPlane = Math.atan2(normal[1], normal[0]);
   const [cos, sin] = [Math.cos(inPlane), Math.sin(inPlane)];
   const scale = 1 + by.epsilonX * cos * cos + by.epsilonY * sin * sin + by.skew * sin * cos;
-  const edge = (-by.edgeMm / scale) * across;
+  const edge = (-(by.edgeMm + extraMm) / scale) * across;
   const lift = onPlate ? by.zPlateMm : -normal[2] > hangingFrom ? by.zSupportedMm : 0;
   return edge + (normal[2] * lift) / (1 + by.epsilonZ);
 }
@@ -66,7 +98,12 @@ function cornerAngle(positions: Float64Array, [at, next, last]: readonly number[
 }
 
 /** Normal equations of every vertex: six sums of w·n·nᵀ, three of w·n·move; stride nine. */
-function gatherNormals(mesh: Mesh, by: PartCorrection, options: CorrectOptions): Float64Array {
+function gatherNormals(
+  mesh: Mesh,
+  by: PartCorrection,
+  options: CorrectOptions,
+  extra: Float64Array,
+): Float64Array {
   const sums = new Float64Array(3 * mesh.positions.length);
   const { min, max } = boundsOf(mesh.positions);
   const flat = 1e-6 * Math.max(1, max[2] - min[2]);
@@ -77,7 +114,8 @@ function gatherNormals(mesh: Mesh, by: PartCorrection, options: CorrectOptions):
     const [nx, ny, nz] = vector.map((value) => value / length);
     const corners = mesh.facets.subarray(3 * facet, 3 * facet + 3);
     const lowest = corners.every((vertex) => mesh.positions[3 * vertex + 2] - min[2] <= flat);
-    const move = facetMove([nx, ny, nz], options.onPlate && lowest, by, options.hangingFrom);
+    const law = { by, hangingFrom: options.hangingFrom, extraMm: extra[facet] };
+    const move = facetMove([nx, ny, nz], options.onPlate && lowest, law);
     for (let k = 0; k < 3; k++) {
       const weight = cornerAngle(mesh.positions, [corners[k], corners[(k + 1) % 3], corners[(k + 2) % 3]]);
       const at = 9 * corners[k];
@@ -111,7 +149,11 @@ function solveMove(sums: Float64Array, at: number): [number, number, number] {
   ];
 }
 
-function worstMiss(before: Mesh, moved: Float64Array, by: PartCorrection, options: CorrectOptions): number {
+function worstMiss(
+  before: Mesh,
+  moved: Float64Array,
+  wantedOf: (normal: readonly number[], lowest: boolean, facet: number) => number,
+): number {
   const { min, max } = boundsOf(before.positions);
   const flat = 1e-6 * Math.max(1, max[2] - min[2]);
   let worst = 0;
@@ -122,7 +164,7 @@ function worstMiss(before: Mesh, moved: Float64Array, by: PartCorrection, option
     const normal = vector.map((value) => value / length);
     const corners = before.facets.subarray(3 * facet, 3 * facet + 3);
     const lowest = corners.every((vertex) => before.positions[3 * vertex + 2] - min[2] <= flat);
-    const wanted = facetMove(normal, options.onPlate && lowest, by, options.hangingFrom);
+    const wanted = wantedOf(normal, lowest, facet);
     for (const vertex of corners) {
       const along = [0, 1, 2].reduce(
         (sum, i) => sum + normal[i] * (moved[3 * vertex + i] - before.positions[3 * vertex + i]),
@@ -138,7 +180,7 @@ function worstMiss(before: Mesh, moved: Float64Array, by: PartCorrection, option
  * The mesh to print instead, so that scale, skew, edge growth and the growth below hanging faces come out right.
  * First the inverse scale, then every vertex moves to where its facets' shifted planes meet: least squares over the
  * normals around it, exact where at most three directions meet (prismatic walls). Re-seated at the lowest z it had.
- * Inside walls take the same edge offset as outside ones: an extra closing of holes (h, c) stays and must be shown.
+ * Walls of recognised holes and slots move by their extra growth (h, c/D) too; what is not recognised keeps it.
  */
 export function correctMesh(
   mesh: Mesh,
@@ -146,12 +188,19 @@ export function correctMesh(
   options: CorrectOptions = CORRECT_DEFAULTS,
 ): CorrectedMesh {
   const scaled: Mesh = { positions: unscale(mesh, by), facets: mesh.facets };
-  const sums = gatherNormals(scaled, by, options);
+  const extra = extraGrowth(mesh.facets.length / 3, by, options.features ?? []);
+  const sums = gatherNormals(scaled, by, options, extra);
   const moved = scaled.positions.slice();
   for (let vertex = 0; vertex < moved.length / 3; vertex++) {
     solveMove(sums, 9 * vertex).forEach((step, i) => (moved[3 * vertex + i] += step));
   }
-  const worstMissMm = worstMiss(scaled, moved, by, options);
+  const worstMissMm = worstMiss(scaled, moved, (normal, lowest, facet) =>
+    facetMove(normal, options.onPlate && lowest, {
+      by,
+      hangingFrom: options.hangingFrom,
+      extraMm: extra[facet],
+    }),
+  );
   const drop = boundsOf(moved).min[2] - boundsOf(mesh.positions).min[2];
   for (let i = 2; i < moved.length; i += 3) moved[i] -= drop;
   const corrected: Mesh = { positions: moved, facets: mesh.facets };
@@ -162,4 +211,26 @@ export function correctMesh(
     if (Math.hypot(...before) > 0 && dot <= 0) crossedFacets++;
   }
   return { mesh: corrected, crossedFacets, worstMissMm };
+}
+
+/**
+ * The size to draw so that this process makes `wantedMm` of it: the law of the process turned round. Lying bores have no
+ * row in it. Throws RangeError for those.
+ */
+export function drawnFor(kind: FeatureKind, wantedMm: number, by: PartCorrection): number {
+  if (kind.axis === 'Z') {
+    const end = kind.sense === 'pitch' ? 0 : kind.base === 'plate' ? by.zPlateMm : by.zSupportedMm;
+    return (wantedMm - (kind.sense === 'inside' ? -end : end)) / (1 + by.epsilonZ);
+  }
+  if (kind.shape === 'round' && kind.axis !== 'XY') throw new RangeError('drawnFor: a lying bore has no law');
+  const turn = kind.axis === 'X' ? 0 : kind.axis === 'Y' ? Math.PI / 2 : (kind.angleRad ?? 0);
+  const [cos, sin] = [Math.cos(turn), Math.sin(turn)];
+  const scale =
+    kind.shape === 'round'
+      ? 1 + (by.epsilonX + by.epsilonY) / 2
+      : 1 + by.epsilonX * cos * cos + by.epsilonY * sin * sin + by.skew * sin * cos;
+  if (kind.sense === 'pitch') return wantedMm / scale;
+  if (kind.sense === 'outside') return (wantedMm - 2 * by.edgeMm) / scale;
+  const round = kind.shape === 'round' ? by.roundMm2 / Math.max(1, wantedMm) : 0;
+  return (wantedMm + 2 * (by.edgeMm + by.insideMm + round)) / scale;
 }

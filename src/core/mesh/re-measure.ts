@@ -1,5 +1,6 @@
 import type { FeatureKind } from '@/core/metrology';
-import { correctMesh, type CorrectedMesh, type PartCorrection } from './correct';
+import { CORRECT_DEFAULTS, correctMesh, drawnFor, type CorrectedMesh, type PartCorrection } from './correct';
+import { findFeatures, MOST_FEATURE_FACETS, type FoundFeature } from './features';
 import { measureFeature, type MeasureIssue } from './measure';
 import type { Mesh, Point } from './mesh';
 
@@ -42,7 +43,7 @@ export function correctAndMeasure(
   by: PartCorrection,
   features: readonly AnchoredFeature[],
 ): MeasuredCorrection {
-  const corrected = correctMesh(mesh, by);
+  const corrected = correctMesh(mesh, by, { ...CORRECT_DEFAULTS, features: recognise(mesh) });
   const sizes: CorrectedSize[] = [];
   const notFound: { id: number; issue: MeasureIssue }[] = [];
   for (const { id, kind, anchorMm } of features) {
@@ -57,4 +58,48 @@ export function correctAndMeasure(
     else if (!after.ok) notFound.push({ id, issue: after.issue });
   }
   return { ...corrected, sizes, notFound };
+}
+
+function recognise(mesh: Mesh): readonly FoundFeature[] {
+  return mesh.facets.length / 3 <= MOST_FEATURE_FACETS ? findFeatures(mesh) : [];
+}
+
+/** A recognised size before and after a correction, and what was asked of it, mm. */
+export interface ProvenSize {
+  readonly feature: FoundFeature;
+  readonly askedMm: number;
+  /** undefined: not found again. */
+  readonly afterMm?: number;
+}
+
+export interface ProvenCorrection extends CorrectedMesh {
+  readonly proofs: readonly ProvenSize[];
+}
+
+/**
+ * Corrects a mesh for all that is recognised on it and finds the same features again on the result. A wall between two
+ * slots cannot have both its own size and theirs: it shows what it missed.
+ */
+export function correctAndProve(mesh: Mesh, by: PartCorrection): ProvenCorrection {
+  const features = recognise(mesh);
+  const corrected = correctMesh(mesh, by, { ...CORRECT_DEFAULTS, features });
+  const after = recognise(corrected.mesh);
+  const proofs = features
+    .filter(({ kind }) => kind.shape === 'flat' || kind.axis === 'XY')
+    .map((feature): ProvenSize => {
+      const askedMm = drawnFor(feature.kind, feature.nominalMm, by);
+      const sameFacet = feature.facets[0];
+      const again = after.find(
+        ({ sort, facets }) =>
+          sort === feature.sort && facets.includes(sameFacet) && sharesMost(facets, feature.facets),
+      );
+      return { feature, askedMm, ...(again === undefined ? {} : { afterMm: again.nominalMm }) };
+    });
+  return { ...corrected, proofs };
+}
+
+/** Facets keep their numbers through a correction. */
+function sharesMost(a: readonly number[], b: readonly number[]): boolean {
+  const known = new Set(a);
+  return b.filter((facet) => known.has(facet)).length > 0.8 * b.length;
 }

@@ -4,7 +4,17 @@ import { checkMesh, readStl, weldCorners, write3mf, writeStl } from '@/core/mesh
 import { box } from '@/testing/meshes';
 import { MeshApi } from '../mesh-api';
 
-const BY = { epsilonX: 0, epsilonY: 0, epsilonZ: 0, skew: 0, edgeMm: 0.05, zSupportedMm: 0, zPlateMm: 0 };
+const BY = {
+  epsilonX: 0,
+  epsilonY: 0,
+  epsilonZ: 0,
+  skew: 0,
+  edgeMm: 0.05,
+  insideMm: 0,
+  roundMm2: 0,
+  zSupportedMm: 0,
+  zPlateMm: 0,
+};
 
 test('a part is loaded, corrected and measured on both files', () => {
   const api = new MeshApi();

@@ -25,6 +25,8 @@ const NOTHING: PartCorrection = {
   epsilonZ: 0,
   skew: 0,
   edgeMm: 0,
+  insideMm: 0,
+  roundMm2: 0,
   zSupportedMm: 0,
   zPlateMm: 0,
 };
@@ -34,6 +36,8 @@ const BY: PartCorrection = {
   epsilonZ: -0.006,
   skew: 0.0008,
   edgeMm: 0.05,
+  insideMm: 0.03,
+  roundMm2: 0.2,
   zSupportedMm: 0.1,
   zPlateMm: -0.08,
 };

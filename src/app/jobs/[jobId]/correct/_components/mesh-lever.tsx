@@ -62,8 +62,8 @@ export function MeshLever(props: MeshLeverProps) {
         Or correct the whole file
       </h2>
       <p className="text-sm text-soft">
-        Scale, skew, edge growth and hanging faces are taken out of the STL that was brought in. Holes keep
-        what they close further. Use one lever or the other, never both for the same error.
+        Scale, skew, edge growth, hanging faces and the closing of the holes and slots that are recognised are
+        taken out of the STL that was brought in. Use one lever or the other, never both for the same error.
       </p>
       <div className="mt-2 flex items-center gap-3">
         <Button onClick={correct} disabled={work.kind === 'working'}>
