@@ -24,6 +24,7 @@ const CORE_MAY_IMPORT = {
   signature: ['numerics', 'metrology'],
   mesh: ['metrology'],
   layers: ['mesh'],
+  findings: ['mesh', 'layers'],
   solids: ['mesh'],
   fits: ['numerics', 'metrology', 'signature'],
   sheets: ['metrology', 'signature', 'fits', 'solids', 'mesh'],

@@ -90,16 +90,16 @@ function spreadTurns(
     known[facet] = 1;
     reached.push(facet);
   };
+  const spread = (from: number) => {
+    for (const { facet, agrees } of neighbours.get(from) ?? []) {
+      if (known[facet] === 1) continue;
+      if (turn.has(from) === agrees) turn.add(facet);
+      reach(facet);
+    }
+  };
   for (let seed = 0; seed < total; seed++) {
     if (known[seed] === 0) reach(seed);
-    for (let from = reached.pop(); from !== undefined; from = reached.pop()) {
-      for (const { facet, agrees } of (neighbours.get(from) ?? []).filter(
-        (next) => known[next.facet] === 0,
-      )) {
-        if (turn.has(from) === agrees) turn.add(facet);
-        reach(facet);
-      }
-    }
+    for (let from = reached.pop(); from !== undefined; from = reached.pop()) spread(from);
   }
   return turn;
 }

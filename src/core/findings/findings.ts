@@ -1,0 +1,317 @@
+import type { MeshCheck } from '@/core/mesh';
+import { peaksOf, type LayerReading } from '@/core/layers';
+import {
+  fitsAnyhow,
+  fitsRoom,
+  STATIONS,
+  type CheckLimits,
+  type Room,
+  type Stance,
+  type Station,
+} from './limits';
+
+export const RISKS = ['printLost', 'sizeOff', 'surfaceMarred'] as const;
+export type Risk = (typeof RISKS)[number];
+export const CHANCES = ['sure', 'likely', 'possible'] as const;
+export type Chance = (typeof CHANCES)[number];
+
+export const FINDING_CODES = [
+  'tooLarge',
+  'notClosed',
+  'insideOut',
+  'standsOnNothing',
+  'smallContact',
+  'island',
+  'cup',
+  'trap',
+  'void',
+  'bodiesFuse',
+  'gapCloses',
+  'thinWall',
+  'largeArea',
+  'areaJump',
+  'overhang',
+] as const;
+export type FindingCode = (typeof FINDING_CODES)[number];
+
+/** One thing that the layers show, with what it would cost if it were printed so. */
+export interface Finding {
+  /** The same for the same thing on the same file: a verdict hangs on it. */
+  readonly key: string;
+  readonly code: FindingCode;
+  readonly risk: Risk;
+  readonly chance: Chance;
+  /** Chance × what would be lost, hours. */
+  readonly costHours: number;
+  /** What was measured and what it was held against, in the unit of its code. */
+  readonly measured: number;
+  readonly limit?: number;
+  readonly station?: Station;
+  readonly layer?: number;
+  readonly toLayer?: number;
+  readonly atMm?: readonly [number, number, number];
+  /** Where a hole would free a cup or a trap. */
+  readonly ventMm?: readonly [number, number, number];
+  readonly volumeMm3?: number;
+  /** So many more of its sort, each no worse than this one. */
+  readonly more: number;
+}
+
+/** What stands behind the words sure, likely and possible when costs are compared; ours, to rank by, not measured. */
+const CHANCE_SHARE: Readonly<Record<Chance, number>> = { sure: 0.95, likely: 0.5, possible: 0.15 };
+/** Share of a print that each risk throws away: a size off is often drawn anew, a marred face rubbed down. */
+const LOST_SHARE: Readonly<Record<Risk, number>> = { printLost: 1, sizeOff: 0.6, surfaceMarred: 0.2 };
+/** Cleaning up, refilling and starting again, hours. */
+const START_AGAIN_HOURS = 0.5;
+/** So many of one sort stand in the list by themselves. */
+const MOST_OF_A_SORT = 6;
+
+/** Hours that a print of this many layers takes. */
+export function printHours(layers: number, { layerSeconds }: Pick<CheckLimits, 'layerSeconds'>): number {
+  return (layers * layerSeconds.value) / 3600;
+}
+
+type Draft = Omit<Finding, 'key' | 'costHours' | 'more'>;
+
+function meshFindings({
+  watertight,
+  invertedShells,
+  boundaryEdges,
+  nonManifoldEdges,
+  misorientedEdges,
+}: MeshCheck) {
+  const drafts: Draft[] = [];
+  if (!watertight)
+    drafts.push({
+      code: 'notClosed',
+      risk: 'printLost',
+      chance: 'likely',
+      measured: boundaryEdges + nonManifoldEdges + misorientedEdges,
+    });
+  if (invertedShells > 0)
+    drafts.push({ code: 'insideOut', risk: 'printLost', chance: 'likely', measured: invertedShells });
+  return drafts;
+}
+
+const sorted = (sides: Room): number[] => [...sides].sort((a, b) => a - b);
+
+function roomFindings({ bounds }: MeshCheck, { rooms }: CheckLimits, liftMm: number): Draft[] {
+  const size = [0, 1, 2].map((i) => bounds.max[i] - bounds.min[i]) as unknown as Room;
+  return STATIONS.flatMap((station): Draft[] => {
+    const room = rooms[station];
+    const standing: Room = [size[0], size[1], size[2] + liftMm];
+    if (room === undefined || (station === 'plate' ? fitsRoom(standing, room) : fitsAnyhow(size, room)))
+      return [];
+    const [part, free] = station === 'plate' ? [standing, room] : [sorted(size), sorted(room)];
+    const over = Math.max(...part.map((side, i) => side - free[i]));
+    return [
+      {
+        code: 'tooLarge',
+        risk: station === 'plate' ? 'printLost' : 'sizeOff',
+        chance: 'sure',
+        measured: Math.max(over, 0),
+        station,
+      },
+    ];
+  });
+}
+
+function contactFindings(reading: LayerReading, limits: CheckLimits, stance: Stance): Draft[] {
+  if (stance.kind === 'supports') return [];
+  const { peak, firstMm2 } = peaksOf(reading);
+  const least = limits.contactShare * peak.areaMm2;
+  if (firstMm2 >= least) return [];
+  const nothing = firstMm2 < 1;
+  return [
+    {
+      code: nothing ? 'standsOnNothing' : 'smallContact',
+      risk: 'printLost',
+      chance: nothing ? 'sure' : firstMm2 < least / 3 ? 'likely' : 'possible',
+      measured: firstMm2,
+      limit: least,
+      layer: 0,
+    },
+  ];
+}
+
+function islandFindings({ islands, pixelMm }: LayerReading, stance: Stance): Draft[] {
+  return (
+    islands
+      // On supports, what begins in the first layer is what the supports are for.
+      .filter(({ layer }) => stance.kind !== 'supports' || layer > 0)
+      .map(({ layer, atMm, areaMm2 }) => ({
+        code: 'island',
+        risk: areaMm2 > 100 * pixelMm ** 2 ? 'printLost' : 'surfaceMarred',
+        chance: 'likely',
+        measured: areaMm2,
+        layer,
+        atMm,
+      }))
+  );
+}
+
+function hollowFindings({ cups, traps, voids }: LayerReading, { cupMm2 }: CheckLimits): Draft[] {
+  return [
+    ...cups
+      .filter(({ areaMm2 }) => areaMm2 >= cupMm2)
+      .map(({ areaMm2, volumeMm3, fromLayer, toLayer, middleMm, ventMm }): Draft => ({
+        code: 'cup',
+        risk: 'printLost',
+        chance: areaMm2 > 20 * cupMm2 ? 'likely' : 'possible',
+        measured: areaMm2,
+        limit: cupMm2,
+        volumeMm3,
+        layer: fromLayer,
+        toLayer,
+        atMm: middleMm,
+        ventMm,
+      })),
+    ...traps.map(({ volumeMm3, fromLayer, toLayer, middleMm }): Draft => ({
+      code: 'trap',
+      risk: 'surfaceMarred',
+      chance: volumeMm3 > 200 ? 'likely' : 'possible',
+      measured: volumeMm3,
+      volumeMm3,
+      layer: fromLayer,
+      toLayer,
+      atMm: middleMm,
+    })),
+    ...voids.map(({ volumeMm3, fromLayer, toLayer, middleMm }): Draft => ({
+      code: 'void',
+      risk: 'printLost',
+      chance: 'likely',
+      measured: volumeMm3,
+      volumeMm3,
+      layer: fromLayer,
+      toLayer,
+      atMm: middleMm,
+    })),
+  ];
+}
+
+function thinFindings({ thinWalls, thinGaps }: LayerReading, limits: CheckLimits): Draft[] {
+  const { wallMm, gapMm, jointGapMm, pixelMm } = limits;
+  return [
+    ...thinWalls
+      .filter(({ sizeMm }) => sizeMm < wallMm.value)
+      .map(({ sizeMm, layer, atMm }): Draft => ({
+        code: 'thinWall',
+        risk: sizeMm < 2 * pixelMm.value ? 'printLost' : 'sizeOff',
+        chance: sizeMm < pixelMm.value ? 'sure' : 'likely',
+        measured: sizeMm,
+        limit: wallMm.value,
+        layer,
+        atMm,
+      })),
+    ...thinGaps.flatMap(({ sizeMm, layer, atMm, betweenBodies }): Draft[] => {
+      const limit = betweenBodies ? Math.max(gapMm.value, jointGapMm ?? 0) : gapMm.value;
+      // A gap drawn as wide as the joint asks for is no finding, a hair's rounding below it included.
+      if (sizeMm >= limit - 1e-3) return [];
+      return [
+        {
+          code: betweenBodies ? 'bodiesFuse' : 'gapCloses',
+          risk: betweenBodies ? 'printLost' : 'sizeOff',
+          chance: sizeMm < limit / 2 ? 'sure' : 'likely',
+          measured: sizeMm,
+          limit,
+          layer,
+          atMm,
+        },
+      ];
+    }),
+  ];
+}
+
+function areaFindings(reading: LayerReading, limits: CheckLimits, stance: Stance): Draft[] {
+  const { peak, jump } = peaksOf(reading);
+  const drafts: Draft[] = [];
+  if (peak.areaMm2 > limits.peelMm2.value)
+    drafts.push({
+      code: 'largeArea',
+      risk: 'printLost',
+      chance: peak.areaMm2 > 2 * limits.peelMm2.value ? 'likely' : 'possible',
+      measured: peak.areaMm2,
+      limit: limits.peelMm2.value,
+      layer: peak.layer,
+    });
+  if (jump.deltaMm2 > limits.peelMm2.value / 2)
+    drafts.push({
+      code: 'areaJump',
+      risk: 'surfaceMarred',
+      chance: 'possible',
+      measured: jump.deltaMm2,
+      limit: limits.peelMm2.value / 2,
+      layer: jump.layer,
+    });
+  let worst = stance.kind === 'supports' ? 1 : 0;
+  const { overhangMm2 } = reading;
+  for (let layer = worst; layer < overhangMm2.length; layer++)
+    if (overhangMm2[layer] > overhangMm2[worst]) worst = layer;
+  if (overhangMm2.length > worst && overhangMm2[worst] > limits.hangMm2.value)
+    drafts.push({
+      code: 'overhang',
+      risk: overhangMm2[worst] > 10 * limits.hangMm2.value ? 'printLost' : 'surfaceMarred',
+      chance: overhangMm2[worst] > 10 * limits.hangMm2.value ? 'likely' : 'possible',
+      measured: overhangMm2[worst],
+      limit: limits.hangMm2.value,
+      layer: worst,
+    });
+  return drafts;
+}
+
+/** Names the thing by what it is and where: whole layers and millimetres, so that a finer cut keeps its name. */
+function keyOf({ code, station, layer, atMm }: Draft): string {
+  const place = atMm?.map((value) => Math.round(value)).join(',');
+  return [code, station, layer, place].filter((part) => part !== undefined).join('@');
+}
+
+/**
+ * What the layers of a part show, in order of what it would cost to print it so. Hours come from the machine; the shares
+ * behind the words are ours and stand above.
+ */
+export function listFindings(
+  check: MeshCheck,
+  reading: LayerReading,
+  limits: CheckLimits,
+  stance: Stance,
+): Finding[] {
+  const hours = printHours(reading.count, limits) + START_AGAIN_HOURS;
+  const drafts = [
+    ...roomFindings(check, limits, stance.kind === 'supports' ? stance.liftMm : 0),
+    ...meshFindings(check),
+    ...contactFindings(reading, limits, stance),
+    ...islandFindings(reading, stance),
+    ...hollowFindings(reading, limits),
+    ...thinFindings(reading, limits),
+    ...areaFindings(reading, limits, stance),
+  ];
+  const ranked = drafts
+    .map((draft): Finding => ({
+      ...draft,
+      key: keyOf(draft),
+      costHours: CHANCE_SHARE[draft.chance] * LOST_SHARE[draft.risk] * hours,
+      more: 0,
+    }))
+    .sort((a, b) => b.costHours - a.costHours || severity(b) - severity(a));
+  const counts = new Map<FindingCode, number>();
+  const kept: Finding[] = [];
+  for (const finding of ranked) {
+    const count = (counts.get(finding.code) ?? 0) + 1;
+    counts.set(finding.code, count);
+    if (count <= MOST_OF_A_SORT) kept.push(finding);
+  }
+  // The last of a long sort tells how many follow it.
+  return kept.map((finding, i) => {
+    const total = counts.get(finding.code)!;
+    const isLast = !kept.slice(i + 1).some(({ code }) => code === finding.code);
+    return isLast && total > MOST_OF_A_SORT ? { ...finding, more: total - MOST_OF_A_SORT } : finding;
+  });
+}
+
+/** How far beyond its limit, to order what costs the same: a wall or gap the thinner, all else the larger. */
+function severity({ code, measured, limit }: Finding): number {
+  const small =
+    code === 'thinWall' || code === 'gapCloses' || code === 'bodiesFuse' || code === 'smallContact';
+  if (small) return limit === undefined ? 0 : limit / Math.max(measured, 1e-9);
+  return limit === undefined ? measured : measured / limit;
+}

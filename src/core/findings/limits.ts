@@ -1,0 +1,123 @@
+/** Where a limit comes from: read off the machine or its tests, a house rule, or assumed for want of anything better. */
+export type LimitSource = 'printer' | 'ladder' | 'house' | 'assumed';
+
+export interface Limit {
+  readonly value: number;
+  readonly from: LimitSource;
+}
+
+/** Length, width and height of the room in a machine, mm. */
+export type Room = readonly [number, number, number];
+
+export const STATIONS = ['plate', 'wash', 'lamp'] as const;
+export type Station = (typeof STATIONS)[number];
+/** Rooms of the machines that a part must pass through; those not known are left out. */
+export type Rooms = Partial<Record<Station, Room>>;
+
+/** How the part stands on the plate. */
+export type Stance =
+  | { readonly kind: 'plate' }
+  | { readonly kind: 'supports'; readonly liftMm: number }
+  /** Its supports are in the file: what stands on the plate is their feet. */
+  | { readonly kind: 'inFile' };
+
+/** What the house holds a part to before it is printed; the rest follows from the printer and its tests. */
+export interface CheckRules {
+  /** Walls of fewer pixels are not trusted. */
+  readonly wallPixels: number;
+  /** Gap that stays open where no ladder has been tried, mm. */
+  readonly leastGapMm: number;
+  /** Steeper than this from the plate a face holds itself while it grows, degrees. */
+  readonly selfSupportingDeg: number;
+  /** Largest area to hang free in one layer, mm². */
+  readonly hangMm2: number;
+  /** Largest area to peel at once, as a share of the plate. */
+  readonly peelShare: number;
+  /** Least area of the first layer, as a share of the largest one. */
+  readonly contactShare: number;
+  /** A hollow that closes off less than this sucks on nothing, mm². */
+  readonly cupMm2: number;
+}
+
+export const CHECK_RULES: CheckRules = Object.freeze({
+  wallPixels: 4,
+  leastGapMm: 0.2,
+  selfSupportingDeg: 45,
+  hangMm2: 4,
+  peelShare: 0.4,
+  contactShare: 0.1,
+  cupMm2: 10,
+});
+
+/** Assumed where the printer's own are not known: a small panel, and an ordinary layer. */
+const ASSUMED_PIXEL_MM = 0.05;
+const ASSUMED_PLATE: Room = [120, 70, 150];
+const ASSUMED_LAYER_SECONDS = 8;
+
+/** What is known of the machine that will print the part. */
+export interface Machine {
+  readonly pixelMm?: number;
+  readonly layerMm: number;
+  readonly layerSeconds?: number;
+  readonly rooms: Rooms;
+  /** Gap that a ladder of this printer and resin found to stay open, mm. */
+  readonly ladderGapMm?: number;
+  /** Gaps that the joints of this job are drawn with, mm. */
+  readonly jointGapsMm: readonly number[];
+}
+
+/** Every threshold of a check with where it comes from. */
+export interface CheckLimits {
+  readonly pixelMm: Limit;
+  readonly layerMm: number;
+  readonly layerSeconds: Limit;
+  readonly wallMm: Limit;
+  readonly gapMm: Limit;
+  /** Growth from one layer to the next that holds itself, mm. */
+  readonly selfSupportingMm: number;
+  readonly hangMm2: Limit;
+  readonly peelMm2: Limit;
+  readonly contactShare: number;
+  readonly cupMm2: number;
+  readonly rooms: Rooms;
+  /** Least gap of the job's joints, mm. */
+  readonly jointGapMm?: number;
+}
+
+const known = (value: number | undefined, from: LimitSource, assumed: number): Limit =>
+  value === undefined ? { value: assumed, from: 'assumed' } : { value, from };
+
+/** Turns what is known of a machine and the rules of the house into thresholds. */
+export function limitsOf(machine: Machine, rules: CheckRules = CHECK_RULES): CheckLimits {
+  const pixelMm = known(machine.pixelMm, 'printer', ASSUMED_PIXEL_MM);
+  const [length, width] = machine.rooms.plate ?? ASSUMED_PLATE;
+  const plateFrom: LimitSource = machine.rooms.plate === undefined ? 'assumed' : 'printer';
+  return {
+    pixelMm,
+    layerMm: machine.layerMm,
+    layerSeconds: known(machine.layerSeconds, 'printer', ASSUMED_LAYER_SECONDS),
+    wallMm: { value: rules.wallPixels * pixelMm.value, from: pixelMm.from },
+    gapMm:
+      machine.ladderGapMm === undefined
+        ? { value: rules.leastGapMm, from: 'house' }
+        : { value: machine.ladderGapMm, from: 'ladder' },
+    selfSupportingMm: machine.layerMm / Math.tan((rules.selfSupportingDeg * Math.PI) / 180),
+    hangMm2: { value: rules.hangMm2, from: 'house' },
+    peelMm2: { value: rules.peelShare * length * width, from: plateFrom },
+    contactShare: rules.contactShare,
+    cupMm2: rules.cupMm2,
+    rooms: machine.rooms,
+    ...(machine.jointGapsMm.length === 0 ? {} : { jointGapMm: Math.min(...machine.jointGapsMm) }),
+  };
+}
+
+/** Does a box stand in a room upright, as it lies or turned by a quarter? */
+export function fitsRoom([x, y, z]: Room, [length, width, height]: Room): boolean {
+  return z <= height && ((x <= length && y <= width) || (x <= width && y <= length));
+}
+
+/** Does a box go into a room on any of its sides? A part is laid into a bath or under a lamp as it comes. */
+export function fitsAnyhow(size: Room, room: Room): boolean {
+  const [a, b] = [size, room].map((sides) => [...sides].sort((p, q) => p - q));
+  return a.every((side, i) => side <= b[i]);
+}

@@ -1,0 +1,202 @@
+import { facetVector, boundsOf, type FoundFeature, type Mesh, type Point } from '@/core/mesh';
+import { peaksOf, readLayers, sweepLayers } from '@/core/layers';
+import { fitsRoom, type CheckLimits, type Room, type Stance } from './limits';
+import { printHours } from './findings';
+
+/** A turn of the part as the direction of the file that shall point away from the plate. */
+export interface Pose {
+  readonly name: PoseName;
+  readonly up: Point;
+}
+
+export type PoseName =
+  | { readonly kind: 'asIs' }
+  | { readonly kind: 'face'; readonly face: '+X' | '-X' | '+Y' | '-Y' | '-Z' }
+  | { readonly kind: 'tilt'; readonly about: 'X' | 'Y'; readonly deg: number }
+  | { readonly kind: 'search' };
+
+/** What a pose asks of the print. */
+export interface PoseWorth {
+  readonly pose: Pose;
+  readonly heightMm: number;
+  readonly hours: number;
+  readonly peakMm2: number;
+  /** Area of faces that look down flatter than holds itself, away from the plate. */
+  readonly supportedMm2: number;
+  readonly cups: number;
+  readonly islands: number;
+  /** Features whose size runs along Z there: they come in whole layers and with the plate's squash. */
+  readonly alongZ: number;
+  readonly fitsPlate?: boolean;
+}
+
+/** Row-major rotation that brings `up` to +Z by the shortest way; the half turn goes about X. */
+export function rotationTo(up: Point): readonly number[] {
+  const length = Math.hypot(...up);
+  const [x, y, z] = up.map((value) => value / length);
+  if (z < -1 + 1e-12) return [1, 0, 0, 0, -1, 0, 0, 0, -1];
+  const k = 1 / (1 + z);
+  return [1 - x * x * k, -x * y * k, -x, -x * y * k, 1 - y * y * k, -y, x, y, z];
+}
+
+export function turnPoint(rotation: readonly number[], [x, y, z]: Point): Point {
+  return [0, 3, 6].map(
+    (row) => rotation[row] * x + rotation[row + 1] * y + rotation[row + 2] * z,
+  ) as unknown as Point;
+}
+
+/** A copy of the mesh turned and scaled, its lowest point at z = 0. */
+export function posedMesh({ positions, facets }: Mesh, up: Point, scale = 1): Mesh {
+  const rotation = rotationTo(up);
+  const turned = new Float64Array(positions.length);
+  let lowest = Infinity;
+  for (let i = 0; i < positions.length; i += 3) {
+    const [x, y, z] = [positions[i], positions[i + 1], positions[i + 2]];
+    for (let axis = 0; axis < 3; axis++)
+      turned[i + axis] =
+        scale * (rotation[3 * axis] * x + rotation[3 * axis + 1] * y + rotation[3 * axis + 2] * z);
+    lowest = Math.min(lowest, turned[i + 2]);
+  }
+  for (let i = 2; i < turned.length; i += 3) turned[i] -= lowest;
+  return { positions: turned, facets };
+}
+
+const tilted = (about: 'X' | 'Y', deg: number): Pose => {
+  const turn = (deg * Math.PI) / 180;
+  const up: Point = about === 'X' ? [0, Math.sin(turn), Math.cos(turn)] : [Math.sin(turn), 0, Math.cos(turn)];
+  return { name: { kind: 'tilt', about, deg }, up };
+};
+
+/** As it came, on each of its other faces, and leaning the usual ways. */
+export const STUDIED_POSES: readonly Pose[] = [
+  { name: { kind: 'asIs' }, up: [0, 0, 1] },
+  { name: { kind: 'face', face: '-Z' }, up: [0, 0, -1] },
+  { name: { kind: 'face', face: '+X' }, up: [1, 0, 0] },
+  { name: { kind: 'face', face: '-X' }, up: [-1, 0, 0] },
+  { name: { kind: 'face', face: '+Y' }, up: [0, 1, 0] },
+  { name: { kind: 'face', face: '-Y' }, up: [0, -1, 0] },
+  ...[15, 30, 45].flatMap((deg) => [tilted('X', deg), tilted('Y', deg)]),
+];
+
+/** Directions spread evenly over the ball: a spiral after the golden angle. */
+export function evenDirections(count: number): Point[] {
+  const golden = Math.PI * (3 - Math.sqrt(5));
+  return Array.from({ length: count }, (_, i): Point => {
+    const z = 1 - (2 * i + 1) / count;
+    const radius = Math.sqrt(1 - z * z);
+    return [radius * Math.cos(i * golden), radius * Math.sin(i * golden), z];
+  });
+}
+
+/** Coarse layers are enough to compare poses: at most so many. */
+const STUDY_LAYERS = 160;
+const SEARCHED_DIRECTIONS = 120;
+
+/** Faces that look down flatter than 45°, but for those that lie on the plate. */
+function supportedArea(posed: Mesh, stance: Stance): number {
+  let area = 0;
+  for (let facet = 0; facet < posed.facets.length / 3; facet++) {
+    const vector = facetVector(posed, facet);
+    const size = Math.hypot(...vector);
+    if (-vector[2] < Math.SQRT1_2 * size || size === 0) continue;
+    const isFlat = -vector[2] > 0.9999 * size;
+    const height = posed.positions[3 * posed.facets[3 * facet] + 2];
+    if (stance.kind !== 'supports' && isFlat && height < 1e-3) continue;
+    area += size / 2;
+  }
+  return area;
+}
+
+/** How the quick comparison sees a pose: without islands and cups, which want a reading of the layers. */
+type QuickWorth = Pick<PoseWorth, 'heightMm' | 'hours' | 'peakMm2' | 'supportedMm2' | 'fitsPlate'>;
+
+function quickWorth(posed: Mesh, limits: CheckLimits, stance: Stance): QuickWorth {
+  const { min, max } = boundsOf(posed.positions);
+  const size: Room = [max[0] - min[0], max[1] - min[1], max[2] - min[2]];
+  const lift = stance.kind === 'supports' ? stance.liftMm : 0;
+  const heightMm = size[2] + lift;
+  const sweep = sweepLayers(posed, { heightMm: Math.max(limits.layerMm, size[2] / STUDY_LAYERS) });
+  return {
+    heightMm,
+    hours: printHours(Math.ceil(heightMm / limits.layerMm), limits),
+    peakMm2: peaksOf(sweep).peak.areaMm2,
+    supportedMm2: supportedArea(posed, stance),
+    ...(limits.rooms.plate === undefined
+      ? {}
+      : { fitsPlate: fitsRoom([size[0], size[1], heightMm], limits.rooms.plate) }),
+  };
+}
+
+/** Reads a pose on coarse layers and rows. */
+export function weighPose(
+  mesh: Mesh,
+  pose: Pose,
+  limits: CheckLimits,
+  { stance, features }: { stance: Stance; features: readonly FoundFeature[] },
+): PoseWorth {
+  const posed = posedMesh(mesh, pose.up);
+  const { min, max } = boundsOf(posed.positions);
+  const widest = Math.max(max[0] - min[0], max[1] - min[1]);
+  const reading = readLayers(posed, {
+    heightMm: Math.max(limits.layerMm, (max[2] - min[2]) / STUDY_LAYERS),
+    pixelMm: Math.max(limits.pixelMm.value, widest / 250),
+    onSupports: stance.kind === 'supports',
+  });
+  const rotation = rotationTo(pose.up);
+  const across = features.filter(({ kind }) => kind.shape === 'flat').map(({ direction }) => direction);
+  return {
+    pose,
+    ...quickWorth(posed, limits, stance),
+    cups: reading.cups.filter(({ areaMm2 }) => areaMm2 >= limits.cupMm2).length,
+    islands: reading.islands.filter(({ layer }) => stance.kind !== 'supports' || layer > 0).length,
+    alongZ: across.filter((direction) => Math.abs(turnPoint(rotation, direction)[2]) > Math.cos(Math.PI / 9))
+      .length,
+  };
+}
+
+/** One number to search by: hours, peel and supports each against the best of them, those that do not fit last. */
+function burden(worth: QuickWorth, best: readonly number[]): number {
+  const parts = [worth.hours, worth.peakMm2, worth.supportedMm2 + 1];
+  const sum = parts.reduce((total, part, i) => total + part / best[i], 0);
+  return worth.fitsPlate === false ? 1000 + sum : sum;
+}
+
+/** The pose of least burden among directions spread over the ball, then among nearer and nearer ones. */
+export function searchPose(
+  mesh: Mesh,
+  limits: CheckLimits,
+  stance: Stance,
+  onProgress: (share: number) => void = () => {},
+): Pose {
+  const poseTo = (up: Point): Pose => ({ name: { kind: 'search' }, up });
+  const worths = evenDirections(SEARCHED_DIRECTIONS).map((up, i) => {
+    onProgress(i / (SEARCHED_DIRECTIONS + 27));
+    return { up, worth: quickWorth(posedMesh(mesh, up), limits, stance) };
+  });
+  const least = (of: (each: (typeof worths)[number]) => number) => Math.min(...worths.map(of));
+  const best = [
+    least(({ worth }) => worth.hours),
+    least(({ worth }) => worth.peakMm2),
+    least(({ worth }) => worth.supportedMm2 + 1),
+  ];
+  let found = worths.reduce((a, b) => (burden(b.worth, best) < burden(a.worth, best) ? b : a));
+  let done = SEARCHED_DIRECTIONS;
+  for (const step of [0.12, 0.05, 0.02]) {
+    const { up } = found;
+    for (const [a, b] of [-1, 0, 1].flatMap((p) => [-1, 0, 1].map((q) => [p, q]))) {
+      onProgress(done++ / (SEARCHED_DIRECTIONS + 27));
+      const u: Point = Math.abs(up[2]) > 0.9 ? [0, up[2], -up[1]] : [up[1], -up[0], 0];
+      const v: Point = [
+        up[1] * u[2] - up[2] * u[1],
+        up[2] * u[0] - up[0] * u[2],
+        up[0] * u[1] - up[1] * u[0],
+      ];
+      const near = [0, 1, 2].map((k) => up[k] + step * (a * u[k] + b * v[k])) as unknown as Point;
+      const length = Math.hypot(...near);
+      const direction = near.map((value) => value / length) as unknown as Point;
+      const worth = quickWorth(posedMesh(mesh, direction), limits, stance);
+      if (burden(worth, best) < burden(found.worth, best)) found = { up: direction, worth };
+    }
+  }
+  return poseTo(found.up);
+}
