@@ -5,6 +5,7 @@ import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { openDb } from '@/db';
 import { makeDemo } from '@/demo/make-demo';
+import { makeDemoParts } from '@/demo/parts';
 
 /** The built application on a bench of its own. */
 export interface BenchServer {
@@ -57,7 +58,10 @@ export async function startServer(folder: string, port: number): Promise<ChildPr
 export async function serveBench(kind: 'demo' | 'empty'): Promise<BenchServer> {
   const folder = mkdtempSync(path.join(tmpdir(), 'mellow-bench-'));
   const db = openDb(path.join(folder, 'mellow.db'));
-  if (kind === 'demo') makeDemo(db);
+  if (kind === 'demo') {
+    makeDemo(db);
+    await makeDemoParts(db, folder);
+  }
   db.$client.close();
   const port = await freePort();
   const child = await startServer(folder, port);

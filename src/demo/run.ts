@@ -2,10 +2,12 @@
 import { existsSync, mkdirSync } from 'node:fs';
 import { databaseFile, dataFolder, openDb } from '@/db';
 import { makeDemo } from './make-demo';
+import { makeDemoParts } from './parts';
 
 mkdirSync(dataFolder(), { recursive: true });
 if (!existsSync(databaseFile())) {
   const db = openDb(databaseFile());
   makeDemo(db);
+  await makeDemoParts(db, dataFolder());
   db.$client.close();
 }

@@ -1,3 +1,12 @@
+export {
+  checkRulesForm,
+  findingForm,
+  findingsInput,
+  foundFeatureForm,
+  stanceForm,
+  stationsForm,
+  turnInput,
+} from './check-forms';
 export { houseForm, instrumentForm, profileForm, sessionForm } from './bench-forms';
 export { formatTable, MOST_CSV_ROWS, parseTable, type CsvIssue, type CsvRow } from './csv-table';
 export { formatOutcomesCsv, parseOutcomesCsv, type OutcomesCsvIssue } from './outcomes-csv';

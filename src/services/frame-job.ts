@@ -4,6 +4,7 @@ import type { JobView } from './view-job';
 import { listJoints } from './joints';
 import type { LedgerStep } from './ledger';
 import { rungsOfPrint } from './gauges';
+import { settledOfCheck } from './check-part';
 import { standingAnswer } from './need';
 
 /** What stands around every step of a job: its name, how settled each step is, and the ledger. */
@@ -66,6 +67,7 @@ export function frameJob(db: Db, view: JobView): JobFrame {
       need: needs.filter(Boolean).length / needs.length,
       resin: profile === undefined ? 0 : job.resinChosenId === profile.resin.id ? 1 : 0.5,
       fit: mated.length === 0 ? (joints > 0 ? 1 : 0) : (wished / mated.length) * (overtaken ? 0.5 : 1),
+      check: settledOfCheck(db, view),
       measure: rungs ?? (features.length === 0 ? 0 : read / features.length),
       correct: !overtaken && (isIn || (current !== undefined && !printed)) ? 1 : 0,
       story: answer?.answer === 'passed' ? 1 : isIn && !overtaken ? (job.acceptance === '' ? 1 : 0.5) : 0,

@@ -1,3 +1,4 @@
+import { CHECK_RULES, type CheckRules } from '@/core/findings';
 import { FIT_CLASSES_AT_10MM, type FitClasses } from '@/core/fits';
 import { DEFAULT_SCHOOLS, type Schools, type WashLiquid } from '@/core/resins';
 import { eq } from 'drizzle-orm';
@@ -18,6 +19,8 @@ export interface HouseRules {
   readonly roomC: number | null;
   /** Resin that changing a vat over loses, ml. */
   readonly changeoverMl: number;
+  /** What a part is held to before it is printed. */
+  readonly check: CheckRules;
 }
 
 export const HOUSE_DEFAULTS: HouseRules = Object.freeze({
@@ -28,6 +31,7 @@ export const HOUSE_DEFAULTS: HouseRules = Object.freeze({
   liquids: [],
   roomC: null,
   changeoverMl: 30,
+  check: CHECK_RULES,
 });
 const NAME = 'house';
 

@@ -1,7 +1,7 @@
 import { eq, sql } from 'drizzle-orm';
 import { tables, type Db } from '@/db';
 
-export type LedgerStep = 'need' | 'resin' | 'fit' | 'measure' | 'correct' | 'story';
+export type LedgerStep = 'need' | 'resin' | 'fit' | 'check' | 'measure' | 'correct' | 'story';
 
 /** Writes one line of what was decided in a job, by what evidence. */
 export function noteLedger(db: Db, jobId: number, step: LedgerStep, title: string, detail: string): void {

@@ -16,7 +16,8 @@ export { ShortcutProvider, useLetterKeys, useShortcuts } from './shortcuts/short
 export { useKeycaps } from './shortcuts/use-keycaps';
 export { Tabs, type Tab } from './tabs';
 export { Tape, type TapeStep } from './tape';
-export { PartFrame } from './viewer/part-frame';
+export { PartFacts, PartFrame } from './viewer/part-frame';
+export { PartStage } from './viewer/part-stage';
 export type { Callout } from './viewer/part-view';
 export { ThemeSwitch, type Theme } from './theme-switch';
 export { useInk, type Ink } from './use-ink';

@@ -5,6 +5,18 @@ import { describeUnitIssue } from './resin-advice';
 
 /** Fields of forms as they are labelled on the screen. */
 const LABELS: Readonly<Record<string, string>> = {
+  stance: 'How it stands',
+  liftMm: 'Height of the supports',
+  verdict: 'Decision',
+  toleranceMm: 'Tolerance',
+  layerSeconds: 'Seconds a layer takes',
+  wallPixels: 'Least wall',
+  leastGapMm: 'Least gap',
+  selfSupportingDeg: 'Angle that holds itself',
+  hangMm2: 'Area that may hang free',
+  peelPercent: 'Share of the plate that peels at once',
+  contactPercent: 'Share that the first layer needs',
+  cupMm2: 'Area of a cup',
   name: 'Name',
   need: 'What it must do',
   acceptance: 'Acceptance test',
@@ -130,6 +142,8 @@ const LABELS: Readonly<Record<string, string>> = {
 function labelOf(field: string): string {
   const known = LABELS[field];
   if (known !== undefined) return known;
+  const room = /^(plate|wash|lamp)([012])$/.exec(field);
+  if (room !== null) return `${['Length', 'Width', 'Height'][Number(room[2])]} of the ${room[1]}`;
   const [part, ...rest] = field.split('_');
   const id = rest.join('_');
   if (part === 'weight') return `Weight of ${id}`;

@@ -31,6 +31,7 @@ export {
   formatSigned,
 } from './lengths';
 export { describeMeasureIssue, describeMeshFaults, describeMeshIssue } from './mesh-issues';
+export { UNIT_WORDS } from './mesh-issues';
 export {
   describeFitWord,
   describeKind,
@@ -44,3 +45,4 @@ export { describeAcceptanceTest, describeAnswer, describeClaim, describeOrigin }
 
 export * from './resin-advice';
 export * from './resin-words';
+export * from './finding-words';

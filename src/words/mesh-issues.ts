@@ -1,4 +1,4 @@
-import type { MeasureIssue, MeshCheck, MeshIssue } from '@/core/mesh';
+import type { MeasureIssue, MeshCheck, MeshIssue, MeshUnit } from '@/core/mesh';
 
 const megabytes = (bytes: number) => `${Math.round(bytes / 1024 / 1024)} MB`;
 
@@ -82,3 +82,11 @@ export function describeMeshFaults(check: MeshCheck): string[] {
     faults.push(`${plural(check.degenerateFacets, 'facet has', 'facets have')} no area`);
   return faults;
 }
+
+/** Units that a file may have been drawn in, as they are said. */
+export const UNIT_WORDS: Readonly<Record<MeshUnit, string>> = {
+  mm: 'millimetres',
+  cm: 'centimetres',
+  inch: 'inches',
+  m: 'metres',
+};

@@ -22,6 +22,10 @@ export interface LoadedPart {
   readonly corners: Float32Array;
   /** The part as binary STL where it came as something else: parts are kept as STL. */
   readonly stl?: Uint8Array<ArrayBuffer>;
+  /** Its format says its unit; else it is taken as millimetres. */
+  readonly units: 'known' | 'taken';
+  /** `corners` are those of a coarser stand-in of so many facets. */
+  readonly standIn?: number;
 }
 
 export interface CorrectedPart {
@@ -45,15 +49,26 @@ export class MeshApi {
     const { format, corners } = soup.value;
     return ok({
       check: checkMesh(this.mesh),
+      units: format === '3mf' ? 'known' : 'taken',
       corners: corners instanceof Float32Array ? corners : Float32Array.from(corners),
       ...(format.startsWith('stl') ? {} : { stl: writeStl(this.mesh) }),
     });
   }
 
+  get loaded(): Mesh {
+    if (this.mesh === undefined) throw new RangeError('MeshApi: load a part first');
+    return this.mesh;
+  }
+
+  /** The loaded part at another size: drawn in another unit. */
+  scaled(by: number): Uint8Array<ArrayBuffer> {
+    const { positions, facets } = this.loaded;
+    return writeStl({ positions: positions.map((value) => value * by), facets });
+  }
+
   /** Corrects the loaded part and measures its features before and after. */
   correct(by: PartCorrection, features: readonly AnchoredFeature[]): CorrectedPart {
-    if (this.mesh === undefined) throw new RangeError('MeshApi.correct: load a part first');
-    const { mesh, ...measured } = correctAndMeasure(this.mesh, by, features);
+    const { mesh, ...measured } = correctAndMeasure(this.loaded, by, features);
     return { ...measured, stl: writeStl(mesh), watertight: checkMesh(mesh).watertight };
   }
 }

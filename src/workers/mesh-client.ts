@@ -26,6 +26,10 @@ export class MeshWorker {
     return Promise.race([this.remote.load(bytes, proxy(onProgress), name), this.stopped]);
   }
 
+  scaled(by: number): Promise<Uint8Array<ArrayBuffer>> {
+    return Promise.race([this.remote.scaled(by), this.stopped]);
+  }
+
   correct(by: PartCorrection, features: readonly AnchoredFeature[]): Promise<CorrectedPart> {
     return Promise.race([this.remote.correct(by, features), this.stopped]);
   }

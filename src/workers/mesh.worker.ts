@@ -1,26 +1,23 @@
 import { expose, transfer } from 'comlink';
+import { ok } from '@/core/result';
 import type { AnchoredFeature, PartCorrection, Progress } from '@/core/mesh';
 import { MeshApi } from './mesh-api';
+import { drawnStandIn } from './stand-in';
+import { thinned } from './thinned';
 
 const api = new MeshApi();
-const LEAST_APART_MS = 50;
-
-/** Progress at most every 50 ms. */
-function thinned(onProgress: Progress): Progress {
-  let last = 0;
-  return (share) => {
-    if (performance.now() - last < LEAST_APART_MS) return;
-    last = performance.now();
-    onProgress(share);
-  };
-}
-
 const exposed = {
-  load(bytes: Uint8Array<ArrayBuffer>, onProgress: Progress, name: string) {
+  async load(bytes: Uint8Array<ArrayBuffer>, onProgress: Progress, name: string) {
     const loaded = api.load(bytes, thinned(onProgress), name);
     if (!loaded.ok) return loaded;
-    const { corners, stl } = loaded.value;
-    return transfer(loaded, stl === undefined ? [corners.buffer] : [corners.buffer, stl.buffer]);
+    const { stl } = loaded.value;
+    const { corners, standIn } = await drawnStandIn(api.loaded, loaded.value.corners);
+    const buffers = stl === undefined ? [corners.buffer] : [corners.buffer, stl.buffer];
+    return transfer(ok({ ...loaded.value, corners, standIn }), buffers);
+  },
+  scaled(by: number) {
+    const stl = api.scaled(by);
+    return transfer(stl, [stl.buffer]);
   },
   correct(by: PartCorrection, features: readonly AnchoredFeature[]) {
     const corrected = api.correct(by, features);

@@ -1,7 +1,7 @@
 'use server';
 
 import { revalidatePath } from 'next/cache';
-import { classesForm, houseForm, parseForm, schoolsForm } from '@/inputs';
+import { checkRulesForm, classesForm, houseForm, parseForm, schoolsForm } from '@/inputs';
 import { bench } from '@/services/bench';
 import { writeHouseRules } from '@/services/house-rules';
 import { done, refused, type FormState } from '@/ui/forms/form-state';
@@ -31,4 +31,12 @@ export async function saveSchools(_before: FormState, data: FormData): Promise<F
   writeHouseRules(bench().db, form.value);
   revalidatePath('/', 'layout');
   return done('Kept. Every process card follows it.');
+}
+
+export async function saveCheckRules(_before: FormState, data: FormData): Promise<FormState> {
+  const form = parseForm(checkRulesForm, data);
+  if (!form.ok) return refused(describeFormIssue(form.issue));
+  writeHouseRules(bench().db, { check: form.value });
+  revalidatePath('/', 'layout');
+  return done('Kept. The next look at a part is held to it.');
 }

@@ -8,6 +8,7 @@ import { buttonLook, Link } from '@/ui';
 import { FIT_WORDS, type FitWord, type WordMeaning } from '@/core/signature';
 import { learnShopMeanings } from '@/services/learn-signature';
 import { describeFitWord, formatMm, formatSigned } from '@/words';
+import { CheckFields } from './_components/check-fields';
 import { ClassFields } from './_components/class-fields';
 import { HouseFields } from './_components/house-fields';
 import { RestorePanel } from './_components/restore-panel';
@@ -31,6 +32,16 @@ export default async function HousePage() {
             What a wish means
           </h2>
           <ClassFields classes={benchHouse().fitClasses} />
+        </section>
+        <section aria-labelledby="check-title">
+          <h2 id="check-title" className="text-lg">
+            What a part is held to before printing
+          </h2>
+          <p className="mb-3 text-sm text-soft">
+            Shops differ: some trust two pixels, some six; some hang a whole face from supports. These are
+            yours.
+          </p>
+          <CheckFields rules={benchHouse().check} />
         </section>
         <section aria-labelledby="backup-title">
           <h2 id="backup-title" className="text-lg">

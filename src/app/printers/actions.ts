@@ -1,8 +1,9 @@
 'use server';
 
 import { revalidatePath } from 'next/cache';
-import { parseForm, profileForm } from '@/inputs';
+import { parseForm, profileForm, stationsForm } from '@/inputs';
 import { bench } from '@/services/bench';
+import { setStations } from '@/services/check-part';
 import { createProfile } from '@/services/equipment';
 import { done, refused, type FormState } from '@/ui/forms/form-state';
 import { describeChangeIssue, describeFormIssue } from '@/words';
@@ -14,4 +15,13 @@ export async function addProfile(_before: FormState, data: FormData): Promise<Fo
   if (!made.ok) return refused(describeChangeIssue(made.issue));
   revalidatePath('/', 'layout');
   return done(`${form.value.resinName} on ${form.value.printerName} is on the bench.`);
+}
+
+export async function saveStations(_before: FormState, data: FormData): Promise<FormState> {
+  const form = parseForm(stationsForm, data);
+  if (!form.ok) return refused(describeFormIssue(form.issue));
+  const { printerId, ...stations } = form.value;
+  setStations(bench().db, printerId, stations);
+  revalidatePath('/', 'layout');
+  return done('Kept. The next look at a part counts with it.');
 }

@@ -2,8 +2,10 @@ import type { Metadata } from 'next';
 import { connection } from 'next/server';
 import { ProfileForm } from '@/app/_components/profile-form';
 import { bench } from '@/services/bench';
+import { listStations } from '@/services/check-part';
 import { glanceAtProfiles } from '@/services/view-printers';
 import { listShelfNames, listVats } from '@/services/shelf';
+import { StationsForm } from './_components/stations-form';
 import { VatForm } from './_components/vat-form';
 import { addProfile } from './actions';
 import { Link } from '@/ui';
@@ -15,6 +17,7 @@ export default async function PrintersPage() {
   const { db } = bench();
   const profiles = glanceAtProfiles(db);
   const vats = listVats(db);
+  const printers = listStations(db);
   const resins = listShelfNames(db);
   return (
     <div className="mx-auto max-w-5xl px-4 py-5 sm:px-6">
@@ -68,6 +71,20 @@ export default async function PrintersPage() {
           </p>
           {vats.map((vat) => (
             <VatForm key={vat.id} vat={vat} resins={resins} />
+          ))}
+        </section>
+      )}
+      {printers.length > 0 && (
+        <section aria-labelledby="stations-title" className="mt-6">
+          <h2 id="stations-title" className="text-lg">
+            What a part must fit into
+          </h2>
+          <p className="text-sm text-soft">
+            Plate, bath and lamp: a part that fits the printer and not the lamp is found out before it is
+            printed.
+          </p>
+          {printers.map((printer) => (
+            <StationsForm key={printer.id} printer={printer} />
           ))}
         </section>
       )}

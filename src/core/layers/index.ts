@@ -9,5 +9,11 @@ export {
 } from './sweep';
 export type { Cup, Hollows, Pocket } from './hollows';
 export type { Island } from './islands';
-export { READING_DEFAULTS, readLayers, type LayerReading, type ReadingOptions } from './read-layers';
+export {
+  READING_DEFAULTS,
+  readLayers,
+  roughReading,
+  type LayerReading,
+  type ReadingOptions,
+} from './read-layers';
 export { NEAR_MM, type ThinSpot } from './thinnest';

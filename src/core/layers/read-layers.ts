@@ -183,6 +183,21 @@ class LayerReader {
   }
 }
 
+/** What a sweep alone tells: areas, with nothing said yet of what lies between the layers. */
+export function roughReading(sweep: LayerSweep, pixelMm: number): LayerReading {
+  return {
+    ...sweep,
+    pixelMm,
+    overhangMm2: new Float64Array(sweep.count),
+    islands: [],
+    cups: [],
+    traps: [],
+    voids: [],
+    thinWalls: [],
+    thinGaps: [],
+  };
+}
+
 /**
  * Reads a mesh as the printer will: areas, islands, overhang, hollows, walls and gaps, in one pass over its layers.
  * Rows lie a pixel apart and their ends are exact; two layers are in memory at a time. Cost: facets plus layers × (pieces

@@ -22,7 +22,7 @@ export interface Faces {
 export const NEAR_MM = 4;
 /** A size at the border is found near rather than nowhere, mm. */
 const TIE_MM = 1e-3;
-/** Spots below the threshold are told apart when they lie in different cells of this size, mm. */
+/** Spots below the threshold are gathered in cells of this size, mm; those in neighbouring cells are one. */
 const CELL_MM = 4;
 /** Far sizes are read on every so manieth row, between faces that are parallel to within 3°. */
 const FAR_EVERY = 8;
@@ -43,14 +43,36 @@ class SpotKeeper {
   offer(spot: ThinSpot): void {
     if (this.smallest === undefined || spot.sizeMm < this.smallest.sizeMm) this.smallest = spot;
     if (spot.sizeMm >= this.belowMm) return;
-    const cell = spot.atMm.map((value) => Math.round(value / CELL_MM)).join();
+    const cell = spot.atMm.map((value) => Math.round(value / CELL_MM) + 0).join();
     const known = this.spots.get(cell);
     if (known === undefined || spot.sizeMm < known.sizeMm) this.spots.set(cell, spot);
   }
 
+  /** One spot of each run of neighbouring cells, the smallest first. */
   list(): ThinSpot[] {
-    return [...this.spots.values()].sort((a, b) => a.sizeMm - b.sizeMm);
+    const left = new Map(this.spots);
+    const kept: ThinSpot[] = [];
+    for (const [cell, spot] of [...this.spots].sort(([, a], [, b]) => a.sizeMm - b.sizeMm)) {
+      if (!left.has(cell)) continue;
+      kept.push(spot);
+      const reached = [cell];
+      for (const name of reached) {
+        left.delete(name);
+        for (const near of neighboursOf(name))
+          if (left.has(near) && !reached.includes(near)) reached.push(near);
+      }
+    }
+    return kept;
   }
+}
+
+/** Names of the 26 cells around one. */
+function neighboursOf(cell: string): string[] {
+  const [x, y, z] = cell.split(',').map(Number);
+  const steps = [-1, 0, 1];
+  return steps.flatMap((dx) =>
+    steps.flatMap((dy) => steps.map((dz) => [x + dx, y + dy, z + dz].map((value) => value + 0).join())),
+  );
 }
 
 /** Follows the smallest wall and the smallest gap through all layers, and those below their thresholds. */

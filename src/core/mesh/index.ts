@@ -25,6 +25,7 @@ export { LARGEST_MODEL_BYTES } from './read-3mf';
 export { readMesh, type MeshIssue } from './read-mesh';
 export { LARGEST_FILE_BYTES, readStl, type Progress, type StlIssue } from './read-stl';
 export { crossLine, joinContours, sectionAt, type Contour, type Crossing } from './section';
+export { guessUnits, MESH_UNITS, MM_IN, type MeshUnit } from './units';
 export { weldCorners, type WeldOptions } from './weld';
 export { MEND_DEFAULTS, mendMesh, type Mend, type MendOptions } from './mend';
 export { write3mf } from './write-3mf';

@@ -1,4 +1,5 @@
 import { integer, real, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core';
+import type { Rooms } from '@/core/findings';
 import { resins } from './resins';
 
 export const printers = sqliteTable('printers', {
@@ -11,6 +12,10 @@ export const printers = sqliteTable('printers', {
   /** Resin that stands in its vat, and since which day; null when it is empty or nobody said. */
   vatResinId: integer().references(() => resins.id),
   vatSince: text().notNull().default(''),
+  /** Room on its plate, in its bath and under its lamp, mm; those not known are left out. */
+  rooms: text({ mode: 'json' }).$type<Rooms>().notNull().default({}),
+  /** Seconds that one ordinary layer takes, lift and rest included; null when nobody looked. */
+  layerSeconds: real(),
 });
 
 /** A printer with a resin and its settings: what one signature belongs to. */

@@ -1,4 +1,5 @@
 export * from './attempts';
+export * from './checks';
 export * from './equipment';
 export * from './jobs';
 export * from './joints';

@@ -1,6 +1,7 @@
 import { index, integer, real, sqliteTable, text } from 'drizzle-orm/sqlite-core';
 import type { Material, Ruin, Wish } from '@/core/fits';
 import type { GaugeSpec } from '@/core/gauges';
+import type { Stance } from '@/core/findings';
 import type { Axis, Base, DecisionRule, Sense, Shape } from '@/core/metrology';
 import type { Claim, MateOrigin } from '@/core/need';
 import type { Requirement } from '@/core/resins';
@@ -54,6 +55,8 @@ export const jobs = sqliteTable('jobs', {
   meshHash: text(),
   createdAt: integer({ mode: 'timestamp_ms' }).notNull(),
   archivedAt: integer({ mode: 'timestamp_ms' }),
+  /** How the part will stand on the plate; null until it is asked. */
+  stance: text({ mode: 'json' }).$type<Stance>(),
   /** Counts changes of the job and its features, so that a second window notices. */
   revision: integer().notNull().default(1),
 });

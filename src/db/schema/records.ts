@@ -30,7 +30,7 @@ export const ledgerLines = sqliteTable(
     jobId: integer()
       .notNull()
       .references(() => jobs.id),
-    step: text().$type<'need' | 'resin' | 'fit' | 'measure' | 'correct' | 'story'>().notNull(),
+    step: text().$type<'need' | 'resin' | 'fit' | 'check' | 'measure' | 'correct' | 'story'>().notNull(),
     title: text().notNull(),
     detail: text().notNull(),
     at: integer({ mode: 'timestamp_ms' }).notNull(),

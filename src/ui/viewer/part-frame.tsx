@@ -1,14 +1,12 @@
 'use client';
 
-import dynamic from 'next/dynamic';
 import { describeMeshFaults, formatMm } from '@/words';
 import type { MeshCheck } from '@/core/mesh';
 import { Button } from '../button';
 import { Problem } from '../notice';
 import type { Callout } from './part-view';
+import { PartStage } from './part-stage';
 import { usePart, type PartState } from './use-part';
-
-const PartView = dynamic(() => import('./part-view'), { ssr: false });
 
 interface PartFrameProps {
   readonly source: string | undefined;
@@ -26,7 +24,7 @@ export function PartFrame({ source, version, className = 'h-72', ...view }: Part
     <div>
       <div className={`bg-sheet ${className}`}>
         {state.kind === 'ready' && (
-          <PartView corners={state.part.corners} bounds={state.part.check.bounds} {...view} />
+          <PartStage corners={state.part.corners} bounds={state.part.check.bounds} {...view} />
         )}
         {state.kind === 'loading' && <Loading state={state} />}
         {state.kind === 'stopped' && (
@@ -34,7 +32,7 @@ export function PartFrame({ source, version, className = 'h-72', ...view }: Part
         )}
       </div>
       {state.kind === 'failed' && <Problem>{state.message}</Problem>}
-      {state.kind === 'ready' && <PartFacts check={state.part.check} />}
+      {state.kind === 'ready' && <PartFacts check={state.part.check} standIn={state.part.standIn} />}
     </div>
   );
 }
@@ -49,7 +47,8 @@ function Loading({ state }: { state: Extract<PartState, { kind: 'loading' }> }) 
   );
 }
 
-function PartFacts({ check }: { check: MeshCheck }) {
+/** Size, volume and soundness of a part in a line; and that a stand-in is shown, where one is. */
+export function PartFacts({ check, standIn }: { check: MeshCheck; standIn?: number }) {
   const faults = describeMeshFaults(check);
   const size = [0, 1, 2].map((i) => formatMm(check.bounds.max[i] - check.bounds.min[i])).join(' × ');
   return (
@@ -58,6 +57,8 @@ function PartFacts({ check }: { check: MeshCheck }) {
       <span className="num">{(check.volumeMm3 / 1000).toFixed(2)}</span> mL,{' '}
       {check.facets.toLocaleString('en')} facets,{' '}
       {faults.length === 0 ? 'closed' : `not sound: ${faults.join('; ')}`}
+      {standIn !== undefined &&
+        `; drawn here with ${standIn.toLocaleString('en')} of them, computed with all`}
     </p>
   );
 }

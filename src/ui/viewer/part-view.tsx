@@ -3,7 +3,7 @@
 import { OrbitControls } from '@react-three/drei';
 import { Canvas, useThree, type ThreeEvent } from '@react-three/fiber';
 import { useEffect, useMemo, useRef, useState } from 'react';
-import { BufferAttribute, BufferGeometry, Vector3, type PerspectiveCamera } from 'three';
+import { BufferAttribute, BufferGeometry, DoubleSide, Plane, Vector3, type PerspectiveCamera } from 'three';
 import type { Bounds } from '@/core/mesh';
 import { layOutCallouts, type PlacedCallout } from './callouts';
 
@@ -21,6 +21,8 @@ interface PartViewProps {
   readonly activeId?: number;
   /** Set while a feature waits for its place: a click on the part gives it. */
   readonly onPlace?: (pointMm: [number, number, number]) => void;
+  /** Shown up to this height only: what has been printed by then. */
+  readonly clipMm?: number;
 }
 
 interface Colours {
@@ -46,7 +48,7 @@ function useColours(): Colours {
 }
 
 /** The part on its plate, matte, with its features as callouts like on a workshop drawing. */
-export default function PartView({ corners, bounds, callouts, activeId, onPlace }: PartViewProps) {
+export default function PartView({ corners, bounds, callouts, activeId, onPlace, clipMm }: PartViewProps) {
   const frame = useRef<HTMLDivElement>(null);
   const [placed, setPlaced] = useState<readonly PlacedCallout[]>([]);
   const colours = useColours();
@@ -63,6 +65,10 @@ export default function PartView({ corners, bounds, callouts, activeId, onPlace 
     () => [0, 1, 2].map((i) => (bounds.min[i] + bounds.max[i]) / 2) as [number, number, number],
     [bounds],
   );
+  const clip = useMemo(
+    () => (clipMm === undefined ? [] : [new Plane(new Vector3(0, 0, -1), clipMm)]),
+    [clipMm],
+  );
   const place = (event: ThreeEvent<MouseEvent>) => {
     if (onPlace === undefined || event.delta > 4) return;
     event.stopPropagation();
@@ -72,6 +78,7 @@ export default function PartView({ corners, bounds, callouts, activeId, onPlace 
     <div ref={frame} className={`relative h-full w-full ${onPlace === undefined ? '' : 'cursor-crosshair'}`}>
       <Canvas
         frameloop="demand"
+        gl={{ localClippingEnabled: true }}
         camera={{
           fov: 30,
           up: [0, 0, 1],
@@ -85,7 +92,14 @@ export default function PartView({ corners, bounds, callouts, activeId, onPlace 
         <directionalLight position={[-size * 2, -size * 3, size * 4]} intensity={1.6} />
         <directionalLight position={[size * 3, size, size]} intensity={0.5} />
         <mesh geometry={geometry} onClick={place}>
-          <meshStandardMaterial color={colours.part} roughness={0.95} metalness={0} flatShading />
+          <meshStandardMaterial
+            color={colours.part}
+            roughness={0.95}
+            metalness={0}
+            flatShading
+            clippingPlanes={clip}
+            side={DoubleSide}
+          />
         </mesh>
         <PlateGrid bounds={bounds} size={size} colour={colours.edge} />
         <OrbitControls target={middle} enableDamping={false} makeDefault />

@@ -13,6 +13,7 @@ const THREAD = [
   { step: 'need', number: 1, label: 'Need' },
   { step: 'resin', number: 2, label: 'Resin' },
   { step: 'fit', number: 3, label: 'Fit' },
+  { step: 'check', number: 4, label: 'Check' },
   { step: 'measure', number: 6, label: 'Measure' },
   { step: 'correct', number: 7, label: 'Correct' },
   { step: 'story', number: 8, label: 'Story' },

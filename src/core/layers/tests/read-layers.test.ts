@@ -195,11 +195,10 @@ describe('layers in detail', () => {
     expect(far.smallestWall!.sizeMm).toBeCloseTo(here.smallestWall!.sizeMm, 6);
     expect(far.areaMm2[10]).toBeCloseTo(here.areaMm2[10], 4);
   });
-  test('walls and gaps below a threshold are listed once a neighbourhood, the smallest first', () => {
-    const { thinGaps } = read(solids.apart, still, { thinGapMm: 0.4 });
-    expect(thinGaps.length).toBeGreaterThan(1);
-    expect(thinGaps.length).toBeLessThan(20);
-    for (const spot of thinGaps) expect(spot.sizeMm).toBeCloseTo(0.3, 3);
+  test('walls and gaps below a threshold are listed once each, the smallest first', () => {
+    const three = solids.apart.add(kernel.Manifold.cube([8, 10, 6]).translate([16.45, 0, 0]));
+    const { thinGaps } = read(three, still, { thinGapMm: 0.4 });
+    expect(thinGaps.map(({ sizeMm }) => Math.round(1e3 * sizeMm))).toEqual([150, 300]);
     expect(read(solids.apart, still, { thinGapMm: 0.2 }).thinGaps).toHaveLength(0);
   });
 });

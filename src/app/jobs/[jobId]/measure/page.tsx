@@ -7,6 +7,7 @@ import { processCard } from '@/core/resins';
 import { bench, benchHouse } from '@/services/bench';
 import { listRungs, rungsOfPrint, viewLadder } from '@/services/gauges';
 import { canBuild } from '@/services/build-part';
+import { partOfJob } from '@/services/part-of-job';
 import { findShelved, resinFile } from '@/services/shelf';
 import { sitDown } from '@/services/sit-down';
 import { type JobView } from '@/services/view-job';
@@ -59,7 +60,7 @@ export default async function MeasurePage({ params }: { params: Promise<{ jobId:
         features={current.features}
         session={{ ...open.session, instrument: open.instrument }}
         standIn={sitting.standInPrint && open.instrument.standInSeed !== null}
-        part={partSource(view)}
+        part={partOfJob(view)}
       />
       <BrokenNote printId={current.printId} note={brokenNote} />
     </>
@@ -107,14 +108,6 @@ function Rungs({ view, gauge, printId, standIn }: RungsProps) {
       standIn={standIn}
     />
   );
-}
-
-function partSource({ job, attempts }: JobView): { source: string; version: number } | undefined {
-  const meshHash = attempts.at(-1)?.meshHash ?? job.meshHash;
-  if (meshHash !== null) return { source: `/api/meshes/${meshHash}`, version: 0 };
-  return job.solid === null && job.gauge === null
-    ? undefined
-    : { source: `/api/jobs/${job.id}/part`, version: job.revision };
 }
 
 function NothingDrawn({ view }: { view: JobView }) {

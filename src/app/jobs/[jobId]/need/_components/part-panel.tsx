@@ -5,7 +5,7 @@ import type { Shape } from '@/core/metrology';
 import { Button, PartFrame } from '@/ui';
 import { formatMm } from '@/words';
 import { placeOnPart } from '../actions';
-import { PartDrop } from './part-drop';
+import { PartDrop } from '@/app/_components/part-drop';
 
 interface PanelFeature {
   readonly id: number;

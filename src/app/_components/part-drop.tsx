@@ -3,9 +3,9 @@
 import { Upload } from 'lucide-react';
 import { useRouter } from 'next/navigation';
 import { useRef, useState, type DragEvent } from 'react';
-import { LARGEST_FILE_BYTES } from '@/core/mesh';
+import { guessUnits, LARGEST_FILE_BYTES, MESH_UNITS, MM_IN, type Bounds, type MeshUnit } from '@/core/mesh';
 import { Button, Problem } from '@/ui';
-import { describeMeshIssue } from '@/words';
+import { describeMeshIssue, formatMm, UNIT_WORDS } from '@/words';
 import { MeshStopped, MeshWorker } from '@/workers';
 
 /** Tells how far a file has come; stopping leaves what was there before. */
@@ -18,8 +18,19 @@ interface Arrival {
 /** A part that can be kept, as STL; or why it cannot. */
 type Checked = { readonly refusal: string } | { readonly part: Blob };
 
+/** A file without units whose size says that it was not drawn in millimetres: asked before it is kept. */
+interface UnitQuestion {
+  readonly name: string;
+  readonly bounds: Bounds;
+  readonly answer: (unit: MeshUnit | undefined) => void;
+}
+
 /** Reads the file off the page's thread first: what is not a part is not sent, what is no STL becomes one. */
-async function checkFirst(file: File, onArrival: (arrival: Arrival) => void): Promise<Checked> {
+async function checkFirst(
+  file: File,
+  onArrival: (arrival: Arrival) => void,
+  askUnit: (bounds: Bounds) => Promise<MeshUnit | undefined>,
+): Promise<Checked> {
   if (file.size > LARGEST_FILE_BYTES)
     return {
       refusal: describeMeshIssue({ code: 'tooLarge', bytes: file.size, limitBytes: LARGEST_FILE_BYTES }),
@@ -35,7 +46,11 @@ async function checkFirst(file: File, onArrival: (arrival: Arrival) => void): Pr
       file.name,
     );
     if (!loaded.ok) return { refusal: describeMeshIssue(loaded.issue) };
-    const { stl } = loaded.value;
+    const { stl, check, units } = loaded.value;
+    const unit =
+      units === 'known' || guessUnits(check.bounds)[0] === 'mm' ? 'mm' : await askUnit(check.bounds);
+    if (unit === undefined) throw new MeshStopped();
+    if (unit !== 'mm') return { part: new Blob([await worker.scaled(MM_IN[unit])], { type: 'model/stl' }) };
     return { part: stl === undefined ? file : new Blob([stl], { type: 'model/stl' }) };
   } finally {
     worker.stop();
@@ -71,11 +86,18 @@ export function PartDrop({ jobId, hasPart }: { jobId: number; hasPart: boolean }
   const input = useRef<HTMLInputElement>(null);
   const [arrival, setArrival] = useState<Arrival | undefined>();
   const [problem, setProblem] = useState<string | undefined>();
+  const [question, setQuestion] = useState<UnitQuestion | undefined>();
+  const askUnit = (name: string) => (bounds: Bounds) => {
+    setArrival(undefined);
+    return new Promise<MeshUnit | undefined>((answer) => setQuestion({ name, bounds, answer })).finally(() =>
+      setQuestion(undefined),
+    );
+  };
   const take = async (file: File | undefined) => {
     if (file === undefined) return;
     setProblem(undefined);
     try {
-      const checked = await checkFirst(file, setArrival);
+      const checked = await checkFirst(file, setArrival, askUnit(file.name));
       const refusal =
         'refusal' in checked
           ? checked.refusal
@@ -119,6 +141,7 @@ export function PartDrop({ jobId, hasPart }: { jobId: number; hasPart: boolean }
           onChange={(event) => void take(event.target.files?.[0])}
         />
       </div>
+      {question !== undefined && <UnitChoice {...question} />}
       {arrival !== undefined && (
         <div className="mt-2 flex items-center gap-3">
           <progress value={arrival.share} aria-label={`${arrival.what} the file`} />
@@ -131,6 +154,31 @@ export function PartDrop({ jobId, hasPart }: { jobId: number; hasPart: boolean }
           <Problem>{problem}</Problem>
         </div>
       )}
+    </div>
+  );
+}
+
+/** Asks in which unit a file was drawn, with the size that each would make of it. */
+function UnitChoice({ name, bounds, answer }: UnitQuestion) {
+  const likely = guessUnits(bounds);
+  const units = [...likely, ...MESH_UNITS.filter((unit) => !likely.includes(unit))];
+  const sides = [0, 1, 2].map((axis) => bounds.max[axis] - bounds.min[axis]);
+  return (
+    <div className="mt-2" role="group" aria-label="Unit of the file">
+      <p className="text-sm">
+        {name} says no unit, and taken as millimetres it would be{' '}
+        <span className="num">{sides.map((side) => formatMm(side, 3)).join(' × ')}</span> mm. In which was it
+        drawn?
+      </p>
+      <div className="mt-1 flex flex-wrap gap-2">
+        {units.map((unit) => (
+          <Button key={unit} onClick={() => answer(unit)}>
+            {UNIT_WORDS[unit]}:{' '}
+            <span className="num">{sides.map((side) => formatMm(side * MM_IN[unit], 1)).join(' × ')}</span>
+          </Button>
+        ))}
+        <Button onClick={() => answer(undefined)}>Leave it</Button>
+      </div>
     </div>
   );
 }

@@ -1,0 +1,96 @@
+'use client';
+
+import {
+  Chart as ChartJs,
+  Filler,
+  LinearScale,
+  LineElement,
+  PointElement,
+  type ChartOptions,
+} from 'chart.js';
+import { useMemo } from 'react';
+import { Line } from 'react-chartjs-2';
+import type { LayerReading } from '@/core/layers';
+import { useInk } from '@/ui';
+
+ChartJs.register(Filler, LinearScale, LineElement, PointElement);
+
+/** So many points are drawn; between them the largest area of each stretch stands, so that no peak is lost. */
+const MOST_POINTS = 400;
+
+function thinned(values: Float64Array): { x: number; y: number }[] {
+  const step = Math.max(1, Math.ceil(values.length / MOST_POINTS));
+  const points: { x: number; y: number }[] = [];
+  for (let from = 0; from < values.length; from += step) {
+    let most = from;
+    for (let i = from; i < Math.min(values.length, from + step); i++) if (values[i] > values[most]) most = i;
+    points.push({ x: most, y: values[most] });
+  }
+  return points;
+}
+
+/** Area and hanging area over the layers, with the layer that is being looked at. */
+export function AreaChart({ reading, layer }: { reading: LayerReading; layer: number }) {
+  const ink = useInk();
+  const area = useMemo(() => thinned(reading.areaMm2), [reading]);
+  const hanging = useMemo(() => thinned(reading.overhangMm2), [reading]);
+  if (ink === undefined) return <div className="h-40" />;
+  const most = area.reduce((largest, { y }) => Math.max(largest, y), 0);
+  const data = {
+    datasets: [
+      {
+        data: [
+          { x: layer, y: 0 },
+          { x: layer, y: most },
+        ],
+        borderColor: ink.juniper,
+        borderWidth: 2,
+        pointRadius: 0,
+      },
+      {
+        data: area,
+        borderColor: ink.ink,
+        borderWidth: 1.5,
+        pointRadius: 0,
+        fill: 'origin',
+        backgroundColor: ink.band,
+      },
+      { data: hanging, borderColor: ink.plum, borderDash: [5, 3], borderWidth: 1.5, pointRadius: 0 },
+    ],
+  };
+  const options: ChartOptions<'line'> = {
+    animation: false,
+    maintainAspectRatio: false,
+    parsing: false,
+    plugins: { legend: { display: false }, tooltip: { enabled: false } },
+    scales: {
+      x: {
+        type: 'linear',
+        min: 0,
+        max: Math.max(1, reading.count - 1),
+        title: { display: true, text: 'layer', color: ink.soft },
+        ticks: { color: ink.soft, maxTicksLimit: 8 },
+        grid: { display: false },
+      },
+      y: {
+        min: 0,
+        title: { display: true, text: 'mm²', color: ink.soft },
+        ticks: { color: ink.soft, maxTicksLimit: 5 },
+        grid: { color: ink.hair },
+      },
+    },
+  };
+  return (
+    <figure>
+      <div className="h-40">
+        <Line
+          data={data}
+          options={options}
+          role="img"
+          aria-label={`Area over ${reading.count} layers, largest ${most.toFixed(1)} mm²; the numbers stand below`}
+        />
+      </div>
+      <figcaption className="text-sm text-soft">Area of each layer; dashed what hangs free in it.</figcaption>
+    </figure>
+  );
+}

@@ -1,0 +1,149 @@
+'use client';
+
+import { useEffect, useMemo, useState } from 'react';
+import { PartDrop } from '@/app/_components/part-drop';
+import { middleOfLayer } from '@/core/layers';
+import type { JobPart } from '@/services/part-of-job';
+import { Button, Link, PartFacts, PartStage, Problem, Tabs } from '@/ui';
+import { describeStance } from '@/words';
+import type { CheckAsk } from '@/workers';
+import { keepFindings } from '../actions';
+import { FeaturePicker } from './feature-picker';
+import { FindingsList, type Verdicts } from './findings-list';
+import { LayerPanel } from './layer-panel';
+import { LimitsTable } from './limits-table';
+import { MendPanel } from './mend-panel';
+import { PoseStudy } from './pose-study';
+import { ScaleStudy } from './scale-study';
+import { StanceForm } from './stance-form';
+import { useCheck } from './use-check';
+
+interface CheckDeskProps {
+  readonly jobId: number;
+  readonly part: JobPart;
+  readonly ask: CheckAsk;
+  readonly verdicts: Verdicts;
+  readonly printer: string | undefined;
+}
+
+/** The part read as the printer will: findings beside its layers, then poses, sizes and features. */
+export function CheckDesk({ jobId, part, ask, verdicts, printer }: CheckDeskProps) {
+  const { opened, found, worker, busy, problem, stop } = useCheck(part, ask);
+  const [layer, setLayer] = useState<number | undefined>();
+  const [active, setActive] = useState<number | undefined>();
+  const [picking, setPicking] = useState<((place: [number, number, number]) => void) | undefined>();
+  const findings = useMemo(() => found?.findings ?? [], [found]);
+  useEffect(() => {
+    if (found?.whole !== true) return;
+    const { stance, limits } = ask;
+    void keepFindings(jobId, { source: part.key, stance, layerMm: limits.layerMm, findings: found.findings });
+    // Kept once a whole reading: the answer refreshes the page and brings a new `ask` that says the same.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [found]);
+  const callouts = useMemo(
+    () =>
+      findings.flatMap(({ atMm }, i) =>
+        atMm === undefined ? [] : { id: i, label: String(i + 1), anchorMm: atMm },
+      ),
+    [findings],
+  );
+  const show = (index: number) => {
+    setActive(index);
+    const at = findings[index].layer;
+    if (at !== undefined) setLayer(at);
+  };
+  const clipMm = found === undefined || layer === undefined ? undefined : middleOfLayer(found.reading, layer);
+  return (
+    <div className="grid gap-6 xl:grid-cols-[minmax(0,1fr)_minmax(20rem,26rem)]">
+      <div className="min-w-0">
+        <div className="h-72 bg-sheet">
+          {opened !== undefined && (
+            <PartStage
+              corners={opened.corners}
+              bounds={opened.check.bounds}
+              callouts={callouts}
+              activeId={active}
+              clipMm={clipMm}
+              onPlace={picking}
+            />
+          )}
+        </div>
+        {opened !== undefined && <PartFacts check={opened.check} standIn={opened.standIn} />}
+        {busy !== undefined && (
+          <div className="mt-1 flex items-center gap-3" role="status">
+            <progress value={busy.share} aria-label={busy.what} />
+            <span className="text-sm text-soft">{busy.what} …</span>
+            <Button onClick={stop}>Stop</Button>
+          </div>
+        )}
+        {problem !== undefined && <Problem>{problem}</Problem>}
+        {found !== undefined && (
+          <LayerPanel found={found} ask={ask} layer={layer} onLayer={setLayer} worker={worker} />
+        )}
+      </div>
+      <section aria-labelledby="findings-title" className="min-w-0">
+        <h2 id="findings-title" className="text-lg">
+          What it will cost as it is
+        </h2>
+        <details className="text-sm">
+          <summary>
+            Stands {describeStance(ask.stance)}; printed on {printer ?? 'no printer chosen yet'}
+          </summary>
+          <div className="mt-2 mb-3 border-l-2 border-hair pl-3">
+            <StanceForm jobId={jobId} stance={ask.stance} />
+            <LimitsTable limits={ask.limits} />
+            <PartDrop jobId={jobId} hasPart />
+          </div>
+        </details>
+        {found !== undefined && (
+          <FindingsList
+            jobId={jobId}
+            found={found}
+            limits={ask.limits}
+            verdicts={verdicts}
+            activeIndex={active}
+            onShow={show}
+          />
+        )}
+        {found?.whole === true && (
+          <p className="mt-4">
+            <Link href={`/jobs/${jobId}/measure`} className="font-semibold text-juniper underline">
+              On to Measure
+            </Link>
+          </p>
+        )}
+      </section>
+      {found?.whole === true && opened !== undefined && worker !== undefined && (
+        <div className="min-w-0 xl:col-span-2">
+          <Tabs
+            label="Before it is printed"
+            tabs={[
+              {
+                id: 'features',
+                label: 'Features on it',
+                content: (
+                  <FeaturePicker jobId={jobId} worker={worker} onPicking={(pick) => setPicking(() => pick)} />
+                ),
+              },
+              {
+                id: 'poses',
+                label: 'Orientation',
+                content: <PoseStudy jobId={jobId} worker={worker} ask={ask} />,
+              },
+              {
+                id: 'scale',
+                label: 'Scale',
+                content: <ScaleStudy check={opened.check} reading={found.reading} ask={ask} />,
+              },
+              {
+                id: 'mend',
+                label: 'Mend',
+                content: <MendPanel jobId={jobId} worker={worker} check={opened.check} />,
+              },
+            ]}
+          />
+        </div>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,142 @@
+'use client';
+
+import { useEffect, useState } from 'react';
+import { ActionForm, Button, TextField } from '@/ui';
+import { formatMm } from '@/words';
+import type { CheckWorker, ListedFeature } from '@/workers';
+import { takeFeature } from '../actions';
+
+interface FeaturePickerProps {
+  readonly jobId: number;
+  readonly worker: CheckWorker;
+  /** Sets what a click on the part does; undefined: nothing. */
+  readonly onPicking: (pick: ((place: [number, number, number]) => void) | undefined) => void;
+}
+
+/** A round feature that lies has no row in the law: shown, not offered. */
+const canTake = ({ kind }: ListedFeature) => kind.shape === 'flat' || kind.axis === 'XY';
+
+const nameOf = ({ sort, nominalMm, kind }: ListedFeature) =>
+  `${sort[0].toUpperCase()}${sort.slice(1)} ${kind.shape === 'round' ? '⌀' : ''}${formatMm(nominalMm, 2)}`;
+
+const directionOf = ({ kind, direction }: ListedFeature) => {
+  if (kind.shape === 'round') return kind.axis === 'XY' ? 'upright' : 'lying';
+  if (kind.axis !== 'XY') return `along ${kind.axis}`;
+  return `at ${Math.round((Math.atan2(direction[1], direction[0]) * 180) / Math.PI)}°`;
+};
+
+/** Sizes found on the mesh; a click on the part or in the list makes one a feature of the job. */
+export function FeaturePicker({ jobId, worker, onPicking }: FeaturePickerProps) {
+  const [features, setFeatures] = useState<readonly ListedFeature[] | undefined>();
+  const [shown, setShown] = useState<readonly number[] | undefined>();
+  useEffect(() => {
+    let live = true;
+    worker.listFeatures().then(
+      (listed) => live && setFeatures(listed),
+      () => {},
+    );
+    return () => {
+      live = false;
+    };
+  }, [worker]);
+  useEffect(() => {
+    onPicking((place) => void worker.featuresAt(place).then(setShown, () => {}));
+    return () => onPicking(undefined);
+    // Set once while this panel is open.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [worker]);
+  if (features === undefined) return <p className="text-soft">Looking for faces …</p>;
+  if (features.length === 0)
+    return (
+      <p className="text-soft">
+        No flat or round faces that make a size: a thread, a scan or a free shape. Type its sizes under Need.
+      </p>
+    );
+  const listed = shown ?? features.map((_, i) => i);
+  return (
+    <div>
+      <p className="text-sm text-soft">
+        {shown === undefined
+          ? `${features.length} sizes found. Click a face of the part to see those on it.`
+          : shown.length === 0
+            ? 'No size on that face.'
+            : `${shown.length} on the face you clicked.`}
+      </p>
+      {shown !== undefined && (
+        <Button onClick={() => setShown(undefined)} className="mt-1">
+          All {features.length}
+        </Button>
+      )}
+      <ul
+        className="mt-2 max-h-80 overflow-y-auto border-t border-hair"
+        tabIndex={0}
+        aria-label="Sizes found"
+      >
+        {listed.map((index) => (
+          <Found key={index} jobId={jobId} index={index} feature={features[index]} />
+        ))}
+      </ul>
+    </div>
+  );
+}
+
+function Found({ jobId, index, feature }: { jobId: number; index: number; feature: ListedFeature }) {
+  const { kind, nominalMm, anchorMm, facetErrorMm } = feature;
+  const name = nameOf(feature);
+  return (
+    <li className="border-b border-hair py-1.5">
+      <details>
+        <summary>
+          <span className="font-semibold">{name}</span>{' '}
+          <span className="text-sm text-soft">
+            {directionOf(feature)}
+            {kind.base === undefined
+              ? ''
+              : kind.base === 'plate'
+                ? ', from the plate'
+                : ', over a supported face'}
+            {facetErrorMm !== undefined &&
+              facetErrorMm > 0.001 &&
+              `, facets lose ${formatMm(facetErrorMm, 3)}`}
+          </span>
+        </summary>
+        {canTake(feature) ? (
+          <ActionForm
+            action={takeFeature.bind(null, jobId)}
+            label={`Make ${name} a feature`}
+            className="mt-1 flex flex-wrap items-end gap-2"
+          >
+            <input type="hidden" name="sense" value={kind.sense} />
+            <input type="hidden" name="shape" value={kind.shape} />
+            <input type="hidden" name="axis" value={kind.axis} />
+            <input type="hidden" name="base" value={kind.base ?? ''} />
+            <input type="hidden" name="angleRad" value={kind.angleRad ?? ''} />
+            <input type="hidden" name="anchor" value={anchorMm.join(',')} />
+            <TextField name="name" id={`found-name-${index}`} label="Name" defaultValue={name} />
+            <TextField
+              name="targetMm"
+              id={`found-target-${index}`}
+              label="Wanted, mm"
+              defaultValue={String(Math.round(nominalMm * 1000) / 1000)}
+              inputMode="decimal"
+            />
+            <TextField
+              name="toleranceMm"
+              id={`found-tolerance-${index}`}
+              label="± mm"
+              defaultValue="0.1"
+              inputMode="decimal"
+            />
+            <Button type="submit">
+              Make it a feature<span className="sr-only">: {name}</span>
+            </Button>
+          </ActionForm>
+        ) : (
+          <p className="text-sm text-soft">
+            It lies: its roof and its sides print differently, and no law is known for it.
+          </p>
+        )}
+      </details>
+    </li>
+  );
+}

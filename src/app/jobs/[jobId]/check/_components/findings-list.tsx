@@ -1,0 +1,131 @@
+'use client';
+
+import type { CheckLimits, Finding } from '@/core/findings';
+import { ActionForm, Button, Caution, TextField } from '@/ui';
+import { CHANCE_WORDS, describeFinding, describeWhere, RISK_WORDS } from '@/words';
+import type { CheckFound } from '@/workers';
+import { judge } from '../actions';
+
+export type Verdicts = Readonly<
+  Record<string, { readonly verdict: 'passed' | 'waived'; readonly reason: string }>
+>;
+
+interface FindingsListProps {
+  readonly jobId: number;
+  readonly found: CheckFound;
+  readonly limits: CheckLimits;
+  readonly verdicts: Verdicts;
+  readonly activeIndex: number | undefined;
+  readonly onShow: (index: number) => void;
+}
+
+const formatHours = (hours: number) =>
+  hours < 1 ? `${Math.max(1, Math.round(60 * hours))} min` : `${hours.toFixed(1)} h`;
+
+/** The findings in the order of what they will cost; each can be shown, passed or waived with a reason. */
+export function FindingsList({ jobId, found, limits, verdicts, activeIndex, onShow }: FindingsListProps) {
+  const { findings, whole } = found;
+  if (findings.length === 0)
+    return whole ? (
+      <p className="mt-2 border-l-4 border-juniper bg-sheet px-3 py-2">
+        Nothing found: no islands, no cups, no walls or gaps too small for this printer.
+      </p>
+    ) : (
+      <p className="mt-2 text-soft">Nothing so far; the slow questions are still being asked.</p>
+    );
+  const drips = findings.some(({ code }) => code === 'trap' || code === 'cup' || code === 'void');
+  return (
+    <>
+      {!whole && <p className="mt-1 text-sm text-soft">First findings; the slow ones are still coming.</p>}
+      <ol className="mt-2 border-t border-hair">
+        {findings.map((finding, index) => (
+          <Item
+            key={finding.key}
+            {...{ jobId, finding, limits, index, onShow }}
+            verdict={verdicts[finding.key]}
+            isActive={index === activeIndex}
+            canJudge={whole}
+          />
+        ))}
+      </ol>
+      {drips && (
+        <Caution>
+          Liquid resin in a hollow runs out when the part comes off: nitrile gloves, glasses and a tray. Waste
+          resin and rinsings go where local rules say, never down the drain.
+        </Caution>
+      )}
+    </>
+  );
+}
+
+interface ItemProps {
+  readonly jobId: number;
+  readonly finding: Finding;
+  readonly limits: CheckLimits;
+  readonly index: number;
+  readonly verdict: Verdicts[string] | undefined;
+  readonly isActive: boolean;
+  readonly canJudge: boolean;
+  readonly onShow: (index: number) => void;
+}
+
+function Item({ jobId, finding, limits, index, verdict, isActive, canJudge, onShow }: ItemProps) {
+  const { title, does, mend, changes } = describeFinding(finding);
+  const where = describeWhere(finding, limits.layerMm, limits.layerSeconds.value);
+  return (
+    <li className={`border-b border-hair py-2 pl-2 ${isActive ? 'border-l-4 border-l-juniper' : ''}`}>
+      <button
+        type="button"
+        onClick={() => onShow(index)}
+        className="block min-h-6 w-full text-left"
+        aria-pressed={isActive}
+      >
+        <span className="num mr-2 text-soft">{index + 1}</span>
+        <span className={`font-semibold ${verdict === undefined ? '' : 'text-soft'}`}>{title}</span>
+      </button>
+      <p className="text-sm">
+        <span className={finding.risk === 'printLost' ? 'text-plum' : ''}>{RISK_WORDS[finding.risk]}</span>,{' '}
+        {CHANCE_WORDS[finding.chance]}: about <span className="num">{formatHours(finding.costHours)}</span>{' '}
+        {where !== undefined && <span className="inline-block text-soft">{where}</span>}
+      </p>
+      {finding.more > 0 && <p className="text-sm text-soft">and {finding.more} more like it, none worse</p>}
+      {verdict !== undefined && (
+        <p className="text-sm">
+          <span className="font-semibold">{verdict.verdict === 'passed' ? 'Passed' : 'Waived'}</span>
+          {verdict.reason !== '' && `: ${verdict.reason}`}
+        </p>
+      )}
+      <details className="text-sm" open={isActive ? true : undefined}>
+        <summary className="text-soft">What to do</summary>
+        <p>{does}</p>
+        <p className="mt-1">
+          <span className="font-semibold">Do:</span> {mend}
+        </p>
+        <p className="mt-1 text-soft">{changes}</p>
+        {canJudge && (
+          <ActionForm action={judge.bind(null, jobId)} label={`Decide: ${title}`} className="mt-2 grid gap-2">
+            <input type="hidden" name="key" value={finding.key} />
+            <input type="hidden" name="title" value={title.slice(0, 200)} />
+            {verdict === undefined ? (
+              <>
+                <TextField name="reason" id={`reason-${index}`} label="Reason" />
+                <div className="flex flex-wrap gap-2">
+                  <Button type="submit" name="verdict" value="passed">
+                    Pass: mended<span className="sr-only">, finding {index + 1}</span>
+                  </Button>
+                  <Button type="submit" name="verdict" value="waived">
+                    Waive: print it so<span className="sr-only">, finding {index + 1}</span>
+                  </Button>
+                </div>
+              </>
+            ) : (
+              <Button type="submit" name="verdict" value="open" className="justify-self-start">
+                Open it again<span className="sr-only">, finding {index + 1}</span>
+              </Button>
+            )}
+          </ActionForm>
+        )}
+      </details>
+    </li>
+  );
+}

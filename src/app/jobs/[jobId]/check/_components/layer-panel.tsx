@@ -1,0 +1,134 @@
+'use client';
+
+import { useState } from 'react';
+import { layerAtHeight, middleOfLayer, peaksOf } from '@/core/layers';
+import { Button } from '@/ui';
+import { formatMm } from '@/words';
+import type { CheckAsk, CheckFound, CheckWorker } from '@/workers';
+import { AreaChart } from './area-chart';
+import { SlicePicture } from './slice-picture';
+
+interface LayerPanelProps {
+  readonly found: CheckFound;
+  readonly ask: CheckAsk;
+  readonly layer: number | undefined;
+  readonly onLayer: (layer: number) => void;
+  readonly worker: CheckWorker | undefined;
+}
+
+/** A slider through the layers with the area curve; layer, height and clock can each be typed. */
+export function LayerPanel({
+  found: { reading },
+  ask,
+  layer = reading.count - 1,
+  onLayer,
+  worker,
+}: LayerPanelProps) {
+  const [pictured, setPictured] = useState(false);
+  const { count, areaMm2, overhangMm2, heightMm, fromMm } = reading;
+  const seconds = ask.limits.layerSeconds.value;
+  const at = Math.min(layer, count - 1);
+  const go = (next: number | undefined) => {
+    if (next !== undefined && Number.isFinite(next))
+      onLayer(Math.max(0, Math.min(count - 1, Math.round(next))));
+  };
+  const { peak, jump, firstMm2 } = peaksOf(reading);
+  return (
+    <section aria-label="Layers" className="mt-3">
+      <AreaChart reading={reading} layer={at} />
+      <input
+        type="range"
+        min={0}
+        max={count - 1}
+        value={at}
+        onChange={(event) => go(Number(event.target.value))}
+        aria-label="Layer"
+        aria-valuetext={`layer ${at}, ${formatMm(middleOfLayer(reading, at) - fromMm, 2)} mm up, ${areaMm2[at].toFixed(1)} mm²`}
+        className="h-6 w-full accent-juniper"
+      />
+      <div className="mt-1 flex flex-wrap items-end gap-x-4 gap-y-2 text-sm">
+        <Converter label="Layer" value={String(at)} onTyped={(value) => go(value)} />
+        <Converter
+          label="Height, mm"
+          value={formatMm((at + 0.5) * heightMm, 2)}
+          onTyped={(value) => go(layerAtHeight(reading, fromMm + value))}
+        />
+        <Converter
+          label="Minutes in"
+          value={((at * seconds) / 60).toFixed(1)}
+          onTyped={(value) => go((60 * value) / seconds)}
+        />
+        <p>
+          <span className="num">{areaMm2[at].toFixed(1)}</span> mm²
+          {overhangMm2[at] > 0.05 && (
+            <>
+              , <span className="num">{overhangMm2[at].toFixed(1)}</span> hanging
+            </>
+          )}
+        </p>
+        {worker !== undefined && (
+          <Button aria-pressed={pictured} onClick={() => setPictured(!pictured)}>
+            {pictured ? 'Hide the picture' : 'Draw this layer in pixels'}
+          </Button>
+        )}
+      </div>
+      {pictured && worker !== undefined && (
+        <SlicePicture worker={worker} reading={reading} layer={at} pixelMm={ask.limits.pixelMm.value} />
+      )}
+      <dl className="mt-2 flex flex-wrap gap-x-6 text-sm">
+        <Fact name="First layer" value={`${firstMm2.toFixed(1)} mm²`} />
+        <Fact name="Largest" value={`${peak.areaMm2.toFixed(1)} mm², layer ${peak.layer}`} />
+        <Fact name="Largest step" value={`${jump.deltaMm2.toFixed(1)} mm², layer ${jump.layer}`} />
+        <Fact
+          name="Smallest wall"
+          value={
+            reading.smallestWall === undefined ? 'none' : `${formatMm(reading.smallestWall.sizeMm, 2)} mm`
+          }
+        />
+        <Fact
+          name="Smallest gap"
+          value={reading.smallestGap === undefined ? 'none' : `${formatMm(reading.smallestGap.sizeMm, 2)} mm`}
+        />
+      </dl>
+    </section>
+  );
+}
+
+function Fact({ name, value }: { name: string; value: string }) {
+  return (
+    <div>
+      <dt className="inline text-soft">{name} </dt>
+      <dd className="num inline">{value}</dd>
+    </div>
+  );
+}
+
+/** A number that follows the slider and moves it when another is typed. */
+function Converter({
+  label,
+  value,
+  onTyped,
+}: {
+  label: string;
+  value: string;
+  onTyped: (value: number) => void;
+}) {
+  const [draft, setDraft] = useState<string | undefined>();
+  const take = () => {
+    if (draft !== undefined && draft.trim() !== '') onTyped(Number(draft.replace(',', '.')));
+    setDraft(undefined);
+  };
+  return (
+    <label className="block">
+      <span className="block text-soft">{label}</span>
+      <input
+        value={draft ?? value}
+        inputMode="decimal"
+        onChange={(event) => setDraft(event.target.value)}
+        onBlur={take}
+        onKeyDown={(event) => event.key === 'Enter' && take()}
+        className="num h-8 w-24 border border-edge bg-sheet px-2"
+      />
+    </label>
+  );
+}

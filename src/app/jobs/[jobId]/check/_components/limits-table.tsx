@@ -1,0 +1,42 @@
+import type { CheckLimits, Limit } from '@/core/findings';
+import { formatMm, SOURCE_WORDS, STATION_WORDS } from '@/words';
+
+/** What the part is held against, and where each number comes from. */
+export function LimitsTable({ limits }: { limits: CheckLimits }) {
+  const { pixelMm, wallMm, gapMm, hangMm2, peelMm2, layerSeconds, rooms } = limits;
+  const rows: readonly (readonly [string, string, Limit | undefined])[] = [
+    ['Layer', `${formatMm(limits.layerMm, 3)} mm`, undefined],
+    ['Pixel', `${formatMm(pixelMm.value, 3)} mm`, pixelMm],
+    ['Least wall', `${formatMm(wallMm.value, 2)} mm`, wallMm],
+    ['Least gap', `${formatMm(gapMm.value, 2)} mm`, gapMm],
+    ['Hangs free, at most', `${hangMm2.value} mm²`, hangMm2],
+    ['Peels at once, at most', `${Math.round(peelMm2.value)} mm²`, peelMm2],
+    ['A layer takes', `${layerSeconds.value} s`, layerSeconds],
+  ];
+  const stations = Object.entries(rooms) as [keyof typeof STATION_WORDS, readonly number[]][];
+  return (
+    <table className="mt-3 w-full text-sm">
+      <caption className="text-left text-soft">Held against</caption>
+      <tbody>
+        {rows.map(([name, value, limit]) => (
+          <tr key={name} className="border-b border-hair">
+            <th scope="row" className="py-0.5 text-left font-normal">
+              {name}
+            </th>
+            <td className="num py-0.5">{value}</td>
+            <td className="py-0.5 text-soft">{limit === undefined ? 'profile' : SOURCE_WORDS[limit.from]}</td>
+          </tr>
+        ))}
+        {stations.map(([station, sides]) => (
+          <tr key={station} className="border-b border-hair">
+            <th scope="row" className="py-0.5 text-left font-normal">
+              Room, {STATION_WORDS[station]}
+            </th>
+            <td className="num py-0.5">{sides.join(' × ')}</td>
+            <td className="py-0.5 text-soft">printer</td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  );
+}

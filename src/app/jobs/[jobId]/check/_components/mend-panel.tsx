@@ -1,0 +1,80 @@
+'use client';
+
+import { useRouter } from 'next/navigation';
+import { useState } from 'react';
+import type { MeshCheck } from '@/core/mesh';
+import { Button, Note, Problem } from '@/ui';
+import { describeMeshFaults } from '@/words';
+import type { CheckWorker, MendedPart } from '@/workers';
+import { sendPart } from './send-part';
+
+const ml = (mm3: number) => `${(mm3 / 1000).toFixed(3)} ml`;
+
+/** Offers safe mends on a copy, and says what they would change before anything is taken. */
+export function MendPanel({
+  jobId,
+  worker,
+  check,
+}: {
+  jobId: number;
+  worker: CheckWorker;
+  check: MeshCheck;
+}) {
+  const router = useRouter();
+  const [mended, setMended] = useState<MendedPart | undefined>();
+  const [problem, setProblem] = useState<string | undefined>();
+  const faults = describeMeshFaults(check);
+  const mend = () =>
+    void worker.mend().then(setMended, () => setProblem('The mend was stopped. Load the page again to try.'));
+  const take = async ({ stl }: MendedPart) => {
+    const refusal = await sendPart(jobId, stl, 'mended.stl');
+    setProblem(refusal);
+    if (refusal === undefined) router.refresh();
+  };
+  return (
+    <div>
+      <p className="text-sm">
+        {check.shells} {check.shells === 1 ? 'shell' : 'shells'}, {check.enclosedVoids}{' '}
+        {check.enclosedVoids === 1 ? 'enclosed void' : 'enclosed voids'}.{' '}
+        {faults.length === 0
+          ? 'The mesh is sound: there is nothing to mend.'
+          : `Not sound: ${faults.join('; ')}.`}
+      </p>
+      <p className="mt-1 text-sm text-soft">
+        A mend joins vertices within a micrometre, drops facets without area and doubles, turns what is inside
+        out and fills simple holes. It works on a copy.
+      </p>
+      <Button onClick={mend} className="mt-2" disabled={faults.length === 0}>
+        Mend a copy
+      </Button>
+      {problem !== undefined && <Problem>{problem}</Problem>}
+      {mended !== undefined && <Mended mended={mended} onTake={() => void take(mended)} />}
+    </div>
+  );
+}
+
+function Mended({ mended, onTake }: { mended: MendedPart; onTake: () => void }) {
+  const { before, after, weldedVertices, droppedDegenerate, droppedDuplicates, turnedFacets } = mended;
+  const left = describeMeshFaults(after);
+  return (
+    <div className="mt-3">
+      <ul className="list-disc pl-5 text-sm">
+        <li>{weldedVertices} vertices joined</li>
+        <li>{droppedDegenerate + droppedDuplicates} facets dropped</li>
+        <li>{turnedFacets} facets turned</li>
+        <li>
+          {mended.filledHoles} holes filled
+          {mended.leftHoles > 0 && `, ${mended.leftHoles} left: too large or too crooked`}
+        </li>
+        <li>
+          volume <span className="num">{ml(before.volumeMm3)}</span> before,{' '}
+          <span className="num">{ml(after.volumeMm3)}</span> after
+        </li>
+      </ul>
+      {left.length === 0 ? <Note>The copy is closed.</Note> : <Problem>Still: {left.join('; ')}.</Problem>}
+      <Button onClick={onTake} className="mt-2">
+        Take the mended copy as the part
+      </Button>
+    </div>
+  );
+}

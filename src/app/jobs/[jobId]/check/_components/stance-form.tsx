@@ -1,0 +1,49 @@
+'use client';
+
+import { useState } from 'react';
+import type { Stance } from '@/core/findings';
+import { ActionForm, Button, TextField } from '@/ui';
+import { saveStance } from '../actions';
+
+const STANCES = [
+  { value: 'plate', label: 'Flat on the plate', says: 'its lowest face sticks to the plate' },
+  { value: 'supports', label: 'On supports', says: 'they are made in the slicer; their height is needed' },
+  { value: 'inFile', label: 'Supports are in the file', says: 'their feet stand on the plate' },
+] as const;
+
+/** Asks how the part will stand, before anything is judged. */
+export function StanceForm({ jobId, stance }: { jobId: number; stance?: Stance }) {
+  const [chosen, setChosen] = useState<Stance['kind'] | undefined>(stance?.kind);
+  return (
+    <ActionForm action={saveStance.bind(null, jobId)} label="How the part stands" className="grid gap-2">
+      {STANCES.map(({ value, label, says }) => (
+        <label key={value} className="flex min-h-8 items-center gap-2">
+          <input
+            type="radio"
+            name="stance"
+            value={value}
+            checked={chosen === value}
+            onChange={() => setChosen(value)}
+            className="size-4"
+          />
+          <span>
+            <span className="font-semibold">{label}</span> <span className="text-sm text-soft">{says}</span>
+          </span>
+        </label>
+      ))}
+      {chosen === 'supports' && (
+        <div className="w-40">
+          <TextField
+            name="liftMm"
+            label="Height of the supports, mm"
+            defaultValue={stance?.kind === 'supports' ? String(stance.liftMm) : '5'}
+            inputMode="decimal"
+          />
+        </div>
+      )}
+      <Button type="submit" weight={stance === undefined ? 'main' : 'plain'} className="justify-self-start">
+        {stance === undefined ? 'Read the layers' : 'Stand it so'}
+      </Button>
+    </ActionForm>
+  );
+}

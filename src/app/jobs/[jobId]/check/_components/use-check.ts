@@ -1,0 +1,64 @@
+'use client';
+
+import { useCallback, useEffect, useState } from 'react';
+import type { JobPart } from '@/services/part-of-job';
+import { describeMeshIssue } from '@/words';
+import { CheckWorker, MeshStopped, type CheckAsk, type CheckFound, type OpenedPart } from '@/workers';
+
+/** How far the reading of a part has come. */
+export interface CheckState {
+  readonly opened?: OpenedPart;
+  readonly found?: CheckFound;
+  readonly worker?: CheckWorker;
+  /** What is being done, with the share done; undefined: nothing. */
+  readonly busy?: { readonly what: string; readonly share: number };
+  readonly problem?: string;
+}
+
+/** Reads the part in a worker: what areas show first, the slow findings after. Stopping keeps what was found. */
+export function useCheck(
+  { source, version }: JobPart,
+  ask: CheckAsk,
+): CheckState & { readonly stop: () => void } {
+  const [state, setState] = useState<CheckState>({});
+  const [worker, setWorker] = useState<CheckWorker | undefined>();
+  // The ask comes anew with every refresh of the page; only what it says counts.
+  const asked = JSON.stringify(ask);
+  useEffect(() => {
+    const reader = new CheckWorker();
+    let live = true;
+    const merge = (part: Partial<CheckState>) => live && setState((before) => ({ ...before, ...part }));
+    const run = async () => {
+      setWorker(reader);
+      setState({ busy: { what: 'Reading the part', share: 0 } });
+      const response = await fetch(`${source}${source.includes('?') ? '&' : '?'}v=${version}`);
+      if (!response.ok)
+        return merge({ busy: undefined, problem: 'The part’s file is not there. Bring it in again.' });
+      const bytes = new Uint8Array(await response.arrayBuffer());
+      const opened = await reader.open(bytes, (share) =>
+        merge({ busy: { what: 'Reading the part', share } }),
+      );
+      if (!opened.ok) return merge({ busy: undefined, problem: describeMeshIssue(opened.issue) });
+      merge({ opened: opened.value, worker: reader });
+      const given = JSON.parse(asked) as CheckAsk;
+      merge({ found: await reader.glance(given), busy: { what: 'Reading the layers', share: 0 } });
+      const found = await reader.read(given, (share) =>
+        merge({ busy: { what: 'Reading the layers', share } }),
+      );
+      merge({ found, busy: undefined });
+    };
+    run().catch((error: Error) => {
+      const problem =
+        error instanceof MeshStopped
+          ? 'Stopped. What was found by then stands below; load the page again to read on.'
+          : 'The part could not be read. Check the connection and load the page again.';
+      merge({ busy: undefined, worker: undefined, problem });
+    });
+    return () => {
+      live = false;
+      reader.stop();
+    };
+  }, [source, version, asked]);
+  const stop = useCallback(() => worker?.stop(), [worker]);
+  return { ...state, stop };
+}

@@ -1,0 +1,48 @@
+import { connection } from 'next/server';
+import { loadJob } from '@/app/_components/load-job';
+import { PartDrop } from '@/app/_components/part-drop';
+import { idFrom } from '@/app/_components/read-params';
+import { bench, benchHouse } from '@/services/bench';
+import { viewCheck } from '@/services/check-part';
+import { CheckDesk } from './_components/check-desk';
+import { StanceForm } from './_components/stance-form';
+
+export default async function CheckPage({ params }: { params: Promise<{ jobId: string }> }) {
+  await connection();
+  const jobId = idFrom((await params).jobId);
+  const view = loadJob(jobId);
+  const { part, stance, limits, verdicts } = viewCheck(bench().db, view, benchHouse().check);
+  if (part === undefined)
+    return (
+      <section className="max-w-prose">
+        <p>
+          There is no part to look at yet. Bring its file in: a look at the layers costs seconds, a lost print
+          a night.
+        </p>
+        <PartDrop jobId={jobId} hasPart={false} />
+      </section>
+    );
+  if (stance === undefined)
+    return (
+      <section aria-labelledby="stance-title" className="max-w-2xl">
+        <h2 id="stance-title" className="mb-1 text-lg">
+          How will it stand?
+        </h2>
+        <p className="mb-3 text-soft">
+          A bowl that sucks on the plate breathes on supports, so this is asked before anything is judged.
+        </p>
+        <StanceForm jobId={jobId} />
+      </section>
+    );
+  const { profile } = view;
+  return (
+    <CheckDesk
+      key={`${part.key} ${JSON.stringify(stance)}`}
+      jobId={jobId}
+      part={part}
+      ask={{ stance, limits }}
+      verdicts={verdicts}
+      printer={profile?.printer.name}
+    />
+  );
+}

@@ -1,0 +1,236 @@
+import {
+  listFindings,
+  posedMesh,
+  rotationTo,
+  searchPose,
+  STUDIED_POSES,
+  weighPose,
+  type CheckLimits,
+  type Finding,
+  type Pose,
+  type PoseWorth,
+  type Stance,
+} from '@/core/findings';
+import { middleOfLayer, readLayers, roughReading, sweepLayers, type LayerReading } from '@/core/layers';
+import {
+  checkMesh,
+  findFeatures,
+  joinContours,
+  listShells,
+  mendMesh,
+  MOST_FEATURE_FACETS,
+  readMesh,
+  sectionAt,
+  weldCorners,
+  writeStl,
+  type FoundFeature,
+  type Mend,
+  type Mesh,
+  type MeshCheck,
+  type MeshIssue,
+  type Point,
+  type Progress,
+} from '@/core/mesh';
+import { fail, ok, type Result } from '@/core/result';
+
+/** How a part is to be read. */
+export interface CheckAsk {
+  readonly limits: CheckLimits;
+  readonly stance: Stance;
+}
+
+/** What was found so far; `whole` once everything was looked at. */
+export interface CheckFound {
+  readonly reading: LayerReading;
+  readonly findings: readonly Finding[];
+  readonly whole: boolean;
+}
+
+/** A feature as the page lists it; its facets stay in the worker. */
+export type ListedFeature = Omit<FoundFeature, 'facets'>;
+
+export interface MendedPart extends Omit<Mend, 'mesh'> {
+  readonly stl: Uint8Array<ArrayBuffer>;
+}
+
+/** A part turned, with what turns a place on it along. */
+export interface TurnedPart {
+  readonly stl: Uint8Array<ArrayBuffer>;
+  /** Row-major. */
+  readonly rotation: readonly number[];
+  readonly liftMm: number;
+}
+
+/** A part as the page shows it. */
+export interface OpenedPart {
+  readonly check: MeshCheck;
+  /** Nine coordinates a facet, ready for drawing. */
+  readonly corners: Float32Array;
+  /** They are those of a coarser stand-in of so many facets. */
+  readonly standIn?: number;
+}
+
+/** Reading a part as the printer will, over the core; one part at a time. */
+export class CheckApi {
+  private mesh: Mesh | undefined;
+  private check: MeshCheck | undefined;
+  private features: readonly FoundFeature[] | undefined;
+
+  open(bytes: Uint8Array, onProgress: Progress = () => {}): Result<OpenedPart, MeshIssue> {
+    const soup = readMesh(bytes, '', onProgress);
+    if (!soup.ok) return fail(soup.issue);
+    this.mesh = weldCorners(soup.value.corners);
+    this.check = checkMesh(this.mesh);
+    this.features = undefined;
+    const { corners } = soup.value;
+    return ok({
+      check: this.check,
+      corners: corners instanceof Float32Array ? corners : Float32Array.from(corners),
+    });
+  }
+
+  get part(): Mesh {
+    return this.opened.mesh;
+  }
+
+  private get opened(): { mesh: Mesh; check: MeshCheck } {
+    const { mesh, check } = this;
+    if (mesh === undefined || check === undefined) throw new RangeError('CheckApi: open a part first');
+    return { mesh, check };
+  }
+
+  /** What areas alone show, at once. */
+  glance({ limits, stance }: CheckAsk): CheckFound {
+    const { mesh, check } = this.opened;
+    const reading = roughReading(sweepLayers(mesh, { heightMm: limits.layerMm }), limits.pixelMm.value);
+    return { reading, findings: listFindings(check, reading, limits, stance), whole: false };
+  }
+
+  /** The whole reading, with progress. */
+  read({ limits, stance }: CheckAsk, onProgress: Progress = () => {}): CheckFound {
+    const { mesh, check } = this.opened;
+    const reading = readLayers(
+      mesh,
+      {
+        heightMm: limits.layerMm,
+        pixelMm: limits.pixelMm.value,
+        onSupports: stance.kind === 'supports',
+        selfSupportingMm: limits.selfSupportingMm,
+        thinWallMm: limits.wallMm.value,
+        thinGapMm: Math.max(limits.gapMm.value, limits.jointGapMm ?? 0),
+        bodyOf: listShells(mesh),
+      },
+      onProgress,
+    );
+    return { reading, findings: listFindings(check, reading, limits, stance), whole: true };
+  }
+
+  /** Contours of one layer: x, y a point. */
+  slice(reading: Pick<LayerReading, 'fromMm' | 'heightMm' | 'count'>, layer: number): Float64Array[] {
+    return joinContours(sectionAt(this.opened.mesh, middleOfLayer(reading, layer))).map(
+      ({ points }) => points,
+    );
+  }
+
+  private recognised(): readonly FoundFeature[] {
+    const { mesh } = this.opened;
+    this.features ??= mesh.facets.length / 3 <= MOST_FEATURE_FACETS ? findFeatures(mesh) : [];
+    return this.features;
+  }
+
+  listFeatures(): ListedFeature[] {
+    return this.recognised().map(
+      ({ sort, kind, nominalMm, centreMm, direction, anchorMm, facetErrorMm }) => ({
+        sort,
+        kind,
+        nominalMm,
+        centreMm,
+        direction,
+        anchorMm,
+        facetErrorMm,
+      }),
+    );
+  }
+
+  /** Which of the listed features have a face at this place, by their place in the list. */
+  featuresAt(place: Point): number[] {
+    const { mesh } = this.opened;
+    const near = this.recognised().map((feature, index) => ({
+      index,
+      apart: distanceTo(mesh, feature, place),
+    }));
+    return near
+      .filter(({ apart }) => apart < REACH_MM)
+      .sort((a, b) => a.apart - b.apart)
+      .map(({ index }) => index);
+  }
+
+  /** The poses usually tried, one after the other, then the one that a search finds. */
+  study({ limits, stance }: CheckAsk, onProgress: Progress = () => {}): PoseWorth[] {
+    const { mesh } = this.opened;
+    const features = this.recognised();
+    const steps = STUDIED_POSES.length + 8;
+    const weigh = (pose: Pose) => weighPose(mesh, pose, limits, { stance, features });
+    const worths = STUDIED_POSES.map((pose, i) => {
+      onProgress(i / steps);
+      return weigh(pose);
+    });
+    const found = searchPose(mesh, limits, stance, (share) =>
+      onProgress((STUDIED_POSES.length + 8 * share) / steps),
+    );
+    return [...worths, weigh(found)];
+  }
+
+  turn(up: Point): TurnedPart {
+    const { mesh } = this.opened;
+    const posed = posedMesh(mesh, up);
+    const rotation = rotationTo(up);
+    const [x, y, z] = mesh.positions;
+    const turnedZ = rotation[6] * x + rotation[7] * y + rotation[8] * z;
+    return { stl: writeStl(posed), rotation, liftMm: posed.positions[2] - turnedZ };
+  }
+
+  mend(): MendedPart {
+    const { mesh, ...told } = mendMesh(this.opened.mesh);
+    return { ...told, stl: writeStl(mesh) };
+  }
+}
+
+/** A click lies on a face when it is nearer than this, mm: the shown part may be a coarser stand-in. */
+const REACH_MM = 0.3;
+
+function distanceTo({ positions, facets }: Mesh, feature: FoundFeature, place: Point): number {
+  let least = Infinity;
+  for (const facet of feature.facets) {
+    const corners = [0, 1, 2].map((k) => 3 * facets[3 * facet + k]);
+    const [a, b, c] = corners.map((at): Point => [positions[at], positions[at + 1], positions[at + 2]]);
+    least = Math.min(least, distanceToFacet(place, a, b, c));
+  }
+  return least;
+}
+
+/** Distance of a point from a triangle: to its plane where the foot lies within, else to its sides. */
+function distanceToFacet(p: Point, a: Point, b: Point, c: Point): number {
+  const minus = (x: Point, y: Point): Point => [x[0] - y[0], x[1] - y[1], x[2] - y[2]];
+  const dot = (x: Point, y: Point) => x[0] * y[0] + x[1] * y[1] + x[2] * y[2];
+  const cross = (x: Point, y: Point): Point => [
+    x[1] * y[2] - x[2] * y[1],
+    x[2] * y[0] - x[0] * y[2],
+    x[0] * y[1] - x[1] * y[0],
+  ];
+  const normal = cross(minus(b, a), minus(c, a));
+  const sides = [
+    [a, b],
+    [b, c],
+    [c, a],
+  ] as const;
+  if (sides.every(([from, to]) => dot(cross(minus(to, from), minus(p, from)), normal) >= 0))
+    return Math.abs(dot(minus(p, a), normal)) / Math.hypot(...normal);
+  return Math.min(
+    ...sides.map(([from, to]) => {
+      const along = minus(to, from);
+      const share = Math.min(1, Math.max(0, dot(minus(p, from), along) / (dot(along, along) || 1)));
+      return Math.hypot(...minus(p, [0, 1, 2].map((k) => from[k] + share * along[k]) as unknown as Point));
+    }),
+  );
+}

@@ -1,0 +1,36 @@
+import { expose, transfer } from 'comlink';
+import type { LayerReading } from '@/core/layers';
+import type { Point, Progress } from '@/core/mesh';
+import { ok } from '@/core/result';
+import { CheckApi, type CheckAsk, type CheckFound } from './check-api';
+import { drawnStandIn } from './stand-in';
+import { thinned } from './thinned';
+
+const api = new CheckApi();
+
+const exposed = {
+  async open(bytes: Uint8Array<ArrayBuffer>, onProgress: Progress) {
+    const opened = api.open(bytes, thinned(onProgress));
+    if (!opened.ok) return opened;
+    const drawn = await drawnStandIn(api.part, opened.value.corners);
+    return transfer(ok({ ...opened.value, ...drawn }), [drawn.corners.buffer]);
+  },
+  glance: (ask: CheckAsk): CheckFound => api.glance(ask),
+  read: (ask: CheckAsk, onProgress: Progress): CheckFound => api.read(ask, thinned(onProgress)),
+  slice: (reading: Pick<LayerReading, 'fromMm' | 'heightMm' | 'count'>, layer: number) =>
+    api.slice(reading, layer),
+  listFeatures: () => api.listFeatures(),
+  featuresAt: (place: Point) => api.featuresAt(place),
+  study: (ask: CheckAsk, onProgress: Progress) => api.study(ask, thinned(onProgress)),
+  turn(up: Point) {
+    const turned = api.turn(up);
+    return transfer(turned, [turned.stl.buffer]);
+  },
+  mend() {
+    const mended = api.mend();
+    return transfer(mended, [mended.stl.buffer]);
+  },
+};
+export type CheckWorkerApi = typeof exposed;
+
+expose(exposed);

@@ -1,0 +1,26 @@
+import { MeshoptSimplifier } from 'meshoptimizer';
+import type { Mesh } from '@/core/mesh';
+
+/** Parts of more facets are drawn by a coarser stand-in; everything is still computed on the part itself. */
+export const MOST_DRAWN_FACETS = 300_000;
+
+/** Corners to draw: those of the part, or of a stand-in with how many facets it has. */
+export async function drawnStandIn(
+  { positions, facets }: Mesh,
+  corners: Float32Array,
+): Promise<{ readonly corners: Float32Array<ArrayBuffer>; readonly standIn?: number }> {
+  if (facets.length / 3 <= MOST_DRAWN_FACETS) return { corners: corners as Float32Array<ArrayBuffer> };
+  await MeshoptSimplifier.ready;
+  const [kept] = MeshoptSimplifier.simplifySloppy(
+    facets,
+    Float32Array.from(positions),
+    3,
+    null,
+    3 * MOST_DRAWN_FACETS,
+    1,
+  );
+  const drawn = new Float32Array(3 * kept.length);
+  for (let i = 0; i < kept.length; i++)
+    for (let axis = 0; axis < 3; axis++) drawn[3 * i + axis] = positions[3 * kept[i] + axis];
+  return { corners: drawn, standIn: kept.length / 3 };
+}
