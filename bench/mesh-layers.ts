@@ -1,10 +1,11 @@
 /**
- * Reading, welding, checking and slicing a sphere for areas, beside a general solid kernel that builds the same solid and
- * cuts the same layers in the same run; medians. `npm run bench:mesh [-- --quick]`.
+ * Reading a part beside a general solid kernel that builds the same solid and cuts the same layers for areas alone, in the
+ * same run: first parse, weld, check and areas; then everything, with islands, cups, overhang, walls and gaps. Medians.
+ * `npm run bench:mesh [-- --quick]`.
  */
 import Module from 'manifold-3d';
-import { checkMesh, readMesh, weldCorners, writeStl, type Mesh } from '@/core/mesh';
-import { sweepLayers } from '@/core/layers';
+import { checkMesh, listShells, readMesh, weldCorners, writeStl, type Mesh } from '@/core/mesh';
+import { readLayers, sweepLayers } from '@/core/layers';
 
 const kernel = await Module();
 kernel.setup();
@@ -47,13 +48,22 @@ function timed<Value>(run: () => Value): [value: Value, ms: number] {
 const median = (values: readonly number[]) =>
   [...values].sort((a, b) => a - b)[Math.floor(values.length / 2)];
 
-function ours(bytes: Uint8Array, heightMm: number): number[] {
+interface Steps {
+  readonly parse: number;
+  readonly weld: number;
+  readonly check: number;
+  readonly areas: number;
+  readonly whole: number;
+}
+
+function ours(bytes: Uint8Array, heightMm: number): Steps {
   const [soup, parse] = timed(() => readMesh(bytes, 'sphere.stl'));
   if (!soup.ok) throw new Error(soup.issue.code);
   const [mesh, weld] = timed(() => weldCorners(soup.value.corners));
   const [, check] = timed(() => checkMesh(mesh));
-  const [, layers] = timed(() => sweepLayers(mesh, { heightMm }));
-  return [parse, weld, check, layers];
+  const [, areas] = timed(() => sweepLayers(mesh, { heightMm }));
+  const [, whole] = timed(() => readLayers(mesh, { heightMm, bodyOf: listShells(mesh) }));
+  return { parse, weld, check, areas, whole };
 }
 
 function kernels(mesh: Mesh, heightMm: number): number {
@@ -76,9 +86,14 @@ function kernels(mesh: Mesh, heightMm: number): number {
 
 const quick = process.argv.includes('--quick');
 const runs = quick ? 1 : 5;
-console.log('facets    layers   parse  weld  check  areas  together, ms   kernel, ms   ratio   memory, MB');
+console.log(
+  '   facets layers |  parse   weld  check  areas | areas in all  ratio | everything  ratio |   kernel, ms  memory, MB',
+);
 for (const [facetCount, layers] of quick
-  ? ([[100_000, 2000]] as const)
+  ? ([
+      [100_000, 2000],
+      [1_000_000, 2000],
+    ] as const)
   : ([
       [10_000, 2000],
       [100_000, 2000],
@@ -90,12 +105,17 @@ for (const [facetCount, layers] of quick
   const mesh = sphere(facetCount);
   const bytes = writeStl(mesh);
   const heightMm = 100 / layers;
-  const steps = Array.from({ length: runs }, () => ours(bytes, heightMm));
-  const [parse, weld, check, areas] = [0, 1, 2, 3].map((step) => median(steps.map((each) => each[step])));
-  const together = median(steps.map((each) => each.reduce((total, ms) => total + ms, 0)));
+  const all = Array.from({ length: runs }, () => ours(bytes, heightMm));
+  const memory = process.memoryUsage().rss / 1e6;
   const other = median(Array.from({ length: runs }, () => kernels(mesh, heightMm)));
-  const cells = [parse, weld, check, areas].map((ms) => ms.toFixed(0).padStart(6)).join(' ');
+  const areas = median(all.map((each) => each.parse + each.weld + each.check + each.areas));
+  const everything = median(all.map((each) => each.parse + each.weld + each.check + each.whole));
+  const step = (name: keyof Steps) =>
+    median(all.map((each) => each[name]))
+      .toFixed(0)
+      .padStart(6);
+  const ratio = (ms: number) => `${ms.toFixed(0).padStart(10)} ${(ms / other).toFixed(2).padStart(6)}`;
   console.log(
-    `${String(mesh.facets.length / 3).padStart(8)} ${String(layers).padStart(6)} ${cells} ${together.toFixed(0).padStart(12)} ${other.toFixed(0).padStart(12)} ${(together / other).toFixed(2).padStart(8)} ${(process.memoryUsage().rss / 1e6).toFixed(0).padStart(10)}`,
+    `${String(mesh.facets.length / 3).padStart(9)} ${String(layers).padStart(6)} | ${step('parse')} ${step('weld')} ${step('check')} ${step('areas')} | ${ratio(areas)}   | ${ratio(everything)}  | ${other.toFixed(0).padStart(10)} ${memory.toFixed(0).padStart(10)}`,
   );
 }

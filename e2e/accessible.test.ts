@@ -60,6 +60,7 @@ const VIEWS = [
   '/jobs/7/need/sheet',
   '/jobs/8/fit',
   '/jobs/6/fit',
+  '/jobs/9/check',
   '/jobs/3/measure',
   '/jobs/9/resin',
   '/shelf',

@@ -114,6 +114,7 @@ describe('the demo bench', () => {
       need: 1,
       resin: 0.5,
       fit: 1,
+      check: 0,
       measure: 1,
       correct: 1,
       // In, but the agreed test is not answered yet.

@@ -108,7 +108,7 @@ export function CheckDesk({ jobId, part, ask, verdicts, printer }: CheckDeskProp
         {found?.whole === true && (
           <p className="mt-4">
             <Link href={`/jobs/${jobId}/measure`} className="font-semibold text-juniper underline">
-              On to Measure
+              Go on to Measure
             </Link>
           </p>
         )}
