@@ -89,7 +89,7 @@ function describeHollow({ code, measured, volumeMm3, ventMm }: Finding): Finding
     case 'cup':
       return {
         title: `A cup of ${area(measured)} sucks on the film`,
-        does: `${volume(volumeMm3)} are closed off while it grows: each lift pulls a vacuum, and layers tear or the film does.`,
+        does: `While it grows ${volume(volumeMm3)} are closed off: each lift pulls a vacuum, and layers tear or the film does.`,
         mend: `Drill or draw a hole of 2 mm or more${vent}, stand it on supports where it is open to the plate, or tilt it.`,
         changes: 'Through the hole resin flows in and out; plug it afterwards if it must be tight.',
       };

@@ -5,6 +5,8 @@ import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { checkMesh, readStl, weldCorners, writeStl } from '@/core/mesh';
 import { expectOk } from '@/core/result';
+import { loadTestKernel } from '@/testing/kernel';
+import { printedSolids, seatedMesh } from '@/testing/printed-solids';
 import { box } from '@/testing/meshes';
 import type { ExpectedSignature } from '@/testing/reference';
 import { readReferenceJson } from '@/testing/reference';
@@ -98,6 +100,14 @@ describe('mellow signature', () => {
   });
 });
 
+interface CheckedMesh {
+  readonly islands: readonly object[];
+  readonly cups: readonly { readonly volume_mm3: number; readonly vent_mm: readonly number[] }[];
+  readonly traps: readonly object[];
+  readonly overhang_mm2: readonly number[];
+  readonly smallestWall_mm: number;
+}
+
 describe('mellow mesh', () => {
   const part = inFolder('box.stl', writeStl(box(10, 20, 5)));
 
@@ -127,6 +137,42 @@ describe('mellow mesh', () => {
     expect(mellow('mesh', 'check', part, '--plate', '9x20x160').stdout).toContain('"fitsPlate": false');
   });
 
+  test('check reads the layers: what sucks, where a hole would free it, and not on supports', async () => {
+    const { mouthDown } = printedSolids(await loadTestKernel());
+    const cup = inFolder('cup.stl', writeStl(seatedMesh(mouthDown)));
+    const options = ['--layer', '0.2', '--pixel', '0.1', '--json'];
+    const onPlate = JSON.parse(mellow('mesh', 'check', cup, ...options).stdout) as CheckedMesh;
+    expect(onPlate.cups).toHaveLength(1);
+    // π·8²·10 of air under a roof at 10 mm, open at the plate.
+    expect(onPlate.cups[0].volume_mm3 / 2010.6).toBeCloseTo(1, 2);
+    expect(onPlate.cups[0]).toMatchObject({ fromLayer: 0, toLayer: 49 });
+    expect(Math.hypot(onPlate.cups[0].vent_mm[0], onPlate.cups[0].vent_mm[1])).toBeGreaterThan(8);
+    expect(onPlate.islands).toEqual([]);
+    expect(onPlate.overhang_mm2).toHaveLength(60);
+    expect(onPlate.smallestWall_mm).toBeCloseTo(1.5, 2);
+    expect(onPlate).toMatchObject({ fitsPlate: null, voids: [], invertedShells: 0, enclosedVoids: 0 });
+    const lifted = JSON.parse(mellow('mesh', 'check', cup, '--lift', '5', ...options).stdout) as CheckedMesh;
+    expect([lifted.cups.length, lifted.islands.length, lifted.traps.length]).toEqual([0, 1, 1]);
+  });
+
+  test('features lists the sizes that a file carries', () => {
+    const { status, stdout } = mellow('mesh', 'features', part, '--json');
+    expect(status).toBe(0);
+    const { features } = JSON.parse(stdout) as {
+      features: { kind: string; axis: string; nominal_mm: number }[];
+    };
+    const sizes = features.map(({ kind, axis, nominal_mm }) => [
+      kind,
+      axis,
+      Math.round(1e3 * nominal_mm) / 1e3,
+    ]);
+    expect(sizes.sort()).toEqual([
+      ['height', 'Z', 5],
+      ['width', 'X', 10],
+      ['width', 'Y', 20],
+    ]);
+  });
+
   test('correct writes the part that the signature asks for', () => {
     const signature = mellow('signature', 'reference/signature-11.readings.csv', '--json');
     const signatureFile = inFolder('signature.json', signature.stdout);
@@ -134,6 +180,10 @@ describe('mellow mesh', () => {
     const { status, stdout } = mellow('mesh', 'correct', part, '--signature', signatureFile, '-o', out);
     expect(status).toBe(0);
     expect(JSON.parse(stdout)).toMatchObject({ watertight: true, crossedFacets: 0 });
+    const { features } = JSON.parse(stdout) as { features: { asked_mm: number; corrected_mm: number }[] };
+    expect(features).toHaveLength(3);
+    for (const { asked_mm, corrected_mm } of features)
+      expect(Math.abs(asked_mm - corrected_mm)).toBeLessThan(0.002);
     const { parameters } = JSON.parse(signature.stdout) as ExpectedSignature;
     const mean = (name: string) => parameters.find((each) => each.name === name)!.mean;
     const check = checkMesh(weldCorners(expectOk(readStl(readFileSync(out))).corners));
@@ -146,6 +196,7 @@ describe('mellow mesh', () => {
     [['mesh', 'check', inFolder('cut.stl', writeStl(box(1, 1, 1)).slice(0, 200))], 'cut short'],
     [['mesh', 'check', inFolder('text.stl', 'dear modeller')], 'none of STL, OBJ, PLY and 3MF'],
     [['mesh', 'check', part, '--plate', 'large'], '“large” is no plate'],
+    [['mesh', 'check', part, '--lift=-1'], 'at least 0'],
     [['mesh', 'check', part, '--layer', '0.00001'], 'more than 100000 layers'],
     [['mesh', 'correct', part, '-o', 'x.stl'], '--signature'],
     [['mesh', 'correct', part, '--signature', 'reference/readings.json'], '-o OUT.stl'],

@@ -54,15 +54,21 @@ export class IslandFinder {
   }
 
   private holdFrom(beginnings: Beginning[], here: LabelledLayer, below: LabelledLayer): void {
+    let loose = beginnings.length;
     const hold = (span: number, spanBelow: number) => {
       const region = here.regions.solidOf[span];
       const known = beginnings[region];
+      if (known === undefined) return;
       const holding = this.below[below.regions.solidOf[spanBelow]];
-      if (holding === undefined) beginnings[region] = undefined;
-      else if (known !== undefined && holding.layer < known.layer) beginnings[region] = holding;
+      if (holding === undefined) {
+        beginnings[region] = undefined;
+        loose--;
+      } else if (holding.layer < known.layer) beginnings[region] = holding;
     };
     const { rowFrom, rowTo } = here.rows;
-    for (let row = rowFrom; row < rowTo; row++) eachSolidOverlap(here.rows, row, below.rows, row, hold);
+    // Mostly the first row that both layers have holds everything.
+    for (let row = rowFrom; row < rowTo && loose > 0; row++)
+      eachSolidOverlap(here.rows, row, below.rows, row, hold);
     if (!below.rows.isSliver) return;
     // The layer below lies between two rows: it holds what the rows beside it have.
     const { rowFrom: sliver } = below.rows;

@@ -125,7 +125,16 @@ export class LayerRegions {
     this.joinedAir.reset(count + 1);
     const joinSolid = (a: number, b: number) => this.joinedSolid.join(a, b);
     const joinAir = (a: number, b: number) => this.joinedAir.join(a + 1, b + 1);
+    const { firstOf, left, right } = rows;
     for (let row = rows.rowFrom + 1; row < rows.rowTo; row++) {
+      const here = firstOf[row];
+      if (firstOf[row + 1] - here === 1 && here - firstOf[row - 1] === 1) {
+        // Most rows have one span, as their neighbours have.
+        const end = right[here - 1] < right[here] ? right[here - 1] : right[here];
+        const begin = left[here - 1] > left[here] ? left[here - 1] : left[here];
+        if (end - begin > LEAST_OVERLAP_MM) this.joinedSolid.join(here - 1, here);
+        continue;
+      }
       eachSolidOverlap(rows, row - 1, rows, row, joinSolid);
       eachAirOverlap(rows, row - 1, rows, row, joinAir);
     }

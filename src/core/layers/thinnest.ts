@@ -50,19 +50,22 @@ class SpotKeeper {
 
   /** One spot of each run of neighbouring cells, the smallest first. */
   list(): ThinSpot[] {
-    const left = new Map(this.spots);
-    const kept: ThinSpot[] = [];
-    for (const [cell, spot] of [...this.spots].sort(([, a], [, b]) => a.sizeMm - b.sizeMm)) {
-      if (!left.has(cell)) continue;
-      kept.push(spot);
-      const reached = [cell];
-      for (const name of reached) {
-        left.delete(name);
-        for (const near of neighboursOf(name))
-          if (left.has(near) && !reached.includes(near)) reached.push(near);
-      }
-    }
-    return kept;
+    const left = new Set(this.spots.keys());
+    const inOrder = [...this.spots].sort(([, a], [, b]) => a.sizeMm - b.sizeMm);
+    return inOrder.flatMap(([cell, spot]) => {
+      if (!left.has(cell)) return [];
+      takeRun(cell, left);
+      return spot;
+    });
+  }
+}
+
+/** Takes a cell and all that hang together with it out of a set. */
+function takeRun(cell: string, left: Set<string>): void {
+  left.delete(cell);
+  const reached = [cell];
+  for (const name of reached) {
+    for (const near of neighboursOf(name)) if (left.delete(near)) reached.push(near);
   }
 }
 
@@ -118,44 +121,42 @@ export class Thinnest {
   private readRow(rows: SpanRows, row: number, layer: number, zMm: number): void {
     const { firstOf, left, right, leftFacet, rightFacet } = rows;
     for (let i = firstOf[row]; i < firstOf[row + 1]; i++) {
-      this.offerFar(this.walls, rows, row, {
-        from: left[i],
-        to: right[i],
-        a: leftFacet[i],
-        b: rightFacet[i],
-        layer,
-        zMm,
-      });
+      const wall = this.acrossMm(rows, right[i] - left[i], leftFacet[i], rightFacet[i]);
+      if (wall > NEAR_MM && wall < this.walls.uptoMm) {
+        const middle = (left[i] + right[i]) / 2;
+        this.offerFar(this.walls, wall, [rows, row, middle], [leftFacet[i], rightFacet[i]], [layer, zMm]);
+      }
       if (i === firstOf[row]) continue;
-      const [from, to] = [right[i - 1], left[i]];
-      this.offerFar(this.gaps, rows, row, { from, to, a: rightFacet[i - 1], b: leftFacet[i], layer, zMm });
+      const gap = this.acrossMm(rows, left[i] - right[i - 1], rightFacet[i - 1], leftFacet[i]);
+      if (gap > NEAR_MM && gap < this.gaps.uptoMm) {
+        const middle = (left[i] + right[i - 1]) / 2;
+        this.offerFar(this.gaps, gap, [rows, row, middle], [rightFacet[i - 1], leftFacet[i]], [layer, zMm]);
+      }
     }
+  }
+
+  /** Distance between two faces across them, from that along a row; Infinity where they do not face each other. */
+  private acrossMm({ grid }: SpanRows, alongMm: number, a: number, b: number): number {
+    if (a < 0 || b < 0) return Infinity;
+    const { normals } = this.faces;
+    const nx = normals[3 * a];
+    const ny = normals[3 * a + 1];
+    const mx = normals[3 * b];
+    const my = normals[3 * b + 1];
+    if (nx * mx + ny * my + normals[3 * a + 2] * normals[3 * b + 2] > FAR_OPPOSITE) return Infinity;
+    return (alongMm * Math.abs(grid.along === 0 ? mx - nx : my - ny)) / Math.hypot(mx - nx, my - ny);
   }
 
   private offerFar(
     keeper: SpotKeeper,
-    { grid }: SpanRows,
-    row: number,
-    {
-      from,
-      to,
-      a,
-      b,
-      layer,
-      zMm,
-    }: { from: number; to: number; a: number; b: number; layer: number; zMm: number },
+    sizeMm: number,
+    [{ grid }, row, middle]: readonly [SpanRows, number, number],
+    facets: readonly number[],
+    [layer, zMm]: readonly [number, number],
   ): void {
-    if (a < 0 || b < 0) return;
-    const { normals } = this.faces;
-    const [nx, ny, nz] = [normals[3 * a], normals[3 * a + 1], normals[3 * a + 2]];
-    const [mx, my, mz] = [normals[3 * b], normals[3 * b + 1], normals[3 * b + 2]];
-    if (nx * mx + ny * my + nz * mz > FAR_OPPOSITE) return;
-    const along = Math.abs(grid.along === 0 ? mx - nx : my - ny) / Math.hypot(mx - nx, my - ny);
-    const sizeMm = (to - from) * along;
-    if (!(sizeMm > NEAR_MM && sizeMm < keeper.uptoMm)) return;
-    const [middle, across] = [(from + to) / 2, middleOfRow(grid, row)];
+    const across = middleOfRow(grid, row);
     const [x, y] = grid.along === 0 ? [middle, across] : [across, middle];
-    keeper.offer({ sizeMm, layer, atMm: [x, y, zMm], betweenBodies: this.areTwoBodies([a, b]) });
+    keeper.offer({ sizeMm, layer, atMm: [x, y, zMm], betweenBodies: this.areTwoBodies(facets) });
   }
 }
 
