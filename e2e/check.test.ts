@@ -108,6 +108,11 @@ test('a part is dropped, its island and its cup are found, one is waived, two fe
   await waitForText(driver, 'Waived: a support stands below it in the slicer');
   expect(await mainText()).toContain('Waived: Begins in the air');
 
+  await driver.get(`${job}/story`);
+  await waitForText(driver, 'Decided before printing');
+  expect(await mainText()).toContain('a support stands below it in the slicer');
+  await driver.get(`${job}/check`);
+
   // Two features by clicking: one on the face in the middle of the view, one from the list.
   await waitForText(driver, 'sizes found. Click a face');
   await clickPart();

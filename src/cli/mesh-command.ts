@@ -4,6 +4,8 @@ import {
   checkMesh,
   correctAndProve,
   findFeatures,
+  guessUnits,
+  MM_IN,
   MOST_FEATURE_FACETS,
   readMesh,
   weldCorners,
@@ -14,7 +16,7 @@ import {
 } from '@/core/mesh';
 import { MOST_LAYERS, peaksOf, READING_DEFAULTS, readLayers, type LayerReading } from '@/core/layers';
 import { PARAMETER_NAMES, type ParameterName } from '@/core/signature';
-import { describeMeshIssue } from '@/words';
+import { describeMeshIssue, UNIT_WORDS } from '@/words';
 import { neededNumber, numberOption, onePath, parseArguments, textOption, type Arguments } from './arguments';
 import { readBytes, readText } from './files';
 import { UsageError, valueOrRefuse } from './usage-error';
@@ -33,6 +35,16 @@ function loadMesh(path: string): TimedMesh {
   const parsed = performance.now();
   const mesh = weldCorners(soup.corners);
   return { mesh, format: soup.format, parseMs: parsed - start, weldMs: performance.now() - parsed };
+}
+
+/** A part of a strange size was drawn in another unit, most likely: said, and read as it is. */
+function remarkUnits(bounds: Bounds, format: string): void {
+  const [likely] = guessUnits(bounds);
+  if (format === '3mf' || likely === 'mm') return;
+  const sides = [0, 1, 2].map((axis) => Number((bounds.max[axis] - bounds.min[axis]).toPrecision(4)));
+  process.stderr.write(
+    `Taken as millimetres the part is ${sides.join(' × ')} mm: drawn in ${UNIT_WORDS[likely]}? Scale the file by ${MM_IN[likely]} then.\n`,
+  );
 }
 
 /** Length, width and height as `130x80x160`. */
@@ -104,6 +116,7 @@ export function runMeshCheck(words: readonly string[]): object {
   const start = performance.now();
   const { mesh, format, parseMs, weldMs } = loadMesh(onePath(given, 'mesh check'));
   const { volumeMm3, areaMm2, bounds, ...counts } = checkMesh(mesh);
+  remarkUnits(bounds, format);
   const plate = plateOf(given);
   const liftMm = textOption(given, 'lift') === undefined ? 0 : neededNumber(given, 'lift', 0);
   const before = performance.now();

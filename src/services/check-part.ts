@@ -164,11 +164,32 @@ export function judgeFinding(
     return fail({ code: 'gone' });
   if (verdict === 'waived' && reason.trim() === '') return fail({ code: 'noReason' });
   db.insert(tables.findingVerdicts)
-    .values({ jobId: view.job.id, source: part.key, key, verdict, reason: reason.trim(), at: new Date() })
+    .values({
+      jobId: view.job.id,
+      source: part.key,
+      key,
+      title,
+      verdict,
+      reason: reason.trim(),
+      at: new Date(),
+    })
     .run();
   const word = { passed: 'Passed', waived: 'Waived', open: 'Open again' }[verdict];
   noteLedger(db, view.job.id, 'check', `${word}: ${title}`, reason.trim());
   return ok(undefined);
+}
+
+/** What was passed or waived before printing, on whatever file, oldest first; what was opened again is not told. */
+export function listVerdicts(db: Db, jobId: number) {
+  const { findingVerdicts } = tables;
+  const all = db
+    .select()
+    .from(findingVerdicts)
+    .where(eq(findingVerdicts.jobId, jobId))
+    .orderBy(findingVerdicts.id)
+    .all();
+  const last = new Map(all.map((row) => [`${row.source} ${row.key}`, row]));
+  return [...last.values()].filter(({ verdict }) => verdict !== 'open');
 }
 
 /** How settled the Check step is: 0 without a look at this file; then the share of what could cost something judged. */

@@ -155,6 +155,13 @@ describe('mellow mesh', () => {
     expect([lifted.cups.length, lifted.islands.length, lifted.traps.length]).toEqual([0, 1, 1]);
   });
 
+  test('a part drawn in metres is read and remarked on', () => {
+    const metres = inFolder('metres.stl', writeStl(box(0.03, 0.02, 0.01)));
+    const { status, stderr } = mellow('mesh', 'check', metres, '--json');
+    expect(status).toBe(0);
+    expect(stderr).toContain('drawn in metres? Scale the file by 1000');
+  });
+
   test('features lists the sizes that a file carries', () => {
     const { status, stdout } = mellow('mesh', 'features', part, '--json');
     expect(status).toBe(0);

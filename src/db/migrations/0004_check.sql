@@ -15,6 +15,7 @@ CREATE TABLE `finding_verdicts` (
 	`job_id` integer NOT NULL,
 	`source` text NOT NULL,
 	`key` text NOT NULL,
+	`title` text NOT NULL,
 	`verdict` text NOT NULL,
 	`reason` text NOT NULL,
 	`at` integer NOT NULL,

@@ -30,6 +30,8 @@ export const findingVerdicts = sqliteTable(
       .references(() => jobs.id),
     source: text().notNull(),
     key: text().notNull(),
+    /** The finding in words, as it was decided. */
+    title: text().notNull(),
     /** Mended in the file or by the supports, or printed all the same; open again when it was taken back. */
     verdict: text().$type<'passed' | 'waived' | 'open'>().notNull(),
     reason: text().notNull(),

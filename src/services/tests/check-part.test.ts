@@ -7,6 +7,7 @@ import {
   judgeFinding,
   keepCheck,
   listStations,
+  listVerdicts,
   setStance,
   setStations,
   settledOfCheck,
@@ -108,7 +109,11 @@ test('a look is kept once; what could lose the print has to be judged before the
     title: 'Waived: Begins in the air',
     detail: 'a support stands there',
   });
+  expect(listVerdicts(db, view().job.id)).toMatchObject([
+    { title: 'Begins in the air', verdict: 'waived', reason: 'a support stands there' },
+  ]);
   expectOk(judgeFinding(db, view(), { ...asked, verdict: 'open', reason: '' }));
+  expect(listVerdicts(db, view().job.id)).toEqual([]);
   expect(viewCheck(db, view(), CHECK_RULES).last!.findings[0].verdict).toBeUndefined();
 });
 

@@ -3,6 +3,7 @@ import { loadJob } from '@/app/_components/load-job';
 import { idFrom } from '@/app/_components/read-params';
 import { stripOf } from '@/app/_components/strip-of';
 import { bench } from '@/services/bench';
+import { listVerdicts } from '@/services/check-part';
 import { listAnswers, standingAnswer } from '@/services/need';
 import { tellStory, type AttemptChange, type AttemptStory } from '@/services/tell-story';
 import { type FeatureView, type PrintView } from '@/services/view-job';
@@ -17,6 +18,7 @@ export default async function StoryPage({ params }: { params: Promise<{ jobId: s
   const view = loadJob(jobId);
   const story = tellStory(db, view);
   const answers = listAnswers(db, jobId);
+  const verdicts = listVerdicts(db, jobId);
   const { job } = view;
   return (
     <div className="space-y-6">
@@ -54,6 +56,21 @@ export default async function StoryPage({ params }: { params: Promise<{ jobId: s
           printName={view.current.printName ?? ''}
           answer={standingAnswer(db, job)}
         />
+      )}
+      {verdicts.length > 0 && (
+        <section aria-labelledby="decided-title" className="max-w-prose">
+          <h2 id="decided-title" className="text-lg">
+            Decided before printing
+          </h2>
+          <ul className="border-t border-hair">
+            {verdicts.map(({ id, title, verdict, reason }) => (
+              <li key={id} className="border-b border-hair py-1">
+                <span className="font-semibold">{verdict === 'waived' ? 'Waived' : 'Passed'}</span>: {title}
+                {reason !== '' && <span className="text-soft">, {reason}</span>}
+              </li>
+            ))}
+          </ul>
+        </section>
       )}
       {story.length === 0 && (
         <p className="text-soft">

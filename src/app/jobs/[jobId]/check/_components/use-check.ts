@@ -1,6 +1,7 @@
 'use client';
 
 import { useCallback, useEffect, useState } from 'react';
+import { countLayers, MOST_LAYERS } from '@/core/layers';
 import type { JobPart } from '@/services/part-of-job';
 import { describeMeshIssue } from '@/words';
 import { CheckWorker, MeshStopped, type CheckAsk, type CheckFound, type OpenedPart } from '@/workers';
@@ -41,6 +42,11 @@ export function useCheck(
       if (!opened.ok) return merge({ busy: undefined, problem: describeMeshIssue(opened.issue) });
       merge({ opened: opened.value, worker: reader });
       const given = JSON.parse(asked) as CheckAsk;
+      if (countLayers(opened.value.check.bounds, given.limits.layerMm) > MOST_LAYERS)
+        return merge({
+          busy: undefined,
+          problem: `The part has more than ${MOST_LAYERS.toLocaleString('en')} layers: larger than any printer. Was it drawn in another unit? Bring it in again.`,
+        });
       merge({ found: await reader.glance(given), busy: { what: 'Reading the layers', share: 0 } });
       const found = await reader.read(given, (share) =>
         merge({ busy: { what: 'Reading the layers', share } }),
