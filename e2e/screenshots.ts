@@ -49,6 +49,7 @@ await waitForText(driver, 'mm high, closed');
 await take('gauges');
 await visit('/jobs/3/measure', 'ladder');
 await visit('/jobs/5/measure', 'measure-phone', 390, 844);
+await browser.resize(1280, 800);
 await driver.get(`${server.address}/jobs/8/measure`);
 await click(driver, 'Start measuring');
 await waitForText(driver, 'first of three');

@@ -1,4 +1,4 @@
-import { proxy, releaseProxy, wrap, type Remote } from 'comlink';
+import { releaseProxy, wrap, type Remote } from 'comlink';
 import type { PoseWorth } from '@/core/findings';
 import type { LayerReading } from '@/core/layers';
 import type { MeshIssue, Point, Progress } from '@/core/mesh';
@@ -6,6 +6,7 @@ import type { Result } from '@/core/result';
 import type { CheckAsk, CheckFound, ListedFeature, MendedPart, OpenedPart, TurnedPart } from './check-api';
 import type { CheckWorkerApi } from './check.worker';
 import { MeshStopped } from './mesh-client';
+import { withProgress } from './with-progress';
 
 /** A worker that reads one part. Stopping ends it in the middle of its work; it cannot be used again. */
 export class CheckWorker {
@@ -24,7 +25,7 @@ export class CheckWorker {
   }
 
   open(bytes: Uint8Array<ArrayBuffer>, onProgress: Progress): Promise<Result<OpenedPart, MeshIssue>> {
-    return Promise.race([this.remote.open(bytes, proxy(onProgress)), this.stopped]);
+    return withProgress(onProgress, (relay) => Promise.race([this.remote.open(bytes, relay), this.stopped]));
   }
 
   glance(ask: CheckAsk): Promise<CheckFound> {
@@ -32,7 +33,7 @@ export class CheckWorker {
   }
 
   read(ask: CheckAsk, onProgress: Progress): Promise<CheckFound> {
-    return this.orStopped(this.remote.read(ask, proxy(onProgress)));
+    return withProgress(onProgress, (relay) => this.orStopped(this.remote.read(ask, relay)));
   }
 
   slice(
@@ -52,7 +53,7 @@ export class CheckWorker {
   }
 
   study(ask: CheckAsk, onProgress: Progress): Promise<PoseWorth[]> {
-    return this.orStopped(this.remote.study(ask, proxy(onProgress)));
+    return withProgress(onProgress, (relay) => this.orStopped(this.remote.study(ask, relay)));
   }
 
   turn(up: Point): Promise<TurnedPart> {

@@ -1,7 +1,8 @@
-import { proxy, releaseProxy, wrap, type Remote } from 'comlink';
+import { releaseProxy, wrap, type Remote } from 'comlink';
 import type { AnchoredFeature, PartCorrection, MeshIssue, Progress } from '@/core/mesh';
 import type { Result } from '@/core/result';
 import type { CorrectedPart, LoadedPart } from './mesh-api';
+import { withProgress } from './with-progress';
 import type { MeshWorkerApi } from './mesh.worker';
 
 export class MeshStopped extends Error {}
@@ -23,7 +24,9 @@ export class MeshWorker {
     onProgress: Progress,
     name = '',
   ): Promise<Result<LoadedPart, MeshIssue>> {
-    return Promise.race([this.remote.load(bytes, proxy(onProgress), name), this.stopped]);
+    return withProgress(onProgress, (relay) =>
+      Promise.race([this.remote.load(bytes, relay, name), this.stopped]),
+    );
   }
 
   scaled(by: number): Promise<Uint8Array<ArrayBuffer>> {

@@ -1,8 +1,9 @@
 import { MeshoptSimplifier } from 'meshoptimizer';
 import type { Mesh } from '@/core/mesh';
 
-/** Parts of more facets are drawn by a coarser stand-in; everything is still computed on the part itself. */
-export const MOST_DRAWN_FACETS = 300_000;
+/** Parts of more facets are drawn by a coarser stand-in of so many; everything is still computed on the part itself. */
+const MOST_DRAWN_FACETS = 300_000;
+const STAND_IN_FACETS = 100_000;
 
 /** Corners to draw: those of the part, or of a stand-in with how many facets it has. */
 export async function drawnStandIn(
@@ -16,7 +17,7 @@ export async function drawnStandIn(
     Float32Array.from(positions),
     3,
     null,
-    3 * MOST_DRAWN_FACETS,
+    3 * STAND_IN_FACETS,
     1,
   );
   const drawn = new Float32Array(3 * kept.length);

@@ -54,8 +54,8 @@ export default function PartView({ corners, bounds, callouts, activeId, onPlace,
   const colours = useColours();
   const geometry = useMemo(() => {
     const made = new BufferGeometry();
+    // Flat shading takes its normals from the screen: none are computed here.
     made.setAttribute('position', new BufferAttribute(corners, 3));
-    made.computeVertexNormals();
     return made;
   }, [corners]);
   useEffect(() => () => geometry.dispose(), [geometry]);

@@ -29,6 +29,7 @@ export function useCheck(
     const reader = new CheckWorker();
     let live = true;
     const merge = (part: Partial<CheckState>) => live && setState((before) => ({ ...before, ...part }));
+    const tell = (what: string) => (share: number) => merge({ busy: { what, share } });
     const run = async () => {
       setWorker(reader);
       setState({ busy: { what: 'Reading the part', share: 0 } });
@@ -36,9 +37,7 @@ export function useCheck(
       if (!response.ok)
         return merge({ busy: undefined, problem: 'The part’s file is not there. Bring it in again.' });
       const bytes = new Uint8Array(await response.arrayBuffer());
-      const opened = await reader.open(bytes, (share) =>
-        merge({ busy: { what: 'Reading the part', share } }),
-      );
+      const opened = await reader.open(bytes, tell('Reading the part'));
       if (!opened.ok) return merge({ busy: undefined, problem: describeMeshIssue(opened.issue) });
       merge({ opened: opened.value, worker: reader });
       const given = JSON.parse(asked) as CheckAsk;
@@ -48,9 +47,7 @@ export function useCheck(
           problem: `The part has more than ${MOST_LAYERS.toLocaleString('en')} layers: larger than any printer. Was it drawn in another unit? Bring it in again.`,
         });
       merge({ found: await reader.glance(given), busy: { what: 'Reading the layers', share: 0 } });
-      const found = await reader.read(given, (share) =>
-        merge({ busy: { what: 'Reading the layers', share } }),
-      );
+      const found = await reader.read(given, tell('Reading the layers'));
       merge({ found, busy: undefined });
     };
     run().catch((error: Error) => {
