@@ -1,10 +1,10 @@
 import { and, desc, eq } from 'drizzle-orm';
 import {
   limitsOf,
+  turnPoint,
   type CheckLimits,
   type CheckRules,
   type Finding,
-  type Room,
   type Rooms,
   type Stance,
 } from '@/core/findings';
@@ -201,12 +201,6 @@ export function settledOfCheck(db: Db, view: JobView): number {
   return grave.length === 0 ? 1 : 0.25 + (0.75 * judged) / grave.length;
 }
 
-/** Takes a place on the part along when its file was turned. */
-function turned([x, y, z]: Room, rotation: readonly number[], liftMm: number): [number, number, number] {
-  const [a, b, c] = [0, 3, 6].map((row) => rotation[row] * x + rotation[row + 1] * y + rotation[row + 2] * z);
-  return [a, b, c + liftMm];
-}
-
 /** After the part's file was turned: the places of its features go along. Their directions stay as they were typed. */
 export function turnPlaces(db: Db, jobId: number, rotation: readonly number[], liftMm: number): void {
   const { features } = tables;
@@ -214,8 +208,9 @@ export function turnPlaces(db: Db, jobId: number, rotation: readonly number[], l
   db.transaction((tx) => {
     for (const { id, anchor } of placed) {
       if (anchor === null) continue;
+      const [x, y, z] = turnPoint(rotation, anchor);
       tx.update(features)
-        .set({ anchor: turned(anchor, rotation, liftMm) })
+        .set({ anchor: [x, y, z + liftMm] })
         .where(eq(features.id, id))
         .run();
     }

@@ -14,6 +14,7 @@ import {
 import { middleOfLayer, readLayers, roughReading, sweepLayers, type LayerReading } from '@/core/layers';
 import {
   checkMesh,
+  distanceToFeature,
   findFeatures,
   joinContours,
   listShells,
@@ -157,7 +158,7 @@ export class CheckApi {
     const { mesh } = this.opened;
     const near = this.recognised().map((feature, index) => ({
       index,
-      apart: distanceTo(mesh, feature, place),
+      apart: distanceToFeature(mesh, feature, place),
     }));
     return near
       .filter(({ apart }) => apart < REACH_MM)
@@ -198,39 +199,3 @@ export class CheckApi {
 
 /** A click lies on a face when it is nearer than this, mm: the shown part may be a coarser stand-in. */
 const REACH_MM = 0.3;
-
-function distanceTo({ positions, facets }: Mesh, feature: FoundFeature, place: Point): number {
-  let least = Infinity;
-  for (const facet of feature.facets) {
-    const corners = [0, 1, 2].map((k) => 3 * facets[3 * facet + k]);
-    const [a, b, c] = corners.map((at): Point => [positions[at], positions[at + 1], positions[at + 2]]);
-    least = Math.min(least, distanceToFacet(place, a, b, c));
-  }
-  return least;
-}
-
-/** Distance of a point from a triangle: to its plane where the foot lies within, else to its sides. */
-function distanceToFacet(p: Point, a: Point, b: Point, c: Point): number {
-  const minus = (x: Point, y: Point): Point => [x[0] - y[0], x[1] - y[1], x[2] - y[2]];
-  const dot = (x: Point, y: Point) => x[0] * y[0] + x[1] * y[1] + x[2] * y[2];
-  const cross = (x: Point, y: Point): Point => [
-    x[1] * y[2] - x[2] * y[1],
-    x[2] * y[0] - x[0] * y[2],
-    x[0] * y[1] - x[1] * y[0],
-  ];
-  const normal = cross(minus(b, a), minus(c, a));
-  const sides = [
-    [a, b],
-    [b, c],
-    [c, a],
-  ] as const;
-  if (sides.every(([from, to]) => dot(cross(minus(to, from), minus(p, from)), normal) >= 0))
-    return Math.abs(dot(minus(p, a), normal)) / Math.hypot(...normal);
-  return Math.min(
-    ...sides.map(([from, to]) => {
-      const along = minus(to, from);
-      const share = Math.min(1, Math.max(0, dot(minus(p, from), along) / (dot(along, along) || 1)));
-      return Math.hypot(...minus(p, [0, 1, 2].map((k) => from[k] + share * along[k]) as unknown as Point));
-    }),
-  );
-}

@@ -1,18 +1,7 @@
 import type { Axis, FeatureKind } from '@/core/metrology';
 import { boundsOf, type Mesh, type Point } from './mesh';
-import {
-  cornersOfFacet,
-  crossOf,
-  dotOf,
-  growFlatFaces,
-  minus,
-  RoundFinder,
-  scaled,
-  SMOOTH_RAD,
-  unit,
-  type FlatFace,
-  type RoundFace,
-} from './patches';
+import { growFlatFaces, RoundFinder, SMOOTH_RAD, type FlatFace, type RoundFace } from './patches';
+import { cornersOfFacet, crossOf, dotOf, minus, scaled, unit, distanceToFacet } from './vectors';
 
 export type FeatureSort = 'width' | 'slot' | 'height' | 'hole' | 'shaft' | 'pitch';
 
@@ -267,4 +256,9 @@ export function findFeatures(mesh: Mesh): FoundFeature[] {
     .slice(0, MOST_FEATURES);
   const sizes = [...roundFeatures(mesh, rounds), ...flatFeatures(mesh, flats)];
   return [...sizes, ...pitches(sizes)].slice(0, MOST_FEATURES);
+}
+
+/** Distance of a place from the faces of a feature, mm. */
+export function distanceToFeature(mesh: Mesh, { facets }: FoundFeature, place: Point): number {
+  return facets.reduce((least, facet) => Math.min(least, distanceToFacet(mesh, facet, place)), Infinity);
 }

@@ -19,7 +19,13 @@ export {
   type MeshFormat,
   type Point,
 } from './mesh';
-export { findFeatures, MOST_FEATURE_FACETS, type FeatureSort, type FoundFeature } from './features';
+export {
+  distanceToFeature,
+  findFeatures,
+  MOST_FEATURE_FACETS,
+  type FeatureSort,
+  type FoundFeature,
+} from './features';
 export { MOST_FACETS } from './facet-list';
 export { LARGEST_MODEL_BYTES } from './read-3mf';
 export { readMesh, type MeshIssue } from './read-mesh';

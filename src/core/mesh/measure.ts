@@ -1,5 +1,6 @@
 import { fail, ok, type Result } from '../result';
 import type { FeatureKind } from '@/core/metrology';
+import { circleThrough } from './circle';
 import type { Mesh, Point } from './mesh';
 import { crossLine, joinContours, sectionAt, type Contour } from './section';
 
@@ -49,28 +50,6 @@ function distanceToPiece([x0, y0, x1, y1]: readonly number[], x: number, y: numb
   return Math.hypot(x0 + share * dx - x, y0 + share * dy - y);
 }
 
-/** Centre of the circle through a loop's points, least squares. Source: I. Kåsa, IEEE Trans. Instrum. Meas. 25 (1976) 8. */
-function centreOf({ points }: Contour): [number, number] {
-  const count = points.length / 2;
-  let [mx, my] = [0, 0];
-  for (let i = 0; i < points.length; i += 2) {
-    mx += points[i] / count;
-    my += points[i + 1] / count;
-  }
-  let [suu, svv, suv, su, sv] = [0, 0, 0, 0, 0];
-  for (let i = 0; i < points.length; i += 2) {
-    const [u, v] = [points[i] - mx, points[i + 1] - my];
-    const square = u * u + v * v;
-    suu += u * u;
-    svv += v * v;
-    suv += u * v;
-    su += u * square;
-    sv += v * square;
-  }
-  const determinant = suu * svv - suv * suv;
-  return [mx + (su * svv - sv * suv) / (2 * determinant), my + (sv * suu - su * suv) / (2 * determinant)];
-}
-
 /**
  * Diameter of the loop nearest the anchor in the section at its height: of a shaft the circle around its corners,
  * of a hole the circle inside its sides, as jaws and a pin would find them.
@@ -84,7 +63,13 @@ function measureRound(mesh: Mesh, kind: FeatureKind, anchorMm: Point): Result<nu
     .filter(({ apart }) => apart <= REACH_MM)
     .sort((a, b) => a.apart - b.apart)[0];
   if (near === undefined) return fail({ code: 'nothingThere', anchorMm });
-  const [x, y] = centreOf(near.contour);
+  const corners = Array.from({ length: near.contour.points.length / 2 }, (_, i): [number, number] => [
+    near.contour.points[2 * i],
+    near.contour.points[2 * i + 1],
+  ]);
+  const circle = circleThrough(corners);
+  if (circle === undefined) return fail({ code: 'nothingThere', anchorMm });
+  const { x, y } = circle;
   if (kind.sense === 'inside') return ok(2 * distanceToLoop(near.contour, x, y));
   const { points } = near.contour;
   let most = 0;

@@ -2,7 +2,7 @@ import earcut from 'earcut';
 import { checkMesh, listDuplicates, readShells, type MeshCheck } from './check';
 import { bucketEdges, eachEdge } from './edges';
 import { facetVector, type Mesh, type Point } from './mesh';
-import { crossOf, dotOf, minus, unit } from './patches';
+import { crossOf, dotOf, minus, unit } from './vectors';
 import { weldCorners } from './weld';
 
 /** What a mend did to a copy of a mesh. */

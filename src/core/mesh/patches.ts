@@ -1,5 +1,7 @@
 import { bucketEdges, eachEdge } from './edges';
+import { circleThrough, type Circle } from './circle';
 import { facetVector, type Mesh, type Point } from './mesh';
+import { cornersOfFacet, crossOf, dotOf, minus, scaled, unit } from './vectors';
 
 /** Facets in one plane that hang together. */
 export interface FlatFace {
@@ -24,27 +26,6 @@ export interface Neighbour {
 const COPLANAR_MM = 2e-4;
 /** A face is grown over edges that turn by less than this. */
 const FLAT_COS = Math.cos((3 * Math.PI) / 180);
-
-export const dotOf = (a: Point, b: Point): number => a[0] * b[0] + a[1] * b[1] + a[2] * b[2];
-export const minus = (a: Point, b: Point): Point => [a[0] - b[0], a[1] - b[1], a[2] - b[2]];
-export const crossOf = (a: Point, b: Point): Point => [
-  a[1] * b[2] - a[2] * b[1],
-  a[2] * b[0] - a[0] * b[2],
-  a[0] * b[1] - a[1] * b[0],
-];
-export const scaled = (a: Point, by: number): Point => [a[0] * by, a[1] * by, a[2] * by];
-export function unit(a: Point): Point {
-  const length = Math.hypot(...a);
-  return length === 0 ? [0, 0, 0] : scaled(a, 1 / length);
-}
-
-export function cornersOfFacet({ positions, facets }: Mesh, facet: number): [Point, Point, Point] {
-  const corner = (k: number): Point => {
-    const at = 3 * facets[3 * facet + k];
-    return [positions[at], positions[at + 1], positions[at + 2]];
-  };
-  return [corner(0), corner(1), corner(2)];
-}
 
 /** The facet across each edge, over all edges with two facets; every pair once. */
 function listNeighbours(mesh: Mesh): { pairs: Uint32Array; ends: Uint32Array } {
@@ -151,35 +132,6 @@ export interface RoundFace {
 export const SMOOTH_RAD = (25 * Math.PI) / 180;
 /** How much of the circle must be there for jaws to find it. */
 const LEAST_COVER_RAD = (240 * Math.PI) / 180;
-
-interface Circle {
-  readonly x: number;
-  readonly y: number;
-  readonly radius: number;
-}
-
-/** Circle through points of a plane, least squares. Source: I. Kåsa, IEEE Trans. Instrum. Meas. 25 (1976) 8. */
-export function circleThrough(points: readonly (readonly [number, number])[]): Circle | undefined {
-  const count = points.length;
-  const mx = points.reduce((sum, [x]) => sum + x, 0) / count;
-  const my = points.reduce((sum, [, y]) => sum + y, 0) / count;
-  let [suu, svv, suv, su, sv, ss] = [0, 0, 0, 0, 0, 0];
-  for (const [x, y] of points) {
-    const [u, v] = [x - mx, y - my];
-    const square = u * u + v * v;
-    suu += u * u;
-    svv += v * v;
-    suv += u * v;
-    su += u * square;
-    sv += v * square;
-    ss += square;
-  }
-  const determinant = suu * svv - suv * suv;
-  if (Math.abs(determinant) < 1e-12 * (suu + svv) ** 2) return undefined;
-  const cx = (su * svv - sv * suv) / (2 * determinant);
-  const cy = (sv * suu - su * suv) / (2 * determinant);
-  return { x: mx + cx, y: my + cy, radius: Math.sqrt(cx * cx + cy * cy + ss / count) };
-}
 
 /** Two directions across an axis. */
 function acrossAxis(axis: Point): [Point, Point] {

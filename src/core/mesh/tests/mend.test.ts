@@ -2,7 +2,7 @@ import { describe, expect, test } from '@jest/globals';
 import { loadTestKernel } from '@/testing/kernel';
 import { box, cornersOf, moved } from '@/testing/meshes';
 import { printedSolids, seatedMesh } from '@/testing/printed-solids';
-import { checkMesh, mendMesh, weldCorners, type Mesh } from '../index';
+import { checkMesh, guessUnits, mendMesh, weldCorners, type Mesh } from '../index';
 
 function together(...meshes: readonly Mesh[]): Mesh {
   let from = 0;
@@ -95,4 +95,13 @@ describe('mending a copy', () => {
     expect(loose.positions.length / 3).toBeGreaterThan(8);
     expect(mendMesh(loose, { weldMm: 0.01 }).after).toMatchObject({ vertices: 8, watertight: true });
   });
+});
+
+test('the unit of a file is asked only where millimetres make no part', () => {
+  const guess = (size: number) => guessUnits(checkMesh(box(size, size / 2, size / 3)).bounds);
+  expect(guess(40)).toEqual(['mm']);
+  // 0.03 m are 30 mm; as centimetres or inches it would be smaller than anybody prints.
+  expect(guess(0.03)).toEqual(['m', 'mm']);
+  expect(guess(1.5)[0]).toBe('cm');
+  expect(guess(9000)).toEqual(['mm']);
 });
