@@ -191,8 +191,11 @@ export class CheckApi {
     return { stl: writeStl(posed), rotation, liftMm: posed.positions[2] - turnedZ };
   }
 
-  mend(): MendedPart {
-    const { mesh, ...told } = mendMesh(this.opened.mesh);
+  /** undefined: nothing of the part has an area. */
+  mend(): MendedPart | undefined {
+    const mended = mendMesh(this.opened.mesh);
+    if (mended === undefined) return undefined;
+    const { mesh, ...told } = mended;
     return { ...told, stl: writeStl(mesh) };
   }
 }

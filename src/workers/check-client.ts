@@ -60,7 +60,7 @@ export class CheckWorker {
     return this.orStopped(this.remote.turn(up));
   }
 
-  mend(): Promise<MendedPart> {
+  mend(): Promise<MendedPart | undefined> {
     return this.orStopped(this.remote.mend());
   }
 

@@ -28,7 +28,7 @@ const exposed = {
   },
   mend() {
     const mended = api.mend();
-    return transfer(mended, [mended.stl.buffer]);
+    return mended === undefined ? undefined : transfer(mended, [mended.stl.buffer]);
   },
 };
 export type CheckWorkerApi = typeof exposed;

@@ -9,6 +9,13 @@ export interface Cuts {
   facetOf: Int32Array;
 }
 
+function hasThreeCorners(facets: Uint32Array, facet: number): boolean {
+  const a = facets[3 * facet];
+  const b = facets[3 * facet + 1];
+  const c = facets[3 * facet + 2];
+  return a !== b && b !== c && a !== c;
+}
+
 /** So many pieces are cut at a time, unless one layer has more. */
 const PIECES_AT_ONCE = 400_000;
 
@@ -49,7 +56,8 @@ export class LayerCutter {
       const zb = positions[3 * facets[3 * facet + 1] + 2];
       const zc = positions[3 * facets[3 * facet + 2] + 2];
       const last = planeFrom(Math.max(za, zb, zc));
-      const first = Math.min(last, planeFrom(Math.min(za, zb, zc)));
+      // A facet with two corners in one is a line: nothing is cut of it.
+      const first = hasThreeCorners(facets, facet) ? Math.min(last, planeFrom(Math.min(za, zb, zc))) : last;
       this.firstOf[facet] = first;
       this.lastOf[facet] = last;
       this.starts[first + 1]++;
@@ -113,7 +121,10 @@ export class LayerCutter {
     const last = Math.min(to, this.lastOf[facet]);
     for (let layer = Math.max(from, this.firstOf[facet]); layer < last; layer++) {
       const z = middleOfLayer(this.plan, layer);
-      const [aUp, bUp, cUp] = [za >= z, zb >= z, zc >= z];
+      // A corner in the plane lies below it, as the first and last planes of a facet count it.
+      const aUp = za > z;
+      const bUp = zb > z;
+      const cUp = zc > z;
       // Going round, one edge falls through the plane and one rises: the contour runs from the one to the other.
       const fall = aUp && !bUp ? a : bUp && !cUp ? b : c;
       const rise = !aUp && bUp ? a : !bUp && cUp ? b : c;

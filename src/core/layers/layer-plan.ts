@@ -37,7 +37,7 @@ export function planLayers({ positions, facets }: Mesh, heightMm: number): Layer
   return { count, heightMm, fromMm: bounds.min[2] };
 }
 
-/** The first plane at a height or above it, and `count` where none is; a vertex in a plane belongs above it. */
+/** The first plane at a height or above it, and `count` where none is: a corner in a plane lies below it. */
 export function planeFinder(plan: LayerPlan): (zMm: number) => number {
   const { count, fromMm, heightMm } = plan;
   const planes = Float64Array.from({ length: count }, (_, layer) => middleOfLayer(plan, layer));

@@ -197,13 +197,15 @@ function fillHoles(mesh: Mesh, { mostCorners, crooked }: MendOptions) {
 
 /**
  * Mends a copy of a mesh where that is safe: joins vertices, drops facets without area and doubles, makes neighbours agree,
- * fills simple holes, and turns shells that are inside out. The mesh itself is not touched. Throws RangeError without facets.
+ * fills simple holes, and turns shells that are inside out. The mesh itself is not touched. undefined: no facet has an area,
+ * there is nothing to mend. Throws RangeError without facets.
  */
-export function mendMesh(mesh: Mesh, options: Partial<MendOptions> = {}): Mend {
+export function mendMesh(mesh: Mesh, options: Partial<MendOptions> = {}): Mend | undefined {
   const given = { ...MEND_DEFAULTS, ...options };
   const before = checkMesh(mesh);
   const welded = weldCorners(cornersOf(mesh), { quantumMm: given.weldMm });
   const solid = keepFacets(welded, hasArea(welded));
+  if (solid.facets.length === 0) return undefined;
   const doubles = new Set(listDuplicates(solid, Array(solid.facets.length / 3).keys()));
   const single = keepFacets(solid, (facet) => !doubles.has(facet));
   const agreeing = disagreeing(single);

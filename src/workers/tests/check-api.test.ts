@@ -75,7 +75,7 @@ test('a mend comes with what it changed, and the part itself stays', () => {
   const whole = box(10, 20, 5);
   const open: Mesh = { positions: whole.positions, facets: whole.facets.slice(6) };
   expectOk(api.open(writeStl(open)));
-  const { stl, filledHoles, before, after } = api.mend();
+  const { stl, filledHoles, before, after } = api.mend()!;
   expect([filledHoles, before.watertight, after.watertight]).toEqual([1, false, true]);
   expect(checkMesh(weldCorners(expectOk(readStl(stl)).corners)).volumeMm3).toBeCloseTo(1000, 3);
   expect(checkMesh(api.part).watertight).toBe(false);

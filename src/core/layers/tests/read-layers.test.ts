@@ -1,10 +1,12 @@
 import { describe, expect, test } from '@jest/globals';
 import type { Manifold } from 'manifold-3d';
 import { checkMesh, listShells, type Mesh } from '@/core/mesh';
+import { seededRandom } from '@/core/numerics';
 import { loadTestKernel } from '@/testing/kernel';
 import { box, moved } from '@/testing/meshes';
 import { printedSolids, seatedMesh } from '@/testing/printed-solids';
 import { readLayers, type LayerReading, type ReadingOptions } from '../read-layers';
+import { sweepLayers } from '../sweep';
 
 const kernel = await loadTestKernel();
 const solids = printedSolids(kernel);
@@ -161,6 +163,32 @@ describe('layers in detail', () => {
     expect(hanging(3.9)).toBe(0);
     // It leans by 0.3 a layer of 0.1: 0.2 × 5 hang.
     expect(hanging(12)).toBeCloseTo(1, 1);
+  });
+  test('corners that lie in the very plane of a layer are cut once', () => {
+    // Steps at 0.25 and 0.75: the middles of layers 0 and 1 of 0.5.
+    const slab = kernel.Manifold.cube([10, 10, 0.25]).add(kernel.Manifold.cube([8, 8, 0.75]));
+    const stair = slab.add(kernel.Manifold.cube([6, 6, 2]));
+    const { areaMm2, islands } = readLayers(seatedMesh(stair), { heightMm: 0.5, pixelMm: 0.1 });
+    expect([...areaMm2].every(Number.isFinite)).toBe(true);
+    expect(areaMm2[2]).toBeCloseTo(36, 6);
+    expect(areaMm2[3]).toBeCloseTo(36, 6);
+    for (const area of areaMm2) expect([36, 64, 100]).toContain(Math.round(area));
+    expect(islands).toHaveLength(0);
+  });
+  test.each([3, 11, 29])('agrees with the plain sweep on a random solid (%i)', (seed) => {
+    const random = seededRandom(seed);
+    const some = (low: number, high: number) => low + (high - low) * random.uniform();
+    const piece = () =>
+      kernel.Manifold.cube([some(4, 12), some(4, 12), some(4, 12)], true)
+        .rotate([some(0, 90), some(0, 90), some(0, 90)])
+        .translate([some(-4, 4), some(-4, 4), some(-4, 4)]);
+    const mesh = seatedMesh(piece().add(piece()).subtract(piece()));
+    const [plain, whole] = [
+      sweepLayers(mesh, { heightMm: 0.2 }),
+      readLayers(mesh, { heightMm: 0.2, pixelMm: 0.2 }),
+    ];
+    whole.areaMm2.forEach((area, layer) => expect(area).toBeCloseTo(plain.areaMm2[layer], 6));
+    whole.perimeterMm.forEach((length, layer) => expect(length).toBeCloseTo(plain.perimeterMm[layer], 6));
   });
   test('bodies drawn into one another are one', () => {
     const a = box(4, 4, 4);

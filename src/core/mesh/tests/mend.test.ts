@@ -2,7 +2,15 @@ import { describe, expect, test } from '@jest/globals';
 import { loadTestKernel } from '@/testing/kernel';
 import { box, cornersOf, moved } from '@/testing/meshes';
 import { printedSolids, seatedMesh } from '@/testing/printed-solids';
-import { checkMesh, guessUnits, mendMesh, weldCorners, type Mesh } from '../index';
+import {
+  checkMesh,
+  guessUnits,
+  mendMesh,
+  weldCorners,
+  type Mend,
+  type Mesh,
+  type MendOptions,
+} from '../index';
 
 function together(...meshes: readonly Mesh[]): Mesh {
   let from = 0;
@@ -45,15 +53,24 @@ describe('cavities and shells', () => {
 });
 
 describe('mending a copy', () => {
+  const mended = (mesh: Mesh, options?: Partial<MendOptions>): Mend => mendMesh(mesh, options)!;
+
   test('a sound mesh stays as it is', () => {
-    const { after, turnedFacets, filledHoles, droppedDegenerate } = mendMesh(box(10, 20, 5));
+    const { after, turnedFacets, filledHoles, droppedDegenerate } = mended(box(10, 20, 5));
     expect([turnedFacets, filledHoles, droppedDegenerate]).toEqual([0, 0, 0]);
     expect(after).toEqual(checkMesh(box(10, 20, 5)));
+  });
+  test('where nothing has an area there is nothing to mend', () => {
+    const line: Mesh = {
+      positions: Float64Array.from([0, 0, 0, 1, 0, 0, 2, 0, 0]),
+      facets: Uint32Array.from([0, 1, 2]),
+    };
+    expect(mendMesh(line)).toBeUndefined();
   });
   test('a missing wall is filled, and the volume is that of the whole box', () => {
     const open = without(box(10, 20, 5), 0, 1);
     expect(checkMesh(open).boundaryEdges).toBe(4);
-    const { after, filledHoles, leftHoles, mesh } = mendMesh(open);
+    const { after, filledHoles, leftHoles, mesh } = mended(open);
     expect([filledHoles, leftHoles]).toEqual([1, 0]);
     expect(after).toMatchObject({ watertight: true, volumeMm3: expect.closeTo(1000, 6) });
     expect(open.facets).toHaveLength(30);
@@ -61,39 +78,39 @@ describe('mending a copy', () => {
   });
   test('a crooked hole and one with too many corners are left and told', () => {
     // Two walls that meet at a corner of the box are gone: the loop is no plane.
-    const crooked = mendMesh(without(box(10, 10, 10), 0, 1, 2, 3));
+    const crooked = mended(without(box(10, 10, 10), 0, 1, 2, 3));
     expect([crooked.filledHoles, crooked.leftHoles]).toEqual([0, 1]);
-    expect(mendMesh(without(box(10, 20, 5), 0, 1), { mostCorners: 3 }).leftHoles).toBe(1);
+    expect(mended(without(box(10, 20, 5), 0, 1), { mostCorners: 3 }).leftHoles).toBe(1);
   });
   test('neighbours that disagree are turned, then the whole the right way out', () => {
     const facets = box(10, 20, 5).facets.slice();
     for (const facet of [0, 3, 7])
       [facets[3 * facet], facets[3 * facet + 1]] = [facets[3 * facet + 1], facets[3 * facet]];
-    const { after, before, turnedFacets } = mendMesh({ positions: box(10, 20, 5).positions, facets });
+    const { after, before, turnedFacets } = mended({ positions: box(10, 20, 5).positions, facets });
     expect(before.misorientedEdges).toBeGreaterThan(0);
     expect(turnedFacets).toBeGreaterThan(0);
     expect(after).toMatchObject({ watertight: true, invertedShells: 0, volumeMm3: expect.closeTo(1000, 6) });
   });
   test('an inverted shell is flipped, the wall of a cavity is not', () => {
     const hollow = together(box(10, 10, 10), moved(insideOut(box(4, 4, 4)), [0, 0, 3]));
-    expect(mendMesh(insideOut(hollow)).after).toMatchObject({
+    expect(mended(insideOut(hollow)).after).toMatchObject({
       volumeMm3: expect.closeTo(1000 - 64, 6),
       enclosedVoids: 1,
       invertedShells: 0,
     });
-    expect(mendMesh(hollow).turnedFacets).toBe(0);
+    expect(mended(hollow).turnedFacets).toBe(0);
   });
   test('doubles, facets without area and near vertices go', () => {
     const part = box(10, 20, 5);
     const facets = Uint32Array.from([...part.facets, ...part.facets.slice(0, 3), 0, 0, 1]);
-    const { droppedDuplicates, droppedDegenerate, after } = mendMesh({ positions: part.positions, facets });
+    const { droppedDuplicates, droppedDegenerate, after } = mended({ positions: part.positions, facets });
     expect([droppedDuplicates, droppedDegenerate]).toEqual([1, 1]);
     expect(after.watertight).toBe(true);
     // Every corner on its own, 0.1 µm astray: welded at a micrometre they are eight again.
     const astray = cornersOf(part).map((value, i) => value + (i % 7) * 2e-5);
     const loose = weldCorners(Float64Array.from(astray), { quantumMm: 1e-6 });
     expect(loose.positions.length / 3).toBeGreaterThan(8);
-    expect(mendMesh(loose, { weldMm: 0.01 }).after).toMatchObject({ vertices: 8, watertight: true });
+    expect(mended(loose, { weldMm: 0.01 }).after).toMatchObject({ vertices: 8, watertight: true });
   });
 });
 

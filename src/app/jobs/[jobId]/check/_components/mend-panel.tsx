@@ -25,7 +25,14 @@ export function MendPanel({
   const [problem, setProblem] = useState<string | undefined>();
   const faults = describeMeshFaults(check);
   const mend = () =>
-    void worker.mend().then(setMended, () => setProblem('The mend was stopped. Load the page again to try.'));
+    void worker.mend().then(
+      (part) => {
+        setMended(part);
+        if (part === undefined)
+          setProblem('Nothing of it has an area: there is no solid to mend. Export it again.');
+      },
+      () => setProblem('The mend was stopped. Load the page again to try.'),
+    );
   const take = async ({ stl }: MendedPart) => {
     const refusal = await sendPart(jobId, stl, 'mended.stl');
     setProblem(refusal);

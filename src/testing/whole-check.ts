@@ -1,0 +1,39 @@
+import { limitsOf, listFindings, type Finding } from '@/core/findings';
+import { readLayers, type LayerReading } from '@/core/layers';
+import {
+  boundsOf,
+  checkMesh,
+  findFeatures,
+  listShells,
+  mendMesh,
+  type FoundFeature,
+  type Mend,
+  type Mesh,
+} from '@/core/mesh';
+
+export interface WholeCheck {
+  readonly reading: LayerReading;
+  readonly findings: readonly Finding[];
+  readonly features: readonly FoundFeature[];
+  readonly mend?: Mend;
+}
+
+/** Everything that Check does with a part, on layers and rows that suit its size. */
+export function wholeCheck(mesh: Mesh): WholeCheck {
+  const { min, max } = boundsOf(mesh.positions);
+  const extent = Math.max(1e-3, ...[0, 1, 2].map((axis) => max[axis] - min[axis]));
+  const limits = limitsOf({ pixelMm: extent / 60, layerMm: extent / 40, rooms: {}, jointGapsMm: [] });
+  const reading = readLayers(mesh, {
+    heightMm: limits.layerMm,
+    pixelMm: limits.pixelMm.value,
+    thinWallMm: limits.wallMm.value,
+    thinGapMm: limits.gapMm.value,
+    bodyOf: listShells(mesh),
+  });
+  return {
+    reading,
+    findings: listFindings(checkMesh(mesh), reading, limits, { kind: 'plate' }),
+    features: findFeatures(mesh),
+    mend: mendMesh(mesh),
+  };
+}
