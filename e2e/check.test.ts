@@ -77,7 +77,8 @@ test('a part is dropped, its island and its cup are found, one is waived, two fe
   await waitForText(driver, 'Go on to Measure');
   const text = await mainText();
   // The peg begins at 3 mm, in layers of 0.05; the bore is π·5² wide.
-  expect(text).toMatch(/Begins in the air: (8\.9|9\.0)\d mm² at layer 60/);
+  expect(text).toMatch(/Begins in the air: (8\.9|9\.0)\d mm²/);
+  expect(text).toContain('layer 60, 3.03 mm up');
   expect(text).toContain('A cup of 78 mm² sucks on the film');
   expect(text).toContain('40.00 × 20.00 × 8.00');
 
@@ -157,6 +158,14 @@ test('standing on supports the same vane is judged anew; poses are compared and 
   await typeOver(driver, 'input[name="liftMm"]', '6');
   await click(driver, 'Stand it so');
   await waitForText(driver, 'Stands on supports 6.0 mm high');
+  // 18 mm of part above 6 mm of supports: 360 layers after 120.
+  await waitForText(driver, 'Go on to Measure');
+  await waitFor(
+    driver,
+    async () =>
+      (await (await find(driver, '//label[contains(., "Layer")]/input')).getAttribute('value')) === '479',
+    'the layers of the supports are not counted',
+  );
   expect(await browser.errors()).toEqual([]);
 });
 

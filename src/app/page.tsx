@@ -11,6 +11,7 @@ const NEXT: Readonly<Record<NextStep, string>> = {
   need: 'Say what it must do',
   resin: 'Choose its resin',
   fit: 'Look at its fits',
+  check: 'Look at its layers',
   measure: 'Measure',
   correct: 'Put it right',
   story: 'Read the story',

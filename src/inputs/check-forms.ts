@@ -1,7 +1,8 @@
 import { z } from 'zod';
 import { CHANCES, FINDING_CODES, RISKS, STATIONS, type Room, type Rooms, type Stance } from '@/core/findings';
-import { AXES, BASES, SENSES, SHAPES, type FeatureKind } from '@/core/metrology';
+import type { FeatureKind } from '@/core/metrology';
 import { choiceField, numberField, optionalNumber, refuse, textField } from './form-fields';
+import { kindFields } from './job-forms';
 
 /** How the part will stand; on supports their height is needed. */
 export const stanceForm = z
@@ -60,10 +61,7 @@ export const turnInput = z.object({ rotation: z.array(z.number()).length(9), lif
 export const foundFeatureForm = z
   .object({
     name: textField({ limit: 60 }),
-    sense: choiceField(SENSES),
-    shape: choiceField(SHAPES),
-    axis: choiceField(AXES),
-    base: choiceField(['', ...BASES]),
+    ...kindFields,
     angleRad: z.string().default(''),
     targetMm: numberField(0, 2000),
     toleranceMm: numberField(0.001, 5),

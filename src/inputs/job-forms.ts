@@ -65,14 +65,19 @@ export const answerForm = z.object({
 /** Longest size anybody prints, mm. */
 const LONGEST_MM = 2000;
 
+/** How a size prints and is measured; the base only where the kind has one. */
+export const kindFields = {
+  sense: choiceField(SENSES),
+  shape: choiceField(SHAPES),
+  axis: choiceField(AXES),
+  base: choiceField(['', ...BASES]),
+};
+
 /** A feature with its target, limits and mate; the base and the angle only where the kind has them. */
 export const featureForm = z
   .object({
     name: textField({ limit: 60 }),
-    sense: choiceField(SENSES),
-    shape: choiceField(SHAPES),
-    axis: choiceField(AXES),
-    base: choiceField(['', ...BASES]),
+    ...kindFields,
     angleDeg: optionalNumber(-360, 360),
     targetMm: numberField(0, LONGEST_MM),
     lowerMm: numberField(-LONGEST_MM, LONGEST_MM),

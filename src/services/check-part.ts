@@ -8,12 +8,15 @@ import {
   type Rooms,
   type Stance,
 } from '@/core/findings';
+import type { Point } from '@/core/mesh';
+import { evidenceOf } from '@/core/resins';
 import { fail, ok, type Result } from '@/core/result';
 import { tables, type Db } from '@/db';
 import { listRungs, viewLadder } from './gauges';
 import { listJoints } from './joints';
 import { bumpRevision, noteLedger } from './ledger';
 import { partOfJob, type JobPart } from './part-of-job';
+import { findShelved, resinFile } from './shelf';
 import type { JobView } from './view-job';
 
 export type Verdict = 'passed' | 'waived';
@@ -28,6 +31,7 @@ export interface CheckView {
   readonly part?: JobPart;
   readonly stance?: Stance;
   readonly limits: CheckLimits;
+  readonly critical: readonly Point[];
   /** What was decided of findings on this file, by key. */
   readonly verdicts: Readonly<Record<string, { readonly verdict: Verdict; readonly reason: string }>>;
   /** The newest look at this file standing so; undefined: not looked at yet. */
@@ -40,6 +44,23 @@ function ladderGap(db: Db, profileId: number): number | undefined {
   return rungs.length === 0 ? undefined : viewLadder(rungs).summary.recommendedMm;
 }
 
+/** Smallest detail that the sheet of a resin promises, mm. */
+function leastFeature(db: Db, resinId: number): number | undefined {
+  const shelved = findShelved(db, resinId);
+  return shelved === undefined ? undefined : evidenceOf(resinFile(shelved)).of('leastFeature_mm')?.value;
+}
+
+/** Directions in which the flat sizes of a job run, as they were typed. */
+function criticalDirections({ features }: JobView): Point[] {
+  return features
+    .filter(({ shape }) => shape === 'flat')
+    .map(({ axis, angleRad }): Point => {
+      if (axis === 'Z') return [0, 0, 1];
+      const turn = axis === 'X' ? 0 : axis === 'Y' ? Math.PI / 2 : (angleRad ?? 0);
+      return [Math.cos(turn), Math.sin(turn), 0];
+    });
+}
+
 function limitsOfJob(db: Db, { job, profile }: JobView, rules: CheckRules): CheckLimits {
   const printer = profile?.printer;
   return limitsOf(
@@ -48,6 +69,7 @@ function limitsOfJob(db: Db, { job, profile }: JobView, rules: CheckRules): Chec
       layerMm: profile?.profile.layerMm ?? 0.05,
       layerSeconds: printer?.layerSeconds ?? undefined,
       rooms: printer?.rooms ?? {},
+      leastFeatureMm: profile === undefined ? undefined : leastFeature(db, profile.resin.id),
       ladderGapMm: profile === undefined ? undefined : ladderGap(db, profile.profile.id),
       jointGapsMm: listJoints(db, job.id).map(({ gapMm, scale }) => gapMm * scale),
     },
@@ -97,6 +119,7 @@ export function viewCheck(db: Db, view: JobView, rules: CheckRules): CheckView {
     part,
     stance: view.job.stance ?? undefined,
     limits: limitsOfJob(db, view, rules),
+    critical: criticalDirections(view),
     verdicts: part === undefined ? {} : verdictsOn(db, view.job.id, part.key),
     last: standingCheck(db, view, part),
   };

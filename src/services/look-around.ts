@@ -2,10 +2,12 @@ import { outcomeOf, type Outcome } from '@/core/metrology';
 import { queries, tables, type Db } from '@/db';
 import { verdictOfJob } from './choose-resin';
 import { rungsOfPrint } from './gauges';
+import { settledOfCheck } from './check-part';
+import type { LedgerStep } from './ledger';
 import { listJoints } from './joints';
 import { viewJob, type JobView } from './view-job';
 
-export type NextStep = 'need' | 'resin' | 'fit' | 'measure' | 'correct' | 'story';
+export type NextStep = LedgerStep;
 
 /** A job as Today shows it: where it stands and the one thing to do next. */
 export interface JobGlance {
@@ -22,9 +24,14 @@ export interface JobGlance {
   readonly step: NextStep;
 }
 
-function nextStep(db: Db, { job, attempts, features }: JobView, outcome: Outcome, joints: number): NextStep {
+function nextStep(db: Db, view: JobView, outcome: Outcome, joints: number): NextStep {
+  const { job, attempts, features } = view;
   if (features.length === 0) return joints > 0 ? 'fit' : 'need';
-  if (attempts.length === 0) return verdictOfJob(db, job)?.verdict === 'fails' ? 'resin' : 'correct';
+  if (attempts.length === 0) {
+    if (verdictOfJob(db, job)?.verdict === 'fails') return 'resin';
+    // A file that somebody drew is looked at before it is printed.
+    return job.meshHash !== null && settledOfCheck(db, view) === 0 ? 'check' : 'correct';
+  }
   if (outcome.kind === 'in') return 'story';
   return outcome.kind === 'out' || outcome.kind === 'notPrinted' ? 'correct' : 'measure';
 }

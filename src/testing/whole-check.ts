@@ -1,4 +1,4 @@
-import { limitsOf, listFindings, type Finding } from '@/core/findings';
+import { limitsOf, listFindings, readingFor, type Finding } from '@/core/findings';
 import { readLayers, type LayerReading } from '@/core/layers';
 import {
   boundsOf,
@@ -23,16 +23,11 @@ export function wholeCheck(mesh: Mesh): WholeCheck {
   const { min, max } = boundsOf(mesh.positions);
   const extent = Math.max(1e-3, ...[0, 1, 2].map((axis) => max[axis] - min[axis]));
   const limits = limitsOf({ pixelMm: extent / 60, layerMm: extent / 40, rooms: {}, jointGapsMm: [] });
-  const reading = readLayers(mesh, {
-    heightMm: limits.layerMm,
-    pixelMm: limits.pixelMm.value,
-    thinWallMm: limits.wallMm.value,
-    thinGapMm: limits.gapMm.value,
-    bodyOf: listShells(mesh),
-  });
+  const stance = { kind: 'plate' } as const;
+  const reading = readLayers(mesh, { ...readingFor(limits, stance), bodyOf: listShells(mesh) });
   return {
     reading,
-    findings: listFindings(checkMesh(mesh), reading, limits, { kind: 'plate' }),
+    findings: listFindings(checkMesh(mesh), reading, limits, stance),
     features: findFeatures(mesh),
     mend: mendMesh(mesh),
   };

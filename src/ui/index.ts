@@ -20,4 +20,5 @@ export { PartFacts, PartFrame } from './viewer/part-frame';
 export { PartStage } from './viewer/part-stage';
 export type { Callout } from './viewer/part-view';
 export { ThemeSwitch, type Theme } from './theme-switch';
+export { titledAxis } from './titled-axis';
 export { useInk, type Ink } from './use-ink';

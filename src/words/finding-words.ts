@@ -1,4 +1,15 @@
-import type { Chance, Finding, LimitSource, PoseName, Risk, Stance, Station } from '@/core/findings';
+import {
+  momentOf,
+  STATIONS,
+  type Chance,
+  type Clock,
+  type Finding,
+  type LimitSource,
+  type PoseName,
+  type Risk,
+  type Stance,
+  type Station,
+} from '@/core/findings';
 import { formatMm } from './lengths';
 
 const plural = (count: number, one: string, many: string) => `${count} ${count === 1 ? one : many}`;
@@ -17,6 +28,7 @@ export const CHANCE_WORDS: Readonly<Record<Chance, string>> = {
 
 export const SOURCE_WORDS: Readonly<Record<LimitSource, string>> = {
   printer: 'the printer’s own',
+  resin: 'the resin’s sheet',
   ladder: 'from its gap ladder',
   house: 'house rule',
   assumed: 'assumed',
@@ -27,6 +39,15 @@ export const STATION_WORDS: Readonly<Record<Station, string>> = {
   wash: 'wash bath',
   lamp: 'curing lamp',
 };
+
+/** Stations that a part goes into and those that it does not. */
+export function describeFits(fits: Partial<Record<Station, boolean>>): string {
+  const known = STATIONS.filter((station) => fits[station] !== undefined);
+  if (known.length === 0) return 'sizes not known';
+  return known
+    .map((station) => `${fits[station] === true ? '' : 'not '}${STATION_WORDS[station]}`)
+    .join(', ');
+}
 
 export function describeStance(stance: Stance): string {
   switch (stance.kind) {
@@ -180,7 +201,7 @@ function describeArea({ code, measured, limit = 0 }: Finding): FindingWords {
 
 /** What one finding is, what it does, what to do, and what that changes. */
 export function describeFinding(finding: Finding): FindingWords {
-  const { code, measured, layer } = finding;
+  const { code, measured } = finding;
   switch (code) {
     case 'tooLarge':
       return describeTooLarge(finding);
@@ -200,7 +221,7 @@ export function describeFinding(finding: Finding): FindingWords {
       };
     case 'island':
       return {
-        title: `Begins in the air: ${area(measured)} at layer ${layer}`,
+        title: `Begins in the air: ${area(measured)}`,
         does: 'Nothing holds its first layer: it stays on the film or floats in the vat, and the next print meets it.',
         mend: `Support it there${place(finding.atMm)}, mirror the support on its twin, or turn the part.`,
         changes: 'One support more, and a mark to rub down.',
@@ -218,18 +239,17 @@ export function describeFinding(finding: Finding): FindingWords {
   }
 }
 
-/** Where a finding is: its layer, height and time from the start. */
-export function describeWhere(
-  { layer, toLayer }: Finding,
-  layerMm: number,
-  layerSeconds: number,
-): string | undefined {
+/** Where a finding is: the printer's layer, its height above the plate and the time from the start. */
+export function describeWhere({ layer, toLayer }: Finding, clock: Clock): string | undefined {
   if (layer === undefined) return undefined;
-  const minutes = Math.round((layer * layerSeconds) / 60);
-  const clock =
-    minutes < 60
-      ? `${minutes} min`
-      : `${Math.floor(minutes / 60)} h ${String(minutes % 60).padStart(2, '0')}`;
-  const layers = toLayer === undefined || toLayer === layer ? `layer ${layer}` : `layers ${layer}–${toLayer}`;
-  return `${layers}, ${formatMm((layer + 0.5) * layerMm, 2)} mm up, ${clock} in`;
+  const { printed, heightMm, minutes } = momentOf(layer, clock);
+  const last = toLayer === undefined ? printed : momentOf(toLayer, clock).printed;
+  const layers = last === printed ? `layer ${printed}` : `layers ${printed}–${last}`;
+  return `${layers}, ${formatMm(heightMm, 2)} mm up, ${describeMinutes(Math.round(minutes))} in`;
+}
+
+function describeMinutes(minutes: number): string {
+  return minutes < 60
+    ? `${minutes} min`
+    : `${Math.floor(minutes / 60)} h ${String(minutes % 60).padStart(2, '0')}`;
 }

@@ -1,6 +1,7 @@
 import {
   listFindings,
   posedMesh,
+  readingFor,
   rotationTo,
   searchPose,
   STUDIED_POSES,
@@ -38,6 +39,8 @@ import { fail, ok, type Result } from '@/core/result';
 export interface CheckAsk {
   readonly limits: CheckLimits;
   readonly stance: Stance;
+  /** Directions in which the sizes that matter run, in the file; those found on it where the job has none. */
+  readonly critical: readonly Point[];
 }
 
 /** What was found so far; `whole` once everything was looked at. */
@@ -110,19 +113,8 @@ export class CheckApi {
   /** The whole reading, with progress. */
   read({ limits, stance }: CheckAsk, onProgress: Progress = () => {}): CheckFound {
     const { mesh, check } = this.opened;
-    const reading = readLayers(
-      mesh,
-      {
-        heightMm: limits.layerMm,
-        pixelMm: limits.pixelMm.value,
-        onSupports: stance.kind === 'supports',
-        selfSupportingMm: limits.selfSupportingMm,
-        thinWallMm: limits.wallMm.value,
-        thinGapMm: Math.max(limits.gapMm.value, limits.jointGapMm ?? 0),
-        bodyOf: listShells(mesh),
-      },
-      onProgress,
-    );
+    const options = { ...readingFor(limits, stance), bodyOf: listShells(mesh) };
+    const reading = readLayers(mesh, options, onProgress);
     return { reading, findings: listFindings(check, reading, limits, stance), whole: true };
   }
 
@@ -167,11 +159,12 @@ export class CheckApi {
   }
 
   /** The poses usually tried, one after the other, then the one that a search finds. */
-  study({ limits, stance }: CheckAsk, onProgress: Progress = () => {}): PoseWorth[] {
+  study({ limits, stance, critical }: CheckAsk, onProgress: Progress = () => {}): PoseWorth[] {
     const { mesh } = this.opened;
-    const features = this.recognised();
+    const flat = this.recognised().filter(({ kind }) => kind.shape === 'flat');
+    const directions = critical.length > 0 ? critical : flat.map(({ direction }) => direction);
     const steps = STUDIED_POSES.length + 8;
-    const weigh = (pose: Pose) => weighPose(mesh, pose, limits, { stance, features });
+    const weigh = (pose: Pose) => weighPose(mesh, pose, limits, { stance, critical: directions });
     const worths = STUDIED_POSES.map((pose, i) => {
       onProgress(i / steps);
       return weigh(pose);

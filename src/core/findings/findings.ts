@@ -1,14 +1,7 @@
 import type { MeshCheck } from '@/core/mesh';
-import { peaksOf, type LayerReading } from '@/core/layers';
-import {
-  fitsAnyhow,
-  fitsRoom,
-  STATIONS,
-  type CheckLimits,
-  type Room,
-  type Stance,
-  type Station,
-} from './limits';
+import { peaksOf, type LayerReading, type ReadingOptions } from '@/core/layers';
+import { liftLayers, liftOf } from './clock';
+import { fitStations, STATIONS, type CheckLimits, type Room, type Stance, type Station } from './limits';
 
 export const RISKS = ['printLost', 'sizeOff', 'surfaceMarred'] as const;
 export type Risk = (typeof RISKS)[number];
@@ -71,6 +64,18 @@ export function printHours(layers: number, { layerSeconds }: Pick<CheckLimits, '
   return (layers * layerSeconds.value) / 3600;
 }
 
+/** How the layers are to be read for what these limits ask. */
+export function readingFor(limits: CheckLimits, stance: Stance): ReadingOptions {
+  return {
+    heightMm: limits.layerMm,
+    pixelMm: limits.pixelMm.value,
+    onSupports: stance.kind === 'supports',
+    selfSupportingMm: limits.selfSupportingMm,
+    thinWallMm: limits.wallMm.value,
+    thinGapMm: Math.max(limits.gapMm.value, limits.jointGapMm ?? 0),
+  };
+}
+
 type Draft = Omit<Finding, 'key' | 'costHours' | 'more'>;
 
 function meshFindings({
@@ -97,11 +102,11 @@ const sorted = (sides: Room): number[] => [...sides].sort((a, b) => a - b);
 
 function roomFindings({ bounds }: MeshCheck, { rooms }: CheckLimits, liftMm: number): Draft[] {
   const size = [0, 1, 2].map((i) => bounds.max[i] - bounds.min[i]) as unknown as Room;
+  const fits = fitStations(size, liftMm, rooms);
   return STATIONS.flatMap((station): Draft[] => {
     const room = rooms[station];
+    if (room === undefined || fits[station] === true) return [];
     const standing: Room = [size[0], size[1], size[2] + liftMm];
-    if (room === undefined || (station === 'plate' ? fitsRoom(standing, room) : fitsAnyhow(size, room)))
-      return [];
     const [part, free] = station === 'plate' ? [standing, room] : [sorted(size), sorted(room)];
     const over = Math.max(...part.map((side, i) => side - free[i]));
     return [
@@ -275,9 +280,11 @@ export function listFindings(
   limits: CheckLimits,
   stance: Stance,
 ): Finding[] {
-  const hours = printHours(reading.count, limits) + START_AGAIN_HOURS;
+  const liftMm = liftOf(stance);
+  const layers = reading.count + liftLayers({ layerMm: limits.layerMm, liftMm });
+  const hours = printHours(layers, limits) + START_AGAIN_HOURS;
   const drafts = [
-    ...roomFindings(check, limits, stance.kind === 'supports' ? stance.liftMm : 0),
+    ...roomFindings(check, limits, liftMm),
     ...meshFindings(check),
     ...contactFindings(reading, limits, stance),
     ...islandFindings(reading, stance),

@@ -1,8 +1,19 @@
 export {
+  layerAtMinute,
+  layerAtPlateHeight,
+  layerOfPrinted,
+  liftLayers,
+  liftOf,
+  momentOf,
+  type Clock,
+  type Moment,
+} from './clock';
+export {
   CHANCES,
   FINDING_CODES,
   listFindings,
   printHours,
+  readingFor,
   RISKS,
   type Chance,
   type Finding,
@@ -12,6 +23,7 @@ export {
 export {
   CHECK_RULES,
   fitsAnyhow,
+  fitStations,
   fitsRoom,
   limitsOf,
   STATIONS,

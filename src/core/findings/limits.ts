@@ -1,5 +1,5 @@
-/** Where a limit comes from: read off the machine or its tests, a house rule, or assumed for want of anything better. */
-export type LimitSource = 'printer' | 'ladder' | 'house' | 'assumed';
+/** Where a limit comes from: the machine, the resin's sheet, its tests, a house rule, or assumed for want of anything better. */
+export type LimitSource = 'printer' | 'resin' | 'ladder' | 'house' | 'assumed';
 
 export interface Limit {
   readonly value: number;
@@ -60,6 +60,8 @@ export interface Machine {
   readonly layerMm: number;
   readonly layerSeconds?: number;
   readonly rooms: Rooms;
+  /** Smallest detail that the resin's sheet promises, mm. */
+  readonly leastFeatureMm?: number;
   /** Gap that a ladder of this printer and resin found to stay open, mm. */
   readonly ladderGapMm?: number;
   /** Gaps that the joints of this job are drawn with, mm. */
@@ -87,6 +89,13 @@ export interface CheckLimits {
 const known = (value: number | undefined, from: LimitSource, assumed: number): Limit =>
   value === undefined ? { value: assumed, from: 'assumed' } : { value, from };
 
+/** The coarser of what the pixels and what the resin can do. */
+function leastWall(byPixels: Limit, { leastFeatureMm }: Machine): Limit {
+  return leastFeatureMm === undefined || leastFeatureMm <= byPixels.value
+    ? byPixels
+    : { value: leastFeatureMm, from: 'resin' };
+}
+
 /** Turns what is known of a machine and the rules of the house into thresholds. */
 export function limitsOf(machine: Machine, rules: CheckRules = CHECK_RULES): CheckLimits {
   const pixelMm = known(machine.pixelMm, 'printer', ASSUMED_PIXEL_MM);
@@ -96,7 +105,7 @@ export function limitsOf(machine: Machine, rules: CheckRules = CHECK_RULES): Che
     pixelMm,
     layerMm: machine.layerMm,
     layerSeconds: known(machine.layerSeconds, 'printer', ASSUMED_LAYER_SECONDS),
-    wallMm: { value: rules.wallPixels * pixelMm.value, from: pixelMm.from },
+    wallMm: leastWall({ value: rules.wallPixels * pixelMm.value, from: pixelMm.from }, machine),
     gapMm:
       machine.ladderGapMm === undefined
         ? { value: rules.leastGapMm, from: 'house' }
@@ -109,6 +118,18 @@ export function limitsOf(machine: Machine, rules: CheckRules = CHECK_RULES): Che
     rooms: machine.rooms,
     ...(machine.jointGapsMm.length === 0 ? {} : { jointGapMm: Math.min(...machine.jointGapsMm) }),
   };
+}
+
+/** Which of the stations whose rooms are known a part of this size goes into: on the plate as it stands, else anyhow. */
+export function fitStations(size: Room, liftMm: number, rooms: Rooms): Partial<Record<Station, boolean>> {
+  const fits: Partial<Record<Station, boolean>> = {};
+  for (const station of STATIONS) {
+    const room = rooms[station];
+    if (room === undefined) continue;
+    fits[station] =
+      station === 'plate' ? fitsRoom([size[0], size[1], size[2] + liftMm], room) : fitsAnyhow(size, room);
+  }
+  return fits;
 }
 
 /** Does a box stand in a room upright, as it lies or turned by a quarter? */

@@ -1,6 +1,7 @@
-import { facetVector, boundsOf, type FoundFeature, type Mesh, type Point } from '@/core/mesh';
+import { boundsOf, facetVector, type Mesh, type Point } from '@/core/mesh';
 import { peaksOf, readLayers, sweepLayers } from '@/core/layers';
-import { fitsRoom, type CheckLimits, type Room, type Stance } from './limits';
+import { liftOf } from './clock';
+import { fitStations, type CheckLimits, type Room, type Stance, type Station } from './limits';
 import { printHours } from './findings';
 
 /** A turn of the part as the direction of the file that shall point away from the plate. */
@@ -25,9 +26,10 @@ export interface PoseWorth {
   readonly supportedMm2: number;
   readonly cups: number;
   readonly islands: number;
-  /** Features whose size runs along Z there: they come in whole layers and with the plate's squash. */
+  /** Critical sizes that run along Z there: they come in whole layers and with the plate's squash. */
   readonly alongZ: number;
-  readonly fitsPlate?: boolean;
+  /** Stations it goes into, of those whose rooms are known. */
+  readonly fits: Partial<Record<Station, boolean>>;
 }
 
 /** Row-major rotation that brings `up` to +Z by the shortest way; the half turn goes about X. */
@@ -108,12 +110,12 @@ function supportedArea(posed: Mesh, stance: Stance): number {
 }
 
 /** How the quick comparison sees a pose: without islands and cups, which want a reading of the layers. */
-type QuickWorth = Pick<PoseWorth, 'heightMm' | 'hours' | 'peakMm2' | 'supportedMm2' | 'fitsPlate'>;
+type QuickWorth = Pick<PoseWorth, 'heightMm' | 'hours' | 'peakMm2' | 'supportedMm2' | 'fits'>;
 
 function quickWorth(posed: Mesh, limits: CheckLimits, stance: Stance): QuickWorth {
   const { min, max } = boundsOf(posed.positions);
   const size: Room = [max[0] - min[0], max[1] - min[1], max[2] - min[2]];
-  const lift = stance.kind === 'supports' ? stance.liftMm : 0;
+  const lift = liftOf(stance);
   const heightMm = size[2] + lift;
   const sweep = sweepLayers(posed, { heightMm: Math.max(limits.layerMm, size[2] / STUDY_LAYERS) });
   return {
@@ -121,18 +123,16 @@ function quickWorth(posed: Mesh, limits: CheckLimits, stance: Stance): QuickWort
     hours: printHours(Math.ceil(heightMm / limits.layerMm), limits),
     peakMm2: peaksOf(sweep).peak.areaMm2,
     supportedMm2: supportedArea(posed, stance),
-    ...(limits.rooms.plate === undefined
-      ? {}
-      : { fitsPlate: fitsRoom([size[0], size[1], heightMm], limits.rooms.plate) }),
+    fits: fitStations(size, lift, limits.rooms),
   };
 }
 
-/** Reads a pose on coarse layers and rows. */
+/** Reads a pose on coarse layers and rows. `critical`: directions in which sizes that matter run, in the file. */
 export function weighPose(
   mesh: Mesh,
   pose: Pose,
   limits: CheckLimits,
-  { stance, features }: { stance: Stance; features: readonly FoundFeature[] },
+  { stance, critical }: { stance: Stance; critical: readonly Point[] },
 ): PoseWorth {
   const posed = posedMesh(mesh, pose.up);
   const { min, max } = boundsOf(posed.positions);
@@ -143,14 +143,14 @@ export function weighPose(
     onSupports: stance.kind === 'supports',
   });
   const rotation = rotationTo(pose.up);
-  const across = features.filter(({ kind }) => kind.shape === 'flat').map(({ direction }) => direction);
   return {
     pose,
     ...quickWorth(posed, limits, stance),
     cups: reading.cups.filter(({ areaMm2 }) => areaMm2 >= limits.cupMm2).length,
     islands: reading.islands.filter(({ layer }) => stance.kind !== 'supports' || layer > 0).length,
-    alongZ: across.filter((direction) => Math.abs(turnPoint(rotation, direction)[2]) > Math.cos(Math.PI / 9))
-      .length,
+    alongZ: critical.filter(
+      (direction) => Math.abs(turnPoint(rotation, direction)[2]) > Math.cos(Math.PI / 9),
+    ).length,
   };
 }
 
@@ -158,7 +158,7 @@ export function weighPose(
 function burden(worth: QuickWorth, best: readonly number[]): number {
   const parts = [worth.hours, worth.peakMm2, worth.supportedMm2 + 1];
   const sum = parts.reduce((total, part, i) => total + part / best[i], 0);
-  return worth.fitsPlate === false ? 1000 + sum : sum;
+  return worth.fits.plate === false ? 1000 + sum : sum;
 }
 
 /** The pose of least burden among directions spread over the ball, then among nearer and nearer ones. */

@@ -1,7 +1,7 @@
 import { peaksOf, type LayerReading } from '@/core/layers';
 import type { MeshCheck } from '@/core/mesh';
 import { printHours } from './findings';
-import { fitsAnyhow, fitsRoom, STATIONS, type CheckLimits, type Room, type Station } from './limits';
+import { fitStations, type CheckLimits, type Room, type Station } from './limits';
 
 /** A part at another size. Lengths go with the scale, areas with its square, resin with its cube. */
 export interface ScaleWorth {
@@ -34,13 +34,6 @@ export function weighScale(
   const heightMm = size[2] + liftMm;
   const wall = reading.smallestWall === undefined ? undefined : scale * reading.smallestWall.sizeMm;
   const gap = reading.smallestGap === undefined ? undefined : scale * reading.smallestGap.sizeMm;
-  const fits: Partial<Record<Station, boolean>> = {};
-  for (const station of STATIONS) {
-    const room = limits.rooms[station];
-    if (room === undefined) continue;
-    fits[station] =
-      station === 'plate' ? fitsRoom([size[0], size[1], heightMm], room) : fitsAnyhow(size, room);
-  }
   return {
     scale,
     heightMm,
@@ -51,7 +44,7 @@ export function weighScale(
     firstMm2: firstMm2 * scale ** 2,
     peakMm2: peak.areaMm2 * scale ** 2,
     peels: peak.areaMm2 * scale ** 2 <= limits.peelMm2.value,
-    fits,
+    fits: fitStations(size, liftMm, limits.rooms),
   };
 }
 

@@ -4,6 +4,8 @@ import type { Cuts } from './cutter';
 const OPPOSITE = -Math.cos((14 * Math.PI) / 180);
 /** The shortest way between the two faces runs along their normals to within 25°, else they do not face each other. */
 const FACING = Math.cos((25 * Math.PI) / 180);
+/** Smaller cells would only be more of them. */
+const LEAST_CELL_MM = 0.25;
 /** Directions are sorted into so many sectors of the circle. */
 const SECTORS = 24;
 
@@ -37,7 +39,7 @@ export class NearGrid {
   private columns = 0;
   private originX = 0;
   private originY = 0;
-  private cellMm: number;
+  private cellMm = 1;
   private firstOf = new Int32Array(1024);
   /** Directions of the edges in a cell, and of those in it and the eight around. */
   private mask = new Int32Array(1024);
@@ -47,11 +49,7 @@ export class NearGrid {
   private sense: 1 | -1 = 1;
   private readonly nearest = new Float64Array(4);
 
-  constructor(
-    private readonly normals: Float32Array,
-    private readonly reachMm: number,
-  ) {
-    this.cellMm = reachMm;
+  constructor(private readonly normals: Float32Array) {
     this.sectorOf = new Uint8Array(normals.length / 3);
     for (let facet = 0; facet < this.sectorOf.length; facet++) {
       const turn = Math.atan2(normals[3 * facet + 1], normals[3 * facet]) / (2 * Math.PI);
@@ -64,14 +62,15 @@ export class NearGrid {
     if (cuts.count === 0) return;
     this.cuts = cuts;
     this.sense = sense;
-    this.layCells();
+    // Cells need be no larger than what can still be found: they shrink as smaller spots come to be known.
+    this.layCells(Math.max(LEAST_CELL_MM, wall.limit(), gap.limit()));
     if (!this.lookAround()) return;
     this.sortIntoCells();
     for (let edge = 0; edge < cuts.count; edge++) this.searchAround(edge, wall, gap);
   }
 
   /** Lays the cells over the layer and notes in which directions the edges in each look. */
-  private layCells(): void {
+  private layCells(reachMm: number): void {
     const { ends, count, facetOf } = this.cuts;
     let [minX, minY, maxX, maxY] = [Infinity, Infinity, -Infinity, -Infinity];
     for (let at = 0; at < 4 * count; at += 2) {
@@ -81,7 +80,7 @@ export class NearGrid {
       if (ends[at + 1] > maxY) maxY = ends[at + 1];
     }
     // A layer metres wide gets larger cells, never millions of them.
-    this.cellMm = Math.max(this.reachMm, (maxX - minX) / 512, (maxY - minY) / 512);
+    this.cellMm = Math.max(reachMm, (maxX - minX) / 512, (maxY - minY) / 512);
     this.originX = minX;
     this.originY = minY;
     this.columns = Math.floor((maxX - minX) / this.cellMm) + 1;

@@ -36,9 +36,17 @@ function withoutRow(stretches: Stretches, below: SpanRows, row: number, reachMm:
 export function overhangArea(here: SpanRows, below: SpanRows, stepMm: number): number {
   let length = 0;
   for (let row = here.rowFrom; row < here.rowTo; row++) {
+    let near = below.firstOf[row];
+    const end = below.firstOf[row + 1];
     for (let i = here.firstOf[row]; i < here.firstOf[row + 1]; i++) {
+      // Both rows ascend: what ends before this stretch ends before all that follow.
+      while (near < end && below.right[near] + stepMm < here.left[i]) near++;
       // Most stretches grow by less than the step over one of below: told without a list.
-      if (!isHeld(here, i, below, row, stepMm)) length += hangingLength(here, i, below, row, stepMm);
+      const held =
+        near < end &&
+        below.left[near] - stepMm <= here.left[i] &&
+        below.right[near] + stepMm >= here.right[i];
+      if (!held) length += hangingLength(here, i, below, row, stepMm);
     }
   }
   return length * here.grid.pitchMm;
@@ -57,12 +65,4 @@ function hangingLength(here: SpanRows, span: number, below: SpanRows, row: numbe
   let length = 0;
   for (let k = 0; k < rest.length; k += 2) length += rest[k + 1] - rest[k];
   return length;
-}
-
-function isHeld(here: SpanRows, span: number, below: SpanRows, row: number, stepMm: number): boolean {
-  for (let i = below.firstOf[row]; i < below.firstOf[row + 1]; i++) {
-    if (below.left[i] - stepMm > here.left[span]) return false;
-    if (below.right[i] + stepMm >= here.right[span]) return true;
-  }
-  return false;
 }

@@ -91,7 +91,7 @@ export class Thinnest {
   ) {
     this.walls = new SpotKeeper(thinWallMm);
     this.gaps = new SpotKeeper(thinGapMm);
-    this.near = new NearGrid(faces.normals, NEAR_MM);
+    this.near = new NearGrid(faces.normals);
     this.columns = columns;
   }
 

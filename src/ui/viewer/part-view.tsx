@@ -3,7 +3,16 @@
 import { OrbitControls } from '@react-three/drei';
 import { Canvas, useThree, type ThreeEvent } from '@react-three/fiber';
 import { useEffect, useMemo, useRef, useState } from 'react';
-import { BufferAttribute, BufferGeometry, DoubleSide, Plane, Vector3, type PerspectiveCamera } from 'three';
+import {
+  BufferAttribute,
+  BufferGeometry,
+  DoubleSide,
+  Plane,
+  Vector3,
+  type PerspectiveCamera,
+  ShapeGeometry,
+  ShapePath,
+} from 'three';
 import type { Bounds } from '@/core/mesh';
 import { layOutCallouts, type PlacedCallout } from './callouts';
 
@@ -21,8 +30,14 @@ interface PartViewProps {
   readonly activeId?: number;
   /** Set while a feature waits for its place: a click on the part gives it. */
   readonly onPlace?: (pointMm: [number, number, number]) => void;
-  /** Shown up to this height only: what has been printed by then. */
-  readonly clipMm?: number;
+  /** Shown up to a height only, with the contours there filled: what has been printed by then. */
+  readonly cut?: Cut;
+}
+
+export interface Cut {
+  readonly atMm: number;
+  /** x, y a point; material on the left. */
+  readonly contours: readonly Float64Array[];
 }
 
 interface Colours {
@@ -48,7 +63,7 @@ function useColours(): Colours {
 }
 
 /** The part on its plate, matte, with its features as callouts like on a workshop drawing. */
-export default function PartView({ corners, bounds, callouts, activeId, onPlace, clipMm }: PartViewProps) {
+export default function PartView({ corners, bounds, callouts, activeId, onPlace, cut }: PartViewProps) {
   const frame = useRef<HTMLDivElement>(null);
   const [placed, setPlaced] = useState<readonly PlacedCallout[]>([]);
   const colours = useColours();
@@ -65,10 +80,8 @@ export default function PartView({ corners, bounds, callouts, activeId, onPlace,
     () => [0, 1, 2].map((i) => (bounds.min[i] + bounds.max[i]) / 2) as [number, number, number],
     [bounds],
   );
-  const clip = useMemo(
-    () => (clipMm === undefined ? [] : [new Plane(new Vector3(0, 0, -1), clipMm)]),
-    [clipMm],
-  );
+  const atMm = cut?.atMm;
+  const clip = useMemo(() => (atMm === undefined ? [] : [new Plane(new Vector3(0, 0, -1), atMm)]), [atMm]);
   const place = (event: ThreeEvent<MouseEvent>) => {
     if (onPlace === undefined || event.delta > 4) return;
     event.stopPropagation();
@@ -101,12 +114,32 @@ export default function PartView({ corners, bounds, callouts, activeId, onPlace,
             side={DoubleSide}
           />
         </mesh>
+        {cut !== undefined && <CutFace cut={cut} colour={colours.edge} />}
         <PlateGrid bounds={bounds} size={size} colour={colours.edge} />
         <OrbitControls target={middle} enableDamping={false} makeDefault />
         <Projection callouts={callouts} middle={middle} onPlaced={setPlaced} />
       </Canvas>
       <CalloutOverlay callouts={placed} activeId={activeId} />
     </div>
+  );
+}
+
+/** The layer that is being made, filled between its contours. */
+function CutFace({ cut: { atMm, contours }, colour }: { cut: Cut; colour: string }) {
+  const geometry = useMemo(() => {
+    // The path sorts out which of its lines are holes in which.
+    const path = new ShapePath();
+    for (const points of contours) {
+      path.moveTo(points[0], points[1]);
+      for (let i = 2; i < points.length; i += 2) path.lineTo(points[i], points[i + 1]);
+    }
+    return new ShapeGeometry(path.toShapes());
+  }, [contours]);
+  useEffect(() => () => geometry.dispose(), [geometry]);
+  return (
+    <mesh geometry={geometry} position={[0, 0, atMm]}>
+      <meshBasicMaterial color={colour} side={DoubleSide} />
+    </mesh>
   );
 }
 

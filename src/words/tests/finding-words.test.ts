@@ -34,11 +34,21 @@ describe('findings in words', () => {
     expect(describeFinding(finding({ code: 'void' })).title).toBe('A sealed void holds 1.5 ml');
   });
   test('layer, height and clock stand together', () => {
-    expect(describeWhere(finding({ layer: 80 }), 0.05, 7.5)).toBe('layer 80, 4.03 mm up, 10 min in');
-    expect(describeWhere(finding({ layer: 60, toLayer: 1199 }), 0.05, 60)).toBe(
-      'layers 60–1199, 3.03 mm up, 1 h 00 in',
+    expect(describeWhere(finding({ layer: 80 }), { layerMm: 0.05, layerSeconds: 7.5, liftMm: 0 })).toBe(
+      'layer 80, 4.03 mm up, 10 min in',
     );
-    expect(describeWhere(finding({ layer: undefined }), 0.05, 60)).toBeUndefined();
+    expect(
+      describeWhere(finding({ layer: 60, toLayer: 1199 }), { layerMm: 0.05, layerSeconds: 60, liftMm: 0 }),
+    ).toBe('layers 60–1199, 3.03 mm up, 1 h 00 in');
+    expect(
+      describeWhere(finding({ layer: undefined }), { layerMm: 0.05, layerSeconds: 60, liftMm: 0 }),
+    ).toBeUndefined();
+  });
+  test('on supports the printer has made theirs before', () => {
+    // 5 mm are 100 layers of 0.05, at 6 s each ten minutes.
+    expect(describeWhere(finding({ layer: 20 }), { layerMm: 0.05, layerSeconds: 6, liftMm: 5 })).toBe(
+      'layer 120, 6.03 mm up, 12 min in',
+    );
   });
   test('poses and stances have names', () => {
     const names = STUDIED_POSES.map(({ name }) => describePose(name));

@@ -9,6 +9,7 @@ import { CheckApi, type CheckAsk } from '../check-api';
 import { drawnStandIn } from '../stand-in';
 
 const ASK: CheckAsk = {
+  critical: [],
   stance: { kind: 'plate' },
   limits: limitsOf({
     pixelMm: 0.1,

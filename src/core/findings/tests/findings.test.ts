@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import type { Manifold } from 'manifold-3d';
-import { checkMesh, findFeatures, listShells } from '@/core/mesh';
+import { checkMesh, listShells } from '@/core/mesh';
 import { readLayers } from '@/core/layers';
 import { loadTestKernel } from '@/testing/kernel';
 import { printedSolids, seatedMesh } from '@/testing/printed-solids';
@@ -11,6 +11,7 @@ import {
   limitsOf,
   listFindings,
   posedMesh,
+  readingFor,
   rotationTo,
   searchPose,
   STUDIED_POSES,
@@ -35,15 +36,7 @@ const ON_PLATE: Stance = { kind: 'plate' };
 function judged(solid: Manifold, machine: Partial<Machine> = {}, stance: Stance = ON_PLATE) {
   const mesh = seatedMesh(solid);
   const limits = limitsOf({ ...MACHINE, ...machine });
-  const reading = readLayers(mesh, {
-    heightMm: limits.layerMm,
-    pixelMm: limits.pixelMm.value,
-    onSupports: stance.kind === 'supports',
-    selfSupportingMm: limits.selfSupportingMm,
-    thinWallMm: limits.wallMm.value,
-    thinGapMm: Math.max(limits.gapMm.value, limits.jointGapMm ?? 0),
-    bodyOf: listShells(mesh),
-  });
+  const reading = readLayers(mesh, { ...readingFor(limits, stance), bodyOf: listShells(mesh) });
   return listFindings(checkMesh(mesh), reading, limits, stance);
 }
 const codes = (...given: Parameters<typeof judged>) => judged(...given).map(({ code }) => code);
@@ -113,8 +106,14 @@ describe('findings', () => {
 describe('poses and scales', () => {
   const limits = limitsOf(MACHINE);
   const bar = seatedMesh(kernel.Manifold.cube([4, 6, 40]));
+  /** Across, across and along the bar. */
+  const CRITICAL = [
+    [1, 0, 0],
+    [0, 1, 0],
+    [0, 0, 1],
+  ] as const;
   const weigh = (index: number) =>
-    weighPose(bar, STUDIED_POSES[index], limits, { stance: ON_PLATE, features: findFeatures(bar) });
+    weighPose(bar, STUDIED_POSES[index], limits, { stance: ON_PLATE, critical: CRITICAL });
 
   test('a rotation brings its direction up and keeps lengths', () => {
     for (const { up } of STUDIED_POSES) {
@@ -134,7 +133,7 @@ describe('poses and scales', () => {
   });
   test('the search finds a pose no worse than those studied', () => {
     const stance: Stance = { kind: 'supports', liftMm: 5 };
-    const found = weighPose(bar, searchPose(bar, limits, stance), limits, { stance, features: [] });
+    const found = weighPose(bar, searchPose(bar, limits, stance), limits, { stance, critical: [] });
     // A bar on supports: lying it is low, standing it peels little; neither all the way.
     expect(found.heightMm).toBeLessThan(45 + 1e-6);
     expect(found.peakMm2).toBeLessThan(240 + 1e-6);

@@ -11,7 +11,7 @@ export default async function CheckPage({ params }: { params: Promise<{ jobId: s
   await connection();
   const jobId = idFrom((await params).jobId);
   const view = loadJob(jobId);
-  const { part, stance, limits, verdicts } = viewCheck(bench().db, view, benchHouse().check);
+  const { part, stance, limits, critical, verdicts } = viewCheck(bench().db, view, benchHouse().check);
   if (part === undefined)
     return (
       <section className="max-w-prose">
@@ -40,7 +40,7 @@ export default async function CheckPage({ params }: { params: Promise<{ jobId: s
       key={`${part.key} ${JSON.stringify(stance)}`}
       jobId={jobId}
       part={part}
-      ask={{ stance, limits }}
+      ask={{ stance, limits, critical }}
       verdicts={verdicts}
       printer={profile?.printer.name}
     />

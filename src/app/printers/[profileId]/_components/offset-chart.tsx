@@ -2,7 +2,7 @@
 
 import { Chart as ChartJs, LinearScale, PointElement, Tooltip, type ChartOptions } from 'chart.js';
 import { Scatter } from 'react-chartjs-2';
-import { useInk } from '@/ui';
+import { titledAxis, useInk } from '@/ui';
 import { formatMm, formatSigned } from '@/words';
 
 ChartJs.register(LinearScale, PointElement, Tooltip);
@@ -18,11 +18,6 @@ interface OffsetLine {
 export function OffsetChart({ lines }: { lines: readonly OffsetLine[] }) {
   const ink = useInk();
   if (ink === undefined) return <div className="h-64" />;
-  const scale = (title: string) => ({
-    title: { display: true, text: title, color: ink.soft },
-    ticks: { color: ink.soft },
-    grid: { color: ink.hair },
-  });
   const options: ChartOptions<'scatter'> = {
     animation: false,
     maintainAspectRatio: false,
@@ -36,7 +31,7 @@ export function OffsetChart({ lines }: { lines: readonly OffsetLine[] }) {
         },
       },
     },
-    scales: { x: scale('drawn, mm'), y: scale('size − drawn, mm') },
+    scales: { x: titledAxis(ink, 'drawn, mm'), y: titledAxis(ink, 'size − drawn, mm') },
   };
   const data = {
     datasets: [

@@ -11,7 +11,7 @@ import {
 } from 'chart.js';
 import { Line } from 'react-chartjs-2';
 import { blendCurve, modulusBounds, type BlendPart } from '@/core/resins';
-import { useInk } from '@/ui';
+import { titledAxis, useInk } from '@/ui';
 
 ChartJs.register(Filler, LinearScale, LogarithmicScale, LineElement, PointElement);
 
@@ -73,15 +73,11 @@ export function BlendChart({ first, second }: BlendChartProps) {
         type: 'linear',
         min: 0,
         max: 100,
-        title: { display: true, text: `${first.resin.name}, % by volume`, color: ink.soft },
-        ticks: { color: ink.soft },
-        grid: { color: ink.hair },
+        ...titledAxis(ink, `${first.resin.name}, % by volume`),
       },
       y: {
         type: 'logarithmic',
-        title: { display: true, text: 'modulus, MPa', color: ink.soft },
-        ticks: { color: ink.soft, maxTicksLimit: 6 },
-        grid: { color: ink.hair },
+        ...titledAxis(ink, 'modulus, MPa', { maxTicksLimit: 6 }),
       },
     },
   };

@@ -11,37 +11,44 @@ import {
 import { useMemo } from 'react';
 import { Line } from 'react-chartjs-2';
 import type { LayerReading } from '@/core/layers';
-import { useInk } from '@/ui';
+import { titledAxis, useInk } from '@/ui';
 
 ChartJs.register(Filler, LinearScale, LineElement, PointElement);
 
 /** So many points are drawn; between them the largest area of each stretch stands, so that no peak is lost. */
 const MOST_POINTS = 400;
 
-function thinned(values: Float64Array): { x: number; y: number }[] {
+function thinned(values: Float64Array, before: number): { x: number; y: number }[] {
   const step = Math.max(1, Math.ceil(values.length / MOST_POINTS));
   const points: { x: number; y: number }[] = [];
   for (let from = 0; from < values.length; from += step) {
     let most = from;
     for (let i = from; i < Math.min(values.length, from + step); i++) if (values[i] > values[most]) most = i;
-    points.push({ x: most, y: values[most] });
+    points.push({ x: most + before, y: values[most] });
   }
   return points;
 }
 
+interface AreaChartProps {
+  readonly reading: LayerReading;
+  readonly layer: number;
+  /** Layers of the supports, counted before the part's own. */
+  readonly before: number;
+}
+
 /** Area and hanging area over the layers, with the layer that is being looked at. */
-export function AreaChart({ reading, layer }: { reading: LayerReading; layer: number }) {
+export function AreaChart({ reading, layer, before }: AreaChartProps) {
   const ink = useInk();
-  const area = useMemo(() => thinned(reading.areaMm2), [reading]);
-  const hanging = useMemo(() => thinned(reading.overhangMm2), [reading]);
+  const area = useMemo(() => thinned(reading.areaMm2, before), [reading, before]);
+  const hanging = useMemo(() => thinned(reading.overhangMm2, before), [reading, before]);
   if (ink === undefined) return <div className="h-40" />;
   const most = area.reduce((largest, { y }) => Math.max(largest, y), 0);
   const data = {
     datasets: [
       {
         data: [
-          { x: layer, y: 0 },
-          { x: layer, y: most },
+          { x: layer + before, y: 0 },
+          { x: layer + before, y: most },
         ],
         borderColor: ink.juniper,
         borderWidth: 2,
@@ -66,17 +73,14 @@ export function AreaChart({ reading, layer }: { reading: LayerReading; layer: nu
     scales: {
       x: {
         type: 'linear',
-        min: 0,
-        max: Math.max(1, reading.count - 1),
-        title: { display: true, text: 'layer', color: ink.soft },
-        ticks: { color: ink.soft, maxTicksLimit: 8 },
+        min: before,
+        max: before + Math.max(1, reading.count - 1),
+        ...titledAxis(ink, 'layer', { maxTicksLimit: 8 }),
         grid: { display: false },
       },
       y: {
         min: 0,
-        title: { display: true, text: 'mm²', color: ink.soft },
-        ticks: { color: ink.soft, maxTicksLimit: 5 },
-        grid: { color: ink.hair },
+        ...titledAxis(ink, 'mm²', { maxTicksLimit: 5 }),
       },
     },
   };

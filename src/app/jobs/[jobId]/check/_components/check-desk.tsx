@@ -2,6 +2,7 @@
 
 import { useEffect, useMemo, useState } from 'react';
 import { PartDrop } from '@/app/_components/part-drop';
+import { liftOf, type Clock } from '@/core/findings';
 import { middleOfLayer } from '@/core/layers';
 import type { JobPart } from '@/services/part-of-job';
 import { Button, Link, PartFacts, PartStage, Problem, Tabs } from '@/ui';
@@ -17,6 +18,7 @@ import { PoseStudy } from './pose-study';
 import { ScaleStudy } from './scale-study';
 import { StanceForm } from './stance-form';
 import { useCheck } from './use-check';
+import { useSlice } from './use-slice';
 
 interface CheckDeskProps {
   readonly jobId: number;
@@ -52,69 +54,91 @@ export function CheckDesk({ jobId, part, ask, verdicts, printer }: CheckDeskProp
     const at = findings[index].layer;
     if (at !== undefined) setLayer(at);
   };
-  const clipMm = found === undefined || layer === undefined ? undefined : middleOfLayer(found.reading, layer);
+  const clock: Clock = {
+    layerMm: ask.limits.layerMm,
+    layerSeconds: ask.limits.layerSeconds.value,
+    liftMm: liftOf(ask.stance),
+  };
+  const shown = found === undefined ? 0 : Math.min(layer ?? Infinity, found.reading.count - 1);
+  const contours = useSlice(worker, found?.reading, shown);
+  const cut = useMemo(
+    () =>
+      found === undefined || layer === undefined
+        ? undefined
+        : { atMm: middleOfLayer(found.reading, layer), contours },
+    [found, layer, contours],
+  );
   return (
-    <div className="grid gap-6 xl:grid-cols-[minmax(0,1fr)_minmax(20rem,26rem)]">
-      <div className="min-w-0">
-        <div className="h-72 bg-sheet">
-          {opened !== undefined && (
-            <PartStage
-              corners={opened.corners}
-              bounds={opened.check.bounds}
-              callouts={callouts}
-              activeId={active}
-              clipMm={clipMm}
-              onPlace={picking}
+    <div className="space-y-6">
+      <div className="grid gap-6 xl:grid-cols-[minmax(0,1fr)_minmax(20rem,26rem)]">
+        <div className="min-w-0 xl:sticky xl:top-2 xl:self-start">
+          <div className="h-72 bg-sheet">
+            {opened !== undefined && (
+              <PartStage
+                corners={opened.corners}
+                bounds={opened.check.bounds}
+                callouts={callouts}
+                activeId={active}
+                cut={cut}
+                onPlace={picking}
+              />
+            )}
+          </div>
+          {opened !== undefined && <PartFacts check={opened.check} standIn={opened.standIn} />}
+          {busy !== undefined && (
+            <div className="mt-1 flex items-center gap-3" role="status">
+              <progress value={busy.share} aria-label={busy.what} />
+              <span className="text-sm text-soft">{busy.what} …</span>
+              <Button onClick={stop}>Stop</Button>
+            </div>
+          )}
+          {problem !== undefined && <Problem>{problem}</Problem>}
+          {found !== undefined && (
+            <LayerPanel
+              found={found}
+              clock={clock}
+              pixelMm={ask.limits.pixelMm.value}
+              layer={shown}
+              onLayer={setLayer}
+              contours={contours}
             />
           )}
         </div>
-        {opened !== undefined && <PartFacts check={opened.check} standIn={opened.standIn} />}
-        {busy !== undefined && (
-          <div className="mt-1 flex items-center gap-3" role="status">
-            <progress value={busy.share} aria-label={busy.what} />
-            <span className="text-sm text-soft">{busy.what} …</span>
-            <Button onClick={stop}>Stop</Button>
-          </div>
-        )}
-        {problem !== undefined && <Problem>{problem}</Problem>}
-        {found !== undefined && (
-          <LayerPanel found={found} ask={ask} layer={layer} onLayer={setLayer} worker={worker} />
-        )}
+        <section aria-labelledby="findings-title" className="order-first min-w-0 xl:order-none">
+          <h2 id="findings-title" className="text-lg">
+            What it will cost as it is
+          </h2>
+          <details className="text-sm">
+            <summary>
+              Stands {describeStance(ask.stance)}; printed on {printer ?? 'no printer chosen yet'}
+            </summary>
+            <div className="mt-2 mb-3 border-l-2 border-hair pl-3">
+              <StanceForm jobId={jobId} stance={ask.stance} />
+              <LimitsTable limits={ask.limits} />
+              <PartDrop jobId={jobId} hasPart />
+            </div>
+          </details>
+          {found !== undefined && (
+            <FindingsList
+              jobId={jobId}
+              found={found}
+              clock={clock}
+              verdicts={verdicts}
+              activeIndex={active}
+              onShow={show}
+            />
+          )}
+          {found?.whole === true && (
+            <p className="mt-4">
+              <Link href={`/jobs/${jobId}/measure`} className="font-semibold text-juniper underline">
+                Go on to Measure
+              </Link>
+            </p>
+          )}
+        </section>
       </div>
-      <section aria-labelledby="findings-title" className="min-w-0">
-        <h2 id="findings-title" className="text-lg">
-          What it will cost as it is
-        </h2>
-        <details className="text-sm">
-          <summary>
-            Stands {describeStance(ask.stance)}; printed on {printer ?? 'no printer chosen yet'}
-          </summary>
-          <div className="mt-2 mb-3 border-l-2 border-hair pl-3">
-            <StanceForm jobId={jobId} stance={ask.stance} />
-            <LimitsTable limits={ask.limits} />
-            <PartDrop jobId={jobId} hasPart />
-          </div>
-        </details>
-        {found !== undefined && (
-          <FindingsList
-            jobId={jobId}
-            found={found}
-            limits={ask.limits}
-            verdicts={verdicts}
-            activeIndex={active}
-            onShow={show}
-          />
-        )}
-        {found?.whole === true && (
-          <p className="mt-4">
-            <Link href={`/jobs/${jobId}/measure`} className="font-semibold text-juniper underline">
-              Go on to Measure
-            </Link>
-          </p>
-        )}
-      </section>
       {found?.whole === true && opened !== undefined && worker !== undefined && (
-        <div className="min-w-0 xl:col-span-2">
+        <div className="min-w-0">
           <Tabs
             label="Before it is printed"
             tabs={[

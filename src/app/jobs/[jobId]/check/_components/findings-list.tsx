@@ -1,6 +1,6 @@
 'use client';
 
-import type { CheckLimits, Finding } from '@/core/findings';
+import type { Clock, Finding } from '@/core/findings';
 import { ActionForm, Button, Caution, TextField } from '@/ui';
 import { CHANCE_WORDS, describeFinding, describeWhere, RISK_WORDS } from '@/words';
 import type { CheckFound } from '@/workers';
@@ -13,7 +13,7 @@ export type Verdicts = Readonly<
 interface FindingsListProps {
   readonly jobId: number;
   readonly found: CheckFound;
-  readonly limits: CheckLimits;
+  readonly clock: Clock;
   readonly verdicts: Verdicts;
   readonly activeIndex: number | undefined;
   readonly onShow: (index: number) => void;
@@ -23,7 +23,7 @@ const formatHours = (hours: number) =>
   hours < 1 ? `${Math.max(1, Math.round(60 * hours))} min` : `${hours.toFixed(1)} h`;
 
 /** The findings in the order of what they will cost; each can be shown, passed or waived with a reason. */
-export function FindingsList({ jobId, found, limits, verdicts, activeIndex, onShow }: FindingsListProps) {
+export function FindingsList({ jobId, found, clock, verdicts, activeIndex, onShow }: FindingsListProps) {
   const { findings, whole } = found;
   if (findings.length === 0)
     return whole ? (
@@ -41,7 +41,7 @@ export function FindingsList({ jobId, found, limits, verdicts, activeIndex, onSh
         {findings.map((finding, index) => (
           <Item
             key={finding.key}
-            {...{ jobId, finding, limits, index, onShow }}
+            {...{ jobId, finding, clock, index, onShow }}
             verdict={verdicts[finding.key]}
             isActive={index === activeIndex}
             canJudge={whole}
@@ -61,7 +61,7 @@ export function FindingsList({ jobId, found, limits, verdicts, activeIndex, onSh
 interface ItemProps {
   readonly jobId: number;
   readonly finding: Finding;
-  readonly limits: CheckLimits;
+  readonly clock: Clock;
   readonly index: number;
   readonly verdict: Verdicts[string] | undefined;
   readonly isActive: boolean;
@@ -69,9 +69,9 @@ interface ItemProps {
   readonly onShow: (index: number) => void;
 }
 
-function Item({ jobId, finding, limits, index, verdict, isActive, canJudge, onShow }: ItemProps) {
+function Item({ jobId, finding, clock, index, verdict, isActive, canJudge, onShow }: ItemProps) {
   const { title, does, mend, changes } = describeFinding(finding);
-  const where = describeWhere(finding, limits.layerMm, limits.layerSeconds.value);
+  const where = describeWhere(finding, clock);
   return (
     <li className={`border-b border-hair py-2 pl-2 ${isActive ? 'border-l-4 border-l-juniper' : ''}`}>
       <button

@@ -1,41 +1,51 @@
 'use client';
 
 import { useState } from 'react';
-import { layerAtHeight, middleOfLayer, peaksOf } from '@/core/layers';
+import {
+  layerAtMinute,
+  layerAtPlateHeight,
+  layerOfPrinted,
+  liftLayers,
+  momentOf,
+  type Clock,
+} from '@/core/findings';
+import { peaksOf } from '@/core/layers';
 import { Button } from '@/ui';
 import { formatMm } from '@/words';
-import type { CheckAsk, CheckFound, CheckWorker } from '@/workers';
+import type { CheckFound } from '@/workers';
 import { AreaChart } from './area-chart';
 import { SlicePicture } from './slice-picture';
 
 interface LayerPanelProps {
   readonly found: CheckFound;
-  readonly ask: CheckAsk;
-  readonly layer: number | undefined;
+  readonly clock: Clock;
+  readonly pixelMm: number;
+  readonly layer: number;
   readonly onLayer: (layer: number) => void;
-  readonly worker: CheckWorker | undefined;
+  /** Of the layer that is looked at. */
+  readonly contours: readonly Float64Array[];
 }
 
 /** A slider through the layers with the area curve; layer, height and clock can each be typed. */
 export function LayerPanel({
   found: { reading },
-  ask,
-  layer = reading.count - 1,
+  clock,
+  pixelMm,
+  layer,
   onLayer,
-  worker,
+  contours,
 }: LayerPanelProps) {
   const [pictured, setPictured] = useState(false);
-  const { count, areaMm2, overhangMm2, heightMm, fromMm } = reading;
-  const seconds = ask.limits.layerSeconds.value;
+  const { count, areaMm2, overhangMm2 } = reading;
   const at = Math.min(layer, count - 1);
-  const go = (next: number | undefined) => {
-    if (next !== undefined && Number.isFinite(next))
-      onLayer(Math.max(0, Math.min(count - 1, Math.round(next))));
+  const { printed, heightMm, minutes } = momentOf(at, clock);
+  const go = (next: number) => {
+    if (Number.isFinite(next)) onLayer(Math.max(0, Math.min(count - 1, Math.round(next))));
   };
   const { peak, jump, firstMm2 } = peaksOf(reading);
   return (
     <section aria-label="Layers" className="mt-3">
-      <AreaChart reading={reading} layer={at} />
+      <AreaChart reading={reading} layer={at} before={liftLayers(clock)} />
       <input
         type="range"
         min={0}
@@ -43,20 +53,24 @@ export function LayerPanel({
         value={at}
         onChange={(event) => go(Number(event.target.value))}
         aria-label="Layer"
-        aria-valuetext={`layer ${at}, ${formatMm(middleOfLayer(reading, at) - fromMm, 2)} mm up, ${areaMm2[at].toFixed(1)} mm²`}
+        aria-valuetext={`layer ${printed}, ${formatMm(heightMm, 2)} mm up, ${areaMm2[at].toFixed(1)} mm²`}
         className="h-6 w-full accent-juniper"
       />
       <div className="mt-1 flex flex-wrap items-end gap-x-4 gap-y-2 text-sm">
-        <Converter label="Layer" value={String(at)} onTyped={(value) => go(value)} />
+        <Converter
+          label="Layer"
+          value={String(printed)}
+          onTyped={(value) => go(layerOfPrinted(value, clock))}
+        />
         <Converter
           label="Height, mm"
-          value={formatMm((at + 0.5) * heightMm, 2)}
-          onTyped={(value) => go(layerAtHeight(reading, fromMm + value))}
+          value={formatMm(heightMm, 2)}
+          onTyped={(value) => go(layerAtPlateHeight(value, clock))}
         />
         <Converter
           label="Minutes in"
-          value={((at * seconds) / 60).toFixed(1)}
-          onTyped={(value) => go((60 * value) / seconds)}
+          value={minutes.toFixed(1)}
+          onTyped={(value) => go(layerAtMinute(value, clock))}
         />
         <p>
           <span className="num">{areaMm2[at].toFixed(1)}</span> mm²
@@ -66,19 +80,21 @@ export function LayerPanel({
             </>
           )}
         </p>
-        {worker !== undefined && (
-          <Button aria-pressed={pictured} onClick={() => setPictured(!pictured)}>
-            {pictured ? 'Hide the picture' : 'Draw this layer in pixels'}
-          </Button>
-        )}
+        <Button aria-pressed={pictured} onClick={() => setPictured(!pictured)}>
+          {pictured ? 'Hide the picture' : 'Draw this layer in pixels'}
+        </Button>
       </div>
-      {pictured && worker !== undefined && (
-        <SlicePicture worker={worker} reading={reading} layer={at} pixelMm={ask.limits.pixelMm.value} />
-      )}
+      {pictured && <SlicePicture contours={contours} label={`Layer ${printed}`} pixelMm={pixelMm} />}
       <dl className="mt-2 flex flex-wrap gap-x-6 text-sm">
         <Fact name="First layer" value={`${firstMm2.toFixed(1)} mm²`} />
-        <Fact name="Largest" value={`${peak.areaMm2.toFixed(1)} mm², layer ${peak.layer}`} />
-        <Fact name="Largest step" value={`${jump.deltaMm2.toFixed(1)} mm², layer ${jump.layer}`} />
+        <Fact
+          name="Largest"
+          value={`${peak.areaMm2.toFixed(1)} mm², layer ${momentOf(peak.layer, clock).printed}`}
+        />
+        <Fact
+          name="Largest step"
+          value={`${jump.deltaMm2.toFixed(1)} mm², layer ${momentOf(jump.layer, clock).printed}`}
+        />
         <Fact
           name="Smallest wall"
           value={

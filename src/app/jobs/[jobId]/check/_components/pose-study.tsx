@@ -5,8 +5,8 @@ import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { Scatter } from 'react-chartjs-2';
 import type { PoseWorth } from '@/core/findings';
-import { Button, Problem, useInk } from '@/ui';
-import { describePose, formatMm } from '@/words';
+import { Button, Problem, titledAxis, useInk } from '@/ui';
+import { describeFits, describePose, formatMm } from '@/words';
 import type { CheckAsk, CheckWorker } from '@/workers';
 import { takePlacesAlong } from '../actions';
 import { sendPart } from './send-part';
@@ -79,7 +79,7 @@ export function PoseStudy({ jobId, worker, ask }: PoseStudyProps) {
                     'Cups',
                     'Islands',
                     'Along Z',
-                    'Plate',
+                    'Goes into',
                     '',
                   ].map((name) => (
                     <th key={name} scope="col" className="pr-3 font-normal">
@@ -96,7 +96,8 @@ export function PoseStudy({ jobId, worker, ask }: PoseStudyProps) {
             </table>
           </div>
           <p className="mt-1 text-sm text-soft">
-            Along Z: flat features whose size runs through the layers there; they come in whole layers.
+            Along Z: sizes that matter, of the job or else found on the part, that run through the layers
+            there: they come in whole layers.
           </p>
         </>
       )}
@@ -105,7 +106,7 @@ export function PoseStudy({ jobId, worker, ask }: PoseStudyProps) {
 }
 
 function PoseRow({ worth, first, onTurn }: { worth: PoseWorth; first: boolean; onTurn: () => void }) {
-  const { pose, heightMm, hours, peakMm2, supportedMm2, cups, islands, alongZ, fitsPlate } = worth;
+  const { pose, heightMm, hours, peakMm2, supportedMm2, cups, islands, alongZ, fits } = worth;
   const name = describePose(pose.name);
   return (
     <tr className="border-b border-hair whitespace-nowrap">
@@ -119,7 +120,7 @@ function PoseRow({ worth, first, onTurn }: { worth: PoseWorth; first: boolean; o
       <td className="num pr-3">{cups}</td>
       <td className="num pr-3">{islands}</td>
       <td className="num pr-3">{alongZ}</td>
-      <td className="pr-3">{fitsPlate === undefined ? 'not known' : fitsPlate ? 'fits' : 'too large'}</td>
+      <td className="pr-3">{describeFits(fits)}</td>
       <td>
         {!first && (
           <Button onClick={onTurn}>
@@ -155,15 +156,11 @@ function PoseChart({ worths }: { worths: readonly PoseWorth[] }) {
     scales: {
       x: {
         min: 0,
-        title: { display: true, text: 'hours', color: ink.soft },
-        ticks: { color: ink.soft },
-        grid: { color: ink.hair },
+        ...titledAxis(ink, 'hours'),
       },
       y: {
         min: 0,
-        title: { display: true, text: 'largest layer, mm²', color: ink.soft },
-        ticks: { color: ink.soft },
-        grid: { color: ink.hair },
+        ...titledAxis(ink, 'largest layer, mm²'),
       },
     },
   };

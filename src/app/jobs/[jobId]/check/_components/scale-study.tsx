@@ -1,10 +1,10 @@
 'use client';
 
 import { useState } from 'react';
-import { leastScale, STATIONS, STUDIED_SCALES, weighScale, type ScaleWorth } from '@/core/findings';
+import { leastScale, liftOf, STUDIED_SCALES, weighScale, type ScaleWorth } from '@/core/findings';
 import type { LayerReading } from '@/core/layers';
 import type { MeshCheck } from '@/core/mesh';
-import { formatMm, STATION_WORDS } from '@/words';
+import { describeFits, formatMm } from '@/words';
 import type { CheckAsk } from '@/workers';
 
 const percent = (scale: number) => `${Math.round(100 * scale)} %`;
@@ -24,7 +24,7 @@ export function ScaleStudy({
   const scales = [...new Set([...STUDIED_SCALES, ...(own > 0.01 && own < 20 ? [own] : [])])].sort(
     (a, b) => a - b,
   );
-  const liftMm = ask.stance.kind === 'supports' ? ask.stance.liftMm : 0;
+  const liftMm = liftOf(ask.stance);
   const least = leastScale(reading, ask.limits);
   return (
     <div>
@@ -74,7 +74,6 @@ export function ScaleStudy({
 
 function Row({ worth }: { worth: ScaleWorth }) {
   const { scale, wallMm, wallHolds, gapMm, gapOpens, firstMm2, peakMm2, peels, resinMl, hours, fits } = worth;
-  const known = STATIONS.filter((station) => fits[station] !== undefined);
   return (
     <tr className="border-b border-hair">
       <th scope="row" className="num py-1 pr-3 text-left font-semibold">
@@ -92,13 +91,7 @@ function Row({ worth }: { worth: ScaleWorth }) {
       </td>
       <td className="num pr-3">{resinMl.toFixed(1)} ml</td>
       <td className="num pr-3">{hours.toFixed(1)}</td>
-      <td className="pr-3">
-        {known.length === 0
-          ? 'sizes not known'
-          : known
-              .map((station) => `${fits[station] === true ? '' : 'not '}${STATION_WORDS[station]}`)
-              .join(', ')}
-      </td>
+      <td className="pr-3">{describeFits(fits)}</td>
     </tr>
   );
 }

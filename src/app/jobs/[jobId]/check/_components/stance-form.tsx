@@ -32,7 +32,7 @@ export function StanceForm({ jobId, stance }: { jobId: number; stance?: Stance }
         </label>
       ))}
       {chosen === 'supports' && (
-        <div className="w-40">
+        <div className="w-56">
           <TextField
             name="liftMm"
             label="Height of the supports, mm"

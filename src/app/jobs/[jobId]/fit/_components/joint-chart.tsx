@@ -13,7 +13,7 @@ import {
 import { useState } from 'react';
 import { Line } from 'react-chartjs-2';
 import type { JointView } from '@/services/joints';
-import { useInk } from '@/ui';
+import { titledAxis, useInk } from '@/ui';
 import { formatChance, formatMm } from '@/words';
 
 ChartJs.register(LinearScale, LineElement, PointElement, Tooltip, Legend, Filler);
@@ -102,16 +102,12 @@ export function JointChart({ view }: { view: JointView }) {
         type: 'linear',
         min: 40,
         max: 300,
-        title: { display: true, text: 'scale of the file, %', color: ink.soft },
-        ticks: { color: ink.soft },
-        grid: { color: ink.hair },
+        ...titledAxis(ink, 'scale of the file, %'),
       },
       y: {
         min: 0,
         max: top,
-        title: { display: true, text: 'mm', color: ink.soft },
-        ticks: { color: ink.soft },
-        grid: { color: ink.hair },
+        ...titledAxis(ink, 'mm'),
       },
     },
   };

@@ -3,7 +3,7 @@
 import { Chart as ChartJs, LinearScale, LineElement, PointElement, type ChartOptions } from 'chart.js';
 import { Line } from 'react-chartjs-2';
 import { cameFree, type Rung } from '@/core/fits';
-import { useInk } from '@/ui';
+import { titledAxis, useInk } from '@/ui';
 import { describeRungOutcome, formatMm } from '@/words';
 
 ChartJs.register(LinearScale, LineElement, PointElement);
@@ -60,16 +60,12 @@ export function LadderChart({ curve, rungs, recommendedMm }: LadderChartProps) {
       x: {
         type: 'linear',
         min: 0,
-        title: { display: true, text: 'drawn gap per side, mm', color: ink.soft },
-        ticks: { color: ink.soft },
-        grid: { color: ink.hair },
+        ...titledAxis(ink, 'drawn gap per side, mm'),
       },
       y: {
         min: -0.05,
         max: 1.05,
-        title: { display: true, text: 'chance to come free', color: ink.soft },
-        ticks: { color: ink.soft, stepSize: 0.25, includeBounds: false },
-        grid: { color: ink.hair },
+        ...titledAxis(ink, 'chance to come free', { stepSize: 0.25, includeBounds: false }),
       },
     },
   };
