@@ -2,7 +2,7 @@ import { defineConfig } from 'drizzle-kit';
 
 export default defineConfig({
   dialect: 'sqlite',
-  schema: './src/db/schema/index.ts',
-  out: './src/db/migrations',
+  schema: './src/store/schema/index.ts',
+  out: './src/store/migrations',
   casing: 'snake_case',
 });

@@ -2,22 +2,42 @@ import next from 'eslint-config-next/core-web-vitals';
 import typescript from 'eslint-config-next/typescript';
 import prettier from 'eslint-config-prettier';
 
-/** What each part of src may import from; everything else is refused. See docs/architecture.md. */
-const MAY_IMPORT = {
-  core: [],
-  inputs: ['core'],
-  words: ['core', 'inputs'],
-  db: ['core'],
-  workers: ['core'],
-  services: ['core', 'inputs', 'db'],
-  demo: ['core', 'db', 'services'],
-  cli: ['core', 'inputs', 'words'],
-  ui: ['core', 'inputs', 'words', 'workers'],
-  app: ['core', 'inputs', 'words', 'workers', 'services', 'ui'],
+/** Rooms that a subject may enter, by their doors; see docs/architecture.md. */
+const ground = ['language', 'house', 'records'];
+const SUBJECTS = {
+  language: [],
+  house: ['language'],
+  records: ['language'],
+  resin: ground,
+  printing: [...ground, 'resin'],
+  caliper: ground,
+  job: [...ground, 'resin', 'printing', 'caliper'],
+  choice: [...ground, 'resin', 'printing', 'job'],
+  simulated: [...ground, 'resin', 'printing', 'job'],
+  gauge: [...ground, 'printing', 'job'],
+  fit: [...ground, 'resin', 'printing', 'job', 'gauge'],
+  sheet: [...ground, 'caliper', 'job'],
+  need: [...ground, 'resin', 'printing', 'job', 'choice'],
+  check: [...ground, 'resin', 'printing', 'job', 'gauge', 'fit'],
+  measure: [...ground, 'printing', 'caliper', 'job', 'gauge'],
+  correct: [...ground, 'printing', 'job'],
+  overview: [
+    ...ground,
+    'sheet',
+    'resin',
+    'printing',
+    'job',
+    'choice',
+    'gauge',
+    'fit',
+    'need',
+    'check',
+    'correct',
+  ],
 };
 
 /** The same between the areas of the core. */
-const CORE_MAY_IMPORT = {
+const CORE = {
   numerics: [],
   need: [],
   metrology: ['numerics'],
@@ -33,53 +53,89 @@ const CORE_MAY_IMPORT = {
   virtual: ['numerics', 'metrology', 'signature', 'fits', 'resins'],
 };
 
-const OUTSIDE_OF_CORE = [
-  'react',
-  'react-dom',
-  'next',
-  'next/*',
-  'three',
-  'drizzle-orm',
-  'better-sqlite3',
-  'node:*',
-  'zod',
-];
+/** Packages that the core may use: file formats and geometry, nothing that knows a screen, a server or a database. */
+const CORE_PACKAGES = ['@tarikjabiri/dxf', 'earcut', 'fflate', 'manifold-3d', 'meshoptimizer', 'saxes'];
 
-function arrows(files, forbidden, message) {
+const core = '@/core/[^/]+';
+const sharedDoor = '@/subjects/[^/]+/shared';
+const anyDoor = '@/subjects/[^/]+(/shared)?';
+const oneOf = (names) => (names.length === 0 ? '(?!)' : `(${names.join('|')})`);
+
+/** Of the imports that begin so, those named are allowed; all others are refused. Tests stand outside. */
+function mayImport(files, allowed, message, also = [], ignores = []) {
+  const own = `^@/(?!(${allowed.map((each) => each.replace('@/', '')).join('|') || '(?!)'})$)`;
   return {
     files,
-    ignores: ['**/tests/**'],
-    rules: { 'no-restricted-imports': ['error', { patterns: [{ group: forbidden, message }] }] },
+    ignores: ['**/tests/**', ...ignores],
+    rules: {
+      'no-restricted-imports': [
+        'error',
+        { patterns: [{ regex: own, message }, ...also.map((regex) => ({ regex, message }))] },
+      ],
+    },
   };
 }
 
-const layers = Object.entries(MAY_IMPORT)
-  .filter(([layer]) => layer !== 'core')
-  .map(([layer, allowed]) => {
-    const others = Object.keys(MAY_IMPORT).filter((other) => other !== layer && !allowed.includes(other));
-    const forbidden = [...others.flatMap((other) => [`@/${other}`, `@/${other}/**`]), '@/core/*/*'];
-    return arrows(
-      [`src/${layer}/**/*.{ts,tsx}`],
-      forbidden,
-      `${layer} may import ${allowed.join(', ')} only, by area.`,
-    );
-  });
+/** Files that lie in the room itself may not climb out of it. */
+const CLIMBS = '^\\.\\./';
 
-const areas = Object.entries(CORE_MAY_IMPORT).map(([area, allowed]) => {
-  const others = Object.keys(CORE_MAY_IMPORT).filter((other) => other !== area && !allowed.includes(other));
-  const outside = Object.keys(MAY_IMPORT).filter((layer) => layer !== 'core');
-  const forbidden = [
-    ...others.flatMap((other) => [`@/core/${other}`, `@/core/${other}/**`, `../${other}`, `../${other}/**`]),
-    ...outside.flatMap((layer) => [`@/${layer}`, `@/${layer}/**`]),
-    ...OUTSIDE_OF_CORE,
-    '@/core/*/*',
+const subjects = Object.entries(SUBJECTS).flatMap(([room, below]) => {
+  const message = `subjects/${room} may import core, store and the doors of: ${below.join(', ') || 'none'}.`;
+  const words = [
+    `src/subjects/${room}/input*.ts`,
+    `src/subjects/${room}/words*.ts`,
+    `src/subjects/${room}/shared.ts`,
   ];
-  return arrows(
-    [`src/core/${area}/**/*.ts`],
-    forbidden,
-    `core/${area} may import ${allowed.join(', ') || 'nothing'} only.`,
-  );
+  return [
+    mayImport(
+      [`src/subjects/${room}/*.ts`],
+      [core, '@/store', `@/subjects/${oneOf(below)}(/shared)?`],
+      message,
+      [CLIMBS],
+      words,
+    ),
+    // What the browser and the command line use too may need nothing of the server.
+    mayImport(
+      words,
+      [core, `@/subjects/${oneOf(below)}/shared`],
+      `${message} Inputs and words: shared doors only, no store.`,
+      [CLIMBS, '^server-only$', '^node:', '^drizzle-orm'],
+    ),
+  ];
 });
+
+const areas = Object.entries(CORE).flatMap(([area, below]) => {
+  const message = `core/${area} may import ${below.join(', ') || 'nothing'} only, by area.`;
+  const allowed = ['@/core/result', `@/core/${oneOf(below)}`];
+  const packages = `^(?!@/|\\.|(${CORE_PACKAGES.join('|')})(/|$))`;
+  return [
+    mayImport([`src/core/${area}/*.ts`], allowed, message, [packages, CLIMBS]),
+    mayImport([`src/core/${area}/*/*.ts`], allowed, message, [packages, '^\\.\\./\\.\\./']),
+  ];
+});
+
+const layers = [
+  mayImport(['src/store/**/*.ts'], [core], 'store may import core only.'),
+  mayImport(['src/workers/**/*.ts'], [core], 'workers may import core only.'),
+  mayImport(['src/ui/**/*.{ts,tsx}'], [core, '@/workers', sharedDoor], 'ui: core, workers, shared doors.'),
+  mayImport(['src/cli/**/*.ts'], [core, sharedDoor], 'cli: core and shared doors.'),
+  mayImport(['src/demo/**/*.ts'], [core, '@/store', anyDoor], 'demo: core, store, doors.'),
+  mayImport(
+    ['src/app/**/*.{ts,tsx}'],
+    [core, '@/workers', '@/ui', anyDoor, '@/app/.*'],
+    'app: ui, doors, workers, core; never the store.',
+  ),
+  mayImport(
+    ['src/testing/**/*.ts'],
+    [core, 'core/signature/(law|observations|node)', '@/store', anyDoor],
+    'testing: core, store, doors.',
+  ),
+];
+
+const VIEW_WRITES = ['db', 'tx'].map((name) => ({
+  selector: `CallExpression[callee.object.name='${name}'][callee.property.name=/^(insert|update|delete|transaction)$/]`,
+  message: 'A view reads only; what writes is a verb.',
+}));
 
 const config = [
   { ignores: ['.next/', 'node_modules/', 'next-env.d.ts', 'data/', 'demo-data/', '.tmp/'] },
@@ -87,7 +143,12 @@ const config = [
   ...typescript,
   prettier,
   ...layers,
+  ...subjects,
   ...areas,
+  {
+    files: ['src/subjects/*/view-*.ts'],
+    rules: { 'no-restricted-syntax': ['error', ...VIEW_WRITES] },
+  },
   {
     files: ['src/core/**/*.ts'],
     ignores: ['**/tests/**'],

@@ -4,7 +4,10 @@ const config = {
   roots: ['<rootDir>/src'],
   testMatch: ['**/tests/**/*.test.ts', '**/tests/**/*.test.tsx'],
   extensionsToTreatAsEsm: ['.ts', '.tsx'],
-  moduleNameMapper: { '^@/(.*)$': '<rootDir>/src/$1' },
+  moduleNameMapper: {
+    '^@/(.*)$': '<rootDir>/src/$1',
+    '^server-only$': '<rootDir>/node_modules/server-only/empty.js',
+  },
   modulePathIgnorePatterns: ['<rootDir>/.next/', '<rootDir>/.tmp/'],
   transform: {
     '^.+\\.tsx?$': [

@@ -1,11 +1,11 @@
-import { spawn, type ChildProcess } from 'node:child_process';
+import { type ChildProcess, spawn } from 'node:child_process';
 import { mkdtempSync, rmSync } from 'node:fs';
 import { createServer } from 'node:net';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
-import { openDb } from '@/db';
 import { makeDemo } from '@/demo/make-demo';
 import { makeDemoParts } from '@/demo/parts';
+import { openDb } from '@/store';
 
 /** The built application on a bench of its own. */
 export interface BenchServer {

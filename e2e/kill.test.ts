@@ -3,14 +3,16 @@ import type { ChildProcess } from 'node:child_process';
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
-import { openDb, queries, tables } from '@/db';
 import { seededRandom } from '@/core/numerics';
 import { makeDemo } from '@/demo/make-demo';
-import { startSession } from '@/services/take-readings';
+import { openDb, queries, tables } from '@/store';
+import { startSession } from '@/subjects/caliper';
 import { freePort, startServer } from './bench-server';
 
 const READINGS = 500;
+
 const KILLS = 50;
+
 const pause = (ms: number) => new Promise((resolve) => setTimeout(resolve, ms));
 
 /** Ends a process in the middle of whatever it does and waits until it is gone. */

@@ -10,5 +10,8 @@ const port = portFrom(words);
 installPackages();
 buildIfNeeded();
 if (words.includes('--fresh')) rmSync(folder, { recursive: true, force: true });
-run('npx', ['--no-install', 'tsx', 'src/demo/run.ts'], { MELLOW_DATA: folder });
+// The verbs are the server's: their doors open under the condition that React gives servers.
+run(process.execPath, ['--conditions=react-server', '--import', 'tsx', 'src/demo/run.ts'], {
+  MELLOW_DATA: folder,
+});
 serve(folder, port);

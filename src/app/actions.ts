@@ -1,12 +1,12 @@
 'use server';
 
 import { redirect } from 'next/navigation';
-import { newJobForm, parseForm } from '@/inputs';
-import { bench } from '@/services/bench';
-import { createJob } from '@/services/edit-job';
-import { firstProfile } from '@/services/equipment';
-import { refused, type FormState } from '@/ui/forms/form-state';
-import { describeFormIssue } from '@/words';
+import { bench } from '@/subjects/house';
+import { createJob } from '@/subjects/job';
+import { newJobForm } from '@/subjects/job/shared';
+import { describeFormIssue, parseForm } from '@/subjects/language/shared';
+import { firstProfile } from '@/subjects/printing';
+import { type FormState, refused } from '@/ui/forms/form-state';
 
 export async function startJob(_before: FormState, data: FormData): Promise<FormState> {
   const form = parseForm(newJobForm, data);

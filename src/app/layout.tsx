@@ -1,15 +1,17 @@
+import './globals.css';
 import type { Metadata, Viewport } from 'next';
 import { cookies, headers } from 'next/headers';
 import { connection } from 'next/server';
 import type { ReactNode } from 'react';
-import { benchHouse, benchFindables } from '@/services/bench';
+import { benchHouse } from '@/subjects/house';
+import { benchFindables } from '@/subjects/overview';
 import { NonceProvider, PlaceBar, ShortcutProvider, type Theme } from '@/ui';
-import './globals.css';
 
 export const metadata: Metadata = {
   title: { default: 'Mellow Caliper', template: '%s · Mellow Caliper' },
   description: 'Measures prints, learns how the printer prints, and says what to draw next.',
 };
+
 export const viewport: Viewport = { width: 'device-width', initialScale: 1 };
 
 export default async function RootLayout({ children }: { children: ReactNode }) {

@@ -1,10 +1,9 @@
 import { connection } from 'next/server';
-import { bench, benchHouse, today } from '@/services/bench';
-import { glanceAtJobs, type JobGlance, type NextStep } from '@/services/look-around';
-import { listCreepChecks } from '@/services/proofs';
-import { listShort } from '@/services/shelf';
+import { bench, benchHouse, today } from '@/subjects/house';
+import { describeOutcome } from '@/subjects/language/shared';
+import { glanceAtJobs, type JobGlance, type NextStep } from '@/subjects/overview';
+import { listCreepChecks, listShort } from '@/subjects/resin';
 import { ActionForm, Button, buttonLook, Link, TextField } from '@/ui';
-import { describeOutcome } from '@/words';
 import { startJob } from './actions';
 
 const NEXT: Readonly<Record<NextStep, string>> = {

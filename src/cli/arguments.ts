@@ -1,6 +1,6 @@
 import { parseArgs } from 'node:util';
 import { parseLength } from '@/core/metrology';
-import { describeLengthIssue } from '@/words';
+import { describeLengthIssue } from '@/subjects/language/shared';
 import { UsageError, valueOrRefuse } from './usage-error';
 
 export interface Arguments {

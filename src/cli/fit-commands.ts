@@ -1,7 +1,8 @@
 import { estimateLadder, findLadderNote, isoFit, pressFit, snapHook, summariseLadder } from '@/core/fits';
 import { parseLength } from '@/core/metrology';
-import { parseOutcomesCsv } from '@/inputs';
-import { describeCsvIssue, describeIsoIssue, describeLadderNote, describeLengthIssue } from '@/words';
+import { describeIsoIssue } from '@/subjects/fit/shared';
+import { describeLadderNote, parseOutcomesCsv } from '@/subjects/gauge/shared';
+import { describeCsvIssue, describeLengthIssue } from '@/subjects/language/shared';
 import { neededNumber, onePath, parseArguments } from './arguments';
 import { readText } from './files';
 import { UsageError, valueOrRefuse } from './usage-error';

@@ -1,17 +1,17 @@
-import { writeFileSync } from 'node:fs';
 import Module from 'manifold-3d';
+import { writeFileSync } from 'node:fs';
 import {
   buildGauge,
   GAUGE_CHOICES,
+  type GaugeChoice,
   gaugeEffort,
   gaugeFeatures,
-  gaugeSpecOf,
-  type GaugeChoice,
   type GaugeParameters,
+  gaugeSpecOf,
 } from '@/core/gauges';
 import { checkMesh, write3mf, writeStl } from '@/core/mesh';
-import { describeGaugeIssue } from '@/words';
-import { neededNumber, numberOption, parseArguments, textOption, type Arguments } from './arguments';
+import { describeGaugeIssue } from '@/subjects/gauge/shared';
+import { type Arguments, neededNumber, numberOption, parseArguments, textOption } from './arguments';
 import { UsageError, valueOrRefuse } from './usage-error';
 
 /** Names on the command line: shortBlock is short-block. */

@@ -1,23 +1,23 @@
 import { writeFileSync } from 'node:fs';
+import { type LayerReading, MOST_LAYERS, peaksOf, READING_DEFAULTS, readLayers } from '@/core/layers';
 import {
+  type Bounds,
   boundsOf,
   checkMesh,
   correctAndProve,
   findFeatures,
   guessUnits,
+  type Mesh,
   MM_IN,
   MOST_FEATURE_FACETS,
+  type PartCorrection,
   readMesh,
   weldCorners,
   writeStl,
-  type Bounds,
-  type Mesh,
-  type PartCorrection,
 } from '@/core/mesh';
-import { MOST_LAYERS, peaksOf, READING_DEFAULTS, readLayers, type LayerReading } from '@/core/layers';
 import { PARAMETER_NAMES, type ParameterName } from '@/core/signature';
-import { describeMeshIssue, UNIT_WORDS } from '@/words';
-import { neededNumber, numberOption, onePath, parseArguments, textOption, type Arguments } from './arguments';
+import { describeMeshIssue, UNIT_WORDS } from '@/subjects/records/shared';
+import { type Arguments, neededNumber, numberOption, onePath, parseArguments, textOption } from './arguments';
 import { readBytes, readText } from './files';
 import { UsageError, valueOrRefuse } from './usage-error';
 

@@ -1,6 +1,6 @@
-import { rankResins, SHIPPED_SHELF, type Check, type Ranked, type ShelfEntry } from '@/core/resins';
-import { parseRequirementJson, parseShelfJson } from '@/inputs';
-import { describeRequirementIssue, describeShelfIssue } from '@/words';
+import { type Check, type Ranked, rankResins, type ShelfEntry, SHIPPED_SHELF } from '@/core/resins';
+import { describeRequirementIssue, parseRequirementJson } from '@/subjects/choice/shared';
+import { describeShelfIssue, parseShelfJson } from '@/subjects/resin/shared';
 import { onePath, parseArguments, textOption } from './arguments';
 import { readText } from './files';
 import { valueOrRefuse } from './usage-error';

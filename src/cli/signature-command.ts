@@ -1,10 +1,10 @@
 import {
   correctReading,
   estimateSize,
-  PART_STATES,
-  pooledScatter,
   type Instrument,
+  PART_STATES,
   type PartState,
+  pooledScatter,
 } from '@/core/metrology';
 import {
   estimateSignature,
@@ -14,13 +14,15 @@ import {
   type SignatureReading,
   type SignatureReport,
 } from '@/core/signature';
-import { parseReadingsCsv, parseTargetsCsv, type ReadingRow } from '@/inputs';
-import { describeCsvIssue } from '@/words';
-import { numberOption, onePath, parseArguments, textOption, type Arguments } from './arguments';
+import { parseTargetsCsv } from '@/subjects/job/shared';
+import { describeCsvIssue } from '@/subjects/language/shared';
+import { parseReadingsCsv, type ReadingRow } from '@/subjects/measure/shared';
+import { type Arguments, numberOption, onePath, parseArguments, textOption } from './arguments';
 import { readText } from './files';
 import { UsageError, valueOrRefuse } from './usage-error';
 
 const OPTIONS = ['targets', 'mpe', 'resolution', 'jaw-flat', 'state', 'json'];
+
 /** First layers flare: sizes in the plane read lower than this are reported, not learned from. */
 const LEAST_HEIGHT_MM = 1;
 

@@ -1,10 +1,10 @@
 import { expectOk } from '@/core/result';
 import { wordOfClearance } from '@/core/virtual';
-import { queries, type Db } from '@/db';
-import { notePrint, startAttempt } from '@/services/draw-next';
-import { closeJaws, standInSize } from '@/services/stand-in';
-import { recordReading, recordTry, startSession } from '@/services/take-readings';
-import { viewJob } from '@/services/view-job';
+import { type Db, queries } from '@/store';
+import { startSession } from '@/subjects/caliper';
+import { notePrint, startAttempt, viewJob } from '@/subjects/job';
+import { recordReading, recordTry } from '@/subjects/measure';
+import { closeJaws, standInSize } from '@/subjects/simulated';
 
 /** Sitting in which the demo's own readings were taken. */
 const CONDITIONS = { zeroMm: 0, partC: 21, instrumentC: 21, state: 'cured', warm: false } as const;

@@ -1,12 +1,13 @@
-import { Readable } from 'node:stream';
 import Module from 'manifold-3d';
-import { writeStl, type Mesh } from '@/core/mesh';
+import { Readable } from 'node:stream';
+import { type Mesh, writeStl } from '@/core/mesh';
 import { expectOk } from '@/core/result';
 import { buildMesh } from '@/core/solids';
-import { queries, type Db } from '@/db';
-import { listStations, setStance, setStations } from '@/services/check-part';
-import { keepPartFile } from '@/services/edit-job';
-import { keepMesh } from '@/services/keep-mesh';
+import { type Db, queries } from '@/store';
+import { setStance } from '@/subjects/check';
+import { keepPartFile } from '@/subjects/job';
+import { listStations, setStations } from '@/subjects/printing';
+import { keepMesh } from '@/subjects/records';
 
 /**
  * The vane as it was drawn first, lying on its blade: the hub's blind bore sucks, the catches of its two hooks begin in

@@ -1,15 +1,12 @@
 import { eq } from 'drizzle-orm';
 import { seededRandom, seedFrom } from '@/core/numerics';
+import { type Bar, BENCH_LIMITS, SHIPPED_SHELF } from '@/core/resins';
 import { expectOk } from '@/core/result';
-import { BENCH_LIMITS, SHIPPED_SHELF, type Bar } from '@/core/resins';
 import { bendBar } from '@/core/virtual';
-import { queries, tables, type Db } from '@/db';
-import { makeBlend } from '@/services/blends';
-import { askStrain } from '@/services/choose-resin';
-import { addFeature, createJob, type FeatureInput } from '@/services/edit-job';
-import { bringAll } from '@/services/exchange-shelf';
-import { keepProof } from '@/services/proofs';
-import { addBottle } from '@/services/shelf';
+import { type Db, queries, tables } from '@/store';
+import { askStrain } from '@/subjects/choice';
+import { addFeature, createJob, type FeatureInput } from '@/subjects/job';
+import { addBottle, bringAll, keepProof, makeBlend } from '@/subjects/resin';
 
 const idOf = (db: Db, name: string) => queries.findResinByName(db, name)!.id;
 
@@ -47,6 +44,7 @@ export function makeShelf(db: Db): void {
 }
 
 const BAR: Bar = { bend: 'threePoint', spanMm: 80, widthMm: 10, thicknessMm: 4 };
+
 /** What the blend really is; nobody at the station knows. */
 const BLEND_MPA = 1180;
 

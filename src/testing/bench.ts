@@ -1,14 +1,13 @@
-import { expectOk } from '@/core/result';
 import type { FeatureKind } from '@/core/metrology';
-import { openDb, queries, type Db } from '@/db';
-import { notePrint, startAttempt } from '@/services/draw-next';
-import { addFeature, createJob } from '@/services/edit-job';
-import { createInstrument, createProfile } from '@/services/equipment';
-import type { NeedChange } from '@/services/need';
-import { startSession } from '@/services/take-readings';
-import { viewJob } from '@/services/view-job';
+import { expectOk } from '@/core/result';
+import { type Connection, type Db, openDb, queries } from '@/store';
+import { createInstrument, startSession } from '@/subjects/caliper';
+import { addFeature, createJob, notePrint, startAttempt, viewJob } from '@/subjects/job';
+import type { NeedChange } from '@/subjects/need';
+import { createProfile } from '@/subjects/printing';
 
 export const BORE: FeatureKind = { sense: 'inside', shape: 'round', axis: 'XY' };
+
 export const WIDTH: FeatureKind = { sense: 'outside', shape: 'flat', axis: 'X' };
 
 /** A need in which nothing is said; a test says what it is about. */
@@ -26,7 +25,7 @@ export const BLANK_NEED: Omit<NeedChange, 'revision'> = {
 };
 
 /** An empty bench in memory, its migrations run. */
-export function emptyBench(): Db {
+export function emptyBench(): Connection {
   return openDb(':memory:');
 }
 

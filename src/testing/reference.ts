@@ -1,8 +1,9 @@
 import { readFileSync } from 'node:fs';
 import path from 'node:path';
-import { parseReadingsCsv, parseTargetsCsv } from '@/inputs';
 import { expectOk } from '@/core/result';
 import type { SignatureReading, Target } from '@/core/signature';
+import { parseTargetsCsv } from '@/subjects/job/shared';
+import { parseReadingsCsv } from '@/subjects/measure/shared';
 
 /** A file of the independently computed figures. */
 export function readReference(name: string): string {

@@ -11,7 +11,7 @@ import {
   type Mesh,
 } from '@/core/mesh';
 
-export interface WholeCheck {
+interface WholeCheck {
   readonly reading: LayerReading;
   readonly findings: readonly Finding[];
   readonly features: readonly FoundFeature[];

@@ -4,7 +4,7 @@ import { PanelRightClose, PanelRightOpen } from 'lucide-react';
 import { useState } from 'react';
 import { Link } from './link';
 
-export interface LedgerLine {
+interface LedgerLine {
   readonly id: number;
   readonly title: string;
   readonly detail: string;

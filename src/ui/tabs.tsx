@@ -3,7 +3,7 @@
 import { Tabs as Radix } from 'radix-ui';
 import type { ReactNode } from 'react';
 
-export interface Tab {
+interface Tab {
   readonly id: string;
   readonly label: string;
   readonly content: ReactNode;

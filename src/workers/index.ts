@@ -1,6 +1,12 @@
-export type { CorrectedPart, LoadedPart } from './mesh-api';
-export { MeshStopped, MeshWorker } from './mesh-client';
-export { GaugeWorker } from './gauge-client';
-export type { AskedGauge, BuiltGauge } from './gauge-api';
+export {
+  type CheckAsk,
+  type CheckFound,
+  type ListedFeature,
+  type MendedPart,
+  type OpenedPart,
+} from './check-api';
 export { CheckWorker } from './check-client';
-export type { CheckAsk, CheckFound, ListedFeature, MendedPart, OpenedPart, TurnedPart } from './check-api';
+export { type AskedGauge } from './gauge-api';
+export { GaugeWorker } from './gauge-client';
+export { type CorrectedPart, type LoadedPart } from './mesh-api';
+export { MeshStopped, MeshWorker } from './mesh-client';

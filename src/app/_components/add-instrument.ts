@@ -1,11 +1,12 @@
 'use server';
 
 import { revalidatePath } from 'next/cache';
-import { instrumentForm, parseForm } from '@/inputs';
-import { bench } from '@/services/bench';
-import { createInstrument } from '@/services/equipment';
-import { done, refused, type FormState } from '@/ui/forms/form-state';
-import { describeChangeIssue, describeFormIssue } from '@/words';
+import { createInstrument } from '@/subjects/caliper';
+import { instrumentForm } from '@/subjects/caliper/shared';
+import { bench } from '@/subjects/house';
+import { describeFormIssue, parseForm } from '@/subjects/language/shared';
+import { describeChangeIssue } from '@/subjects/overview/shared';
+import { done, type FormState, refused } from '@/ui/forms/form-state';
 
 /** Puts a caliper on the bench. */
 export async function addInstrument(_before: FormState, data: FormData): Promise<FormState> {

@@ -1,6 +1,6 @@
 import type { CardStep } from '@/core/resins';
+import { describeCardReason, describeCardStep } from '@/subjects/resin/shared';
 import { Caution } from '@/ui';
-import { describeCardReason, describeCardStep } from '@/words';
 
 /** Cautions that stand at the step where the harm can happen. */
 const CAUTIONS: Partial<Record<CardStep['step'], string>> = {

@@ -1,5 +1,5 @@
 import { WASH_LIQUIDS, type WashLiquid } from '@/core/resins';
-import { describeLiquid } from '@/words';
+import { describeLiquid } from '@/subjects/resin/shared';
 
 /** A box for each wash liquid, named `wash_…` as the forms read them. */
 export function LiquidTicks({ ticked = [] }: { ticked?: readonly WashLiquid[] }) {

@@ -1,5 +1,6 @@
 import type { ParameterEstimate } from '@/core/signature';
-import { formatSigned, parameterWords } from '@/words';
+import { formatSigned } from '@/subjects/language/shared';
+import { parameterWords } from '@/subjects/printing/shared';
 
 interface ParameterListProps {
   readonly parameters: readonly ParameterEstimate[];

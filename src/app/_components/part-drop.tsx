@@ -2,10 +2,11 @@
 
 import { Upload } from 'lucide-react';
 import { useRouter } from 'next/navigation';
-import { useRef, useState, type DragEvent } from 'react';
-import { guessUnits, LARGEST_FILE_BYTES, MESH_UNITS, MM_IN, type Bounds, type MeshUnit } from '@/core/mesh';
+import { type DragEvent, useRef, useState } from 'react';
+import { type Bounds, guessUnits, LARGEST_FILE_BYTES, MESH_UNITS, type MeshUnit, MM_IN } from '@/core/mesh';
+import { formatMm } from '@/subjects/language/shared';
+import { describeMeshIssue, UNIT_WORDS } from '@/subjects/records/shared';
 import { Button, Problem } from '@/ui';
-import { describeMeshIssue, formatMm, UNIT_WORDS } from '@/words';
 import { MeshStopped, MeshWorker } from '@/workers';
 
 /** Tells how far a file has come; stopping leaves what was there before. */

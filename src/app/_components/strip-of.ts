@@ -1,4 +1,4 @@
-import type { FeatureView } from '@/services/view-job';
+import type { FeatureView } from '@/subjects/job';
 import type { StripValues } from '@/ui';
 
 /** Values of a feature's rule strip, as deviations from its target. */

@@ -3,12 +3,13 @@
 import { revalidatePath } from 'next/cache';
 import { redirect } from 'next/navigation';
 import { gaugeSpecOf } from '@/core/gauges';
-import { gaugeForm, parseForm } from '@/inputs';
-import { bench } from '@/services/bench';
-import { createGauge, targetsOf } from '@/services/gauges';
-import { viewJob } from '@/services/view-job';
-import { refused, type FormState } from '@/ui/forms/form-state';
-import { describeChangeIssue, describeFormIssue, describeGaugeChoice } from '@/words';
+import { createGauge, targetsOf } from '@/subjects/gauge';
+import { describeGaugeChoice, gaugeForm } from '@/subjects/gauge/shared';
+import { bench } from '@/subjects/house';
+import { viewJob } from '@/subjects/job';
+import { describeFormIssue, parseForm } from '@/subjects/language/shared';
+import { describeChangeIssue } from '@/subjects/overview/shared';
+import { type FormState, refused } from '@/ui/forms/form-state';
 
 /** Makes a gauge as a job of its own and goes to its print. */
 export async function makeGauge(_before: FormState, data: FormData): Promise<FormState> {

@@ -1,10 +1,10 @@
 import type { Metadata } from 'next';
 import { connection } from 'next/server';
 import { GAUGE_CHOICES } from '@/core/gauges';
-import { bench } from '@/services/bench';
-import { listProfileChoices } from '@/services/equipment';
-import { glanceAtGauges, targetsOf } from '@/services/gauges';
-import { viewJob } from '@/services/view-job';
+import { glanceAtGauges, targetsOf } from '@/subjects/gauge';
+import { bench } from '@/subjects/house';
+import { viewJob } from '@/subjects/job';
+import { listProfileChoices } from '@/subjects/printing';
 import { Link, Note } from '@/ui';
 import { GaugeMaker } from './_components/gauge-maker';
 

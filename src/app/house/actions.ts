@@ -1,11 +1,10 @@
 'use server';
 
 import { revalidatePath } from 'next/cache';
-import { checkRulesForm, classesForm, houseForm, parseForm, schoolsForm } from '@/inputs';
-import { bench } from '@/services/bench';
-import { writeHouseRules } from '@/services/house-rules';
-import { done, refused, type FormState } from '@/ui/forms/form-state';
-import { describeFormIssue } from '@/words';
+import { bench, writeHouseRules } from '@/subjects/house';
+import { checkRulesForm, classesForm, houseForm, schoolsForm } from '@/subjects/house/shared';
+import { describeFormIssue, parseForm } from '@/subjects/language/shared';
+import { done, type FormState, refused } from '@/ui/forms/form-state';
 
 export async function saveHouse(_before: FormState, data: FormData): Promise<FormState> {
   const form = parseForm(houseForm, data);

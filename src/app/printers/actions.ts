@@ -1,12 +1,12 @@
 'use server';
 
 import { revalidatePath } from 'next/cache';
-import { parseForm, profileForm, stationsForm } from '@/inputs';
-import { bench } from '@/services/bench';
-import { setStations } from '@/services/check-part';
-import { createProfile } from '@/services/equipment';
-import { done, refused, type FormState } from '@/ui/forms/form-state';
-import { describeChangeIssue, describeFormIssue } from '@/words';
+import { bench } from '@/subjects/house';
+import { describeFormIssue, parseForm } from '@/subjects/language/shared';
+import { describeChangeIssue } from '@/subjects/overview/shared';
+import { createProfile, setStations } from '@/subjects/printing';
+import { profileForm, stationsForm } from '@/subjects/printing/shared';
+import { done, type FormState, refused } from '@/ui/forms/form-state';
 
 export async function addProfile(_before: FormState, data: FormData): Promise<FormState> {
   const form = parseForm(profileForm, data);

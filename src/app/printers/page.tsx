@@ -1,14 +1,13 @@
 import type { Metadata } from 'next';
 import { connection } from 'next/server';
 import { ProfileForm } from '@/app/_components/profile-form';
-import { bench } from '@/services/bench';
-import { listStations } from '@/services/check-part';
-import { glanceAtProfiles } from '@/services/view-printers';
-import { listShelfNames, listVats } from '@/services/shelf';
+import { bench } from '@/subjects/house';
+import { glanceAtProfiles, listStations } from '@/subjects/printing';
+import { listShelfNames, listVats } from '@/subjects/resin';
+import { Link } from '@/ui';
 import { StationsForm } from './_components/stations-form';
 import { VatForm } from './_components/vat-form';
 import { addProfile } from './actions';
-import { Link } from '@/ui';
 
 export const metadata: Metadata = { title: 'Printers' };
 

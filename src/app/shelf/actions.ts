@@ -3,39 +3,42 @@
 import { revalidatePath } from 'next/cache';
 import { redirect } from 'next/navigation';
 import { evidenceOf, leftByWeight, PROOF_KINDS, SHIPPED_SHELF } from '@/core/resins';
-import {
-  blendForm,
-  bottleForm,
-  creepAgainForm,
-  factsForm,
-  leftForm,
-  parseForm,
-  PROOF_FORMS,
-  quoteForm,
-  resinForm,
-  vatForm,
-} from '@/inputs';
-import { bench, today } from '@/services/bench';
-import { makeBlend } from '@/services/blends';
-import { bringAll } from '@/services/exchange-shelf';
-import { keepProof, readCreepAgain, takeBackProof } from '@/services/proofs';
+import { bench, today } from '@/subjects/house';
+import { describeFormIssue, parseForm } from '@/subjects/language/shared';
+import { describeChangeIssue } from '@/subjects/overview/shared';
 import {
   addBottle,
   addResin,
+  bringAll,
   dropQuote,
   findShelved,
   keepFacts,
   keepLeft,
+  keepProof,
   keepQuote,
   loadVat,
+  makeBlend,
+  readCreepAgain,
   resinFile,
   shakeBottle,
+  takeBackProof,
   takeOffShelf,
   throwBottle,
-} from '@/services/shelf';
-import { standInBend } from '@/services/stand-in';
-import { done, refused, type FormState } from '@/ui/forms/form-state';
-import { describeChangeIssue, describeFormIssue, describeProofResult } from '@/words';
+} from '@/subjects/resin';
+import {
+  blendForm,
+  bottleForm,
+  creepAgainForm,
+  describeProofResult,
+  factsForm,
+  leftForm,
+  PROOF_FORMS,
+  quoteForm,
+  resinForm,
+  vatForm,
+} from '@/subjects/resin/shared';
+import { standInBend } from '@/subjects/simulated';
+import { done, type FormState, refused } from '@/ui/forms/form-state';
 
 function refresh(message?: string): FormState {
   revalidatePath('/', 'layout');

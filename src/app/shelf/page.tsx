@@ -1,13 +1,13 @@
 import type { Metadata } from 'next';
 import { connection } from 'next/server';
 import { FAMILIES } from '@/core/resins';
-import { bench } from '@/services/bench';
-import { glanceAtShelf } from '@/services/shelf';
+import { bench } from '@/subjects/house';
+import { glanceAtShelf } from '@/subjects/resin';
+import { describeFamily } from '@/subjects/resin/shared';
 import { ActionForm, Button, buttonLook, Choice, Link, TextField } from '@/ui';
-import { describeFamily } from '@/words';
-import { startResin, takePracticeShelf } from './actions';
 import { CarryPanel } from './_components/carry-panel';
 import { ShelfList } from './_components/shelf-list';
+import { startResin, takePracticeShelf } from './actions';
 
 export const metadata: Metadata = { title: 'Shelf' };
 

@@ -1,12 +1,13 @@
+import { afterAll, expect, test } from '@jest/globals';
 import { spawnSync } from 'node:child_process';
 import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
-import { afterAll, expect, test } from '@jest/globals';
 import { SHIPPED_SHELF } from '@/core/resins';
-import { formatShelfJson } from '@/inputs';
+import { formatShelfJson } from '@/subjects/resin/shared';
 
 const folder = mkdtempSync(path.join(tmpdir(), 'mellow-resin-'));
+
 afterAll(() => rmSync(folder, { recursive: true, force: true }));
 
 function mellow(...words: string[]) {

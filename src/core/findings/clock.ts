@@ -9,7 +9,7 @@ export interface Clock {
 }
 
 /** Where a layer of the part stands in the print. */
-export interface Moment {
+interface Moment {
   /** As the printer counts them, supports included. */
   readonly printed: number;
   /** Its middle above the plate, mm. */

@@ -25,7 +25,7 @@ export const FINDING_CODES = [
   'areaJump',
   'overhang',
 ] as const;
-export type FindingCode = (typeof FINDING_CODES)[number];
+type FindingCode = (typeof FINDING_CODES)[number];
 
 /** One thing that the layers show, with what it would cost if it were printed so. */
 export interface Finding {

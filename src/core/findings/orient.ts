@@ -81,7 +81,7 @@ export const STUDIED_POSES: readonly Pose[] = [
 ];
 
 /** Directions spread evenly over the ball: a spiral after the golden angle. */
-export function evenDirections(count: number): Point[] {
+function evenDirections(count: number): Point[] {
   const golden = Math.PI * (3 - Math.sqrt(5));
   return Array.from({ length: count }, (_, i): Point => {
     const z = 1 - (2 * i + 1) / count;

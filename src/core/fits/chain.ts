@@ -12,7 +12,7 @@ export interface ChainLink {
   readonly query?: SizeQuery;
 }
 
-export interface ChainShare {
+interface ChainShare {
   readonly name: string;
   /** Share of the likely spread, 0 to 1. */
   readonly share: number;

@@ -15,7 +15,7 @@ export const RUINS = ['none', 'tightCosts', 'tightRuins', 'looseRuins'] as const
 export type Ruin = (typeof RUINS)[number];
 
 /** R: how many loose prints one too tight is worth. A reprint weighs 1, a lost day 5, something irreplaceable 50. */
-export const TIGHT_COST: Readonly<Record<Ruin, number>> = Object.freeze({
+const TIGHT_COST: Readonly<Record<Ruin, number>> = Object.freeze({
   none: 1,
   tightCosts: 5,
   tightRuins: 50,

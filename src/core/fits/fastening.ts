@@ -2,10 +2,10 @@ import { wishedClearance } from './classes';
 import { BRITTLE_BELOW } from './press';
 import type { Nut } from './standard-parts';
 
-export const FASTENINGS = ['nutPocket', 'throughBolt', 'gluedInsert', 'tappedThread', 'hotInsert'] as const;
+const FASTENINGS = ['nutPocket', 'throughBolt', 'gluedInsert', 'tappedThread', 'hotInsert'] as const;
 export type Fastening = (typeof FASTENINGS)[number];
 
-export interface FasteningNeed {
+interface FasteningNeed {
   readonly nut: Nut;
   /** Elongation at break of the resin, as a share. */
   readonly breakStrain: number;
@@ -23,7 +23,7 @@ export interface FasteningSize {
   readonly mm: number;
 }
 
-export interface FasteningAdvice {
+interface FasteningAdvice {
   readonly way: Fastening;
   /** 0 is refused. */
   readonly rank: number;

@@ -1,55 +1,41 @@
-export { chainChance, sizeChain, type Chain, type ChainLink } from './chain';
+export { type Chain, chainChance, type ChainLink, sizeChain } from './chain';
 export {
+  type ClearanceBand,
   FIT_CLASSES_AT_10MM,
+  type FitClasses,
+  type Wish,
   wishedClearance,
   WISHES,
   wishOfClearance,
-  type ClearanceBand,
-  type FitClasses,
-  type Wish,
 } from './classes';
-export {
-  assessFit,
-  cannotHold,
-  drawFit,
-  RUINS,
-  TIGHT_COST,
-  type DrawnFit,
-  type FitTarget,
-  type Ruin,
-} from './draw-fit';
+export { assessFit, cannotHold, drawFit, type DrawnFit, type FitTarget, type Ruin, RUINS } from './draw-fit';
 export { facetErrorMm, sidesForTolerance } from './facets';
 export {
   adviseFastening,
   bossWall,
-  FASTENINGS,
   type Fastening,
-  type FasteningAdvice,
-  type FasteningNeed,
   type FasteningReason,
   type FasteningSize,
 } from './fastening';
-export { clearanceOf, targetForMate, type FitConditions, type FitLimits, type Mate } from './fit-target';
-export { isoFit, standardTolerance_um, type IsoFit, type IsoFitIssue, type LimitDeviations } from './iso286';
+export { clearanceOf, type FitConditions, type FitLimits, type Mate, targetForMate } from './fit-target';
+export { isoFit, type IsoFitIssue, standardTolerance_um } from './iso286';
 export {
-  GAP_DIRECTIONS,
+  type GapDirection,
   isFloppy,
   JOINT_KINDS,
   jointAtScale,
-  leastSpacing,
-  offsetForGap,
-  printedGap,
-  recommendedGap,
-  scaleWindow,
-  translateRungs,
-  type GapDirection,
-  type GapEstimate,
   type JointDesign,
   type JointKind,
   type JointState,
   type Ladders,
+  leastSpacing,
+  offsetForGap,
   type PlayLimit,
+  printedGap,
+  recommendedGap,
+  scaleWindow,
   type ScaleWindow,
+  translateRungs,
 } from './joint';
 export {
   cameFree,
@@ -57,36 +43,26 @@ export {
   estimateLadder,
   findLadderNote,
   gapForChance,
-  RUNG_OUTCOMES,
-  summariseLadder,
-  WANTED_FREE,
   type Ladder,
   type LadderNote,
   type LadderSummary,
   type Rung,
+  RUNG_OUTCOMES,
   type RungOutcome,
+  summariseLadder,
+  WANTED_FREE,
 } from './ladder';
-export { MATERIAL_FACTS, MATERIALS, type Material, type MaterialFacts } from './materials';
+export { type Material, MATERIAL_FACTS, MATERIALS } from './materials';
 export {
   allowedPressStrain,
-  elongationForPress,
   assumedGripAfterYear,
   BRITTLE_BELOW,
+  elongationForPress,
   judgePress,
   pressFit,
-  type PressFit,
-  type PressResult,
   type PressVerdict,
-  type Strength,
 } from './press';
-export {
-  allowedSnapStrain,
-  elongationForSnap,
-  shortestHook,
-  snapHook,
-  type Snap,
-  type SnapResult,
-} from './snap';
+export { allowedSnapStrain, elongationForSnap, shortestHook, snapHook } from './snap';
 export {
   BEARING_UNDER_MM,
   BEARINGS,
@@ -95,7 +71,5 @@ export {
   mateWithin,
   NUT_FLATS_UNDER_MM,
   NUTS,
-  type Bearing,
-  type Nut,
 } from './standard-parts';
-export { completeTaper, leadInFor, type LeadIn, type Taper, type TaperIssue } from './taper';
+export { completeTaper, leadInFor } from './taper';

@@ -1,4 +1,4 @@
-import { fail, ok, type Result } from '../result';
+import { fail, ok, type Result } from '@/core/result';
 import {
   SHAFT_LOWER_UM,
   SHAFT_UPPER_UM,
@@ -8,12 +8,12 @@ import {
 } from './iso286-tables';
 
 /** Limit deviations of one side of a fit, µm from the nominal size. */
-export interface LimitDeviations {
+interface LimitDeviations {
   readonly upper_um: number;
   readonly lower_um: number;
 }
 
-export interface IsoFit {
+interface IsoFit {
   readonly hole: LimitDeviations;
   readonly shaft: LimitDeviations;
   readonly clearance_um: { readonly min: number; readonly max: number };

@@ -7,7 +7,7 @@ export const JOINT_KINDS = ['hinge', 'ball', 'links', 'slider'] as const;
 export type JointKind = (typeof JOINT_KINDS)[number];
 
 /** Where a gap lies: between walls, in the plane of the plate; or between a roof and what is below it. */
-export const GAP_DIRECTIONS = ['plane', 'height'] as const;
+const GAP_DIRECTIONS = ['plane', 'height'] as const;
 export type GapDirection = (typeof GAP_DIRECTIONS)[number];
 
 /** A joint printed in place, as drawn at scale 1; lengths mm. */
@@ -74,7 +74,7 @@ function meanGap(
   return mixtureMoments(printedGap(signature, design, direction, scale, gapMm)).mean;
 }
 
-export interface GapEstimate {
+interface GapEstimate {
   readonly meanMm: number;
   readonly sdMm: number;
 }

@@ -12,7 +12,7 @@ export const MATERIALS = [
 ] as const;
 export type Material = (typeof MATERIALS)[number];
 
-export interface MaterialFacts {
+interface MaterialFacts {
   /** Linear thermal expansion, per K. */
   readonly expansionPerK: number;
   readonly modulusMPa: number;

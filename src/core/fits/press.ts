@@ -1,5 +1,5 @@
 /** Two cylinders pressed together; lengths mm, moduli MPa. */
-export interface PressFit {
+interface PressFit {
   /** Diameter where they meet, d. */
   readonly interfaceMm: number;
   /** Outside of the hub, D. */
@@ -16,7 +16,7 @@ export interface PressFit {
   readonly friction: number;
 }
 
-export interface PressResult {
+interface PressResult {
   readonly pressureMPa: number;
   /** Hoop stress at the hub's bore, the largest in it. */
   readonly hubHoopMPa: number;
@@ -52,7 +52,7 @@ export function pressFit(fit: PressFit): PressResult {
 }
 
 /** What a resin stands: from its sheet, or assumed. */
-export interface Strength {
+interface Strength {
   readonly strengthMPa: number;
   /** Elongation at break, as a share. */
   readonly breakStrain: number;

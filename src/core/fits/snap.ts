@@ -1,5 +1,5 @@
 /** A cantilever hook of even thickness; lengths mm, modulus MPa. */
-export interface Snap {
+interface Snap {
   readonly lengthMm: number;
   readonly thicknessMm: number;
   readonly widthMm: number;
@@ -11,7 +11,7 @@ export interface Snap {
   readonly leadRad: number;
 }
 
-export interface SnapResult {
+interface SnapResult {
   /** Largest strain, at the root. */
   readonly strain: number;
   /** Force that bends the tip by the deflection. */

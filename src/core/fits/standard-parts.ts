@@ -1,4 +1,4 @@
-import { expectOk } from '../result';
+import { expectOk } from '@/core/result';
 import { isoFit } from './iso286';
 
 /** Bought parts whose sizes a standard fixes; lengths mm. */
@@ -44,7 +44,7 @@ export const NUTS: readonly Nut[] = Object.freeze(
 /** Flats of a nut may be this much under s, mm (product grade A, h13/h14 rounded). */
 export const NUT_FLATS_UNDER_MM = 0.2;
 
-export interface Bearing {
+interface Bearing {
   readonly series: string;
   readonly boreMm: number;
   readonly outerMm: number;

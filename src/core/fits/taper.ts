@@ -1,14 +1,14 @@
-import { fail, ok, type Result } from '../result';
+import { fail, ok, type Result } from '@/core/result';
 
 /** A cone frustum: diameters at its ends, height, half angle from the axis. */
-export interface Taper {
+interface Taper {
   readonly largeMm: number;
   readonly smallMm: number;
   readonly heightMm: number;
   readonly halfAngleRad: number;
 }
 
-export type TaperIssue =
+type TaperIssue =
   | { readonly code: 'threeOfFour' }
   | { readonly code: 'taperEatsIt'; readonly smallMm: number }
   | { readonly code: 'taperTurned' };
@@ -49,7 +49,7 @@ export function completeTaper(known: Partial<Taper>): Result<Taper, TaperIssue> 
 }
 
 /** A chamfer at an entry: how far in, and how far along. */
-export interface LeadIn {
+interface LeadIn {
   readonly depthMm: number;
   readonly lengthMm: number;
 }

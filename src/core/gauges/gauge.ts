@@ -1,4 +1,4 @@
-import { fail, ok, type Result } from '../result';
+import { fail, ok, type Result } from '@/core/result';
 import type { Mesh, Point } from '@/core/mesh';
 import type { FeatureKind } from '@/core/metrology';
 import { buildMesh, type SolidKernel, type Workshop } from '@/core/solids';
@@ -17,9 +17,7 @@ import {
   type PlacedPiece,
 } from './piece';
 
-export const GAUGE_KINDS = ['block', 'joint', 'pocket', 'hole', 'pin', 'bar'] as const;
-export type GaugeKind = (typeof GAUGE_KINDS)[number];
-
+const GAUGE_KINDS = ['block', 'joint', 'pocket', 'hole', 'pin', 'bar'] as const;
 /** A small test piece, by its parameters. */
 export type GaugeSpec =
   | { readonly kind: 'block'; readonly sizes: readonly BlockSize[] }
@@ -175,7 +173,7 @@ function barPiece(thicknessMm: number, number: number): Piece {
 const STRIP_MM = 110;
 
 /** Where every piece of a gauge stands. */
-export function layOutGauge(spec: GaugeSpec): PlacedPiece[] {
+function layOutGauge(spec: GaugeSpec): PlacedPiece[] {
   if (spec.kind === 'block') return layOutBlock(spec.sizes);
   if (spec.kind === 'bar')
     return setInRows(
@@ -242,8 +240,8 @@ export interface GaugeEffort {
 }
 
 /** Seconds a layer takes with lifting, and what the first ones add: assumed, usual for small panels. */
-export const ASSUMED_LAYER_S = 8;
-export const ASSUMED_FIRST_LAYERS_S = 180;
+const ASSUMED_LAYER_S = 8;
+const ASSUMED_FIRST_LAYERS_S = 180;
 
 export function gaugeEffort(mesh: Mesh, volumeMm3: number, layerMm: number): GaugeEffort {
   let heightMm = 0;

@@ -1,19 +1,15 @@
-export { GAUGE_CHOICES, gaugeSpecOf, type GaugeChoice, type GaugeParameters } from './ask';
-export { BLOCK_OF_24, BLOCK_OF_6, BLOCK_SIZES, FEW_SIZES, type BlockSize } from './blocks';
-export { chooseBlock, MINUTES_PER_SIZE } from './choose-block';
+export { GAUGE_CHOICES, type GaugeChoice, type GaugeParameters, gaugeSpecOf } from './ask';
+export { BLOCK_OF_24, BLOCK_OF_6, BLOCK_SIZES, type BlockSize, FEW_SIZES } from './blocks';
+export { chooseBlock } from './choose-block';
 export {
-  ASSUMED_FIRST_LAYERS_S,
-  ASSUMED_LAYER_S,
   buildGauge,
   findGaugeIssue,
-  GAUGE_KINDS,
   gaugeAnchors,
+  type GaugeEffort,
   gaugeEffort,
   gaugeFeatures,
-  stepsFrom,
-  type GaugeEffort,
   type GaugeIssue,
-  type GaugeKind,
   type GaugeSpec,
+  stepsFrom,
 } from './gauge';
-export { notchesFor, type BlockFeature } from './piece';
+export { type BlockFeature, notchesFor } from './piece';

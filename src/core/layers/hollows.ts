@@ -1,7 +1,7 @@
 import { OUTSIDE, type AirRegion } from './regions';
 
 /** A hollow that is closed off while layers are made: it sucks on the film. Lengths mm, volumes mm³. */
-export interface Cup {
+interface Cup {
   readonly fromLayer: number;
   readonly toLayer: number;
   readonly volumeMm3: number;
@@ -14,7 +14,7 @@ export interface Cup {
 }
 
 /** A hollow that keeps resin: hanging from the plate (trap), or for good (void). */
-export interface Pocket {
+interface Pocket {
   readonly volumeMm3: number;
   readonly fromLayer: number;
   readonly toLayer: number;
@@ -27,7 +27,7 @@ export interface Hollows {
   readonly voids: readonly Pocket[];
 }
 
-export interface HollowOptions {
+interface HollowOptions {
   /** The part stands on supports: the space at the plate is open. */
   readonly onSupports: boolean;
   /** Hollows that nowhere are as large are left out, mm². */

@@ -1,19 +1,9 @@
-export { countLayers, layerAtHeight, middleOfLayer, MOST_LAYERS, type LayerPlan } from './layer-plan';
+export { countLayers, middleOfLayer, MOST_LAYERS } from './layer-plan';
 export {
-  peaksOf,
-  SWEEP_DEFAULTS,
-  sweepLayers,
-  type LayerPeaks,
-  type LayerSweep,
-  type SweepOptions,
-} from './sweep';
-export type { Cup, Hollows, Pocket } from './hollows';
-export type { Island } from './islands';
-export {
+  type LayerReading,
   READING_DEFAULTS,
+  type ReadingOptions,
   readLayers,
   roughReading,
-  type LayerReading,
-  type ReadingOptions,
 } from './read-layers';
-export { NEAR_MM, type ThinSpot } from './thinnest';
+export { peaksOf, sweepLayers } from './sweep';

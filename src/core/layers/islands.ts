@@ -19,7 +19,7 @@ type Beginning = Pick<Island, 'layer' | 'atMm'> | undefined;
 const CRUMB_PIXELS = 25;
 
 /** A layer as rows with their regions. */
-export interface LabelledLayer {
+interface LabelledLayer {
   readonly rows: SpanRows;
   readonly regions: LayerRegions;
 }

@@ -10,7 +10,7 @@ const LEAST_CELL_MM = 0.25;
 const SECTORS = 24;
 
 /** Where to look for one sort of spot, and whom to tell. */
-export interface Seeker {
+interface Seeker {
   /** Farther than this nothing new is to be found, mm; asked again at every edge. */
   readonly limit: () => number;
   readonly found: (sizeMm: number, middle: readonly number[], facets: readonly number[]) => void;

@@ -7,7 +7,7 @@ export const OUTSIDE = 0;
 const LEAST_OVERLAP_MM = 1e-4;
 
 /** What is known of one connected region of a layer. */
-export interface Region {
+interface Region {
   areaMm2: number;
   /** Area-weighted sums of its middle, mm³. */
   momentX: number;

@@ -10,7 +10,7 @@ export interface RowGrid {
 }
 
 /** Across a wide part rows lie further apart than a pixel: more of them would cost more than they tell. */
-export const MOST_ROWS = 2048;
+const MOST_ROWS = 2048;
 
 /** Rows that tile an extent evenly, at most `pitchMm` apart unless there would be too many. */
 export function gridOver(along: 0 | 1, [fromMm, toMm]: readonly [number, number], pitchMm: number): RowGrid {

@@ -1,12 +1,12 @@
 import { boundsOf, type Mesh } from '@/core/mesh';
 import { middleOfLayer, planeFinder, planLayers, type LayerPlan } from './layer-plan';
 
-export interface SweepOptions {
+interface SweepOptions {
   /** Height of a layer, mm. Default 0.05. */
   readonly heightMm: number;
 }
 
-export const SWEEP_DEFAULTS: SweepOptions = Object.freeze({ heightMm: 0.05 });
+const SWEEP_DEFAULTS: SweepOptions = Object.freeze({ heightMm: 0.05 });
 
 /** A part as its layers; arrays hold one number a layer, from the lowest. */
 export interface LayerSweep extends LayerPlan {
@@ -58,7 +58,7 @@ export function sweepLayers(mesh: Mesh, options: Partial<SweepOptions> = {}): La
 }
 
 /** Where the area is largest, and where it grows most from one layer to the next: the peel and its jerk. */
-export interface LayerPeaks {
+interface LayerPeaks {
   readonly peak: { readonly layer: number; readonly areaMm2: number };
   readonly jump: { readonly layer: number; readonly deltaMm2: number };
   readonly firstMm2: number;

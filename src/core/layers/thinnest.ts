@@ -13,13 +13,13 @@ export interface ThinSpot {
 }
 
 /** What the faces are read from: normals (three a facet) and, where known, which body each facet belongs to. */
-export interface Faces {
+interface Faces {
   readonly normals: Float32Array;
   readonly bodyOf?: ArrayLike<number>;
 }
 
 /** Up to here every edge is held against its neighbourhood; wider sizes are read along sparse rows. */
-export const NEAR_MM = 4;
+const NEAR_MM = 4;
 /** A size at the border is found near rather than nowhere, mm. */
 const TIE_MM = 1e-3;
 /** Spots below the threshold are gathered in cells of this size, mm; those in neighbouring cells are one. */

@@ -70,7 +70,7 @@ export function listDuplicates({ facets }: Mesh, candidates: Iterable<number>): 
 }
 
 /** What the edges of a mesh say of it. */
-export interface EdgeReport {
+interface EdgeReport {
   readonly boundary: number;
   readonly nonManifold: number;
   readonly misoriented: number;
@@ -94,7 +94,7 @@ export function readShells(mesh: Mesh): SortedShells & { readonly shellOf: Uint3
 }
 
 /** Reads the edges of the facets that have an area. */
-export function readEdges(mesh: Mesh, hasArea: (facet: number) => boolean): EdgeReport {
+function readEdges(mesh: Mesh, hasArea: (facet: number) => boolean): EdgeReport {
   const total = mesh.facets.length / 3;
   const edges: EdgeBuckets = bucketEdges(mesh, (facet) => !hasArea(facet));
   const { side } = edges;

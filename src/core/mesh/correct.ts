@@ -16,7 +16,7 @@ export interface PartCorrection {
   readonly zPlateMm: number;
 }
 
-export interface CorrectOptions {
+interface CorrectOptions {
   /** The lowest flat face stands on the plate (squash), instead of hanging on supports. Default true. */
   readonly onPlate: boolean;
   /** Faces whose normal points down more than this (−n_z) count as hanging. Default 0.7, steeper than 45°. */

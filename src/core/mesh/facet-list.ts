@@ -1,8 +1,8 @@
 import earcut, { flatten } from 'earcut';
-import { fail, ok, type Result } from '../result';
+import { fail, ok, type Result } from '@/core/result';
 
 /** More facets than any printer's file needs; components multiply, so that a small file may ask for more. */
-export const MOST_FACETS = 20_000_000;
+const MOST_FACETS = 20_000_000;
 
 /** A growing array of coordinates. */
 class CoordinateList {

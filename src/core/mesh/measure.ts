@@ -1,4 +1,4 @@
-import { fail, ok, type Result } from '../result';
+import { fail, ok, type Result } from '@/core/result';
 import type { FeatureKind } from '@/core/metrology';
 import { circleThrough } from './circle';
 import type { Mesh, Point } from './mesh';

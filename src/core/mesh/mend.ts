@@ -28,7 +28,7 @@ export interface MendOptions {
   readonly crooked: number;
 }
 
-export const MEND_DEFAULTS: MendOptions = Object.freeze({ weldMm: 0.001, mostCorners: 200, crooked: 0.1 });
+const MEND_DEFAULTS: MendOptions = Object.freeze({ weldMm: 0.001, mostCorners: 200, crooked: 0.1 });
 
 const hasArea = (mesh: Mesh) => (facet: number) => Math.hypot(...facetVector(mesh, facet)) > 0;
 

@@ -1,4 +1,4 @@
-export const MESH_FORMATS = [
+const MESH_FORMATS = [
   'stl-binary',
   'stl-ascii',
   'obj',

@@ -14,7 +14,7 @@ export interface FlatFace {
   readonly beside: readonly Neighbour[];
 }
 
-export interface Neighbour {
+interface Neighbour {
   readonly face: number;
   readonly turnRad: number;
   readonly edgeMm: number;

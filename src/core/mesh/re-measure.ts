@@ -65,14 +65,14 @@ function recognise(mesh: Mesh): readonly FoundFeature[] {
 }
 
 /** A recognised size before and after a correction, and what was asked of it, mm. */
-export interface ProvenSize {
+interface ProvenSize {
   readonly feature: FoundFeature;
   readonly askedMm: number;
   /** undefined: not found again. */
   readonly afterMm?: number;
 }
 
-export interface ProvenCorrection extends CorrectedMesh {
+interface ProvenCorrection extends CorrectedMesh {
   readonly proofs: readonly ProvenSize[];
 }
 

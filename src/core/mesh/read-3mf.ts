@@ -1,6 +1,6 @@
 import { unzipSync } from 'fflate';
 import { SaxesParser, type SaxesTagPlain } from 'saxes';
-import { fail, ok, type Result } from '../result';
+import { fail, ok, type Result } from '@/core/result';
 import { FacetList, type FacetIssue } from './facet-list';
 import type { FacetSoup } from './mesh';
 
@@ -19,7 +19,7 @@ export type ThreeMfIssue =
   | { readonly code: 'noFacets' };
 
 /** Unpacked, the model may have so many bytes: a small package that grows beyond is made to do harm. */
-export const LARGEST_MODEL_BYTES = 400 * 1024 * 1024;
+const LARGEST_MODEL_BYTES = 400 * 1024 * 1024;
 const RELS = '_rels/.rels';
 const MODEL_TYPE = 'http://schemas.microsoft.com/3dmanufacturing/2013/01/3dmodel';
 /** Millimetres of each unit that the core specification knows. */

@@ -1,4 +1,4 @@
-import { fail, type Result } from '../result';
+import { fail, type Result } from '@/core/result';
 import type { FacetSoup } from './mesh';
 import { read3mf, type ThreeMfIssue } from './read-3mf';
 import { readObj, type ObjIssue } from './read-obj';

@@ -1,4 +1,4 @@
-import { fail, ok, type Result } from '../result';
+import { fail, ok, type Result } from '@/core/result';
 import { FacetList, type FacetIssue } from './facet-list';
 import type { FacetSoup } from './mesh';
 import type { Progress } from './read-stl';

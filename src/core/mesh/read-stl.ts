@@ -1,4 +1,4 @@
-import { fail, ok, type Result } from '../result';
+import { fail, ok, type Result } from '@/core/result';
 import type { FacetSoup } from './mesh';
 import { WordReader } from './word-reader';
 

@@ -1,7 +1,7 @@
 import type { Mesh, Point } from './mesh';
 
 /** Crossings of a straight line with the surface, ascending along it. */
-export interface Crossing {
+interface Crossing {
   /** Distance along the line from its origin, mm (the direction has length one). */
   readonly atMm: number;
   /** true where the line goes into the material. */

@@ -1,6 +1,6 @@
 import { boundsOf, type Mesh } from './mesh';
 
-export interface WeldOptions {
+interface WeldOptions {
   /** Corners that round to the same multiple of this are one vertex, mm. Default: a millionth of the diagonal, at least 1e-6. */
   readonly quantumMm?: number;
 }

@@ -1,49 +1,42 @@
 export {
   asDiameter,
-  estimateBody,
-  READ_AS,
   type BodyNote,
   type BodySize,
+  estimateBody,
   type PlacedReading,
+  READ_AS,
   type ReadAs,
 } from './body';
-export { judgeConformity, type DecisionRule, type Limits, type Settling, type Verdict } from './conformity';
+export { type DecisionRule, judgeConformity, type Limits, type Settling, type Verdict } from './conformity';
 export {
   AXES,
-  BASES,
-  findKindIssue,
-  jawOf,
-  PART_STATES,
-  sameKind,
-  SENSES,
-  SHAPES,
   type Axis,
   type Base,
+  BASES,
   type FeatureKind,
   type FeatureKindIssue,
+  findKindIssue,
   type Jaw,
+  jawOf,
+  PART_STATES,
   type PartState,
+  sameKind,
   type Sense,
+  SENSES,
   type Shape,
+  SHAPES,
 } from './feature';
-export {
-  correctReading,
-  DEFAULT_INSTRUMENT,
-  RESIN_EXPANSION_PER_K,
-  type Instrument,
-  type ReadingConditions,
-} from './instrument';
-export { outcomeOf, type JudgedFeature, type Outcome } from './outcome';
-export { parseLength, type LengthIssue, type LengthNote, type ParsedLength } from './parse-length';
-export { findDoubt, swapNeighbouringDigits, type Doubt } from './plausibility';
+export { correctReading, DEFAULT_INSTRUMENT, type Instrument, RESIN_EXPANSION_PER_K } from './instrument';
+export { type Outcome, outcomeOf } from './outcome';
+export { type LengthIssue, type LengthNote, parseLength } from './parse-length';
+export { type Doubt, findDoubt, swapNeighbouringDigits } from './plausibility';
 export {
   estimateSize,
   meanOf,
   pooledScatter,
+  type PooledScatter,
   repeatU,
   scatterOfReading,
-  squaresAround,
-  type PooledScatter,
   type SizeEstimate,
-  type SizeOptions,
+  squaresAround,
 } from './size';

@@ -18,7 +18,7 @@ export const RESIN_EXPANSION_PER_K = 90e-6;
 export const UNKNOWN_TEMPERATURE_U_K = 3;
 
 /** Circumstances shared by all readings of a session. */
-export interface ReadingConditions {
+interface ReadingConditions {
   /** What the closed jaws show, mm. */
   readonly zeroMm?: number;
   readonly partC?: number;

@@ -9,7 +9,7 @@ export type Outcome =
   | { readonly kind: 'out'; readonly features: readonly string[] }
   | { readonly kind: 'cantTell'; readonly features: readonly string[] };
 
-export interface JudgedFeature {
+interface JudgedFeature {
   readonly name: string;
   /** Undefined while it was not read. */
   readonly verdict?: Verdict;

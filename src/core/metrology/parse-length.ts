@@ -1,8 +1,8 @@
-import { fail, ok, type Result } from '../result';
+import { fail, ok, type Result } from '@/core/result';
 
 export type LengthNote = 'commaDecimal' | 'inches' | 'centimetres' | 'micrometres';
 
-export interface ParsedLength {
+interface ParsedLength {
   readonly valueMm: number;
   /** What was understood beyond plain millimetres. */
   readonly notes: readonly LengthNote[];

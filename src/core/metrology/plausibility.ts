@@ -7,14 +7,14 @@ export type Doubt =
   | { readonly code: 'swappedDigits'; readonly guessMm: number }
   | { readonly code: 'farOff'; readonly expectedMm: number };
 
-export interface PlausibilityOptions {
+interface PlausibilityOptions {
   /** A reading further from the expected size than this share of it is asked about. Default 0.1. */
   readonly share: number;
   /** … and further than this, mm. Default 0.5. */
   readonly leastMm: number;
 }
 
-export const PLAUSIBILITY_DEFAULTS: PlausibilityOptions = Object.freeze({ share: 0.1, leastMm: 0.5 });
+const PLAUSIBILITY_DEFAULTS: PlausibilityOptions = Object.freeze({ share: 0.1, leastMm: 0.5 });
 
 function isNear(a: number, b: number): boolean {
   return Math.abs(a / b - 1) < 0.1;

@@ -12,7 +12,7 @@ export interface PooledScatter {
   readonly dof: number;
 }
 
-export interface SizeOptions {
+interface SizeOptions {
   readonly instrument: Instrument;
   /** Scatter pooled over the session; left out: the feature's own repeats are used. */
   readonly pooled?: PooledScatter;

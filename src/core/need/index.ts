@@ -1,11 +1,11 @@
 export {
   ACCEPTANCE_TESTS,
+  type AcceptanceTest,
+  type Answer,
   ANSWERS,
+  type Claim,
   CLAIMS,
   LARGEST_PICTURE_BYTES,
   MATE_ORIGINS,
-  type AcceptanceTest,
-  type Answer,
-  type Claim,
   type MateOrigin,
 } from './vocabulary';

@@ -1,6 +1,6 @@
-import { fail, ok, type Result } from '../result';
+import { fail, ok, type Result } from '@/core/result';
 
-export type NotPositiveDefinite = { readonly code: 'notPositiveDefinite'; readonly pivot: number };
+type NotPositiveDefinite = { readonly code: 'notPositiveDefinite'; readonly pivot: number };
 
 /**
  * In-place Cholesky factor of a symmetric positive definite matrix.

@@ -7,7 +7,7 @@ export interface NormalMixture {
   readonly variances: Float64Array;
 }
 
-export interface Moments {
+interface Moments {
   readonly mean: number;
   readonly sd: number;
 }

@@ -3,7 +3,7 @@ import { mixtureQuantile, normalQuantile, studentTQuantile } from '@/core/numeri
 import { barStiffness, GRAVITY, type Bar, type Bend } from './bar';
 
 /** A weight hung on the bar and where its pointer then stood. */
-export interface LoadStep {
+interface LoadStep {
   readonly massG: number;
   /** Read from any fixed point: only differences count. */
   readonly readingMm: number;

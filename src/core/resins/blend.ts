@@ -22,7 +22,7 @@ export type BlendIssue =
     };
 
 /** Bounds of a modulus, with the mean of the logarithms between them. */
-export interface ModulusBounds {
+interface ModulusBounds {
   readonly reussMPa: number;
   readonly voigtMPa: number;
   readonly logMixMPa: number;
@@ -53,7 +53,7 @@ export function foxTransition(mass: readonly number[], transitionC: readonly num
 }
 
 /** Parts as a batch is measured out. */
-export interface BatchLine {
+interface BatchLine {
   readonly resin: string;
   readonly fraction: number;
   readonly ml: number;
@@ -192,7 +192,7 @@ export function blendSheet(parts: readonly BlendPart[]): Result<ResinSheet, Blen
 }
 
 /** A blend's modulus bounds and transition over the share of its first part, for a chart; two parts only. */
-export interface BlendCurvePoint {
+interface BlendCurvePoint {
   readonly fraction: number;
   readonly modulus?: ModulusBounds;
   readonly transitionC?: number;

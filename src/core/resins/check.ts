@@ -17,7 +17,7 @@ export type Asked =
   | 'feature'
   | `rated:${string}`;
 
-export type CheckState = 'pass' | 'fails' | 'unknown';
+type CheckState = 'pass' | 'fails' | 'unknown';
 
 /** One hard requirement held against what is known. */
 export interface Check {
@@ -32,11 +32,11 @@ export interface Check {
 }
 
 /** Hardness is a feel: so many points to either side are the same. */
-export const HARDNESS_ROOM = 8;
+const HARDNESS_ROOM = 8;
 /** Thicker than this at room temperature it does not flow back under the part in time, mPa·s. */
-export const MOST_VISCOSITY_MPAS = 2500;
+const MOST_VISCOSITY_MPAS = 2500;
 /** A feature takes at least so many pixels. */
-export const PIXELS_PER_FEATURE = 3;
+const PIXELS_PER_FEATURE = 3;
 
 interface Side extends Interval {
   readonly value: number;

@@ -33,7 +33,7 @@ export interface Evidence {
 }
 
 /** Ends of a quote; what was tested only as far as it goes is open on the other side. */
-export function intervalOf({ value, low, high, bound }: Quote): Interval {
+function intervalOf({ value, low, high, bound }: Quote): Interval {
   if (bound === 'atLeast') return { low: low ?? value, high: Infinity };
   if (bound === 'atMost') return { low: -Infinity, high: high ?? value };
   return { low: low ?? value, high: high ?? value };
@@ -94,7 +94,7 @@ export function evidenceOf({ name, sheet, proofs }: ResinFile): Evidence {
 }
 
 /** A value of the first property that is known: a bar that was bent tells more of a part than one that was pulled. */
-export function firstKnown(evidence: Evidence, properties: readonly PropertyId[]): Known | undefined {
+function firstKnown(evidence: Evidence, properties: readonly PropertyId[]): Known | undefined {
   const all = properties.flatMap((property) => evidence.of(property) ?? []);
   return all.find(({ quote }) => quote.source === 'proof') ?? all[0];
 }

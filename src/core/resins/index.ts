@@ -1,161 +1,81 @@
-export {
-  barStiffness,
-  barStrain,
-  barStress,
-  BENDS,
-  deflectionForStrain,
-  GRAVITY,
-  type Bar,
-  type Bend,
-} from './bar';
-export {
-  BENCH_LIMITS,
-  estimateModulus,
-  type BenchLimits,
-  type BendIssue,
-  type BendNote,
-  type BendResult,
-  type BendTest,
-  type LoadStep,
-} from './bend';
+export { type Bar, barStiffness, type Bend, BENDS, GRAVITY } from './bar';
+export { BENCH_LIMITS, type BenchLimits, type BendNote, type BendTest } from './bend';
 export {
   batchOf,
   blendCurve,
-  blendSheet,
-  findBlendIssue,
-  foxTransition,
-  massFractions,
-  modulusBounds,
-  type BatchLine,
-  type BlendCurvePoint,
   type BlendIssue,
   type BlendPart,
-  type ModulusBounds,
+  blendSheet,
+  findBlendIssue,
+  modulusBounds,
 } from './blend';
-export { strainAtBreak, type BreakIssue, type BreakResult, type BreakTest } from './break-strain';
-export { findChanges, type Change } from './change';
+export { type Change, findChanges } from './change';
+export { type Asked, type Check, checkResin, type PrinterFacts } from './check';
 export {
-  checkResin,
-  HARDNESS_ROOM,
-  MOST_VISCOSITY_MPAS,
-  PIXELS_PER_FEATURE,
-  type Asked,
-  type Check,
-  type CheckState,
-  type PrinterFacts,
-} from './check';
-export { creepDrift, type CreepResult, type CreepTest } from './creep';
-export { deflectionAt, stressAllowing, type HeatPoint } from './deflection';
-export { judgeDrops, type DropIssue, type DropResult, type DropTrial } from './drop';
-export {
+  type Evidence,
   evidenceOf,
   heatAt,
-  intervalOf,
-  modulusOf,
-  strengthOfResin,
-  viscosityOf,
-  type Evidence,
-  type Interval,
   type Known,
+  modulusOf,
   type ResinFile,
+  strengthOfResin,
 } from './evidence';
 export {
+  type CardStep,
   DEFAULT_SCHOOLS,
   processCard,
-  SCHOOLS,
-  type CardStep,
   type School,
+  SCHOOLS,
   type Schools,
 } from './process-card';
 export {
-  PROOF_KINDS,
-  provenHeat,
-  provenQuote,
-  workOutProof,
   type Proof,
+  PROOF_KINDS,
   type ProofIssue,
   type ProofKind,
   type ProofResult,
   type ProofTest,
-  type ProvenHeat,
+  workOutProof,
 } from './proof';
-export {
-  isProperty,
-  PROPERTIES,
-  PROPERTY_IDS,
-  type PropertyFacts,
-  type PropertyId,
-  type Unit,
-} from './properties';
-export {
-  COST_FACTS,
-  distanceOf,
-  meritsOf,
-  nearestResins,
-  rankResins,
-  scoreOf,
-  type CostFacts,
-  type Merits,
-  type Ranked,
-} from './rank';
+export { isProperty, PROPERTIES, PROPERTY_IDS, type PropertyFacts, type PropertyId } from './properties';
+export { COST_FACTS, type CostFacts, type Merits, nearestResins, type Ranked, rankResins } from './rank';
 export {
   ASSUMED_STRESS_MPA,
   CRITERIA,
+  type Criterion,
   EVEN_WEIGHTS,
   findRequirementIssue,
   hottestOf,
-  IMPACT_NEEDS,
+  type Impact,
   IMPACTS,
   NO_REQUIREMENT,
-  ratingsNeeded,
-  type Criterion,
-  type Impact,
   type Requirement,
   type RequirementIssue,
   type Weights,
 } from './requirement';
-export {
-  BATHS,
-  SAG_STRAIN,
-  sagTemperature,
-  WATER_MOST_C,
-  type Bath,
-  type BathStep,
-  type SagIssue,
-  type SagResult,
-  type SagTest,
-} from './sag';
-export { needOfSection, type Section, type SectionNeed } from './section';
+export { BATHS, SAG_STRAIN } from './sag';
+export { needOfSection, type SectionNeed } from './section';
 export {
   ALONE,
+  type Alone,
   CLARITIES,
+  type Clarity,
+  type Condition,
   CONDITIONS,
   EMPTY_SHEET,
   FAMILIES,
+  type Family,
   findSheetIssues,
-  HIGH_TEST_MPA,
   LOW_TEST_MPA,
+  type Quote,
   quoteOf,
+  type ResinSheet,
+  type ResinSheetIssue,
+  type Source,
   SOURCES,
   WASH_LIQUIDS,
-  type Alone,
-  type Clarity,
-  type Condition,
-  type Family,
-  type Quote,
-  type ResinSheet,
-  type SheetIssue as ResinSheetIssue,
-  type Source,
   type WashLiquid,
 } from './sheet';
-export { leftByWeight, type Bottle, type RecipePart, type ShelfEntry } from './shelf';
+export { leftByWeight, type RecipePart, type ShelfEntry } from './shelf';
 export { SHIPPED_SHELF } from './shipped-shelf';
-export { convertValue, unitsFor, type UnitIssue } from './units';
-export { viscosityAt, type ViscosityBounds, type ViscosityPoint } from './viscosity';
-export {
-  yellowingLimit,
-  type ShadeIssue,
-  type ShadeReading,
-  type ShadeResult,
-  type ShadeTest,
-} from './yellowing';
+export { convertValue, type UnitIssue, unitsFor } from './units';

@@ -82,7 +82,7 @@ export function meritsOf(evidence: Evidence, wanted: Requirement, costs: CostFac
 }
 
 /** Σ weight·merit / Σ weight over the criteria that were asked; 0 when none weighs. */
-export function scoreOf(merits: Merits, { weights }: Requirement): number {
+function scoreOf(merits: Merits, { weights }: Requirement): number {
   let [sum, total] = [0, 0];
   for (const criterion of CRITERIA) {
     const merit = merits[criterion];
@@ -160,7 +160,7 @@ const STEP: Readonly<Record<string, (check: Check) => number>> = {
 };
 
 /** Sum of the shortfalls of what fails, in steps; a plain no counts three, an unknown one. */
-export function distanceOf({ checks }: Pick<Ranked, 'checks'>): number {
+function distanceOf({ checks }: Pick<Ranked, 'checks'>): number {
   return checks.reduce((sum, check) => {
     if (check.state === 'pass') return sum;
     if (check.state === 'unknown') return sum + 1;

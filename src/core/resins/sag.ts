@@ -8,7 +8,7 @@ export interface BathStep {
 }
 
 export const BATHS = ['water', 'oven'] as const;
-export type Bath = (typeof BATHS)[number];
+type Bath = (typeof BATHS)[number];
 
 export interface SagTest {
   readonly bar: Bar;

@@ -1,7 +1,7 @@
 import { barStiffness, barStress, type Bar } from './bar';
 
 /** The part's critical section as a bar with its load, and how far it may give way. */
-export interface Section {
+interface Section {
   readonly bar: Bar;
   readonly forceN: number;
   readonly mostDeflectionMm?: number;

@@ -73,7 +73,7 @@ export const EMPTY_SHEET: ResinSheet = Object.freeze({ family: 'general', quotes
 export const LOW_TEST_MPA = 0.45;
 export const HIGH_TEST_MPA = 1.82;
 
-export type SheetIssue =
+export type ResinSheetIssue =
   | { readonly code: 'deflectionCrossed'; readonly lowC: number; readonly highC: number }
   | { readonly code: 'stressesCrossed'; readonly lowMPa: number; readonly highMPa: number }
   | { readonly code: 'cureCrossed'; readonly floorMin: number; readonly ceilingMin: number }
@@ -105,7 +105,7 @@ export function quoteOf(sheet: ResinSheet, property: PropertyId): Quote | undefi
 }
 
 /** A strength above a fifth of the modulus is no plastic: one of the two is in another unit. Rubbers are let be. */
-function findMixedUnits(sheet: ResinSheet, modulus: PropertyId, strength: PropertyId): SheetIssue[] {
+function findMixedUnits(sheet: ResinSheet, modulus: PropertyId, strength: PropertyId): ResinSheetIssue[] {
   const [modulusMPa, strengthMPa] = [quoteOf(sheet, modulus)?.value, quoteOf(sheet, strength)?.value];
   if (modulusMPa === undefined || strengthMPa === undefined || sheet.family === 'rubber') return [];
   return strengthMPa > modulusMPa / 5 && modulusMPa < 50
@@ -119,8 +119,8 @@ function sameStatement(a: Quote, b: Quote): boolean {
 }
 
 /** What contradicts itself on a sheet; empty when nothing does. */
-export function findSheetIssues(sheet: ResinSheet): SheetIssue[] {
-  const issues: SheetIssue[] = [];
+export function findSheetIssues(sheet: ResinSheet): ResinSheetIssue[] {
+  const issues: ResinSheetIssue[] = [];
   const [low, high] = [quoteOf(sheet, 'deflectionLow_C'), quoteOf(sheet, 'deflectionHigh_C')];
   if (low !== undefined && high !== undefined) {
     const [lowMPa, highMPa] = [low.testMPa ?? LOW_TEST_MPA, high.testMPa ?? HIGH_TEST_MPA];

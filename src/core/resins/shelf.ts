@@ -8,7 +8,7 @@ export interface RecipePart {
 }
 
 /** A bottle as the shelf knows it. */
-export interface Bottle {
+interface Bottle {
   readonly batch: string;
   /** Day it was opened, YYYY-MM-DD; empty while it is sealed. */
   readonly openedOn: string;

@@ -1,5 +1,5 @@
 /** A viscosity at the temperature it was measured at. */
-export interface ViscosityPoint {
+interface ViscosityPoint {
   readonly mPas: number;
   readonly atC: number;
 }

@@ -1,7 +1,7 @@
 import { fail, ok, type Result } from '@/core/result';
 
 /** How yellow a piece looks beside a white card after so many minutes of cure: 0 like the card, 5 amber. */
-export interface ShadeReading {
+interface ShadeReading {
   readonly minutes: number;
   readonly shade: number;
 }

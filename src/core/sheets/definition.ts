@@ -173,7 +173,7 @@ export function freeSize(
 }
 
 /** The thinnest wall that prints and is handled without care, mm. */
-export const LEAST_WALL_MM = 0.8;
+const LEAST_WALL_MM = 0.8;
 
 /** Wall between two diameters of the part, judged. */
 export function wallIssues(outerMm: number | undefined, innerMm: number | undefined): SheetIssue[] {

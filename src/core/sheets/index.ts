@@ -1,24 +1,13 @@
 export {
-  FATAL_CODES,
-  LEAST_WALL_MM,
-  SHEET_KINDS,
   type DimensionLine,
+  FATAL_CODES,
   type InterfaceWish,
-  type SheetDefinition,
+  SHEET_KINDS,
   type SheetDrawing,
   type SheetFeature,
-  type SheetInterface,
   type SheetIssue,
   type SheetKind,
   type SheetMeasure,
   type SheetOption,
 } from './definition';
-export {
-  nextPlace,
-  optionOf,
-  SHEETS,
-  workOutSheet,
-  type Sheet,
-  type SheetChoices,
-  type SheetInput,
-} from './sheet';
+export { nextPlace, optionOf, type Sheet, type SheetChoices, SHEETS, workOutSheet } from './sheet';

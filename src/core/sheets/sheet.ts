@@ -51,7 +51,7 @@ export interface SheetChoices {
   readonly wishes: Readonly<Record<string, Partial<InterfaceWish>>>;
 }
 
-export interface SheetInput extends SheetChoices {
+interface SheetInput extends SheetChoices {
   /** Sizes of the bodies read, by measure. */
   readonly bodies: ReadonlyMap<string, BodySize>;
   /** Thermal expansion of a mate, by measure, per K; left out: like the part. */

@@ -34,7 +34,7 @@ export interface ParameterEstimate {
   readonly pinned: boolean;
 }
 
-export interface InstrumentBias {
+interface InstrumentBias {
   readonly instrument: string;
   readonly jaw: Jaw;
   readonly meanMm: number;

@@ -1,4 +1,4 @@
-import { expectOk } from '../result';
+import { expectOk } from '@/core/result';
 import { invertSymmetric } from '@/core/numerics';
 import type { FeatureKind } from '@/core/metrology';
 
@@ -90,7 +90,7 @@ export interface LawPrior {
   readonly covariance: Float64Array;
 }
 
-export interface LawPriorOptions {
+interface LawPriorOptions {
   /** Linear shrink from the resin's datasheet, as a share (0.004 = 0.4 %); volumetric figures do not belong here. */
   readonly datasheetShrink?: number;
   /** The flats of the inside jaws are there but were never measured: c may be the jaws. */

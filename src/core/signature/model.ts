@@ -1,5 +1,5 @@
 import type { FeatureKind } from '@/core/metrology';
-import { expectOk } from '../result';
+import { expectOk } from '@/core/result';
 import { invertSymmetric } from '@/core/numerics';
 import { DRIFT_EDGE_SD_MM, DRIFT_SCALE_SD, driftRow, lawRow, PARAMETER_COUNT, type LawPrior } from './law';
 import { instrumentNamed, type Observation } from './observations';
@@ -39,19 +39,19 @@ export interface Model {
   readonly dense: readonly (DenseBlock | undefined)[];
 }
 
-export interface DenseBlock {
+interface DenseBlock {
   readonly columns: Int32Array;
   readonly values: Float64Array;
 }
 
 /** Residuals against the prior mean and error variances (mm, mm²) of the model's rows: what changes when one is left out. */
-export interface RowData {
+interface RowData {
   readonly residual: Float64Array;
   readonly variance: Float64Array;
 }
 
 /** Sums over the features with one row that share an error variance: at a node they all take the same weight. */
-export interface VarianceClass {
+interface VarianceClass {
   readonly variance: number;
   readonly count: number;
   /** Σ a·aᵀ, lower triangle, latentCount × latentCount row-major. */

@@ -7,7 +7,7 @@ import { latentSizes, type SizeQuery } from './predict';
 import type { Target } from './draw';
 
 /** A reading that could be taken now. */
-export interface ReadingCandidate {
+interface ReadingCandidate {
   readonly feature: string;
   readonly kind: FeatureKind;
   readonly drawnMm: number;

@@ -159,7 +159,7 @@ export interface LatentSize {
   readonly feature: number;
 }
 
-export interface LatentQuery {
+interface LatentQuery {
   readonly columns: readonly number[];
   readonly values: readonly number[];
   /** Index into model.features, −1 when never measured. */

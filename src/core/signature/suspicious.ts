@@ -15,7 +15,7 @@ import { instrumentNamed, type Observation } from './observations';
 import type { Instruments, SignatureReading } from './reading';
 
 /** A reading that neither its repeats nor the law would expect. Asked about, never dropped. */
-export interface SuspiciousReading {
+interface SuspiciousReading {
   readonly reading: SignatureReading;
   /** Signed distance from what everything else predicts, in standard deviations. */
   readonly z: number;
@@ -158,7 +158,7 @@ function judge(
   return Math.abs(worst.z) > FAR ? { reading, z: worst.z } : undefined;
 }
 
-export interface LeaveOneOutReport {
+interface LeaveOneOutReport {
   readonly suspicious: readonly SuspiciousReading[];
   /** What the law and the other prints say of each observation's size without its own readings, mm. */
   readonly expected: readonly {

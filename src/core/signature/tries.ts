@@ -22,7 +22,7 @@ export interface Try extends FeatureKind {
 }
 
 /** How a word reads the clearance c: a normal around `at`, or one-sided L(c) = Φ(side·(c − at)/s). */
-export interface WordReading {
+interface WordReading {
   readonly at: number;
   readonly s: number;
   readonly side: -1 | 0 | 1;

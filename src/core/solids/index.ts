@@ -1,17 +1,5 @@
-export { buildMesh, sidesOfCircle, type Corner, type Solid, type SolidKernel, type Workshop } from './kernel';
-export { profileOf, type Profile } from './profile';
-export {
-  featuresOfRecipe,
-  lengthOf,
-  renumberRecipe,
-  ringOf,
-  type CombRecipe,
-  type DrawnOf,
-  type Length,
-  type PlateRecipe,
-  type SolidRecipe,
-  type TurnedRecipe,
-  type TurnedSection,
-} from './recipe';
+export { buildMesh, type Corner, sidesOfCircle, type Solid, type SolidKernel, Workshop } from './kernel';
+export { type Profile, profileOf } from './profile';
+export { featuresOfRecipe, type PlateRecipe, renumberRecipe, ringOf, type SolidRecipe } from './recipe';
 export { anchorsOf, buildSolid } from './solids';
 export { extentOfProfile, profileToDxf, profileToSvg } from './write-profile';

@@ -2,7 +2,7 @@ import type { Point } from '@/core/mesh';
 import type { Solid, Workshop } from './kernel';
 import { lengthOf, type DrawnOf, type PlateRecipe } from './recipe';
 
-export interface DrawnHole {
+interface DrawnHole {
   readonly xMm: number;
   readonly yMm: number;
   readonly diameterMm: number;

@@ -1,5 +1,5 @@
 /** A length of a part: the drawn size of a feature by its id, or fixed. */
-export type Length = { readonly feature: number } | { readonly mm: number };
+type Length = { readonly feature: number } | { readonly mm: number };
 
 /** How a part is built from its drawn sizes. */
 export type SolidRecipe = TurnedRecipe | CombRecipe | PlateRecipe;
@@ -10,7 +10,7 @@ export interface TurnedRecipe {
   readonly sections: readonly TurnedSection[];
 }
 
-export interface TurnedSection {
+interface TurnedSection {
   readonly outer: Length;
   /** Left out: solid. */
   readonly inner?: Length;

@@ -9,7 +9,7 @@ import {
 } from '@/core/resins';
 
 /** A bar as it really is, and what it is made of. */
-export interface TrueBar extends Bar {
+interface TrueBar extends Bar {
   readonly modulusMPa: number;
 }
 

@@ -1,7 +1,8 @@
-export { bendBar, type TrueBar } from './bench-bar';
+export { bendBar } from './bench-bar';
 export { drawCaliper, readCaliper, type VirtualCaliper } from './caliper';
-export { curedWall, curvedEdgeSize, lonelyEdgeGrowth, openSlot, type Light } from './optics';
-export { drawPrinter, type Family, type VirtualPrinter } from './printer';
-export { lawfulSize, printFeature, type PlacedFeature } from './print';
-export { chanceToFree, drawBridging, printedGapOf, touchRung, type Bridging } from './joint';
 export { wordOfClearance } from './hand';
+export { chanceToFree, drawBridging, printedGapOf, touchRung } from './joint';
+export { curedWall, lonelyEdgeGrowth, openSlot } from './optics';
+export { lawfulSize, type PlacedFeature, printFeature } from './print';
+export { drawPrinter, type Family, type VirtualPrinter } from './printer';
+export { seedOfName } from './seed-of-name';

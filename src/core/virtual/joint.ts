@@ -5,7 +5,7 @@ import { lawfulSize } from './print';
 import type { VirtualPrinter } from './printer';
 
 /** What a resin bridges in a narrow gap: gaps that print narrower fuse, with a width of chance. Lengths mm. */
-export interface Bridging {
+interface Bridging {
   readonly limitMm: number;
   readonly widthMm: number;
 }

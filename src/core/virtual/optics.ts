@@ -44,7 +44,7 @@ export function openSlot(widthMm: number, light: Light): number {
  * Growth of a round edge of radius R, mm into the dark: a hollow edge gets light from all around, a pin's less.
  * First order in blur/R; good to a micrometre from R = 10 × blur on.
  */
-export function roundEdgeGrowth(radiusMm: number, light: Light, sense: 'inside' | 'outside'): number {
+function roundEdgeGrowth(radiusMm: number, light: Light, sense: 'inside' | 'outside'): number {
   const curvature = (light.blurMm * light.blurMm) / (2 * radiusMm);
   return lonelyEdgeGrowth(light) + (sense === 'inside' ? curvature : -curvature);
 }

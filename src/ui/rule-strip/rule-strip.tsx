@@ -1,7 +1,7 @@
 'use client';
 
 import { useEffect, useRef, useState } from 'react';
-import { formatSigned } from '@/words';
+import { formatSigned } from '@/subjects/language/shared';
 import { stripScale, type StripValues } from './scale';
 
 export type StripTone = 'in' | 'under' | 'over' | 'unsure' | 'none';
@@ -16,9 +16,12 @@ interface RuleStripProps extends StripValues {
 }
 
 const HEIGHT = 52;
+
 const BASE = 34;
+
 /** Room that a label takes on the rule. */
 const LABEL_PX = 50;
+
 const TONES: Record<StripTone, string> = {
   in: 'text-juniper',
   under: 'text-plum',

@@ -10,12 +10,12 @@ export interface StripValues {
   readonly expandedU_mm?: number;
 }
 
-export interface StripTick {
+interface StripTick {
   readonly x: number;
   readonly tall: boolean;
 }
 
-export interface StripScale {
+interface StripScale {
   readonly fromMm: number;
   readonly toMm: number;
   /** Pixel of a deviation, held inside the strip. */

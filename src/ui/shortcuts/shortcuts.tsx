@@ -12,7 +12,7 @@ import {
 } from 'react';
 
 /** A key of this screen, listed under `?`. */
-export interface Shortcut {
+interface Shortcut {
   /** As KeyboardEvent.key gives it; for a place on the keyboard (`code` given) only what the list shows. */
   readonly key: string;
   /** A place on the keyboard, as KeyboardEvent.code gives it: neighbouring keys stay neighbours on every layout. */
@@ -109,8 +109,4 @@ export function useShortcutList(): readonly Shortcut[] {
   const { list } = useRegistry();
   const [shown] = useState(list);
   return shown;
-}
-
-export function useLetterKeys(): boolean {
-  return useRegistry().letterKeys;
 }

@@ -1,5 +1,5 @@
 /** A callout's anchor on the page, px. */
-export interface ProjectedAnchor {
+interface ProjectedAnchor {
   readonly id: number;
   readonly label: string;
   readonly at: readonly [number, number];
@@ -14,7 +14,7 @@ export interface PlacedCallout {
   readonly end: number;
 }
 
-export interface CalloutFrame {
+interface CalloutFrame {
   readonly middle: readonly [number, number];
   readonly width: number;
   readonly height: number;

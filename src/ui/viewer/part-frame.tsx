@@ -1,12 +1,13 @@
 'use client';
 
-import { describeMeshFaults, formatMm } from '@/words';
 import type { MeshCheck } from '@/core/mesh';
+import { formatMm } from '@/subjects/language/shared';
+import { describeMeshFaults } from '@/subjects/records/shared';
 import { Button } from '../button';
 import { Problem } from '../notice';
-import type { Callout } from './part-view';
 import { PartStage } from './part-stage';
-import { usePart, type PartState } from './use-part';
+import type { Callout } from './part-view';
+import { type PartState, usePart } from './use-part';
 
 interface PartFrameProps {
   readonly source: string | undefined;

@@ -34,7 +34,7 @@ interface PartViewProps {
   readonly cut?: Cut;
 }
 
-export interface Cut {
+interface Cut {
   readonly atMm: number;
   /** x, y a point; material on the left. */
   readonly contours: readonly Float64Array[];

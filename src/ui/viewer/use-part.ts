@@ -1,8 +1,8 @@
 'use client';
 
 import { useEffect, useState } from 'react';
-import { describeMeshIssue } from '@/words';
-import { MeshStopped, MeshWorker, type LoadedPart } from '@/workers';
+import { describeMeshIssue } from '@/subjects/records/shared';
+import { type LoadedPart, MeshStopped, MeshWorker } from '@/workers';
 
 export type PartState =
   | { readonly kind: 'none' }

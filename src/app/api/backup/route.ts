@@ -1,13 +1,12 @@
+import { revalidatePath } from 'next/cache';
 import { createReadStream, createWriteStream, mkdtempSync, rmSync, statSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { Readable } from 'node:stream';
-import type { ReadableStream as NodeStream } from 'node:stream/web';
 import { pipeline } from 'node:stream/promises';
-import { revalidatePath } from 'next/cache';
-import { restoreBackup, writeBackup } from '@/services/backup';
-import { bench } from '@/services/bench';
-import { describeChangeIssue } from '@/words';
+import type { ReadableStream as NodeStream } from 'node:stream/web';
+import { bench, restoreBackup, writeBackup } from '@/subjects/house';
+import { describeChangeIssue } from '@/subjects/overview/shared';
 import { download, findStranger, refusal } from '../guard';
 
 /** The whole bench in one file. */

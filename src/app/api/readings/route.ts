@@ -1,7 +1,7 @@
 import { revalidatePath } from 'next/cache';
-import { readingInput } from '@/inputs';
-import { bench } from '@/services/bench';
-import { recordReading } from '@/services/take-readings';
+import { bench } from '@/subjects/house';
+import { recordReading } from '@/subjects/measure';
+import { readingInput } from '@/subjects/measure/shared';
 import { findStranger, readJson } from '../guard';
 
 /** Takes one reading; the answer is sent when it is on disk. Sending it again stores nothing twice. */

@@ -1,7 +1,7 @@
 import { revalidatePath } from 'next/cache';
-import { bench } from '@/services/bench';
-import { exportShelf, importShelf } from '@/services/exchange-shelf';
-import { describeShelfIssue } from '@/words';
+import { bench } from '@/subjects/house';
+import { exportShelf, importShelf } from '@/subjects/resin';
+import { describeShelfIssue } from '@/subjects/resin/shared';
 import { download, findStranger, refusal } from '../guard';
 
 const LARGEST_SHELF_BYTES = 64 * 1024 * 1024;

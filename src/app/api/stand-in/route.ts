@@ -1,5 +1,5 @@
-import { bench } from '@/services/bench';
-import { closeJaws } from '@/services/stand-in';
+import { bench } from '@/subjects/house';
+import { closeJaws } from '@/subjects/simulated';
 import { findStranger, refusal } from '../guard';
 
 const NAMES = ['feature', 'print', 'closing', 'instrument'] as const;

@@ -1,7 +1,7 @@
 import { revalidatePath } from 'next/cache';
-import { tryInput } from '@/inputs';
-import { bench } from '@/services/bench';
-import { recordTry } from '@/services/take-readings';
+import { bench } from '@/subjects/house';
+import { recordTry } from '@/subjects/measure';
+import { tryInput } from '@/subjects/measure/shared';
 import { findStranger, readJson } from '../guard';
 
 /** Keeps a word of fit. */

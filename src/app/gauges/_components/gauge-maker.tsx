@@ -1,13 +1,13 @@
 'use client';
 
 import { useState } from 'react';
-import { parseLength } from '@/core/metrology';
 import { GAUGE_CHOICES, type GaugeChoice } from '@/core/gauges';
+import { parseLength } from '@/core/metrology';
 import type { Target } from '@/core/signature';
+import { describeGaugeChoice, describeGaugeIssue } from '@/subjects/gauge/shared';
 import { ActionForm, Button, buttonLook, Choice, PartFrame, Problem, TextField } from '@/ui';
-import { describeGaugeChoice, describeGaugeIssue } from '@/words';
 import { makeGauge } from '../actions';
-import { useGauge, type GaugeState } from './use-gauge';
+import { type GaugeState, useGauge } from './use-gauge';
 
 interface GaugeMakerProps {
   readonly profiles: readonly { readonly id: number; readonly label: string; readonly layerMm: number }[];
@@ -40,6 +40,7 @@ const STARTS: Readonly<Record<GaugeChoice, Readonly<Record<FieldName, string>>>>
 
 const isBlock = (choice: GaugeChoice) =>
   choice === 'block' || choice === 'shortBlock' || choice === 'chosenBlock';
+
 const isPlain = (choice: GaugeChoice) => choice === 'pocket' || choice === 'hole' || choice === 'pin';
 
 function valueOf(text: string): number {

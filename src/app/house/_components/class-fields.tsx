@@ -1,8 +1,8 @@
 'use client';
 
-import { WISHES, type FitClasses } from '@/core/fits';
+import { type FitClasses, WISHES } from '@/core/fits';
+import { describeWish } from '@/subjects/job/shared';
 import { ActionForm, Button } from '@/ui';
-import { describeWish } from '@/words';
 import { saveClasses } from '../actions';
 
 const BOX = 'num w-24 rounded-[4px] border border-edge bg-sheet px-2 py-1.5 text-right';

@@ -1,8 +1,8 @@
-import { SCHOOLS, type School } from '@/core/resins';
-import type { HouseRules } from '@/services/house-rules';
 import { LiquidTicks } from '@/app/_components/liquid-ticks';
+import { type School, SCHOOLS } from '@/core/resins';
+import type { HouseRules } from '@/subjects/house';
+import { SCHOOL_WORDS } from '@/subjects/house/shared';
 import { ActionForm, Button, TextField } from '@/ui';
-import { SCHOOL_WORDS } from '@/words';
 import { saveSchools } from '../actions';
 
 type SchoolFieldsProps = Pick<HouseRules, 'schools' | 'liquids' | 'roomC' | 'changeoverMl'>;

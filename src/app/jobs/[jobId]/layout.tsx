@@ -1,11 +1,11 @@
 import type { Metadata } from 'next';
 import type { ReactNode } from 'react';
-import { idFrom } from '@/app/_components/read-params';
 import { loadJob } from '@/app/_components/load-job';
-import { bench } from '@/services/bench';
-import { frameJob, type JobFrame } from '@/services/frame-job';
+import { idFrom } from '@/app/_components/read-params';
+import { bench } from '@/subjects/house';
+import { describeOutcome } from '@/subjects/language/shared';
+import { frameJob, type JobFrame } from '@/subjects/overview';
 import { Ledger, Tape, type TapeStep } from '@/ui';
-import { describeOutcome } from '@/words';
 
 type Params = { params: Promise<{ jobId: string }> };
 

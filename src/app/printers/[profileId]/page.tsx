@@ -4,11 +4,11 @@ import { connection } from 'next/server';
 import { ParameterList } from '@/app/_components/parameter-list';
 import { idFrom } from '@/app/_components/read-params';
 import type { Staleness } from '@/core/signature';
-import { bench } from '@/services/bench';
-import { viewSignature, type SignatureView } from '@/services/view-printers';
-import { formatMm, formatSigned } from '@/words';
-import { OffsetChart } from './_components/offset-chart';
+import { bench } from '@/subjects/house';
+import { formatMm, formatSigned } from '@/subjects/language/shared';
+import { type SignatureView, viewSignature } from '@/subjects/printing';
 import { Link } from '@/ui';
+import { OffsetChart } from './_components/offset-chart';
 
 type Params = { params: Promise<{ profileId: string }> };
 

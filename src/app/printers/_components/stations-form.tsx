@@ -1,8 +1,8 @@
 'use client';
 
-import { STATIONS, type Rooms } from '@/core/findings';
+import { type Rooms, STATIONS } from '@/core/findings';
+import { STATION_WORDS } from '@/subjects/check/shared';
 import { ActionForm, Button, TextField } from '@/ui';
-import { STATION_WORDS } from '@/words';
 import { saveStations } from '../actions';
 
 interface StationsFormProps {

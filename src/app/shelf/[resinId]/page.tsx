@@ -1,20 +1,20 @@
 import type { Metadata } from 'next';
-import { connection } from 'next/server';
 import { notFound } from 'next/navigation';
-import { idFrom } from '@/app/_components/read-params';
+import { connection } from 'next/server';
 import { CardSteps } from '@/app/_components/card-steps';
+import { idFrom } from '@/app/_components/read-params';
 import { evidenceOf, processCard } from '@/core/resins';
-import { bench, benchHouse, today } from '@/services/bench';
-import { findShelved, resinFile } from '@/services/shelf';
+import { bench, benchHouse, today } from '@/subjects/house';
+import { findShelved, resinFile } from '@/subjects/resin';
+import { describeFamily } from '@/subjects/resin/shared';
 import { Caution, Link } from '@/ui';
-import { describeFamily } from '@/words';
 import { Bottles } from './_components/bottles';
 import { FactFields } from './_components/fact-fields';
 import { ProofBench } from './_components/proof-bench';
 import { ProofList } from './_components/proof-list';
 import { QuoteForm } from './_components/quote-form';
-import { SheetTable } from './_components/sheet-table';
 import { RemoveResin } from './_components/remove-resin';
+import { SheetTable } from './_components/sheet-table';
 
 type Params = { params: Promise<{ resinId: string }> };
 

@@ -2,11 +2,12 @@
 
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { useMemo, useRef, useState } from 'react';
-import type { ShelfLine } from '@/services/shelf';
+import type { ShelfLine } from '@/subjects/resin';
+import { describeFamily, formatProperty } from '@/subjects/resin/shared';
 import { Link, TextField } from '@/ui';
-import { describeFamily, formatProperty } from '@/words';
 
 const ROW_PX = 58;
+
 /** A short shelf stands there whole; a long one scrolls in its own frame. */
 const WHOLE = 14;
 

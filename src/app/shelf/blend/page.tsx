@@ -1,7 +1,7 @@
 import type { Metadata } from 'next';
 import { connection } from 'next/server';
-import { bench, benchHouse } from '@/services/bench';
-import { listBlendable } from '@/services/blends';
+import { bench, benchHouse } from '@/subjects/house';
+import { listBlendable } from '@/subjects/resin';
 import { Link, Note } from '@/ui';
 import { BlendMixer } from './_components/blend-mixer';
 

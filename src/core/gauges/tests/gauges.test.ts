@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import { expectOk } from '../../result';
+import { expectOk } from '@/core/result';
 import {
   boundsOf,
   checkMesh,

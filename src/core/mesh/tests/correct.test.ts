@@ -1,5 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
-import { expectOk } from '../../result';
+import { expectOk } from '@/core/result';
 import { buildSolid, ringOf } from '@/core/solids';
 import type { FeatureKind } from '@/core/metrology';
 import { loadTestKernel } from '@/testing/kernel';

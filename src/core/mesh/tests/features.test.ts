@@ -13,7 +13,7 @@ import {
   type FoundFeature,
   type PartCorrection,
 } from '../index';
-import { expectOk } from '../../result';
+import { expectOk } from '@/core/result';
 
 const kernel = await loadTestKernel();
 const { Manifold: Solids } = kernel;

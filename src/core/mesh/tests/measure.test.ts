@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import { expectOk } from '../../result';
+import { expectOk } from '@/core/result';
 import type { FeatureKind } from '@/core/metrology';
 import { box, moved, prism } from '@/testing/meshes';
 import { boundsOf, crossLine, joinContours, measureFeature, sectionAt, vertexAt, type Mesh } from '../index';

@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import { strToU8, zipSync } from 'fflate';
-import { expectOk } from '../../result';
+import { expectOk } from '@/core/result';
 import { box as boxMesh } from '@/testing/meshes';
 import { checkMesh } from '../check';
 import { readMesh } from '../read-mesh';

@@ -1,5 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
-import { expectOk } from '../../result';
+import { expectOk } from '@/core/result';
 import { estimateBody, type BodySize } from '@/core/metrology';
 import { checkMesh, measureFeature, readStl, weldCorners, writeStl } from '@/core/mesh';
 import { anchorsOf, buildSolid, profileOf } from '@/core/solids';

@@ -1,5 +1,5 @@
 import { expect, test } from '@jest/globals';
-import { expectOk } from '../../result';
+import { expectOk } from '@/core/result';
 import { checkMesh, measureFeature } from '@/core/mesh';
 import { loadTestKernel } from '@/testing/kernel';
 import { anchorsOf, buildSolid, featuresOfRecipe, ringOf, sidesOfCircle } from '../index';

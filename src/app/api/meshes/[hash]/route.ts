@@ -1,6 +1,6 @@
 import { Readable } from 'node:stream';
-import { bench } from '@/services/bench';
-import { openMesh } from '@/services/keep-mesh';
+import { bench } from '@/subjects/house';
+import { openMesh } from '@/subjects/records';
 import { findStranger, refusal } from '../../guard';
 
 /** The bytes of a kept part; they never change under their hash. */

@@ -1,6 +1,6 @@
 import { Readable } from 'node:stream';
-import { bench } from '@/services/bench';
-import { openPicture } from '@/services/pictures';
+import { bench } from '@/subjects/house';
+import { openPicture } from '@/subjects/need';
 import { findStranger, refusal } from '../../guard';
 
 const TYPES = { jpg: 'image/jpeg', png: 'image/png', webp: 'image/webp' } as const;

@@ -2,14 +2,13 @@
 
 import { revalidatePath } from 'next/cache';
 import type { Finding, Stance } from '@/core/findings';
-import { findingForm, findingsInput, foundFeatureForm, parseForm, stanceForm, turnInput } from '@/inputs';
-import { bench } from '@/services/bench';
-import { judgeFinding, keepCheck, setStance, turnPlaces } from '@/services/check-part';
-import { addFeature } from '@/services/edit-job';
-import { partOfJob } from '@/services/part-of-job';
-import { viewJob } from '@/services/view-job';
-import { done, refused, type FormState } from '@/ui/forms/form-state';
-import { describeChangeIssue, describeFormIssue } from '@/words';
+import { judgeFinding, keepCheck, setStance, turnPlaces } from '@/subjects/check';
+import { findingForm, findingsInput, foundFeatureForm, stanceForm, turnInput } from '@/subjects/check/shared';
+import { bench } from '@/subjects/house';
+import { addFeature, partOfJob, viewJob } from '@/subjects/job';
+import { describeFormIssue, parseForm } from '@/subjects/language/shared';
+import { describeChangeIssue } from '@/subjects/overview/shared';
+import { done, type FormState, refused } from '@/ui/forms/form-state';
 
 export async function saveStance(jobId: number, _before: FormState, data: FormData): Promise<FormState> {
   const form = parseForm(stanceForm, data);

@@ -2,8 +2,8 @@ import { connection } from 'next/server';
 import { loadJob } from '@/app/_components/load-job';
 import { PartDrop } from '@/app/_components/part-drop';
 import { idFrom } from '@/app/_components/read-params';
-import { bench, benchHouse } from '@/services/bench';
-import { viewCheck } from '@/services/check-part';
+import { viewCheck } from '@/subjects/check';
+import { bench, benchHouse } from '@/subjects/house';
 import { CheckDesk } from './_components/check-desk';
 import { StanceForm } from './_components/stance-form';
 

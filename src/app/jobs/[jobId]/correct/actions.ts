@@ -2,12 +2,13 @@
 
 import { revalidatePath } from 'next/cache';
 import { redirect } from 'next/navigation';
-import { attemptForm, parseForm } from '@/inputs';
-import { bench } from '@/services/bench';
-import { assessSizes, planDraw, startAttempt, type NewAttempt } from '@/services/draw-next';
-import { viewJob } from '@/services/view-job';
-import { refused, type FormState } from '@/ui/forms/form-state';
-import { describeChangeIssue, describeFormIssue } from '@/words';
+import { assessSizes, planDraw } from '@/subjects/correct';
+import { attemptForm } from '@/subjects/correct/shared';
+import { bench } from '@/subjects/house';
+import { type NewAttempt, startAttempt, viewJob } from '@/subjects/job';
+import { describeFormIssue, parseForm } from '@/subjects/language/shared';
+import { describeChangeIssue } from '@/subjects/overview/shared';
+import { type FormState, refused } from '@/ui/forms/form-state';
 
 function start(
   jobId: number,

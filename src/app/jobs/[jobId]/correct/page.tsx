@@ -1,14 +1,20 @@
 import { connection } from 'next/server';
 import { loadJob } from '@/app/_components/load-job';
-import { idFrom } from '@/app/_components/read-params';
 import { ParameterList } from '@/app/_components/parameter-list';
-import { correctionFrom, planDraw, type DrawPlan } from '@/services/draw-next';
-import { kindOf } from '@/services/kinds';
-import { type JobView } from '@/services/view-job';
-import { bench } from '@/services/bench';
-import { boundsByWords } from '@/services/word-bounds';
+import { idFrom } from '@/app/_components/read-params';
+import {
+  correctionFrom,
+  type DrawPlan,
+  listAnchored,
+  nextReadingOf,
+  planDraw,
+  usedParameters,
+} from '@/subjects/correct';
+import { bench } from '@/subjects/house';
+import type { JobView } from '@/subjects/job';
+import { boundsByWords } from '@/subjects/measure';
 import { buttonLook, Link } from '@/ui';
-import { DrawTable, type DrawRow } from './_components/draw-table';
+import { type DrawRow, DrawTable } from './_components/draw-table';
 import { MeshLever } from './_components/mesh-lever';
 import { StartAttempt } from './_components/start-attempt';
 
@@ -93,48 +99,17 @@ function Plan({ view, plan }: { view: JobView; plan: DrawPlan }) {
   );
 }
 
-/** Name of the feature whose reading would narrow the next print most, where that is worth saying. */
-function nextReadingOf(view: JobView, plan: DrawPlan): { name: string; sdShare: number } | undefined {
-  const [best] = plan.nextReadings;
-  if (best === undefined) return undefined;
-  const feature = view.features.find(({ id }) => best.candidate.feature === `f${id}`);
-  const sdShare = 1 - Math.sqrt(best.after / best.before);
-  return feature === undefined || sdShare < 0.02 ? undefined : { name: feature.name, sdShare };
-}
-
-/** Parameters that move a size of this job; the others are shown under the signature. */
-function usedParameters({ features }: JobView): Set<string> {
-  const used = new Set<string>();
-  for (const { axis, shape, sense, base } of features) {
-    if (axis === 'Z') {
-      used.add('epsilonZ').add(sense === 'outside' && base === 'plate' ? 'zPlate' : 'zSupported');
-      continue;
-    }
-    if (axis !== 'Y') used.add('epsilonX');
-    if (axis !== 'X') used.add('epsilonY');
-    if (sense !== 'pitch') used.add('edge');
-    if (sense === 'inside') used.add('insideExtra');
-    if (sense === 'inside' && shape === 'round') used.add('roundExtra');
-  }
-  return used;
-}
-
 function FileLever({ view }: { view: JobView }) {
   const { job, learned, features, attempts } = view;
   if (learned === undefined || job.meshHash === null) return null;
   const waits = attempts.length > 0 && attempts[attempts.length - 1].prints.length === 0;
-  const anchored = features.flatMap((feature) =>
-    feature.anchor === null || feature.sense === 'pitch'
-      ? []
-      : { id: feature.id, name: feature.name, kind: kindOf(feature), anchorMm: feature.anchor },
-  );
   return (
     <MeshLever
       jobId={job.id}
       jobName={job.name}
       meshHash={job.meshHash}
       by={correctionFrom(learned)}
-      features={anchored}
+      features={listAnchored(view)}
       unplaced={features.filter(({ anchor }) => anchor === null).map(({ name }) => name)}
       nextNumber={waits ? undefined : (attempts.at(-1)?.number ?? 0) + 1}
     />

@@ -2,30 +2,26 @@
 
 import { revalidatePath } from 'next/cache';
 import type { DrawnFit } from '@/core/fits';
+import { askStrain, type StrainAsked } from '@/subjects/choice';
+import { strainAskedInput } from '@/subjects/choice/shared';
 import {
-  chainInput,
-  jointForm,
-  parseForm,
-  strainAskedInput,
-  strengthForm,
-  wantedSizesInput,
-  wishForm,
-} from '@/inputs';
-import { bench, today } from '@/services/bench';
-import { askStrain, type StrainAsked } from '@/services/choose-resin';
-import {
-  drawSizes,
-  keepStrength,
-  workOutChain,
   type ChainView,
+  drawSizes,
+  dropWish,
+  keepStrength,
   type LinkInput,
+  removeJoint,
+  saveJoint,
   type SizeWanted,
-} from '@/services/fit-desk';
-import { dropWish, wishFor } from '@/services/fits';
-import { removeJoint, saveJoint } from '@/services/joints';
-import { viewJob } from '@/services/view-job';
-import { done, refused, type FormState } from '@/ui/forms/form-state';
-import { describeChangeIssue, describeFormIssue } from '@/words';
+  wishFor,
+  workOutChain,
+} from '@/subjects/fit';
+import { chainInput, jointForm, strengthForm, wantedSizesInput, wishForm } from '@/subjects/fit/shared';
+import { bench, today } from '@/subjects/house';
+import { viewJob } from '@/subjects/job';
+import { describeFormIssue, parseForm } from '@/subjects/language/shared';
+import { describeChangeIssue } from '@/subjects/overview/shared';
+import { done, type FormState, refused } from '@/ui/forms/form-state';
 
 export async function saveWish(
   jobId: number,

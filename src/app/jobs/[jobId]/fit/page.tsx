@@ -1,12 +1,10 @@
 import { connection } from 'next/server';
 import { loadJob } from '@/app/_components/load-job';
 import { idFrom } from '@/app/_components/read-params';
-import { bench } from '@/services/bench';
-import { strengthOf } from '@/services/fit-desk';
-import { viewFits, type FitView } from '@/services/view-fits';
-import { viewJoints } from '@/services/joints';
+import { type FitView, strengthOf, viewFits, viewJoints } from '@/subjects/fit';
+import { bench } from '@/subjects/house';
+import { formatChance } from '@/subjects/language/shared';
 import { buttonLook, Link, Note } from '@/ui';
-import { formatChance } from '@/words';
 import { FitDesk } from './_components/fit-desk';
 import { FitRows } from './_components/fit-rows';
 import type { FitRow } from './_components/fit-types';

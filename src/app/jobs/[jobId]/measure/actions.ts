@@ -1,14 +1,17 @@
 'use server';
 
 import { revalidatePath } from 'next/cache';
-import { parseForm, rungForm, sessionForm } from '@/inputs';
-import { bench } from '@/services/bench';
-import { notePrint } from '@/services/draw-next';
-import { recordRung } from '@/services/gauges';
-import { touchStandInRung } from '@/services/stand-in';
-import { noteBroken, startSession, takeBackReading } from '@/services/take-readings';
-import { done, refused, type FormState } from '@/ui/forms/form-state';
-import { describeChangeIssue, describeFormIssue, formatMm } from '@/words';
+import { startSession } from '@/subjects/caliper';
+import { sessionForm } from '@/subjects/caliper/shared';
+import { recordRung } from '@/subjects/gauge';
+import { rungForm } from '@/subjects/gauge/shared';
+import { bench } from '@/subjects/house';
+import { notePrint } from '@/subjects/job';
+import { describeFormIssue, formatMm, parseForm } from '@/subjects/language/shared';
+import { noteBroken, takeBackReading } from '@/subjects/measure';
+import { describeChangeIssue } from '@/subjects/overview/shared';
+import { touchStandInRung } from '@/subjects/simulated';
+import { done, type FormState, refused } from '@/ui/forms/form-state';
 
 export async function beginSession(jobId: number, _before: FormState, data: FormData): Promise<FormState> {
   const form = parseForm(sessionForm, data);

@@ -2,8 +2,7 @@
 
 import { revalidatePath } from 'next/cache';
 import { redirect } from 'next/navigation';
-import { featureForm, needForm, parseForm, profileForm } from '@/inputs';
-import { bench } from '@/services/bench';
+import { bench } from '@/subjects/house';
 import {
   addFeature,
   archiveJob,
@@ -12,12 +11,15 @@ import {
   mendFeature,
   placeFeature,
   removeFeature,
-} from '@/services/edit-job';
-import { createProfile } from '@/services/equipment';
-import { changeNeed } from '@/services/need';
-import { keepPicture, putPictureAway } from '@/services/pictures';
-import { done, refused, type FormState } from '@/ui/forms/form-state';
-import { describeChangeIssue, describeFormIssue } from '@/words';
+} from '@/subjects/job';
+import { featureForm } from '@/subjects/job/shared';
+import { describeFormIssue, parseForm } from '@/subjects/language/shared';
+import { changeNeed, keepPicture, putPictureAway } from '@/subjects/need';
+import { needForm } from '@/subjects/need/shared';
+import { describeChangeIssue } from '@/subjects/overview/shared';
+import { createProfile } from '@/subjects/printing';
+import { profileForm } from '@/subjects/printing/shared';
+import { done, type FormState, refused } from '@/ui/forms/form-state';
 import { describeMend, describeReopened } from './describe-mend';
 
 export async function saveNeed(jobId: number, _before: FormState, data: FormData): Promise<FormState> {

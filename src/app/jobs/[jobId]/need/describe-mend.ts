@@ -1,6 +1,6 @@
-import type { MendEffect } from '@/services/edit-job';
-import type { Reopened } from '@/services/need';
-import { describeVerdict, formatMm } from '@/words';
+import type { MendEffect } from '@/subjects/job';
+import { describeVerdict, formatMm } from '@/subjects/language/shared';
+import type { Reopened } from '@/subjects/need';
 
 /** What mending a feature changed in what was already judged. */
 export function describeMend(name: string, { before, after }: MendEffect): string {

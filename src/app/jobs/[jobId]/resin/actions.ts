@@ -1,13 +1,14 @@
 'use server';
 
 import { revalidatePath } from 'next/cache';
-import { parseForm, pickForm, requirementForm } from '@/inputs';
-import { bench } from '@/services/bench';
-import { chooseResin, saveRequirement, viewChoice } from '@/services/choose-resin';
-import { resinFile } from '@/services/shelf';
-import { viewJob } from '@/services/view-job';
-import { done, refused, type FormState } from '@/ui/forms/form-state';
-import { describeChangeIssue, describeFormIssue, describeRanked } from '@/words';
+import { chooseResin, saveRequirement, viewChoice } from '@/subjects/choice';
+import { describeRanked, pickForm, requirementForm } from '@/subjects/choice/shared';
+import { bench } from '@/subjects/house';
+import { viewJob } from '@/subjects/job';
+import { describeFormIssue, parseForm } from '@/subjects/language/shared';
+import { describeChangeIssue } from '@/subjects/overview/shared';
+import { resinFile } from '@/subjects/resin';
+import { done, type FormState, refused } from '@/ui/forms/form-state';
 import { reasonsOf } from './_components/reasons-of';
 import type { ResinReasons } from './_components/resin-row';
 

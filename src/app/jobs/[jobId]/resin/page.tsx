@@ -3,28 +3,30 @@ import { CardSteps } from '@/app/_components/card-steps';
 import { loadJob } from '@/app/_components/load-job';
 import { idFrom } from '@/app/_components/read-params';
 import {
+  ASSUMED_STRESS_MPA,
   evidenceOf,
   heatAt,
   hottestOf,
-  ASSUMED_STRESS_MPA,
   nearestResins,
   processCard,
   type Ranked,
 } from '@/core/resins';
-import { bench, benchHouse } from '@/services/bench';
-import { requirementFromNeed, viewChoice, type Choice } from '@/services/choose-resin';
-import { listVats, resinFile } from '@/services/shelf';
+import { type Choice, requirementFromNeed, viewChoice } from '@/subjects/choice';
+import { describeRanked } from '@/subjects/choice/shared';
+import { bench, benchHouse } from '@/subjects/house';
+import { describeClaim } from '@/subjects/need/shared';
+import { listVats, resinFile } from '@/subjects/resin';
 import { Caution, Link, Note } from '@/ui';
-import { describeClaim, describeRanked } from '@/words';
 import { HeatChart } from './_components/heat-chart';
 import { PickForm } from './_components/pick-form';
 import { RankedList } from './_components/ranked-list';
 import { reasonsOf } from './_components/reasons-of';
-import type { ResinRow } from './_components/resin-row';
 import { RequirementFields } from './_components/requirement-fields';
+import type { ResinRow } from './_components/resin-row';
 
 /** So many rows bring their reasons along. */
 const WITH_REASONS = 40;
+
 /** So many, best first, can be chosen from; a longer list finds nobody. */
 const MOST_CHOICES = 100;
 

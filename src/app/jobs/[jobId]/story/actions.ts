@@ -1,11 +1,12 @@
 'use server';
 
 import { revalidatePath } from 'next/cache';
-import { answerForm, parseForm } from '@/inputs';
-import { bench } from '@/services/bench';
-import { answerAcceptance } from '@/services/need';
-import { done, refused, type FormState } from '@/ui/forms/form-state';
-import { describeAnswer, describeChangeIssue, describeFormIssue } from '@/words';
+import { bench } from '@/subjects/house';
+import { describeFormIssue, parseForm } from '@/subjects/language/shared';
+import { answerAcceptance } from '@/subjects/need';
+import { answerForm, describeAnswer } from '@/subjects/need/shared';
+import { describeChangeIssue } from '@/subjects/overview/shared';
+import { done, type FormState, refused } from '@/ui/forms/form-state';
 
 export async function answerTest(jobId: number, _before: FormState, data: FormData): Promise<FormState> {
   const form = parseForm(answerForm, data);

@@ -2,14 +2,15 @@ import { connection } from 'next/server';
 import { loadJob } from '@/app/_components/load-job';
 import { idFrom } from '@/app/_components/read-params';
 import { stripOf } from '@/app/_components/strip-of';
-import { bench } from '@/services/bench';
-import { listVerdicts } from '@/services/check-part';
-import { listAnswers, standingAnswer } from '@/services/need';
-import { tellStory, type AttemptChange, type AttemptStory } from '@/services/tell-story';
-import { type FeatureView, type PrintView } from '@/services/view-job';
+import { listVerdicts } from '@/subjects/check';
+import { bench } from '@/subjects/house';
+import type { FeatureView, PrintView } from '@/subjects/job';
+import { describeFitWord, describeOutcome, describeVerdict, formatMm } from '@/subjects/language/shared';
+import { listAnswers, standingAnswer } from '@/subjects/need';
+import { describeAnswer } from '@/subjects/need/shared';
+import { type AttemptChange, type AttemptStory, tellStory } from '@/subjects/overview';
 import { Link, RuleStrip, toneOf } from '@/ui';
 import { AcceptancePanel } from './_components/acceptance-panel';
-import { describeAnswer, describeFitWord, describeOutcome, describeVerdict, formatMm } from '@/words';
 
 export default async function StoryPage({ params }: { params: Promise<{ jobId: string }> }) {
   await connection();

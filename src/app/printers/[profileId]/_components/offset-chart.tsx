@@ -1,9 +1,9 @@
 'use client';
 
-import { Chart as ChartJs, LinearScale, PointElement, Tooltip, type ChartOptions } from 'chart.js';
+import { Chart as ChartJs, type ChartOptions, LinearScale, PointElement, Tooltip } from 'chart.js';
 import { Scatter } from 'react-chartjs-2';
+import { formatMm, formatSigned } from '@/subjects/language/shared';
 import { titledAxis, useInk } from '@/ui';
-import { formatMm, formatSigned } from '@/words';
 
 ChartJs.register(LinearScale, PointElement, Tooltip);
 

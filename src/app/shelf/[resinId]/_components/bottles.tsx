@@ -1,7 +1,7 @@
 'use client';
 
+import type { ShelvedBottle } from '@/subjects/resin';
 import { ActionForm, Button, TextField } from '@/ui';
-import type { ShelvedBottle } from '@/services/shelf';
 import { noteShaken, removeBottle, saveBottle, saveLeft } from '../../actions';
 
 const SMALL = 'min-h-7 px-1 text-sm underline';

@@ -2,8 +2,8 @@
 
 import { LiquidTicks } from '@/app/_components/liquid-ticks';
 import { ALONE, CLARITIES, FAMILIES, type ResinSheet } from '@/core/resins';
+import { describeAlone, describeClarity, describeFamily, describeLiquid } from '@/subjects/resin/shared';
 import { ActionForm, Button, Choice, TextArea, TextField } from '@/ui';
-import { describeAlone, describeClarity, describeFamily, describeLiquid } from '@/words';
 import { saveFacts } from '../../actions';
 
 const open = { value: '', label: 'nobody says' };

@@ -1,10 +1,9 @@
 'use client';
 
-import { useState, type InputHTMLAttributes } from 'react';
-import { BATHS, BENDS, PROOF_KINDS, SAG_STRAIN, type BendTest, type ProofKind } from '@/core/resins';
-import { PROOF_ROWS } from '@/inputs';
+import { type InputHTMLAttributes, useState } from 'react';
+import { BATHS, BENDS, type BendTest, PROOF_KINDS, type ProofKind, SAG_STRAIN } from '@/core/resins';
+import { describeBend, describeProofKind, PROOF_ROWS } from '@/subjects/resin/shared';
 import { ActionForm, Button, Caution, Choice, Link, Tabs, TextField } from '@/ui';
-import { describeBend, describeProofKind } from '@/words';
 import { bendOnStandIn, saveProof } from '../../actions';
 
 interface FieldProps extends InputHTMLAttributes<HTMLInputElement> {

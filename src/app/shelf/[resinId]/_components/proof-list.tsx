@@ -1,9 +1,14 @@
 'use client';
 
 import { workOutProof } from '@/core/resins';
-import type { ShelvedProof } from '@/services/shelf';
+import type { ShelvedProof } from '@/subjects/resin';
+import {
+  describeBendNote,
+  describeProofIssue,
+  describeProofKind,
+  describeProofResult,
+} from '@/subjects/resin/shared';
 import { ActionForm, Button, TextField } from '@/ui';
-import { describeBendNote, describeProofIssue, describeProofKind, describeProofResult } from '@/words';
 import { removeProof, saveCreepAgain } from '../../actions';
 
 interface ProofListProps {

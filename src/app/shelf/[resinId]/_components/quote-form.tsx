@@ -1,9 +1,9 @@
 'use client';
 
 import { useState } from 'react';
-import { CONDITIONS, PROPERTY_IDS, unitsFor, type PropertyId } from '@/core/resins';
+import { CONDITIONS, PROPERTY_IDS, type PropertyId, unitsFor } from '@/core/resins';
+import { describeCondition, describeProperty } from '@/subjects/resin/shared';
 import { ActionForm, Button, Choice, TextField } from '@/ui';
-import { describeCondition, describeProperty } from '@/words';
 import { saveQuote } from '../../actions';
 
 /** One value of the sheet, in any unit that is understood; it takes the place of the one for the same state. */

@@ -1,13 +1,13 @@
 import {
+  type Evidence,
   PROPERTIES,
   PROPERTY_IDS,
-  type Evidence,
   type PropertyFacts,
   type PropertyId,
   type Quote,
   type ResinSheet,
 } from '@/core/resins';
-import { describeCondition, describeProperty, describeQuote, describeSource } from '@/words';
+import { describeCondition, describeProperty, describeQuote, describeSource } from '@/subjects/resin/shared';
 import { RemoveQuote } from './remove-quote';
 
 const GROUPS: Readonly<Record<PropertyFacts['group'], string>> = {

@@ -2,13 +2,14 @@
 
 import { useMemo, useState } from 'react';
 import { parseLength } from '@/core/metrology';
-import { batchOf, blendSheet, findBlendIssue, type BlendPart, type ResinFile } from '@/core/resins';
+import { batchOf, type BlendPart, blendSheet, findBlendIssue, type ResinFile } from '@/core/resins';
+import { describeBlendIssue, describeLiquid, describeProperty, describeQuote } from '@/subjects/resin/shared';
 import { ActionForm, Button, Caution, Choice, Problem, TextField } from '@/ui';
-import { describeBlendIssue, describeLiquid, describeProperty, describeQuote } from '@/words';
 import { keepBlend } from '../../actions';
 import { BlendChart } from './blend-chart';
 
 const PARTS = [1, 2, 3] as const;
+
 type Part = { readonly resin: string; readonly percent: string };
 
 function numberOf(text: string): number {

@@ -1,12 +1,10 @@
+import { revalidatePath } from 'next/cache';
 import { Readable } from 'node:stream';
 import type { ReadableStream as NodeStream } from 'node:stream/web';
-import { revalidatePath } from 'next/cache';
-import { bench } from '@/services/bench';
-import { buildJobFile, PART_FORMATS, type PartFormat } from '@/services/build-part';
-import { keepPartFile } from '@/services/edit-job';
-import { keepMesh } from '@/services/keep-mesh';
-import { viewJob } from '@/services/view-job';
-import { describeKeepIssue } from '@/words';
+import { bench } from '@/subjects/house';
+import { buildJobFile, keepPartFile, PART_FORMATS, type PartFormat, viewJob } from '@/subjects/job';
+import { keepMesh } from '@/subjects/records';
+import { describeKeepIssue } from '@/subjects/records/shared';
 import { download, findStranger, refusal } from '../../../guard';
 
 type Params = { params: Promise<{ jobId: string }> };

@@ -1,7 +1,6 @@
 import { profileToDxf, profileToSvg } from '@/core/solids';
-import { bench } from '@/services/bench';
-import { outlineOfJob } from '@/services/build-part';
-import { viewJob } from '@/services/view-job';
+import { bench } from '@/subjects/house';
+import { outlineOfJob, viewJob } from '@/subjects/job';
 import { download, findStranger, refusal } from '../../../guard';
 
 /** The outline at drawn sizes: `?as=dxf` or `svg`, `&drawn=next` or the newest attempt's. */

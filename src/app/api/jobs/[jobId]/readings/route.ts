@@ -1,10 +1,11 @@
 import { revalidatePath } from 'next/cache';
-import { bench } from '@/services/bench';
-import { exportReadings, importReadings } from '@/services/exchange-readings';
-import { describeImportIssue } from '@/words';
+import { bench } from '@/subjects/house';
+import { exportReadings, importReadings } from '@/subjects/measure';
+import { describeImportIssue } from '@/subjects/measure/shared';
 import { download, findStranger, refusal } from '../../../guard';
 
 type Params = { params: Promise<{ jobId: string }> };
+
 const LARGEST_CSV_BYTES = 64 * 1024 * 1024;
 
 /** The job's standing readings as readings.csv. */

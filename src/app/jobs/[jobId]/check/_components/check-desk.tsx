@@ -2,11 +2,11 @@
 
 import { useEffect, useMemo, useState } from 'react';
 import { PartDrop } from '@/app/_components/part-drop';
-import { liftOf, type Clock } from '@/core/findings';
+import { type Clock, liftOf } from '@/core/findings';
 import { middleOfLayer } from '@/core/layers';
-import type { JobPart } from '@/services/part-of-job';
+import { describeStance } from '@/subjects/check/shared';
+import type { JobPart } from '@/subjects/job';
 import { Button, Link, PartFacts, PartStage, Problem, Tabs } from '@/ui';
-import { describeStance } from '@/words';
 import type { CheckAsk } from '@/workers';
 import { keepFindings } from '../actions';
 import { FeaturePicker } from './feature-picker';

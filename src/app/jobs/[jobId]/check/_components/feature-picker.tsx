@@ -1,8 +1,8 @@
 'use client';
 
 import { useEffect, useState } from 'react';
+import { formatMm } from '@/subjects/language/shared';
 import { ActionForm, Button, TextField } from '@/ui';
-import { formatMm } from '@/words';
 import type { CheckWorker, ListedFeature } from '@/workers';
 import { takeFeature } from '../actions';
 

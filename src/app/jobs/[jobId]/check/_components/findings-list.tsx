@@ -1,8 +1,8 @@
 'use client';
 
 import type { Clock, Finding } from '@/core/findings';
+import { CHANCE_WORDS, describeFinding, describeWhere, RISK_WORDS } from '@/subjects/check/shared';
 import { ActionForm, Button, Caution, TextField } from '@/ui';
-import { CHANCE_WORDS, describeFinding, describeWhere, RISK_WORDS } from '@/words';
 import type { CheckFound } from '@/workers';
 import { judge } from '../actions';
 

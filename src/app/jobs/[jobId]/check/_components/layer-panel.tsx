@@ -2,16 +2,16 @@
 
 import { useState } from 'react';
 import {
+  type Clock,
   layerAtMinute,
   layerAtPlateHeight,
   layerOfPrinted,
   liftLayers,
   momentOf,
-  type Clock,
 } from '@/core/findings';
 import { peaksOf } from '@/core/layers';
+import { formatMm } from '@/subjects/language/shared';
 import { Button } from '@/ui';
-import { formatMm } from '@/words';
 import type { CheckFound } from '@/workers';
 import { AreaChart } from './area-chart';
 import { SlicePicture } from './slice-picture';

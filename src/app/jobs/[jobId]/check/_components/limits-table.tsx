@@ -1,5 +1,6 @@
 import type { CheckLimits, Limit } from '@/core/findings';
-import { formatMm, SOURCE_WORDS, STATION_WORDS } from '@/words';
+import { SOURCE_WORDS, STATION_WORDS } from '@/subjects/check/shared';
+import { formatMm } from '@/subjects/language/shared';
 
 /** What the part is held against, and where each number comes from. */
 export function LimitsTable({ limits }: { limits: CheckLimits }) {

@@ -3,8 +3,8 @@
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import type { MeshCheck } from '@/core/mesh';
+import { describeMeshFaults } from '@/subjects/records/shared';
 import { Button, Note, Problem } from '@/ui';
-import { describeMeshFaults } from '@/words';
 import type { CheckWorker, MendedPart } from '@/workers';
 import { sendPart } from './send-part';
 

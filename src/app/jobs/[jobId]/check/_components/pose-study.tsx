@@ -1,12 +1,13 @@
 'use client';
 
-import { Chart as ChartJs, LinearScale, PointElement, type ChartOptions } from 'chart.js';
+import { Chart as ChartJs, type ChartOptions, LinearScale, PointElement } from 'chart.js';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { Scatter } from 'react-chartjs-2';
 import type { PoseWorth } from '@/core/findings';
+import { describeFits, describePose } from '@/subjects/check/shared';
+import { formatMm } from '@/subjects/language/shared';
 import { Button, Problem, titledAxis, useInk } from '@/ui';
-import { describeFits, describePose, formatMm } from '@/words';
 import type { CheckAsk, CheckWorker } from '@/workers';
 import { takePlacesAlong } from '../actions';
 import { sendPart } from './send-part';

@@ -1,10 +1,11 @@
 'use client';
 
 import { useState } from 'react';
-import { leastScale, liftOf, STUDIED_SCALES, weighScale, type ScaleWorth } from '@/core/findings';
+import { leastScale, liftOf, type ScaleWorth, STUDIED_SCALES, weighScale } from '@/core/findings';
 import type { LayerReading } from '@/core/layers';
 import type { MeshCheck } from '@/core/mesh';
-import { describeFits, formatMm } from '@/words';
+import { describeFits } from '@/subjects/check/shared';
+import { formatMm } from '@/subjects/language/shared';
 import type { CheckAsk } from '@/workers';
 
 const percent = (scale: number) => `${Math.round(100 * scale)} %`;

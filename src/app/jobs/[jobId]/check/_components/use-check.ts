@@ -2,9 +2,9 @@
 
 import { useCallback, useEffect, useState } from 'react';
 import { countLayers, MOST_LAYERS } from '@/core/layers';
-import type { JobPart } from '@/services/part-of-job';
-import { describeMeshIssue } from '@/words';
-import { CheckWorker, MeshStopped, type CheckAsk, type CheckFound, type OpenedPart } from '@/workers';
+import type { JobPart } from '@/subjects/job';
+import { describeMeshIssue } from '@/subjects/records/shared';
+import { type CheckAsk, type CheckFound, CheckWorker, MeshStopped, type OpenedPart } from '@/workers';
 
 /** How far the reading of a part has come. */
 export interface CheckState {

@@ -1,9 +1,9 @@
 'use client';
 
 import type { DrawnFit } from '@/core/fits';
-import type { WordBounds } from '@/services/word-bounds';
+import { describeFitWord, formatChance, formatMm } from '@/subjects/language/shared';
+import type { WordBounds } from '@/subjects/measure';
 import { CopyButton, RuleStrip, useShortcuts } from '@/ui';
-import { describeFitWord, formatChance, formatMm } from '@/words';
 
 export interface DrawRow {
   readonly id: number;
@@ -21,6 +21,7 @@ export interface DrawRow {
 }
 
 const DIGITS = 3;
+
 const MOST_KEYS = 9;
 
 /** The numbers to type into a modeller, each with where its print should land and its chance. */

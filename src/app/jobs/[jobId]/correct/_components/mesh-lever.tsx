@@ -3,9 +3,10 @@
 import { Download } from 'lucide-react';
 import { useState } from 'react';
 import type { AnchoredFeature, PartCorrection } from '@/core/mesh';
-import { ActionForm, Button, Choice, Problem, TextField, type FormState } from '@/ui';
-import { describeMeasureIssue, describeMeshIssue, formatChance, formatMm } from '@/words';
-import { MeshStopped, MeshWorker, type CorrectedPart } from '@/workers';
+import { formatChance, formatMm } from '@/subjects/language/shared';
+import { describeMeasureIssue, describeMeshIssue } from '@/subjects/records/shared';
+import { ActionForm, Button, Choice, type FormState, Problem, TextField } from '@/ui';
+import { type CorrectedPart, MeshStopped, MeshWorker } from '@/workers';
 import { expectOfFile, printCorrected } from '../actions';
 
 interface MeshLeverProps {

@@ -1,8 +1,8 @@
 'use client';
 
 import { Download } from 'lucide-react';
+import { formatChance } from '@/subjects/language/shared';
 import { ActionForm, Button, buttonLook, TextField } from '@/ui';
-import { formatChance } from '@/words';
 import { drawAttempt } from '../actions';
 
 interface StartAttemptProps {

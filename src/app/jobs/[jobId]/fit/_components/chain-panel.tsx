@@ -1,10 +1,10 @@
 'use client';
 
 import { useState } from 'react';
-import type { ChainView, LinkInput } from '@/services/fit-desk';
 import { parseLength } from '@/core/metrology';
+import type { ChainView, LinkInput } from '@/subjects/fit';
+import { formatChance, formatMm } from '@/subjects/language/shared';
 import { Button, Choice, Problem, TextField } from '@/ui';
-import { formatChance, formatMm } from '@/words';
 import { askChain } from '../actions';
 
 interface ChainPanelProps {

@@ -1,4 +1,4 @@
-import { formatChance } from '@/words';
+import { formatChance } from '@/subjects/language/shared';
 
 interface ChanceBarProps {
   readonly tight: number;

@@ -1,10 +1,11 @@
 'use client';
 
 import { useEffect, useMemo, useState } from 'react';
-import { adviseFastening, NUTS, type DrawnFit, type FasteningSize } from '@/core/fits';
+import { adviseFastening, type DrawnFit, type FasteningSize, NUTS } from '@/core/fits';
 import type { FeatureKind } from '@/core/metrology';
+import { describeFastening, describeFasteningReason, describeFasteningSize } from '@/subjects/fit/shared';
+import { formatMm } from '@/subjects/language/shared';
 import { Caution, Choice, TextField } from '@/ui';
-import { describeFastening, describeFasteningReason, describeFasteningSize, formatMm } from '@/words';
 import { askDrawn } from '../actions';
 import type { DeskResin } from './fit-types';
 import { StrengthFields, strengthOf } from './strength-fields';
@@ -19,6 +20,7 @@ const KINDS: Readonly<Record<FasteningSize['what'], FeatureKind>> = {
   bossOuter: { sense: 'outside', shape: 'round', axis: 'XY' },
   engagement: { sense: 'pitch', shape: 'flat', axis: 'Z' },
 };
+
 const LIMIT_MM = 0.1;
 
 type Undone = 'never' | 'sometimes' | 'often';

@@ -1,9 +1,10 @@
 'use client';
 
 import { useState } from 'react';
-import { MATERIAL_FACTS, type DrawnFit } from '@/core/fits';
+import { type DrawnFit, MATERIAL_FACTS } from '@/core/fits';
+import { describeMaterial, describeRuin, describeWish } from '@/subjects/job/shared';
+import { formatChance, formatMm, formatSigned } from '@/subjects/language/shared';
 import { Button, Caution, RuleStrip } from '@/ui';
-import { describeMaterial, describeRuin, describeWish, formatChance, formatMm, formatSigned } from '@/words';
 import { ChanceBar } from './chance-bar';
 import type { FitRow } from './fit-types';
 import { WishDialog } from './wish-dialog';

@@ -1,7 +1,6 @@
 import type { ClearanceBand, DrawnFit, Material, Ruin, Wish } from '@/core/fits';
 import type { Sense, Shape } from '@/core/metrology';
-import type { ResinStrength } from '@/services/fit-desk';
-import type { Mate, WishOffer } from '@/services/view-fits';
+import type { Mate, ResinStrength, WishOffer } from '@/subjects/fit';
 
 /** An interface as the page shows it. */
 export interface FitRow {

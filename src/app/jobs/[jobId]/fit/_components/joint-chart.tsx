@@ -2,19 +2,19 @@
 
 import {
   Chart as ChartJs,
+  type ChartOptions,
   Filler,
   Legend,
   LinearScale,
   LineElement,
   PointElement,
   Tooltip,
-  type ChartOptions,
 } from 'chart.js';
 import { useState } from 'react';
 import { Line } from 'react-chartjs-2';
-import type { JointView } from '@/services/joints';
+import type { JointView } from '@/subjects/fit';
+import { formatChance, formatMm } from '@/subjects/language/shared';
 import { titledAxis, useInk } from '@/ui';
-import { formatChance, formatMm } from '@/words';
 
 ChartJs.register(LinearScale, LineElement, PointElement, Tooltip, Legend, Filler);
 

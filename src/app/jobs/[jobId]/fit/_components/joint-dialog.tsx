@@ -2,9 +2,9 @@
 
 import { useState } from 'react';
 import { JOINT_KINDS, type JointKind } from '@/core/fits';
-import type { Joint } from '@/services/joints';
-import { ActionForm, Button, Choice, Dialog, TextField, type FormState } from '@/ui';
-import { describeJoint } from '@/words';
+import type { Joint } from '@/subjects/fit';
+import { describeJoint } from '@/subjects/gauge/shared';
+import { ActionForm, Button, Choice, Dialog, type FormState, TextField } from '@/ui';
 import { keepJoint } from '../actions';
 
 interface KindWords {

@@ -1,11 +1,12 @@
 'use client';
 
 import { Plus } from 'lucide-react';
-import { useState, type ReactNode } from 'react';
+import { type ReactNode, useState } from 'react';
 import { WANTED_FREE } from '@/core/fits';
-import type { JointView, LadderSource } from '@/services/joints';
+import type { JointView, LadderSource } from '@/subjects/fit';
+import { describeJoint } from '@/subjects/gauge/shared';
+import { formatChance, formatMm, formatSigned } from '@/subjects/language/shared';
 import { Button, buttonLook, Caution, Link } from '@/ui';
-import { describeJoint, formatChance, formatMm, formatSigned } from '@/words';
 import { dropJoint } from '../actions';
 import { JointChart } from './joint-chart';
 import { JointDialog } from './joint-dialog';

@@ -5,12 +5,14 @@ import {
   allowedPressStrain,
   assumedGripAfterYear,
   judgePress,
+  type Material,
   MATERIAL_FACTS,
   MATERIALS,
-  type Material,
 } from '@/core/fits';
+import { describePress } from '@/subjects/fit/shared';
+import { describeMaterial } from '@/subjects/job/shared';
+import { formatMm } from '@/subjects/language/shared';
 import { Caution, Choice, Problem, TextField } from '@/ui';
-import { describeMaterial, describePress, formatMm } from '@/words';
 import type { DeskResin, PressStart } from './fit-types';
 import { AskOfResin, StrengthFields, strengthOf, UseBar } from './strength-fields';
 import { useNumbers } from './use-numbers';

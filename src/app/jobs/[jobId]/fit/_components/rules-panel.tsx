@@ -1,8 +1,8 @@
 'use client';
 
 import { completeTaper, facetErrorMm, leadInFor, sidesForTolerance } from '@/core/fits';
+import { formatMm } from '@/subjects/language/shared';
 import { Problem, TextField } from '@/ui';
-import { formatMm } from '@/words';
 import { useNumbers } from './use-numbers';
 
 const TAPER_FIELDS = ['largeMm', 'smallMm', 'heightMm', 'angleDeg'] as const;

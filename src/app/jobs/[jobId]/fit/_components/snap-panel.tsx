@@ -2,8 +2,8 @@
 
 import { useState } from 'react';
 import { allowedSnapStrain, shortestHook, snapHook } from '@/core/fits';
+import { formatMm } from '@/subjects/language/shared';
 import { Choice, Problem, TextField } from '@/ui';
-import { formatMm } from '@/words';
 import type { DeskResin } from './fit-types';
 import { AskOfResin, StrengthFields, strengthOf, UseBar } from './strength-fields';
 import { useNumbers } from './use-numbers';

@@ -1,5 +1,5 @@
 import { BEARINGS, DOWEL_PINS_MM, NUTS } from '@/core/fits';
-import { formatMm } from '@/words';
+import { formatMm } from '@/subjects/language/shared';
 
 const CELL = 'num py-0.5 pr-4 text-right';
 

@@ -2,8 +2,8 @@
 
 import { useState } from 'react';
 import { BRITTLE_BELOW } from '@/core/fits';
-import type { StrainAsked } from '@/services/choose-resin';
-import type { StrengthValue } from '@/services/fit-desk';
+import type { StrainAsked } from '@/subjects/choice';
+import type { StrengthValue } from '@/subjects/fit';
 import { ActionForm, Button, TextField } from '@/ui';
 import { askOfResin, saveStrength } from '../actions';
 import type { DeskResin } from './fit-types';

@@ -6,27 +6,21 @@ import {
   BEARINGS,
   DOWEL_PINS_MM,
   dowelPinMate,
+  type Material,
   MATERIAL_FACTS,
   MATERIALS,
   mateWithin,
   NUT_FLATS_UNDER_MM,
   NUTS,
   RUINS,
-  WISHES,
-  type Material,
   type Wish,
+  WISHES,
 } from '@/core/fits';
 import { MATE_ORIGINS } from '@/core/need';
-import { ActionForm, Button, Caution, Choice, Dialog, TextField, type FormState } from '@/ui';
-import {
-  describeMaterial,
-  describeOrigin,
-  describeRuin,
-  describeWish,
-  formatChance,
-  formatMm,
-  formatSigned,
-} from '@/words';
+import { describeMaterial, describeRuin, describeWish } from '@/subjects/job/shared';
+import { formatChance, formatMm, formatSigned } from '@/subjects/language/shared';
+import { describeOrigin } from '@/subjects/need/shared';
+import { ActionForm, Button, Caution, Choice, Dialog, type FormState, TextField } from '@/ui';
 import { saveWish, takeWishOff } from '../actions';
 import type { FitRow } from './fit-types';
 

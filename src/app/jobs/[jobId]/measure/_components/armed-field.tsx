@@ -1,7 +1,7 @@
 'use client';
 
 import type { ReactNode, Ref } from 'react';
-import type { FeatureView } from '@/services/view-job';
+import type { FeatureView } from '@/subjects/job';
 import { Button } from '@/ui';
 import { READINGS_EACH } from './bench-types';
 

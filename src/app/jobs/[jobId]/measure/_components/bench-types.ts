@@ -1,5 +1,5 @@
-import type { FeatureView } from '@/services/view-job';
 import type { PartState } from '@/core/metrology';
+import type { FeatureView } from '@/subjects/job';
 
 /** What the measuring bench is given by its page. */
 export interface BenchProps {

@@ -1,9 +1,9 @@
 'use client';
 
 import type { Doubt } from '@/core/metrology';
-import type { ReadingInput } from '@/inputs';
+import { describeDoubt, formatMm } from '@/subjects/language/shared';
+import type { ReadingInput } from '@/subjects/measure/shared';
 import { Button } from '@/ui';
-import { describeDoubt, formatMm } from '@/words';
 
 export interface AskedReading {
   readonly entry: ReadingInput;

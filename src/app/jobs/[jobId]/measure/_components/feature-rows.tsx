@@ -1,10 +1,10 @@
 'use client';
 
-import type { ReadingInput } from '@/inputs';
-import type { FeatureView } from '@/services/view-job';
 import { stripOf } from '@/app/_components/strip-of';
+import type { FeatureView } from '@/subjects/job';
+import { describeKind, describeSettling, describeVerdict, formatMm } from '@/subjects/language/shared';
+import type { ReadingInput } from '@/subjects/measure/shared';
 import { RuleStrip, toneOf } from '@/ui';
-import { describeKind, describeSettling, describeVerdict, formatMm } from '@/words';
 import { READINGS_EACH } from './bench-types';
 
 interface FeatureRowsProps {

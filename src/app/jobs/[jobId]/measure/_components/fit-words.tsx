@@ -3,8 +3,8 @@
 import { useState } from 'react';
 import { parseLength } from '@/core/metrology';
 import { FIT_WORDS, type FitWord } from '@/core/signature';
+import { describeFitWord } from '@/subjects/language/shared';
 import { useKeycaps, useShortcuts } from '@/ui';
-import { describeFitWord } from '@/words';
 
 /** Five neighbouring keys, from tight to loose. */
 const CODES: Readonly<Record<FitWord, string>> = {

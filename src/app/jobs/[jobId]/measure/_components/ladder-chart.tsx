@@ -1,10 +1,11 @@
 'use client';
 
-import { Chart as ChartJs, LinearScale, LineElement, PointElement, type ChartOptions } from 'chart.js';
+import { Chart as ChartJs, type ChartOptions, LinearScale, LineElement, PointElement } from 'chart.js';
 import { Line } from 'react-chartjs-2';
 import { cameFree, type Rung } from '@/core/fits';
+import { describeRungOutcome } from '@/subjects/gauge/shared';
+import { formatMm } from '@/subjects/language/shared';
 import { titledAxis, useInk } from '@/ui';
-import { describeRungOutcome, formatMm } from '@/words';
 
 ChartJs.register(LinearScale, LineElement, PointElement);
 

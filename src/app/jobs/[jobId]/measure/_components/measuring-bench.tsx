@@ -4,26 +4,26 @@ import { useRouter } from 'next/navigation';
 import { useCallback, useMemo, useRef, useState } from 'react';
 import { parseLength } from '@/core/metrology';
 import type { FitWord } from '@/core/signature';
-import type { ReadingInput } from '@/inputs';
-import { PartFrame, useShortcuts } from '@/ui';
 import {
-  describeChangeIssue,
   describeFitWord,
   describeLengthIssue,
   describeLengthNote,
   formatMm,
-} from '@/words';
+} from '@/subjects/language/shared';
+import type { ReadingInput } from '@/subjects/measure/shared';
+import { describeChangeIssue } from '@/subjects/overview/shared';
+import { PartFrame, useShortcuts } from '@/ui';
 import { takeBack } from '../actions';
 import { ArmedField } from './armed-field';
-import { READINGS_EACH, type BenchProps } from './bench-types';
-import { DoubtPanel, type AskedReading } from './doubt-panel';
+import { type BenchProps, READINGS_EACH } from './bench-types';
+import { type AskedReading, DoubtPanel } from './doubt-panel';
 import { FeatureRows } from './feature-rows';
 import { FitWords } from './fit-words';
 import { NextHint } from './next-hint';
 import { SessionLine } from './session-line';
 import { SimulatedCaliper } from './simulated-caliper';
 import { useDraft } from './use-draft';
-import { useReadingQueue, type Answer } from './use-reading-queue';
+import { type Answer, useReadingQueue } from './use-reading-queue';
 import { useTick } from './use-tick';
 
 /** Something to say about the last action; a problem is read out at once. */

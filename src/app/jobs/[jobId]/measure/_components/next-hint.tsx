@@ -1,8 +1,8 @@
 'use client';
 
-import type { FeatureView } from '@/services/view-job';
-import { Button, buttonLook, Link } from '@/ui';
 import { outcomeOf } from '@/core/metrology';
+import type { FeatureView } from '@/subjects/job';
+import { Button, buttonLook, Link } from '@/ui';
 import { READINGS_EACH } from './bench-types';
 
 interface NextHintProps {

@@ -1,18 +1,17 @@
 'use client';
 
 import { useRef, useState, useTransition } from 'react';
-import { RUNG_OUTCOMES, type RungOutcome } from '@/core/fits';
+import { type GapDirection, type JointKind, RUNG_OUTCOMES, type RungOutcome } from '@/core/fits';
 import { PART_STATES, type PartState } from '@/core/metrology';
-import type { LadderView } from '@/services/gauges';
-import { Button, Caution, Choice, Problem, useShortcuts } from '@/ui';
+import type { LadderView } from '@/subjects/gauge';
 import {
   describeGapDirection,
   describeJoint,
   describeLadderNote,
   describeRungOutcome,
-  formatMm,
-} from '@/words';
-import type { GapDirection, JointKind } from '@/core/fits';
+} from '@/subjects/gauge/shared';
+import { formatMm } from '@/subjects/language/shared';
+import { Button, Caution, Choice, Problem, useShortcuts } from '@/ui';
 import { tapRung, touchAll } from '../actions';
 import { LadderChart } from './ladder-chart';
 

@@ -2,8 +2,8 @@
 
 import { Volume2, VolumeX } from 'lucide-react';
 import { useState } from 'react';
+import { formatMm } from '@/subjects/language/shared';
 import { Button, Dialog } from '@/ui';
-import { formatMm } from '@/words';
 import type { BenchProps } from './bench-types';
 import { CsvPanel } from './csv-panel';
 

@@ -1,10 +1,10 @@
 'use client';
 
 import { useState } from 'react';
-import { PART_STATES } from '@/core/metrology';
 import { InstrumentForm } from '@/app/_components/instrument-form';
+import { PART_STATES } from '@/core/metrology';
+import { formatMm } from '@/subjects/language/shared';
 import { ActionForm, Button, Caution, Choice, TextField } from '@/ui';
-import { formatMm } from '@/words';
 import { beginSession } from '../actions';
 
 interface SessionPanelProps {

@@ -1,9 +1,10 @@
 'use client';
 
 import { useRef, useState } from 'react';
-import { useShortcuts } from '@/ui';
-import { describeChangeIssue, formatMm, type ChangeIssue } from '@/words';
 import type { Result } from '@/core/result';
+import { formatMm } from '@/subjects/language/shared';
+import { type ChangeIssue, describeChangeIssue } from '@/subjects/overview/shared';
+import { useShortcuts } from '@/ui';
 
 interface SimulatedCaliperProps {
   readonly featureId: number;
@@ -17,6 +18,7 @@ interface SimulatedCaliperProps {
 }
 
 const PER_KEY_MS = 35;
+
 const wait = (ms: number) => new Promise((resolve) => setTimeout(resolve, ms));
 
 /** A small caliper on the screen: closes its jaws on the simulated print, then types what it shows and Enter. */

@@ -1,9 +1,9 @@
 'use client';
 
 import { useCallback, useEffect, useRef, useState } from 'react';
-import type { ReadingInput } from '@/inputs';
 import type { Doubt } from '@/core/metrology';
 import type { Result } from '@/core/result';
+import type { ReadingInput } from '@/subjects/measure/shared';
 
 type ReadingIssue =
   | { readonly code: 'doubt'; readonly doubt: Doubt; readonly readingMm: number }
@@ -17,6 +17,7 @@ export interface Answer {
 }
 
 const RETRY_MS = 2500;
+
 const keyOf = (printId: number) => `mellow-readings-${printId}`;
 
 function readKept(printId: number): ReadingInput[] {

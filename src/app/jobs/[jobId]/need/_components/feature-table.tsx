@@ -2,10 +2,9 @@
 
 import { Plus } from 'lucide-react';
 import { useState } from 'react';
+import { describeKind, formatMm, formatSigned } from '@/subjects/language/shared';
 import { Button, CopyButton, useShortcuts } from '@/ui';
-import { describeKind, formatMm, formatSigned } from '@/words';
-import type { FeatureRow } from './feature-dialog';
-import { FeatureDialog } from './feature-dialog';
+import { FeatureDialog, type FeatureRow } from './feature-dialog';
 
 interface FeatureTableProps {
   readonly jobId: number;

@@ -1,7 +1,8 @@
 import type { FeatureKind } from '@/core/metrology';
-import { describeKind } from '@/words';
+import { describeKind } from '@/subjects/language/shared';
 
 const MATERIAL = 'fill-band stroke-ink';
+
 const ARROW = 'stroke-juniper fill-none';
 
 /** A small section of what a kind of feature means: material shaded, jaws and the direction measured. */

@@ -1,6 +1,8 @@
-import type { Mate } from '@/services/view-fits';
+import type { Mate } from '@/subjects/fit';
+import { describeMaterial } from '@/subjects/job/shared';
+import { formatMm } from '@/subjects/language/shared';
+import { describeOrigin } from '@/subjects/need/shared';
 import { Caution } from '@/ui';
-import { describeMaterial, describeOrigin, formatMm } from '@/words';
 
 /** What the part meets: how well each is known, and what breaking it would cost. */
 export function Mates({ mates }: { mates: readonly Mate[] }) {

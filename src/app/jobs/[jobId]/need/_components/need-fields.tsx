@@ -1,10 +1,10 @@
 'use client';
 
 import { useState } from 'react';
-import { ACCEPTANCE_TESTS, CLAIMS, type Claim } from '@/core/need';
-import { claimFieldName } from '@/inputs';
+import { ACCEPTANCE_TESTS, type Claim, CLAIMS } from '@/core/need';
+import { describeRule } from '@/subjects/language/shared';
+import { claimFieldName, describeAcceptanceTest, describeClaim } from '@/subjects/need/shared';
 import { ActionForm, Button, Caution, Choice, TextArea, TextField } from '@/ui';
-import { describeAcceptanceTest, describeClaim, describeRule } from '@/words';
 import { saveNeed } from '../actions';
 
 interface NeedFieldsProps {

@@ -1,11 +1,11 @@
 'use client';
 
 import { useMemo, useState } from 'react';
-import type { Shape } from '@/core/metrology';
-import { Button, PartFrame } from '@/ui';
-import { formatMm } from '@/words';
-import { placeOnPart } from '../actions';
 import { PartDrop } from '@/app/_components/part-drop';
+import type { Shape } from '@/core/metrology';
+import { formatMm } from '@/subjects/language/shared';
+import { Button, PartFrame } from '@/ui';
+import { placeOnPart } from '../actions';
 
 interface PanelFeature {
   readonly id: number;

@@ -1,8 +1,8 @@
 'use client';
 
 import { LARGEST_PICTURE_BYTES } from '@/core/need';
-import { ActionForm, Button, TextField, refused, type FormState } from '@/ui';
-import { describeChangeIssue } from '@/words';
+import { describeChangeIssue } from '@/subjects/overview/shared';
+import { ActionForm, Button, type FormState, refused, TextField } from '@/ui';
 import { addPicture, dropPicture } from '../actions';
 
 interface PicturesProps {

@@ -2,11 +2,12 @@
 
 import { revalidatePath } from 'next/cache';
 import type { Doubt } from '@/core/metrology';
-import { bodyForm, parseForm, sheetForm } from '@/inputs';
-import { bench } from '@/services/bench';
-import { chooseSheet, recordBody, takeBackBody, takeOverSheet } from '@/services/sheet-bench';
-import { done, refused, type FormState } from '@/ui/forms/form-state';
-import { describeChangeIssue, describeDoubt, describeFormIssue } from '@/words';
+import { bench } from '@/subjects/house';
+import { describeDoubt, describeFormIssue, parseForm } from '@/subjects/language/shared';
+import { describeChangeIssue } from '@/subjects/overview/shared';
+import { chooseSheet, recordBody, takeBackBody, takeOverSheet } from '@/subjects/sheet';
+import { bodyForm, sheetForm } from '@/subjects/sheet/shared';
+import { done, type FormState, refused } from '@/ui/forms/form-state';
 
 /** What became of a reading: kept, refused with a sentence, or in doubt and waiting for a word. */
 export type BodyAnswer =

@@ -1,4 +1,5 @@
-import { describeAsked, describeHave, describeVerdictOfResin, formatProperty } from '@/words';
+import { describeAsked, describeHave, describeVerdictOfResin } from '@/subjects/choice/shared';
+import { formatProperty } from '@/subjects/resin/shared';
 import type { ResinReasons, ResinRow } from './resin-row';
 
 /** What a cell begins with, so that colour says nothing alone. */

@@ -2,15 +2,15 @@
 
 import {
   Chart as ChartJs,
+  type ChartOptions,
   LinearScale,
   LogarithmicScale,
-  PointElement,
-  type ChartOptions,
   type Plugin,
+  PointElement,
 } from 'chart.js';
 import { Bubble } from 'react-chartjs-2';
-import { useInk, type Ink } from '@/ui';
-import { describeVerdictOfResin } from '@/words';
+import { describeVerdictOfResin } from '@/subjects/choice/shared';
+import { type Ink, useInk } from '@/ui';
 import type { ResinRow } from './resin-row';
 
 ChartJs.register(LinearScale, LogarithmicScale, PointElement);
@@ -41,6 +41,7 @@ const TONES: Readonly<Record<ResinRow['verdict'], 'juniper' | 'plum' | 'soft'>> 
   fails: 'plum',
   unknown: 'soft',
 };
+
 const SHAPES = { passes: 'circle', fails: 'rectRot', unknown: 'triangle' } as const;
 
 interface Box {

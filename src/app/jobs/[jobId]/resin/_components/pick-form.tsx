@@ -2,8 +2,8 @@
 
 import { useState } from 'react';
 import type { Ranked } from '@/core/resins';
+import { describeVerdictOfResin } from '@/subjects/choice/shared';
 import { ActionForm, Button, Choice, Link, Note, TextField } from '@/ui';
-import { describeVerdictOfResin } from '@/words';
 import { pickResin } from '../actions';
 
 interface PickFormProps {

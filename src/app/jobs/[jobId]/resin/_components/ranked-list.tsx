@@ -2,15 +2,15 @@
 
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { useRef, useState } from 'react';
-import { CRITERIA, type Check } from '@/core/resins';
-import { Link } from '@/ui';
+import { type Check, CRITERIA } from '@/core/resins';
 import {
   describeAsked,
   describeCheck,
   describeCriterion,
-  describeFamily,
   describeVerdictOfResin,
-} from '@/words';
+} from '@/subjects/choice/shared';
+import { describeFamily } from '@/subjects/resin/shared';
+import { Link } from '@/ui';
 import { Compare } from './compare';
 import type { ResinReasons, ResinRow } from './resin-row';
 import { useReasons } from './use-reasons';
@@ -20,9 +20,12 @@ const TONES: Readonly<Record<ResinRow['verdict'], string>> = {
   fails: 'text-plum',
   unknown: 'text-soft',
 };
+
 const MARKS: Readonly<Record<Check['state'], string>> = { pass: '✓', fails: '✕', unknown: '?' };
+
 /** Up to so many the list stands whole; a longer one scrolls in its own frame. */
 const WHOLE = 12;
+
 const MOST_COMPARED = 3;
 
 /** The shelf in order, each with why; the reasons open at a press, two or three stand side by side. */

@@ -1,5 +1,5 @@
 import { evidenceOf, findChanges, type Ranked, type Requirement, type ResinFile } from '@/core/resins';
-import { describeChange } from '@/words';
+import { describeChange } from '@/subjects/choice/shared';
 import type { ResinReasons } from './resin-row';
 
 /** The reasons of one ranked resin, changes in words and each once. */

@@ -1,10 +1,11 @@
 'use client';
 
 import { useState } from 'react';
-import { CRITERIA, ASSUMED_STRESS_MPA, IMPACTS, type Requirement } from '@/core/resins';
 import { LiquidTicks } from '@/app/_components/liquid-ticks';
+import { ASSUMED_STRESS_MPA, CRITERIA, IMPACTS, type Requirement } from '@/core/resins';
+import { describeCriterion } from '@/subjects/choice/shared';
+import { describeImpact } from '@/subjects/resin/shared';
 import { ActionForm, Button, Caution, Choice, TextField } from '@/ui';
-import { describeCriterion, describeImpact } from '@/words';
 import { keepRequirement } from '../actions';
 import { SectionHelper } from './section-helper';
 

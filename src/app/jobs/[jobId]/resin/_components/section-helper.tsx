@@ -2,9 +2,9 @@
 
 import { useState } from 'react';
 import { parseLength } from '@/core/metrology';
-import { BENDS, needOfSection, type Bend, type SectionNeed } from '@/core/resins';
+import { type Bend, BENDS, needOfSection, type SectionNeed } from '@/core/resins';
+import { describeBend } from '@/subjects/resin/shared';
 import { Button, Choice, TextField } from '@/ui';
-import { describeBend } from '@/words';
 
 const FIELDS = [
   ['forceN', 'Load', 'N'],
@@ -13,6 +13,7 @@ const FIELDS = [
   ['thicknessMm', 'Thickness', 'mm'],
   ['mostDeflectionMm', 'May give way by', 'mm'],
 ] as const;
+
 type Name = (typeof FIELDS)[number][0];
 
 /** Stress and least stiffness from the part's critical section. */

@@ -1,8 +1,8 @@
 'use client';
 
-import { ANSWERS, type Answer } from '@/core/need';
+import { type Answer, ANSWERS } from '@/core/need';
+import { describeAnswer } from '@/subjects/need/shared';
 import { ActionForm, Button, Choice, TextField } from '@/ui';
-import { describeAnswer } from '@/words';
 import { answerTest } from '../actions';
 
 interface AcceptancePanelProps {

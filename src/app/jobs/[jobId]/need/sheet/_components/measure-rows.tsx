@@ -1,7 +1,8 @@
 'use client';
 
 import { X } from 'lucide-react';
-import { describeBodyNote, describePlace, formatMm } from '@/words';
+import { formatMm } from '@/subjects/language/shared';
+import { describeBodyNote, describePlace } from '@/subjects/sheet/shared';
 import { takeBodyBack } from '../actions';
 import type { BenchMeasure } from './sheet-types';
 

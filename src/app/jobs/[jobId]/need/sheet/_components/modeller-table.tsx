@@ -1,7 +1,7 @@
 'use client';
 
-import { CopyButton, buttonLook, Link } from '@/ui';
-import { formatChance, formatMm, formatSigned } from '@/words';
+import { formatChance, formatMm, formatSigned } from '@/subjects/language/shared';
+import { buttonLook, CopyButton, Link } from '@/ui';
 import type { DrawnLine, SheetBenchProps } from './sheet-types';
 
 type ModellerTableProps = Pick<SheetBenchProps, 'jobId' | 'files' | 'joint' | 'hasProfile'> & {

@@ -1,10 +1,11 @@
 'use client';
 
-import { useEffect, useRef, useState, type FormEvent } from 'react';
+import { type FormEvent, useEffect, useRef, useState } from 'react';
 import { READ_AS, type ReadAs } from '@/core/metrology';
+import { formatMm } from '@/subjects/language/shared';
+import { describePlace } from '@/subjects/sheet/shared';
 import { Button, Choice, Note, Problem, useShortcuts } from '@/ui';
-import { describePlace, formatMm } from '@/words';
-import { takeBody, takeBodyBack, type BodyAnswer } from '../actions';
+import { type BodyAnswer, takeBody, takeBodyBack } from '../actions';
 import type { BenchMeasure, SheetBenchProps } from './sheet-types';
 
 interface ReadingFieldProps {

@@ -1,8 +1,8 @@
 'use client';
 
 import { useState } from 'react';
+import { formatMm } from '@/subjects/language/shared';
 import { SheetDrawing } from '@/ui';
-import { formatMm } from '@/words';
 import { MeasureRows } from './measure-rows';
 import { ModellerTable } from './modeller-table';
 import { ReadingField } from './reading-field';

@@ -2,9 +2,10 @@
 
 import { useRef } from 'react';
 import { RUINS, WISHES } from '@/core/fits';
-import { SHEET_KINDS, SHEETS, type Sheet, type SheetChoices, type SheetOption } from '@/core/sheets';
+import { type Sheet, SHEET_KINDS, type SheetChoices, type SheetOption, SHEETS } from '@/core/sheets';
+import { describeRuin, describeWish } from '@/subjects/job/shared';
+import { formatSigned } from '@/subjects/language/shared';
 import { ActionForm, Button, Choice, TextField } from '@/ui';
-import { describeRuin, describeWish, formatSigned } from '@/words';
 import { saveSheet } from '../actions';
 
 interface SheetChoicesFormProps {

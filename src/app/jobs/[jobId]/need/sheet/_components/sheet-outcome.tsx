@@ -2,8 +2,9 @@
 
 import { useState, useTransition } from 'react';
 import { FATAL_CODES } from '@/core/sheets';
+import { formatMm, formatSigned } from '@/subjects/language/shared';
+import { describeSheetIssue } from '@/subjects/sheet/shared';
 import { Button, Note, Problem } from '@/ui';
-import { describeSheetIssue, formatMm, formatSigned } from '@/words';
 import { takeOver } from '../actions';
 import type { SheetBenchProps } from './sheet-types';
 

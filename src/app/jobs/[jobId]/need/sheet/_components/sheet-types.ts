@@ -1,15 +1,15 @@
 import type { BodySize } from '@/core/metrology';
 import type {
+  SheetDrawing as Drawing,
   InterfaceWish,
   Sheet,
   SheetChoices,
-  SheetDrawing as Drawing,
   SheetFeature,
   SheetIssue,
   SheetMeasure,
   SheetOption,
 } from '@/core/sheets';
-import type { BodyReadingView } from '@/services/sheet-bench';
+import type { BodyReadingView } from '@/subjects/sheet';
 
 export type BenchMeasure = SheetMeasure & {
   readonly readings: readonly BodyReadingView[];

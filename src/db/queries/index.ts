@@ -1,3 +1,0 @@
-export * from './jobs';
-export * from './readings';
-export * from './resins';

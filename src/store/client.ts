@@ -1,0 +1,54 @@
+import Database from 'better-sqlite3';
+import { type BetterSQLite3Database, drizzle } from 'drizzle-orm/better-sqlite3';
+import { migrate } from 'drizzle-orm/better-sqlite3/migrator';
+import type { BaseSQLiteDatabase } from 'drizzle-orm/sqlite-core';
+import { mkdirSync } from 'node:fs';
+import path from 'node:path';
+import * as schema from './schema';
+
+/** A database or a transaction on it: verbs and views take either. */
+export type Db = BaseSQLiteDatabase<'sync', Database.RunResult, typeof schema>;
+
+/** The open connection, for what is done to the file itself. */
+export type Connection = BetterSQLite3Database<typeof schema> & { readonly $client: Database.Database };
+
+/** Opens a database and brings it to the current schema. FULL: an acknowledged reading survives a power cut. */
+export function openDb(file: string): Connection {
+  const client = new Database(file, { timeout: 5000 });
+  client.pragma('journal_mode = WAL');
+  client.pragma('synchronous = FULL');
+  client.pragma('foreign_keys = ON');
+  const db = drizzle(client, { schema, casing: 'snake_case' });
+  migrate(db, { migrationsFolder: migrationsFolder() });
+  return db;
+}
+
+function migrationsFolder(): string {
+  return path.resolve(/* turbopackIgnore: true */ process.cwd(), 'src/store/migrations');
+}
+
+/** Folder of the database and the mesh files. */
+export function dataFolder(): string {
+  return path.resolve(/* turbopackIgnore: true */ process.cwd(), process.env.MELLOW_DATA ?? 'data');
+}
+
+export function databaseFile(folder = dataFolder()): string {
+  return path.join(folder, 'mellow.db');
+}
+
+const kept = globalThis as typeof globalThis & { mellowDb?: Connection };
+
+/** The bench's one connection, opened at first use. */
+export function benchDb(): Connection {
+  if (kept.mellowDb === undefined) {
+    mkdirSync(dataFolder(), { recursive: true });
+    kept.mellowDb = openDb(databaseFile());
+  }
+  return kept.mellowDb;
+}
+
+/** Closes the connection, for the moment in which a backup takes the file's place. */
+export function closeBenchDb(): void {
+  kept.mellowDb?.$client.close();
+  kept.mellowDb = undefined;
+}

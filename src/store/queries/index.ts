@@ -1,0 +1,5 @@
+export * from './jobs';
+
+export * from './readings';
+
+export * from './resins';

@@ -1,0 +1,99 @@
+import { and, asc, desc, eq, inArray, isNull } from 'drizzle-orm';
+import type { Db } from '../client';
+import { attempts, drawnSizes, prints } from '../schema/attempts';
+import { printers, profiles } from '../schema/equipment';
+import { features, jobs, mates } from '../schema/jobs';
+import { ledgerLines } from '../schema/records';
+import { resins } from '../schema/resins';
+
+export type Job = typeof jobs.$inferSelect;
+
+export type Feature = typeof features.$inferSelect;
+
+export type Attempt = typeof attempts.$inferSelect;
+
+export type DrawnSizeRow = typeof drawnSizes.$inferSelect;
+
+export type Print = typeof prints.$inferSelect;
+
+export type Mate = typeof mates.$inferSelect;
+
+export function findJob(db: Db, jobId: number): Job | undefined {
+  return db.select().from(jobs).where(eq(jobs.id, jobId)).get();
+}
+
+export function listFeatures(db: Db, jobId: number): Feature[] {
+  return db
+    .select()
+    .from(features)
+    .where(and(eq(features.jobId, jobId), isNull(features.removedAt)))
+    .orderBy(asc(features.position), asc(features.id))
+    .all();
+}
+
+export function listMates(db: Db, jobId: number): Mate[] {
+  return db.select().from(mates).where(eq(mates.jobId, jobId)).orderBy(asc(mates.id)).all();
+}
+
+/** Attempts of a job with their prints and drawn sizes, first to last. */
+export function listAttempts(db: Db, jobId: number) {
+  const own = db.select().from(attempts).where(eq(attempts.jobId, jobId)).orderBy(asc(attempts.number)).all();
+  const ids = own.map((attempt) => attempt.id);
+  const ownPrints =
+    ids.length === 0
+      ? []
+      : db.select().from(prints).where(inArray(prints.attemptId, ids)).orderBy(asc(prints.id)).all();
+  const drawn =
+    ids.length === 0 ? [] : db.select().from(drawnSizes).where(inArray(drawnSizes.attemptId, ids)).all();
+  return own.map((attempt) => ({
+    ...attempt,
+    prints: ownPrints.filter((print) => print.attemptId === attempt.id),
+    drawn: drawn.filter((size) => size.attemptId === attempt.id),
+  }));
+}
+
+export type AttemptWithPrints = ReturnType<typeof listAttempts>[number];
+
+export function findProfile(db: Db, profileId: number) {
+  return db
+    .select({ profile: profiles, printer: printers, resin: resins })
+    .from(profiles)
+    .innerJoin(printers, eq(profiles.printerId, printers.id))
+    .innerJoin(resins, eq(profiles.resinId, resins.id))
+    .where(eq(profiles.id, profileId))
+    .get();
+}
+
+export function listProfiles(db: Db) {
+  return db
+    .select({ profile: profiles, printer: printers, resin: resins })
+    .from(profiles)
+    .innerJoin(printers, eq(profiles.printerId, printers.id))
+    .innerJoin(resins, eq(profiles.resinId, resins.id))
+    .orderBy(asc(printers.name), asc(resins.name))
+    .all();
+}
+
+export type ProfileRow = ReturnType<typeof listProfiles>[number];
+
+export function listLedger(db: Db, jobId: number) {
+  return db
+    .select()
+    .from(ledgerLines)
+    .where(eq(ledgerLines.jobId, jobId))
+    .orderBy(desc(ledgerLines.id))
+    .limit(60)
+    .all();
+}
+
+export function listJobs(db: Db, { archived = false } = {}) {
+  const rows = db
+    .select({ job: jobs, profile: profiles, printer: printers, resin: resins })
+    .from(jobs)
+    .leftJoin(profiles, eq(jobs.profileId, profiles.id))
+    .leftJoin(printers, eq(profiles.printerId, printers.id))
+    .leftJoin(resins, eq(profiles.resinId, resins.id))
+    .orderBy(desc(jobs.createdAt), desc(jobs.id))
+    .all();
+  return rows.filter(({ job }) => (job.archivedAt !== null) === archived);
+}

@@ -1,0 +1,106 @@
+import { and, asc, eq, inArray, isNull, type SQL } from 'drizzle-orm';
+import type { Db } from '../client';
+import { attempts, drawnSizes, prints } from '../schema/attempts';
+import { instruments } from '../schema/equipment';
+import { features, jobs } from '../schema/jobs';
+import { readings, retractions, sessions, tries } from '../schema/readings';
+
+/** Readings that stand (not taken back) with everything that is needed to correct them, oldest first. */
+export function listStandingReadings(db: Db, where: SQL | undefined) {
+  return db
+    .select({
+      id: readings.id,
+      clientKey: readings.clientKey,
+      readingMm: readings.readingMm,
+      heightMm: readings.heightMm,
+      takenAt: readings.takenAt,
+      feature: features,
+      printId: prints.id,
+      printName: prints.name,
+      attemptId: attempts.id,
+      drawnMm: drawnSizes.drawnMm,
+      session: sessions,
+      instrument: instruments,
+    })
+    .from(readings)
+    .innerJoin(sessions, eq(readings.sessionId, sessions.id))
+    .innerJoin(instruments, eq(sessions.instrumentId, instruments.id))
+    .innerJoin(features, eq(readings.featureId, features.id))
+    .innerJoin(prints, eq(readings.printId, prints.id))
+    .innerJoin(attempts, eq(prints.attemptId, attempts.id))
+    .innerJoin(drawnSizes, and(eq(drawnSizes.attemptId, attempts.id), eq(drawnSizes.featureId, features.id)))
+    .leftJoin(retractions, eq(retractions.readingId, readings.id))
+    .where(and(isNull(retractions.readingId), where))
+    .orderBy(asc(readings.id))
+    .all();
+}
+
+export type StandingReading = ReturnType<typeof listStandingReadings>[number];
+
+export function ofProfile(profileId: number): SQL {
+  return eq(attempts.profileId, profileId);
+}
+
+export function ofJob(jobId: number): SQL {
+  return eq(features.jobId, jobId);
+}
+
+export function ofPrint(printId: number): SQL {
+  return eq(prints.id, printId);
+}
+
+export function ofPrints(printIds: readonly number[]): SQL {
+  return inArray(prints.id, [...printIds]);
+}
+
+/** Words of fit with their feature and drawn size, oldest first. */
+export function listTries(db: Db, where: SQL | undefined) {
+  return db
+    .select({
+      attempt: tries,
+      feature: features,
+      drawnMm: drawnSizes.drawnMm,
+      printName: prints.name,
+      profileId: attempts.profileId,
+    })
+    .from(tries)
+    .innerJoin(features, eq(tries.featureId, features.id))
+    .innerJoin(prints, eq(tries.printId, prints.id))
+    .innerJoin(attempts, eq(prints.attemptId, attempts.id))
+    .innerJoin(drawnSizes, and(eq(drawnSizes.attemptId, attempts.id), eq(drawnSizes.featureId, features.id)))
+    .where(where)
+    .orderBy(asc(tries.id))
+    .all();
+}
+
+/** Features measured under a profile, with the names of their jobs. */
+export function nameFeatures(db: Db, profileId: number) {
+  return db
+    .selectDistinct({ featureId: features.id, feature: features.name, job: jobs.name })
+    .from(features)
+    .innerJoin(jobs, eq(features.jobId, jobs.id))
+    .innerJoin(drawnSizes, eq(drawnSizes.featureId, features.id))
+    .innerJoin(attempts, eq(drawnSizes.attemptId, attempts.id))
+    .where(ofProfile(profileId))
+    .all();
+}
+
+/** What was expected of each feature of each print when it was drawn, print after print. */
+export function listExpectations(db: Db, profileId: number) {
+  const rows = db
+    .select({
+      printId: prints.id,
+      featureId: drawnSizes.featureId,
+      predictedMm: drawnSizes.predictedMm,
+      sdMm: drawnSizes.sdMm,
+    })
+    .from(prints)
+    .innerJoin(attempts, eq(prints.attemptId, attempts.id))
+    .innerJoin(drawnSizes, eq(drawnSizes.attemptId, attempts.id))
+    .where(ofProfile(profileId))
+    .orderBy(asc(prints.id))
+    .all();
+  return rows.flatMap(({ predictedMm, sdMm, ...row }) =>
+    predictedMm === null || sdMm === null ? [] : { ...row, predictedMm, sdMm },
+  );
+}

@@ -1,0 +1,15 @@
+export * from './attempts';
+
+export * from './checks';
+
+export * from './equipment';
+
+export * from './jobs';
+
+export * from './joints';
+
+export * from './readings';
+
+export * from './records';
+
+export * from './resins';

@@ -1,0 +1,82 @@
+import { index, integer, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core';
+import type { Answer } from '@/core/need';
+import type { SignatureReport } from '@/core/signature';
+import { prints } from './attempts';
+import { profiles } from './equipment';
+import { jobs } from './jobs';
+
+/** Every estimate of a signature that was ever used, with what it was learned from. */
+export const signatures = sqliteTable(
+  'signatures',
+  {
+    id: integer().primaryKey({ autoIncrement: true }),
+    profileId: integer()
+      .notNull()
+      .references(() => profiles.id),
+    /** Hash of everything it was learned from: readings, words, instruments, priors. */
+    learnedFromHash: text().notNull(),
+    readingIds: text({ mode: 'json' }).$type<number[]>().notNull(),
+    report: text({ mode: 'json' }).$type<SignatureReport>().notNull(),
+    createdAt: integer({ mode: 'timestamp_ms' }).notNull(),
+  },
+  (table) => [uniqueIndex('signatures_once').on(table.profileId, table.learnedFromHash)],
+);
+
+/** What was decided in a job, by what evidence, and where. */
+export const ledgerLines = sqliteTable(
+  'ledger_lines',
+  {
+    id: integer().primaryKey({ autoIncrement: true }),
+    jobId: integer()
+      .notNull()
+      .references(() => jobs.id),
+    step: text().$type<'need' | 'resin' | 'fit' | 'check' | 'measure' | 'correct' | 'story'>().notNull(),
+    title: text().notNull(),
+    detail: text().notNull(),
+    at: integer({ mode: 'timestamp_ms' }).notNull(),
+  },
+  (table) => [index('ledger_of_job').on(table.jobId)],
+);
+
+/** House rules and habits of this bench, by name. */
+export const settings = sqliteTable('settings', {
+  name: text().primaryKey(),
+  value: text({ mode: 'json' }).$type<unknown>().notNull(),
+});
+
+/** How a print did in the acceptance test that was agreed; append-only, the last answer counts. */
+export const acceptanceAnswers = sqliteTable(
+  'acceptance_answers',
+  {
+    id: integer().primaryKey({ autoIncrement: true }),
+    jobId: integer()
+      .notNull()
+      .references(() => jobs.id),
+    printId: integer()
+      .notNull()
+      .references(() => prints.id),
+    /** The test as it was worded when it was answered: another wording opens it again. */
+    test: text().notNull(),
+    answer: text().$type<Answer>().notNull(),
+    note: text().notNull().default(''),
+    at: integer({ mode: 'timestamp_ms' }).notNull(),
+  },
+  (table) => [index('answers_of_job').on(table.jobId)],
+);
+
+/** Photos and sketches kept with a job; the bytes lie beside the database. */
+export const pictures = sqliteTable(
+  'pictures',
+  {
+    id: integer().primaryKey({ autoIncrement: true }),
+    jobId: integer()
+      .notNull()
+      .references(() => jobs.id),
+    hash: text().notNull(),
+    type: text().$type<'jpg' | 'png' | 'webp'>().notNull(),
+    caption: text().notNull().default(''),
+    addedAt: integer({ mode: 'timestamp_ms' }).notNull(),
+    removedAt: integer({ mode: 'timestamp_ms' }),
+  },
+  (table) => [index('pictures_of_job').on(table.jobId)],
+);

@@ -1,0 +1,25 @@
+import { fail, ok, type Result } from '@/core/result';
+import { seedOfName } from '@/core/virtual';
+import { type Db, tables } from '@/store';
+
+type InstrumentIssue = { readonly code: 'nameTaken'; readonly name: string };
+
+interface NewInstrument {
+  readonly name: string;
+  readonly mpeMm: number;
+  readonly resolutionMm: number;
+  readonly jawFlatMm?: number;
+  readonly jawFlatUnknown: boolean;
+  readonly standIn: boolean;
+}
+
+export function createInstrument(db: Db, wanted: NewInstrument): Result<number, InstrumentIssue> {
+  const { standIn, ...row } = wanted;
+  const made = db
+    .insert(tables.instruments)
+    .values({ ...row, standInSeed: standIn ? seedOfName(wanted.name) : null })
+    .onConflictDoNothing()
+    .returning()
+    .get();
+  return made === undefined ? fail({ code: 'nameTaken', name: wanted.name }) : ok(made.id);
+}

@@ -1,0 +1,1 @@
+export { instrumentForm, sessionForm } from './input-caliper';

@@ -1,0 +1,91 @@
+import { z } from 'zod';
+import { CHANCES, FINDING_CODES, RISKS, type Stance, STATIONS } from '@/core/findings';
+import type { FeatureKind } from '@/core/metrology';
+import { kindFields } from '@/subjects/job/shared';
+import { choiceField, numberField, optionalNumber, refuse, textField } from '@/subjects/language/shared';
+
+/** How the part will stand; on supports their height is needed. */
+export const stanceForm = z
+  .object({ stance: choiceField(['plate', 'supports', 'inFile']), liftMm: optionalNumber(0.1, 100) })
+  .transform(({ stance, liftMm }, context): Stance => {
+    if (stance !== 'supports') return { kind: stance };
+    if (liftMm === undefined) {
+      context.addIssue({ code: 'custom', path: ['liftMm'], params: { issue: { code: 'blank' } } });
+      return z.NEVER;
+    }
+    return { kind: 'supports', liftMm };
+  });
+
+/** What is decided of one finding. */
+export const findingForm = z.object({
+  key: textField({ limit: 200 }),
+  title: textField({ limit: 200 }),
+  verdict: choiceField(['passed', 'waived', 'open']),
+  reason: textField({ optional: true, limit: 300 }),
+});
+
+const place = z.tuple([z.number(), z.number(), z.number()]);
+
+const finding = z.object({
+  key: z.string().max(200),
+  code: z.enum(FINDING_CODES),
+  risk: z.enum(RISKS),
+  chance: z.enum(CHANCES),
+  costHours: z.number(),
+  measured: z.number(),
+  limit: z.number().optional(),
+  station: z.enum(STATIONS).optional(),
+  layer: z.number().int().optional(),
+  toLayer: z.number().int().optional(),
+  atMm: place.optional(),
+  ventMm: place.optional(),
+  volumeMm3: z.number().optional(),
+  more: z.number().int(),
+});
+
+/** What the page's worker found. */
+export const findingsInput = z.object({
+  source: z.string().max(20_000),
+  stance: z.union([
+    z.object({ kind: z.literal('plate') }),
+    z.object({ kind: z.literal('supports'), liftMm: z.number() }),
+    z.object({ kind: z.literal('inFile') }),
+  ]),
+  layerMm: z.number().positive(),
+  findings: z.array(finding).max(200),
+});
+
+export const turnInput = z.object({ rotation: z.array(z.number()).length(9), liftMm: z.number() });
+
+/** A size found on the mesh becomes a feature of the job. */
+export const foundFeatureForm = z
+  .object({
+    name: textField({ limit: 60 }),
+    ...kindFields,
+    angleRad: z.string().default(''),
+    targetMm: numberField(0, 2000),
+    toleranceMm: numberField(0.001, 5),
+    anchor: z.string().transform((text, context): [number, number, number] => {
+      const numbers = text.split(',').map(Number);
+      if (numbers.length !== 3 || !numbers.every(Number.isFinite))
+        return refuse(context, { code: 'notNumbers', text });
+      return [numbers[0], numbers[1], numbers[2]];
+    }),
+  })
+  .transform(({ sense, shape, axis, base, angleRad, targetMm, toleranceMm, ...rest }) => {
+    const angle = angleRad === '' ? undefined : Number(angleRad);
+    const kind: FeatureKind = {
+      sense,
+      shape,
+      axis,
+      ...(base === '' ? {} : { base }),
+      ...(angle === undefined || !Number.isFinite(angle) ? {} : { angleRad: angle }),
+    };
+    return {
+      ...rest,
+      kind,
+      targetMm,
+      lowerMm: targetMm - toleranceMm,
+      upperMm: targetMm + toleranceMm,
+    };
+  });

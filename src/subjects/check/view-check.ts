@@ -1,0 +1,137 @@
+import { and, desc, eq } from 'drizzle-orm';
+import { type CheckLimits, type CheckRules, type Finding, limitsOf, type Stance } from '@/core/findings';
+import type { Point } from '@/core/mesh';
+import { evidenceOf } from '@/core/resins';
+import { type Db, tables } from '@/store';
+import { listJoints } from '@/subjects/fit';
+import { listRungs, viewLadder } from '@/subjects/gauge';
+import { type JobPart, type JobView, partOfJob } from '@/subjects/job';
+import { findShelved, resinFile } from '@/subjects/resin';
+
+export type Verdict = 'passed' | 'waived';
+
+/** A finding with what was decided of it on this file. */
+interface JudgedFinding extends Finding {
+  readonly verdict?: Verdict;
+  readonly reason?: string;
+}
+
+interface CheckView {
+  readonly part?: JobPart;
+  readonly stance?: Stance;
+  readonly limits: CheckLimits;
+  readonly critical: readonly Point[];
+  /** What was decided of findings on this file, by key. */
+  readonly verdicts: Readonly<Record<string, { readonly verdict: Verdict; readonly reason: string }>>;
+  /** The newest look at this file standing so; undefined: not looked at yet. */
+  readonly last?: { readonly at: Date; readonly findings: readonly JudgedFinding[] };
+}
+
+/** Gap that a ladder of this profile found to stay open in the plane, mm. */
+function ladderGap(db: Db, profileId: number): number | undefined {
+  const rungs = listRungs(db).filter((rung) => rung.profileId === profileId && rung.direction === 'plane');
+  return rungs.length === 0 ? undefined : viewLadder(rungs).summary.recommendedMm;
+}
+
+/** Smallest detail that the sheet of a resin promises, mm. */
+function leastFeature(db: Db, resinId: number): number | undefined {
+  const shelved = findShelved(db, resinId);
+  return shelved === undefined ? undefined : evidenceOf(resinFile(shelved)).of('leastFeature_mm')?.value;
+}
+
+/** Directions in which the flat sizes of a job run, as they were typed. */
+function criticalDirections({ features }: JobView): Point[] {
+  return features
+    .filter(({ shape }) => shape === 'flat')
+    .map(({ axis, angleRad }): Point => {
+      if (axis === 'Z') return [0, 0, 1];
+      const turn = axis === 'X' ? 0 : axis === 'Y' ? Math.PI / 2 : (angleRad ?? 0);
+      return [Math.cos(turn), Math.sin(turn), 0];
+    });
+}
+
+function limitsOfJob(db: Db, { job, profile }: JobView, rules: CheckRules): CheckLimits {
+  const printer = profile?.printer;
+  return limitsOf(
+    {
+      pixelMm: printer?.pixelMm ?? undefined,
+      layerMm: profile?.profile.layerMm ?? 0.05,
+      layerSeconds: printer?.layerSeconds ?? undefined,
+      rooms: printer?.rooms ?? {},
+      leastFeatureMm: profile === undefined ? undefined : leastFeature(db, profile.resin.id),
+      ladderGapMm: profile === undefined ? undefined : ladderGap(db, profile.profile.id),
+      jointGapsMm: listJoints(db, job.id).map(({ gapMm, scale }) => gapMm * scale),
+    },
+    rules,
+  );
+}
+
+function verdictsOn(db: Db, jobId: number, source: string): CheckView['verdicts'] {
+  const { findingVerdicts } = tables;
+  const verdicts: Record<string, { verdict: Verdict; reason: string }> = {};
+  const rows = db
+    .select()
+    .from(findingVerdicts)
+    .where(and(eq(findingVerdicts.jobId, jobId), eq(findingVerdicts.source, source)))
+    .orderBy(findingVerdicts.id)
+    .all();
+  for (const { key, verdict, reason } of rows) {
+    if (verdict === 'open') delete verdicts[key];
+    else verdicts[key] = { verdict, reason };
+  }
+  return verdicts;
+}
+
+export const sameStance = (a: Stance, b: Stance): boolean => JSON.stringify(a) === JSON.stringify(b);
+
+export function lastCheck(db: Db, jobId: number) {
+  const { checks } = tables;
+  return db.select().from(checks).where(eq(checks.jobId, jobId)).orderBy(desc(checks.id)).limit(1).get();
+}
+
+/** The newest look at a job's file as it stands now, with what was decided; undefined: not looked at yet. */
+function standingCheck(db: Db, { job }: JobView, part: JobPart | undefined): CheckView['last'] {
+  const last = lastCheck(db, job.id);
+  if (last === undefined || last.source !== part?.key) return undefined;
+  if (job.stance === null || !sameStance(last.stance, job.stance)) return undefined;
+  const verdicts = verdictsOn(db, job.id, part.key);
+  return {
+    at: last.at,
+    findings: last.findings.map((finding) => ({ ...finding, ...verdicts[finding.key] })),
+  };
+}
+
+/** Everything the Check step shows that does not need the mesh itself. */
+export function viewCheck(db: Db, view: JobView, rules: CheckRules): CheckView {
+  const part = partOfJob(view);
+  return {
+    part,
+    stance: view.job.stance ?? undefined,
+    limits: limitsOfJob(db, view, rules),
+    critical: criticalDirections(view),
+    verdicts: part === undefined ? {} : verdictsOn(db, view.job.id, part.key),
+    last: standingCheck(db, view, part),
+  };
+}
+
+/** What was passed or waived before printing, on whatever file, oldest first; what was opened again is not told. */
+export function listVerdicts(db: Db, jobId: number) {
+  const { findingVerdicts } = tables;
+  const all = db
+    .select()
+    .from(findingVerdicts)
+    .where(eq(findingVerdicts.jobId, jobId))
+    .orderBy(findingVerdicts.id)
+    .all();
+  const last = new Map(all.map((row) => [`${row.source} ${row.key}`, row]));
+  return [...last.values()].filter(({ verdict }) => verdict !== 'open');
+}
+
+/** How settled the Check step is: 0 without a look at this file; then the share of what could cost something judged. */
+export function settledOfCheck(db: Db, view: JobView): number {
+  const last = standingCheck(db, view, partOfJob(view));
+  if (last === undefined) return 0;
+  const grave = last.findings.filter(({ risk }) => risk !== 'surfaceMarred');
+  const judged = grave.filter(({ verdict }) => verdict !== undefined).length;
+  return grave.length === 0 ? 1 : 0.25 + (0.75 * judged) / grave.length;
+}

@@ -1,0 +1,200 @@
+import { type Chance, type Clock, type Finding, momentOf, type Risk } from '@/core/findings';
+import { formatMm } from '@/subjects/language/shared';
+import { STATION_WORDS } from './words-stance';
+
+const plural = (count: number, one: string, many: string) => `${count} ${count === 1 ? one : many}`;
+
+export const RISK_WORDS: Readonly<Record<Risk, string>> = {
+  printLost: 'print lost',
+  sizeOff: 'size off',
+  surfaceMarred: 'surface marred',
+};
+
+export const CHANCE_WORDS: Readonly<Record<Chance, string>> = {
+  sure: 'nearly sure',
+  likely: 'likely',
+  possible: 'possible',
+};
+
+/** A finding in words: what it is, what it does, what to do about it, and what that changes. */
+interface FindingWords {
+  readonly title: string;
+  readonly does: string;
+  readonly mend: string;
+  readonly changes: string;
+}
+
+const area = (mm2: number) => `${mm2 < 10 ? mm2.toFixed(2) : Math.round(mm2)} mm²`;
+
+const volume = (mm3 = 0) =>
+  mm3 < 1000 ? `${mm3 < 10 ? mm3.toFixed(1) : Math.round(mm3)} mm³` : `${(mm3 / 1000).toFixed(1)} ml`;
+
+const place = (at: Finding['atMm']) =>
+  at === undefined ? '' : ` at ${at.map((value) => formatMm(value, 1)).join(', ')}`;
+
+function describeTooLarge({ station = 'plate', measured }: Finding): FindingWords {
+  const title = `Too large for the ${STATION_WORDS[station]}, by ${formatMm(measured, 1)} mm`;
+  if (station === 'plate')
+    return {
+      title,
+      does: 'It cannot be printed standing so.',
+      mend: 'Turn it, cut it in two, or make it smaller.',
+      changes: 'Orientation below shows which poses fit; a joint between two halves is a fit of its own.',
+    };
+  return {
+    title,
+    does: 'Washing or curing it in a makeshift leaves it sticky or cured unevenly, and cure moves sizes.',
+    mend: 'Plan a larger bath or turn the part by hand under the lamp, or print it in two.',
+    changes: 'A cure in two turns wants its own reading: let the signature see it.',
+  };
+}
+
+function describeHollow({ code, measured, volumeMm3, ventMm }: Finding): FindingWords {
+  const vent = ventMm === undefined ? '' : `${place(ventMm)}`;
+  switch (code) {
+    case 'cup':
+      return {
+        title: `A cup of ${area(measured)} sucks on the film`,
+        does: `While it grows ${volume(volumeMm3)} are closed off: each lift pulls a vacuum, and layers tear or the film does.`,
+        mend: `Drill or draw a hole of 2 mm or more${vent}, stand it on supports where it is open to the plate, or tilt it.`,
+        changes: 'Through the hole resin flows in and out; plug it afterwards if it must be tight.',
+      };
+    case 'trap':
+      return {
+        title: `Keeps ${volume(volumeMm3)} of resin while it hangs`,
+        does: 'The pool drips over the plate when it comes off, and cures on the surface if it is not washed out.',
+        mend: 'Tilt it so that it runs out, or give it a hole at its far end; let it drip before the wash.',
+        changes:
+          'Gloves and a tray under it: liquid resin is on its way out. Less resin to pay for, a cleaner inside.',
+      };
+    default:
+      return {
+        title: `A sealed void holds ${volume(volumeMm3)}`,
+        does: 'Liquid resin stays in for good: it swells, cracks the wall months later, and leaks where someone touches it.',
+        mend: 'Fill it in the modeller, or give it two holes that can be washed and closed.',
+        changes: 'Solid it takes that much more resin; with holes it can be washed and cured from inside.',
+      };
+  }
+}
+
+function describeThin({ code, measured, limit = 0 }: Finding): FindingWords {
+  const sizes = `${formatMm(measured, 2)} mm, least ${formatMm(limit, 2)}`;
+  switch (code) {
+    case 'thinWall':
+      return {
+        title: `A wall of ${sizes}`,
+        does: 'With so few pixels it comes out thinner or thicker by a whole one, or not at all.',
+        mend: 'Draw it thicker, or enlarge the part.',
+        changes: 'A wall of whole pixels prints as drawn; the scale study shows from which size on it holds.',
+      };
+    case 'bodiesFuse':
+      return {
+        title: `Two bodies ${sizes} apart`,
+        does: 'Light and edge growth bridge it: what should move is one piece.',
+        mend: 'Move them apart, or offset the joint under Fit to a gap that its ladder freed.',
+        changes: 'More play in the joint, and a chance to free it that Fit can tell.',
+      };
+    default:
+      return {
+        title: `A gap of ${sizes}`,
+        does: 'It fills with resin that cures: the slot is shallower or closed.',
+        mend: 'Draw it wider, or try a gap ladder if it must be that narrow.',
+        changes: 'Resin washes out of a gap that stays open.',
+      };
+  }
+}
+
+function describeArea({ code, measured, limit = 0 }: Finding): FindingWords {
+  switch (code) {
+    case 'largeArea':
+      return {
+        title: `One layer of ${area(measured)}, over ${area(limit)}`,
+        does: 'So much surface peels at once: the part may stay on the film instead of the plate.',
+        mend: 'Tilt it until no layer is that large, hollow it with vents, or lift more slowly.',
+        changes: 'Tilted it takes more layers and supports; a slower lift takes hours.',
+      };
+    case 'areaJump':
+      return {
+        title: `The area grows by ${area(measured)} in one layer`,
+        does: 'The peel changes at once: a line shows there, and thin stems below are pulled.',
+        mend: 'Tilt it so that the face comes in over many layers, or chamfer its edge.',
+        changes: 'A chamfer spreads the step and needs no support.',
+      };
+    case 'overhang':
+      return {
+        title: `${area(measured)} of one layer hang free`,
+        does: 'Nothing holds it while it cures: it sags, grows thick below, or tears away.',
+        mend: 'Support it from below, tilt it beyond its angle, or print it the other way up.',
+        changes: 'Supported faces grow below; the signature knows by how much where it was measured.',
+      };
+    case 'smallContact':
+      return {
+        title: `Only ${area(measured)} touch the plate, least ${area(limit)}`,
+        does: 'The peel of larger layers pulls it off the plate.',
+        mend: 'Sink it into the plate by a few layers, stand it on another face, or on supports.',
+        changes: 'What is sunk is gone from the height: correct it under Fit.',
+      };
+    default:
+      return {
+        title: `It stands on a point: ${area(measured)}`,
+        does: 'There is nothing for the plate to hold. Blaming the exposure costs another night.',
+        mend: 'Stand it on a face, sink it into the plate, or lift it onto supports.',
+        changes: 'Supports leave marks; a sunk part is that much lower.',
+      };
+  }
+}
+
+/** What one finding is, what it does, what to do, and what that changes. */
+export function describeFinding(finding: Finding): FindingWords {
+  const { code, measured } = finding;
+  switch (code) {
+    case 'tooLarge':
+      return describeTooLarge(finding);
+    case 'notClosed':
+      return {
+        title: `The mesh is not closed: ${plural(measured, 'edge', 'edges')}`,
+        does: 'A slicer guesses what is inside: layers come out empty or filled.',
+        mend: 'Mend a copy below, or export it again from the modeller.',
+        changes: 'A mend says what it changed in volume before you take it.',
+      };
+    case 'insideOut':
+      return {
+        title: `${plural(measured, 'shell is', 'shells are')} inside out`,
+        does: 'A slicer may print the air around it, or nothing.',
+        mend: 'Mend a copy below: it is turned.',
+        changes: 'The shape stays; only its inside and outside change places.',
+      };
+    case 'island':
+      return {
+        title: `Begins in the air: ${area(measured)}`,
+        does: 'Nothing holds its first layer: it stays on the film or floats in the vat, and the next print meets it.',
+        mend: `Support it there${place(finding.atMm)}, mirror the support on its twin, or turn the part.`,
+        changes: 'One support more, and a mark to rub down.',
+      };
+    case 'cup':
+    case 'trap':
+    case 'void':
+      return describeHollow(finding);
+    case 'thinWall':
+    case 'bodiesFuse':
+    case 'gapCloses':
+      return describeThin(finding);
+    default:
+      return describeArea(finding);
+  }
+}
+
+/** Where a finding is: the printer's layer, its height above the plate and the time from the start. */
+export function describeWhere({ layer, toLayer }: Finding, clock: Clock): string | undefined {
+  if (layer === undefined) return undefined;
+  const { printed, heightMm, minutes } = momentOf(layer, clock);
+  const last = toLayer === undefined ? printed : momentOf(toLayer, clock).printed;
+  const layers = last === printed ? `layer ${printed}` : `layers ${printed}–${last}`;
+  return `${layers}, ${formatMm(heightMm, 2)} mm up, ${describeMinutes(Math.round(minutes))} in`;
+}
+
+function describeMinutes(minutes: number): string {
+  return minutes < 60
+    ? `${minutes} min`
+    : `${Math.floor(minutes / 60)} h ${String(minutes % 60).padStart(2, '0')}`;
+}

@@ -1,0 +1,185 @@
+import type { Asked, Check, Criterion, Ranked } from '@/core/resins';
+import { formatProperty, plain } from '@/subjects/resin/shared';
+
+const CRITERION_WORDS: Readonly<Record<Criterion, string>> = {
+  heat: 'heat to spare',
+  toughness: 'toughness',
+  stiffness: 'stiffness',
+  detail: 'detail',
+  cost: 'cost',
+};
+
+export const describeCriterion = (criterion: Criterion): string => CRITERION_WORDS[criterion];
+
+const CLAIM_NAMES: Readonly<Record<string, string>> = {
+  mains: 'mains voltage',
+  skin: 'skin',
+  mouth: 'the mouth',
+  food: 'food',
+  sterile: 'sterile use',
+  flame: 'flame or hot surfaces',
+};
+
+const claimOf = (asked: Asked) => asked.slice('rated:'.length);
+
+const nameOfClaim = (asked: Asked) => CLAIM_NAMES[claimOf(asked)] ?? claimOf(asked);
+
+/** What was asked, as the name of a line. */
+export function describeAsked(asked: Asked): string {
+  switch (asked) {
+    case 'alone':
+      return 'prints neat';
+    case 'heat':
+      return 'heat, with margin';
+    case 'strain':
+      return 'elongation at break';
+    case 'impact':
+      return 'knocks';
+    case 'stiffnessLeast':
+      return 'stiff enough';
+    case 'stiffnessMost':
+      return 'soft enough';
+    case 'hardness':
+      return 'hardness';
+    case 'clear':
+      return 'clear';
+    case 'wash':
+      return 'wash liquid at hand';
+    case 'room':
+      return 'room temperature';
+    case 'feature':
+      return 'smallest feature';
+    default:
+      return `rated for ${nameOfClaim(asked)}`;
+  }
+}
+
+/** Value of a check in its own unit. */
+function formatChecked(check: Pick<Check, 'requirement' | 'quote' | 'need'>, value: number): string {
+  switch (check.requirement) {
+    case 'heat':
+      return `${plain(value)} °C`;
+    case 'strain':
+      return formatProperty('elongation', value);
+    case 'impact':
+      return formatProperty(check.quote?.property === 'dropHeight_m' ? 'dropHeight_m' : 'impact_J_m', value);
+    case 'stiffnessLeast':
+    case 'stiffnessMost':
+      return formatProperty('flexuralModulus_MPa', value);
+    case 'hardness':
+      return plain(value);
+    case 'room':
+      return check.need > 100 ? formatProperty('viscosity_mPas', value) : `${plain(value)} °C`;
+    case 'feature':
+      return formatProperty('leastFeature_mm', value);
+    default:
+      return value >= 1 ? 'yes' : 'no';
+  }
+}
+
+function failedSentence(check: Check): string {
+  const { requirement, need, have, margin } = check;
+  const [has, needs] = [formatChecked(check, have ?? 0), formatChecked(check, need)];
+  switch (requirement) {
+    case 'alone':
+      return 'is an additive and must not be printed neat';
+    case 'heat':
+      return `gives way at ${has}, ${kelvins(-(margin ?? 0))} below the ${needs} asked`;
+    case 'strain':
+      return `breaks at ${has} where ${needs} is asked`;
+    case 'impact':
+      return `takes ${has} where ${needs} is asked`;
+    case 'stiffnessLeast':
+      return `is too soft: ${has} where at least ${needs} is asked`;
+    case 'stiffnessMost':
+      return `is too stiff: ${has} where at most ${needs} is asked`;
+    case 'hardness':
+      return `has Shore A ${has} where about ${needs} is asked`;
+    case 'clear':
+      return 'is not clear';
+    case 'wash':
+      return 'does not wash in what is at hand';
+    case 'room':
+      return need > 100
+        ? `is too thick in this room: ${has}, over ${needs}`
+        : `wants a room of ${needs}, this one has ${has}`;
+    case 'feature':
+      return `resolves ${has}, the smallest feature is ${needs}`;
+    default:
+      return `is not rated for ${nameOfClaim(requirement)}`;
+  }
+}
+
+function unknownSentence(check: Check): string {
+  const { requirement, have } = check;
+  if (have !== null)
+    return `can’t tell ${describeAsked(requirement)}: what is known lies on both sides of the ${formatChecked(check, check.need)} asked`;
+  switch (requirement) {
+    case 'heat':
+      return 'nobody states its deflection temperature at this stress or a higher one';
+    case 'strain':
+      return 'its elongation at break is unknown';
+    case 'impact':
+      return 'nobody knows what knocks it takes';
+    case 'stiffnessLeast':
+    case 'stiffnessMost':
+      return 'its modulus is unknown';
+    case 'hardness':
+      return 'its Shore A hardness is unknown';
+    case 'clear':
+      return 'nobody states whether it is clear';
+    case 'wash':
+      return 'nobody states what it washes in';
+    case 'room':
+      return 'neither its least room temperature nor its viscosity there is known';
+    case 'feature':
+      return 'its least feature is unknown';
+    default:
+      return `nobody states whether it is rated for ${nameOfClaim(requirement)}`;
+  }
+}
+
+/** A difference of temperatures; a tenth is more than anybody knows of it. */
+const kelvins = (value: number) => `${Number(value.toFixed(1))} K`;
+
+/** What it has beside what is asked, without the name of what it is about. */
+export function describeHave(check: Check): string {
+  if (check.have === null) return 'unknown';
+  const [has, needs] = [formatChecked(check, check.have), formatChecked(check, check.need)];
+  if (isPlainFact(check.requirement)) return has;
+  if (check.requirement === 'room')
+    return check.need > 100 ? `${has}, up to ${needs}` : `${has}, it wants ${needs}`;
+  return `${has}, asked ${needs}`;
+}
+
+function isPlainFact(asked: Asked): boolean {
+  return ['clear', 'wash', 'alone'].includes(asked) || asked.startsWith('rated:');
+}
+
+function passedSentence(check: Check): string {
+  return isPlainFact(check.requirement)
+    ? describeAsked(check.requirement)
+    : `${describeAsked(check.requirement)}: ${describeHave(check)}`;
+}
+
+/** What a check found, as a sentence about the resin. */
+export function describeCheck(check: Check): string {
+  if (check.state === 'pass') return passedSentence(check);
+  return check.state === 'fails' ? failedSentence(check) : unknownSentence(check);
+}
+
+/** Why a resin lost, or that it passes with how much room. */
+export function describeRanked({ verdict, checks }: Pick<Ranked, 'verdict' | 'checks'>): string {
+  if (verdict === 'passes') {
+    const heat = checks.find(({ requirement }) => requirement === 'heat');
+    return heat?.margin === undefined || heat.margin === null
+      ? 'passes'
+      : `passes, ${kelvins(heat.margin)} beyond the margin`;
+  }
+  const failing = checks.filter(({ state }) => state === 'fails');
+  const shown = failing.length > 0 ? failing : checks.filter(({ state }) => state === 'unknown');
+  return shown.map(describeCheck).join('; ');
+}
+
+export const describeVerdictOfResin = (verdict: Ranked['verdict']): string =>
+  ({ passes: 'passes', fails: 'fails', unknown: 'can’t tell' })[verdict];

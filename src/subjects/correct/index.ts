@@ -1,0 +1,4 @@
+import 'server-only';
+
+export { correctionFrom, listAnchored } from './view-correction';
+export { assessSizes, type DrawPlan, nextReadingOf, planDraw, usedParameters } from './view-draw-plan';

@@ -1,0 +1,1 @@
+export { attemptForm } from './input-attempt';

@@ -1,0 +1,115 @@
+import { assessFit, drawFit, type DrawnFit, type FitTarget } from '@/core/fits';
+import { jointChance, type ParameterName, rankNextReadings, type ReadingGain } from '@/core/signature';
+import { featureKey, printKey, queries, targetOf } from '@/store';
+import { drawOptions, type JobView } from '@/subjects/job';
+import type { LearnedSignature } from '@/subjects/printing';
+
+/** What to draw next for one feature, beside what would happen if it were left as it is. */
+interface DrawLine {
+  readonly feature: queries.Feature;
+  readonly lastDrawnMm?: number;
+  readonly next: DrawnFit;
+  /** The same feature drawn as last time: the chance that a reprint alone would do. */
+  readonly unchanged?: DrawnFit;
+}
+
+export interface DrawPlan {
+  readonly lines: readonly DrawLine[];
+  /** Chance that one print has every feature in tolerance. */
+  readonly joint: number;
+  readonly jointUnchanged?: number;
+  /** Which reading would narrow the next print most, best first. */
+  readonly nextReadings: readonly ReadingGain[];
+}
+
+/** Readings that could still be taken of the newest print: a set of three of each feature. */
+function candidatesOf(view: JobView, learned: LearnedSignature) {
+  const { current } = view;
+  if (current?.printId === undefined) return [];
+  const print = printKey(current.printId);
+  return current.features.flatMap((feature) =>
+    feature.drawnMm === undefined || feature.readings.length >= 3
+      ? []
+      : {
+          feature: featureKey(feature.id),
+          kind: feature.kind,
+          drawnMm: feature.drawnMm,
+          print,
+          u_mm: 0.005,
+          instrument: Object.keys(learned.instruments)[0],
+        },
+  );
+}
+
+/** Sizes to draw next for every feature of a job, with chances; undefined without a profile or features. */
+export function planDraw(view: JobView): DrawPlan | undefined {
+  const { learned } = view;
+  if (learned === undefined || view.features.length === 0) return undefined;
+  const options = drawOptions(view);
+  const last = view.attempts.at(-1);
+  const { signature } = learned;
+  const targets: FitTarget[] = view.features.map((feature) => targetOf(feature, view.mates));
+  const lines = view.features.map((feature, i): DrawLine => {
+    const lastDrawnMm = last?.drawn.find(({ featureId }) => featureId === feature.id)?.drawnMm;
+    const next = drawFit(signature, targets[i], options);
+    const unchanged =
+      lastDrawnMm === undefined ? undefined : assessFit(signature, targets[i], lastDrawnMm, options);
+    return { feature, lastDrawnMm, next, unchanged };
+  });
+  const asLast = lines.map(({ lastDrawnMm }, i) => ({ target: targets[i], drawMm: lastDrawnMm ?? NaN }));
+  return {
+    lines,
+    joint: jointChance(
+      signature,
+      lines.map(({ next }, i) => ({ target: targets[i], drawMm: next.drawMm })),
+      options,
+    ),
+    jointUnchanged: asLast.every(({ drawMm }) => Number.isFinite(drawMm))
+      ? jointChance(signature, asLast, options)
+      : undefined,
+    nextReadings: rankNextReadings(signature, targets, candidatesOf(view, learned)),
+  };
+}
+
+/** What a file's sizes are worth, by feature id; features that are not the job's are left out. */
+export function assessSizes(
+  view: JobView,
+  drawnMm: ReadonlyMap<number, number>,
+): (DrawnFit & { readonly id: number })[] {
+  const { learned } = view;
+  if (learned === undefined) return [];
+  return view.features.flatMap((feature) => {
+    const drawn = drawnMm.get(feature.id);
+    if (drawn === undefined) return [];
+    return {
+      id: feature.id,
+      ...assessFit(learned.signature, targetOf(feature, view.mates), drawn, drawOptions(view)),
+    };
+  });
+}
+
+/** Name of the feature whose reading would narrow the next print most, where that is worth saying. */
+export function nextReadingOf(view: JobView, plan: DrawPlan): { name: string; sdShare: number } | undefined {
+  const [best] = plan.nextReadings;
+  if (best === undefined) return undefined;
+  const feature = view.features.find(({ id }) => best.candidate.feature === featureKey(id));
+  const sdShare = 1 - Math.sqrt(best.after / best.before);
+  return feature === undefined || sdShare < 0.02 ? undefined : { name: feature.name, sdShare };
+}
+
+/** Parameters that move a size of this job; the others are shown under the signature. */
+export function usedParameters({ features }: JobView): Set<ParameterName> {
+  const used = new Set<ParameterName>();
+  for (const { axis, shape, sense, base } of features) {
+    if (axis === 'Z') {
+      used.add('epsilonZ').add(sense === 'outside' && base === 'plate' ? 'zPlate' : 'zSupported');
+      continue;
+    }
+    if (axis !== 'Y') used.add('epsilonX');
+    if (axis !== 'X') used.add('epsilonY');
+    if (sense !== 'pitch') used.add('edge');
+    if (sense === 'inside') used.add('insideExtra');
+    if (sense === 'inside' && shape === 'round') used.add('roundExtra');
+  }
+  return used;
+}

@@ -1,0 +1,12 @@
+import { and, eq } from 'drizzle-orm';
+import { type Db, tables } from '@/store';
+import { bumpRevision } from '@/subjects/records';
+
+export function removeJoint(db: Db, jobId: number, jointId: number): void {
+  const { joints } = tables;
+  db.update(joints)
+    .set({ removedAt: new Date() })
+    .where(and(eq(joints.id, jointId), eq(joints.jobId, jobId)))
+    .run();
+  bumpRevision(db, jobId);
+}

@@ -1,0 +1,55 @@
+import { type GapDirection, type Rung, translateRungs } from '@/core/fits';
+import { type Db, queries } from '@/store';
+import type { FoundRung } from '@/subjects/gauge';
+import { type LearnedSignature, learnSignature } from '@/subjects/printing';
+import { designOf, type Joint } from './view-joints';
+
+/** Where what is known of coming free was found out. */
+export type LadderSource =
+  | { readonly from: 'thisJoint' | 'otherJoints'; readonly rungs: number; readonly otherState: boolean }
+  | { readonly from: 'otherPrinter'; readonly rungs: number; readonly printer: string }
+  | { readonly from: 'assumed' };
+
+interface SourcedRungs {
+  readonly rungs: readonly Rung[];
+  readonly source: LadderSource;
+}
+
+/** Rungs tried in the state in which the joint will be freed, where there are any; else all, and that is said. */
+function inState(rungs: readonly FoundRung[], freed: Joint['freed']) {
+  const own = rungs.filter(({ state }) => (state === 'green') === (freed === 'green'));
+  return own.length > 0 ? { rungs: own, otherState: false } : { rungs, otherState: true };
+}
+
+/**
+ * Rungs that answer for a joint: of this kind on this printer and resin; else of any kind there; else of the same resin
+ * on another printer, carried over at equal printed gaps; else none, and the prior stands.
+ */
+export function rungsFor(
+  db: Db,
+  all: readonly FoundRung[],
+  learned: LearnedSignature,
+  joint: Joint,
+  direction: GapDirection,
+): SourcedRungs {
+  const design = designOf(joint);
+  const ofDirection = all.filter((rung) => rung.direction === direction);
+  const here = ofDirection.filter(({ profileId }) => profileId === learned.profileId);
+  // A roof cures through alike, whatever it stands over.
+  const same = direction === 'height' ? here : here.filter((rung) => rung.joint === design.kind);
+  if (here.length > 0) {
+    const { rungs, otherState } = inState(same.length > 0 ? same : here, joint.freed);
+    const from = same.length > 0 ? 'thisJoint' : 'otherJoints';
+    return { rungs, source: { from, rungs: rungs.length, otherState } };
+  }
+  const resinId = queries.findProfile(db, learned.profileId)?.resin.id;
+  for (const profileId of new Set(ofDirection.map((rung) => rung.profileId))) {
+    const other = queries.findProfile(db, profileId);
+    if (other === undefined || other.resin.id !== resinId) continue;
+    const there = ofDirection.filter((rung) => rung.profileId === profileId);
+    const from = learnSignature(db, profileId).signature;
+    const rungs = translateRungs(there, design, direction, from, learned.signature);
+    return { rungs, source: { from: 'otherPrinter', rungs: rungs.length, printer: other.printer.name } };
+  }
+  return { rungs: [], source: { from: 'assumed' } };
+}

@@ -1,0 +1,4 @@
+export { chainInput, wantedSizesInput } from './input-desk';
+export { jointForm, strengthForm, wishForm } from './input-fit';
+export { describeFastening, describeFasteningReason, describeFasteningSize } from './words-fastening';
+export { describeIsoIssue, describePress } from './words-fit';

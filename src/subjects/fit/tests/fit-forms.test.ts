@@ -1,0 +1,163 @@
+import { describe, expect, test } from '@jest/globals';
+import { FIT_CLASSES_AT_10MM, WISHES } from '@/core/fits';
+import { expectOk } from '@/core/result';
+import { gaugeForm } from '@/subjects/gauge/shared';
+import { classesForm } from '@/subjects/house/shared';
+import { parseForm } from '@/subjects/language/shared';
+import { needForm } from '@/subjects/need/shared';
+import { sheetForm } from '@/subjects/sheet/shared';
+import { jointForm, strengthForm, wishForm } from '../input-fit';
+
+function form(fields: Readonly<Record<string, string>>): FormData {
+  const data = new FormData();
+  for (const [name, value] of Object.entries(fields)) data.set(name, value);
+  return data;
+}
+
+const WISH = { wish: 'push', ruin: 'none', mateName: 'sleeve', material: 'steel', origin: 'bought' };
+
+const JOINT = {
+  name: 'Lid',
+  kind: 'hinge',
+  gapMm: '0.25',
+  pinMm: '4',
+  spanMm: '20',
+  scalePercent: '160',
+  freed: 'green',
+};
+
+describe('forms of a fit', () => {
+  test('a wish has its class, or both ends of its own clearance, never one', () => {
+    expect(expectOk(parseForm(wishForm, form(WISH)))).toMatchObject({ clearance: undefined, coatMm: 0 });
+    const own = { ...WISH, lowMm: '-0,05', highMm: '0.11', isoFit: ' ' };
+    expect(expectOk(parseForm(wishForm, form(own)))).toMatchObject({
+      clearance: { lowMm: -0.05, highMm: 0.11 },
+      isoFit: undefined,
+    });
+    expect(parseForm(wishForm, form({ ...WISH, lowMm: '0.1' }))).toEqual({
+      ok: false,
+      issue: { code: 'field', field: 'highMm', issue: { code: 'together', other: 'lowMm' } },
+    });
+  });
+
+  test.each(['0', '9', '4000'])('a joint at %s %% is refused with the range', (scalePercent) => {
+    expect(parseForm(jointForm, form({ ...JOINT, scalePercent }))).toEqual({
+      ok: false,
+      issue: { code: 'field', field: 'scalePercent', issue: { code: 'outOfRange', low: 10, high: 1000 } },
+    });
+  });
+
+  test('a joint may leave its roof and its play open', () => {
+    expect(expectOk(parseForm(jointForm, form(JOINT)))).toMatchObject({
+      heightGapMm: undefined,
+      mostAngleDeg: undefined,
+      scalePercent: 160,
+    });
+  });
+
+  test('classes rise from grip to loose, each with its least below its most', () => {
+    const fields = Object.fromEntries(
+      WISHES.flatMap((wish) => {
+        const { lowMm, highMm } = FIT_CLASSES_AT_10MM[wish];
+        return [
+          [`low_${wish}`, String(lowMm)],
+          [`high_${wish}`, String(highMm)],
+        ];
+      }),
+    );
+    expect(expectOk(parseForm(classesForm, form(fields)))).toEqual(FIT_CLASSES_AT_10MM);
+    expect(parseForm(classesForm, form({ ...fields, high_push: '-0.2' }))).toMatchObject({
+      ok: false,
+      issue: { field: 'low_push' },
+    });
+    expect(parseForm(classesForm, form({ ...fields, low_slide: '-0.2' }))).toMatchObject({
+      ok: false,
+      issue: { field: 'low_slide' },
+    });
+  });
+
+  test('a resin’s elongation is typed in per cent and kept as a share', () => {
+    expect(expectOk(parseForm(strengthForm, form({ breakPercent: '12' })))).toEqual({ breakStrain: 0.12 });
+  });
+});
+
+describe('forms of a sheet', () => {
+  test('takes options, wishes and own clearances by their ids, and leaves strangers alone', () => {
+    const choices = expectOk(
+      parseForm(
+        sheetForm,
+        form({
+          kind: 'ring',
+          option_proud: '0.5',
+          option_shoulder: '',
+          wish_housing: 'grip',
+          ruin_housing: 'tightRuins',
+          least_shaft: '0.01',
+          most_shaft: '0.1',
+          wish_shaft: 'nonsense',
+          stranger: 'x',
+        }),
+      ),
+    );
+    expect(choices).toEqual({
+      kind: 'ring',
+      options: { proud: 0.5 },
+      wishes: {
+        housing: { wish: 'grip', ruin: 'tightRuins' },
+        shaft: { clearance: { lowMm: 0.01, highMm: 0.1 } },
+      },
+    });
+  });
+
+  test('names the option or clearance that cannot be taken', () => {
+    expect(parseForm(sheetForm, form({ kind: 'ring', option_proud: '900' }))).toMatchObject({
+      ok: false,
+      issue: { field: 'option_proud', issue: { code: 'outOfRange' } },
+    });
+    expect(parseForm(sheetForm, form({ kind: 'ring', least_shaft: '0.1', most_shaft: '' }))).toMatchObject({
+      ok: false,
+      issue: { field: 'least_shaft' },
+    });
+    expect(parseForm(sheetForm, form({ kind: 'boat' }))).toMatchObject({
+      ok: false,
+      issue: { field: 'kind' },
+    });
+  });
+});
+
+describe('forms of a gauge and of the need', () => {
+  test('a gauge takes the usual ladder for blanks', () => {
+    const { parameters } = expectOk(parseForm(gaugeForm, form({ choice: 'roof', profileId: '1' })));
+    expect(parameters).toEqual({ choice: 'roof', fromMm: 0.1, stepMm: 0.05, count: 9, pinMm: 5 });
+  });
+
+  test('what a ladder is tried with needs a size', () => {
+    const given = { choice: 'pocket', profileId: '1', fromMm: '2.3', mateMm: '2.37' };
+    expect(expectOk(parseForm(gaugeForm, form(given))).mate).toEqual({
+      name: 'Mate',
+      sizeMm: 2.37,
+      u_mm: 0.01,
+    });
+    expect(expectOk(parseForm(gaugeForm, form({ ...given, mateMm: '' }))).mate).toBeUndefined();
+  });
+
+  test('claims are ticked boxes, a day is a day', () => {
+    const need = {
+      name: 'a',
+      rule: 'guarded',
+      revision: '1',
+      claim_mains: 'on',
+      dueOn: '2026-12-01',
+      quantity: '',
+    };
+    expect(expectOk(parseForm(needForm, form(need)))).toMatchObject({
+      claims: ['mains'],
+      quantity: 1,
+      dueOn: '2026-12-01',
+    });
+    expect(parseForm(needForm, form({ ...need, dueOn: 'tomorrow' }))).toEqual({
+      ok: false,
+      issue: { code: 'field', field: 'dueOn', issue: { code: 'notADay', text: 'tomorrow' } },
+    });
+  });
+});

@@ -1,0 +1,277 @@
+import { describe, expect, test } from '@jest/globals';
+import { FEW_SIZES, type GaugeSpec, stepsFrom } from '@/core/gauges';
+import { checkMesh, readStl, weldCorners } from '@/core/mesh';
+import type { PartState } from '@/core/metrology';
+import { expectOk } from '@/core/result';
+import { type Db, queries } from '@/store';
+import {
+  createGauge,
+  glanceAtGauges,
+  listRungs,
+  recordRung,
+  rungsOfPrint,
+  targetsOf,
+  viewLadder,
+} from '@/subjects/gauge';
+import { buildJobFile, canBuild, createJob, notePrint, viewJob } from '@/subjects/job';
+import { frameJob, glanceAtJobs } from '@/subjects/overview';
+import { createProfile } from '@/subjects/printing';
+import { touchStandInRung } from '@/subjects/simulated';
+import { readyBench } from '@/testing/bench';
+import { removeJoint } from '../remove-joint';
+import { type JointInput, saveJoint } from '../save-joint';
+import { listJoints, viewJoints } from '../view-joints';
+
+const HINGE: GaugeSpec = {
+  kind: 'joint',
+  joint: 'hinge',
+  direction: 'plane',
+  pinMm: 4,
+  stepsMm: stepsFrom(0.1, 0.05, 9),
+};
+
+const LID: JointInput = {
+  name: 'Lid',
+  kind: 'hinge',
+  gapMm: 0.25,
+  pinMm: 4,
+  spanMm: 20,
+  scale: 1.6,
+  freed: 'green',
+};
+
+function printGauge(db: Db, profileId: number, spec: GaugeSpec) {
+  const jobId = expectOk(createGauge(db, { name: 'gauge', profileId, spec }));
+  return { jobId, printId: notePrint(db, queries.listAttempts(db, jobId).at(-1)!.id, 1, jobId) };
+}
+
+function tapFrom(db: Db, printId: number, freeFrom: number, state: PartState = 'green'): void {
+  for (let rung = 1; rung <= 9; rung++) {
+    const outcome = rung >= freeFrom ? 'free' : 'fused';
+    expectOk(recordRung(db, { clientKey: `${printId} ${rung}`, printId, rung, outcome, state }));
+  }
+}
+
+describe('a gauge', () => {
+  test('of sizes is a job drawn as it is, its expected sizes noted before the print', () => {
+    const { db, profileId } = readyBench();
+    const spec: GaugeSpec = { kind: 'block', sizes: FEW_SIZES };
+    const jobId = expectOk(createGauge(db, { name: 'short block', profileId, spec }));
+    const view = viewJob(db, jobId)!;
+    expect(view.features).toHaveLength(FEW_SIZES.length);
+    expect(view.features.every(({ anchor }) => anchor !== null)).toBe(true);
+    const [attempt] = view.attempts;
+    expect(attempt.drawn.every(({ predictedMm }) => predictedMm !== null)).toBe(true);
+  });
+
+  test('for a terminal keeps what it is tried with', () => {
+    const { db, profileId } = readyBench();
+    const spec: GaugeSpec = { kind: 'pocket', stepsMm: stepsFrom(2.3, 0.05, 5) };
+    const mate = { name: 'Terminal 2.4', sizeMm: 2.37, u_mm: 0.01 };
+    const jobId = expectOk(createGauge(db, { name: 'pockets', profileId, spec, mate }));
+    const { mates, features } = viewJob(db, jobId)!;
+    expect(features.every(({ mateId }) => mateId === mates[0].id)).toBe(true);
+  });
+
+  test('that cannot be built is refused and leaves nothing behind', () => {
+    const { db, profileId } = readyBench();
+    const before = queries.listJobs(db).length;
+    const spec: GaugeSpec = { ...HINGE, stepsMm: [0.3, 0.2] };
+    expect(createGauge(db, { name: 'x', profileId, spec })).toEqual({
+      ok: false,
+      issue: { code: 'rungOrder' },
+    });
+    expect(queries.listJobs(db)).toHaveLength(before);
+  });
+});
+
+describe('a ladder', () => {
+  test('counts the last outcome of each rung, once however often it is sent', () => {
+    const { db, profileId } = readyBench();
+    const { printId } = printGauge(db, profileId, HINGE);
+    const tap = { clientKey: 'tapped once', printId, rung: 3, outcome: 'fused', state: 'green' } as const;
+    expectOk(recordRung(db, tap));
+    expectOk(recordRung(db, { ...tap, outcome: 'sloppy' }));
+    expect(rungsOfPrint(db, printId).get(3)).toBe('fused');
+    expectOk(recordRung(db, { ...tap, clientKey: 'tapped again', outcome: 'stiff' }));
+    expect(listRungs(db)).toMatchObject([{ rung: 3, gapMm: 0.2, outcome: 'stiff', joint: 'hinge' }]);
+    expect(recordRung(db, { ...tap, clientKey: 'beyond', rung: 10 })).toEqual({
+      ok: false,
+      issue: { code: 'gone' },
+    });
+  });
+
+  test('recommends a wider gap the later it comes free, and says what it leaves open', () => {
+    const { db, profileId } = readyBench();
+    const { printId } = printGauge(db, profileId, HINGE);
+    expect(viewLadder([]).note).toEqual({ code: 'noRungs' });
+    tapFrom(db, printId, 4);
+    const early = viewLadder(listRungs(db)).summary.recommendedMm;
+    const other = printGauge(db, profileId, HINGE);
+    tapFrom(db, other.printId, 8);
+    const later = viewLadder(listRungs(db).filter((rung) => rung.printId === other.printId));
+    expect(later.summary.recommendedMm).toBeGreaterThan(early + 0.1);
+    expect(viewLadder(listRungs(db)).note?.code).toBe('crossed');
+    expect(later.curve[0].chance).toBeLessThan(0.01);
+  });
+
+  test('of a simulated print is tried by a simulated hand, always alike, and shows on the list', () => {
+    const { db, profileId } = readyBench();
+    const { printId } = printGauge(db, profileId, HINGE);
+    const found = HINGE.stepsMm.map((_, i) => expectOk(touchStandInRung(db, printId, i + 1)));
+    expect(found[0]).toBe('fused');
+    expect(found.at(-1)).toMatch(/free|sloppy/);
+    expect(expectOk(touchStandInRung(db, printId, 5))).toBe(found[4]);
+    tapFrom(db, printId, 5);
+    expect(glanceAtGauges(db)).toMatchObject([{ printed: true, found: 9, of: 9 }]);
+  });
+});
+
+describe('a joint', () => {
+  test('uses what a ladder of its printer and resin found, at once', () => {
+    const { db, profileId } = readyBench();
+    const jobId = createJob(db, 'Rain gauge', profileId);
+    saveJoint(db, jobId, LID);
+    const [assumed] = viewJoints(db, viewJob(db, jobId)!)!;
+    expect(assumed.sources.plane).toEqual({ from: 'assumed' });
+    tapFrom(db, printGauge(db, profileId, HINGE).printId, 4);
+    const [known] = viewJoints(db, viewJob(db, jobId)!)!;
+    expect(known.sources.plane).toEqual({ from: 'thisJoint', rungs: 9, otherState: false });
+    expect(known.recommendedMm.plane).toBeLessThan(assumed.recommendedMm.plane);
+    expect(known.wanted.free).toBeGreaterThan(known.asDrawn.free);
+    expect(known.restored.free).toBeCloseTo(0.95, 2);
+    expect(known.points.map(({ scale }) => scale)).toContain(1.6);
+  });
+
+  test('of another kind uses it too, and one on another printer by equal printed gaps, and says so', () => {
+    const { db, profileId } = readyBench();
+    tapFrom(db, printGauge(db, profileId, HINGE).printId, 4);
+    const here = createJob(db, 'Tilt head', profileId);
+    saveJoint(db, here, { ...LID, kind: 'ball', pinMm: 9 });
+    expect(viewJoints(db, viewJob(db, here)!)![0].sources.plane).toEqual({
+      from: 'otherJoints',
+      rungs: 9,
+      otherState: false,
+    });
+    const oldAmber = expectOk(
+      createProfile(db, {
+        printerName: 'Old Amber',
+        standIn: true,
+        resinName: 'Otter Tough',
+        profileName: 'q',
+        layerMm: 0.05,
+        lot: '',
+      }),
+    );
+    const there = createJob(db, 'Elsewhere', oldAmber);
+    saveJoint(db, there, LID);
+    expect(viewJoints(db, viewJob(db, there)!)![0].sources.plane).toEqual({
+      from: 'otherPrinter',
+      rungs: 9,
+      printer: 'Long Bench',
+    });
+  });
+
+  test('freed after the cure hears the rungs tried cured first, and takes green ones only for want of them', () => {
+    const { db, profileId } = readyBench();
+    const jobId = createJob(db, 'Rain gauge', profileId);
+    saveJoint(db, jobId, { ...LID, freed: 'cured' });
+    const planeOf = () => viewJoints(db, viewJob(db, jobId)!)![0];
+    tapFrom(db, printGauge(db, profileId, HINGE).printId, 3, 'green');
+    expect(planeOf().sources.plane).toEqual({ from: 'thisJoint', rungs: 9, otherState: true });
+    const green = planeOf().recommendedMm.plane;
+    tapFrom(db, printGauge(db, profileId, HINGE).printId, 7, 'cured');
+    expect(planeOf().sources.plane).toEqual({ from: 'thisJoint', rungs: 9, otherState: false });
+    expect(planeOf().recommendedMm.plane).toBeGreaterThan(green + 0.1);
+  });
+
+  test('is changed and put away; without a profile nothing is told', () => {
+    const { db, profileId } = readyBench();
+    const jobId = createJob(db, 'Rain gauge', profileId);
+    saveJoint(db, jobId, LID);
+    const [joint] = listJoints(db, jobId);
+    saveJoint(db, jobId, { ...LID, gapMm: 0.4, mostAngleDeg: 1 }, joint.id);
+    expect(viewJoints(db, viewJob(db, jobId)!)![0]).toMatchObject({
+      design: { gapMm: 0.4 },
+      limit: { angleRad: Math.PI / 180 },
+    });
+    removeJoint(db, jobId, joint.id);
+    expect(listJoints(db, jobId)).toEqual([]);
+    expect(viewJoints(db, viewJob(db, createJob(db, 'bare'))!)).toBeUndefined();
+  });
+});
+
+describe('on Today and in its frame', () => {
+  test('a job of joints alone goes on to its fits, a ladder to its rungs until all are found out', () => {
+    const { db, profileId } = readyBench();
+    const hinge = createJob(db, 'Rain gauge', profileId);
+    const glance = (id: number) => glanceAtJobs(db).find((each) => each.id === id)!;
+    expect(glance(hinge)).toMatchObject({ step: 'need', joints: 0 });
+    saveJoint(db, hinge, LID);
+    expect(glance(hinge)).toMatchObject({ step: 'fit', joints: 1 });
+    expect(frameJob(db, viewJob(db, hinge)!).settled.fit).toBe(1);
+
+    const { jobId, printId } = printGauge(db, profileId, HINGE);
+    expect(glance(jobId)).toMatchObject({ step: 'measure', read: 0, of: 9 });
+    expectOk(
+      recordRung(db, { clientKey: 'first of nine', printId, rung: 9, outcome: 'free', state: 'green' }),
+    );
+    expect(frameJob(db, viewJob(db, jobId)!).settled.measure).toBeCloseTo(1 / 9, 12);
+    tapFrom(db, printId, 4);
+    expect(glance(jobId)).toMatchObject({ step: 'story', read: 9, of: 9 });
+    expect(frameJob(db, viewJob(db, jobId)!).settled.measure).toBe(1);
+  });
+
+  test('a real printer has no simulated hand, and a block no rungs', () => {
+    const { db } = readyBench();
+    const real = expectOk(
+      createProfile(db, {
+        printerName: 'A real one',
+        standIn: false,
+        resinName: 'Otter Tough',
+        profileName: 'r',
+        layerMm: 0.05,
+        lot: '',
+      }),
+    );
+    const ladder = printGauge(db, real, HINGE);
+    expect(touchStandInRung(db, ladder.printId, 1)).toEqual({
+      ok: false,
+      issue: { code: 'noStandInPrinter' },
+    });
+    expect(touchStandInRung(db, ladder.printId, 99)).toEqual({ ok: false, issue: { code: 'gone' } });
+    const block = printGauge(db, real, { kind: 'block', sizes: FEW_SIZES });
+    expect(touchStandInRung(db, block.printId, 1)).toEqual({ ok: false, issue: { code: 'gone' } });
+    expect(
+      recordRung(db, {
+        clientKey: 'on a block',
+        printId: block.printId,
+        rung: 1,
+        outcome: 'free',
+        state: 'green',
+      }),
+    ).toEqual({
+      ok: false,
+      issue: { code: 'gone' },
+    });
+  });
+
+  test('the file of a ladder is there before its print, closed, and the same as 3MF', async () => {
+    const { db, profileId } = readyBench();
+    const jobId = expectOk(
+      createGauge(db, { name: 'gauge', profileId, spec: { ...HINGE, stepsMm: [0.2, 0.3] } }),
+    );
+    const view = viewJob(db, jobId)!;
+    const stl = (await buildJobFile(view, 'newest', 'stl'))!;
+    expect(checkMesh(weldCorners(expectOk(readStl(stl)).corners)).watertight).toBe(true);
+    expect((await buildJobFile(view, 'newest', '3mf'))!.length).toBeGreaterThan(1000);
+    expect(canBuild(view)).toBe(true);
+    expect(await buildJobFile(viewJob(db, createJob(db, 'bare'))!, 'newest', 'stl')).toBeUndefined();
+  });
+
+  test('targets of a job are what a chosen block tells about; a job without sizes has none', () => {
+    const { db, jobId } = readyBench();
+    expect(targetsOf(viewJob(db, jobId)!)?.map(({ targetMm }) => targetMm)).toEqual([9.56, 20]);
+    expect(targetsOf(viewJob(db, createJob(db, 'bare'))!)).toBeUndefined();
+  });
+});

@@ -1,0 +1,116 @@
+import { and, asc, eq, isNull } from 'drizzle-orm';
+import {
+  chanceFree,
+  estimateLadder,
+  type GapDirection,
+  isFloppy,
+  jointAtScale,
+  type JointDesign,
+  type JointState,
+  type Ladders,
+  leastSpacing,
+  offsetForGap,
+  type PlayLimit,
+  printedGap,
+  recommendedGap,
+  type ScaleWindow,
+  scaleWindow,
+} from '@/core/fits';
+import { mixtureMoments } from '@/core/numerics';
+import { type Db, tables } from '@/store';
+import { type FoundRung, listRungs } from '@/subjects/gauge';
+import type { JobView } from '@/subjects/job';
+import type { LearnedSignature } from '@/subjects/printing';
+import { type LadderSource, rungsFor } from './rungs-for-joint';
+
+export type Joint = typeof tables.joints.$inferSelect;
+
+export function listJoints(db: Db, jobId: number): Joint[] {
+  const { joints } = tables;
+  return db
+    .select()
+    .from(joints)
+    .where(and(eq(joints.jobId, jobId), isNull(joints.removedAt)))
+    .orderBy(asc(joints.id))
+    .all();
+}
+
+/** A joint at one of the scales of its chart. */
+interface JointPoint extends JointState {
+  readonly floppy: boolean;
+}
+
+export interface JointView {
+  readonly joint: Joint;
+  readonly design: JointDesign;
+  readonly limit: PlayLimit;
+  readonly sources: Readonly<Record<GapDirection, LadderSource>>;
+  readonly asDrawn: JointState;
+  readonly wanted: JointPoint;
+  readonly window: ScaleWindow;
+  /** Smallest drawn gaps per side, at scale 1, that free themselves with 95 %. */
+  readonly recommendedMm: Readonly<Record<GapDirection, number>>;
+  /** Material to take off each wall after scaling, so that the wanted scale prints the gap of the recommended joint. */
+  readonly offsetMm: number;
+  readonly restored: { readonly printedMm: number; readonly free: number };
+  readonly spacingMm: number;
+  readonly points: readonly JointPoint[];
+}
+
+export function designOf({ kind, gapMm, heightGapMm, pinMm, spanMm }: Joint): JointDesign {
+  return { kind, gapMm, heightGapMm: heightGapMm ?? undefined, pinMm, spanMm };
+}
+
+/** Play that counts as floppy where nobody said: a hinge may wobble two degrees, the rest shift half a millimetre. */
+function limitOf({
+  kind,
+  mostAngleDeg,
+  mostLateralMm,
+}: Pick<Joint, 'kind' | 'mostAngleDeg' | 'mostLateralMm'>): PlayLimit {
+  if (mostAngleDeg !== null) return { angleRad: (mostAngleDeg * Math.PI) / 180 };
+  if (mostLateralMm !== null) return { lateralMm: mostLateralMm };
+  return kind === 'hinge' ? { angleRad: (2 * Math.PI) / 180 } : { lateralMm: 0.5 };
+}
+
+const CHART_SCALES = Array.from({ length: 27 }, (_, i) => 0.4 + i * 0.1);
+
+function viewJoint(db: Db, all: readonly FoundRung[], learned: LearnedSignature, joint: Joint): JointView {
+  const { signature } = learned;
+  const design = designOf(joint);
+  const limit = limitOf(joint);
+  const plane = rungsFor(db, all, learned, joint, 'plane');
+  const height = rungsFor(db, all, learned, joint, 'height');
+  const ladders: Ladders = { plane: estimateLadder(plane.rungs), height: estimateLadder(height.rungs) };
+  const at = (scale: number): JointPoint => {
+    const state = jointAtScale(signature, ladders, design, scale);
+    return { ...state, floppy: isFloppy(state, limit) };
+  };
+  const freeing = recommendedGap(ladders.plane);
+  const wantedMm = mixtureMoments(printedGap(signature, design, 'plane', 1, freeing)).mean;
+  const offsetMm = offsetForGap(signature, design, joint.scale, wantedMm);
+  return {
+    joint,
+    design,
+    limit,
+    sources: { plane: plane.source, height: height.source },
+    asDrawn: jointAtScale(signature, ladders, design, 1),
+    wanted: at(joint.scale),
+    window: scaleWindow(signature, ladders, design, limit),
+    recommendedMm: { plane: freeing, height: recommendedGap(ladders.height) },
+    offsetMm,
+    restored: {
+      printedMm: wantedMm,
+      free: chanceFree(ladders.plane, design.gapMm * joint.scale + 2 * offsetMm),
+    },
+    spacingMm: leastSpacing(signature, ladders.plane, design, design.pinMm),
+    points: [...new Set([...CHART_SCALES, joint.scale])].sort((a, b) => a - b).map(at),
+  };
+}
+
+/** Joints of a job on its printer and resin; undefined without a profile. */
+export function viewJoints(db: Db, view: JobView): JointView[] | undefined {
+  const { learned } = view;
+  if (learned === undefined) return undefined;
+  const all = listRungs(db);
+  return listJoints(db, view.job.id).map((joint) => viewJoint(db, all, learned, joint));
+}

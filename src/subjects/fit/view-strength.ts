@@ -1,0 +1,33 @@
+import { evidenceOf, type Known, modulusOf, type Quote, strengthOfResin } from '@/core/resins';
+import { type Db, queries } from '@/store';
+import { resinFile } from '@/subjects/resin';
+
+/** A value a fit goes by, with where it comes from. */
+export interface StrengthValue {
+  readonly value: number;
+  readonly source: Quote['source'];
+}
+
+/** What a cured resin stands; a field is missing where nobody has said. */
+export interface ResinStrength {
+  readonly modulusMPa?: StrengthValue;
+  readonly strengthMPa?: StrengthValue;
+  readonly breakStrain?: StrengthValue;
+}
+
+/** What a resin stands by its proofs and its sheet, on the cautious side where there is an interval. */
+export function strengthOf(db: Db, resinId: number): ResinStrength {
+  const found = queries.findResin(db, resinId);
+  if (found === undefined) return {};
+  const evidence = evidenceOf(resinFile(found));
+  const valueOf = (known: Known | undefined, cautious = false) =>
+    known && {
+      value: cautious && Number.isFinite(known.low) ? known.low : known.value,
+      source: known.quote.source,
+    };
+  return {
+    modulusMPa: valueOf(modulusOf(evidence)),
+    strengthMPa: valueOf(strengthOfResin(evidence)),
+    breakStrain: valueOf(evidence.of('elongation'), true),
+  };
+}

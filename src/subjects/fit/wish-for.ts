@@ -1,0 +1,105 @@
+import { eq } from 'drizzle-orm';
+import {
+  type ClearanceBand,
+  isoFit,
+  type IsoFitIssue,
+  type Ruin,
+  type Wish,
+  wishedClearance,
+} from '@/core/fits';
+import { fail, ok, type Result } from '@/core/result';
+import { optionOf, SHEETS } from '@/core/sheets';
+import { type Db, queries, tables } from '@/store';
+import { readHouseRules } from '@/subjects/house';
+import { keepMateBody, type MateInput, refit } from '@/subjects/job';
+import { bumpRevision, noteLedger } from '@/subjects/records';
+
+type WishIssue =
+  | { readonly code: 'gone' }
+  | { readonly code: 'pitchHasNoMate' }
+  | { readonly code: 'clearanceCrossed' }
+  | { readonly code: 'mateUnmeasured'; readonly name: string }
+  | { readonly code: 'iso'; readonly issue: IsoFitIssue };
+
+export interface WishInput {
+  readonly wish: Wish;
+  /** Clearance of this interface alone, in place of the class. */
+  readonly clearance?: ClearanceBand;
+  /** Letters such as H7/g6, in place of the class. */
+  readonly isoFit?: string;
+  readonly ruin: Ruin;
+  readonly coatMm: number;
+  readonly mate: MateInput;
+}
+
+function isoBand(input: WishInput): Result<ClearanceBand | undefined, WishIssue> {
+  if (input.isoFit === undefined) return ok(input.clearance);
+  const fit = isoFit(input.mate.sizeMm ?? NaN, input.isoFit);
+  if (!fit.ok) return fail({ code: 'iso', issue: fit.issue });
+  const { min, max } = fit.value.clearance_um;
+  return ok({ lowMm: min / 1000, highMm: max / 1000 });
+}
+
+/** A feature that came from a measuring sheet: the sheet learns of the wish, so that taking it over again keeps it. */
+function noteOnSheet(db: Db, job: queries.Job, mateId: number, input: WishInput, band?: ClearanceBand): void {
+  const mate = queries.listMates(db, job.id).find(({ id }) => id === mateId);
+  if (job.sheet === null || mate === undefined || mate.measure === null) return;
+  const { sheet } = job;
+  const at = SHEETS[sheet.kind].interfaces(optionOf(sheet)).find(({ measure }) => measure === mate.measure);
+  if (at === undefined) return;
+  const { wish, ruin, coatMm } = input;
+  const wishes = { ...sheet.wishes, [at.id]: { wish, ruin, clearance: band, coatMm } };
+  db.update(tables.jobs)
+    .set({ sheet: { ...sheet, wishes } })
+    .where(eq(tables.jobs.id, job.id))
+    .run();
+}
+
+/**
+ * Names what should happen where a feature meets its mate; its target and limits follow. With a mate that was never
+ * measured the wish is kept and `mateUnmeasured` comes back: the limits stay what they were until it has a size.
+ */
+export function wishFor(db: Db, jobId: number, featureId: number, input: WishInput): Result<void, WishIssue> {
+  const job = queries.findJob(db, jobId);
+  const feature = queries.listFeatures(db, jobId).find(({ id }) => id === featureId);
+  if (job === undefined || feature === undefined) return fail({ code: 'gone' });
+  if (feature.sense === 'pitch') return fail({ code: 'pitchHasNoMate' });
+  const known = queries.listMates(db, jobId).find(({ name }) => name === input.mate.name);
+  const sizeMm = input.mate.sizeMm ?? known?.sizeMm ?? undefined;
+  const band = isoBand({ ...input, mate: { ...input.mate, sizeMm } });
+  if (!band.ok) return band;
+  if (band.value !== undefined && !(band.value.lowMm < band.value.highMm))
+    return fail({ code: 'clearanceCrossed' });
+  return db.transaction((tx) => {
+    const mateId = keepMateBody(tx, jobId, input.mate);
+    tx.update(tables.features)
+      .set({
+        mateId,
+        wish: input.wish,
+        bandLowMm: band.value?.lowMm ?? null,
+        bandHighMm: band.value?.highMm ?? null,
+        isoFit: input.isoFit ?? null,
+        ruin: input.ruin,
+        coatMm: input.coatMm,
+      })
+      .where(eq(tables.features.id, featureId))
+      .run();
+    noteOnSheet(tx, job, mateId, input, band.value);
+    if (sizeMm === undefined) {
+      bumpRevision(tx, jobId);
+      return fail({ code: 'mateUnmeasured', name: input.mate.name });
+    }
+    refit(tx, jobId);
+    bumpRevision(tx, jobId);
+    const { lowMm, highMm } =
+      band.value ?? wishedClearance(input.wish, sizeMm, readHouseRules(tx).fitClasses);
+    noteLedger(
+      tx,
+      jobId,
+      'fit',
+      `${feature.name}: ${input.isoFit ?? input.wish} on ${input.mate.name}`,
+      `clearance ${lowMm.toFixed(3)} to ${highMm.toFixed(3)} mm on ${sizeMm.toFixed(2)}`.replaceAll('-', '−'),
+    );
+    return ok(undefined);
+  });
+}

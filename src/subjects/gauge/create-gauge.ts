@@ -1,0 +1,77 @@
+import { findGaugeIssue, gaugeAnchors, gaugeFeatures, type GaugeIssue, type GaugeSpec } from '@/core/gauges';
+import { expectOk, fail, ok, type Result } from '@/core/result';
+import type { Target } from '@/core/signature';
+import { type Db, kindColumns, tables, targetOf } from '@/store';
+import { type JobView, startAttempt, viewJob } from '@/subjects/job';
+import { noteLedger } from '@/subjects/records';
+
+/** Targets of a job, for a block chosen to tell about them; undefined when it has none. */
+export function targetsOf({ features, mates }: JobView): Target[] | undefined {
+  return features.length === 0 ? undefined : features.map((feature) => targetOf(feature, mates));
+}
+
+interface NewGauge {
+  readonly name: string;
+  readonly profileId: number;
+  readonly spec: GaugeSpec;
+  /** What a pocket, hole or pin ladder is tried with. */
+  readonly mate?: { readonly name: string; readonly sizeMm: number; readonly u_mm: number };
+}
+
+/** Half width of a gauge size's limits, mm: they only scale its strip, a gauge has nothing to fit. */
+const GAUGE_LIMIT_MM = 0.1;
+
+/** Its one attempt, at the sizes it is made of, with what is expected of each before it is printed. */
+function drawAsItIs(db: Db, jobId: number, profileId: number): void {
+  const view = viewJob(db, jobId)!;
+  if (view.features.length === 0) {
+    db.insert(tables.attempts).values({ jobId, number: 1, profileId, createdAt: new Date() }).run();
+    noteLedger(db, jobId, 'correct', 'Gauge drawn', 'as it is: what the printer does to it is the answer');
+    return;
+  }
+  const drawnMm = new Map(view.features.map(({ id, targetMm }) => [id, targetMm]));
+  expectOk(startAttempt(db, view, { lever: 'drawn', reason: '', drawnMm }));
+}
+
+/** Makes a gauge as a job of its tx, drawn as it is: its file is ready, its sizes stand in the order of reading. */
+export function createGauge(db: Db, wanted: NewGauge): Result<number, GaugeIssue> {
+  const { spec, profileId, name, mate } = wanted;
+  const issue = findGaugeIssue(spec);
+  if (issue !== undefined) return fail(issue);
+  const anchors = gaugeAnchors(spec);
+  return db.transaction((tx) => {
+    const { id: jobId } = tx
+      .insert(tables.jobs)
+      .values({ kind: 'gauge', name, profileId, gauge: spec, createdAt: new Date() })
+      .returning()
+      .get();
+    const mateId =
+      mate === undefined
+        ? null
+        : tx
+            .insert(tables.mates)
+            .values({ jobId, name: mate.name, sizeMm: mate.sizeMm, uMm: mate.u_mm })
+            .returning()
+            .get().id;
+    // Rungs of joints are tried by the hand, not read.
+    const sizes = spec.kind === 'joint' ? [] : gaugeFeatures(spec);
+    sizes.forEach(({ feature, kind, drawnMm }, position) => {
+      const anchor = anchors.get(feature);
+      tx.insert(tables.features)
+        .values({
+          jobId,
+          position,
+          name: feature,
+          ...kindColumns(kind),
+          targetMm: drawnMm,
+          lowerMm: -GAUGE_LIMIT_MM,
+          upperMm: GAUGE_LIMIT_MM,
+          mateId,
+          anchor: anchor === undefined ? null : [anchor[0], anchor[1], anchor[2]],
+        })
+        .run();
+    });
+    drawAsItIs(tx, jobId, profileId);
+    return ok(jobId);
+  });
+}

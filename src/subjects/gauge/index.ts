@@ -1,0 +1,6 @@
+import 'server-only';
+
+export { createGauge, targetsOf } from './create-gauge';
+export { recordRung } from './record-rung';
+export { glanceAtGauges } from './view-gauges';
+export { type FoundRung, type LadderView, listRungs, rungsOfPrint, viewLadder } from './view-ladder';

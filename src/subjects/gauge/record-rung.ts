@@ -1,0 +1,32 @@
+import { eq } from 'drizzle-orm';
+import type { RungOutcome } from '@/core/fits';
+import type { PartState } from '@/core/metrology';
+import { fail, ok, type Result } from '@/core/result';
+import { type Db, tables } from '@/store';
+
+interface NewRung {
+  readonly clientKey: string;
+  readonly printId: number;
+  readonly rung: number;
+  readonly outcome: RungOutcome;
+  readonly state: PartState;
+}
+
+/** Keeps what the hand found at a rung; the last outcome of a rung in a print counts. */
+export function recordRung(db: Db, wanted: NewRung): Result<void, { readonly code: 'gone' }> {
+  const { prints, attempts, jobs } = tables;
+  const row = db
+    .select({ gauge: jobs.gauge })
+    .from(prints)
+    .innerJoin(attempts, eq(prints.attemptId, attempts.id))
+    .innerJoin(jobs, eq(attempts.jobId, jobs.id))
+    .where(eq(prints.id, wanted.printId))
+    .get();
+  if (row?.gauge?.kind !== 'joint' || row.gauge.stepsMm[wanted.rung - 1] === undefined)
+    return fail({ code: 'gone' });
+  db.insert(tables.rungs)
+    .values({ ...wanted, takenAt: new Date() })
+    .onConflictDoNothing()
+    .run();
+  return ok(undefined);
+}

@@ -1,0 +1,91 @@
+import { and, asc, eq } from 'drizzle-orm';
+import {
+  chanceFree,
+  estimateLadder,
+  findLadderNote,
+  type GapDirection,
+  type JointKind,
+  type Ladder,
+  type LadderNote,
+  type LadderSummary,
+  type Rung,
+  type RungOutcome,
+  summariseLadder,
+} from '@/core/fits';
+import type { PartState } from '@/core/metrology';
+import { type Db, tables } from '@/store';
+
+/** A rung as it was found in one print. */
+export interface FoundRung extends Rung {
+  readonly rung: number;
+  readonly printId: number;
+  readonly profileId: number;
+  /** In which state it was tried. */
+  readonly state: PartState;
+  readonly joint: JointKind;
+  readonly direction: GapDirection;
+}
+
+/** The last outcome of every rung of every print of a joint gauge on this bench, oldest first. */
+export function listRungs(db: Db): FoundRung[] {
+  const { rungs, prints, attempts, jobs } = tables;
+  const rows = db
+    .select({ found: rungs, gauge: jobs.gauge, profileId: attempts.profileId })
+    .from(rungs)
+    .innerJoin(prints, eq(rungs.printId, prints.id))
+    .innerJoin(attempts, eq(prints.attemptId, attempts.id))
+    .innerJoin(jobs, eq(attempts.jobId, jobs.id))
+    .orderBy(asc(rungs.id))
+    .all();
+  const last = new Map(rows.map((row) => [`${row.found.printId}/${row.found.rung}`, row]));
+  return [...last.values()].flatMap(({ found, gauge, profileId }) => {
+    if (gauge?.kind !== 'joint') return [];
+    const gapMm = gauge.stepsMm[found.rung - 1];
+    if (gapMm === undefined) return [];
+    const { rung, printId, outcome, state } = found;
+    return {
+      rung,
+      printId,
+      outcome,
+      state,
+      gapMm,
+      profileId,
+      joint: gauge.joint,
+      direction: gauge.direction,
+    };
+  });
+}
+
+export interface LadderView {
+  readonly ladder: Ladder;
+  readonly summary: LadderSummary;
+  readonly note?: LadderNote;
+  /** P(free) over the drawn gap, for the chart. */
+  readonly curve: readonly { readonly gapMm: number; readonly chance: number }[];
+}
+
+const CURVE_STEPS = 40;
+
+/** What rungs come to, with the curve of coming free. */
+export function viewLadder(rungs: readonly Rung[]): LadderView {
+  const ladder = estimateLadder(rungs);
+  const summary = summariseLadder(ladder);
+  const most = Math.max(0.5, 1.15 * summary.recommendedMm, ...rungs.map(({ gapMm }) => gapMm));
+  const curve = Array.from({ length: CURVE_STEPS + 1 }, (_, i) => {
+    const gapMm = (most * i) / CURVE_STEPS;
+    return { gapMm, chance: chanceFree(ladder, gapMm) };
+  });
+  return { ladder, summary, note: findLadderNote(rungs), curve };
+}
+
+/** Outcomes found in one print, by rung. */
+export function rungsOfPrint(db: Db, printId: number): Map<number, RungOutcome> {
+  const { rungs } = tables;
+  const rows = db
+    .select()
+    .from(rungs)
+    .where(and(eq(rungs.printId, printId)))
+    .orderBy(asc(rungs.id))
+    .all();
+  return new Map(rows.map(({ rung, outcome }) => [rung, outcome]));
+}

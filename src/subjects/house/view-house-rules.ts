@@ -1,0 +1,42 @@
+import { eq } from 'drizzle-orm';
+import { CHECK_RULES, type CheckRules } from '@/core/findings';
+import { FIT_CLASSES_AT_10MM, type FitClasses } from '@/core/fits';
+import { DEFAULT_SCHOOLS, type Schools, type WashLiquid } from '@/core/resins';
+import { type Db, tables } from '@/store';
+
+/** How this bench wants the program to behave. */
+export interface HouseRules {
+  readonly benchName: string;
+  /** Single letters as keys; off for people who type with aids that send letters. */
+  readonly letterKeys: boolean;
+  /** Clearance that each wish means at 10 mm. */
+  readonly fitClasses: FitClasses;
+  /** The side this shop is on where practice differs. */
+  readonly schools: Schools;
+  /** Wash liquids at hand; none named: any can be had. */
+  readonly liquids: readonly WashLiquid[];
+  /** Temperature of the room in which it is printed, °C; null when it is not asked for. */
+  readonly roomC: number | null;
+  /** Resin that changing a vat over loses, ml. */
+  readonly changeoverMl: number;
+  /** What a part is held to before it is printed. */
+  readonly check: CheckRules;
+}
+
+export const HOUSE_DEFAULTS: HouseRules = Object.freeze({
+  benchName: 'My bench',
+  letterKeys: true,
+  fitClasses: FIT_CLASSES_AT_10MM,
+  schools: DEFAULT_SCHOOLS,
+  liquids: [],
+  roomC: null,
+  changeoverMl: 30,
+  check: CHECK_RULES,
+});
+
+export const NAME = 'house';
+
+export function readHouseRules(db: Db): HouseRules {
+  const row = db.select().from(tables.settings).where(eq(tables.settings.name, NAME)).get();
+  return { ...HOUSE_DEFAULTS, ...(row?.value as Partial<HouseRules> | undefined) };
+}

@@ -1,0 +1,22 @@
+import 'server-only';
+
+export { addFeature } from './add-feature';
+export { archiveJob } from './archive-job';
+export { buildJobFile, canBuild, outlineOfJob, PART_FORMATS, type PartFormat } from './build-part';
+export { chooseProfile } from './choose-profile';
+export { copyJob } from './copy-job';
+export { createJob } from './create-job';
+export { drawnOfPart, drawOptions } from './drawn-sizes';
+export { type FeatureInput } from './feature-input';
+export { keepMateBody, type MateInput } from './keep-mate';
+export { keepPartFile } from './keep-part-file';
+export { bandOf, conditionsOf, limitsOf, mateOf, NO_WISH } from './limits-of-wish';
+export { type FeatureMend, type MendEffect, mendFeature } from './mend-feature';
+export { notePrint } from './note-print';
+export { placeFeature } from './place-feature';
+export { refit } from './refit-job';
+export { removeFeature } from './remove-feature';
+export { type NewAttempt, startAttempt } from './start-attempt';
+export { type JobView, viewJob } from './view-job';
+export { type JobPart, partOfJob } from './view-part';
+export { type FeatureView, type PrintView, viewPrint } from './view-print';

@@ -1,0 +1,73 @@
+import { fail, ok, type Result } from '@/core/result';
+import type { Target } from '@/core/signature';
+import {
+  type CellIssue,
+  type CsvIssue,
+  formatTable,
+  kindCells,
+  parseTable,
+  readKind,
+  readName,
+  readNeededNumber,
+  readSize,
+  type RowIssue,
+} from '@/subjects/language/shared';
+
+type TargetsCsvIssue = CsvIssue | CellIssue | Extract<RowIssue, { code: 'limitsCrossed' | 'twice' }>;
+
+const COLUMNS = [
+  'feature',
+  'sense',
+  'shape',
+  'axis',
+  'angle_deg',
+  'base',
+  'target_mm',
+  'tol_minus_mm',
+  'tol_plus_mm',
+];
+
+/** Reads targets.csv; tol_minus_mm is negative or zero, a feature stands in it once. */
+export function parseTargetsCsv(text: string): Result<Target[], TargetsCsvIssue> {
+  const table = parseTable(text, COLUMNS);
+  if (!table.ok) return table;
+  const targets: Target[] = [];
+  for (const row of table.value) {
+    const feature = readName(row, 'feature');
+    if (!feature.ok) return feature;
+    const kind = readKind(row);
+    if (!kind.ok) return kind;
+    const target = readSize(row, 'target_mm');
+    if (!target.ok) return target;
+    const minus = readNeededNumber(row, 'tol_minus_mm');
+    if (!minus.ok) return minus;
+    const plus = readNeededNumber(row, 'tol_plus_mm');
+    if (!plus.ok) return plus;
+    const name = feature.value;
+    if (minus.value > 0 || minus.value >= plus.value)
+      return fail({ code: 'limitsCrossed', line: row.line, feature: name });
+    if (targets.some((other) => other.feature === name))
+      return fail({ code: 'twice', line: row.line, feature: name });
+    targets.push({
+      feature: name,
+      kind: kind.value,
+      targetMm: target.value,
+      lowerMm: minus.value,
+      upperMm: plus.value,
+    });
+  }
+  return ok(targets);
+}
+
+export function formatTargetsCsv(targets: readonly Target[]): string {
+  return formatTable(
+    COLUMNS,
+    targets.map((target) => [
+      target.feature,
+      ...kindCells(target.kind),
+      target.targetMm,
+      target.lowerMm,
+      target.upperMm,
+    ]),
+  );
+}

@@ -1,0 +1,9 @@
+import { eq } from 'drizzle-orm';
+import { type Db, tables } from '@/store';
+import { bumpRevision } from '@/subjects/records';
+
+/** Puts a feature away; its readings stay on record and go on teaching the signature. */
+export function removeFeature(db: Db, jobId: number, featureId: number): void {
+  db.update(tables.features).set({ removedAt: new Date() }).where(eq(tables.features.id, featureId)).run();
+  bumpRevision(db, jobId);
+}

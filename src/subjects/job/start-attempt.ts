@@ -1,0 +1,78 @@
+import { assessFit } from '@/core/fits';
+import { fail, ok, type Result } from '@/core/result';
+import { type Db, tables, targetOf } from '@/store';
+import { noteLedger } from '@/subjects/records';
+import { drawOptions, roundDrawn } from './drawn-sizes';
+import type { JobView } from './view-job';
+
+type StartIssue =
+  { readonly code: 'noProfile' } | { readonly code: 'noFeatures' } | { readonly code: 'noReason' };
+
+export interface NewAttempt {
+  readonly lever: 'drawn' | 'mesh';
+  readonly meshHash?: string;
+  readonly reason: string;
+  /** Drawn sizes by feature id; features left out keep what they had, or their target. */
+  readonly drawnMm: ReadonlyMap<number, number>;
+}
+
+/** Starts the next attempt with its drawn sizes and what was expected of each, before anything is printed. */
+export function startAttempt(db: Db, view: JobView, wanted: NewAttempt): Result<number, StartIssue> {
+  const { job, learned } = view;
+  if (job.profileId === null || learned === undefined) return fail({ code: 'noProfile' });
+  if (view.features.length === 0) return fail({ code: 'noFeatures' });
+  const last = view.attempts.at(-1);
+  if (last !== undefined && wanted.reason.trim() === '') return fail({ code: 'noReason' });
+  const number = (last?.number ?? 0) + 1;
+  const options = drawOptions(view);
+  const profileId = job.profileId;
+  return db.transaction((tx) => {
+    const attempt = tx
+      .insert(tables.attempts)
+      .values({
+        jobId: job.id,
+        number,
+        profileId,
+        lever: wanted.lever,
+        meshHash: wanted.meshHash ?? null,
+        reason: wanted.reason.trim(),
+        createdAt: new Date(),
+      })
+      .returning()
+      .get();
+    for (const feature of view.features) {
+      const before = last?.drawn.find(({ featureId }) => featureId === feature.id)?.drawnMm;
+      const drawnMm = roundDrawn(wanted.drawnMm.get(feature.id) ?? before ?? feature.targetMm);
+      const { predictedMm, sdMm, inTolerance } = assessFit(
+        learned.signature,
+        targetOf(feature, view.mates),
+        drawnMm,
+        options,
+      );
+      tx.insert(tables.drawnSizes)
+        .values({
+          attemptId: attempt.id,
+          featureId: feature.id,
+          drawnMm,
+          predictedMm,
+          sdMm,
+          chance: inTolerance,
+        })
+        .run();
+    }
+    const sizes = view.features
+      .map((feature) => roundDrawn(wanted.drawnMm.get(feature.id) ?? feature.targetMm))
+      .slice(0, 4);
+    noteLedger(
+      tx,
+      job.id,
+      'correct',
+      `Attempt ${number} drawn ${sizes.join(' / ')}${view.features.length > 4 ? ' …' : ''}`,
+      wanted.reason.trim() ||
+        (learned.readingCount === 0
+          ? 'no signature yet: the prior decided'
+          : `${learned.readingCount} readings of this profile`),
+    );
+    return ok(attempt.id);
+  });
+}

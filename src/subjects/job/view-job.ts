@@ -1,0 +1,28 @@
+import { type Db, queries } from '@/store';
+import { type LearnedSignature, learnSignature } from '@/subjects/printing';
+import { type PrintView, viewPrint } from './view-print';
+
+export interface JobView {
+  readonly job: queries.Job;
+  readonly profile?: queries.ProfileRow;
+  readonly attempts: readonly queries.AttemptWithPrints[];
+  readonly mates: readonly queries.Mate[];
+  readonly features: readonly queries.Feature[];
+  /** The newest attempt, read on its newest print. */
+  readonly current?: PrintView;
+  readonly learned?: LearnedSignature;
+}
+
+/** Everything a job's pages show; undefined when there is no such job. */
+export function viewJob(db: Db, jobId: number): JobView | undefined {
+  const job = queries.findJob(db, jobId);
+  if (job === undefined) return undefined;
+  const attempts = queries.listAttempts(db, jobId);
+  const features = queries.listFeatures(db, jobId);
+  const mates = queries.listMates(db, jobId);
+  const profile = job.profileId === null ? undefined : queries.findProfile(db, job.profileId);
+  const learned = job.profileId === null ? undefined : learnSignature(db, job.profileId);
+  const last = attempts.at(-1);
+  const current = last && viewPrint(db, { job, features, mates, learned }, last, last.prints.at(-1));
+  return { job, profile, attempts, mates, features, current, learned };
+}

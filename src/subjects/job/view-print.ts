@@ -1,0 +1,204 @@
+import {
+  estimateSize,
+  type FeatureKind,
+  judgeConformity,
+  type PooledScatter,
+  pooledScatter,
+  type SizeEstimate,
+  type Verdict,
+} from '@/core/metrology';
+import { mixtureMoments } from '@/core/numerics';
+import { type FitWord, predictSize } from '@/core/signature';
+import {
+  correctedMm,
+  type Db,
+  featureKey,
+  instrumentOf,
+  isAtPlate,
+  kindOf,
+  printKey,
+  queries,
+} from '@/store';
+import type { LearnedSignature } from '@/subjects/printing';
+
+/** A size expected of a print before it is read. */
+interface Prediction {
+  readonly meanMm: number;
+  readonly sdMm: number;
+}
+
+interface ReadingView {
+  readonly id: number;
+  /** As its sender named it. */
+  readonly clientKey: string;
+  readonly readingMm: number;
+  /** It agrees neither with its repeats nor with the law. */
+  readonly suspicious?: { readonly z: number; readonly guessMm: number | null };
+  /** Taken at the plate edge, where the first layers flare: not part of the size. */
+  readonly atPlate: boolean;
+}
+
+/** A feature in one print of one attempt, ready to be shown. */
+export interface FeatureView {
+  readonly id: number;
+  readonly name: string;
+  readonly kind: FeatureKind;
+  readonly targetMm: number;
+  readonly lowerMm: number;
+  readonly upperMm: number;
+  readonly mate?: queries.Mate;
+  readonly anchor: readonly [number, number, number] | null;
+  readonly drawnMm?: number;
+  readonly predicted?: Prediction;
+  readonly readings: readonly ReadingView[];
+  readonly size?: SizeEstimate;
+  readonly resolutionMm: number;
+  readonly verdict?: Verdict;
+  readonly word?: FitWord;
+  /** Weight of the push at that word, N. */
+  readonly pushN?: number;
+}
+
+export interface PrintView {
+  readonly attemptId: number;
+  readonly attemptNumber: number;
+  readonly printId?: number;
+  readonly printName?: string;
+  readonly brokenNote?: string;
+  readonly features: readonly FeatureView[];
+}
+
+function groupBy<Item, Key>(items: readonly Item[], keyOf: (item: Item) => Key): Map<Key, Item[]> {
+  const groups = new Map<Key, Item[]>();
+  for (const item of items) {
+    const group = groups.get(keyOf(item));
+    if (group === undefined) groups.set(keyOf(item), [item]);
+    else group.push(item);
+  }
+  return groups;
+}
+
+function sizeOf(
+  readings: readonly queries.StandingReading[],
+  pooled: PooledScatter | undefined,
+): SizeEstimate | undefined {
+  if (readings.length === 0) return undefined;
+  const { instrument, session } = readings[readings.length - 1];
+  return estimateSize(readings.map(correctedMm), {
+    instrument: instrumentOf(instrument),
+    pooled,
+    temperatureU_K: session.partC === null ? undefined : 0,
+  });
+}
+
+/** The newest sitting decides: readings of another state or instrument, or at the plate, are kept but not mixed in. */
+function ofOneSitting(all: readonly queries.StandingReading[]): queries.StandingReading[] {
+  const readings = all.filter((reading) => !isAtPlate(reading));
+  const last = readings.at(-1);
+  if (last === undefined) return [];
+  return readings.filter(
+    ({ session }) =>
+      session.state === last.session.state &&
+      session.warm === last.session.warm &&
+      session.instrumentId === last.session.instrumentId,
+  );
+}
+
+/** What was expected of this feature in this print: as noted when it was drawn, or what all but its own readings say. */
+function predictionOf(
+  learned: LearnedSignature | undefined,
+  feature: queries.Feature,
+  drawn: queries.DrawnSizeRow | undefined,
+  print: queries.Print | undefined,
+): Prediction | undefined {
+  if (drawn === undefined) return undefined;
+  if (drawn.predictedMm !== null && drawn.sdMm !== null)
+    return { meanMm: drawn.predictedMm, sdMm: drawn.sdMm };
+  if (learned === undefined || learned.readingCount === 0) return undefined;
+  const expected = expectedOf(learned, feature, drawn.drawnMm);
+  const here = print && printKey(print.id);
+  const own = learned.report.features.find(
+    (each) => each.feature === featureKey(feature.id) && each.print === here,
+  );
+  return own === undefined ? expected : { meanMm: own.predicted_mm, sdMm: expected.sdMm };
+}
+
+/** What the law and the feature's other prints say of a feature drawn so; its own habit counts where it was measured. */
+function expectedOf(learned: LearnedSignature, feature: queries.Feature, drawnMm: number): Prediction {
+  const mixture = predictSize(learned.signature, {
+    kind: kindOf(feature),
+    drawnMm,
+    feature: featureKey(feature.id),
+  });
+  const { mean, sd } = mixtureMoments(mixture);
+  return { meanMm: mean, sdMm: sd };
+}
+
+interface PrintContext {
+  readonly job: queries.Job;
+  readonly features: readonly queries.Feature[];
+  readonly mates: readonly queries.Mate[];
+  readonly learned?: LearnedSignature;
+}
+
+/** One attempt on one print: sizes with U, verdicts, predictions, doubts and words. */
+export function viewPrint(
+  db: Db,
+  context: PrintContext,
+  attempt: queries.AttemptWithPrints,
+  print?: queries.Print,
+): PrintView {
+  const readings = print === undefined ? [] : queries.listStandingReadings(db, queries.ofPrint(print.id));
+  const words = print === undefined ? [] : queries.listTries(db, queries.ofPrint(print.id));
+  const ofFeature = groupBy(readings, (reading) => reading.feature.id);
+  const counted = new Map([...ofFeature].map(([id, all]) => [id, ofOneSitting(all)]));
+  const pooled = pooledScatter([...counted.values()].map((group) => group.map(correctedMm)));
+  const doubts = context.learned?.report.suspicious ?? [];
+  const features = context.features.map((feature): FeatureView => {
+    const own = counted.get(feature.id) ?? [];
+    const size = sizeOf(own, pooled);
+    const drawn = attempt.drawn.find(({ featureId }) => featureId === feature.id);
+    const instrument = own.at(-1)?.instrument;
+    const mate = context.mates.find(({ id }) => id === feature.mateId);
+    const said = words.filter(({ attempt: word }) => word.featureId === feature.id).at(-1)?.attempt;
+    return {
+      id: feature.id,
+      name: feature.name,
+      kind: kindOf(feature),
+      targetMm: feature.targetMm,
+      lowerMm: feature.lowerMm,
+      upperMm: feature.upperMm,
+      mate,
+      anchor: feature.anchor,
+      drawnMm: drawn?.drawnMm,
+      predicted: predictionOf(context.learned, feature, drawn, print),
+      readings: (ofFeature.get(feature.id) ?? []).map((reading) => {
+        const { id, clientKey, readingMm } = reading;
+        const doubt = doubts.find(({ line }) => line === id);
+        return {
+          id,
+          clientKey,
+          readingMm,
+          atPlate: isAtPlate(reading),
+          suspicious: doubt && { z: doubt.z, guessMm: doubt.guess_mm },
+        };
+      }),
+      size,
+      resolutionMm: instrument?.resolutionMm ?? 0.01,
+      verdict:
+        size === undefined
+          ? undefined
+          : judgeConformity(size, feature, instrument?.mpeMm ?? 0.02, context.job.rule),
+      word: said?.word,
+      pushN: said?.pushN ?? undefined,
+    };
+  });
+  return {
+    attemptId: attempt.id,
+    attemptNumber: attempt.number,
+    printId: print?.id,
+    printName: print?.name,
+    brokenNote: print?.brokenNote,
+    features,
+  };
+}

@@ -1,0 +1,75 @@
+import type { FeatureKind, Outcome, Settling, Verdict } from '@/core/metrology';
+import type { FitWord } from '@/core/signature';
+import { formatMm } from './words-lengths';
+
+/** in · out, 0.04 over · can't tell yet */
+export function describeVerdict(verdict: Verdict): string {
+  if (verdict.kind === 'in') return 'in';
+  if (verdict.kind === 'cantTell') return 'can’t tell yet';
+  return `out, ${formatMm(verdict.byMm, verdict.byMm < 0.0095 ? 3 : 2)} ${verdict.side}`;
+}
+
+/** What would turn “can't tell yet” into an answer. */
+export function describeSettling(settling: Settling): string {
+  switch (settling.kind) {
+    case 'repeats':
+      return settling.more === 1
+        ? 'one more reading would settle it'
+        : `${settling.more} more readings would settle it`;
+    case 'instrument':
+      return `no repeats will: a caliper good to ${formatMm(Math.floor(settling.mpeMm * 1000) / 1000, 3)} mm would settle it`;
+    case 'nothing':
+      return 'on the limit: only a finer method would settle it';
+  }
+}
+
+export function describeRule(rule: Verdict['rule']): string {
+  return rule === 'guarded' ? 'ISO 14253-1, U must fit inside' : 'shared risk, the size alone decides';
+}
+
+/** outside ⌀ · inside along X · height, on the plate */
+export function describeKind(kind: FeatureKind): string {
+  if (kind.axis === 'Z') {
+    if (kind.sense === 'inside') return 'gap along Z';
+    if (kind.sense === 'pitch') return 'pitch along Z';
+    return kind.base === 'plate' ? 'height, on the plate' : 'height, on supports';
+  }
+  if (kind.shape === 'round') return kind.sense === 'pitch' ? 'centres apart' : `${kind.sense} ⌀`;
+  const degrees = kind.angleRad === undefined ? undefined : Math.round((kind.angleRad * 180) / Math.PI);
+  return `${kind.sense} along ${kind.axis === 'XY' ? `${degrees}°` : kind.axis}`;
+}
+
+const FIT_WORDS_SHOWN: Readonly<Record<FitWord, string>> = {
+  wontEnter: 'won’t enter',
+  needsForce: 'needs force',
+  right: 'right',
+  slides: 'slides',
+  rattles: 'rattles',
+};
+
+export function describeFitWord(word: FitWord): string {
+  return FIT_WORDS_SHOWN[word];
+}
+
+function listNames(names: readonly string[]): string {
+  if (names.length <= 3) return names.join(', ');
+  return `${names.slice(0, 2).join(', ')} and ${names.length - 2} more`;
+}
+
+/** How a print ended, in a few words. */
+export function describeOutcome(outcome: Outcome): string {
+  switch (outcome.kind) {
+    case 'notPrinted':
+      return 'drawn, not printed yet';
+    case 'notRead':
+      return 'printed, not read yet';
+    case 'partly':
+      return `${outcome.read} of ${outcome.of} features read`;
+    case 'in':
+      return 'in: every feature';
+    case 'out':
+      return `out: ${listNames(outcome.features)}`;
+    case 'cantTell':
+      return `can’t tell yet: ${listNames(outcome.features)}`;
+  }
+}

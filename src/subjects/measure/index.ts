@@ -1,0 +1,10 @@
+import 'server-only';
+
+export { importReadings } from './import-readings';
+export { noteBroken } from './note-broken';
+export { recordReading } from './record-reading';
+export { recordTry } from './record-try';
+export { takeBackReading } from './take-back-reading';
+export { exportReadings } from './view-readings-file';
+export { sitDown } from './view-sitting';
+export { boundsByWords, type WordBounds } from './view-word-bounds';

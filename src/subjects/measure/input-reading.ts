@@ -1,0 +1,32 @@
+import { z } from 'zod';
+import { PART_STATES } from '@/core/metrology';
+import { FIT_WORDS } from '@/core/signature';
+
+const id = z.number().int().positive();
+
+/** Made by whoever sends: the same key is the same reading. */
+const clientKey = z.string().min(8).max(80);
+
+/** A reading as the bench sends it, already in millimetres. */
+export const readingInput = z.object({
+  clientKey,
+  sessionId: id,
+  featureId: id,
+  printId: id,
+  readingMm: z.number(),
+  heightMm: z.number().min(0).optional(),
+  confirmed: z.boolean(),
+  seenId: z.number().int().min(0).optional(),
+});
+
+export type ReadingInput = z.infer<typeof readingInput>;
+
+/** A word of fit as the bench sends it. */
+export const tryInput = z.object({
+  clientKey,
+  featureId: id,
+  printId: id,
+  word: z.enum(FIT_WORDS),
+  state: z.enum(PART_STATES),
+  pushN: z.number().positive().max(10_000).optional(),
+});

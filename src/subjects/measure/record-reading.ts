@@ -1,0 +1,82 @@
+import { and, eq, gt } from 'drizzle-orm';
+import { type Doubt, findDoubt } from '@/core/metrology';
+import { fail, ok, type Result } from '@/core/result';
+import { type Db, tables } from '@/store';
+
+export type ReadingIssue =
+  | { readonly code: 'doubt'; readonly doubt: Doubt; readonly readingMm: number }
+  | { readonly code: 'gone'; readonly what: 'feature' | 'print' | 'session' }
+  | { readonly code: 'notDrawn'; readonly feature: string };
+
+interface NewReading {
+  readonly clientKey: string;
+  readonly sessionId: number;
+  readonly featureId: number;
+  readonly printId: number;
+  readonly readingMm: number;
+  readonly heightMm?: number;
+  /** The person was asked about the doubt and said that the reading is right. */
+  readonly confirmed: boolean;
+  /** Newest reading of this feature that the sender had seen; 0 for none. */
+  readonly seenId?: number;
+}
+
+interface RecordedReading {
+  readonly id: number;
+  /** Readings that another window took of this feature meanwhile; they are kept too. */
+  readonly elsewhere: number;
+}
+
+/** Readings taken meanwhile by another window; a window's own keys begin alike, up to the colon. */
+function newerReadings(db: Db, { clientKey, featureId, printId, seenId }: NewReading): number {
+  if (seenId === undefined) return 0;
+  const { readings } = tables;
+  const where = and(
+    eq(readings.featureId, featureId),
+    eq(readings.printId, printId),
+    gt(readings.id, seenId),
+  );
+  const windowOf = (key: string) => key.split(':')[0];
+  const newer = db.select().from(readings).where(where).all();
+  return newer.filter((reading) => windowOf(reading.clientKey) !== windowOf(clientKey)).length;
+}
+
+/**
+ * Stores one reading, once: the same client key again answers with what is there. A reading that cannot be right as it
+ * stands comes back as a doubt and is not stored until it is confirmed (a size of zero or less never is).
+ */
+export function recordReading(db: Db, wanted: NewReading): Result<RecordedReading, ReadingIssue> {
+  const { readings, features, prints, sessions, drawnSizes } = tables;
+  return db.transaction(
+    (tx) => {
+      const known = tx.select().from(readings).where(eq(readings.clientKey, wanted.clientKey)).get();
+      if (known !== undefined) return ok({ id: known.id, elsewhere: 0 });
+      const feature = tx.select().from(features).where(eq(features.id, wanted.featureId)).get();
+      if (feature === undefined) return fail({ code: 'gone', what: 'feature' });
+      const print = tx.select().from(prints).where(eq(prints.id, wanted.printId)).get();
+      if (print === undefined) return fail({ code: 'gone', what: 'print' });
+      if (tx.select().from(sessions).where(eq(sessions.id, wanted.sessionId)).get() === undefined) {
+        return fail({ code: 'gone', what: 'session' });
+      }
+      const drawn = tx
+        .select()
+        .from(drawnSizes)
+        .where(and(eq(drawnSizes.attemptId, print.attemptId), eq(drawnSizes.featureId, feature.id)))
+        .get();
+      if (drawn === undefined) return fail({ code: 'notDrawn', feature: feature.name });
+      const doubt = findDoubt(wanted.readingMm, drawn.drawnMm);
+      if (doubt !== undefined && (!wanted.confirmed || doubt.code === 'notPositive')) {
+        return fail({ code: 'doubt', doubt, readingMm: wanted.readingMm });
+      }
+      const elsewhere = newerReadings(tx, wanted);
+      const { clientKey, sessionId, featureId, printId, readingMm, heightMm } = wanted;
+      const row = tx
+        .insert(readings)
+        .values({ clientKey, sessionId, featureId, printId, readingMm, heightMm, takenAt: new Date() })
+        .returning()
+        .get();
+      return ok({ id: row.id, elsewhere });
+    },
+    { behavior: 'immediate' },
+  );
+}

@@ -1,0 +1,27 @@
+import { type Db, tables } from '@/store';
+import { lastSession, listInstruments, openSession } from '@/subjects/caliper';
+import type { JobView } from '@/subjects/job';
+
+type Session = typeof tables.sessions.$inferSelect;
+
+/** What a measuring sitting needs: its session if one is open for this print, else what to start one from. */
+interface Sitting {
+  readonly instruments: readonly (typeof tables.instruments.$inferSelect)[];
+  readonly remembered?: Session;
+  readonly open?: { readonly session: Session; readonly instrument: typeof tables.instruments.$inferSelect };
+  /** The newest print came off a simulated printer: its sizes can be read with the simulated caliper. */
+  readonly standInPrint: boolean;
+}
+
+/** A session belongs to the print on the bench: one started before that print was made is only remembered. */
+export function sitDown(db: Db, view: JobView): Sitting {
+  const print = view.attempts.at(-1)?.prints.at(-1);
+  const last = openSession(db, view.job.id);
+  const isOpen = last !== undefined && print !== undefined && last.session.startedAt >= print.madeAt;
+  return {
+    instruments: listInstruments(db),
+    remembered: lastSession(db, view.job.id),
+    open: isOpen ? last : undefined,
+    standInPrint: (view.profile?.printer.standInSeed ?? null) !== null,
+  };
+}

@@ -1,0 +1,33 @@
+import { describeCsvIssue } from '@/subjects/language/shared';
+import type { ReadingsCsvIssue } from './input-readings-csv';
+
+type ImportIssue =
+  | ReadingsCsvIssue
+  | { readonly code: 'gone' }
+  | { readonly code: 'noProfile' }
+  | { readonly code: 'noInstrument'; readonly line: number; readonly name: string }
+  | {
+      readonly code: 'otherDrawn';
+      readonly line: number;
+      readonly feature: string;
+      readonly haveMm: number;
+      readonly fileMm: number;
+    };
+
+/** Why a readings.csv was not taken into a job; the line and the mend. */
+export function describeImportIssue(issue: ImportIssue): string {
+  switch (issue.code) {
+    case 'gone':
+      return 'this job is no longer on the bench. Load the page again to see what is.';
+    case 'noProfile':
+      return 'choose the printer, resin and profile under Need first.';
+    case 'noInstrument':
+      return issue.name === ''
+        ? 'there is no instrument on this bench yet. Make one under Measure, then bring the file in again.'
+        : `line ${issue.line}: the instrument “${issue.name}” is not on this bench. Make it under Measure, or leave the cell blank.`;
+    case 'otherDrawn':
+      return `line ${issue.line}: “${issue.feature}” is drawn ${issue.haveMm} mm here and ${issue.fileMm} mm in the file. Mend one of them.`;
+    default:
+      return describeCsvIssue(issue);
+  }
+}

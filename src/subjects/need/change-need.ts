@@ -1,0 +1,124 @@
+import { eq } from 'drizzle-orm';
+import type { DecisionRule } from '@/core/metrology';
+import type { Claim } from '@/core/need';
+import type { Ranked } from '@/core/resins';
+import { fail, ok, type Result } from '@/core/result';
+import { type Db, queries, tables } from '@/store';
+import { dropOvertaken, requirementFromNeed, verdictOfJob } from '@/subjects/choice';
+import { refit } from '@/subjects/job';
+import { noteLedger } from '@/subjects/records';
+import { standingAnswer } from './view-answers';
+
+type NeedIssue = { readonly code: 'gone' } | { readonly code: 'changedElsewhere' };
+
+export interface NeedChange {
+  readonly name: string;
+  readonly need: string;
+  readonly acceptance: string;
+  readonly profileId?: number;
+  readonly rule: DecisionRule;
+  readonly quantity: number;
+  readonly dueOn: string;
+  readonly seenFaces: string;
+  readonly hottestC?: number;
+  readonly hottestWhen: string;
+  readonly fitC?: number;
+  readonly loadWords: string;
+  readonly loadN?: number;
+  readonly claims: readonly Claim[];
+  /** Revision of the job that the sender was looking at. */
+  readonly revision: number;
+}
+
+/** What a change of the need opened again. */
+export type Reopened =
+  | { readonly code: 'fits'; readonly names: readonly string[] }
+  | { readonly code: 'acceptance' }
+  | { readonly code: 'resin'; readonly name: string }
+  | { readonly code: 'drawn'; readonly attempt: number };
+
+/** A resin that did pass and no longer does is no longer chosen. */
+function reopenResin(db: Db, job: queries.Job, before: Ranked | undefined): Reopened[] {
+  const after = verdictOfJob(db, queries.findJob(db, job.id)!);
+  if (before?.verdict !== 'passes' || after === undefined || after.verdict === 'passes') return [];
+  db.update(tables.jobs).set({ resinChosenId: null }).where(eq(tables.jobs.id, job.id)).run();
+  return [{ code: 'resin', name: after.resin }];
+}
+
+interface Before {
+  readonly answered: boolean;
+  readonly resin: Ranked | undefined;
+}
+
+function reopen(db: Db, job: queries.Job, wanted: NeedChange, { answered, resin }: Before): Reopened[] {
+  const opened: Reopened[] = reopenResin(db, job, resin);
+  const moved = refit(db, job.id);
+  if (moved.length > 0) opened.push({ code: 'fits', names: moved });
+  if (answered && job.acceptance !== wanted.acceptance) opened.push({ code: 'acceptance' });
+  const attempt = queries.listAttempts(db, job.id).at(-1);
+  const otherProcess = (job.profileId ?? undefined) !== wanted.profileId;
+  if (attempt !== undefined && (otherProcess || moved.length > 0)) {
+    opened.push({ code: 'drawn', attempt: attempt.number });
+    db.update(tables.jobs).set({ needChangedAt: new Date() }).where(eq(tables.jobs.id, job.id)).run();
+  }
+  if (opened.length > 0) noteLedger(db, job.id, 'need', 'Need changed', describeOpened(opened));
+  return opened;
+}
+
+function describeOpened(opened: readonly Reopened[]): string {
+  return opened
+    .map((each) =>
+      each.code === 'fits'
+        ? `limits of ${each.names.join(', ')} moved`
+        : each.code === 'acceptance'
+          ? 'the acceptance test is open again'
+          : each.code === 'resin'
+            ? `${each.name} no longer passes`
+            : `attempt ${each.attempt} was drawn before`,
+    )
+    .join('; ');
+}
+
+/**
+ * Changes what a job is for, and opens again what depends on it: limits by temperature, the acceptance test, sizes drawn
+ * for another process. A change made elsewhere meanwhile is not overwritten: the sender is told.
+ */
+export function changeNeed(
+  db: Db,
+  jobId: number,
+  wanted: NeedChange,
+): Result<readonly Reopened[], NeedIssue> {
+  const job = queries.findJob(db, jobId);
+  if (job === undefined) return fail({ code: 'gone' });
+  if (job.revision !== wanted.revision) return fail({ code: 'changedElsewhere' });
+  const { revision, ...values } = wanted;
+  return db.transaction((tx) => {
+    const before = { answered: standingAnswer(tx, job) !== undefined, resin: verdictOfJob(tx, job) };
+    const askedBefore = requirementFromNeed(tx, job);
+    tx.update(tables.jobs)
+      .set({
+        ...values,
+        profileId: wanted.profileId ?? null,
+        hottestC: wanted.hottestC ?? null,
+        fitC: wanted.fitC ?? null,
+        loadN: wanted.loadN ?? null,
+        revision: revision + 1,
+      })
+      .where(eq(tables.jobs.id, jobId))
+      .run();
+    if (job.acceptance !== wanted.acceptance && wanted.acceptance !== '')
+      noteLedger(tx, jobId, 'need', 'Acceptance test agreed', wanted.acceptance);
+    if (job.rule !== wanted.rule) {
+      const guarded = wanted.rule === 'guarded';
+      noteLedger(
+        tx,
+        jobId,
+        'need',
+        'Decision rule',
+        guarded ? 'ISO 14253-1: U must fit inside' : 'shared risk',
+      );
+    }
+    dropOvertaken(tx, jobId, askedBefore);
+    return ok(reopen(tx, job, wanted, before));
+  });
+}

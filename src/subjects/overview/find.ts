@@ -1,0 +1,44 @@
+import { benchDb, type Db, queries, tables } from '@/store';
+
+interface Findable {
+  readonly label: string;
+  readonly detail: string;
+  readonly href: string;
+}
+
+/** Everything that can be found by name: jobs (archived too), features, printers, resins, instruments. */
+export function listFindables(db: Db): Findable[] {
+  const jobs = [...queries.listJobs(db), ...queries.listJobs(db, { archived: true })];
+  const ofJobs = jobs.flatMap(({ job }) => [
+    {
+      label: job.name,
+      detail: job.archivedAt === null ? job.kind : `${job.kind}, archived`,
+      href: `/jobs/${job.id}/story`,
+    },
+    ...queries.listFeatures(db, job.id).map((feature) => ({
+      label: feature.name,
+      detail: `feature of ${job.name}`,
+      href: `/jobs/${job.id}/measure`,
+    })),
+  ]);
+  const profiles = queries.listProfiles(db).map(({ profile, printer, resin }) => ({
+    label: `${resin.name} on ${printer.name}`,
+    detail: `signature, ${profile.name}`,
+    href: `/printers/${profile.id}`,
+  }));
+  const shelf = queries.listResinNames(db).map(({ id, name, recipe }) => ({
+    label: name,
+    detail: recipe === null ? 'resin' : 'blend',
+    href: `/shelf/${id}`,
+  }));
+  const instruments = db
+    .select()
+    .from(tables.instruments)
+    .all()
+    .map(({ name }) => ({ label: name, detail: 'instrument', href: '/printers' }));
+  return [...profiles, ...ofJobs, ...shelf, ...instruments];
+}
+
+export function benchFindables(): Findable[] {
+  return listFindables(benchDb());
+}

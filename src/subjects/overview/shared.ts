@@ -1,0 +1,1 @@
+export { type ChangeIssue, describeChangeIssue } from './words-issues';

@@ -1,0 +1,68 @@
+import { type Outcome, outcomeOf } from '@/core/metrology';
+import type { Db } from '@/store';
+import { type JobView, type PrintView, viewPrint } from '@/subjects/job';
+
+/** One difference between an attempt and the one before, found by comparing them. */
+export type AttemptChange =
+  | { readonly kind: 'drawn'; readonly feature: string; readonly fromMm: number; readonly toMm: number }
+  | { readonly kind: 'added'; readonly feature: string; readonly drawnMm: number }
+  | { readonly kind: 'profile' }
+  | { readonly kind: 'lever'; readonly to: 'drawn' | 'mesh' }
+  | { readonly kind: 'file' };
+
+export interface AttemptStory {
+  readonly number: number;
+  readonly createdAt: Date;
+  readonly reason: string;
+  readonly lever: 'drawn' | 'mesh';
+  readonly changes: readonly AttemptChange[];
+  readonly prints: readonly PrintView[];
+  readonly expectedJoint?: number;
+  readonly outcome: Outcome;
+}
+
+function changesBetween(view: JobView, index: number): AttemptChange[] {
+  const now = view.attempts[index];
+  const before = view.attempts[index - 1];
+  if (before === undefined) return [];
+  const nameOf = (id: number) =>
+    view.features.find((feature) => feature.id === id)?.name ?? 'a feature put away';
+  const changes: AttemptChange[] = [];
+  if (now.profileId !== before.profileId) changes.push({ kind: 'profile' });
+  if (now.lever !== before.lever) changes.push({ kind: 'lever', to: now.lever });
+  if (now.meshHash !== before.meshHash && now.meshHash !== null) changes.push({ kind: 'file' });
+  for (const size of now.drawn) {
+    const old = before.drawn.find(({ featureId }) => featureId === size.featureId);
+    if (old === undefined)
+      changes.push({ kind: 'added', feature: nameOf(size.featureId), drawnMm: size.drawnMm });
+    else if (old.drawnMm !== size.drawnMm) {
+      changes.push({
+        kind: 'drawn',
+        feature: nameOf(size.featureId),
+        fromMm: old.drawnMm,
+        toMm: size.drawnMm,
+      });
+    }
+  }
+  return changes;
+}
+
+/** Attempt by attempt: what changed (found, not asked), why (asked), what came out. Oldest first. */
+export function tellStory(db: Db, view: JobView): AttemptStory[] {
+  return view.attempts.map((attempt, index) => {
+    const prints =
+      attempt.prints.length === 0
+        ? [viewPrint(db, view, attempt)]
+        : attempt.prints.map((print) => viewPrint(db, view, attempt, print));
+    const last = prints[prints.length - 1];
+    return {
+      number: attempt.number,
+      createdAt: attempt.createdAt,
+      reason: attempt.reason,
+      lever: attempt.lever,
+      changes: changesBetween(view, index),
+      prints,
+      outcome: outcomeOf(last.features, attempt.prints.length > 0),
+    };
+  });
+}

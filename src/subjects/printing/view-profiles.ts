@@ -1,0 +1,57 @@
+import { asc, desc, eq } from 'drizzle-orm';
+import { type Db, queries, tables } from '@/store';
+import { learnSignature } from './learn-signature';
+
+/** The profile a new job starts with: that of the newest job, or the first there is. */
+export function firstProfile(db: Db): number | undefined {
+  const { jobs, profiles } = tables;
+  const newest = db.select().from(jobs).where(eq(jobs.kind, 'part')).orderBy(desc(jobs.id)).get();
+  return newest?.profileId ?? db.select().from(profiles).orderBy(asc(profiles.id)).get()?.id;
+}
+
+/** Profiles as a list to choose from. */
+export function listProfileChoices(
+  db: Db,
+): { readonly id: number; readonly label: string; readonly layerMm: number }[] {
+  return queries.listProfiles(db).map(({ profile, printer, resin }) => ({
+    id: profile.id,
+    layerMm: profile.layerMm,
+    label: `${resin.name} on ${printer.name}, ${profile.name}${profile.lot === '' ? '' : `, ${profile.lot}`}`,
+  }));
+}
+
+/** Printers with the rooms of their stations, by name. */
+export function listStations(db: Db) {
+  const { id, name, rooms, layerSeconds } = tables.printers;
+  return db.select({ id, printer: name, rooms, layerSeconds }).from(tables.printers).orderBy(name).all();
+}
+
+/** A printer with a resin and a profile, and how well it is known. */
+interface ProfileGlance {
+  readonly id: number;
+  readonly printer: string;
+  readonly resin: string;
+  readonly name: string;
+  readonly lot: string;
+  readonly simulated: boolean;
+  readonly readingCount: number;
+  readonly pinned: number;
+  readonly parameters: number;
+}
+
+export function glanceAtProfiles(db: Db): ProfileGlance[] {
+  return queries.listProfiles(db).map(({ profile, printer, resin }) => {
+    const { signature, readingCount } = learnSignature(db, profile.id);
+    return {
+      id: profile.id,
+      printer: printer.name,
+      resin: resin.name,
+      name: profile.name,
+      lot: profile.lot,
+      simulated: printer.standInSeed !== null,
+      readingCount,
+      pinned: signature.parameters.filter(({ pinned }) => pinned).length,
+      parameters: signature.parameters.length,
+    };
+  });
+}

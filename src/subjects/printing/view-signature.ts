@@ -1,0 +1,81 @@
+import { desc, eq } from 'drizzle-orm';
+import { judgeStaleness, type Staleness } from '@/core/signature';
+import { type Db, featureKey, printKey, queries, tables } from '@/store';
+import { type LearnedSignature, learnSignature } from './learn-signature';
+
+/** Signatures kept for a profile, newest first. */
+export function listKeptSignatures(db: Db, profileId: number) {
+  const { signatures } = tables;
+  return db
+    .select()
+    .from(signatures)
+    .where(eq(signatures.profileId, profileId))
+    .orderBy(desc(signatures.id))
+    .all();
+}
+
+/** One observation of the signature, with what everything else says of it. */
+interface ObservedLine {
+  readonly feature: string;
+  readonly job: string;
+  readonly drawnMm: number;
+  readonly offsetMm: number;
+  readonly expectedOffsetMm: number;
+  readonly u_mm: number;
+  readonly suspicious: boolean;
+}
+
+export interface SignatureView {
+  readonly row: queries.ProfileRow;
+  readonly learned: LearnedSignature;
+  readonly observed: readonly ObservedLine[];
+  readonly staleness: Staleness;
+  /** Every estimate kept, newest first. */
+  readonly kept: readonly {
+    readonly at: Date;
+    readonly readings: number;
+    readonly edgeMm: number;
+    readonly featureScatterMm: number;
+  }[];
+}
+
+/** z of each print's mean miss against what was expected of it when it was drawn, oldest first; sizes are corrected ones. */
+function printMisses(db: Db, profileId: number, { report }: LearnedSignature): number[] {
+  const misses = new Map<number, number[]>();
+  for (const { printId, featureId, predictedMm, sdMm } of queries.listExpectations(db, profileId)) {
+    const read = report.features.find(
+      ({ feature, print }) => feature === featureKey(featureId) && print === printKey(printId),
+    );
+    if (read === undefined) continue;
+    const z = (read.size_mm - predictedMm) / Math.hypot(sdMm, read.u_mm);
+    misses.set(printId, [...(misses.get(printId) ?? []), z]);
+  }
+  return [...misses.values()].map((z) => z.reduce((sum, value) => sum + value, 0) / Math.sqrt(z.length));
+}
+
+/** A profile's signature with what it was learned from; undefined when there is no such profile. */
+export function viewSignature(db: Db, profileId: number): SignatureView | undefined {
+  const row = queries.findProfile(db, profileId);
+  if (row === undefined) return undefined;
+  const learned = learnSignature(db, profileId);
+  const names = queries.nameFeatures(db, profileId);
+  const observed = learned.report.features.map((line): ObservedLine => {
+    const named = names.find(({ featureId }) => featureKey(featureId) === line.feature);
+    return {
+      feature: named?.feature ?? line.feature,
+      job: named?.job ?? '',
+      drawnMm: line.drawn_mm,
+      offsetMm: line.offset_mm,
+      expectedOffsetMm: line.predicted_mm - line.drawn_mm,
+      u_mm: line.u_mm,
+      suspicious: line.suspicious,
+    };
+  });
+  const kept = listKeptSignatures(db, profileId).map(({ createdAt, readingIds, report }) => ({
+    at: createdAt,
+    readings: readingIds.length,
+    edgeMm: report.parameters.find(({ name }) => name === 'edge')?.mean ?? 0,
+    featureScatterMm: report.scatter.feature_mm,
+  }));
+  return { row, learned, observed, staleness: judgeStaleness(printMisses(db, profileId, learned)), kept };
+}

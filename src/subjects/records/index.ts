@@ -1,0 +1,5 @@
+import 'server-only';
+
+export { keepMesh } from './keep-mesh';
+export { bumpRevision, type LedgerStep, noteLedger } from './note-ledger';
+export { findMesh, openMesh, readMesh } from './view-mesh';

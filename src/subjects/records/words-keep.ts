@@ -1,0 +1,19 @@
+import { LARGEST_FILE_BYTES } from '@/core/mesh';
+import { describeMeshIssue } from './words-mesh';
+
+type KeepIssue =
+  | { readonly code: 'emptyFile' }
+  | { readonly code: 'tooLarge'; readonly bytes: number; readonly limitBytes: number }
+  | { readonly code: 'cutInTransfer'; readonly arrived: number; readonly announced: number };
+
+/** Why a file was not kept. */
+export function describeKeepIssue(issue: KeepIssue): string {
+  switch (issue.code) {
+    case 'cutInTransfer':
+      return `Only ${issue.arrived} of ${issue.announced} bytes arrived. Drop the file again.`;
+    case 'tooLarge':
+      return describeMeshIssue({ ...issue, limitBytes: LARGEST_FILE_BYTES });
+    case 'emptyFile':
+      return describeMeshIssue(issue);
+  }
+}

@@ -1,0 +1,24 @@
+import 'server-only';
+
+export { addResin, takeOffShelf } from './add-resin';
+export { bringAll, importShelf } from './bring-shelf';
+export { addBottle, keepLeft, shakeBottle, throwBottle } from './keep-bottle';
+export { keepProof, readCreepAgain, takeBackProof } from './keep-proof';
+export { loadVat } from './load-vat';
+export { makeBlend } from './make-blend';
+export { resinFile } from './resin-file';
+export { type ShelfChangeIssue } from './shelf-issue';
+export { dropQuote, keepFacts, keepQuote } from './state-property';
+export { listCreepChecks } from './view-creep-checks';
+export { exportShelf } from './view-shelf-file';
+export {
+  findShelved,
+  glanceAtShelf,
+  listBlendable,
+  listShelfNames,
+  listShort,
+  listVats,
+  type ShelfLine,
+  type ShelvedBottle,
+  type ShelvedProof,
+} from './view-shelf';

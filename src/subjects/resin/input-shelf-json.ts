@@ -1,0 +1,233 @@
+import { z } from 'zod';
+import {
+  ALONE,
+  CLARITIES,
+  CONDITIONS,
+  convertValue,
+  FAMILIES,
+  findSheetIssues,
+  type Proof,
+  type ProofIssue,
+  PROPERTIES,
+  PROPERTY_IDS,
+  type Quote,
+  type ResinSheet,
+  type ResinSheetIssue,
+  type ShelfEntry,
+  SOURCES,
+  type UnitIssue,
+  WASH_LIQUIDS,
+  workOutProof,
+} from '@/core/resins';
+import { fail, ok, type Result } from '@/core/result';
+import { proofJson } from './input-proof-json';
+
+/** Why one row of a shelf file cannot be taken; `where` names the row as a person finds it. */
+export interface BadRow {
+  readonly where: string;
+  readonly issue:
+    | UnitIssue
+    | ResinSheetIssue
+    | { readonly code: 'proof'; readonly issue: ProofIssue }
+    | { readonly code: 'notReadable'; readonly detail: string }
+    | { readonly code: 'nameTwice'; readonly name: string }
+    | { readonly code: 'blendUnknown'; readonly name: string }
+    | { readonly code: 'blendSum'; readonly sum: number };
+}
+
+export type ShelfIssue =
+  | { readonly code: 'notJson' }
+  | { readonly code: 'notAShelf' }
+  | { readonly code: 'tooManyResins'; readonly limit: number }
+  | { readonly code: 'badRows'; readonly rows: readonly BadRow[] };
+
+/** More resins than any shelf, or file, needs. */
+const MOST_RESINS = 20_000;
+
+const day = z.string().regex(/^(\d{4}-\d{2}-\d{2})?$/);
+
+const quoteJson = z.object({
+  property: z.enum(PROPERTY_IDS as [string, ...string[]]),
+  value: z.number().finite(),
+  unit: z.string().max(20).optional(),
+  low: z.number().finite().optional(),
+  high: z.number().finite().optional(),
+  bound: z.enum(['atLeast', 'atMost']).optional(),
+  condition: z.enum(CONDITIONS).default('cured'),
+  standard: z.string().max(80).optional(),
+  test_MPa: z.number().positive().optional(),
+  at_C: z.number().finite().optional(),
+  source: z.enum(SOURCES).default('datasheet'),
+  on: day.optional(),
+  typed: z.string().max(40).optional(),
+});
+
+const resinJson = z.object({
+  name: z.string().trim().min(1).max(60),
+  family: z.enum(FAMILIES).default('general'),
+  quotes: z.array(z.unknown()).max(200).default([]),
+  washLiquids: z.array(z.enum(WASH_LIQUIDS)).optional(),
+  light_nm: z.array(z.number().min(200).max(800)).optional(),
+  clarity: z.enum(CLARITIES).optional(),
+  alone: z.enum(ALONE).optional(),
+  rated: z.array(z.string().min(1).max(40)).optional(),
+  cautions: z.array(z.string().max(300)).default([]),
+  blend: z
+    .array(z.object({ resin: z.string().min(1).max(60), fraction: z.number().positive().max(1) }))
+    .min(2)
+    .max(3)
+    .optional(),
+  proofs: z.array(z.unknown()).max(200).default([]),
+  bottles: z
+    .array(
+      z.object({
+        batch: z.string().max(60).default(''),
+        openedOn: day.default(''),
+        fullMl: z.number().positive().max(100_000),
+        leftMl: z.number().min(0).max(100_000),
+      }),
+    )
+    .max(200)
+    .default([]),
+});
+
+const fileJson = z.object({ kind: z.literal('shelf'), resins: z.array(z.unknown()) });
+
+function describeZod(error: z.ZodError): string {
+  const [first] = error.issues;
+  const path = first.path.join('.');
+  return path === '' ? first.message : `${path}: ${first.message}`;
+}
+
+function readQuote(raw: unknown, where: string, bad: BadRow[]): Quote | undefined {
+  const parsed = quoteJson.safeParse(raw);
+  if (!parsed.success) {
+    bad.push({ where, issue: { code: 'notReadable', detail: describeZod(parsed.error) } });
+    return undefined;
+  }
+  const { unit = '', test_MPa: testMPa, at_C: atC, low, high, ...rest } = parsed.data;
+  const property = rest.property as Quote['property'];
+  const numbers = [rest.value, low, high].map((value) =>
+    value === undefined ? undefined : convertValue(property, value, unit),
+  );
+  const refused = numbers.find((number) => number?.ok === false);
+  if (refused?.ok === false) {
+    bad.push({ where: `${where} ${property}`, issue: refused.issue });
+    return undefined;
+  }
+  const [value, lowKept, highKept] = numbers.map((number) => (number?.ok ? number.value : undefined));
+  const typed = rest.typed ?? typedAs(rest.value, unit, property, value!);
+  return clean({ ...rest, property, value: value!, low: lowKept, high: highKept, testMPa, atC, typed });
+}
+
+/** The words a value was typed in, where its unit was another one. */
+export function typedAs(
+  given: number,
+  unit: string,
+  property: Quote['property'],
+  kept: number,
+): string | undefined {
+  return given === kept || unit.trim() === '' ? undefined : `${given} ${unit.trim()}`;
+}
+
+/** Leaves out what is undefined, so that a sheet that travelled is equal to the one that left. */
+export function clean<Shape extends object>(shape: Shape): Shape {
+  return Object.fromEntries(Object.entries(shape).filter(([, value]) => value !== undefined)) as Shape;
+}
+
+function readProof(raw: unknown, where: string, bad: BadRow[]): Proof | undefined {
+  const parsed = proofJson.safeParse(raw);
+  if (!parsed.success) {
+    bad.push({ where, issue: { code: 'notReadable', detail: describeZod(parsed.error) } });
+    return undefined;
+  }
+  const worked = workOutProof(parsed.data);
+  if (worked.ok) return parsed.data;
+  bad.push({ where, issue: { code: 'proof', issue: worked.issue } });
+  return undefined;
+}
+
+function readEntry(raw: unknown, number: number, bad: BadRow[]): ShelfEntry | undefined {
+  const parsed = resinJson.safeParse(raw);
+  if (!parsed.success) {
+    bad.push({
+      where: `resin ${number}`,
+      issue: { code: 'notReadable', detail: describeZod(parsed.error) },
+    });
+    return undefined;
+  }
+  const { name, quotes, proofs, light_nm: lightNm, blend, bottles, ...facts } = parsed.data;
+  const where = `resin ${number}, “${name}”,`;
+  const sheet: ResinSheet = clean({
+    ...facts,
+    lightNm,
+    quotes: quotes.flatMap((quote, i) => readQuote(quote, `${where} quote ${i + 1}`, bad) ?? []),
+  });
+  for (const issue of findSheetIssues(sheet)) bad.push({ where, issue });
+  const sum = blend?.reduce((total, { fraction }) => total + fraction, 0) ?? 1;
+  if (Math.abs(sum - 1) > 0.0005) bad.push({ where, issue: { code: 'blendSum', sum } });
+  return clean({
+    name,
+    sheet,
+    blend,
+    proofs: proofs.flatMap((proof, i) => readProof(proof, `${where} proof ${i + 1}`, bad) ?? []),
+    bottles,
+  });
+}
+
+/** Names that stand twice, and parts of blends that neither the file nor the shelf has. */
+export function findNameIssues(entries: readonly ShelfEntry[], onShelf: readonly string[]): BadRow[] {
+  const names = new Set<string>();
+  const bad: BadRow[] = [];
+  for (const { name } of entries) {
+    if (names.has(name)) bad.push({ where: `“${name}”`, issue: { code: 'nameTwice', name } });
+    names.add(name);
+  }
+  for (const { name, blend } of entries)
+    for (const { resin } of blend ?? [])
+      if (!names.has(resin) && !onShelf.includes(resin))
+        bad.push({ where: `“${name}”`, issue: { code: 'blendUnknown', name: resin } });
+  return bad;
+}
+
+/**
+ * Reads a shelf file whole or not at all: every row that cannot be taken is named. Units other than a property's own are
+ * converted. `onShelf` are names already there, for blends that build on them.
+ */
+export function parseShelfJson(
+  text: string,
+  onShelf: readonly string[] = [],
+): Result<ShelfEntry[], ShelfIssue> {
+  let raw: unknown;
+  try {
+    raw = JSON.parse(text.replace(/^\ufeff/, ''));
+  } catch {
+    return fail({ code: 'notJson' });
+  }
+  const file = fileJson.safeParse(raw);
+  if (!file.success) return fail({ code: 'notAShelf' });
+  if (file.data.resins.length > MOST_RESINS) return fail({ code: 'tooManyResins', limit: MOST_RESINS });
+  const bad: BadRow[] = [];
+  const entries = file.data.resins.flatMap((resin, i) => readEntry(resin, i + 1, bad) ?? []);
+  bad.push(...findNameIssues(entries, onShelf));
+  return bad.length === 0 ? ok(entries) : fail({ code: 'badRows', rows: bad });
+}
+
+/** The shelf as a file; see docs/formats.md for its fields. */
+export function formatShelfJson(entries: readonly ShelfEntry[]): string {
+  const resins = entries.map(({ name, sheet, blend, proofs, bottles }) => {
+    const { quotes, lightNm, ...facts } = sheet;
+    return clean({
+      name,
+      ...facts,
+      light_nm: lightNm,
+      quotes: quotes.map(({ testMPa, atC, ...quote }) =>
+        clean({ ...quote, unit: PROPERTIES[quote.property].unit, test_MPa: testMPa, at_C: atC }),
+      ),
+      blend,
+      proofs,
+      bottles,
+    });
+  });
+  return `${JSON.stringify({ kind: 'shelf', version: 1, resins }, null, 2)}\n`;
+}

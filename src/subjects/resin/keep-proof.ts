@@ -1,0 +1,53 @@
+import { and, eq } from 'drizzle-orm';
+import { type ProofIssue, type ProofResult, type ProofTest, workOutProof } from '@/core/resins';
+import { fail, ok, type Result } from '@/core/result';
+import { type Db, queries, tables } from '@/store';
+
+type ProofChangeIssue = { readonly code: 'gone' } | { readonly code: 'proof'; readonly issue: ProofIssue };
+
+/** YYYY-MM-DD so many weeks after a day. */
+function weeksAfter(day: string, weeks: number): string {
+  const time = Date.parse(`${day}T00:00:00Z`) + weeks * 7 * 86_400_000;
+  return new Date(time).toISOString().slice(0, 10);
+}
+
+/** Keeps a proof of a resin that can be worked out, and gives what it shows. */
+export function keepProof(
+  db: Db,
+  resinId: number,
+  proof: ProofTest & { readonly on: string },
+  note: string,
+): Result<ProofResult, ProofChangeIssue> {
+  if (queries.findResin(db, resinId) === undefined) return fail({ code: 'gone' });
+  const { on, ...test } = proof;
+  const worked = workOutProof(test);
+  if (!worked.ok) return fail({ code: 'proof', issue: worked.issue });
+  const dueOn =
+    test.kind === 'creep' && test.test.secondMm === undefined ? weeksAfter(on, test.test.weeks) : '';
+  db.insert(tables.proofs).values({ resinId, test, on, note, dueOn }).run();
+  return ok(worked.value);
+}
+
+/** Takes a proof back: it no longer counts, and stays in the file of the bench. */
+export function takeBackProof(db: Db, resinId: number, proofId: number): void {
+  const { proofs } = tables;
+  db.update(proofs)
+    .set({ removedAt: new Date() })
+    .where(and(eq(proofs.id, proofId), eq(proofs.resinId, resinId)))
+    .run();
+}
+
+/** The second reading of a creep check, weeks later. */
+export function readCreepAgain(
+  db: Db,
+  resinId: number,
+  proofId: number,
+  secondMm: number,
+): Result<void, ProofChangeIssue> {
+  const { proofs } = tables;
+  const row = queries.findResin(db, resinId)?.proofs.find(({ id }) => id === proofId);
+  if (row?.test.kind !== 'creep') return fail({ code: 'gone' });
+  const test = { ...row.test, test: { ...row.test.test, secondMm } };
+  db.update(proofs).set({ test, dueOn: '' }).where(eq(proofs.id, proofId)).run();
+  return ok(undefined);
+}

@@ -1,0 +1,21 @@
+import type { ShelfEntry } from '@/core/resins';
+import { type Db, queries } from '@/store';
+import { formatShelfCsv } from './input-shelf-csv';
+import { formatShelfJson } from './input-shelf-json';
+import { proofOf } from './resin-file';
+
+export function shelfEntries(db: Db): ShelfEntry[] {
+  return queries.listShelf(db).map(({ resin, proofs, bottles }) => ({
+    name: resin.name,
+    sheet: resin.sheet,
+    ...(resin.recipe === null ? {} : { blend: resin.recipe }),
+    proofs: proofs.map(proofOf),
+    bottles: bottles.map(({ batch, openedOn, fullMl, leftMl }) => ({ batch, openedOn, fullMl, leftMl })),
+  }));
+}
+
+/** The shelf as a file: all of it as JSON, its sheets as CSV. */
+export function exportShelf(db: Db, form: 'json' | 'csv'): string {
+  const entries = shelfEntries(db);
+  return form === 'json' ? formatShelfJson(entries) : formatShelfCsv(entries);
+}

@@ -1,0 +1,93 @@
+import type { CardStep, School } from '@/core/resins';
+import { SCHOOL_WORDS, SIDE_WORDS } from '@/subjects/house/shared';
+import { formatMm, round } from '@/subjects/language/shared';
+import { describeLiquid } from './words-resin';
+
+/** Why the house does it so, and why others do not. */
+function reasonsOfSchool(school: School, side: string): string {
+  const { sides } = SCHOOL_WORDS[school];
+  const others = Object.entries(sides).filter(([name]) => name !== side);
+  const other = others.map(([, { label, reason }]) => `${label}: ${reason}`).join('; ');
+  return `Here since ${sides[side].reason}. Others: ${other}.`;
+}
+
+/** Both sides of a step on which good shops differ; undefined where they do not. */
+export function describeCardReason(step: CardStep): string | undefined {
+  switch (step.step) {
+    case 'wash':
+      return step.why === 'sheet' ? undefined : reasonsOfSchool('washWith', step.liquid);
+    case 'supports':
+      return reasonsOfSchool('supportsOff', step.at);
+    case 'assemble':
+      return step.overruled ? undefined : reasonsOfSchool('assemble', step.at);
+    case 'cure':
+      return `${reasonsOfSchool('cure', step.school)} In ${step.medium}: ${reasonsOfSchool('cureIn', step.medium).slice('Here since '.length)}`;
+    default:
+      return undefined;
+  }
+}
+
+/** A step of the process card: what to do. */
+export function describeCardStep(step: CardStep): { readonly title: string; readonly text: string } {
+  switch (step.step) {
+    case 'shake':
+      return {
+        title: 'Shake',
+        text: `${round(step.seconds, 0)} s, lid tight, gloves on${step.stated ? '' : '; its sheet says nothing, this is usual'}`,
+      };
+    case 'warm':
+      return {
+        title: 'Room and resin',
+        text: `at least ${round(step.toC)} °C, the closed bottle in warm water if need be`,
+      };
+    case 'wash': {
+      const why = {
+        house: 'the house’s way, allowed by its sheet',
+        sheet: 'its sheet does not allow the house’s own',
+        unstated: 'the house’s way; its sheet says nothing',
+      } as const;
+      return {
+        title: 'Wash',
+        text: `in ${describeLiquid(step.liquid)}, about ${step.minutes} min, moved: ${why[step.why]}`,
+      };
+    }
+    case 'dry':
+      return {
+        title: 'Dry',
+        text: `${step.minutes} min or until no crevice is wet: what stays in is cured in`,
+      };
+    case 'supports': {
+      const brittle =
+        step.brittle === true
+          ? 'brittle: nip tip by tip, hold the part'
+          : step.brittle === false
+            ? 'tough: cut, do not tear'
+            : 'its elongation is unknown: as if brittle';
+      const tip = step.tipMm === undefined ? '' : `tips of ${formatMm(step.tipMm)} mm; `;
+      return { title: 'Supports off', text: `${SIDE_WORDS[step.at]}; ${tip}${brittle}` };
+    }
+    case 'cure': {
+      const range =
+        step.floorMin === undefined && step.ceilingMin === undefined
+          ? 'its sheet states no time: prove one on a spare'
+          : `not under ${step.floorMin === undefined ? 'an unstated time' : `${round(step.floorMin)} min`}, not over ${step.ceilingMin === undefined ? 'an unstated time' : `${round(step.ceilingMin)} min`}`;
+      const minutes = step.minutes === undefined ? '' : `${round(step.minutes)} min, `;
+      return {
+        title: 'Cure',
+        text: `${minutes}${step.school}, in ${step.medium === 'air' ? 'air' : 'clear water'}, turned half way; ${range}`,
+      };
+    }
+    case 'cool':
+      return {
+        title: 'Cool',
+        text: `${step.minutes} min before a caliper or a mate touches it: warm parts measure large and feel soft`,
+      };
+    case 'assemble':
+      return {
+        title: 'Put together',
+        text: `${SIDE_WORDS[step.at]}${step.overruled ? ', against the house’s way: it is too brittle to be forced once cured' : ''}`,
+      };
+    case 'coat':
+      return { title: 'Coat', text: `sealed before long use: ${step.for.join(', ')}. A coat is no rating` };
+  }
+}

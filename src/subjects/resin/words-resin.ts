@@ -1,0 +1,131 @@
+import {
+  type Alone,
+  type Bend,
+  type Clarity,
+  type Condition,
+  type Family,
+  type Impact,
+  PROPERTIES,
+  type PropertyId,
+  type Quote,
+  type Source,
+  type WashLiquid,
+} from '@/core/resins';
+
+const PROPERTY_WORDS: Readonly<Record<PropertyId, string>> = {
+  tensileModulus_MPa: 'Tensile modulus',
+  flexuralModulus_MPa: 'Flexural modulus',
+  tensileStrength_MPa: 'Tensile strength',
+  flexuralStrength_MPa: 'Flexural strength',
+  elongation: 'Elongation at break',
+  impact_J_m: 'Notched impact',
+  shoreA: 'Hardness, Shore A',
+  shoreD: 'Hardness, Shore D',
+  deflectionLow_C: 'Deflection temperature, lower load',
+  deflectionHigh_C: 'Deflection temperature, upper load',
+  glassTransition_C: 'Glass transition',
+  density_g_ml: 'Density',
+  viscosity_mPas: 'Viscosity',
+  leastRoom_C: 'Least room temperature',
+  linearShrink: 'Linear shrink',
+  waterUptake: 'Water uptake',
+  leastFeature_mm: 'Least feature',
+  supportTip_mm: 'Support tip',
+  shake_s: 'Shake before use',
+  cureFloor_min: 'Cure, at least',
+  cureCeiling_min: 'Cure, at most',
+  additiveMost: 'Most as an additive',
+  price_litre: 'Price of a litre',
+  dropHeight_m: 'Whole after falls from',
+};
+
+export function describeProperty(property: PropertyId): string {
+  return PROPERTY_WORDS[property];
+}
+
+const FAMILY_WORDS: Readonly<Record<Family, string>> = {
+  general: 'general detail',
+  tough: 'tough, for wear',
+  impact: 'impact',
+  flexible: 'flexible',
+  rubber: 'rubber-like',
+  heat: 'high heat',
+  clear: 'clear',
+  waterWash: 'water wash',
+  blend: 'blend',
+};
+
+export const describeFamily = (family: Family): string => FAMILY_WORDS[family];
+
+const LIQUID_WORDS: Readonly<Record<WashLiquid, string>> = {
+  alcohol: 'alcohol',
+  water: 'water',
+  washerFluid: 'windscreen washer fluid',
+  soapyWater: 'soapy water',
+};
+
+export const describeLiquid = (liquid: WashLiquid): string => LIQUID_WORDS[liquid];
+
+const CONDITION_WORDS: Readonly<Record<Condition, string>> = {
+  green: 'green, as printed',
+  cured: 'cured',
+  annealed: 'annealed in heat',
+};
+
+export const describeCondition = (condition: Condition): string => CONDITION_WORDS[condition];
+
+const SOURCE_WORDS: Readonly<Record<Source, string>> = {
+  datasheet: 'datasheet',
+  own: 'typed here',
+  blend: 'estimate from its parts',
+  proof: 'proven at the bench',
+};
+
+export const describeSource = (source: Source): string => SOURCE_WORDS[source];
+
+const ALONE_WORDS: Readonly<Record<Alone, string>> = {
+  yes: 'prints neat',
+  creeps: 'bends for good in time when used neat',
+  no: 'an additive, never neat',
+};
+
+export const describeAlone = (alone: Alone): string => ALONE_WORDS[alone];
+
+export const describeClarity = (clarity: Clarity): string => clarity;
+
+const IMPACT_WORDS: Readonly<Record<Impact, string>> = {
+  low: 'light knocks, a fall from the knee',
+  medium: 'dropped from the bench',
+  high: 'dropped from overhead',
+};
+
+export const describeImpact = (impact: Impact): string => IMPACT_WORDS[impact];
+
+export const describeBend = (bend: Bend): string =>
+  bend === 'threePoint' ? 'on two supports, pressed in the middle' : 'clamped, loaded at its end';
+
+/** Digits that a value deserves: whole from a hundred on, two places under ten. */
+export function plain(value: number): string {
+  if (!Number.isFinite(value)) return 'open';
+  const size = Math.abs(value);
+  const digits = size >= 100 ? 0 : size >= 10 ? 1 : size >= 1 ? 2 : 3;
+  return String(Number(value.toFixed(digits))).replace('-', '−');
+}
+
+/** A value with its unit as people say it: shares in per cent. */
+export function formatProperty(property: PropertyId, value: number): string {
+  const { unit } = PROPERTIES[property];
+  if (unit === 'share') return `${plain(value * 100)} %`;
+  if (unit === 'Shore' || unit === 'per litre') return plain(value);
+  return `${plain(value)} ${unit}`;
+}
+
+/** A quote as a line: its value, interval or bound. */
+export function describeQuote(quote: Quote): string {
+  const { property, value, low, high, bound } = quote;
+  const shown = formatProperty(property, value);
+  if (bound !== undefined) return `${bound === 'atLeast' ? 'at least' : 'at most'} ${shown}`;
+  return low !== undefined && high !== undefined
+    ? `${shown}, between ${formatProperty(property, low)} and ${formatProperty(property, high)}`
+    : shown;
+}

@@ -1,0 +1,51 @@
+import { describeCsvIssue, percent } from '@/subjects/language/shared';
+import type { ShelfCsvIssue } from './input-shelf-csv';
+import type { BadRow } from './input-shelf-json';
+import { describeResinSheetIssue, describeUnitIssue } from './words-issues';
+import { describeProofIssue } from './words-proofs';
+
+function describeBadRow({ where, issue }: BadRow): string {
+  switch (issue.code) {
+    case 'unitUnknown':
+    case 'zeroDensity':
+    case 'negativeModulus':
+    case 'valueOutOfRange':
+      return `${where}: ${describeUnitIssue(issue)}`;
+    case 'proof':
+      return `${where}: ${describeProofIssue(issue.issue)}`;
+    case 'notReadable':
+      return `${where}: ${issue.detail}.`;
+    case 'nameTwice':
+      return `${where} stands in the file twice. Keep one.`;
+    case 'blendUnknown':
+      return `${where} is blended from “${issue.name}”, which neither the file nor this shelf has.`;
+    case 'blendSum':
+      return `${where}: the parts of the blend add up to ${percent(issue.sum)}, not 100 %.`;
+    default:
+      return `${where}: ${describeResinSheetIssue(issue)}`;
+  }
+}
+
+/** Bad rows that are named one by one. */
+const MOST_NAMED = 6;
+
+/** What keeps a shelf file from being taken, bad rows by name. */
+export function describeShelfIssue(issue: ShelfCsvIssue): string {
+  switch (issue.code) {
+    case 'notJson':
+      return 'the file is no JSON. Choose one that “Carry the shelf away” wrote, or a CSV with resin, property and value.';
+    case 'notAShelf':
+      return 'this JSON is no shelf: it must have "kind": "shelf" and a list of resins.';
+    case 'tooManyResins':
+      return `more than ${issue.limit} resins. Split the file.`;
+    case 'badRows': {
+      const named = issue.rows.slice(0, MOST_NAMED).map(describeBadRow);
+      const more = issue.rows.length - named.length;
+      return `${named.join(' ')}${more > 0 ? ` And ${more} more.` : ''} Nothing was taken: mend and bring it again.`;
+    }
+    case 'cell':
+      return describeCsvIssue(issue.issue);
+    default:
+      return describeCsvIssue(issue);
+  }
+}

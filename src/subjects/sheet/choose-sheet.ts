@@ -1,0 +1,10 @@
+import { eq } from 'drizzle-orm';
+import type { SheetChoices } from '@/core/sheets';
+import { type Db, tables } from '@/store';
+import { bumpRevision } from '@/subjects/records';
+
+/** Chooses the sheet a job is measured by, or what is chosen on it. Readings stay, by the name of their size. */
+export function chooseSheet(db: Db, jobId: number, sheet: SheetChoices): void {
+  db.update(tables.jobs).set({ sheet }).where(eq(tables.jobs.id, jobId)).run();
+  bumpRevision(db, jobId);
+}

@@ -1,0 +1,18 @@
+import { eq } from 'drizzle-orm';
+import { type Db, tables } from '@/store';
+import { bumpRevision } from '@/subjects/records';
+import { listBodyReadings } from './view-sheet';
+
+/** Takes a reading back; it stays on record. Without an id the newest one. */
+export function takeBackBody(db: Db, jobId: number, readingId?: number): boolean {
+  const standing = listBodyReadings(db, jobId);
+  const taken =
+    readingId === undefined ? standing.at(-1) : standing.find(({ reading }) => reading.id === readingId);
+  if (taken === undefined) return false;
+  db.update(tables.bodyReadings)
+    .set({ retractedAt: new Date() })
+    .where(eq(tables.bodyReadings.id, taken.reading.id))
+    .run();
+  bumpRevision(db, jobId);
+  return true;
+}

@@ -1,0 +1,122 @@
+import { eq } from 'drizzle-orm';
+import { fail, ok, type Result } from '@/core/result';
+import type { SheetFeature, SheetIssue } from '@/core/sheets';
+import { anchorsOf } from '@/core/solids';
+import { type Db, kindColumns, queries, tables } from '@/store';
+import { keepMateBody } from '@/subjects/job';
+import { bumpRevision, noteLedger } from '@/subjects/records';
+import { type SheetView, viewSheet } from './view-sheet';
+
+type TakeOverIssue =
+  | { readonly code: 'noSheet' }
+  | { readonly code: 'sheet'; readonly issue: SheetIssue }
+  | { readonly code: 'nameTaken'; readonly name: string };
+
+function keepSheetFeature(
+  db: Db,
+  jobId: number,
+  view: SheetView,
+  feature: SheetFeature,
+  position: number,
+): number {
+  const at = feature.interface;
+  const wished = view.sheet.interfaces.find(({ id }) => id === at?.id);
+  const measured = view.measures.find(({ measure }) => measure.id === at?.measure);
+  const mateId =
+    measured?.body === undefined
+      ? null
+      : keepMateBody(db, jobId, {
+          name: measured.mate?.name ?? measured.measure.label,
+          sizeMm: measured.body.sizeMm,
+          u_mm: measured.body.u_mm,
+          material: measured.mate?.material ?? 'other',
+          origin: measured.mate?.origin ?? 'old',
+          irreplaceable: measured.mate?.irreplaceable ?? false,
+          measure: measured.measure.id,
+        });
+  const { kind, name, targetMm, lowerMm, upperMm } = feature;
+  const values = {
+    ...kindColumns(kind),
+    targetMm,
+    lowerMm,
+    upperMm,
+    mateId,
+    wish: wished?.wish ?? null,
+    ruin: wished?.ruin ?? ('none' as const),
+    coatMm: wished?.coatMm ?? 0,
+    bandLowMm: wished?.clearance?.lowMm ?? null,
+    bandHighMm: wished?.clearance?.highMm ?? null,
+  };
+  const known = queries.listFeatures(db, jobId).find(({ sheetFeature }) => sheetFeature === feature.id);
+  if (known === undefined)
+    return db
+      .insert(tables.features)
+      .values({ jobId, position, name, sheetFeature: feature.id, ...values })
+      .returning()
+      .get().id;
+  db.update(tables.features).set(values).where(eq(tables.features.id, known.id)).run();
+  return known.id;
+}
+
+function placeOnSolid(db: Db, view: SheetView, ids: ReadonlyMap<string, number>, jobId: number): void {
+  const solid = view.sheet.solid?.((feature) => ids.get(feature)!);
+  if (solid === undefined) return;
+  db.update(tables.jobs).set({ solid }).where(eq(tables.jobs.id, jobId)).run();
+  const targets = new Map(
+    [...ids].map(([key, id]) => [id, view.sheet.features.find((each) => each.id === key)!.targetMm]),
+  );
+  for (const [id, anchor] of anchorsOf(solid, (featureId) => targets.get(featureId)!)) {
+    db.update(tables.features)
+      .set({ anchor: [anchor[0], anchor[1], anchor[2]] })
+      .where(eq(tables.features.id, id))
+      .run();
+  }
+}
+
+/**
+ * Takes the sheet's sizes over into the job: mates as read, features with targets by their wishes, and the part where
+ * the sheet defines it. Again later, it changes what has moved and leaves names,
+ * attempts and readings alone.
+ */
+export function takeOverSheet(db: Db, jobId: number): Result<number, TakeOverIssue> {
+  const view = viewSheet(db, jobId);
+  if (view === undefined) return fail({ code: 'noSheet' });
+  const { sheet } = view;
+  if (!sheet.whole) return fail({ code: 'sheet', issue: sheet.issues[0] });
+  const others = queries.listFeatures(db, jobId).filter(({ sheetFeature }) => sheetFeature === null);
+  const clash = view.takenOver
+    ? undefined
+    : sheet.features.find(({ name }) => others.some((other) => other.name === name));
+  if (clash !== undefined) return fail({ code: 'nameTaken', name: clash.name });
+  return db.transaction((tx) => {
+    const attempt = queries.listAttempts(tx, jobId).at(-1);
+    const ids = new Map<string, number>();
+    sheet.features.forEach((feature, i) =>
+      ids.set(feature.id, keepSheetFeature(tx, jobId, view, feature, others.length + i)),
+    );
+    for (const { id, sheetFeature } of queries.listFeatures(tx, jobId)) {
+      if (sheetFeature !== null && !ids.has(sheetFeature))
+        tx.update(tables.features).set({ removedAt: new Date() }).where(eq(tables.features.id, id)).run();
+    }
+    placeOnSolid(tx, view, ids, jobId);
+    if (attempt !== undefined && (view.stale.length > 0 || !view.takenOver)) {
+      tx.update(tables.jobs).set({ needChangedAt: new Date() }).where(eq(tables.jobs.id, jobId)).run();
+      for (const [key, id] of ids) {
+        const drawnMm = sheet.features.find((each) => each.id === key)!.targetMm;
+        tx.insert(tables.drawnSizes)
+          .values({ attemptId: attempt.id, featureId: id, drawnMm })
+          .onConflictDoNothing()
+          .run();
+      }
+    }
+    bumpRevision(tx, jobId);
+    noteLedger(
+      tx,
+      jobId,
+      'need',
+      view.takenOver ? `Sheet taken over again` : `Sheet taken over, ${ids.size} sizes`,
+      sheet.features.map(({ name, targetMm }) => `${name} ${targetMm.toFixed(3)}`).join(', '),
+    );
+    return ok(ids.size);
+  });
+}

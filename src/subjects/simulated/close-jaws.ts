@@ -1,0 +1,33 @@
+import { eq } from 'drizzle-orm';
+import { seededRandom, seedFrom } from '@/core/numerics';
+import { fail, ok, type Result } from '@/core/result';
+import { drawCaliper, readCaliper } from '@/core/virtual';
+import { type Db, kindOf, tables } from '@/store';
+import { type StandInIssue, standInSize } from './printer';
+
+/** What the simulated caliper shows when its jaws close on a feature of a stand-in's print; the nth closing repeats. */
+export function closeJaws(
+  db: Db,
+  featureId: number,
+  printId: number,
+  closing: number,
+  instrumentId: number,
+): Result<number, StandInIssue> {
+  const size = standInSize(db, featureId, printId);
+  if (!size.ok) return size;
+  const instrument = db
+    .select()
+    .from(tables.instruments)
+    .where(eq(tables.instruments.id, instrumentId))
+    .get();
+  if (instrument === undefined) return fail({ code: 'gone' });
+  const seed = instrument.standInSeed ?? 1;
+  const caliper = {
+    ...drawCaliper(seed),
+    resolutionMm: instrument.resolutionMm,
+    jawFlatMm: instrument.jawFlatMm ?? 0.3,
+  };
+  const random = seededRandom(seedFrom(seed, `${featureId}/${printId}/${closing}`));
+  const shown = readCaliper(caliper, size.value.sizeMm, kindOf(size.value.feature), random);
+  return shown === undefined ? fail({ code: 'jawsDoNotEnter' }) : ok(shown);
+}

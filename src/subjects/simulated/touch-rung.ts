@@ -1,0 +1,31 @@
+import { eq } from 'drizzle-orm';
+import type { RungOutcome } from '@/core/fits';
+import { seededRandom, seedFrom } from '@/core/numerics';
+import { fail, ok, type Result } from '@/core/result';
+import { drawBridging, printedGapOf, touchRung } from '@/core/virtual';
+import { type Db, tables } from '@/store';
+import { type StandInIssue, standInPrinter } from './printer';
+
+/** What a simulated hand finds at a rung of a ladder that a stand-in printed; the same rung always the same. */
+export function touchStandInRung(db: Db, printId: number, rung: number): Result<RungOutcome, StandInIssue> {
+  const { prints, attempts, profiles, printers, jobs } = tables;
+  const row = db
+    .select({ printer: printers, profile: profiles, gauge: jobs.gauge })
+    .from(prints)
+    .innerJoin(attempts, eq(prints.attemptId, attempts.id))
+    .innerJoin(jobs, eq(attempts.jobId, jobs.id))
+    .innerJoin(profiles, eq(attempts.profileId, profiles.id))
+    .innerJoin(printers, eq(profiles.printerId, printers.id))
+    .where(eq(prints.id, printId))
+    .get();
+  const gauge = row?.gauge;
+  const gapMm = gauge?.kind === 'joint' ? gauge.stepsMm[rung - 1] : undefined;
+  if (row === undefined || gauge?.kind !== 'joint' || gapMm === undefined) return fail({ code: 'gone' });
+  const { printer, profile } = row;
+  if (printer.standInSeed === null) return fail({ code: 'noStandInPrinter' });
+  const seed = seedFrom(printer.standInSeed, `resin ${profile.resinId}`);
+  const machine = standInPrinter(seed, printer.pixelMm, profile.layerMm);
+  const bridging = drawBridging(seededRandom(seedFrom(seed, 'ladder')));
+  const random = seededRandom(seedFrom(seed, `rung ${printId}/${rung}`));
+  return ok(touchRung(bridging, printedGapOf(machine, gauge.direction, gapMm), random));
+}
