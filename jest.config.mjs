@@ -1,7 +1,7 @@
 /** Unit tests: native ES modules, so that the solid kernel and the core run as they do in production. */
 const config = {
   testEnvironment: 'node',
-  roots: ['<rootDir>/src'],
+  roots: ['<rootDir>/src', '<rootDir>/scripts'],
   testMatch: ['**/tests/**/*.test.ts', '**/tests/**/*.test.tsx'],
   extensionsToTreatAsEsm: ['.ts', '.tsx'],
   moduleNameMapper: {

@@ -26,22 +26,18 @@ export function freePort(): Promise<number> {
   });
 }
 
-/** Starts `next start` on a folder and waits until it answers. */
+/** Starts the server on a folder and waits until it answers. */
 export async function startServer(folder: string, port: number): Promise<ChildProcess> {
-  const child = spawn(
-    process.execPath,
-    ['node_modules/next/dist/bin/next', 'start', '-H', '127.0.0.1', '-p', String(port)],
-    {
-      stdio: ['ignore', 'pipe', 'pipe'],
-      env: {
-        ...process.env,
-        NODE_OPTIONS: '',
-        MELLOW_DATA: folder,
-        NODE_ENV: 'production',
-        NEXT_TELEMETRY_DISABLED: '1',
-      },
+  const child = spawn(process.execPath, ['scripts/server.mjs', '--port', String(port)], {
+    stdio: ['ignore', 'pipe', 'pipe'],
+    env: {
+      ...process.env,
+      NODE_OPTIONS: '',
+      MELLOW_DATA: folder,
+      NODE_ENV: 'production',
+      NEXT_TELEMETRY_DISABLED: '1',
     },
-  );
+  });
   let said = '';
   child.stdout.on('data', (chunk) => (said += String(chunk)));
   child.stderr.on('data', (chunk) => (said += String(chunk)));

@@ -13,14 +13,10 @@ export function portFrom(words) {
 }
 
 export function serve(dataFolder, port) {
-  const server = spawn(
-    process.execPath,
-    ['node_modules/next/dist/bin/next', 'start', '-H', '127.0.0.1', '-p', String(port)],
-    {
-      stdio: ['ignore', 'pipe', 'inherit'],
-      env: { ...process.env, MELLOW_DATA: dataFolder, NEXT_TELEMETRY_DISABLED: '1', NODE_ENV: 'production' },
-    },
-  );
+  const server = spawn(process.execPath, ['scripts/server.mjs', '--port', String(port)], {
+    stdio: ['ignore', 'pipe', 'inherit'],
+    env: { ...process.env, MELLOW_DATA: dataFolder, NEXT_TELEMETRY_DISABLED: '1', NODE_ENV: 'production' },
+  });
   let told = false;
   server.stdout.on('data', (chunk) => {
     if (told || !String(chunk).includes('Ready')) return;
@@ -29,10 +25,6 @@ export function serve(dataFolder, port) {
       `\nMellow Caliper is open at http://127.0.0.1:${port}  (Ctrl+C ends it; data in ${dataFolder})\n`,
     );
   });
-  server.on('exit', (code) => {
-    if (!told)
-      console.error(`The server ended before it was ready. Is port ${port} in use? Try --port ${port + 1}.`);
-    process.exit(code ?? 0);
-  });
+  server.on('exit', (code) => process.exit(code ?? 0));
   for (const signal of ['SIGINT', 'SIGTERM']) process.on(signal, () => server.kill(signal));
 }

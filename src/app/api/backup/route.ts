@@ -7,12 +7,10 @@ import { pipeline } from 'node:stream/promises';
 import type { ReadableStream as NodeStream } from 'node:stream/web';
 import { bench, restoreBackup, writeBackup } from '@/subjects/house';
 import { describeChangeIssue } from '@/subjects/overview/shared';
-import { download, findStranger, refusal } from '../guard';
+import { download, refusal } from '../answers';
 
 /** The whole bench in one file. */
-export async function GET(request: Request): Promise<Response> {
-  const stranger = findStranger(request);
-  if (stranger !== undefined) return stranger;
+export async function GET(): Promise<Response> {
   const { db, folder } = bench();
   const file = await writeBackup(db, folder);
   const stream = createReadStream(file);
@@ -28,8 +26,6 @@ export async function GET(request: Request): Promise<Response> {
 
 /** Puts a backup in the bench's place. */
 export async function POST(request: Request): Promise<Response> {
-  const stranger = findStranger(request);
-  if (stranger !== undefined) return stranger;
   if (request.body === null) return refusal(describeChangeIssue({ code: 'notABackup' }), 400);
   const arriving = mkdtempSync(path.join(tmpdir(), 'mellow-restore-'));
   try {

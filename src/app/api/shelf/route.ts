@@ -2,14 +2,12 @@ import { revalidatePath } from 'next/cache';
 import { bench } from '@/subjects/house';
 import { exportShelf, importShelf } from '@/subjects/resin';
 import { describeShelfIssue } from '@/subjects/resin/shared';
-import { download, findStranger, refusal } from '../guard';
+import { download, refusal } from '../answers';
 
 const LARGEST_SHELF_BYTES = 64 * 1024 * 1024;
 
 /** The shelf as a file: JSON with everything, or CSV with the sheets. */
 export function GET(request: Request): Response {
-  const stranger = findStranger(request);
-  if (stranger !== undefined) return stranger;
   const form = new URL(request.url).searchParams.get('form') === 'csv' ? 'csv' : 'json';
   const type = form === 'csv' ? 'text/csv' : 'application/json';
   return new Response(exportShelf(bench().db, form), {
@@ -19,8 +17,6 @@ export function GET(request: Request): Response {
 
 /** Takes a shelf file in: all of it or nothing. */
 export async function POST(request: Request): Promise<Response> {
-  const stranger = findStranger(request);
-  if (stranger !== undefined) return stranger;
   if (Number(request.headers.get('content-length') ?? 0) > LARGEST_SHELF_BYTES)
     return refusal('The file is larger than 64 MB. Split it.', 400);
   const imported = importShelf(bench().db, await request.text());

@@ -1,13 +1,11 @@
 import { bench } from '@/subjects/house';
 import { closeJaws } from '@/subjects/simulated';
-import { findStranger, refusal } from '../guard';
+import { refusal } from '../answers';
 
 const NAMES = ['feature', 'print', 'closing', 'instrument'] as const;
 
 /** What the simulated caliper shows when its jaws close on a feature of a simulated print. */
 export function GET(request: Request): Response {
-  const stranger = findStranger(request);
-  if (stranger !== undefined) return stranger;
   const { searchParams } = new URL(request.url);
   const [feature, print, closing, instrument] = NAMES.map((name) => Number(searchParams.get(name)));
   if (![feature, print, closing, instrument].every((value) => Number.isInteger(value) && value > 0)) {

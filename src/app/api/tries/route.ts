@@ -2,12 +2,10 @@ import { revalidatePath } from 'next/cache';
 import { bench } from '@/subjects/house';
 import { recordTry } from '@/subjects/measure';
 import { tryInput } from '@/subjects/measure/shared';
-import { findStranger, readJson } from '../guard';
+import { readJson } from '../answers';
 
 /** Keeps a word of fit. */
 export async function POST(request: Request): Promise<Response> {
-  const stranger = findStranger(request);
-  if (stranger !== undefined) return stranger;
   const input = await readJson(request, tryInput);
   if (!input.ok) return input.issue;
   const recorded = recordTry(bench().db, input.value);

@@ -1,15 +1,13 @@
 import { Readable } from 'node:stream';
 import { bench } from '@/subjects/house';
 import { openMesh } from '@/subjects/records';
-import { findStranger, refusal } from '../../guard';
+import { refusal } from '../../answers';
 
 /** The bytes of a kept part; they never change under their hash. */
 export async function GET(
   request: Request,
   { params }: { params: Promise<{ hash: string }> },
 ): Promise<Response> {
-  const stranger = findStranger(request);
-  if (stranger !== undefined) return stranger;
   const { hash } = await params;
   const mesh = /^[0-9a-f]{64}$/.test(hash) ? openMesh(bench().folder, hash) : undefined;
   if (mesh === undefined) return refusal('There is no such part on this bench.', 404);

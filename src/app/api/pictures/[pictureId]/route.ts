@@ -1,7 +1,7 @@
 import { Readable } from 'node:stream';
 import { bench } from '@/subjects/house';
 import { openPicture } from '@/subjects/need';
-import { findStranger, refusal } from '../../guard';
+import { refusal } from '../../answers';
 
 const TYPES = { jpg: 'image/jpeg', png: 'image/png', webp: 'image/webp' } as const;
 
@@ -10,8 +10,6 @@ export async function GET(
   request: Request,
   { params }: { params: Promise<{ pictureId: string }> },
 ): Promise<Response> {
-  const stranger = findStranger(request);
-  if (stranger !== undefined) return stranger;
   const { db, folder } = bench();
   const picture = openPicture(db, folder, Number((await params).pictureId));
   if (picture === undefined) return refusal('There is no such picture on this bench.', 404);

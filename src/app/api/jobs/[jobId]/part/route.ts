@@ -5,7 +5,7 @@ import { bench } from '@/subjects/house';
 import { buildJobFile, keepPartFile, PART_FORMATS, type PartFormat, viewJob } from '@/subjects/job';
 import { keepMesh } from '@/subjects/records';
 import { describeKeepIssue } from '@/subjects/records/shared';
-import { download, findStranger, refusal } from '../../../guard';
+import { download, refusal } from '../../../answers';
 
 type Params = { params: Promise<{ jobId: string }> };
 
@@ -13,8 +13,6 @@ const TYPES: Readonly<Record<PartFormat, string>> = { stl: 'model/stl', '3mf': '
 
 /** The part built from sizes, or the gauge: `?drawn=next` or the newest attempt's by default, `as` stl or 3mf; `&save` names a file. */
 export async function GET(request: Request, { params }: Params): Promise<Response> {
-  const stranger = findStranger(request);
-  if (stranger !== undefined) return stranger;
   const view = viewJob(bench().db, Number((await params).jobId));
   const { searchParams } = new URL(request.url);
   const format = PART_FORMATS.find((each) => each === (searchParams.get('as') ?? 'stl'));
@@ -35,8 +33,6 @@ export async function GET(request: Request, { params }: Params): Promise<Respons
 
 /** Takes the part's file, streamed to disk; `?attempt` keeps it for the next attempt and does not change the job. */
 export async function POST(request: Request, { params }: Params): Promise<Response> {
-  const stranger = findStranger(request);
-  if (stranger !== undefined) return stranger;
   if (request.body === null) return refusal(describeKeepIssue({ code: 'emptyFile' }), 400);
   const { db, folder } = bench();
   const { searchParams } = new URL(request.url);

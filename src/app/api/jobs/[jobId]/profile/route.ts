@@ -1,15 +1,13 @@
 import { profileToDxf, profileToSvg } from '@/core/solids';
 import { bench } from '@/subjects/house';
 import { outlineOfJob, viewJob } from '@/subjects/job';
-import { download, findStranger, refusal } from '../../../guard';
+import { download, refusal } from '../../../answers';
 
 /** The outline at drawn sizes: `?as=dxf` or `svg`, `&drawn=next` or the newest attempt's. */
 export async function GET(
   request: Request,
   { params }: { params: Promise<{ jobId: string }> },
 ): Promise<Response> {
-  const stranger = findStranger(request);
-  if (stranger !== undefined) return stranger;
   const view = viewJob(bench().db, Number((await params).jobId));
   const { searchParams } = new URL(request.url);
   const outline = view && outlineOfJob(view, searchParams.get('drawn') === 'next' ? 'next' : 'newest');

@@ -2,7 +2,7 @@ import { revalidatePath } from 'next/cache';
 import { bench } from '@/subjects/house';
 import { exportReadings, importReadings } from '@/subjects/measure';
 import { describeImportIssue } from '@/subjects/measure/shared';
-import { download, findStranger, refusal } from '../../../guard';
+import { download, refusal } from '../../../answers';
 
 type Params = { params: Promise<{ jobId: string }> };
 
@@ -10,8 +10,6 @@ const LARGEST_CSV_BYTES = 64 * 1024 * 1024;
 
 /** The job's standing readings as readings.csv. */
 export async function GET(request: Request, { params }: Params): Promise<Response> {
-  const stranger = findStranger(request);
-  if (stranger !== undefined) return stranger;
   const csv = exportReadings(bench().db, Number((await params).jobId));
   return new Response(csv, {
     headers: { 'Content-Type': 'text/csv; charset=utf-8', ...download('readings.csv') },
@@ -20,8 +18,6 @@ export async function GET(request: Request, { params }: Params): Promise<Respons
 
 /** Takes a readings.csv into the job: all of it or nothing. */
 export async function POST(request: Request, { params }: Params): Promise<Response> {
-  const stranger = findStranger(request);
-  if (stranger !== undefined) return stranger;
   if (Number(request.headers.get('content-length') ?? 0) > LARGEST_CSV_BYTES)
     return refusal('The file is larger than 64 MB. Split it.', 400);
   const imported = importReadings(bench().db, Number((await params).jobId), await request.text());

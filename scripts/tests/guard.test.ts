@@ -1,0 +1,39 @@
+import { expect, test } from '@jest/globals';
+import { findStranger } from '../guard.mjs';
+
+const request = (headers: Record<string, string>, url = '/api/readings', method = 'POST') => ({
+  method,
+  url,
+  headers,
+});
+const HERE = '127.0.0.1:4310';
+
+test.each([
+  [{ host: HERE }],
+  [{ host: 'localhost:4310', origin: 'http://localhost:4310' }],
+  [{ host: '[::1]:4310' }],
+  [{ host: HERE, 'sec-fetch-site': 'same-origin' }],
+])('the bench’s own page may (%#)', (headers) => {
+  expect(findStranger(request(headers))).toBeUndefined();
+});
+
+test.each([
+  [{}],
+  [{ host: 'bench.example:4310' }],
+  [{ host: 'bench.example:4310', origin: 'http://bench.example:4310' }],
+  [{ host: HERE, origin: 'http://elsewhere.example' }],
+  [{ host: HERE, origin: 'null' }],
+  [{ host: HERE, origin: 'http://127.0.0.1:9999' }],
+  [{ host: HERE, 'sec-fetch-site': 'cross-site' }],
+  [{ host: HERE, 'sec-fetch-site': 'same-site' }],
+  [{ host: '127.0.0.1.example:4310' }],
+])('a stranger is refused (%#)', (headers) => {
+  expect(findStranger(request(headers))).toMatch(/bench/);
+});
+
+test('a link on another page opens the bench, but fetches none of its files', () => {
+  const link = { host: HERE, 'sec-fetch-site': 'cross-site', 'sec-fetch-mode': 'navigate' };
+  expect(findStranger(request(link, '/jobs/8/need', 'GET'))).toBeUndefined();
+  expect(findStranger(request(link, '/api/backup', 'GET'))).toBeDefined();
+  expect(findStranger(request(link, '/jobs/8/need', 'POST'))).toBeDefined();
+});
