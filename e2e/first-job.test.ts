@@ -39,7 +39,7 @@ test('on an empty bench the first job makes its printer, resin and profile on th
   await click(driver, 'Start the job');
   await waitForText(driver, 'no printer chosen yet');
   await fill({ printerName: 'My printer', resinName: 'My resin', profileName: '0.05 mm', layerMm: '0,05' });
-  await (await find(driver, 'input[name=standIn]')).click();
+  await (await find(driver, 'input[name=simulated]')).click();
   await click(driver, 'Make it');
   await waitForText(driver, 'My resin on My printer');
 });
@@ -116,7 +116,7 @@ test('the first caliper is made where it is first needed', async () => {
   await click(driver, 'Print it on the simulated printer');
   await waitForText(driver, 'First, the caliper');
   await fill({ 'instrument-name': 'My caliper' });
-  await (await find(driver, 'input[name=standIn]')).click();
+  await (await find(driver, 'input[name=simulated]')).click();
   await click(driver, 'Put it on the bench');
   await click(driver, 'Start measuring');
   await waitForText(driver, 'first of three');

@@ -1,16 +1,22 @@
 'use server';
 
-import { redirect } from 'next/navigation';
+import { ok } from '@/core/result';
 import { bench } from '@/subjects/house';
 import { createJob } from '@/subjects/job';
 import { newJobForm } from '@/subjects/job/shared';
-import { describeFormIssue, parseForm } from '@/subjects/language/shared';
+import type { FormAnswer } from '@/subjects/language/shared';
 import { firstProfile } from '@/subjects/printing';
-import { type FormState, refused } from '@/ui/forms/form-state';
+import { answerForm } from './_actions/answer-form';
+import { changedHouse } from './_actions/changed';
 
-export async function startJob(_before: FormState, data: FormData): Promise<FormState> {
-  const form = parseForm(newJobForm, data);
-  if (!form.ok) return refused(describeFormIssue(form.issue));
+export async function startJob(_before: FormAnswer, data: FormData): Promise<FormAnswer> {
   const { db } = bench();
-  redirect(`/jobs/${createJob(db, form.value.name, firstProfile(db))}/need`);
+  return answerForm({
+    form: newJobForm,
+    data,
+    verb: ({ name }) => ok(createJob(db, name, firstProfile(db))),
+    refusal: String,
+    changed: changedHouse,
+    goOn: (jobId) => `/jobs/${jobId}/need`,
+  });
 }

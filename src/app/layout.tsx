@@ -4,7 +4,6 @@ import { cookies, headers } from 'next/headers';
 import { connection } from 'next/server';
 import type { ReactNode } from 'react';
 import { benchHouse } from '@/subjects/house';
-import { benchFindables } from '@/subjects/overview';
 import { NonceProvider, PlaceBar, ShortcutProvider, type Theme } from '@/ui';
 
 export const metadata: Metadata = {
@@ -27,7 +26,7 @@ export default async function RootLayout({ children }: { children: ReactNode }) 
             <a href="#work" className="skip-link">
               Skip to the work
             </a>
-            <PlaceBar benchName={house.benchName} findables={benchFindables()} theme={theme} />
+            <PlaceBar benchName={house.benchName} theme={theme} />
             <main id="work" tabIndex={-1} className="outline-none">
               {children}
             </main>

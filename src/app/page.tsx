@@ -3,8 +3,8 @@ import { bench, benchHouse, today } from '@/subjects/house';
 import { describeOutcome } from '@/subjects/language/shared';
 import { glanceAtJobs, type JobGlance, type NextStep } from '@/subjects/overview';
 import { listCreepChecks, listShort } from '@/subjects/resin';
-import { ActionForm, Button, buttonLook, Link, TextField } from '@/ui';
-import { startJob } from './actions';
+import { buttonLook, Link } from '@/ui';
+import { NewJobForm } from './_components/new-job-form';
 
 const NEXT: Readonly<Record<NextStep, string>> = {
   need: 'Say what it must do',
@@ -44,18 +44,7 @@ export default async function TodayPage() {
       <Watch />
       {parts.length > 0 && <JobList title="Jobs" glances={parts} />}
       <section className="mt-6" aria-label="A new job">
-        <ActionForm action={startJob} label="A new job" className="flex max-w-xl flex-wrap items-end gap-3">
-          <div className="min-w-60 flex-1">
-            <TextField
-              name="name"
-              label="A new thing that must fit"
-              placeholder="bushing, housing, hinge …"
-            />
-          </div>
-          <Button type="submit" weight={parts.length === 0 ? 'main' : 'plain'}>
-            Start the job
-          </Button>
-        </ActionForm>
+        <NewJobForm isFirst={parts.length === 0} />
       </section>
       {gauges.length > 0 && <JobList title="Gauges" glances={gauges} />}
       <p className="mt-8 text-sm text-soft">

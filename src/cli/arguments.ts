@@ -1,6 +1,6 @@
 import { parseArgs } from 'node:util';
 import { parseLength } from '@/core/metrology';
-import { describeLengthIssue } from '@/subjects/language/shared';
+import { describeQuantityIssue } from '@/subjects/language/shared';
 import { UsageError, valueOrRefuse } from './usage-error';
 
 export interface Arguments {
@@ -37,7 +37,10 @@ export function textOption({ options }: Arguments, name: string): string | undef
 export function numberOption(given: Arguments, name: string, fallback: number): number {
   const text = textOption(given, name);
   if (text === undefined) return fallback;
-  const { valueMm } = valueOrRefuse(parseLength(text), (issue) => `--${name}: ${describeLengthIssue(issue)}`);
+  const { valueMm } = valueOrRefuse(
+    parseLength(text),
+    (issue) => `--${name}: ${describeQuantityIssue(issue)}`,
+  );
   if (!(valueMm > 0)) throw new UsageError(`--${name}: ${text} must be above zero.`);
   return valueMm;
 }
@@ -52,7 +55,10 @@ export function onePath({ positionals }: Arguments, command: string): string {
 export function neededNumber(given: Arguments, name: string, least = Number.MIN_VALUE): number {
   const text = textOption(given, name);
   if (text === undefined) throw new UsageError(`--${name} is missing. Give a number.`);
-  const { valueMm } = valueOrRefuse(parseLength(text), (issue) => `--${name}: ${describeLengthIssue(issue)}`);
+  const { valueMm } = valueOrRefuse(
+    parseLength(text),
+    (issue) => `--${name}: ${describeQuantityIssue(issue)}`,
+  );
   if (!(valueMm >= least))
     throw new UsageError(
       `--${name}: ${text} must be ${least === Number.MIN_VALUE ? 'above zero' : `at least ${least}`}.`,

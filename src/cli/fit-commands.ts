@@ -2,7 +2,7 @@ import { estimateLadder, findLadderNote, isoFit, pressFit, snapHook, summariseLa
 import { parseLength } from '@/core/metrology';
 import { describeIsoIssue } from '@/subjects/fit/shared';
 import { describeLadderNote, parseOutcomesCsv } from '@/subjects/gauge/shared';
-import { describeCsvIssue, describeLengthIssue } from '@/subjects/language/shared';
+import { describeCsvIssue, describeQuantityIssue } from '@/subjects/language/shared';
 import { neededNumber, onePath, parseArguments } from './arguments';
 import { readText } from './files';
 import { UsageError, valueOrRefuse } from './usage-error';
@@ -101,6 +101,6 @@ export function runIso286(words: readonly string[]): object {
       `iso286 takes a size and a fit, such as 25 H7/g6; ${positionals.length} were given.`,
     );
   const [size, fit] = positionals;
-  const { valueMm } = valueOrRefuse(parseLength(size), (issue) => `size: ${describeLengthIssue(issue)}`);
+  const { valueMm } = valueOrRefuse(parseLength(size), (issue) => `size: ${describeQuantityIssue(issue)}`);
   return valueOrRefuse(isoFit(valueMm, fit), describeIsoIssue);
 }

@@ -4,7 +4,7 @@ import { type Db, queries } from '@/store';
 import { startSession } from '@/subjects/caliper';
 import { notePrint, startAttempt, viewJob } from '@/subjects/job';
 import { recordReading, recordTry } from '@/subjects/measure';
-import { closeJaws, standInSize } from '@/subjects/simulated';
+import { closeJaws, simulatedSize } from '@/subjects/simulated';
 
 /** Sitting in which the demo's own readings were taken. */
 const CONDITIONS = { zeroMm: 0, partC: 21, instrumentC: 21, state: 'cured', warm: false } as const;
@@ -40,7 +40,7 @@ export function tryAll(db: Db, jobId: number, featureIds: readonly number[]): vo
   const printId = newestPrint(db, jobId);
   const mates = queries.listMates(db, jobId);
   for (const featureId of featureIds) {
-    const { sizeMm, feature } = expectOk(standInSize(db, featureId, printId));
+    const { sizeMm, feature } = expectOk(simulatedSize(db, featureId, printId));
     const mateMm = mates.find(({ id }) => id === feature.mateId)!.sizeMm!;
     const side = feature.sense === 'inside' ? 1 : -1;
     const wished = [feature.lowerMm, feature.upperMm].map((mm) => side * (feature.targetMm + mm - mateMm));
@@ -61,5 +61,5 @@ export function printNext(
   const view = viewJob(db, jobId)!;
   const all = new Map(view.features.map(({ id, targetMm }) => [id, drawnMm.get(id) ?? targetMm]));
   const attemptId = expectOk(startAttempt(db, view, { lever: 'drawn', reason, drawnMm: all }));
-  return notePrint(db, attemptId, view.attempts.length + 1, jobId);
+  return notePrint(db, attemptId);
 }

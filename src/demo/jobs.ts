@@ -10,9 +10,8 @@ import { saveJoint, wishFor, type WishInput } from '@/subjects/fit';
 import { createGauge, recordRung } from '@/subjects/gauge';
 import { addFeature, createJob, type FeatureInput, notePrint, viewJob } from '@/subjects/job';
 import { answerAcceptance } from '@/subjects/need';
-import { noteLedger } from '@/subjects/records';
 import { chooseSheet, recordBody, takeOverSheet } from '@/subjects/sheet';
-import { touchStandInRung } from '@/subjects/simulated';
+import { touchSimulatedRung } from '@/subjects/simulated';
 import { printNext, readAll, tryAll } from './hands';
 
 type JobText = Partial<typeof tables.jobs.$inferInsert>;
@@ -206,9 +205,9 @@ export function makeLadder(db: Db, profileId: number, direction: GapDirection): 
     }),
   );
   const attempt = queries.listAttempts(db, jobId).at(-1)!;
-  const printId = notePrint(db, attempt.id, 1, jobId);
+  const printId = notePrint(db, attempt.id);
   for (let rung = 1; rung <= stepsMm.length; rung++) {
-    const outcome = expectOk(touchStandInRung(db, printId, rung));
+    const outcome = expectOk(touchSimulatedRung(db, printId, rung));
     recordRung(db, { clientKey: `demo-rung-${printId}-${rung}`, printId, rung, outcome, state: 'green' });
   }
 }
@@ -251,5 +250,4 @@ export function makeTiltHead(db: Db, profileId: number): void {
     mostLateralMm: 0.45,
     freed: 'cured',
   });
-  noteLedger(db, jobId, 'need', 'Wanted at 160 %', 'a drawn gap grows with the file, the process does not');
 }

@@ -12,8 +12,8 @@ import { makeBushing, makeComb, makeHinge, makeLadder, makeTiltHead } from './jo
 import { makeHingeBlend, makeShelf, makeSightGlass, makeVane } from './shelf';
 
 function makeEquipment(db: Db) {
-  const longBench = { printerName: 'Long Bench', pixelMm: 0.022, standIn: true, layerMm: 0.05 };
-  const oldAmber = { printerName: 'Old Amber', pixelMm: 0.047, standIn: true, layerMm: 0.05 };
+  const longBench = { printerName: 'Long Bench', pixelMm: 0.022, simulated: true, layerMm: 0.05 };
+  const oldAmber = { printerName: 'Old Amber', pixelMm: 0.047, simulated: true, layerMm: 0.05 };
   const profile = (machine: typeof longBench, resinName: string, profileName: string, lot: string) =>
     expectOk(createProfile(db, { ...machine, resinName, profileName, lot }));
   return {
@@ -27,7 +27,7 @@ function makeEquipment(db: Db) {
         resolutionMm: 0.01,
         jawFlatMm: 0.3,
         jawFlatUnknown: false,
-        standIn: true,
+        simulated: true,
       }),
     ),
   };
@@ -50,7 +50,7 @@ function makeBlock(
   instrumentId: number,
 ): void {
   const jobId = expectOk(createGauge(db, { name, profileId, spec: { kind: 'block', sizes } }));
-  notePrint(db, queries.listAttempts(db, jobId).at(-1)!.id, 1, jobId);
+  notePrint(db, queries.listAttempts(db, jobId).at(-1)!.id);
   readAll(db, jobId, instrumentId, 3);
 }
 

@@ -11,5 +11,7 @@ export {
   printKey,
   targetOf,
 } from './rows';
+export { evidenceChanged } from './evidence';
+export type { Fact, ToldFinding } from './schema';
 export * as tables from './schema';
 export * as queries from './queries';

@@ -36,7 +36,7 @@ export function readyBench() {
     createProfile(db, {
       printerName: 'Long Bench',
       pixelMm: 0.022,
-      standIn: true,
+      simulated: true,
       resinName: 'Otter Tough',
       profileName: 'p',
       layerMm: 0.05,
@@ -50,7 +50,7 @@ export function readyBench() {
       resolutionMm: 0.01,
       jawFlatMm: 0.3,
       jawFlatUnknown: false,
-      standIn: true,
+      simulated: true,
     }),
   );
   const jobId = createJob(db, 'Bushing', profileId);
@@ -77,7 +77,7 @@ export function readyBench() {
       ]),
     }),
   );
-  const printId = notePrint(db, attemptId, 1, jobId);
+  const printId = notePrint(db, attemptId);
   const sessionId = startSession(db, {
     jobId,
     instrumentId,

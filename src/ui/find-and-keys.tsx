@@ -1,28 +1,19 @@
 'use client';
 
+import { Command } from 'cmdk';
 import { useRouter } from 'next/navigation';
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import { Dialog } from './dialog';
 import { useShortcutList, useShortcuts } from './shortcuts/shortcuts';
 
-export interface FindableLine {
+interface FindableLine {
   readonly label: string;
   readonly detail: string;
   readonly href: string;
 }
 
-const SHOWN = 12;
-
-function matches(line: FindableLine, words: string): boolean {
-  const text = `${line.label} ${line.detail}`.toLowerCase();
-  return words
-    .toLowerCase()
-    .split(/\s+/)
-    .every((word) => text.includes(word));
-}
-
 /** The two helps of every screen: find anything, and the keys that work here. */
-export function FindAndKeys({ findables }: { findables: readonly FindableLine[] }) {
+export function FindAndKeys() {
   const [open, setOpen] = useState<'find' | 'keys' | undefined>();
   useShortcuts([
     { key: '/', does: 'find anything', run: () => setOpen('find'), onEmptyField: true },
@@ -42,7 +33,7 @@ export function FindAndKeys({ findables }: { findables: readonly FindableLine[] 
         Keys <kbd>?</kbd>
       </button>
       <Dialog open={open === 'find'} onOpenChange={close} title="Find">
-        <FindList findables={findables} onDone={() => setOpen(undefined)} />
+        <FindList onDone={() => setOpen(undefined)} />
       </Dialog>
       <Dialog open={open === 'keys'} onOpenChange={close} title="Keys of this screen">
         <KeyList />
@@ -51,54 +42,56 @@ export function FindAndKeys({ findables }: { findables: readonly FindableLine[] 
   );
 }
 
-function FindList({ findables, onDone }: { findables: readonly FindableLine[]; onDone: () => void }) {
+/** What the bench finds to these words; asked anew with every word typed, the last question counts. */
+function useFound(words: string): readonly FindableLine[] | undefined {
+  const [found, setFound] = useState<readonly FindableLine[] | undefined>();
+  useEffect(() => {
+    const asking = new AbortController();
+    fetch(`/api/find?words=${encodeURIComponent(words)}`, { signal: asking.signal })
+      .then((response) => response.json() as Promise<FindableLine[]>)
+      .then(setFound, () => undefined);
+    return () => asking.abort();
+  }, [words]);
+  return found;
+}
+
+function FindList({ onDone }: { onDone: () => void }) {
   const router = useRouter();
   const [words, setWords] = useState('');
-  const [at, setAt] = useState(0);
-  const found = findables.filter((line) => matches(line, words)).slice(0, SHOWN);
-  const go = (line: FindableLine | undefined) => {
-    if (line === undefined) return;
+  const found = useFound(words);
+  const go = (line: FindableLine) => {
     onDone();
     router.push(line.href);
   };
   return (
-    <div>
-      <input
+    <Command label="Find" shouldFilter={false} loop>
+      <Command.Input
         autoFocus
         className="w-full border-b-2 border-ink bg-transparent py-2 text-xl outline-none"
         aria-label="Words to find"
         placeholder="job, feature, printer, resin …"
         value={words}
-        onChange={(event) => {
-          setWords(event.target.value);
-          setAt(0);
-        }}
-        onKeyDown={(event) => {
-          if (event.key === 'ArrowDown') setAt(Math.min(at + 1, found.length - 1));
-          else if (event.key === 'ArrowUp') setAt(Math.max(at - 1, 0));
-          else if (event.key === 'Enter') go(found[at]);
-          else return;
-          event.preventDefault();
-        }}
+        onValueChange={setWords}
       />
-      <ul className="mt-3">
-        {found.map((line, i) => (
-          <li key={`${line.href} ${line.label}`} className="border-b border-hair">
-            <button
-              type="button"
-              onClick={() => go(line)}
-              className={`flex w-full items-baseline justify-between gap-3 px-2 py-2 text-left ${i === at ? 'bg-wash' : ''}`}
-            >
-              <span className="font-medium">{line.label}</span>
-              <span className="text-sm text-soft">{line.detail}</span>
-            </button>
-          </li>
+      <Command.List className="mt-3" aria-label="What was found">
+        {found?.length === 0 && (
+          <Command.Empty className="text-soft">
+            Nothing here bears these words. Try one word less.
+          </Command.Empty>
+        )}
+        {found?.map((line) => (
+          <Command.Item
+            key={`${line.href} ${line.label}`}
+            value={`${line.label} ${line.detail}`}
+            onSelect={() => go(line)}
+            className="flex w-full cursor-pointer items-baseline justify-between gap-3 border-b border-hair px-2 py-2 text-left data-[selected=true]:bg-wash"
+          >
+            <span className="font-medium">{line.label}</span>
+            <span className="text-sm text-soft">{line.detail}</span>
+          </Command.Item>
         ))}
-      </ul>
-      {found.length === 0 && (
-        <p className="mt-3 text-soft">Nothing here bears these words. Try one word less.</p>
-      )}
-    </div>
+      </Command.List>
+    </Command>
   );
 }
 

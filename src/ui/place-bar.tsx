@@ -1,7 +1,7 @@
 'use client';
 
 import { usePathname } from 'next/navigation';
-import { FindAndKeys, type FindableLine } from './find-and-keys';
+import { FindAndKeys } from './find-and-keys';
 import { ThemeSwitch, type Theme } from './theme-switch';
 import { Link } from './link';
 
@@ -19,12 +19,11 @@ function isHere(pathname: string, href: string): boolean {
 
 interface PlaceBarProps {
   readonly benchName: string;
-  readonly findables: readonly FindableLine[];
   readonly theme: Theme;
 }
 
 /** The slim bar of places at the top of every screen. */
-export function PlaceBar({ benchName, findables, theme }: PlaceBarProps) {
+export function PlaceBar({ benchName, theme }: PlaceBarProps) {
   const pathname = usePathname();
   return (
     <header className="place-bar flex flex-wrap items-center justify-between gap-x-6 gap-y-1 border-b border-hair px-4 py-2 sm:px-6 sm:py-3">
@@ -46,7 +45,7 @@ export function PlaceBar({ benchName, findables, theme }: PlaceBarProps) {
         </nav>
       </div>
       <div className="flex items-center gap-4">
-        <FindAndKeys findables={findables} />
+        <FindAndKeys />
         <span className="hidden text-soft lg:inline">{benchName}</span>
         <ThemeSwitch initial={theme} />
       </div>

@@ -70,8 +70,8 @@ export interface OpenedPart {
   readonly check: MeshCheck;
   /** Nine coordinates a facet, ready for drawing. */
   readonly corners: Float32Array;
-  /** They are those of a coarser stand-in of so many facets. */
-  readonly standIn?: number;
+  /** They are those of a coarser proxy of so many facets. */
+  readonly proxyFacets?: number;
 }
 
 /** Reading a part as the printer will, over the core; one part at a time. */
@@ -193,5 +193,5 @@ export class CheckApi {
   }
 }
 
-/** A click lies on a face when it is nearer than this, mm: the shown part may be a coarser stand-in. */
+/** A click lies on a face when it is nearer than this, mm: the shown part may be a coarser proxy. */
 const REACH_MM = 0.3;

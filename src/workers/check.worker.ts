@@ -3,7 +3,7 @@ import type { LayerReading } from '@/core/layers';
 import type { Point, Progress } from '@/core/mesh';
 import { ok } from '@/core/result';
 import { CheckApi, type CheckAsk, type CheckFound } from './check-api';
-import { drawnStandIn } from './stand-in';
+import { drawnProxy } from './proxy';
 import { thinned } from './thinned';
 
 const api = new CheckApi();
@@ -12,7 +12,7 @@ const exposed = {
   async open(bytes: Uint8Array<ArrayBuffer>, onProgress: Progress) {
     const opened = api.open(bytes, thinned(onProgress));
     if (!opened.ok) return opened;
-    const drawn = await drawnStandIn(api.part, opened.value.corners);
+    const drawn = await drawnProxy(api.part, opened.value.corners);
     return transfer(ok({ ...opened.value, ...drawn }), [drawn.corners.buffer]);
   },
   glance: (ask: CheckAsk): CheckFound => api.glance(ask),

@@ -24,8 +24,8 @@ export interface LoadedPart {
   readonly stl?: Uint8Array<ArrayBuffer>;
   /** Its format says its unit; else it is taken as millimetres. */
   readonly units: 'known' | 'taken';
-  /** `corners` are those of a coarser stand-in of so many facets. */
-  readonly standIn?: number;
+  /** `corners` are those of a coarser proxy of so many facets. */
+  readonly proxyFacets?: number;
 }
 
 export interface CorrectedPart {

@@ -2,7 +2,7 @@ import { expose, transfer } from 'comlink';
 import { ok } from '@/core/result';
 import type { AnchoredFeature, PartCorrection, Progress } from '@/core/mesh';
 import { MeshApi } from './mesh-api';
-import { drawnStandIn } from './stand-in';
+import { drawnProxy } from './proxy';
 import { thinned } from './thinned';
 
 const api = new MeshApi();
@@ -11,9 +11,9 @@ const exposed = {
     const loaded = api.load(bytes, thinned(onProgress), name);
     if (!loaded.ok) return loaded;
     const { stl } = loaded.value;
-    const { corners, standIn } = await drawnStandIn(api.loaded, loaded.value.corners);
+    const { corners, proxyFacets } = await drawnProxy(api.loaded, loaded.value.corners);
     const buffers = stl === undefined ? [corners.buffer] : [corners.buffer, stl.buffer];
-    return transfer(ok({ ...loaded.value, corners, standIn }), buffers);
+    return transfer(ok({ ...loaded.value, corners, proxyFacets }), buffers);
   },
   scaled(by: number) {
     const stl = api.scaled(by);

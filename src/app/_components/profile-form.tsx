@@ -1,35 +1,26 @@
 'use client';
 
-import { ActionForm, Button, TextField, type FormAction } from '@/ui';
+import { ActionForm, Button, type FormAction, TextField } from '@/ui';
+import { profileForm } from '@/subjects/printing/shared';
 
 /** A printer with a resin and its settings: known names are taken again, new ones made. */
 export function ProfileForm({ action }: { action: FormAction }) {
   return (
     <ActionForm
+      form={profileForm}
       action={action}
       label="A new printer, resin and profile"
       className="grid gap-3 sm:grid-cols-2"
     >
-      <TextField name="printerName" label="Printer" placeholder="what you call it" />
-      <TextField
-        name="pixelMm"
-        label="Pixel, without anti-aliasing"
-        unit="mm"
-        placeholder="0.022"
-        hint="Leave blank when unknown."
-      />
-      <TextField name="resinName" label="Resin" />
-      <TextField
-        name="shrinkPercent"
-        label="Linear shrink from its datasheet"
-        unit="%"
-        hint="Linear only; a volumetric figure does not belong here."
-      />
-      <TextField name="profileName" label="Profile" placeholder="0.05 mm, 2.4 s" />
-      <TextField name="layerMm" label="Layer height" unit="mm" placeholder="0.05" />
-      <TextField name="lot" label="Lot of the resin" />
+      <TextField name="printerName" placeholder="what you call it" />
+      <TextField name="pixelMm" placeholder="0.022" />
+      <TextField name="resinName" />
+      <TextField name="shrinkPercent" />
+      <TextField name="profileName" placeholder="0.05 mm, 2.4 s" />
+      <TextField name="layerMm" placeholder="0.05" />
+      <TextField name="lot" />
       <label className="flex items-start gap-2 self-end pb-2">
-        <input type="checkbox" name="standIn" className="mt-1 size-4" />
+        <input type="checkbox" name="simulated" className="mt-1 size-4" />
         <span>
           A simulated printer for practice{' '}
           <span className="text-soft">(prints on the screen, with hidden faults of its own)</span>

@@ -1,41 +1,36 @@
 'use server';
 
-import { revalidatePath } from 'next/cache';
-import { bench, writeHouseRules } from '@/subjects/house';
+import { ok } from '@/core/result';
+import { bench, type HouseRules, writeHouseRules } from '@/subjects/house';
 import { checkRulesForm, classesForm, houseForm, schoolsForm } from '@/subjects/house/shared';
-import { describeFormIssue, parseForm } from '@/subjects/language/shared';
-import { done, type FormState, refused } from '@/ui/forms/form-state';
+import type { FormAnswer } from '@/subjects/language/shared';
+import { answerForm } from '../_actions/answer-form';
+import { changedHouse } from '../_actions/changed';
 
-export async function saveHouse(_before: FormState, data: FormData): Promise<FormState> {
-  const form = parseForm(houseForm, data);
-  if (!form.ok) return refused(describeFormIssue(form.issue));
-  writeHouseRules(bench().db, form.value);
-  revalidatePath('/', 'layout');
-  return done('Kept.');
+const keep = (rules: Partial<HouseRules>) => ok(writeHouseRules(bench().db, rules));
+const shown = { refusal: String, changed: changedHouse };
+
+export async function saveHouse(_before: FormAnswer, data: FormData): Promise<FormAnswer> {
+  return answerForm({ form: houseForm, data, verb: keep, ...shown });
 }
 
-export async function saveClasses(_before: FormState, data: FormData): Promise<FormState> {
-  const form = parseForm(classesForm, data);
-  if (!form.ok) return refused(describeFormIssue(form.issue));
-  writeHouseRules(bench().db, { fitClasses: form.value });
-  revalidatePath('/', 'layout');
-  return done(
-    'Kept. Wishes named from now on use them; those of earlier jobs keep the limits they were given.',
-  );
+export async function saveClasses(_before: FormAnswer, data: FormData): Promise<FormAnswer> {
+  return answerForm({
+    form: classesForm,
+    data,
+    verb: (fitClasses) => keep({ fitClasses }),
+    said: () =>
+      'Kept. Wishes named from now on use them; those of earlier jobs keep the limits they were given.',
+    ...shown,
+  });
 }
 
-export async function saveSchools(_before: FormState, data: FormData): Promise<FormState> {
-  const form = parseForm(schoolsForm, data);
-  if (!form.ok) return refused(describeFormIssue(form.issue));
-  writeHouseRules(bench().db, form.value);
-  revalidatePath('/', 'layout');
-  return done('Kept. Every process card follows it.');
+export async function saveSchools(_before: FormAnswer, data: FormData): Promise<FormAnswer> {
+  const said = () => 'Kept. Every process card follows it.';
+  return answerForm({ form: schoolsForm, data, verb: keep, said, ...shown });
 }
 
-export async function saveCheckRules(_before: FormState, data: FormData): Promise<FormState> {
-  const form = parseForm(checkRulesForm, data);
-  if (!form.ok) return refused(describeFormIssue(form.issue));
-  writeHouseRules(bench().db, { check: form.value });
-  revalidatePath('/', 'layout');
-  return done('Kept. The next look at a part is held to it.');
+export async function saveCheckRules(_before: FormAnswer, data: FormData): Promise<FormAnswer> {
+  const said = () => 'Kept. The next look at a part is held to it.';
+  return answerForm({ form: checkRulesForm, data, verb: (check) => keep({ check }), said, ...shown });
 }

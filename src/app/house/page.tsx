@@ -62,14 +62,14 @@ export default async function HousePage() {
             Calipers
           </h2>
           <ul className="mb-3">
-            {listInstruments(db).map(({ id, name, mpeMm, resolutionMm, jawFlatMm, standInSeed }) => (
+            {listInstruments(db).map(({ id, name, mpeMm, resolutionMm, jawFlatMm, simulatedSeed }) => (
               <li key={id} className="border-b border-hair py-1.5">
                 <span className="font-semibold">{name}</span>{' '}
                 <span className="text-sm text-soft">
                   limit of error <span className="num">{formatMm(mpeMm, 3)}</span>, steps of{' '}
                   <span className="num">{resolutionMm}</span>, jaw flats{' '}
                   {jawFlatMm === null ? 'unknown' : <span className="num">{formatMm(jawFlatMm)}</span>}
-                  {standInSeed !== null && ', simulated'}
+                  {simulatedSeed !== null && ', simulated'}
                 </span>
               </li>
             ))}

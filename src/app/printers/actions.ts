@@ -1,27 +1,31 @@
 'use server';
 
-import { revalidatePath } from 'next/cache';
+import { ok } from '@/core/result';
 import { bench } from '@/subjects/house';
-import { describeFormIssue, parseForm } from '@/subjects/language/shared';
-import { describeChangeIssue } from '@/subjects/overview/shared';
+import type { FormAnswer } from '@/subjects/language/shared';
 import { createProfile, setStations } from '@/subjects/printing';
-import { profileForm, stationsForm } from '@/subjects/printing/shared';
-import { done, type FormState, refused } from '@/ui/forms/form-state';
+import { describeProfileIssue, profileForm, stationsForm } from '@/subjects/printing/shared';
+import { answerForm } from '../_actions/answer-form';
+import { changedPrinters } from '../_actions/changed';
 
-export async function addProfile(_before: FormState, data: FormData): Promise<FormState> {
-  const form = parseForm(profileForm, data);
-  if (!form.ok) return refused(describeFormIssue(form.issue));
-  const made = createProfile(bench().db, form.value);
-  if (!made.ok) return refused(describeChangeIssue(made.issue));
-  revalidatePath('/', 'layout');
-  return done(`${form.value.resinName} on ${form.value.printerName} is on the bench.`);
+export async function addProfile(_before: FormAnswer, data: FormData): Promise<FormAnswer> {
+  return answerForm({
+    form: profileForm,
+    data,
+    verb: (wanted) => createProfile(bench().db, wanted),
+    refusal: describeProfileIssue,
+    said: (_id, { resinName, printerName }) => `${resinName} on ${printerName} is on the bench.`,
+    changed: changedPrinters,
+  });
 }
 
-export async function saveStations(_before: FormState, data: FormData): Promise<FormState> {
-  const form = parseForm(stationsForm, data);
-  if (!form.ok) return refused(describeFormIssue(form.issue));
-  const { printerId, ...stations } = form.value;
-  setStations(bench().db, printerId, stations);
-  revalidatePath('/', 'layout');
-  return done('Kept. The next look at a part counts with it.');
+export async function saveStations(_before: FormAnswer, data: FormData): Promise<FormAnswer> {
+  return answerForm({
+    form: stationsForm,
+    data,
+    verb: ({ printerId, ...stations }) => ok(setStations(bench().db, printerId, stations)),
+    refusal: String,
+    said: () => 'Kept. The next look at a part counts with it.',
+    changed: changedPrinters,
+  });
 }

@@ -1,17 +1,15 @@
 'use server';
 
-import { revalidatePath } from 'next/cache';
 import { redirect } from 'next/navigation';
-import { evidenceOf, leftByWeight, PROOF_KINDS, SHIPPED_SHELF } from '@/core/resins';
+import { PROOF_KINDS, SHIPPED_SHELF } from '@/core/resins';
+import { ok } from '@/core/result';
 import { bench, today } from '@/subjects/house';
-import { describeFormIssue, parseForm } from '@/subjects/language/shared';
-import { describeChangeIssue } from '@/subjects/overview/shared';
+import { type FormAnswer, GONE_WORDS, refused } from '@/subjects/language/shared';
 import {
   addBottle,
   addResin,
   bringAll,
   dropQuote,
-  findShelved,
   keepFacts,
   keepLeft,
   keepProof,
@@ -19,7 +17,6 @@ import {
   loadVat,
   makeBlend,
   readCreepAgain,
-  resinFile,
   shakeBottle,
   takeBackProof,
   takeOffShelf,
@@ -30,6 +27,7 @@ import {
   bottleForm,
   creepAgainForm,
   describeProofResult,
+  describeShelfChangeIssue,
   factsForm,
   leftForm,
   PROOF_FORMS,
@@ -37,140 +35,150 @@ import {
   resinForm,
   vatForm,
 } from '@/subjects/resin/shared';
-import { standInBend } from '@/subjects/simulated';
-import { done, type FormState, refused } from '@/ui/forms/form-state';
+import { simulatedBend } from '@/subjects/simulated';
+import { answerForm } from '../_actions/answer-form';
+import { changedPrinters, changedShelf } from '../_actions/changed';
+import { areIds } from '../_actions/ids';
 
-function refresh(message?: string): FormState {
-  revalidatePath('/', 'layout');
-  return done(message);
-}
+const shown = { refusal: describeShelfChangeIssue, changed: changedShelf };
 
-export async function startResin(_before: FormState, data: FormData): Promise<FormState> {
-  const form = parseForm(resinForm, data);
-  if (!form.ok) return refused(describeFormIssue(form.issue));
-  const made = addResin(bench().db, form.value.name, form.value.family);
-  if (!made.ok) return refused(describeChangeIssue(made.issue));
-  revalidatePath('/', 'layout');
-  redirect(`/shelf/${made.value}`);
+export async function startResin(_before: FormAnswer, data: FormData): Promise<FormAnswer> {
+  return answerForm({
+    form: resinForm,
+    data,
+    verb: ({ name, family }) => addResin(bench().db, name, family),
+    goOn: (resinId) => `/shelf/${resinId}`,
+    ...shown,
+  });
 }
 
 /** Puts the made-up resins that ship with the program on the shelf, to try things with. */
 export async function takePracticeShelf(): Promise<void> {
   bringAll(bench().db, SHIPPED_SHELF);
-  revalidatePath('/', 'layout');
+  changedShelf();
 }
 
 export async function removeResin(resinId: number): Promise<void> {
-  takeOffShelf(bench().db, resinId);
-  revalidatePath('/', 'layout');
+  if (areIds(resinId)) takeOffShelf(bench().db, resinId);
+  changedShelf();
   redirect('/shelf');
 }
 
-export async function saveQuote(resinId: number, _before: FormState, data: FormData): Promise<FormState> {
-  const form = parseForm(quoteForm, data);
-  if (!form.ok) return refused(describeFormIssue(form.issue));
-  const kept = keepQuote(bench().db, resinId, form.value);
-  if (!kept.ok) return refused(describeChangeIssue(kept.issue));
-  const { typed } = form.value;
-  return refresh(typed === undefined ? 'Kept.' : `Kept, converted from ${typed}.`);
+export async function saveQuote(resinId: number, _before: FormAnswer, data: FormData): Promise<FormAnswer> {
+  return answerForm({
+    form: quoteForm,
+    data,
+    ids: [resinId],
+    verb: (quote) => keepQuote(bench().db, resinId, quote),
+    said: (_value, { typed }) => (typed === undefined ? 'Kept.' : `Kept, converted from ${typed}.`),
+    ...shown,
+  });
 }
 
 export async function removeQuote(resinId: number, index: number): Promise<string> {
+  if (!areIds(resinId) || !Number.isSafeInteger(index)) return GONE_WORDS;
   const dropped = dropQuote(bench().db, resinId, index);
-  revalidatePath('/', 'layout');
-  return dropped.ok ? '' : describeChangeIssue(dropped.issue);
+  changedShelf();
+  return dropped.ok ? '' : describeShelfChangeIssue(dropped.issue);
 }
 
-export async function saveFacts(resinId: number, _before: FormState, data: FormData): Promise<FormState> {
-  const form = parseForm(factsForm, data);
-  if (!form.ok) return refused(describeFormIssue(form.issue));
-  const kept = keepFacts(bench().db, resinId, form.value);
-  return kept.ok ? refresh('Kept.') : refused(describeChangeIssue(kept.issue));
+export async function saveFacts(resinId: number, _before: FormAnswer, data: FormData): Promise<FormAnswer> {
+  const verb = (facts: Parameters<typeof keepFacts>[2]) => keepFacts(bench().db, resinId, facts);
+  return answerForm({ form: factsForm, data, ids: [resinId], verb, ...shown });
 }
 
-export async function saveBottle(resinId: number, _before: FormState, data: FormData): Promise<FormState> {
-  const form = parseForm(bottleForm, data);
-  if (!form.ok) return refused(describeFormIssue(form.issue));
-  const kept = addBottle(bench().db, resinId, form.value);
-  return kept.ok ? refresh('On the shelf.') : refused(describeChangeIssue(kept.issue));
+export async function saveBottle(resinId: number, _before: FormAnswer, data: FormData): Promise<FormAnswer> {
+  return answerForm({
+    form: bottleForm,
+    data,
+    ids: [resinId],
+    verb: (bottle) => addBottle(bench().db, resinId, bottle),
+    said: () => 'On the shelf.',
+    ...shown,
+  });
 }
 
 export async function saveLeft(
   resinId: number,
   bottleId: number,
-  _before: FormState,
+  _before: FormAnswer,
   data: FormData,
-): Promise<FormState> {
-  const form = parseForm(leftForm, data);
-  if (!form.ok) return refused(describeFormIssue(form.issue));
-  const { db } = bench();
-  const shelved = findShelved(db, resinId);
-  if (shelved === undefined) return refused(describeChangeIssue({ code: 'gone' }));
-  const density = evidenceOf(resinFile(shelved)).of('density_g_ml')?.value;
-  const { leftMl, weighedG, emptyG } = form.value as { leftMl?: number; weighedG?: number; emptyG?: number };
-  const left = leftMl ?? leftByWeight(weighedG!, emptyG!, density);
-  if (left === undefined) return refused(describeChangeIssue({ code: 'noDensity' }));
-  const kept = keepLeft(db, resinId, bottleId, left);
-  return kept.ok ? refresh(`${left.toFixed(0)} ml left.`) : refused(describeChangeIssue(kept.issue));
+): Promise<FormAnswer> {
+  return answerForm({
+    form: leftForm,
+    data,
+    ids: [resinId, bottleId],
+    verb: (left) => keepLeft(bench().db, resinId, bottleId, left),
+    said: (leftMl) => `${leftMl.toFixed(0)} ml left.`,
+    ...shown,
+  });
 }
 
 export async function noteShaken(resinId: number, bottleId: number): Promise<void> {
-  shakeBottle(bench().db, resinId, bottleId);
-  revalidatePath('/', 'layout');
+  if (areIds(resinId, bottleId)) shakeBottle(bench().db, resinId, bottleId);
+  changedShelf();
 }
 
 export async function removeBottle(resinId: number, bottleId: number): Promise<void> {
-  throwBottle(bench().db, resinId, bottleId);
-  revalidatePath('/', 'layout');
+  if (areIds(resinId, bottleId)) throwBottle(bench().db, resinId, bottleId);
+  changedShelf();
 }
 
-export async function saveVat(_before: FormState, data: FormData): Promise<FormState> {
-  const form = parseForm(vatForm, data);
-  if (!form.ok) return refused(describeFormIssue(form.issue));
-  const { printerId, resinId } = form.value;
-  if (printerId !== undefined) loadVat(bench().db, printerId, resinId, today());
-  return refresh('Kept.');
+export async function saveVat(_before: FormAnswer, data: FormData): Promise<FormAnswer> {
+  return answerForm({
+    form: vatForm,
+    data,
+    verb: ({ printerId, resinId }) => ok(loadVat(bench().db, printerId, resinId, today())),
+    refusal: String,
+    changed: changedPrinters,
+  });
 }
 
 /** Keeps a bench proof of the kind that its form names. */
-export async function saveProof(resinId: number, _before: FormState, data: FormData): Promise<FormState> {
+export async function saveProof(resinId: number, _before: FormAnswer, data: FormData): Promise<FormAnswer> {
   const kind = PROOF_KINDS.find((each) => each === data.get('kind'));
   if (kind === undefined) return refused('Choose a kind of proof.');
-  const form = parseForm(PROOF_FORMS[kind], data);
-  if (!form.ok) return refused(describeFormIssue(form.issue));
-  const { note, on, ...test } = form.value;
-  const kept = keepProof(bench().db, resinId, { ...test, on: on || today() }, note);
-  if (!kept.ok) return refused(describeChangeIssue(kept.issue));
-  return refresh(`Kept: ${describeProofResult(kept.value)}.`);
+  return answerForm({
+    form: PROOF_FORMS[kind],
+    data,
+    ids: [resinId],
+    verb: ({ note, on, ...test }) => keepProof(bench().db, resinId, { ...test, on: on || today() }, note),
+    said: (result) => `Kept: ${describeProofResult(result)}.`,
+    ...shown,
+  });
 }
 
 export async function removeProof(resinId: number, proofId: number): Promise<void> {
-  takeBackProof(bench().db, resinId, proofId);
-  revalidatePath('/', 'layout');
+  if (areIds(resinId, proofId)) takeBackProof(bench().db, resinId, proofId);
+  changedShelf();
 }
 
 export async function saveCreepAgain(
   resinId: number,
   proofId: number,
-  _before: FormState,
+  _before: FormAnswer,
   data: FormData,
-): Promise<FormState> {
-  const form = parseForm(creepAgainForm, data);
-  if (!form.ok) return refused(describeFormIssue(form.issue));
-  const kept = readCreepAgain(bench().db, resinId, proofId, form.value.secondMm);
-  return kept.ok ? refresh('Kept.') : refused(describeChangeIssue(kept.issue));
+): Promise<FormAnswer> {
+  return answerForm({
+    form: creepAgainForm,
+    data,
+    ids: [resinId, proofId],
+    verb: ({ secondMm }) => readCreepAgain(bench().db, resinId, proofId, secondMm),
+    ...shown,
+  });
 }
 
 /** Readings of a simulated bench for a bend bar of this resin. */
-export async function bendOnStandIn(resinId: number, closing: number) {
-  return standInBend(bench().db, resinId, closing);
+export async function bendOnSimulated(resinId: number, closing: number) {
+  return areIds(resinId, closing) ? simulatedBend(bench().db, resinId, closing) : undefined;
 }
 
-export async function keepBlend(_before: FormState, data: FormData): Promise<FormState> {
-  const form = parseForm(blendForm, data);
-  if (!form.ok) return refused(describeFormIssue(form.issue));
-  const made = makeBlend(bench().db, form.value.name, form.value.recipe);
-  if (!made.ok) return refused(describeChangeIssue(made.issue));
-  revalidatePath('/', 'layout');
-  redirect(`/shelf/${made.value}`);
+export async function keepBlend(_before: FormAnswer, data: FormData): Promise<FormAnswer> {
+  return answerForm({
+    form: blendForm,
+    data,
+    verb: ({ name, recipe }) => makeBlend(bench().db, name, recipe),
+    goOn: (resinId) => `/shelf/${resinId}`,
+    ...shown,
+  });
 }

@@ -1,13 +1,12 @@
 import type { Metadata } from 'next';
 import { connection } from 'next/server';
-import { FAMILIES } from '@/core/resins';
 import { bench } from '@/subjects/house';
 import { glanceAtShelf } from '@/subjects/resin';
-import { describeFamily } from '@/subjects/resin/shared';
-import { ActionForm, Button, buttonLook, Choice, Link, TextField } from '@/ui';
+import { Button, buttonLook, Link } from '@/ui';
+import { NewResinForm } from './_components/new-resin-form';
 import { CarryPanel } from './_components/carry-panel';
 import { ShelfList } from './_components/shelf-list';
-import { startResin, takePracticeShelf } from './actions';
+import { takePracticeShelf } from './actions';
 
 export const metadata: Metadata = { title: 'Shelf' };
 
@@ -44,22 +43,7 @@ export default async function ShelfPage() {
           <h2 id="new-resin" className="mb-2 text-lg">
             Another resin
           </h2>
-          <ActionForm
-            action={startResin}
-            label="Another resin"
-            className="grid items-end gap-3 sm:grid-cols-3"
-          >
-            <TextField name="name" label="Name" />
-            <Choice
-              name="family"
-              label="Family"
-              choices={FAMILIES.filter((family) => family !== 'blend').map((family) => ({
-                value: family,
-                label: describeFamily(family),
-              }))}
-            />
-            <Button type="submit">Put it on the shelf</Button>
-          </ActionForm>
+          <NewResinForm />
         </section>
         <CarryPanel />
       </div>

@@ -2,8 +2,7 @@ import { wishedClearance } from './classes';
 import { BRITTLE_BELOW } from './press';
 import type { Nut } from './standard-parts';
 
-const FASTENINGS = ['nutPocket', 'throughBolt', 'gluedInsert', 'tappedThread', 'hotInsert'] as const;
-export type Fastening = (typeof FASTENINGS)[number];
+export type Fastening = 'nutPocket' | 'throughBolt' | 'gluedInsert' | 'tappedThread' | 'hotInsert';
 
 interface FasteningNeed {
   readonly nut: Nut;

@@ -7,8 +7,7 @@ export const JOINT_KINDS = ['hinge', 'ball', 'links', 'slider'] as const;
 export type JointKind = (typeof JOINT_KINDS)[number];
 
 /** Where a gap lies: between walls, in the plane of the plate; or between a roof and what is below it. */
-const GAP_DIRECTIONS = ['plane', 'height'] as const;
-export type GapDirection = (typeof GAP_DIRECTIONS)[number];
+export type GapDirection = 'plane' | 'height';
 
 /** A joint printed in place, as drawn at scale 1; lengths mm. */
 export interface JointDesign {

@@ -9,9 +9,6 @@ import { mixtureMoments } from '@/core/numerics';
 import { DEFAULT_INSTRUMENT } from '@/core/metrology';
 import { BLOCK_SIZES, type BlockSize } from './blocks';
 
-/** Minutes that one size takes: three readings and their noting. */
-const MINUTES_PER_SIZE = 0.7;
-
 /** What most parts ask for, where a block is not chosen for a job. */
 const USUAL_TARGETS: readonly Target[] = (
   [

@@ -17,7 +17,6 @@ import {
   type PlacedPiece,
 } from './piece';
 
-const GAUGE_KINDS = ['block', 'joint', 'pocket', 'hole', 'pin', 'bar'] as const;
 /** A small test piece, by its parameters. */
 export type GaugeSpec =
   | { readonly kind: 'block'; readonly sizes: readonly BlockSize[] }

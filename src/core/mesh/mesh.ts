@@ -1,13 +1,5 @@
-const MESH_FORMATS = [
-  'stl-binary',
-  'stl-ascii',
-  'obj',
-  'ply-ascii',
-  'ply-little-endian',
-  'ply-big-endian',
-  '3mf',
-] as const;
-export type MeshFormat = (typeof MESH_FORMATS)[number];
+export type MeshFormat =
+  'stl-binary' | 'stl-ascii' | 'obj' | 'ply-ascii' | 'ply-little-endian' | 'ply-big-endian' | '3mf';
 
 /** Facets as read from a file, before equal corners are joined. */
 export interface FacetSoup {

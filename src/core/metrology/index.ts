@@ -28,8 +28,9 @@ export {
 } from './feature';
 export { correctReading, DEFAULT_INSTRUMENT, type Instrument, RESIN_EXPANSION_PER_K } from './instrument';
 export { type Outcome, outcomeOf } from './outcome';
-export { type LengthIssue, type LengthNote, parseLength } from './parse-length';
-export { type Doubt, findDoubt, swapNeighbouringDigits } from './plausibility';
+export { type LengthNote, parseLength } from './parse-length';
+export { type Doubt, findDoubt, guessOf, swapNeighbouringDigits } from './plausibility';
+export { parseQuantity, type Quantity, type QuantityIssue, unitOf } from './quantity';
 export {
   estimateSize,
   meanOf,

@@ -76,3 +76,8 @@ export function findDoubt(
   if (swap !== undefined) return { code: 'swappedDigits', guessMm: swap };
   return { code: 'farOff', expectedMm };
 }
+
+/** The size that was probably meant; undefined where nothing suggests one. */
+export function guessOf(doubt: Doubt): number | undefined {
+  return 'guessMm' in doubt ? doubt.guessMm : undefined;
+}

@@ -38,7 +38,7 @@ export {
   workOutProof,
 } from './proof';
 export { isProperty, PROPERTIES, PROPERTY_IDS, type PropertyFacts, type PropertyId } from './properties';
-export { COST_FACTS, type CostFacts, type Merits, nearestResins, type Ranked, rankResins } from './rank';
+export { COST_FACTS, type CostFacts, nearestResins, type Ranked, rankResins } from './rank';
 export {
   ASSUMED_STRESS_MPA,
   CRITERIA,

@@ -1,7 +1,7 @@
 import type { FeatureKind } from '@/core/metrology';
 import { seededRandom, seedFrom, type SeededRandom } from '@/core/numerics';
 
-/** What a stand-in caliper hides; mm. */
+/** What a simulated printer caliper hides; mm. */
 export interface VirtualCaliper {
   readonly resolutionMm: number;
   readonly noiseSd: number;

@@ -1,6 +1,6 @@
 import { seededRandom, seedFrom } from '@/core/numerics';
 
-/** Everything a stand-in printer hides. Lengths mm. */
+/** Everything a simulated printer hides. Lengths mm. */
 export interface VirtualPrinter {
   readonly seed: number;
   readonly pixelMm: number;

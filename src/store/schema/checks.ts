@@ -20,6 +20,12 @@ export const checks = sqliteTable(
   (table) => [index('checks_of_job').on(table.jobId)],
 );
 
+/** A finding of which only the words were kept. */
+export interface ToldFinding {
+  readonly code: 'told';
+  readonly title: string;
+}
+
 /** What was decided of a finding; append-only, the last one of a key counts. */
 export const findingVerdicts = sqliteTable(
   'finding_verdicts',
@@ -30,8 +36,8 @@ export const findingVerdicts = sqliteTable(
       .references(() => jobs.id),
     source: text().notNull(),
     key: text().notNull(),
-    /** The finding in words, as it was decided. */
-    title: text().notNull(),
+    /** The finding as it was decided; of old ones only their words are left. */
+    finding: text({ mode: 'json' }).$type<Finding | ToldFinding>().notNull(),
     /** Mended in the file or by the supports, or printed all the same; open again when it was taken back. */
     verdict: text().$type<'passed' | 'waived' | 'open'>().notNull(),
     reason: text().notNull(),

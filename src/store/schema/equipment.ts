@@ -7,8 +7,8 @@ export const printers = sqliteTable('printers', {
   name: text().notNull().unique(),
   /** Pixel pitch of its panel; null when anti-aliasing hides it or nobody knows. */
   pixelMm: real(),
-  /** Seed of the simulated process behind a stand-in printer; null for a real machine. */
-  standInSeed: integer(),
+  /** Seed of the simulated process behind a simulated printer; null for a real machine. */
+  simulatedSeed: integer(),
   /** Resin that stands in its vat, and since which day; null when it is empty or nobody said. */
   vatResinId: integer().references(() => resins.id),
   vatSince: text().notNull().default(''),
@@ -32,6 +32,10 @@ export const profiles = sqliteTable(
     name: text().notNull(),
     layerMm: real().notNull(),
     lot: text().notNull().default(''),
+    /** Written anew with every change of what its signature is learned from. */
+    evidenceKey: text()
+      .notNull()
+      .$defaultFn(() => crypto.randomUUID()),
   },
   (table) => [uniqueIndex('profiles_once').on(table.printerId, table.resinId, table.name)],
 );
@@ -45,5 +49,5 @@ export const instruments = sqliteTable('instruments', {
   jawFlatMm: real(),
   jawFlatUnknown: integer({ mode: 'boolean' }).notNull().default(false),
   /** Seed of a simulated caliper; null for a real one. */
-  standInSeed: integer(),
+  simulatedSeed: integer(),
 });

@@ -13,14 +13,19 @@ export const signatures = sqliteTable(
     profileId: integer()
       .notNull()
       .references(() => profiles.id),
-    /** Hash of everything it was learned from: readings, words, instruments, priors. */
-    learnedFromHash: text().notNull(),
+    /** Key of the evidence it was learned from. */
+    evidenceKey: text().notNull(),
     readingIds: text({ mode: 'json' }).$type<number[]>().notNull(),
     report: text({ mode: 'json' }).$type<SignatureReport>().notNull(),
     createdAt: integer({ mode: 'timestamp_ms' }).notNull(),
   },
-  (table) => [uniqueIndex('signatures_once').on(table.profileId, table.learnedFromHash)],
+  (table) => [uniqueIndex('signatures_once').on(table.profileId, table.evidenceKey)],
 );
+
+/** A code with its facts. Each subject says which codes it writes, beside their words. */
+export interface Fact {
+  readonly code: string;
+}
 
 /** What was decided in a job, by what evidence, and where. */
 export const ledgerLines = sqliteTable(
@@ -31,8 +36,8 @@ export const ledgerLines = sqliteTable(
       .notNull()
       .references(() => jobs.id),
     step: text().$type<'need' | 'resin' | 'fit' | 'check' | 'measure' | 'correct' | 'story'>().notNull(),
-    title: text().notNull(),
-    detail: text().notNull(),
+    /** What happened, as a code with its facts; the words are made when it is shown. */
+    entry: text({ mode: 'json' }).$type<Fact>().notNull(),
     at: integer({ mode: 'timestamp_ms' }).notNull(),
   },
   (table) => [index('ledger_of_job').on(table.jobId)],

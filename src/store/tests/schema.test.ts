@@ -139,3 +139,33 @@ test('what a resin was said to stand before there was a shelf stands on its shee
   db.$client.close();
   rmSync(path.dirname(file), { recursive: true, force: true });
 });
+
+test('what was written down in words before lines were facts still reads as it did', () => {
+  const { file, old } = databaseAfter(5);
+  old.exec(`
+    insert into printers (id, name, stand_in_seed) values (1, 'Long Bench', 7);
+    insert into resins (id, name) values (1, 'Otter Tough');
+    insert into profiles (id, printer_id, resin_id, name, layer_mm) values (1, 1, 1, 'p', 0.05);
+    insert into jobs (id, name, created_at) values (1, 'old', 1);
+    insert into ledger_lines (job_id, step, title, detail, at) values (1, 'need', 'Decision rule', 'shared risk', 1);
+    insert into finding_verdicts (job_id, source, "key", title, verdict, reason, at)
+      values (1, 'h', 'island@1', 'Begins in the air', 'passed', '', 1);
+    insert into signatures (profile_id, learned_from_hash, reading_ids, report, created_at) values (1, 'abc', '[]', '{}', 1);
+  `);
+  old.close();
+  const db = openDb(file);
+  expect(queries.listLedger(db, 1)[0].entry).toEqual({
+    code: 'told',
+    title: 'Decision rule',
+    detail: 'shared risk',
+  });
+  expect(db.select().from(tables.findingVerdicts).get()?.finding).toEqual({
+    code: 'told',
+    title: 'Begins in the air',
+  });
+  expect(db.select().from(tables.signatures).get()?.evidenceKey).toBe('abc');
+  expect(db.select().from(tables.printers).get()?.simulatedSeed).toBe(7);
+  expect(queries.findProfile(db, 1)?.profile.evidenceKey).toMatch(/^[0-9a-f]{32}$/);
+  db.$client.close();
+  rmSync(path.dirname(file), { recursive: true, force: true });
+});

@@ -1,8 +1,7 @@
 import { fail, ok, type Result } from '@/core/result';
 import { seedOfName } from '@/core/virtual';
 import { type Db, tables } from '@/store';
-
-type InstrumentIssue = { readonly code: 'nameTaken'; readonly name: string };
+import type { InstrumentIssue } from './words-issues';
 
 interface NewInstrument {
   readonly name: string;
@@ -10,14 +9,14 @@ interface NewInstrument {
   readonly resolutionMm: number;
   readonly jawFlatMm?: number;
   readonly jawFlatUnknown: boolean;
-  readonly standIn: boolean;
+  readonly simulated: boolean;
 }
 
 export function createInstrument(db: Db, wanted: NewInstrument): Result<number, InstrumentIssue> {
-  const { standIn, ...row } = wanted;
+  const { simulated, ...row } = wanted;
   const made = db
     .insert(tables.instruments)
-    .values({ ...row, standInSeed: standIn ? seedOfName(wanted.name) : null })
+    .values({ ...row, simulatedSeed: simulated ? seedOfName(wanted.name) : null })
     .onConflictDoNothing()
     .returning()
     .get();

@@ -1,24 +1,47 @@
 import { z } from 'zod';
 import { PART_STATES } from '@/core/metrology';
-import { choiceField, numberField, optionalNumber, textField, tickField } from '@/subjects/language/shared';
+import {
+  choiceField,
+  idField,
+  numberField,
+  optionalNumber,
+  textField,
+  tickField,
+} from '@/subjects/language/shared';
 
 /** A caliper. */
 export const instrumentForm = z
   .object({
-    name: textField({ limit: 60 }),
-    mpeMm: numberField(0.0001, 1),
-    resolutionMm: numberField(0.0001, 1),
-    jawFlatMm: optionalNumber(0, 5),
-    standIn: tickField,
+    name: textField('Name', { limit: 60 }),
+    mpeMm: numberField('Limit of error', 'length', {
+      low: 0.0001,
+      high: 1,
+      hint: 'From its sheet, or better from a check piece.',
+    }),
+    resolutionMm: numberField('Resolution', 'length', { low: 0.0001, high: 1 }),
+    jawFlatMm: optionalNumber('Flats of the inside jaws', 'length', {
+      low: 0,
+      high: 5,
+      hint: 'They bridge a bore and read it small. Blank: unknown, and holes and jaws cannot be told apart.',
+    }),
+    simulated: tickField('A simulated caliper, which types by itself'),
   })
   .transform((values) => ({ ...values, jawFlatUnknown: values.jawFlatMm === undefined }));
 
-/** The start of a sitting; temperatures go together or not at all. */
+/** The start of a sitting. */
 export const sessionForm = z.object({
-  instrumentId: numberField(1, 1e9),
-  zeroMm: numberField(-5, 5),
-  partC: optionalNumber(-20, 60),
-  instrumentC: optionalNumber(-20, 60),
-  state: choiceField(PART_STATES),
-  warm: tickField,
+  instrumentId: idField('Caliper'),
+  zeroMm: numberField('Closed jaws show', 'length', {
+    low: -5,
+    high: 5,
+    hint: 'Wipe and close them now; taken off every reading.',
+  }),
+  partC: optionalNumber('Part temperature', 'temperature', {
+    low: -20,
+    high: 60,
+    hint: 'Blank: unknown to 3 K, and counted so.',
+  }),
+  instrumentC: optionalNumber('Caliper temperature', 'temperature', { low: -20, high: 60 }),
+  state: choiceField('The part is', PART_STATES),
+  warm: tickField('still warm from lamp or water'),
 });

@@ -1,1 +1,2 @@
 export { instrumentForm, sessionForm } from './input-caliper';
+export { describeInstrumentIssue } from './words-issues';

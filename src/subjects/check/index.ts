@@ -1,7 +1,7 @@
 import 'server-only';
 
 export { judgeFinding } from './judge-finding';
-export { keepCheck } from './keep-check';
+export { keepCheck, type LayersFound } from './keep-check';
 export { setStance } from './set-stance';
-export { turnPlaces } from './turn-part';
+export { type Turn, turnPart } from './turn-part';
 export { listVerdicts, settledOfCheck, viewCheck } from './view-check';

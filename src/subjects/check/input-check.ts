@@ -2,26 +2,32 @@ import { z } from 'zod';
 import { CHANCES, FINDING_CODES, RISKS, type Stance, STATIONS } from '@/core/findings';
 import type { FeatureKind } from '@/core/metrology';
 import { kindFields } from '@/subjects/job/shared';
-import { choiceField, numberField, optionalNumber, refuse, textField } from '@/subjects/language/shared';
+import {
+  choiceField,
+  LONGEST_MM,
+  numberField,
+  optionalNumber,
+  refuse,
+  textField,
+} from '@/subjects/language/shared';
 
 /** How the part will stand; on supports their height is needed. */
 export const stanceForm = z
-  .object({ stance: choiceField(['plate', 'supports', 'inFile']), liftMm: optionalNumber(0.1, 100) })
+  .object({
+    stance: choiceField('How it stands', ['plate', 'supports', 'inFile']),
+    liftMm: optionalNumber('Height of the supports', 'length', { low: 0.1, high: 100 }),
+  })
   .transform(({ stance, liftMm }, context): Stance => {
     if (stance !== 'supports') return { kind: stance };
-    if (liftMm === undefined) {
-      context.addIssue({ code: 'custom', path: ['liftMm'], params: { issue: { code: 'blank' } } });
-      return z.NEVER;
-    }
+    if (liftMm === undefined) return refuse(context, { code: 'blank' }, 'liftMm');
     return { kind: 'supports', liftMm };
   });
 
 /** What is decided of one finding. */
 export const findingForm = z.object({
-  key: textField({ limit: 200 }),
-  title: textField({ limit: 200 }),
-  verdict: choiceField(['passed', 'waived', 'open']),
-  reason: textField({ optional: true, limit: 300 }),
+  key: textField('Finding', { limit: 200 }),
+  verdict: choiceField('Decision', ['passed', 'waived', 'open']),
+  reason: textField('Reason', { optional: true, limit: 300 }),
 });
 
 const place = z.tuple([z.number(), z.number(), z.number()]);
@@ -55,16 +61,17 @@ export const findingsInput = z.object({
   findings: z.array(finding).max(200),
 });
 
+/** How a turned file was turned: nine numbers of a rotation, row by row, then the lift, mm. */
 export const turnInput = z.object({ rotation: z.array(z.number()).length(9), liftMm: z.number() });
 
 /** A size found on the mesh becomes a feature of the job. */
 export const foundFeatureForm = z
   .object({
-    name: textField({ limit: 60 }),
+    name: textField('Name', { limit: 60 }),
     ...kindFields,
     angleRad: z.string().default(''),
-    targetMm: numberField(0, 2000),
-    toleranceMm: numberField(0.001, 5),
+    targetMm: numberField('Wanted', 'length', { low: 0, high: LONGEST_MM }),
+    toleranceMm: numberField('±', 'length', { low: 0.001, high: 5 }),
     anchor: z.string().transform((text, context): [number, number, number] => {
       const numbers = text.split(',').map(Number);
       if (numbers.length !== 3 || !numbers.every(Number.isFinite))

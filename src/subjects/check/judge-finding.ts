@@ -3,32 +3,26 @@ import { type Db, tables } from '@/store';
 import { type JobView, partOfJob } from '@/subjects/job';
 import { noteLedger } from '@/subjects/records';
 import { lastCheck, type Verdict } from './view-check';
-
-type VerdictIssue = { readonly code: 'noReason' } | { readonly code: 'gone' };
+import type { CheckEntry } from './words-ledger';
+import type { VerdictIssue } from './words-issues';
 
 /** Passes or waives a finding of the newest look, or opens it again; a waiver needs its reason. */
 export function judgeFinding(
   db: Db,
   view: JobView,
-  { key, verdict, reason, title }: { key: string; verdict: Verdict | 'open'; reason: string; title: string },
+  { key, verdict, reason }: { key: string; verdict: Verdict | 'open'; reason: string },
 ): Result<void, VerdictIssue> {
   const part = partOfJob(view);
-  const last = lastCheck(db, view.job.id);
-  if (part === undefined || last === undefined || !last.findings.some((finding) => finding.key === key))
-    return fail({ code: 'gone' });
-  if (verdict === 'waived' && reason.trim() === '') return fail({ code: 'noReason' });
-  db.insert(tables.findingVerdicts)
-    .values({
-      jobId: view.job.id,
-      source: part.key,
-      key,
-      title,
-      verdict,
-      reason: reason.trim(),
-      at: new Date(),
-    })
-    .run();
-  const word = { passed: 'Passed', waived: 'Waived', open: 'Open again' }[verdict];
-  noteLedger(db, view.job.id, 'check', `${word}: ${title}`, reason.trim());
-  return ok(undefined);
+  const finding = lastCheck(db, view.job.id)?.findings.find((each) => each.key === key);
+  if (part === undefined || finding === undefined) return fail({ code: 'partChanged' });
+  if (verdict === 'waived' && reason.trim() === '') return fail({ code: 'noWaiver' });
+  const jobId = view.job.id;
+  return db.transaction((tx) => {
+    const decided = { verdict, finding, reason: reason.trim() };
+    tx.insert(tables.findingVerdicts)
+      .values({ jobId, source: part.key, key, ...decided, at: new Date() })
+      .run();
+    noteLedger<CheckEntry>(tx, jobId, 'check', { code: 'findingJudged', ...decided });
+    return ok(undefined);
+  });
 }

@@ -2,18 +2,18 @@ import type { Finding, Stance } from '@/core/findings';
 import { type Db, tables } from '@/store';
 import { noteLedger } from '@/subjects/records';
 import { lastCheck, sameStance } from './view-check';
+import type { CheckEntry } from './words-ledger';
+
+/** What a look at the layers of a file found, standing so. */
+export interface LayersFound {
+  readonly source: string;
+  readonly stance: Stance;
+  readonly layerMm: number;
+  readonly findings: readonly Finding[];
+}
 
 /** Keeps what a look at the layers found; the same look twice is kept once. */
-export function keepCheck(
-  db: Db,
-  jobId: number,
-  found: {
-    readonly source: string;
-    readonly stance: Stance;
-    readonly layerMm: number;
-    readonly findings: readonly Finding[];
-  },
-): void {
+export function keepCheck(db: Db, jobId: number, found: LayersFound): void {
   const before = lastCheck(db, jobId);
   const keys = (findings: readonly Finding[]) => findings.map(({ key }) => key).join(' ');
   if (
@@ -23,17 +23,14 @@ export function keepCheck(
     keys(before.findings) === keys(found.findings)
   )
     return;
-  db.insert(tables.checks)
-    .values({ jobId, ...found, at: new Date() })
-    .run();
-  const lost = found.findings.filter(({ risk }) => risk === 'printLost').length;
-  noteLedger(
-    db,
-    jobId,
-    'check',
-    found.findings.length === 0
-      ? 'Layers read: nothing found'
-      : `Layers read: ${found.findings.length} found`,
-    lost === 0 ? 'none that loses the print' : `${lost} could lose the print`,
-  );
+  db.transaction((tx) => {
+    tx.insert(tables.checks)
+      .values({ jobId, ...found, at: new Date() })
+      .run();
+    noteLedger<CheckEntry>(tx, jobId, 'check', {
+      code: 'layersRead',
+      found: found.findings.length,
+      couldLose: found.findings.filter(({ risk }) => risk === 'printLost').length,
+    });
+  });
 }

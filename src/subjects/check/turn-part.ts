@@ -1,13 +1,30 @@
 import { eq } from 'drizzle-orm';
 import { turnPoint } from '@/core/findings';
 import { type Db, tables } from '@/store';
-import { bumpRevision, noteLedger } from '@/subjects/records';
+import { keepPartFile } from '@/subjects/job';
+import { noteLedger } from '@/subjects/records';
+import type { CheckEntry } from './words-ledger';
 
-/** After the part's file was turned: the places of its features go along. Their directions stay as they were typed. */
-export function turnPlaces(db: Db, jobId: number, rotation: readonly number[], liftMm: number): void {
+/** How a part was turned: a rotation, row by row, then a lift onto the plate, mm. */
+export interface Turn {
+  readonly rotation: readonly number[];
+  readonly liftMm: number;
+}
+
+/**
+ * Keeps the turned file as the job's part and takes the places of its features along, in one go. Their directions stay
+ * as they were typed.
+ */
+export function turnPart(
+  db: Db,
+  jobId: number,
+  file: { readonly meshHash: string; readonly name: string },
+  { rotation, liftMm }: Turn,
+): void {
   const { features } = tables;
-  const placed = db.select().from(features).where(eq(features.jobId, jobId)).all();
   db.transaction((tx) => {
+    keepPartFile(tx, jobId, file.meshHash, file.name);
+    const placed = tx.select().from(features).where(eq(features.jobId, jobId)).all();
     for (const { id, anchor } of placed) {
       if (anchor === null) continue;
       const [x, y, z] = turnPoint(rotation, anchor);
@@ -16,7 +33,6 @@ export function turnPlaces(db: Db, jobId: number, rotation: readonly number[], l
         .where(eq(features.id, id))
         .run();
     }
-    bumpRevision(tx, jobId);
-    noteLedger(tx, jobId, 'check', 'Part turned', 'its features’ places went along');
+    noteLedger<CheckEntry>(tx, jobId, 'check', { code: 'partTurned' });
   });
 }

@@ -198,3 +198,10 @@ function describeMinutes(minutes: number): string {
     ? `${minutes} min`
     : `${Math.floor(minutes / 60)} h ${String(minutes % 60).padStart(2, '0')}`;
 }
+
+/** A finding that was decided, in its title; of old ones the words that were kept. */
+export function describeDecided(
+  finding: Finding | { readonly code: 'told'; readonly title: string },
+): string {
+  return finding.code === 'told' ? finding.title : describeFinding(finding).title;
+}

@@ -3,6 +3,9 @@ import { fail, ok, type Result } from '@/core/result';
 import { type Db, queries, tables } from '@/store';
 import { createProfile } from '@/subjects/printing';
 import { bumpRevision, noteLedger } from '@/subjects/records';
+import type { ChoiceEntry } from './words-ledger';
+import { viewChoice } from './view-choice';
+import type { ChoiceIssue } from './words-requirement';
 
 interface ResinPick {
   readonly resinId: number;
@@ -10,20 +13,19 @@ interface ResinPick {
   readonly layerMm: number;
   /** Why, in the person's words beside what the program found. */
   readonly reason: string;
-  /** What the choice found, in words. */
-  readonly found: string;
 }
 
 /**
  * Chooses a resin on a printer for a job: the profile that is there is taken, or one is made, unmeasured. Sizes drawn for
  * another process are open again.
  */
-export function chooseResin(db: Db, jobId: number, pick: ResinPick): Result<void, { readonly code: 'gone' }> {
+export function chooseResin(db: Db, jobId: number, pick: ResinPick): Result<string, ChoiceIssue> {
   const job = queries.findJob(db, jobId);
   const resin = queries.findResin(db, pick.resinId)?.resin;
   const { printers } = tables;
   const printer = db.select().from(printers).where(eq(printers.id, pick.printerId)).get();
   if (job === undefined || resin === undefined || printer === undefined) return fail({ code: 'gone' });
+  const found = viewChoice(db, job).ranked.find((each) => each.resin === resin.name);
   return db.transaction((tx) => {
     const known = queries
       .listProfiles(tx)
@@ -32,7 +34,7 @@ export function chooseResin(db: Db, jobId: number, pick: ResinPick): Result<void
       known === undefined
         ? createProfile(tx, {
             printerName: printer.name,
-            standIn: printer.standInSeed !== null,
+            simulated: printer.simulatedSeed !== null,
             resinName: resin.name,
             profileName: `${pick.layerMm} mm`,
             layerMm: pick.layerMm,
@@ -49,9 +51,15 @@ export function chooseResin(db: Db, jobId: number, pick: ResinPick): Result<void
       })
       .where(eq(tables.jobs.id, jobId))
       .run();
-    const detail = [pick.found, pick.reason].filter((text) => text !== '').join('; ');
-    noteLedger(tx, jobId, 'resin', `${resin.name} on ${printer.name}`, detail);
+    const entry: ChoiceEntry = {
+      code: 'resinChosen',
+      resin: resin.name,
+      printer: printer.name,
+      found: found && { verdict: found.verdict, checks: found.checks },
+      reason: pick.reason,
+    };
+    noteLedger(tx, jobId, 'resin', entry);
     bumpRevision(tx, jobId);
-    return ok(undefined);
+    return ok(resin.name);
   });
 }

@@ -6,3 +6,4 @@ export { dropOvertaken } from './drop-overtaken';
 export { requirementFromNeed, requirementOf } from './requirement-of';
 export { saveRequirement } from './save-requirement';
 export { type Choice, verdictOfJob, viewChoice } from './view-choice';
+export { explainChoice, reasonsOf, type ResinReasons } from './view-reasons';

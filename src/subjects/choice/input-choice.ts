@@ -1,47 +1,48 @@
 import { z } from 'zod';
 import { CRITERIA, IMPACTS, type Requirement, WASH_LIQUIDS, type Weights } from '@/core/resins';
+import { describeLiquid } from '@/subjects/house/shared';
 import {
+  idField,
   numberField,
+  numberOrNull,
   optionalChoice,
-  optionalNumber,
-  orNull,
   textField,
   ticked,
   tickField,
-  ticks,
+  tickFields,
 } from '@/subjects/language/shared';
 import { wordList } from '@/subjects/resin/shared';
-
-const share = (low: number, high: number) =>
-  optionalNumber(low, high).transform((percent) => (percent === undefined ? null : percent / 100));
+import { describeCriterion } from './words-verdict';
 
 /** What a part must survive, as it is typed under Resin. */
 export const requirementForm = z
   .object({
-    serviceMax_C: orNull(-60, 600),
-    processMax_C: orNull(-60, 1200),
-    margin_K: numberField(0, 200),
-    stress_MPa: orNull(0, 500),
-    strainPercent: share(0, 1000),
-    impact: optionalChoice(IMPACTS),
-    stiffnessLeast: orNull(0, 50_000),
-    stiffnessMost: orNull(0, 50_000),
-    shoreA: orNull(0, 100),
-    clear: tickField,
-    rated: textField({ optional: true, limit: 200 }),
-    ...ticks('wash', WASH_LIQUIDS),
-    room_C: orNull(-20, 60),
-    smallestFeature_mm: orNull(0.01, 50),
-    ...(Object.fromEntries(CRITERIA.map((each) => [`weight_${each}`, numberField(0, 10)])) as Record<
-      `weight_${(typeof CRITERIA)[number]}`,
-      ReturnType<typeof numberField>
-    >),
+    serviceMax_C: numberOrNull('Hottest in use', 'temperature', { low: -60, high: 600 }),
+    processMax_C: numberOrNull('Hottest in making', 'temperature', { low: -60, high: 1200 }),
+    margin_K: numberField('Margin', 'temperatureDifference', { low: 0, high: 200 }),
+    stress_MPa: numberOrNull('Stress in the part', 'stress', { low: 0, high: 500 }),
+    strainPercent: numberOrNull('Elongation needed', 'percent', { low: 0, high: 1000 }),
+    impact: optionalChoice('Knocks', IMPACTS),
+    stiffnessLeast: numberOrNull('At least as stiff as', 'stress', { low: 0, high: 50_000 }),
+    stiffnessMost: numberOrNull('At most as stiff as', 'stress', { low: 0, high: 50_000 }),
+    shoreA: numberOrNull('Shore A hardness', 'number', { low: 0, high: 100 }),
+    clear: tickField('It must stay clear'),
+    rated: textField('Must be rated for, parted by commas', { optional: true, limit: 200 }),
+    ...tickFields('wash', WASH_LIQUIDS, describeLiquid),
+    room_C: numberOrNull('Room temperature', 'temperature', { low: -20, high: 60 }),
+    smallestFeature_mm: numberOrNull('Smallest feature', 'length', { low: 0.01, high: 50 }),
+    ...(Object.fromEntries(
+      CRITERIA.map((each) => [
+        `weight_${each}`,
+        numberField(describeCriterion(each), 'number', { low: 0, high: 10 }),
+      ]),
+    ) as Record<`weight_${(typeof CRITERIA)[number]}`, ReturnType<typeof numberField>>),
   })
   .transform((form): Requirement => ({
     serviceMax_C: form.serviceMax_C,
     processMax_C: form.processMax_C,
     stress_MPa: form.stress_MPa,
-    strainMax: form.strainPercent,
+    strainMax: form.strainPercent === null ? null : form.strainPercent / 100,
     impact: form.impact ?? null,
     stiffness_MPa: [form.stiffnessLeast, form.stiffnessMost],
     shoreA: form.shoreA,
@@ -60,8 +61,8 @@ export const requirementForm = z
 
 /** The resin that is chosen for a job, on which printer, and why. */
 export const pickForm = z.object({
-  resinId: numberField(1, 1e9),
-  printerId: numberField(1, 1e9),
-  layerMm: numberField(0.005, 0.5),
-  reason: textField({ optional: true, limit: 200 }),
+  resinId: idField('Resin'),
+  printerId: idField('On'),
+  layerMm: numberField('Layer, where the profile is new', 'length', { low: 0.005, high: 0.5 }),
+  reason: textField('Why, in a line', { optional: true, limit: 200 }),
 });

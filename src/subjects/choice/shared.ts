@@ -2,7 +2,8 @@ export { pickForm, requirementForm } from './input-choice';
 export { parseRequirementJson } from './input-requirement-json';
 export { strainAskedInput } from './input-strain';
 export { describeChange } from './words-change';
-export { describeRequirementIssue } from './words-requirement';
+export { type ChoiceEntry, describeChoiceEntry } from './words-ledger';
+export { describeChoiceIssue, describeRequirementIssue } from './words-requirement';
 export {
   describeAsked,
   describeCheck,

@@ -1,5 +1,5 @@
 import type { RequirementIssue } from '@/core/resins';
-import { round } from '@/subjects/language/shared';
+import { GONE_WORDS, round } from '@/subjects/language/shared';
 import type { RequirementJsonIssue } from './input-requirement-json';
 
 export function describeRequirementIssue(issue: RequirementIssue | RequirementJsonIssue): string {
@@ -17,4 +17,12 @@ export function describeRequirementIssue(issue: RequirementIssue | RequirementJs
     case 'fieldUnknown':
       return `nobody knows the field${issue.fields.length > 1 ? 's' : ''} ${issue.fields.join(', ')}. See docs/formats.md for those there are.`;
   }
+}
+
+/** Why what is asked of the resin, or the choice of it, was not kept. */
+export type ChoiceIssue =
+  { readonly code: 'gone' } | { readonly code: 'requirement'; readonly issue: RequirementIssue };
+
+export function describeChoiceIssue(issue: ChoiceIssue): string {
+  return issue.code === 'gone' ? GONE_WORDS : describeRequirementIssue(issue.issue);
 }

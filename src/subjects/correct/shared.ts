@@ -1,1 +1,2 @@
 export { attemptForm } from './input-attempt';
+export { fileSizesInput } from './input-file-sizes';

@@ -5,15 +5,17 @@ import { bumpRevision } from '@/subjects/records';
 
 /** Takes a wish off: the limits stay as they are and are typed by hand from then on. */
 export function dropWish(db: Db, jobId: number, featureId: number): void {
-  db.update(tables.features)
-    .set(NO_WISH)
-    .where(
-      and(
-        eq(tables.features.id, featureId),
-        eq(tables.features.jobId, jobId),
-        isNull(tables.features.removedAt),
-      ),
-    )
-    .run();
-  bumpRevision(db, jobId);
+  db.transaction((tx) => {
+    tx.update(tables.features)
+      .set(NO_WISH)
+      .where(
+        and(
+          eq(tables.features.id, featureId),
+          eq(tables.features.jobId, jobId),
+          isNull(tables.features.removedAt),
+        ),
+      )
+      .run();
+    bumpRevision(tx, jobId);
+  });
 }

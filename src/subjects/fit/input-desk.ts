@@ -1,8 +1,6 @@
 import { z } from 'zod';
 import { AXES, BASES, SENSES, SHAPES } from '@/core/metrology';
-import { finite } from '@/subjects/language/shared';
-
-const LONGEST_MM = 2000;
+import { finite, LONGEST_MM } from '@/subjects/language/shared';
 
 /** Nobody asks for more at once; a longer list is no question of a page. */
 const MOST_SIZES = 60;

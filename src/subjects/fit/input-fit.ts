@@ -6,6 +6,7 @@ import {
   LONGEST_MM,
   numberField,
   optionalNumber,
+  refuse,
   textField,
   tickField,
 } from '@/subjects/language/shared';
@@ -13,29 +14,33 @@ import {
 /** What should happen between a feature and its mate; own clearance both ends or none, letters in place of both. */
 export const wishForm = z
   .object({
-    wish: choiceField(WISHES),
-    ruin: choiceField(RUINS),
-    lowMm: optionalNumber(-5, 20),
-    highMm: optionalNumber(-5, 20),
-    isoFit: textField({ optional: true, limit: 12 }),
-    coatMm: optionalNumber(0, 2),
-    mateName: textField({ limit: 60 }),
-    mateMm: optionalNumber(0.001, LONGEST_MM),
-    mateU_mm: optionalNumber(0, 10),
-    material: choiceField(MATERIALS),
-    origin: choiceField(MATE_ORIGINS),
-    irreplaceable: tickField,
+    wish: choiceField('It should', WISHES),
+    ruin: choiceField('If it goes wrong', RUINS),
+    lowMm: optionalNumber('Least clearance', 'length', { low: -5, high: 20 }),
+    highMm: optionalNumber('Most clearance', 'length', { low: -5, high: 20 }),
+    isoFit: textField('ISO letters for bought-in metal', {
+      optional: true,
+      limit: 12,
+      hint: 'ISO 286-1 clearances in place of the class; it is said when this process cannot hold them.',
+    }),
+    coatMm: optionalNumber('Coat on each face', 'length', {
+      low: 0,
+      high: 2,
+      hint: 'Paint or lacquer: its thickness comes off every face.',
+    }),
+    mateName: textField('On what', { limit: 60 }),
+    mateMm: optionalNumber('Its size', 'length', { low: 0.001, high: LONGEST_MM }),
+    mateU_mm: optionalNumber('Standard uncertainty, blank for 0.01', 'length', { low: 0, high: 10 }),
+    material: choiceField('It is made of', MATERIALS),
+    origin: choiceField('Where it comes from', MATE_ORIGINS),
+    irreplaceable: tickField('cannot be replaced when it breaks'),
   })
   .transform(({ lowMm, highMm, isoFit, coatMm, mateName, mateMm, mateU_mm, material, ...rest }, context) => {
     const { wish, ruin, origin, irreplaceable } = rest;
-    if ((lowMm === undefined) !== (highMm === undefined)) {
-      context.addIssue({
-        code: 'custom',
-        path: [lowMm === undefined ? 'lowMm' : 'highMm'],
-        params: { issue: { code: 'together', other: lowMm === undefined ? 'highMm' : 'lowMm' } },
-      });
-      return z.NEVER;
-    }
+    if (lowMm === undefined && highMm !== undefined)
+      return refuse(context, { code: 'together', other: 'highMm' }, 'lowMm');
+    if (lowMm !== undefined && highMm === undefined)
+      return refuse(context, { code: 'together', other: 'lowMm' }, 'highMm');
     return {
       wish,
       ruin,
@@ -47,25 +52,39 @@ export const wishForm = z
   });
 
 /** A joint printed in place. A scale is a share: 0.1 to 10 times the file. */
-export const jointForm = z.object({
-  name: textField({ limit: 60 }),
-  kind: choiceField(JOINT_KINDS),
-  gapMm: numberField(0.02, 5),
-  heightGapMm: optionalNumber(0.02, 5),
-  pinMm: numberField(0.5, 200),
-  spanMm: numberField(0.5, 500),
-  scalePercent: numberField(10, 1000),
-  mostAngleDeg: optionalNumber(0.01, 90),
-  mostLateralMm: optionalNumber(0.001, 20),
-  freed: choiceField(['green', 'cured']),
-});
+export const jointForm = z
+  .object({
+    name: textField('Name', { limit: 60 }),
+    kind: choiceField('Kind', JOINT_KINDS),
+    gapMm: numberField('Drawn gap per side, between walls', 'length', { low: 0.02, high: 5 }),
+    heightGapMm: optionalNumber('Drawn gap below a roof', 'length', {
+      low: 0.02,
+      high: 5,
+      hint: 'Where something stands over the joint on the plate; blank when nothing does.',
+    }),
+    pinMm: numberField('Pin, ball, bar or rail', 'length', { low: 0.5, high: 200 }),
+    spanMm: numberField('Span or guided length', 'length', { low: 0.5, high: 500 }),
+    scalePercent: numberField('Wanted at', 'percent', { low: 10, high: 1000 }),
+    mostAngleDeg: optionalNumber('Most wobble', 'angle', {
+      low: 0.01,
+      high: 90,
+      hint: 'Intended play, as an angle; for a hinge 2° when blank.',
+    }),
+    mostLateralMm: optionalNumber('or most sideways play', 'length', {
+      low: 0.001,
+      high: 20,
+      hint: '0.5 mm for the others when blank.',
+    }),
+    freed: choiceField('Freed', ['green', 'cured']),
+  })
+  .transform(({ scalePercent, ...rest }) => ({ ...rest, scale: scalePercent / 100 }));
 
 /** What a cured resin stands, from its sheet. */
 export const strengthForm = z
   .object({
-    modulusMPa: optionalNumber(1, 50_000),
-    strengthMPa: optionalNumber(0.5, 1000),
-    breakPercent: optionalNumber(0.1, 1000),
+    modulusMPa: optionalNumber('Modulus, cured', 'stress', { low: 1, high: 50_000 }),
+    strengthMPa: optionalNumber('Strength', 'stress', { low: 0.5, high: 1000 }),
+    breakPercent: optionalNumber('Elongation at break', 'percent', { low: 0.1, high: 1000 }),
   })
   .transform(({ breakPercent, ...rest }) => ({
     ...rest,

@@ -1,7 +1,8 @@
 import type { PropertyId } from '@/core/resins';
 import { ok, type Result } from '@/core/result';
-import type { Db } from '@/store';
-import { keepQuote, type ShelfChangeIssue } from '@/subjects/resin';
+import { allOrNothing, type Db } from '@/store';
+import { keepQuote } from '@/subjects/resin';
+import type { ShelfChangeIssue } from '@/subjects/resin/shared';
 
 /** Keeps what somebody says that a resin stands on its sheet, for every job. */
 export function keepStrength(
@@ -15,10 +16,12 @@ export function keepStrength(
     ['flexuralStrength_MPa', strength.strengthMPa],
     ['elongation', strength.breakStrain],
   ];
-  for (const [property, value] of stated) {
-    if (value === undefined) continue;
-    const kept = keepQuote(db, resinId, { property, value, condition: 'cured', source: 'own', on });
-    if (!kept.ok) return kept;
-  }
-  return ok(undefined);
+  return allOrNothing(db, (tx) => {
+    for (const [property, value] of stated) {
+      if (value === undefined) continue;
+      const kept = keepQuote(tx, resinId, { property, value, condition: 'cured', source: 'own', on });
+      if (!kept.ok) return kept;
+    }
+    return ok(undefined);
+  });
 }

@@ -4,9 +4,11 @@ import { bumpRevision } from '@/subjects/records';
 
 export function removeJoint(db: Db, jobId: number, jointId: number): void {
   const { joints } = tables;
-  db.update(joints)
-    .set({ removedAt: new Date() })
-    .where(and(eq(joints.id, jointId), eq(joints.jobId, jobId)))
-    .run();
-  bumpRevision(db, jobId);
+  db.transaction((tx) => {
+    tx.update(joints)
+      .set({ removedAt: new Date() })
+      .where(and(eq(joints.id, jointId), eq(joints.jobId, jobId)))
+      .run();
+    bumpRevision(tx, jobId);
+  });
 }

@@ -1,7 +1,7 @@
 import { type GapDirection, type Rung, translateRungs } from '@/core/fits';
 import { type Db, queries } from '@/store';
 import type { FoundRung } from '@/subjects/gauge';
-import { type LearnedSignature, learnSignature } from '@/subjects/printing';
+import { type LearnedSignature, newestSignature } from '@/subjects/printing';
 import { designOf, type Joint } from './view-joints';
 
 /** Where what is known of coming free was found out. */
@@ -47,7 +47,7 @@ export function rungsFor(
     const other = queries.findProfile(db, profileId);
     if (other === undefined || other.resin.id !== resinId) continue;
     const there = ofDirection.filter((rung) => rung.profileId === profileId);
-    const from = learnSignature(db, profileId).signature;
+    const from = newestSignature(db, profileId).signature;
     const rungs = translateRungs(there, design, direction, from, learned.signature);
     return { rungs, source: { from: 'otherPrinter', rungs: rungs.length, printer: other.printer.name } };
   }

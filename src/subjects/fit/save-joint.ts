@@ -2,6 +2,7 @@ import { and, eq } from 'drizzle-orm';
 import type { JointKind } from '@/core/fits';
 import { type Db, tables } from '@/store';
 import { bumpRevision, noteLedger } from '@/subjects/records';
+import type { FitEntry } from './words-ledger';
 
 export interface JointInput {
   readonly name: string;
@@ -25,21 +26,18 @@ export function saveJoint(db: Db, jobId: number, input: JointInput, jointId?: nu
     mostLateralMm: input.mostLateralMm ?? null,
   };
   const { joints } = tables;
-  if (jointId === undefined)
-    db.insert(joints)
-      .values({ jobId, ...values })
-      .run();
-  else
-    db.update(joints)
-      .set(values)
-      .where(and(eq(joints.id, jointId), eq(joints.jobId, jobId)))
-      .run();
-  noteLedger(
-    db,
-    jobId,
-    'fit',
-    `${input.name}: gap ${input.gapMm} per side`,
-    `${input.kind}, wanted at ${Math.round(input.scale * 100)} %`,
-  );
-  bumpRevision(db, jobId);
+  db.transaction((tx) => {
+    if (jointId === undefined)
+      tx.insert(joints)
+        .values({ jobId, ...values })
+        .run();
+    else
+      tx.update(joints)
+        .set(values)
+        .where(and(eq(joints.id, jointId), eq(joints.jobId, jobId)))
+        .run();
+    const { name, kind, gapMm, scale } = input;
+    noteLedger<FitEntry>(tx, jobId, 'fit', { code: 'jointKept', name, kind, gapMm, scale });
+    bumpRevision(tx, jobId);
+  });
 }

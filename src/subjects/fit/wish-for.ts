@@ -1,25 +1,13 @@
 import { eq } from 'drizzle-orm';
-import {
-  type ClearanceBand,
-  isoFit,
-  type IsoFitIssue,
-  type Ruin,
-  type Wish,
-  wishedClearance,
-} from '@/core/fits';
+import { type ClearanceBand, isoFit, type Ruin, type Wish, wishedClearance } from '@/core/fits';
 import { fail, ok, type Result } from '@/core/result';
 import { optionOf, SHEETS } from '@/core/sheets';
 import { type Db, queries, tables } from '@/store';
 import { readHouseRules } from '@/subjects/house';
 import { keepMateBody, type MateInput, refit } from '@/subjects/job';
 import { bumpRevision, noteLedger } from '@/subjects/records';
-
-type WishIssue =
-  | { readonly code: 'gone' }
-  | { readonly code: 'pitchHasNoMate' }
-  | { readonly code: 'clearanceCrossed' }
-  | { readonly code: 'mateUnmeasured'; readonly name: string }
-  | { readonly code: 'iso'; readonly issue: IsoFitIssue };
+import type { FitEntry } from './words-ledger';
+import type { WishIssue } from './words-issues';
 
 export interface WishInput {
   readonly wish: Wish;
@@ -93,13 +81,16 @@ export function wishFor(db: Db, jobId: number, featureId: number, input: WishInp
     bumpRevision(tx, jobId);
     const { lowMm, highMm } =
       band.value ?? wishedClearance(input.wish, sizeMm, readHouseRules(tx).fitClasses);
-    noteLedger(
-      tx,
-      jobId,
-      'fit',
-      `${feature.name}: ${input.isoFit ?? input.wish} on ${input.mate.name}`,
-      `clearance ${lowMm.toFixed(3)} to ${highMm.toFixed(3)} mm on ${sizeMm.toFixed(2)}`.replaceAll('-', '−'),
-    );
+    noteLedger<FitEntry>(tx, jobId, 'fit', {
+      code: 'wished',
+      feature: feature.name,
+      wish: input.wish,
+      isoFit: input.isoFit ?? null,
+      mate: input.mate.name,
+      mateMm: sizeMm,
+      lowMm,
+      highMm,
+    });
     return ok(undefined);
   });
 }

@@ -4,6 +4,7 @@ import type { Target } from '@/core/signature';
 import { type Db, kindColumns, tables, targetOf } from '@/store';
 import { type JobView, startAttempt, viewJob } from '@/subjects/job';
 import { noteLedger } from '@/subjects/records';
+import type { GaugeEntry } from './words-ledger';
 
 /** Targets of a job, for a block chosen to tell about them; undefined when it has none. */
 export function targetsOf({ features, mates }: JobView): Target[] | undefined {
@@ -26,14 +27,14 @@ function drawAsItIs(db: Db, jobId: number, profileId: number): void {
   const view = viewJob(db, jobId)!;
   if (view.features.length === 0) {
     db.insert(tables.attempts).values({ jobId, number: 1, profileId, createdAt: new Date() }).run();
-    noteLedger(db, jobId, 'correct', 'Gauge drawn', 'as it is: what the printer does to it is the answer');
+    noteLedger<GaugeEntry>(db, jobId, 'correct', { code: 'gaugeDrawn' });
     return;
   }
   const drawnMm = new Map(view.features.map(({ id, targetMm }) => [id, targetMm]));
   expectOk(startAttempt(db, view, { lever: 'drawn', reason: '', drawnMm }));
 }
 
-/** Makes a gauge as a job of its tx, drawn as it is: its file is ready, its sizes stand in the order of reading. */
+/** Makes a gauge as a job of its own, drawn as it is: its file is ready, its sizes stand in the order of reading. */
 export function createGauge(db: Db, wanted: NewGauge): Result<number, GaugeIssue> {
   const { spec, profileId, name, mate } = wanted;
   const issue = findGaugeIssue(spec);

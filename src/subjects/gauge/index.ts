@@ -2,5 +2,6 @@ import 'server-only';
 
 export { createGauge, targetsOf } from './create-gauge';
 export { recordRung } from './record-rung';
+export { tryAllRungs } from './try-all-rungs';
 export { glanceAtGauges } from './view-gauges';
 export { type FoundRung, type LadderView, listRungs, rungsOfPrint, viewLadder } from './view-ladder';

@@ -2,30 +2,37 @@ import { z } from 'zod';
 import { RUNG_OUTCOMES } from '@/core/fits';
 import { GAUGE_CHOICES } from '@/core/gauges';
 import { PART_STATES } from '@/core/metrology';
-import { choiceField, idField, numberField, optionalNumber, textField } from '@/subjects/language/shared';
+import {
+  choiceField,
+  idField,
+  numberField,
+  optionalId,
+  optionalNumber,
+  textField,
+} from '@/subjects/language/shared';
 
 /** What the hand found at a rung. */
 export const rungForm = z.object({
-  rung: numberField(1, 100),
-  outcome: choiceField(RUNG_OUTCOMES),
-  state: choiceField(PART_STATES),
-  clientKey: textField({ limit: 80 }),
+  rung: numberField('Rung', 'number', { low: 1, high: 100 }),
+  outcome: choiceField('Outcome', RUNG_OUTCOMES),
+  state: choiceField('It is being tried', PART_STATES),
+  clientKey: textField('Key', { limit: 80 }),
 });
 
 /** A gauge as it is asked for; blanks take the usual ladder. A job may say what a chosen block should tell about. */
 export const gaugeForm = z
   .object({
-    name: textField({ optional: true, limit: 80 }),
-    profileId: numberField(1, 1e15),
-    choice: choiceField(GAUGE_CHOICES),
-    fromMm: optionalNumber(0.01, 100),
-    stepMm: optionalNumber(0.001, 10),
-    count: optionalNumber(1, 100),
-    pinMm: optionalNumber(0.1, 100),
-    mateName: textField({ optional: true, limit: 60 }),
-    mateMm: optionalNumber(0.001, 200),
-    mateU_mm: optionalNumber(0, 5),
-    jobId: idField,
+    name: textField('Name', { optional: true, limit: 80 }),
+    profileId: idField('For which printer and resin'),
+    choice: choiceField('Which', GAUGE_CHOICES),
+    fromMm: optionalNumber('First gap per side', 'length', { low: 0.01, high: 100 }),
+    stepMm: optionalNumber('Step', 'length', { low: 0.001, high: 10 }),
+    count: optionalNumber('Rungs', 'number', { low: 1, high: 100 }),
+    pinMm: optionalNumber('Pin, ball, bar or rail', 'length', { low: 0.1, high: 100 }),
+    mateName: textField('To be tried with', { optional: true, limit: 60 }),
+    mateMm: optionalNumber('Its size, as measured', 'length', { low: 0.001, high: 200 }),
+    mateU_mm: optionalNumber('Its standard uncertainty', 'length', { low: 0, high: 5 }),
+    jobId: optionalId('Job'),
   })
   .transform(({ choice, fromMm, stepMm, count, pinMm, mateName, mateMm, mateU_mm, ...rest }) => ({
     ...rest,

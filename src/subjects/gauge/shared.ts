@@ -2,3 +2,4 @@ export { gaugeForm, rungForm } from './input-gauge';
 export { formatOutcomesCsv, parseOutcomesCsv } from './input-outcomes-csv';
 export { describeGaugeChoice, describeGaugeIssue } from './words-gauge';
 export { describeGapDirection, describeJoint, describeLadderNote, describeRungOutcome } from './words-ladder';
+export { describeGaugeEntry, type GaugeEntry } from './words-ledger';

@@ -1,17 +1,17 @@
 import { z } from 'zod';
 import { type FitClasses, type Wish, WISHES } from '@/core/fits';
-import { numberField, textField, tickField } from '@/subjects/language/shared';
+import { numberField, refuse, textField, tickField } from '@/subjects/language/shared';
 
 /** What the house holds a part to; percentages as they are said. */
 export const checkRulesForm = z
   .object({
-    wallPixels: numberField(1, 50),
-    leastGapMm: numberField(0.01, 5),
-    selfSupportingDeg: numberField(5, 85),
-    hangMm2: numberField(0.1, 10_000),
-    peelPercent: numberField(1, 100),
-    contactPercent: numberField(1, 100),
-    cupMm2: numberField(0.1, 10_000),
+    wallPixels: numberField('Least wall, in pixels', 'number', { low: 1, high: 50 }),
+    leastGapMm: numberField('Least gap without a ladder', 'length', { low: 0.01, high: 5 }),
+    selfSupportingDeg: numberField('Holds itself from', 'angle', { low: 5, high: 85 }),
+    hangMm2: numberField('Hangs free, at most', 'area', { low: 0.1, high: 10_000 }),
+    peelPercent: numberField('Peels at once, of the plate', 'percent', { low: 1, high: 100 }),
+    contactPercent: numberField('First layer, of the largest', 'percent', { low: 1, high: 100 }),
+    cupMm2: numberField('A cup counts from', 'area', { low: 0.1, high: 10_000 }),
   })
   .transform(({ peelPercent, contactPercent, ...rules }) => ({
     ...rules,
@@ -19,32 +19,35 @@ export const checkRulesForm = z
     contactShare: contactPercent / 100,
   }));
 
-export const houseForm = z.object({ benchName: textField({ limit: 60 }), letterKeys: tickField });
+export const houseForm = z.object({
+  benchName: textField('Name of the bench', { limit: 60 }),
+  letterKeys: tickField('Single letters work as keys'),
+});
+
+type BoundField = `low_${Wish}` | `high_${Wish}`;
 
 /** The house's classes at 10 mm: `low_…` and `high_…` by wish; each must rise, and no class may start below the one before. */
 export const classesForm = z
   .object(
     Object.fromEntries(
       WISHES.flatMap((wish) => [
-        [`low_${wish}`, numberField(-1, 5)],
-        [`high_${wish}`, numberField(-1, 5)],
+        [`low_${wish}`, numberField(`Least clearance, ${wish}`, 'length', { low: -1, high: 5 })],
+        [`high_${wish}`, numberField(`Most clearance, ${wish}`, 'length', { low: -1, high: 5 })],
       ]),
-    ) as Record<`low_${Wish}` | `high_${Wish}`, ReturnType<typeof numberField>>,
+    ) as Record<BoundField, ReturnType<typeof numberField>>,
   )
   .transform((form, context): FitClasses => {
-    let before = -Infinity;
+    let before = -1;
+    let rises = true;
     for (const wish of WISHES) {
       const [low, high] = [form[`low_${wish}`], form[`high_${wish}`]];
       if (!(low < high && low >= before)) {
-        context.addIssue({
-          code: 'custom',
-          path: [`low_${wish}`],
-          params: { issue: { code: 'outOfRange', low: Math.max(-1, before), high } },
-        });
-        return z.NEVER;
+        rises = false;
+        refuse(context, { code: 'outOfRange', low: before, high, unit: 'mm' }, `low_${wish}`);
       }
       before = low;
     }
+    if (!rises) return z.NEVER;
     return Object.fromEntries(
       WISHES.map((wish) => [wish, { lowMm: form[`low_${wish}`], highMm: form[`high_${wish}`] }]),
     ) as unknown as FitClasses;

@@ -1,16 +1,21 @@
 import { z } from 'zod';
 import { type School, SCHOOLS, type Schools, WASH_LIQUIDS, type WashLiquid } from '@/core/resins';
-import { choiceField, numberField, orNull, ticked, ticks } from '@/subjects/language/shared';
+import { choiceField, numberField, numberOrNull, ticked, tickFields } from '@/subjects/language/shared';
+import { describeLiquid } from './words-liquids';
+import { SCHOOL_WORDS } from './words-schools';
 
 /** The house's side where practice differs, and what its bench has. */
 export const schoolsForm = z
   .object({
     ...(Object.fromEntries(
-      Object.entries(SCHOOLS).map(([school, sides]) => [school, choiceField<string>(sides)]),
+      Object.entries(SCHOOLS).map(([school, sides]) => [
+        school,
+        choiceField<string>(SCHOOL_WORDS[school as School].title, sides),
+      ]),
     ) as Record<School, ReturnType<typeof choiceField<string>>>),
-    ...ticks('wash', WASH_LIQUIDS),
-    roomC: orNull(-20, 60),
-    changeoverMl: numberField(0, 2000),
+    ...tickFields('wash', WASH_LIQUIDS, describeLiquid),
+    roomC: numberOrNull('Room where it is printed', 'temperature', { low: -20, high: 60 }),
+    changeoverMl: numberField('Lost in changing a vat', 'volume', { low: 0, high: 2000 }),
   })
   .transform(
     (form): { schools: Schools; liquids: WashLiquid[]; roomC: number | null; changeoverMl: number } => ({

@@ -5,8 +5,7 @@ import { extract, list } from 'tar';
 import { fail, ok, type Result } from '@/core/result';
 import { closeBenchDb, databaseFile, openDb } from '@/store';
 import { FOLDERS } from './back-up-bench';
-
-type RestoreIssue = { readonly code: 'notABackup' } | { readonly code: 'damaged' };
+import type { RestoreIssue } from './words-restore';
 
 const KNOWN_ENTRY =
   /^(mellow\.db|meshes\/?|meshes\/[0-9a-f]{64}\.stl|pictures\/?|pictures\/[0-9a-f]{64}\.(jpg|png|webp))$/;

@@ -1,7 +1,8 @@
 import { fail, ok, type Result } from '@/core/result';
 import { type Db, queries, tables } from '@/store';
 import { bumpRevision } from '@/subjects/records';
-import { type FeatureInput, featureValues, findInputIssue, type JobIssue, keepMate } from './feature-input';
+import { type FeatureInput, featureValues, findInputIssue, keepMate } from './feature-input';
+import type { JobIssue } from './words-issues';
 
 /** Adds a feature to a job; where attempts exist already it counts as drawn at its target in the newest. */
 export function addFeature(db: Db, jobId: number, wanted: FeatureInput): Result<number, JobIssue> {

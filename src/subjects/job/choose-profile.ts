@@ -4,6 +4,8 @@ import { bumpRevision } from '@/subjects/records';
 
 /** Chooses the printer, resin and profile of a job. */
 export function chooseProfile(db: Db, jobId: number, profileId: number): void {
-  db.update(tables.jobs).set({ profileId }).where(eq(tables.jobs.id, jobId)).run();
-  bumpRevision(db, jobId);
+  db.transaction((tx) => {
+    tx.update(tables.jobs).set({ profileId }).where(eq(tables.jobs.id, jobId)).run();
+    bumpRevision(tx, jobId);
+  });
 }

@@ -2,7 +2,7 @@ import { eq } from 'drizzle-orm';
 import { fail, ok, type Result } from '@/core/result';
 import { renumberRecipe } from '@/core/solids';
 import { type Db, queries, tables } from '@/store';
-import type { JobIssue } from './feature-input';
+import type { JobIssue } from './words-issues';
 
 /** Readings and pictures of the old part belong to the part, not to a try of it: they go along, as joints do. */
 function copyWhatIsOfThePart(db: Db, fromId: number, jobId: number): void {

@@ -1,14 +1,7 @@
 import { and, eq } from 'drizzle-orm';
-import { type FeatureKind, type FeatureKindIssue, findKindIssue } from '@/core/metrology';
-import { type Db, kindColumns, queries, tables } from '@/store';
-
-export type JobIssue =
-  | { readonly code: 'gone' }
-  | { readonly code: 'changedElsewhere' }
-  | { readonly code: 'nameTaken'; readonly name: string }
-  | { readonly code: 'limitsCrossed' }
-  | { readonly code: 'notPositive' }
-  | { readonly code: 'kind'; readonly issue: FeatureKindIssue };
+import { type FeatureKind, findKindIssue } from '@/core/metrology';
+import { type Db, kindColumns, queries, tables, evidenceChanged } from '@/store';
+import type { JobIssue } from './words-issues';
 
 export interface FeatureInput {
   readonly name: string;
@@ -51,6 +44,7 @@ export function keepMate(db: Db, jobId: number, { mateName, mateMm, mateU_mm }: 
       .returning()
       .get().id;
   db.update(tables.mates).set(values).where(eq(tables.mates.id, known.id)).run();
+  evidenceChanged(db, { jobId });
   return known.id;
 }
 

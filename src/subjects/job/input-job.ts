@@ -1,35 +1,36 @@
 import { z } from 'zod';
 import { AXES, BASES, type FeatureKind, SENSES, SHAPES } from '@/core/metrology';
-import { choiceField, numberField, optionalNumber, textField } from '@/subjects/language/shared';
+import { choiceField, LONGEST_MM, numberField, optionalNumber, textField } from '@/subjects/language/shared';
 
 /** The name of a new job. */
-export const newJobForm = z.object({ name: textField() });
-
-/** Longest size anybody prints, mm. */
-const LONGEST_MM = 2000;
+export const newJobForm = z.object({ name: textField('A new thing that must fit') });
 
 /** How a size prints and is measured; the base only where the kind has one. */
 export const kindFields = {
-  sense: choiceField(SENSES),
-  shape: choiceField(SHAPES),
-  axis: choiceField(AXES),
-  base: choiceField(['', ...BASES]),
+  sense: choiceField('Sense', SENSES),
+  shape: choiceField('Shape', SHAPES),
+  axis: choiceField('Direction measured, as printed', AXES),
+  base: choiceField('Its lower face', ['', ...BASES]),
 };
 
 /** A feature with its target, limits and mate; the base and the angle only where the kind has them. */
 export const featureForm = z
   .object({
-    name: textField({ limit: 60 }),
+    name: textField('Name', { limit: 60 }),
     ...kindFields,
-    angleDeg: optionalNumber(-360, 360),
-    targetMm: numberField(0, LONGEST_MM),
-    lowerMm: numberField(-LONGEST_MM, LONGEST_MM),
-    upperMm: numberField(-LONGEST_MM, LONGEST_MM),
-    mateName: textField({ optional: true, limit: 60 }),
-    mateMm: optionalNumber(0.001, LONGEST_MM),
-    mateU_mm: optionalNumber(0, 10),
-    drawnMm: optionalNumber(0, LONGEST_MM),
-    revision: numberField(0, 1e9),
+    angleDeg: optionalNumber('Angle from X', 'angle', { low: -360, high: 360 }),
+    targetMm: numberField('Target', 'length', { low: 0, high: LONGEST_MM }),
+    lowerMm: numberField('Lower limit', 'length', { low: -LONGEST_MM, high: LONGEST_MM }),
+    upperMm: numberField('Upper limit', 'length', { low: -LONGEST_MM, high: LONGEST_MM }),
+    mateName: textField('Mate', { optional: true, limit: 60 }),
+    mateMm: optionalNumber('Size of the mate', 'length', { low: 0.001, high: LONGEST_MM }),
+    mateU_mm: optionalNumber('Its uncertainty u', 'length', { low: 0, high: 10 }),
+    drawnMm: optionalNumber('Drawn in the newest attempt', 'length', {
+      low: 0,
+      high: LONGEST_MM,
+      hint: 'Change this when the file had another size.',
+    }),
+    revision: numberField('Revision', 'number', { low: 0, high: 1e9 }),
   })
   .transform(({ sense, shape, axis, base, angleDeg, ...rest }) => ({
     ...rest,

@@ -1,7 +1,7 @@
 import { and, eq } from 'drizzle-orm';
 import type { Material } from '@/core/fits';
 import type { MateOrigin } from '@/core/need';
-import { type Db, tables } from '@/store';
+import { type Db, tables, evidenceChanged } from '@/store';
 
 export interface MateInput {
   readonly name: string;
@@ -37,5 +37,7 @@ export function keepMateBody(
       .returning()
       .get().id;
   db.update(mates).set(values).where(eq(mates.id, known.id)).run();
+  // A word of fit says something about the clearance on this body.
+  evidenceChanged(db, { jobId });
   return known.id;
 }

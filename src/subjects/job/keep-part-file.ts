@@ -1,10 +1,13 @@
 import { eq } from 'drizzle-orm';
 import { type Db, tables } from '@/store';
 import { bumpRevision, noteLedger } from '@/subjects/records';
+import type { JobEntry } from './words-ledger';
 
 /** Keeps the file of a part that was brought in; it takes the place of a part built from sizes. */
 export function keepPartFile(db: Db, jobId: number, meshHash: string, name: string): void {
-  db.update(tables.jobs).set({ meshHash, solid: null }).where(eq(tables.jobs.id, jobId)).run();
-  bumpRevision(db, jobId);
-  noteLedger(db, jobId, 'need', 'Part brought in', name);
+  db.transaction((tx) => {
+    tx.update(tables.jobs).set({ meshHash, solid: null }).where(eq(tables.jobs.id, jobId)).run();
+    bumpRevision(tx, jobId);
+    noteLedger<JobEntry>(tx, jobId, 'need', { code: 'partBroughtIn', name });
+  });
 }

@@ -1,10 +1,14 @@
-import { type Db, queries, tables } from '@/store';
+import { eq } from 'drizzle-orm';
+import { type Db, tables } from '@/store';
 
 /** Notes that an attempt was printed; a further print of the same file is another print of the attempt. */
-export function notePrint(db: Db, attemptId: number, attemptNumber: number, jobId: number): number {
+export function notePrint(db: Db, attemptId: number): number {
+  const { attempts, prints } = tables;
   return db.transaction((tx) => {
-    const before = queries.listAttempts(tx, jobId).find(({ id }) => id === attemptId)?.prints.length ?? 0;
-    const name = before === 0 ? `A${attemptNumber}` : `A${attemptNumber}.${before + 1}`;
-    return tx.insert(tables.prints).values({ attemptId, name, madeAt: new Date() }).returning().get().id;
+    const attempt = tx.select().from(attempts).where(eq(attempts.id, attemptId)).get();
+    if (attempt === undefined) throw new RangeError(`notePrint: there is no attempt ${attemptId}`);
+    const before = tx.select().from(prints).where(eq(prints.attemptId, attemptId)).all().length;
+    const name = before === 0 ? `A${attempt.number}` : `A${attempt.number}.${before + 1}`;
+    return tx.insert(prints).values({ attemptId, name, madeAt: new Date() }).returning().get().id;
   });
 }

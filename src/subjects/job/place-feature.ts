@@ -11,9 +11,11 @@ export function placeFeature(
 ): void {
   if (!anchorMm.every(Number.isFinite))
     throw new RangeError('placeFeature: three finite coordinates are needed');
-  db.update(tables.features)
-    .set({ anchor: anchorMm })
-    .where(and(eq(tables.features.id, featureId), eq(tables.features.jobId, jobId)))
-    .run();
-  bumpRevision(db, jobId);
+  db.transaction((tx) => {
+    tx.update(tables.features)
+      .set({ anchor: anchorMm })
+      .where(and(eq(tables.features.id, featureId), eq(tables.features.jobId, jobId)))
+      .run();
+    bumpRevision(tx, jobId);
+  });
 }

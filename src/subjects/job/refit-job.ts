@@ -1,5 +1,5 @@
 import { eq } from 'drizzle-orm';
-import { type Db, queries, tables } from '@/store';
+import { type Db, queries, tables, evidenceChanged } from '@/store';
 import { readHouseRules } from '@/subjects/house';
 import { bumpRevision } from '@/subjects/records';
 import { limitsOf } from './limits-of-wish';
@@ -32,6 +32,7 @@ export function refit(db: Db, jobId: number): string[] {
   if (moved.length > 0) {
     db.update(tables.jobs).set({ needChangedAt: new Date() }).where(eq(tables.jobs.id, jobId)).run();
     bumpRevision(db, jobId);
+    evidenceChanged(db, { jobId });
   }
   return moved;
 }

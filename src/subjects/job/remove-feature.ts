@@ -4,6 +4,8 @@ import { bumpRevision } from '@/subjects/records';
 
 /** Puts a feature away; its readings stay on record and go on teaching the signature. */
 export function removeFeature(db: Db, jobId: number, featureId: number): void {
-  db.update(tables.features).set({ removedAt: new Date() }).where(eq(tables.features.id, featureId)).run();
-  bumpRevision(db, jobId);
+  db.transaction((tx) => {
+    tx.update(tables.features).set({ removedAt: new Date() }).where(eq(tables.features.id, featureId)).run();
+    bumpRevision(tx, jobId);
+  });
 }

@@ -1,3 +1,6 @@
 export { featureForm, kindFields, newJobForm } from './input-job';
 export { formatTargetsCsv, parseTargetsCsv } from './input-targets-csv';
+export { describeFeatureEffect } from './words-feature-effect';
+export { CHANGED_ELSEWHERE_WORDS, describeJobIssue, describeStartIssue } from './words-issues';
+export { describeJobEntry, type JobEntry } from './words-ledger';
 export { describeMaterial, describeRuin, describeWish } from './words-wish';

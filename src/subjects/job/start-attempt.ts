@@ -1,12 +1,11 @@
+import type { JobEntry } from './words-ledger';
 import { assessFit } from '@/core/fits';
 import { fail, ok, type Result } from '@/core/result';
 import { type Db, tables, targetOf } from '@/store';
 import { noteLedger } from '@/subjects/records';
 import { drawOptions, roundDrawn } from './drawn-sizes';
 import type { JobView } from './view-job';
-
-type StartIssue =
-  { readonly code: 'noProfile' } | { readonly code: 'noFeatures' } | { readonly code: 'noReason' };
+import type { StartIssue } from './words-issues';
 
 export interface NewAttempt {
   readonly lever: 'drawn' | 'mesh';
@@ -60,19 +59,13 @@ export function startAttempt(db: Db, view: JobView, wanted: NewAttempt): Result<
         })
         .run();
     }
-    const sizes = view.features
-      .map((feature) => roundDrawn(wanted.drawnMm.get(feature.id) ?? feature.targetMm))
-      .slice(0, 4);
-    noteLedger(
-      tx,
-      job.id,
-      'correct',
-      `Attempt ${number} drawn ${sizes.join(' / ')}${view.features.length > 4 ? ' …' : ''}`,
-      wanted.reason.trim() ||
-        (learned.readingCount === 0
-          ? 'no signature yet: the prior decided'
-          : `${learned.readingCount} readings of this profile`),
-    );
+    noteLedger<JobEntry>(tx, job.id, 'correct', {
+      code: 'attemptDrawn',
+      number,
+      sizesMm: view.features.map(({ id, targetMm }) => roundDrawn(wanted.drawnMm.get(id) ?? targetMm)),
+      reason: wanted.reason.trim(),
+      readingCount: learned.readingCount,
+    });
     return ok(attempt.id);
   });
 }

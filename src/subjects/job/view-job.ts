@@ -1,5 +1,5 @@
 import { type Db, queries } from '@/store';
-import { type LearnedSignature, learnSignature } from '@/subjects/printing';
+import { type LearnedSignature, newestSignature } from '@/subjects/printing';
 import { type PrintView, viewPrint } from './view-print';
 
 export interface JobView {
@@ -21,7 +21,7 @@ export function viewJob(db: Db, jobId: number): JobView | undefined {
   const features = queries.listFeatures(db, jobId);
   const mates = queries.listMates(db, jobId);
   const profile = job.profileId === null ? undefined : queries.findProfile(db, job.profileId);
-  const learned = job.profileId === null ? undefined : learnSignature(db, job.profileId);
+  const learned = job.profileId === null ? undefined : newestSignature(db, job.profileId);
   const last = attempts.at(-1);
   const current = last && viewPrint(db, { job, features, mates, learned }, last, last.prints.at(-1));
   return { job, profile, attempts, mates, features, current, learned };

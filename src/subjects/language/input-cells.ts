@@ -4,7 +4,7 @@ import {
   type FeatureKind,
   type FeatureKindIssue,
   findKindIssue,
-  type LengthIssue,
+  type QuantityIssue,
   parseLength,
   SENSES,
   SHAPES,
@@ -24,7 +24,7 @@ export type CellIssue =
       readonly code: 'badNumber';
       readonly line: number;
       readonly column: string;
-      readonly issue: LengthIssue;
+      readonly issue: QuantityIssue;
     }
   | { readonly code: 'notPositive'; readonly line: number; readonly column: string; readonly value: number }
   | { readonly code: 'blankName'; readonly line: number; readonly column: string }
@@ -97,8 +97,6 @@ export function readName(row: CsvRow, column: string): Result<string, CellIssue>
   const name = row.cells[column] ?? '';
   return name === '' ? fail({ code: 'blankName', line: row.line, column }) : ok(name);
 }
-
-const KIND_COLUMNS = ['sense', 'shape', 'axis', 'angle_deg', 'base'] as const;
 
 /** sense, shape, axis, angle_deg and base of a row. */
 export function readKind(row: CsvRow): Result<FeatureKind, CellIssue> {

@@ -1,3 +1,5 @@
+export { done, faulty, type FormAnswer, refused, UNTOUCHED } from './input-answer';
+export { LONGEST_MM } from './input-bounds';
 export {
   type CellIssue,
   kindCells,
@@ -13,24 +15,33 @@ export {
 export {
   choiceField,
   dayField,
+  type FieldIssue,
+  type FieldWords,
   idField,
-  LONGEST_MM,
+  issuesOf,
   numberField,
+  numberOrNull,
+  numbersField,
+  optionalChoice,
+  optionalId,
   optionalNumber,
   parseForm,
   refuse,
   textField,
+  ticked,
   tickField,
+  tickFields,
+  wordsOfField,
 } from './input-fields';
 export { finite } from './input-numbers';
 export { type CsvIssue, type CsvRow, formatTable, MOST_CSV_ROWS, parseTable } from './input-table';
-export { optionalChoice, orNull, ticked, ticks } from './input-ticks';
-export { describeFormIssue } from './words-fields';
+export { describeFaults, describeFieldIssue } from './words-fields';
+export { describeTakenName, GONE_WORDS } from './words-gone';
 export {
   describeDoubt,
   describeKindIssue,
-  describeLengthIssue,
   describeLengthNote,
+  describeQuantityIssue,
   formatChance,
   formatMm,
   formatSigned,

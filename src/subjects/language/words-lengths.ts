@@ -1,4 +1,4 @@
-import type { Doubt, FeatureKindIssue, LengthIssue, LengthNote } from '@/core/metrology';
+import type { Doubt, FeatureKindIssue, LengthNote, Quantity, QuantityIssue } from '@/core/metrology';
 
 /** A length for people: 12.34, with a true minus sign; digits after the point as asked. */
 export function formatMm(valueMm: number, digits = 2): string {
@@ -19,18 +19,42 @@ export function formatChance(chance: number): string {
   return chance.toFixed(2);
 }
 
-export function describeLengthIssue(issue: LengthIssue): string {
+const QUANTITY_NAMES: Readonly<Record<Quantity, string>> = {
+  length: 'a length',
+  area: 'an area',
+  volume: 'a volume',
+  mass: 'a weight',
+  force: 'a force',
+  stress: 'a stress',
+  temperature: 'a temperature',
+  temperatureDifference: 'a temperature difference',
+  time: 'a time',
+  angle: 'an angle',
+  percent: 'a percentage',
+  number: 'a plain number',
+};
+
+function listOr(words: readonly string[]): string {
+  return words.length < 2 ? words.join('') : `${words.slice(0, -1).join(', ')} or ${words.at(-1)}`;
+}
+
+/** Why a typed number was not understood, and what to type. */
+export function describeQuantityIssue(issue: QuantityIssue): string {
   switch (issue.code) {
     case 'blank':
-      return 'Nothing typed yet. Type the number on the display, such as 12.34.';
+      return 'Nothing typed yet. Type a number, such as 12.34.';
     case 'notANumber':
       return `“${issue.text}” is not a number. Type digits with one decimal point, such as 12.34.`;
     case 'ambiguousSeparators':
       return `“${issue.text}” has more than one point or comma. Write 1234.5 without a mark for thousands.`;
-    case 'unknownUnit':
-      return `The unit “${issue.unit}” is not known here. Use mm, cm, in or µm, or leave it out for mm.`;
+    case 'unknownUnit': {
+      const { unit, quantity, known } = issue;
+      return known.length === 0
+        ? `“${unit}” does not go with ${QUANTITY_NAMES[quantity]}. Leave the unit out.`
+        : `“${unit}” is no unit of ${QUANTITY_NAMES[quantity]}. Use ${listOr(known)}, or leave it out for ${known[0]}.`;
+    }
     case 'notFinite':
-      return `“${issue.text}” is too large to be a size. Check the digits.`;
+      return `“${issue.text}” is too large. Check the digits.`;
   }
 }
 

@@ -1,6 +1,6 @@
 import type { CellIssue, RowIssue } from './input-cells';
 import type { CsvIssue } from './input-table';
-import { describeKindIssue, describeLengthIssue } from './words-lengths';
+import { describeKindIssue, describeQuantityIssue } from './words-lengths';
 
 function describeTableIssue(issue: CsvIssue): string {
   switch (issue.code) {
@@ -20,7 +20,7 @@ function describeCellIssue(issue: CellIssue): string {
     case 'notAChoice':
       return `line ${issue.line}, ${issue.column}: ${issue.text === '' ? 'blank' : `“${issue.text}”`} where one of ${issue.choices.join(', ')} is needed.`;
     case 'badNumber':
-      return `line ${issue.line}, ${issue.column}: ${describeLengthIssue(issue.issue)}`;
+      return `line ${issue.line}, ${issue.column}: ${describeQuantityIssue(issue.issue)}`;
     case 'notPositive':
       return `line ${issue.line}, ${issue.column}: ${issue.value} is no size; it must be above zero.`;
     case 'blankName':

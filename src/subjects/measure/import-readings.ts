@@ -1,23 +1,13 @@
 import { createHash } from 'node:crypto';
 import { sameKind } from '@/core/metrology';
 import { fail, ok, type Result } from '@/core/result';
-import { allOrNothing, type Db, kindOf, queries, tables } from '@/store';
+import { allOrNothing, type Db, evidenceChanged, kindOf, queries, tables } from '@/store';
 import { listInstruments } from '@/subjects/caliper';
+import { keepSignatures } from '@/subjects/printing';
 import { bumpRevision, noteLedger } from '@/subjects/records';
-import { parseReadingsCsv, type ReadingRow, type ReadingsCsvIssue } from './input-readings-csv';
-
-type ImportIssue =
-  | ReadingsCsvIssue
-  | { readonly code: 'gone' }
-  | { readonly code: 'noProfile' }
-  | { readonly code: 'noInstrument'; readonly line: number; readonly name: string }
-  | {
-      readonly code: 'otherDrawn';
-      readonly line: number;
-      readonly feature: string;
-      readonly haveMm: number;
-      readonly fileMm: number;
-    };
+import { parseReadingsCsv, type ReadingRow } from './input-readings-csv';
+import type { MeasureEntry } from './words-ledger';
+import type { ImportIssue } from './words-import';
 
 /** What an import did. */
 interface ImportReport {
@@ -44,7 +34,9 @@ export function importReadings(db: Db, jobId: number, text: string): Result<Impo
   if (job === undefined) return fail({ code: 'gone' });
   if (job.profileId === null) return fail({ code: 'noProfile' });
   const { profileId } = job;
-  return allOrNothing(db, (tx) => new ReadingsImport(tx, jobId, profileId).run(parsed.value));
+  const imported = allOrNothing(db, (tx) => new ReadingsImport(tx, jobId, profileId).run(parsed.value));
+  if (imported.ok) keepSignatures(db, [profileId]);
+  return imported;
 }
 
 class ReadingsImport {
@@ -64,13 +56,10 @@ class ReadingsImport {
       if (issue !== undefined) return fail(issue);
     }
     bumpRevision(this.db, this.jobId);
-    noteLedger(
-      this.db,
-      this.jobId,
-      'measure',
-      `${this.report.readings} readings taken in from a file`,
-      `${this.report.newFeatures} features new`,
-    );
+    const { readings, newFeatures } = this.report;
+    const entry: MeasureEntry = { code: 'readingsTakenIn', readings, newFeatures };
+    noteLedger(this.db, this.jobId, 'measure', entry);
+    evidenceChanged(this.db, { jobId: this.jobId });
     return ok(this.report);
   }
 

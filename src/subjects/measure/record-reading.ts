@@ -1,12 +1,9 @@
 import { and, eq, gt } from 'drizzle-orm';
-import { type Doubt, findDoubt } from '@/core/metrology';
+import { findDoubt } from '@/core/metrology';
 import { fail, ok, type Result } from '@/core/result';
-import { type Db, tables } from '@/store';
-
-export type ReadingIssue =
-  | { readonly code: 'doubt'; readonly doubt: Doubt; readonly readingMm: number }
-  | { readonly code: 'gone'; readonly what: 'feature' | 'print' | 'session' }
-  | { readonly code: 'notDrawn'; readonly feature: string };
+import { type Db, evidenceChanged, tables } from '@/store';
+import { keepSignatures } from '@/subjects/printing';
+import type { ReadingIssue } from './words-issues';
 
 interface NewReading {
   readonly clientKey: string;
@@ -47,7 +44,8 @@ function newerReadings(db: Db, { clientKey, featureId, printId, seenId }: NewRea
  */
 export function recordReading(db: Db, wanted: NewReading): Result<RecordedReading, ReadingIssue> {
   const { readings, features, prints, sessions, drawnSizes } = tables;
-  return db.transaction(
+  let changed: number[] = [];
+  const answer = db.transaction<Result<RecordedReading, ReadingIssue>>(
     (tx) => {
       const known = tx.select().from(readings).where(eq(readings.clientKey, wanted.clientKey)).get();
       if (known !== undefined) return ok({ id: known.id, elsewhere: 0 });
@@ -75,8 +73,11 @@ export function recordReading(db: Db, wanted: NewReading): Result<RecordedReadin
         .values({ clientKey, sessionId, featureId, printId, readingMm, heightMm, takenAt: new Date() })
         .returning()
         .get();
+      changed = evidenceChanged(tx, { printId });
       return ok({ id: row.id, elsewhere });
     },
     { behavior: 'immediate' },
   );
+  keepSignatures(db, changed);
+  return answer;
 }

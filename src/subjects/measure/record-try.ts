@@ -2,8 +2,9 @@ import { eq } from 'drizzle-orm';
 import type { PartState } from '@/core/metrology';
 import { fail, ok, type Result } from '@/core/result';
 import type { FitWord } from '@/core/signature';
-import { type Db, tables } from '@/store';
-import type { ReadingIssue } from './record-reading';
+import { type Db, evidenceChanged, tables } from '@/store';
+import { keepSignatures } from '@/subjects/printing';
+import type { ReadingIssue } from './words-issues';
 
 interface NewTry {
   readonly clientKey: string;
@@ -21,9 +22,13 @@ export function recordTry(db: Db, wanted: NewTry): Result<void, ReadingIssue> {
     db.select({ id: table.id }).from(table).where(eq(table.id, id)).get() !== undefined;
   if (!known(tables.features, wanted.featureId)) return fail({ code: 'gone', what: 'feature' });
   if (!known(tables.prints, wanted.printId)) return fail({ code: 'gone', what: 'print' });
-  db.insert(tables.tries)
-    .values({ ...wanted, takenAt: new Date() })
-    .onConflictDoNothing()
-    .run();
+  const changed = db.transaction((tx) => {
+    tx.insert(tables.tries)
+      .values({ ...wanted, takenAt: new Date() })
+      .onConflictDoNothing()
+      .run();
+    return evidenceChanged(tx, { printId: wanted.printId });
+  });
+  keepSignatures(db, changed);
   return ok(undefined);
 }

@@ -1,18 +1,24 @@
 import { fail, ok, type Result } from '@/core/result';
-import { type Db, queries, tables } from '@/store';
+import { type Db, evidenceChanged, queries, tables } from '@/store';
+import { keepSignatures } from '@/subjects/printing';
+import type { TakeBackIssue } from './words-issues';
 
 /** Takes back the newest standing reading of a print, or the one named; the reading itself stays on record. */
 export function takeBackReading(
   db: Db,
   printId: number,
   readingId?: number,
-): Result<queries.StandingReading, { readonly code: 'nothingToTakeBack' }> {
+): Result<queries.StandingReading, TakeBackIssue> {
   const standing = queries.listStandingReadings(db, queries.ofPrint(printId));
   const taken = readingId === undefined ? standing.at(-1) : standing.find(({ id }) => id === readingId);
   if (taken === undefined) return fail({ code: 'nothingToTakeBack' });
-  db.insert(tables.retractions)
-    .values({ readingId: taken.id, retractedAt: new Date() })
-    .onConflictDoNothing()
-    .run();
+  const changed = db.transaction((tx) => {
+    tx.insert(tables.retractions)
+      .values({ readingId: taken.id, retractedAt: new Date() })
+      .onConflictDoNothing()
+      .run();
+    return evidenceChanged(tx, { printId });
+  });
+  keepSignatures(db, changed);
   return ok(taken);
 }

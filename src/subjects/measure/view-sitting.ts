@@ -10,7 +10,7 @@ interface Sitting {
   readonly remembered?: Session;
   readonly open?: { readonly session: Session; readonly instrument: typeof tables.instruments.$inferSelect };
   /** The newest print came off a simulated printer: its sizes can be read with the simulated caliper. */
-  readonly standInPrint: boolean;
+  readonly simulatedPrint: boolean;
 }
 
 /** A session belongs to the print on the bench: one started before that print was made is only remembered. */
@@ -22,6 +22,6 @@ export function sitDown(db: Db, view: JobView): Sitting {
     instruments: listInstruments(db),
     remembered: lastSession(db, view.job.id),
     open: isOpen ? last : undefined,
-    standInPrint: (view.profile?.printer.standInSeed ?? null) !== null,
+    simulatedPrint: (view.profile?.printer.simulatedSeed ?? null) !== null,
   };
 }

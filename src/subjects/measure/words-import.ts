@@ -1,7 +1,7 @@
 import { describeCsvIssue } from '@/subjects/language/shared';
 import type { ReadingsCsvIssue } from './input-readings-csv';
 
-type ImportIssue =
+export type ImportIssue =
   | ReadingsCsvIssue
   | { readonly code: 'gone' }
   | { readonly code: 'noProfile' }

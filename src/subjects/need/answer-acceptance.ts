@@ -2,8 +2,8 @@ import type { Answer } from '@/core/need';
 import { fail, ok, type Result } from '@/core/result';
 import { type Db, queries, tables } from '@/store';
 import { bumpRevision, noteLedger } from '@/subjects/records';
-
-type AnswerIssue = { readonly code: 'gone' } | { readonly code: 'noTest' } | { readonly code: 'notPrinted' };
+import type { NeedEntry } from './words-ledger';
+import type { AnswerIssue } from './words-issues';
 
 /** Keeps how the newest print did in the test that was agreed. */
 export function answerAcceptance(
@@ -17,16 +17,13 @@ export function answerAcceptance(
   if (job.acceptance === '') return fail({ code: 'noTest' });
   const print = queries.listAttempts(db, jobId).at(-1)?.prints.at(-1);
   if (print === undefined) return fail({ code: 'notPrinted' });
-  db.insert(tables.acceptanceAnswers)
-    .values({ jobId, printId: print.id, test: job.acceptance, answer, note, at: new Date() })
-    .run();
-  noteLedger(
-    db,
-    jobId,
-    'story',
-    `Acceptance test ${answer}`,
-    `print ${print.name}${note === '' ? '' : `: ${note}`}`,
-  );
-  bumpRevision(db, jobId);
-  return ok(undefined);
+  return db.transaction((tx) => {
+    tx.insert(tables.acceptanceAnswers)
+      .values({ jobId, printId: print.id, test: job.acceptance, answer, note, at: new Date() })
+      .run();
+    const entry: NeedEntry = { code: 'testAnswered', answer, print: print.name, note };
+    noteLedger(tx, jobId, 'story', entry);
+    bumpRevision(tx, jobId);
+    return ok(undefined);
+  });
 }

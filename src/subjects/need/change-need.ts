@@ -8,8 +8,9 @@ import { dropOvertaken, requirementFromNeed, verdictOfJob } from '@/subjects/cho
 import { refit } from '@/subjects/job';
 import { noteLedger } from '@/subjects/records';
 import { standingAnswer } from './view-answers';
-
-type NeedIssue = { readonly code: 'gone' } | { readonly code: 'changedElsewhere' };
+import type { NeedEntry } from './words-ledger';
+import type { Reopened } from './words-reopened';
+import type { NeedIssue } from './words-issues';
 
 export interface NeedChange {
   readonly name: string;
@@ -29,13 +30,6 @@ export interface NeedChange {
   /** Revision of the job that the sender was looking at. */
   readonly revision: number;
 }
-
-/** What a change of the need opened again. */
-export type Reopened =
-  | { readonly code: 'fits'; readonly names: readonly string[] }
-  | { readonly code: 'acceptance' }
-  | { readonly code: 'resin'; readonly name: string }
-  | { readonly code: 'drawn'; readonly attempt: number };
 
 /** A resin that did pass and no longer does is no longer chosen. */
 function reopenResin(db: Db, job: queries.Job, before: Ranked | undefined): Reopened[] {
@@ -61,22 +55,8 @@ function reopen(db: Db, job: queries.Job, wanted: NeedChange, { answered, resin 
     opened.push({ code: 'drawn', attempt: attempt.number });
     db.update(tables.jobs).set({ needChangedAt: new Date() }).where(eq(tables.jobs.id, job.id)).run();
   }
-  if (opened.length > 0) noteLedger(db, job.id, 'need', 'Need changed', describeOpened(opened));
+  if (opened.length > 0) noteLedger<NeedEntry>(db, job.id, 'need', { code: 'needReopened', opened });
   return opened;
-}
-
-function describeOpened(opened: readonly Reopened[]): string {
-  return opened
-    .map((each) =>
-      each.code === 'fits'
-        ? `limits of ${each.names.join(', ')} moved`
-        : each.code === 'acceptance'
-          ? 'the acceptance test is open again'
-          : each.code === 'resin'
-            ? `${each.name} no longer passes`
-            : `attempt ${each.attempt} was drawn before`,
-    )
-    .join('; ');
 }
 
 /**
@@ -107,17 +87,9 @@ export function changeNeed(
       .where(eq(tables.jobs.id, jobId))
       .run();
     if (job.acceptance !== wanted.acceptance && wanted.acceptance !== '')
-      noteLedger(tx, jobId, 'need', 'Acceptance test agreed', wanted.acceptance);
-    if (job.rule !== wanted.rule) {
-      const guarded = wanted.rule === 'guarded';
-      noteLedger(
-        tx,
-        jobId,
-        'need',
-        'Decision rule',
-        guarded ? 'ISO 14253-1: U must fit inside' : 'shared risk',
-      );
-    }
+      noteLedger<NeedEntry>(tx, jobId, 'need', { code: 'testAgreed', test: wanted.acceptance });
+    if (job.rule !== wanted.rule)
+      noteLedger<NeedEntry>(tx, jobId, 'need', { code: 'ruleChosen', rule: wanted.rule });
     dropOvertaken(tx, jobId, askedBefore);
     return ok(reopen(tx, job, wanted, before));
   });

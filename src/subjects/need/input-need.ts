@@ -3,12 +3,13 @@ import { ANSWERS, type Claim, CLAIMS } from '@/core/need';
 import {
   choiceField,
   dayField,
-  idField,
   numberField,
+  optionalId,
   optionalNumber,
   textField,
   tickField,
 } from '@/subjects/language/shared';
+import { describeClaim } from './words-need';
 
 type ClaimField = `claim_${Claim}`;
 
@@ -17,10 +18,9 @@ export function claimFieldName(claim: Claim): ClaimField {
   return `claim_${claim}`;
 }
 
-const claimFields = Object.fromEntries(CLAIMS.map((claim) => [claimFieldName(claim), tickField])) as Record<
-  ClaimField,
-  typeof tickField
->;
+const claimFields = Object.fromEntries(
+  CLAIMS.map((claim) => [claimFieldName(claim), tickField(describeClaim(claim).label)]),
+) as Record<ClaimField, ReturnType<typeof tickField>>;
 
 function omitClaims<Form extends Record<ClaimField, boolean>>(form: Form): Omit<Form, ClaimField> {
   const rest = Object.entries(form).filter(([name]) => !name.startsWith('claim_'));
@@ -30,20 +30,22 @@ function omitClaims<Form extends Record<ClaimField, boolean>>(form: Form): Omit<
 /** What a job is for; each claim is a ticked box named after it. */
 export const needForm = z
   .object({
-    name: textField(),
-    need: textField({ optional: true, limit: 2000 }),
-    acceptance: textField({ optional: true, limit: 500 }),
-    profileId: idField,
-    rule: choiceField(['guarded', 'shared']),
-    quantity: optionalNumber(1, 100_000),
-    dueOn: dayField,
-    seenFaces: textField({ optional: true, limit: 300 }),
-    hottestC: optionalNumber(-60, 1000),
-    hottestWhen: textField({ optional: true, limit: 120 }),
-    fitC: optionalNumber(-60, 300),
-    loadWords: textField({ optional: true, limit: 300 }),
-    loadN: optionalNumber(0, 1e6),
-    revision: numberField(0, 1e9),
+    name: textField('Name'),
+    need: textField('What it must do, between what', { optional: true, limit: 2000 }),
+    acceptance: textField('Acceptance test, agreed before printing', { optional: true, limit: 500 }),
+    profileId: optionalId('Printer, resin and profile'),
+    rule: choiceField('When is a size in?', ['guarded', 'shared'], {
+      hint: 'Guarded is the default: a size near a limit is not called in while its uncertainty reaches over it.',
+    }),
+    quantity: optionalNumber('How many', 'number', { low: 1, high: 100_000 }),
+    dueOn: dayField('By when'),
+    seenFaces: textField('Faces that are seen', { optional: true, limit: 300 }),
+    hottestC: optionalNumber('Hottest moment', 'temperature', { low: -60, high: 1000 }),
+    hottestWhen: textField('What makes it hot, making included', { optional: true, limit: 120 }),
+    fitC: optionalNumber('Fits must hold at', 'temperature', { low: -60, high: 300 }),
+    loadWords: textField('Load, in words', { optional: true, limit: 300 }),
+    loadN: optionalNumber('and in number', 'force', { low: 0, high: 1e6 }),
+    revision: numberField('Revision', 'number', { low: 0, high: 1e9 }),
     ...claimFields,
   })
   .transform((form) => ({
@@ -54,6 +56,11 @@ export const needForm = z
 
 /** How a print did in the agreed test. */
 export const answerForm = z.object({
-  answer: choiceField(ANSWERS),
-  note: textField({ optional: true, limit: 300 }),
+  answer: choiceField('It', ANSWERS),
+  note: textField('In a line: what was seen', { optional: true, limit: 300 }),
+});
+
+/** What a photo or sketch shows; its file travels beside. */
+export const pictureForm = z.object({
+  caption: textField('What it shows', { optional: true, limit: 120 }),
 });

@@ -5,10 +5,7 @@ import { LARGEST_PICTURE_BYTES } from '@/core/need';
 import { fail, ok, type Result } from '@/core/result';
 import { type Db, tables } from '@/store';
 import { type Picture, pictureFile } from './view-pictures';
-
-type PictureIssue =
-  | { readonly code: 'notAPicture' }
-  | { readonly code: 'pictureTooLarge'; readonly bytes: number; readonly limitBytes: number };
+import type { PictureIssue } from './words-issues';
 
 /** The kind of picture by its first bytes; what a name or a browser says is not believed. */
 function typeOf(bytes: Uint8Array): Picture['type'] | undefined {

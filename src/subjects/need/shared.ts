@@ -1,2 +1,5 @@
-export { answerForm, claimFieldName, needForm } from './input-need';
+export { answerForm, claimFieldName, needForm, pictureForm } from './input-need';
+export { describeAnswerIssue, describeNeedIssue, describePictureIssue } from './words-issues';
+export { describeNeedEntry, type NeedEntry } from './words-ledger';
 export { describeAcceptanceTest, describeAnswer, describeClaim, describeOrigin } from './words-need';
+export { describeReopened } from './words-reopened';

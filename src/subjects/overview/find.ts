@@ -1,9 +1,23 @@
-import { benchDb, type Db, queries, tables } from '@/store';
+import { type Db, queries, tables } from '@/store';
 
 interface Findable {
   readonly label: string;
   readonly detail: string;
   readonly href: string;
+}
+
+/** Lines that are shown at once. */
+const MOST_FOUND = 12;
+
+/** What bears all of the words, in its name or in what it is; the first there is for none. */
+export function findByWords(db: Db, words: string): Findable[] {
+  const wanted = words.toLowerCase().split(/\s+/);
+  return listFindables(db)
+    .filter(({ label, detail }) => {
+      const text = `${label} ${detail}`.toLowerCase();
+      return wanted.every((word) => text.includes(word));
+    })
+    .slice(0, MOST_FOUND);
 }
 
 /** Everything that can be found by name: jobs (archived too), features, printers, resins, instruments. */
@@ -37,8 +51,4 @@ export function listFindables(db: Db): Findable[] {
     .all()
     .map(({ name }) => ({ label: name, detail: 'instrument', href: '/printers' }));
   return [...profiles, ...ofJobs, ...shelf, ...instruments];
-}
-
-export function benchFindables(): Findable[] {
-  return listFindables(benchDb());
 }

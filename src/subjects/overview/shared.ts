@@ -1,1 +1,1 @@
-export { type ChangeIssue, describeChangeIssue } from './words-issues';
+export { describeLedgerEntry } from './words-ledger';

@@ -6,6 +6,7 @@ import { rungsOfPrint } from '@/subjects/gauge';
 import type { JobView } from '@/subjects/job';
 import { standingAnswer } from '@/subjects/need';
 import type { LedgerStep } from '@/subjects/records';
+import type { LedgerEntry } from './words-ledger';
 
 /** What stands around every step of a job: its name, how settled each step is, and the ledger. */
 export interface JobFrame {
@@ -22,8 +23,7 @@ export interface JobFrame {
   readonly ledger: readonly {
     readonly id: number;
     readonly step: LedgerStep;
-    readonly title: string;
-    readonly detail: string;
+    readonly entry: LedgerEntry;
   }[];
 }
 
@@ -74,6 +74,6 @@ export function frameJob(db: Db, view: JobView): JobFrame {
     },
     ledger: queries
       .listLedger(db, job.id)
-      .map(({ id, step, title, detail }) => ({ id, step, title, detail })),
+      .map(({ id, step, entry }) => ({ id, step, entry: entry as LedgerEntry })),
   };
 }

@@ -3,19 +3,12 @@ import { EMPTY_SHEET, type Quote } from '@/core/resins';
 import { fail, ok, type Result } from '@/core/result';
 import { seedOfName } from '@/core/virtual';
 import { type Db, tables } from '@/store';
+import type { ProfileIssue } from './words-issues';
 
-export type EquipmentIssue =
-  | {
-      readonly code: 'nameTaken';
-      readonly what: 'printer' | 'resin' | 'profile';
-      readonly name: string;
-    }
-  | { readonly code: 'gone'; readonly what: string };
-
-interface NewProfile {
+export interface NewProfile {
   readonly printerName: string;
   readonly pixelMm?: number;
-  readonly standIn: boolean;
+  readonly simulated: boolean;
   readonly resinName: string;
   readonly linearShrink?: number;
   readonly profileName: string;
@@ -23,11 +16,12 @@ interface NewProfile {
   readonly lot: string;
 }
 
-function printerNamed(db: Db, { printerName, pixelMm, standIn }: NewProfile): number {
+function printerNamed(db: Db, { printerName, pixelMm, simulated }: NewProfile): number {
   const known = db.select().from(tables.printers).where(eq(tables.printers.name, printerName)).get();
   if (known !== undefined) return known.id;
-  const standInSeed = standIn ? seedOfName(printerName) : null;
-  return db.insert(tables.printers).values({ name: printerName, pixelMm, standInSeed }).returning().get().id;
+  const simulatedSeed = simulated ? seedOfName(printerName) : null;
+  return db.insert(tables.printers).values({ name: printerName, pixelMm, simulatedSeed }).returning().get()
+    .id;
 }
 
 function resinNamed(db: Db, { resinName, linearShrink }: NewProfile): number {
@@ -42,7 +36,7 @@ function resinNamed(db: Db, { resinName, linearShrink }: NewProfile): number {
 }
 
 /** Makes a profile, with its printer and resin where those names are new; an equal one already there is refused. */
-export function createProfile(db: Db, wanted: NewProfile): Result<number, EquipmentIssue> {
+export function createProfile(db: Db, wanted: NewProfile): Result<number, ProfileIssue> {
   return db.transaction((tx) => {
     const printerId = printerNamed(tx, wanted);
     const resinId = resinNamed(tx, wanted);
@@ -52,8 +46,6 @@ export function createProfile(db: Db, wanted: NewProfile): Result<number, Equipm
       .onConflictDoNothing()
       .returning()
       .get();
-    return made === undefined
-      ? fail({ code: 'nameTaken', what: 'profile', name: wanted.profileName })
-      : ok(made.id);
+    return made === undefined ? fail({ code: 'nameTaken', name: wanted.profileName }) : ok(made.id);
   });
 }

@@ -1,7 +1,8 @@
 import 'server-only';
 
-export { createProfile } from './create-profile';
-export { type LearnedSignature, learnSignature } from './learn-signature';
+export { createProfile, type NewProfile } from './create-profile';
+export { keepSignatures } from './keep-signature';
+export { type LearnedSignature, newestSignature } from './newest-signature';
 export { setStations } from './set-stations';
 export { learnShopMeanings } from './tries-as-evidence';
 export { firstProfile, glanceAtProfiles, listProfileChoices, listStations } from './view-profiles';

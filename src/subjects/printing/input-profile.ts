@@ -4,14 +4,22 @@ import { numberField, optionalNumber, textField, tickField } from '@/subjects/la
 /** A printer with a resin and its settings. */
 export const profileForm = z
   .object({
-    printerName: textField({ limit: 60 }),
-    pixelMm: optionalNumber(0.001, 1),
-    standIn: tickField,
-    resinName: textField({ limit: 60 }),
-    shrinkPercent: optionalNumber(-5, 10),
-    profileName: textField({ limit: 60 }),
-    layerMm: numberField(0.005, 0.5),
-    lot: textField({ optional: true, limit: 60 }),
+    printerName: textField('Printer', { limit: 60 }),
+    pixelMm: optionalNumber('Pixel, without anti-aliasing', 'length', {
+      low: 0.001,
+      high: 1,
+      hint: 'Leave blank when unknown.',
+    }),
+    simulated: tickField('A simulated printer, to try things with'),
+    resinName: textField('Resin', { limit: 60 }),
+    shrinkPercent: optionalNumber('Linear shrink from its datasheet', 'percent', {
+      low: -5,
+      high: 10,
+      hint: 'Linear only; a volumetric figure does not belong here.',
+    }),
+    profileName: textField('Profile', { limit: 60 }),
+    layerMm: numberField('Layer height', 'length', { low: 0.005, high: 0.5 }),
+    lot: textField('Lot of the resin', { optional: true, limit: 60 }),
   })
   .transform(({ shrinkPercent, ...rest }) => ({
     ...rest,

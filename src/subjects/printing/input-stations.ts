@@ -1,38 +1,44 @@
 import { z } from 'zod';
-import { type Room, type Rooms, STATIONS } from '@/core/findings';
-import { numberField, optionalNumber } from '@/subjects/language/shared';
+import { type Room, type Rooms, type Station, STATIONS } from '@/core/findings';
+import { idField, optionalNumber, refuse } from '@/subjects/language/shared';
 
-const side = () => optionalNumber(1, 5000);
+const SIDES = ['Length', 'Width', 'Height'] as const;
+const STATION_NAMES: Readonly<Record<Station, string>> = {
+  plate: 'build plate',
+  wash: 'wash',
+  lamp: 'curing lamp',
+};
+
+type SideField = `${Station}${0 | 1 | 2}`;
+
+const sides = Object.fromEntries(
+  STATIONS.flatMap((station) =>
+    SIDES.map((side, i) => [
+      `${station}${i}`,
+      optionalNumber(`${side}, ${STATION_NAMES[station]}`, 'length', { low: 1, high: 5000 }),
+    ]),
+  ),
+) as Record<SideField, ReturnType<typeof optionalNumber>>;
 
 /** Rooms of a printer's plate, bath and lamp: all three sides or none. */
 export const stationsForm = z
   .object({
-    printerId: numberField(1, 1e9),
-    layerSeconds: optionalNumber(0.5, 600),
-    plate0: side(),
-    plate1: side(),
-    plate2: side(),
-    wash0: side(),
-    wash1: side(),
-    wash2: side(),
-    lamp0: side(),
-    lamp1: side(),
-    lamp2: side(),
+    printerId: idField('Printer'),
+    layerSeconds: optionalNumber('A layer takes', 'time', { low: 0.5, high: 600 }),
+    ...sides,
   })
-  .transform(({ printerId, layerSeconds, ...sides }, context) => {
+  .transform(({ printerId, layerSeconds, ...given }, context) => {
     const rooms: { -readonly [Name in keyof Rooms]: Room } = {};
+    let whole = true;
     for (const station of STATIONS) {
-      const given = ([0, 1, 2] as const).map((i) => sides[`${station}${i}`]);
-      const missing = given.findIndex((value) => value === undefined);
-      if (missing < 0) rooms[station] = given as unknown as Room;
-      else if (given.some((value) => value !== undefined)) {
-        context.addIssue({
-          code: 'custom',
-          path: [`${station}${missing}`],
-          params: { issue: { code: 'blank' } },
-        });
-        return z.NEVER;
-      }
+      const room = ([0, 1, 2] as const).map((i) => given[`${station}${i}`]);
+      if (room.every((side) => side === undefined)) continue;
+      room.forEach((side, i) => {
+        if (side !== undefined) return;
+        whole = false;
+        refuse(context, { code: 'blank' }, `${station}${i}`);
+      });
+      rooms[station] = room as unknown as Room;
     }
-    return { printerId, layerSeconds, rooms };
+    return whole ? { printerId, layerSeconds, rooms } : z.NEVER;
   });

@@ -1,6 +1,6 @@
 import { asc, desc, eq } from 'drizzle-orm';
 import { type Db, queries, tables } from '@/store';
-import { learnSignature } from './learn-signature';
+import { newestSignature } from './newest-signature';
 
 /** The profile a new job starts with: that of the newest job, or the first there is. */
 export function firstProfile(db: Db): number | undefined {
@@ -41,14 +41,14 @@ interface ProfileGlance {
 
 export function glanceAtProfiles(db: Db): ProfileGlance[] {
   return queries.listProfiles(db).map(({ profile, printer, resin }) => {
-    const { signature, readingCount } = learnSignature(db, profile.id);
+    const { signature, readingCount } = newestSignature(db, profile.id);
     return {
       id: profile.id,
       printer: printer.name,
       resin: resin.name,
       name: profile.name,
       lot: profile.lot,
-      simulated: printer.standInSeed !== null,
+      simulated: printer.simulatedSeed !== null,
       readingCount,
       pinned: signature.parameters.filter(({ pinned }) => pinned).length,
       parameters: signature.parameters.length,

@@ -1,7 +1,7 @@
 import { desc, eq } from 'drizzle-orm';
 import { judgeStaleness, type Staleness } from '@/core/signature';
 import { type Db, featureKey, printKey, queries, tables } from '@/store';
-import { type LearnedSignature, learnSignature } from './learn-signature';
+import { type LearnedSignature, newestSignature } from './newest-signature';
 
 /** Signatures kept for a profile, newest first. */
 export function listKeptSignatures(db: Db, profileId: number) {
@@ -57,7 +57,7 @@ function printMisses(db: Db, profileId: number, { report }: LearnedSignature): n
 export function viewSignature(db: Db, profileId: number): SignatureView | undefined {
   const row = queries.findProfile(db, profileId);
   if (row === undefined) return undefined;
-  const learned = learnSignature(db, profileId);
+  const learned = newestSignature(db, profileId);
   const names = queries.nameFeatures(db, profileId);
   const observed = learned.report.features.map((line): ObservedLine => {
     const named = names.find(({ featureId }) => featureKey(featureId) === line.feature);

@@ -7,11 +7,7 @@ import { LARGEST_FILE_BYTES } from '@/core/mesh';
 import { fail, ok, type Result } from '@/core/result';
 import { type Db, tables } from '@/store';
 import { meshFolder, meshPath } from './view-mesh';
-
-type KeepIssue =
-  | { readonly code: 'emptyFile' }
-  | { readonly code: 'tooLarge'; readonly bytes: number; readonly limitBytes: number }
-  | { readonly code: 'cutInTransfer'; readonly arrived: number; readonly announced: number };
+import type { KeepIssue } from './words-keep';
 
 class TooLarge extends Error {}
 

@@ -1,11 +1,11 @@
 import { eq, sql } from 'drizzle-orm';
-import { type Db, tables } from '@/store';
+import { type Db, type Fact, tables } from '@/store';
 
-export type LedgerStep = 'need' | 'resin' | 'fit' | 'check' | 'measure' | 'correct' | 'story';
+export type LedgerStep = (typeof tables.ledgerLines.$inferSelect)['step'];
 
-/** Writes one line of what was decided in a job, by what evidence. */
-export function noteLedger(db: Db, jobId: number, step: LedgerStep, title: string, detail: string): void {
-  db.insert(tables.ledgerLines).values({ jobId, step, title, detail, at: new Date() }).run();
+/** Writes one line of what was decided in a job, by what evidence: a code with its facts, in words only when shown. */
+export function noteLedger<Entry extends Fact>(db: Db, jobId: number, step: LedgerStep, entry: Entry): void {
+  db.insert(tables.ledgerLines).values({ jobId, step, entry, at: new Date() }).run();
 }
 
 /** Counts a change of the job, so that another window notices. */

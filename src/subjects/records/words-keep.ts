@@ -1,7 +1,7 @@
 import { LARGEST_FILE_BYTES } from '@/core/mesh';
 import { describeMeshIssue } from './words-mesh';
 
-type KeepIssue =
+export type KeepIssue =
   | { readonly code: 'emptyFile' }
   | { readonly code: 'tooLarge'; readonly bytes: number; readonly limitBytes: number }
   | { readonly code: 'cutInTransfer'; readonly arrived: number; readonly announced: number };

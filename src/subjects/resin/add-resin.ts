@@ -2,7 +2,7 @@ import { eq } from 'drizzle-orm';
 import type { ResinSheet } from '@/core/resins';
 import { fail, ok, type Result } from '@/core/result';
 import { type Db, queries, tables } from '@/store';
-import type { ShelfChangeIssue } from './shelf-issue';
+import type { ShelfChangeIssue } from './words-issues';
 
 /** Puts a resin of this name on the shelf, with an empty sheet; one that was taken off comes back with its own. */
 export function addResin(

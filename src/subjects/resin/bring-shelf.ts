@@ -2,7 +2,7 @@ import { eq } from 'drizzle-orm';
 import { isDeepStrictEqual } from 'node:util';
 import type { Quote, ResinSheet, ShelfEntry } from '@/core/resins';
 import { fail, ok, type Result } from '@/core/result';
-import { type Db, queries, tables } from '@/store';
+import { type Db, queries, tables, evidenceChanged } from '@/store';
 import { parseShelfCsv, type ShelfCsvIssue } from './input-shelf-csv';
 import { findNameIssues, parseShelfJson } from './input-shelf-json';
 import { proofOf } from './resin-file';
@@ -43,6 +43,7 @@ function bringIn(
       .set({ sheet: mergeSheets(known.sheet, entry.sheet), recipe: recipe ?? known.recipe, removedAt: null })
       .where(eq(tables.resins.id, resinId))
       .run();
+    evidenceChanged(db, { resinId });
   }
   const own = queries.findResin(db, resinId)!;
   const held = own.proofs.map(proofOf);

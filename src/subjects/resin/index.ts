@@ -7,7 +7,6 @@ export { keepProof, readCreepAgain, takeBackProof } from './keep-proof';
 export { loadVat } from './load-vat';
 export { makeBlend } from './make-blend';
 export { resinFile } from './resin-file';
-export { type ShelfChangeIssue } from './shelf-issue';
 export { dropQuote, keepFacts, keepQuote } from './state-property';
 export { listCreepChecks } from './view-creep-checks';
 export { exportShelf } from './view-shelf-file';

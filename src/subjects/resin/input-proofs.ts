@@ -1,12 +1,12 @@
 import { z } from 'zod';
-import { parseLength } from '@/core/metrology';
+import type { Quantity } from '@/core/metrology';
 import { BATHS, BENCH_LIMITS, type BenchLimits, BENDS, type ProofKind, type ProofTest } from '@/core/resins';
 import {
   choiceField,
   dayField,
   numberField,
+  numbersField,
   optionalNumber,
-  refuse,
   textField,
   tickField,
 } from '@/subjects/language/shared';
@@ -14,46 +14,64 @@ import {
 /** Rows that a proof's form has room for. */
 export const PROOF_ROWS = 10;
 
-/** Numbers parted by spaces or semicolons, each read by the one parser. */
-function numbersField(low: number, high: number, options: { readonly optional?: boolean } = {}) {
-  return textField({ limit: 300, optional: options.optional }).transform((text, context): number[] => {
-    const words = text.split(/[\s;]+/).filter((word) => word !== '');
-    const numbers = words.map((word) => parseLength(word));
-    if (!numbers.every((number) => number.ok)) return refuse(context, { code: 'notNumbers', text });
-    const values = numbers.map((number) => number.value.valueMm);
-    return values.every((value) => value >= low && value <= high)
-      ? values
-      : refuse(context, { code: 'outOfRange', low, high });
-  });
+/** A column of readings in a proof's form: the name of its cells and what they are. */
+export interface ProofColumn {
+  readonly name: string;
+  readonly label: string;
+  readonly quantity: Quantity;
+  readonly low: number;
+  readonly high: number;
 }
 
 /** Two columns of a form, `first_0` … and `second_0` …; a row counts when both cells are filled. */
-function rowsOf(first: string, second: string, low: number, high: number) {
+function rowsOf(first: ProofColumn, second: ProofColumn) {
   const indices = Array.from({ length: PROOF_ROWS }, (_, i) => i);
-  const shape = Object.fromEntries(
-    indices.flatMap((i) => [
-      [`${first}_${i}`, optionalNumber(low, high)],
-      [`${second}_${i}`, optionalNumber(-1000, 100_000)],
-    ]),
+  const cell = ({ name, label, quantity, low, high }: ProofColumn, i: number) => [
+    `${name}_${i}`,
+    optionalNumber(`${label}, row ${i + 1}`, quantity, { low, high }),
+  ];
+  const shape: Record<string, ReturnType<typeof optionalNumber>> = Object.fromEntries(
+    indices.flatMap((i) => [cell(first, i), cell(second, i)]),
   );
   const read = (form: Readonly<Record<string, unknown>>): [number, number][] =>
     indices.flatMap((i): [number, number][] => {
-      const [a, b] = [form[`${first}_${i}`], form[`${second}_${i}`]];
+      const [a, b] = [form[`${first.name}_${i}`], form[`${second.name}_${i}`]];
       return typeof a === 'number' && typeof b === 'number' ? [[a, b]] : [];
     });
   return { shape, read };
 }
 
-const common = { on: dayField, note: textField({ optional: true, limit: 200 }) };
+/** The two columns of each proof that is read in rows. */
+export const PROOF_COLUMNS = {
+  bend: [
+    { name: 'massG', label: 'Weight, g', quantity: 'mass', low: 0, high: 100_000 },
+    { name: 'readingMm', label: 'Reading, mm', quantity: 'length', low: -1000, high: 100_000 },
+  ],
+  sag: [
+    { name: 'tempC', label: 'Temperature, °C', quantity: 'temperature', low: -20, high: 400 },
+    { name: 'readingMm', label: 'Reading, mm', quantity: 'length', low: -1000, high: 100_000 },
+  ],
+  yellowing: [
+    { name: 'minutes', label: 'Cured, minutes', quantity: 'number', low: 0, high: 600 },
+    { name: 'shade', label: 'Shade, 0 clear to 5 amber', quantity: 'number', low: -1000, high: 100_000 },
+  ],
+} as const satisfies Partial<Record<ProofKind, readonly [ProofColumn, ProofColumn]>>;
 
-const bar = {
-  bend: choiceField(BENDS),
-  spanMm: numberField(1, 1000),
-  widthMm: numberField(0.1, 200),
-  thicknessMm: numberField(0.1, 100),
+const common = {
+  on: dayField('Done on'),
+  note: textField('How it was printed and cured', { optional: true, limit: 200 }),
 };
 
-const instruments = { caliperMm: optionalNumber(0, 1) };
+const bar = {
+  bend: choiceField('The bar is held', BENDS),
+  spanMm: numberField('Span, or free length', 'length', { low: 1, high: 1000 }),
+  widthMm: numberField('Width', 'length', { low: 0.1, high: 200 }),
+  thicknessMm: numberField('Thickness', 'length', { low: 0.1, high: 100 }),
+};
+
+const instruments = {
+  caliperMm: optionalNumber('Caliper may be off by', 'length', { low: 0, high: 1 }),
+};
 
 const limitsOf = (caliperMm: number | undefined): BenchLimits => ({
   ...BENCH_LIMITS,
@@ -63,16 +81,16 @@ const limitsOf = (caliperMm: number | undefined): BenchLimits => ({
 /** A proof as a form gives it. */
 type ProofInput = ProofTest & { readonly on: string; readonly note: string };
 
-const loads = rowsOf('massG', 'readingMm', 0, 100_000);
+const loads = rowsOf(...PROOF_COLUMNS.bend);
 
 const bend = z
   .object({
     ...common,
     ...instruments,
-    bend: choiceField(BENDS),
-    spanMm: numberField(1, 1000),
-    widthsMm: numbersField(0.1, 200),
-    thicknessesMm: numbersField(0.1, 100),
+    bend: bar.bend,
+    spanMm: bar.spanMm,
+    widthsMm: numbersField('Widths along it', 'length', { low: 0.1, high: 200 }),
+    thicknessesMm: numbersField('Thicknesses along it', 'length', { low: 0.1, high: 100 }),
     ...loads.shape,
   })
   .transform(({ on, note, caliperMm, bend: how, spanMm, widthsMm, thicknessesMm, ...rows }): ProofInput => ({
@@ -90,7 +108,13 @@ const bend = z
   }));
 
 const breaks = z
-  .object({ ...common, ...instruments, ...bar, deflectionsMm: numbersField(0.01, 500), broke: tickField })
+  .object({
+    ...common,
+    ...instruments,
+    ...bar,
+    deflectionsMm: numbersField('Bent by, one number a bar', 'length', { low: 0.01, high: 500 }),
+    broke: tickField('They broke there'),
+  })
   .transform(({ on, note, caliperMm, deflectionsMm, broke, ...rest }): ProofInput => ({
     kind: 'break',
     on,
@@ -98,15 +122,15 @@ const breaks = z
     test: { bar: rest, deflectionsMm, broke, limits: limitsOf(caliperMm) },
   }));
 
-const steps = rowsOf('tempC', 'readingMm', -20, 400);
+const steps = rowsOf(...PROOF_COLUMNS.sag);
 
 const sag = z
   .object({
     ...common,
     ...bar,
-    massG: numberField(0.1, 100_000),
-    bath: choiceField(BATHS),
-    thermometerK: numberField(0.05, 10),
+    massG: numberField('Weight hung on it', 'mass', { low: 0.1, high: 100_000 }),
+    bath: choiceField('Heated in', BATHS),
+    thermometerK: numberField('Thermometer may be off by', 'temperatureDifference', { low: 0.05, high: 10 }),
     ...steps.shape,
   })
   .transform(
@@ -138,8 +162,8 @@ const sag = z
 const drop = z
   .object({
     ...common,
-    wholeM: numbersField(0.01, 20, { optional: true }),
-    brokenM: numbersField(0.01, 20, { optional: true }),
+    wholeM: numbersField('Whole after falls from, m', 'number', { low: 0.01, high: 20, optional: true }),
+    brokenM: numbersField('Broken after falls from, m', 'number', { low: 0.01, high: 20, optional: true }),
   })
   .transform(({ on, note, wholeM, brokenM }): ProofInput => ({
     kind: 'drop',
@@ -153,10 +177,14 @@ const drop = z
     },
   }));
 
-const shades = rowsOf('minutes', 'shade', 0, 600);
+const shades = rowsOf(...PROOF_COLUMNS.yellowing);
 
 const yellowing = z
-  .object({ ...common, accepted: numberField(0, 5), ...shades.shape })
+  .object({
+    ...common,
+    accepted: numberField('Shade still accepted, 0 to 5', 'number', { low: 0, high: 5 }),
+    ...shades.shape,
+  })
   .transform(({ on, note, accepted, ...rows }): ProofInput => ({
     kind: 'yellowing',
     on,
@@ -168,9 +196,9 @@ const creep = z
   .object({
     ...common,
     ...instruments,
-    under: textField({ limit: 120 }),
-    firstMm: numberField(0, 1000),
-    weeks: numberField(0.1, 260),
+    under: textField('What it bears meanwhile'),
+    firstMm: numberField('Reading now', 'length', { low: 0, high: 1000 }),
+    weeks: numberField('Read again after, weeks', 'number', { low: 0.1, high: 260 }),
   })
   .transform(({ on, note, caliperMm, ...rest }): ProofInput => ({
     kind: 'creep',
@@ -186,4 +214,6 @@ export const PROOF_FORMS = { bend, break: breaks, sag, drop, yellowing, creep } 
 >;
 
 /** The second reading of a creep check. */
-export const creepAgainForm = z.object({ secondMm: numberField(0, 1000) });
+export const creepAgainForm = z.object({
+  secondMm: numberField('The same place, read again', 'length', { low: 0, high: 1000 }),
+});

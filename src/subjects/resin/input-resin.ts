@@ -11,45 +11,44 @@ import {
   type ResinSheet,
   WASH_LIQUIDS,
 } from '@/core/resins';
+import { describeLiquid } from '@/subjects/house/shared';
 import {
   choiceField,
   dayField,
   idField,
   numberField,
   optionalChoice,
+  optionalId,
   optionalNumber,
+  refuse,
   textField,
   ticked,
   tickField,
-  ticks,
+  tickFields,
 } from '@/subjects/language/shared';
 import { clean, typedAs } from './input-shelf-json';
 import { describeUnitIssue } from './words-issues';
 
-export const resinForm = z.object({ name: textField({ limit: 60 }), family: choiceField(FAMILIES) });
+export const resinForm = z.object({
+  name: textField('Name', { limit: 60 }),
+  family: choiceField('Family', FAMILIES),
+});
 
 /** One value of a sheet, in any unit that is understood. */
 export const quoteForm = z
   .object({
-    property: choiceField(PROPERTY_IDS),
-    value: numberField(-1e9, 1e9),
-    unit: textField({ optional: true, limit: 20 }),
-    condition: choiceField(CONDITIONS),
-    standard: textField({ optional: true, limit: 80 }),
-    testMPa: optionalNumber(0.01, 20),
-    atC: optionalNumber(-40, 100),
-    on: dayField,
+    property: choiceField('Property', PROPERTY_IDS),
+    value: numberField('Value', 'number', { low: -1e9, high: 1e9 }),
+    unit: textField('Unit', { optional: true, limit: 20 }),
+    condition: choiceField('The bar was', CONDITIONS),
+    standard: textField('Standard, if stated', { optional: true, limit: 80 }),
+    testMPa: optionalNumber('Stress of the test', 'stress', { low: 0.01, high: 20 }),
+    atC: optionalNumber('Measured at', 'temperature', { low: -40, high: 100 }),
+    on: dayField('Day of the sheet'),
   })
   .transform(({ value, unit, standard, on, ...rest }, context): Quote => {
     const kept = convertValue(rest.property, value, unit);
-    if (!kept.ok) {
-      context.addIssue({
-        code: 'custom',
-        path: ['value'],
-        params: { issue: { code: 'worded', text: describeUnitIssue(kept.issue) } },
-      });
-      return z.NEVER;
-    }
+    if (!kept.ok) return refuse(context, { code: 'worded', text: describeUnitIssue(kept.issue) }, 'value');
     return clean({
       ...rest,
       value: kept.value,
@@ -74,22 +73,23 @@ export function wordList(text: string): string[] | undefined {
 /** What is known of a resin in words. */
 export const factsForm = z
   .object({
-    family: choiceField(FAMILIES),
-    clarity: optionalChoice(CLARITIES),
-    alone: optionalChoice(ALONE),
-    washKnown: tickField,
-    ...ticks('wash', WASH_LIQUIDS),
-    light: textField({ optional: true, limit: 60 }),
-    rated: textField({ optional: true, limit: 200 }),
-    cautions: textField({ optional: true, limit: 2000 }),
+    family: choiceField('Family', FAMILIES),
+    clarity: optionalChoice('Look', CLARITIES),
+    alone: optionalChoice('Used neat', ALONE),
+    washKnown: tickField('Its sheet names wash liquids'),
+    ...tickFields('wash', WASH_LIQUIDS, describeLiquid),
+    light: textField('Made for light of, nm', { optional: true, limit: 60 }),
+    rated: textField('Rated for, parted by commas', {
+      optional: true,
+      limit: 200,
+      hint: 'skin, mouth, food, sterile, mains, flame. “none” where its sheet rates it for nothing, blank while nobody says.',
+    }),
+    cautions: textField('Cautions of its safety sheet, a line each', { optional: true, limit: 2000 }),
   })
   .transform((form, context): Omit<ResinSheet, 'quotes'> => {
     const light = wordList(form.light)?.map(Number);
-    if (light !== undefined && !light.every((nm) => nm >= 200 && nm <= 800)) {
-      const issue = { code: 'outOfRange', low: 200, high: 800 } as const;
-      context.addIssue({ code: 'custom', path: ['light'], params: { issue } });
-      return z.NEVER;
-    }
+    if (light !== undefined && !light.every((nm) => nm >= 200 && nm <= 800))
+      return refuse(context, { code: 'outOfRange', low: 200, high: 800, unit: 'nm' }, 'light');
     return clean({
       family: form.family,
       clarity: form.clarity,
@@ -105,42 +105,41 @@ export const factsForm = z
   });
 
 export const bottleForm = z.object({
-  batch: textField({ optional: true, limit: 60 }),
-  openedOn: dayField,
-  fullMl: numberField(1, 100_000),
-  leftMl: numberField(0, 100_000),
+  batch: textField('Batch', { optional: true, limit: 60 }),
+  openedOn: dayField('Opened on'),
+  fullMl: numberField('Holds when full', 'volume', { low: 1, high: 100_000 }),
+  leftMl: numberField('Left', 'volume', { low: 0, high: 100_000 }),
 });
 
 /** What is left in a bottle: by level in millilitres, or weighed with its empty weight. */
 export const leftForm = z
   .object({
-    leftMl: optionalNumber(0, 100_000),
-    weighedG: optionalNumber(0, 200_000),
-    emptyG: optionalNumber(0, 50_000),
+    leftMl: optionalNumber('By level', 'volume', { low: 0, high: 100_000 }),
+    weighedG: optionalNumber('or weighed', 'mass', { low: 0, high: 200_000 }),
+    emptyG: optionalNumber('less empty', 'mass', { low: 0, high: 50_000 }),
   })
-  .transform((form, context) => {
-    if (form.leftMl !== undefined) return { leftMl: form.leftMl };
-    if (form.weighedG !== undefined && form.emptyG !== undefined)
-      return { weighedG: form.weighedG, emptyG: form.emptyG };
-    const issue = form.weighedG === undefined ? { code: 'needed' } : { code: 'together', other: 'emptyG' };
-    context.addIssue({
-      code: 'custom',
-      path: [form.weighedG === undefined ? 'leftMl' : 'weighedG'],
-      params: { issue },
-    });
-    return z.NEVER;
+  .transform(({ leftMl, weighedG, emptyG }, context): Left => {
+    if (leftMl !== undefined) return { leftMl };
+    if (weighedG === undefined) return refuse(context, { code: 'needed' }, 'leftMl');
+    if (emptyG === undefined) return refuse(context, { code: 'together', other: 'emptyG' }, 'weighedG');
+    return { weighedG, emptyG };
   });
 
-export const vatForm = z.object({ printerId: idField, resinId: idField });
+/** What is left in a bottle, by level or by weight with the bottle. */
+export type Left = { readonly leftMl: number } | { readonly weighedG: number; readonly emptyG: number };
+
+export const vatForm = z.object({ printerId: idField('Printer'), resinId: optionalId('In the vat') });
+
+const PART_LABELS = ['First resin', 'Second resin', 'Third resin, if any'] as const;
 
 /** A blend by parts of its volume, in per cent; a part left blank is none. */
 export const blendForm = z
   .object({
-    name: textField({ limit: 60 }),
+    name: textField('Its name on the shelf', { limit: 60 }),
     ...(Object.fromEntries(
       [1, 2, 3].flatMap((i) => [
-        [`resin_${i}`, textField({ optional: true, limit: 60 })],
-        [`percent_${i}`, optionalNumber(0, 100)],
+        [`resin_${i}`, textField(PART_LABELS[i - 1], { optional: true, limit: 60 })],
+        [`percent_${i}`, optionalNumber('Volume', 'percent', { low: 0, high: 100 })],
       ]),
     ) as Record<`resin_${1 | 2 | 3}`, ReturnType<typeof textField>> &
       Record<`percent_${1 | 2 | 3}`, ReturnType<typeof optionalNumber>>),

@@ -1,7 +1,10 @@
 import { and, eq } from 'drizzle-orm';
 import { fail, ok, type Result } from '@/core/result';
 import { type Db, queries, tables } from '@/store';
-import type { ShelfChangeIssue } from './shelf-issue';
+import type { ShelfChangeIssue } from './words-issues';
+import { evidenceOf, leftByWeight } from '@/core/resins';
+import { resinFile } from './resin-file';
+import type { Left } from './input-resin';
 
 interface BottleInput {
   readonly batch: string;
@@ -23,22 +26,26 @@ function ofBottle(resinId: number, bottleId: number) {
   return and(eq(tables.bottles.id, bottleId), eq(tables.bottles.resinId, resinId));
 }
 
-/** Keeps what is left in a bottle. */
+/** Keeps what is left in a bottle, by level or by weight; gives millilitres. */
 export function keepLeft(
   db: Db,
   resinId: number,
   bottleId: number,
-  leftMl: number,
-): Result<void, ShelfChangeIssue> {
+  left: Left,
+): Result<number, ShelfChangeIssue> {
   const bottle = db.select().from(tables.bottles).where(ofBottle(resinId, bottleId)).get();
-  if (bottle === undefined) return fail({ code: 'gone' });
+  const shelved = queries.findResin(db, resinId);
+  if (bottle === undefined || shelved === undefined) return fail({ code: 'gone' });
+  const density = evidenceOf(resinFile(shelved)).of('density_g_ml')?.value;
+  const leftMl = 'leftMl' in left ? left.leftMl : leftByWeight(left.weighedG, left.emptyG, density);
+  if (leftMl === undefined) return fail({ code: 'noDensity' });
   // A bottle weighed with a little dew on it is full, not a mistake.
   if (leftMl > bottle.fullMl * 1.05) return fail({ code: 'moreThanFull', fullMl: bottle.fullMl });
   db.update(tables.bottles)
     .set({ leftMl: Math.min(leftMl, bottle.fullMl) })
     .where(ofBottle(resinId, bottleId))
     .run();
-  return ok(undefined);
+  return ok(leftMl);
 }
 
 export function shakeBottle(db: Db, resinId: number, bottleId: number): void {

@@ -1,9 +1,8 @@
 import { and, eq } from 'drizzle-orm';
-import { type ProofIssue, type ProofResult, type ProofTest, workOutProof } from '@/core/resins';
+import { type ProofResult, type ProofTest, workOutProof } from '@/core/resins';
 import { fail, ok, type Result } from '@/core/result';
 import { type Db, queries, tables } from '@/store';
-
-type ProofChangeIssue = { readonly code: 'gone' } | { readonly code: 'proof'; readonly issue: ProofIssue };
+import type { ShelfChangeIssue } from './words-issues';
 
 /** YYYY-MM-DD so many weeks after a day. */
 function weeksAfter(day: string, weeks: number): string {
@@ -17,7 +16,7 @@ export function keepProof(
   resinId: number,
   proof: ProofTest & { readonly on: string },
   note: string,
-): Result<ProofResult, ProofChangeIssue> {
+): Result<ProofResult, ShelfChangeIssue> {
   if (queries.findResin(db, resinId) === undefined) return fail({ code: 'gone' });
   const { on, ...test } = proof;
   const worked = workOutProof(test);
@@ -43,7 +42,7 @@ export function readCreepAgain(
   resinId: number,
   proofId: number,
   secondMm: number,
-): Result<void, ProofChangeIssue> {
+): Result<void, ShelfChangeIssue> {
   const { proofs } = tables;
   const row = queries.findResin(db, resinId)?.proofs.find(({ id }) => id === proofId);
   if (row?.test.kind !== 'creep') return fail({ code: 'gone' });

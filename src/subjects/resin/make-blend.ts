@@ -1,12 +1,8 @@
-import { type BlendIssue, type BlendPart, blendSheet, type RecipePart } from '@/core/resins';
+import { type BlendPart, blendSheet, type RecipePart } from '@/core/resins';
 import { fail, ok, type Result } from '@/core/result';
 import { type Db, queries, tables } from '@/store';
 import { resinFile } from './resin-file';
-
-type MakeBlendIssue =
-  | { readonly code: 'gone' }
-  | { readonly code: 'nameTaken'; readonly name: string }
-  | { readonly code: 'blend'; readonly issue: BlendIssue };
+import type { ShelfChangeIssue } from './words-issues';
 
 /**
  * Puts a blend on the shelf as a resin of its own: bounds and estimates on its sheet, everything else unknown until a bar
@@ -16,7 +12,7 @@ export function makeBlend(
   db: Db,
   name: string,
   recipe: readonly RecipePart[],
-): Result<number, MakeBlendIssue> {
+): Result<number, ShelfChangeIssue> {
   if (queries.findResinByName(db, name) !== undefined) return fail({ code: 'nameTaken', name });
   const shelf = queries.listShelf(db);
   const parts: BlendPart[] = [];

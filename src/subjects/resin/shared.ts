@@ -1,4 +1,4 @@
-export { creepAgainForm, PROOF_FORMS, PROOF_ROWS } from './input-proofs';
+export { creepAgainForm, PROOF_COLUMNS, PROOF_FORMS, PROOF_ROWS, type ProofColumn } from './input-proofs';
 export {
   blendForm,
   bottleForm,
@@ -11,7 +11,13 @@ export {
 } from './input-resin';
 export { formatShelfJson, parseShelfJson } from './input-shelf-json';
 export { describeCardReason, describeCardStep } from './words-card';
-export { describeBlendIssue, describeResinSheetIssue, describeUnitIssue } from './words-issues';
+export {
+  describeBlendIssue,
+  describeResinSheetIssue,
+  describeShelfChangeIssue,
+  describeUnitIssue,
+  type ShelfChangeIssue,
+} from './words-issues';
 export { describeBendNote, describeProofIssue, describeProofKind, describeProofResult } from './words-proofs';
 export {
   describeAlone,
@@ -20,7 +26,6 @@ export {
   describeCondition,
   describeFamily,
   describeImpact,
-  describeLiquid,
   describeProperty,
   describeQuote,
   describeSource,

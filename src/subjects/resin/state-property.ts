@@ -1,8 +1,8 @@
 import { eq } from 'drizzle-orm';
 import { findSheetIssues, type Quote, type ResinSheet } from '@/core/resins';
 import { fail, ok, type Result } from '@/core/result';
-import { type Db, queries, tables } from '@/store';
-import type { ShelfChangeIssue } from './shelf-issue';
+import { type Db, queries, tables, evidenceChanged } from '@/store';
+import type { ShelfChangeIssue } from './words-issues';
 
 function changeSheet(
   db: Db,
@@ -14,8 +14,12 @@ function changeSheet(
   const sheet = change(found.resin.sheet);
   const [issue] = findSheetIssues(sheet);
   if (issue !== undefined) return fail({ code: 'resinSheet', issue });
-  db.update(tables.resins).set({ sheet }).where(eq(tables.resins.id, resinId)).run();
-  return ok(undefined);
+  return db.transaction((tx) => {
+    tx.update(tables.resins).set({ sheet }).where(eq(tables.resins.id, resinId)).run();
+    // Its shrink is what a signature starts from.
+    evidenceChanged(tx, { resinId });
+    return ok(undefined);
+  });
 }
 
 /** Two quotes of the same thing in the same state: the later one takes the place of the earlier. */

@@ -1,7 +1,6 @@
 import type { CardStep, School } from '@/core/resins';
-import { SCHOOL_WORDS, SIDE_WORDS } from '@/subjects/house/shared';
+import { describeLiquid, SCHOOL_WORDS, SIDE_WORDS } from '@/subjects/house/shared';
 import { formatMm, round } from '@/subjects/language/shared';
-import { describeLiquid } from './words-resin';
 
 /** Why the house does it so, and why others do not. */
 function reasonsOfSchool(school: School, side: string): string {

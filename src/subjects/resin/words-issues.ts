@@ -1,5 +1,6 @@
-import type { BlendIssue, ResinSheetIssue, UnitIssue } from '@/core/resins';
-import { percent, round } from '@/subjects/language/shared';
+import type { BlendIssue, ProofIssue, ResinSheetIssue, UnitIssue } from '@/core/resins';
+import { describeTakenName, GONE_WORDS, percent, round } from '@/subjects/language/shared';
+import { describeProofIssue } from './words-proofs';
 import { describeProperty, formatProperty } from './words-resin';
 
 export function describeUnitIssue(issue: UnitIssue): string {
@@ -46,5 +47,34 @@ export function describeBlendIssue(issue: BlendIssue): string {
       return `${issue.resin} has a density of zero on its sheet. Mend that first.`;
     case 'overAdditiveLimit':
       return `${percent(issue.fraction)} of ${issue.resin} is more than the ${percent(issue.most)} its sheet allows as an additive.`;
+  }
+}
+
+/** Why the shelf was not changed. */
+export type ShelfChangeIssue =
+  | { readonly code: 'gone' }
+  | { readonly code: 'nameTaken'; readonly name: string }
+  | { readonly code: 'resinSheet'; readonly issue: ResinSheetIssue }
+  | { readonly code: 'moreThanFull'; readonly fullMl: number }
+  | { readonly code: 'noDensity' }
+  | { readonly code: 'proof'; readonly issue: ProofIssue }
+  | { readonly code: 'blend'; readonly issue: BlendIssue };
+
+export function describeShelfChangeIssue(issue: ShelfChangeIssue): string {
+  switch (issue.code) {
+    case 'gone':
+      return GONE_WORDS;
+    case 'nameTaken':
+      return describeTakenName(issue.name);
+    case 'resinSheet':
+      return describeResinSheetIssue(issue.issue);
+    case 'moreThanFull':
+      return `more than the ${issue.fullMl} ml that the bottle holds. Check both numbers.`;
+    case 'noDensity':
+      return 'a weight tells millilitres only with a density. Type it on the sheet, or read the level.';
+    case 'proof':
+      return describeProofIssue(issue.issue);
+    case 'blend':
+      return describeBlendIssue(issue.issue);
   }
 }

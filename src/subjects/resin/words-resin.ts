@@ -9,7 +9,6 @@ import {
   type PropertyId,
   type Quote,
   type Source,
-  type WashLiquid,
 } from '@/core/resins';
 
 const PROPERTY_WORDS: Readonly<Record<PropertyId, string>> = {
@@ -56,15 +55,6 @@ const FAMILY_WORDS: Readonly<Record<Family, string>> = {
 };
 
 export const describeFamily = (family: Family): string => FAMILY_WORDS[family];
-
-const LIQUID_WORDS: Readonly<Record<WashLiquid, string>> = {
-  alcohol: 'alcohol',
-  water: 'water',
-  washerFluid: 'windscreen washer fluid',
-  soapyWater: 'soapy water',
-};
-
-export const describeLiquid = (liquid: WashLiquid): string => LIQUID_WORDS[liquid];
 
 const CONDITION_WORDS: Readonly<Record<Condition, string>> = {
   green: 'green, as printed',

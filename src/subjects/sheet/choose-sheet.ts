@@ -5,6 +5,8 @@ import { bumpRevision } from '@/subjects/records';
 
 /** Chooses the sheet a job is measured by, or what is chosen on it. Readings stay, by the name of their size. */
 export function chooseSheet(db: Db, jobId: number, sheet: SheetChoices): void {
-  db.update(tables.jobs).set({ sheet }).where(eq(tables.jobs.id, jobId)).run();
-  bumpRevision(db, jobId);
+  db.transaction((tx) => {
+    tx.update(tables.jobs).set({ sheet }).where(eq(tables.jobs.id, jobId)).run();
+    bumpRevision(tx, jobId);
+  });
 }

@@ -1,68 +1,105 @@
 import { z } from 'zod';
 import { RUINS, WISHES } from '@/core/fits';
 import { READ_AS } from '@/core/metrology';
-import { type InterfaceWish, SHEET_KINDS, type SheetChoices, SHEETS } from '@/core/sheets';
+import { type InterfaceWish, SHEET_KINDS, type SheetChoices, type SheetKind, SHEETS } from '@/core/sheets';
 import {
   choiceField,
+  idField,
   LONGEST_MM,
   numberField,
+  optionalChoice,
   optionalNumber,
+  refuse,
   textField,
   tickField,
 } from '@/subjects/language/shared';
 
 /** A reading of the old part or its neighbour. */
 export const bodyForm = z.object({
-  measure: textField({ limit: 40 }),
-  level: numberField(0, 20),
-  turn: numberField(0, 20),
-  readingMm: numberField(-LONGEST_MM, 4 * LONGEST_MM),
-  readAs: choiceField(READ_AS),
-  instrumentId: numberField(1, 1e15),
-  clientKey: textField({ limit: 80 }),
-  confirmed: tickField,
+  measure: textField('Size of the sheet', { limit: 40 }),
+  level: numberField('Height', 'number', { low: 0, high: 20 }),
+  turn: numberField('Turn', 'number', { low: 0, high: 20 }),
+  readingMm: numberField('Reading', 'length', { low: -LONGEST_MM, high: 4 * LONGEST_MM }),
+  readAs: choiceField('read as', READ_AS),
+  instrumentId: idField('with'),
+  clientKey: textField('Key', { limit: 80 }),
+  confirmed: tickField('Right as it stands'),
 });
 
-/** What is chosen on a sheet: `option_…`, `wish_…`, `ruin_…` and `coat_…` by their ids; anything else is left alone. */
-export const sheetForm = z
-  .object({ kind: choiceField(SHEET_KINDS) })
-  .catchall(z.string())
-  .transform((form, context): SheetChoices => {
-    const { kind } = form;
-    const texts: Record<string, string> = form;
-    const options: Record<string, number> = {};
-    for (const { id, low, high } of SHEETS[kind].options) {
-      const parsed = optionalNumber(low, high).safeParse(texts[`option_${id}`] ?? '');
-      if (!parsed.success) {
-        const [issue] = parsed.error.issues;
-        const params = issue.code === 'custom' ? issue.params : undefined;
-        context.addIssue({ code: 'custom', path: [`option_${id}`], params });
-        return z.NEVER;
-      }
-      if (parsed.data !== undefined) options[id] = parsed.data;
-    }
+/** Which sheet a job is measured by. */
+export const sheetKindForm = z.object({ kind: choiceField('Sheet', SHEET_KINDS) });
+
+interface NamedInterface {
+  readonly id: string;
+  readonly label: string;
+}
+
+const CLEARANCE = { low: -5, high: 20 };
+
+function interfaceFields({ id, label }: NamedInterface): Record<string, z.ZodType> {
+  return {
+    [`wish_${id}`]: optionalChoice(`${label}: it should`, WISHES),
+    [`ruin_${id}`]: optionalChoice('if it goes wrong', RUINS),
+    [`coat_${id}`]: optionalNumber(`Coat, ${label}`, 'length', { low: 0, high: 2 }),
+    [`least_${id}`]: optionalNumber(`Least clearance, ${label}`, 'length', CLEARANCE),
+    [`most_${id}`]: optionalNumber(`Most clearance, ${label}`, 'length', CLEARANCE),
+  };
+}
+
+type Bounds = readonly [least: number | undefined, most: number | undefined];
+
+/** Own clearance needs both ends, the least below the most; gives the field that is at fault. */
+function faultOf([least, most]: Bounds): 'least' | 'most' | undefined {
+  if (least === undefined && most === undefined) return undefined;
+  if (least === undefined) return 'least';
+  return most === undefined || least >= most ? 'most' : undefined;
+}
+
+/** What is chosen on a sheet: `option_…`, and by interface `wish_…`, `ruin_…`, `coat_…`, `least_…`, `most_…`. */
+export function sheetFormOf(kind: SheetKind, interfaces: readonly NamedInterface[]) {
+  const { options } = SHEETS[kind];
+  const fields: Record<string, z.ZodType> = Object.assign(
+    {},
+    ...options.map(({ id, label, low, high }) => ({
+      [`option_${id}`]: optionalNumber(label, 'length', { low, high }),
+    })),
+    ...interfaces.map(interfaceFields),
+  );
+  return z.object(fields).transform((form, context): SheetChoices => {
     const wishes: Record<string, Partial<InterfaceWish>> = {};
-    for (const [name, text] of Object.entries(texts)) {
-      if (!name.startsWith('least_') || text.trim() === '') continue;
-      const id = name.slice('least_'.length);
-      const [low, high] = [text, texts[`most_${id}`] ?? ''].map((each) =>
-        numberField(-5, 20).safeParse(each),
-      );
-      if (!low.success || !high.success || low.data >= high.data) {
-        const issue = { code: 'together', other: `most_${id}` };
-        context.addIssue({ code: 'custom', path: [name], params: { issue } });
-        return z.NEVER;
-      }
-      wishes[id] = { clearance: { lowMm: low.data, highMm: high.data } };
+    for (const { id } of interfaces) {
+      const of = <Value>(part: string) => form[`${part}_${id}`] as Value | undefined;
+      const [least, most] = [of<number>('least'), of<number>('most')];
+      const fault = faultOf([least, most]);
+      if (fault !== undefined)
+        refuse(
+          context,
+          { code: 'together', other: `${fault === 'least' ? 'most' : 'least'}_${id}` },
+          `${fault}_${id}`,
+        );
+      const chosen = {
+        wish: of<InterfaceWish['wish']>('wish'),
+        ruin: of<InterfaceWish['ruin']>('ruin'),
+        coatMm: of<number>('coat'),
+        clearance: least === undefined || most === undefined ? undefined : { lowMm: least, highMm: most },
+      };
+      wishes[id] = Object.fromEntries(Object.entries(chosen).filter(([, value]) => value !== undefined));
     }
-    for (const [name, text] of Object.entries(texts)) {
-      const [part, id] = [name.slice(0, 5), name.slice(5)];
-      const wish = part === 'wish_' ? WISHES.find((each) => each === text) : undefined;
-      const ruin = part === 'ruin_' ? RUINS.find((each) => each === text) : undefined;
-      const coat = part === 'coat_' ? optionalNumber(0, 2).safeParse(text) : undefined;
-      if (coat?.success === true) wishes[id] = { ...wishes[id], coatMm: coat.data ?? 0 };
-      if (wish !== undefined) wishes[id] = { ...wishes[id], wish };
-      if (ruin !== undefined) wishes[id] = { ...wishes[id], ruin };
-    }
-    return { kind, options, wishes };
+    return {
+      kind,
+      wishes,
+      options: Object.fromEntries(
+        options.flatMap(({ id }) => {
+          const value = form[`option_${id}`];
+          return typeof value === 'number' ? [[id, value]] : [];
+        }),
+      ),
+    };
   });
+}
+
+/** The interfaces that a form speaks of, by the names of its fields. */
+export function interfacesIn(data: FormData): NamedInterface[] {
+  const ids = [...data.keys()].flatMap((name) => /^(?:wish|least|most)_(.+)$/.exec(name)?.[1] ?? []);
+  return [...new Set(ids)].map((id) => ({ id, label: id }));
+}

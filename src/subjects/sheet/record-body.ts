@@ -1,14 +1,10 @@
 import { eq } from 'drizzle-orm';
-import { asDiameter, type Doubt, findDoubt, type ReadAs } from '@/core/metrology';
+import { asDiameter, findDoubt, type ReadAs } from '@/core/metrology';
 import { fail, ok, type Result } from '@/core/result';
 import { type Db, queries, tables } from '@/store';
 import { bumpRevision } from '@/subjects/records';
 import { listBodyReadings, placed } from './view-sheet';
-
-type BodyIssue =
-  | { readonly code: 'gone' }
-  | { readonly code: 'noInstrument' }
-  | { readonly code: 'doubt'; readonly doubt: Doubt; readonly readingMm: number };
+import type { BodyIssue } from './words-issues';
 
 interface NewBodyReading {
   readonly clientKey: string;

@@ -1,2 +1,4 @@
-export { bodyForm, sheetForm } from './input-sheet';
+export { bodyForm, interfacesIn, sheetFormOf, sheetKindForm } from './input-sheet';
+export { describeBodyIssue, describeTakeOverIssue } from './words-issues';
+export { describeSheetEntry, type SheetEntry } from './words-ledger';
 export { describeBodyNote, describePlace, describeSheetIssue } from './words-sheet';

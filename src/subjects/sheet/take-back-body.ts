@@ -9,10 +9,12 @@ export function takeBackBody(db: Db, jobId: number, readingId?: number): boolean
   const taken =
     readingId === undefined ? standing.at(-1) : standing.find(({ reading }) => reading.id === readingId);
   if (taken === undefined) return false;
-  db.update(tables.bodyReadings)
-    .set({ retractedAt: new Date() })
-    .where(eq(tables.bodyReadings.id, taken.reading.id))
-    .run();
-  bumpRevision(db, jobId);
+  db.transaction((tx) => {
+    tx.update(tables.bodyReadings)
+      .set({ retractedAt: new Date() })
+      .where(eq(tables.bodyReadings.id, taken.reading.id))
+      .run();
+    bumpRevision(tx, jobId);
+  });
   return true;
 }

@@ -1,16 +1,13 @@
 import { eq } from 'drizzle-orm';
 import { fail, ok, type Result } from '@/core/result';
-import type { SheetFeature, SheetIssue } from '@/core/sheets';
+import type { SheetFeature } from '@/core/sheets';
 import { anchorsOf } from '@/core/solids';
-import { type Db, kindColumns, queries, tables } from '@/store';
+import { type Db, kindColumns, queries, tables, evidenceChanged } from '@/store';
 import { keepMateBody } from '@/subjects/job';
 import { bumpRevision, noteLedger } from '@/subjects/records';
 import { type SheetView, viewSheet } from './view-sheet';
-
-type TakeOverIssue =
-  | { readonly code: 'noSheet' }
-  | { readonly code: 'sheet'; readonly issue: SheetIssue }
-  | { readonly code: 'nameTaken'; readonly name: string };
+import type { SheetEntry } from './words-ledger';
+import type { TakeOverIssue } from './words-issues';
 
 function keepSheetFeature(
   db: Db,
@@ -110,13 +107,12 @@ export function takeOverSheet(db: Db, jobId: number): Result<number, TakeOverIss
       }
     }
     bumpRevision(tx, jobId);
-    noteLedger(
-      tx,
-      jobId,
-      'need',
-      view.takenOver ? `Sheet taken over again` : `Sheet taken over, ${ids.size} sizes`,
-      sheet.features.map(({ name, targetMm }) => `${name} ${targetMm.toFixed(3)}`).join(', '),
-    );
+    evidenceChanged(tx, { jobId });
+    noteLedger<SheetEntry>(tx, jobId, 'need', {
+      code: 'sheetTakenOver',
+      again: view.takenOver,
+      sizes: sheet.features.map(({ name, targetMm }) => ({ name, targetMm })),
+    });
     return ok(ids.size);
   });
 }

@@ -5,21 +5,21 @@ import { type Db, queries, tables } from '@/store';
 import { resinFile } from '@/subjects/resin';
 
 /** Weights that the simulated bench hangs, g; a bar is taken as the gauge's. */
-const STAND_IN_MASSES_G = [0, 100, 200, 300, 400, 500];
+const SIMULATED_MASSES_G = [0, 100, 200, 300, 400, 500];
 
-const STAND_IN_BAR = { bend: 'threePoint', spanMm: 80, widthMm: 10, thicknessMm: 4 } as const;
+const SIMULATED_BAR = { bend: 'threePoint', spanMm: 80, widthMm: 10, thicknessMm: 4 } as const;
 
 /**
  * What a simulated bench reads of a bar of this resin: its hidden modulus lies near what is stated of it, or anywhere a
  * plastic's may where nothing is. Undefined on a bench whose printers are all real.
  */
-export function standInBend(db: Db, resinId: number, closing: number): BendTest | undefined {
+export function simulatedBend(db: Db, resinId: number, closing: number): BendTest | undefined {
   const found = queries.findResin(db, resinId);
   const simulated = db
     .select()
     .from(tables.printers)
     .all()
-    .some(({ standInSeed }) => standInSeed !== null);
+    .some(({ simulatedSeed }) => simulatedSeed !== null);
   if (found === undefined || !simulated) return undefined;
   const stated = modulusOf(evidenceOf({ ...resinFile(found), proofs: [] }));
   const hidden = seededRandom(seedFrom(11, found.resin.name));
@@ -28,6 +28,6 @@ export function standInBend(db: Db, resinId: number, closing: number): BendTest 
   const random = seededRandom(seedFrom(closing, found.resin.name));
   // A soft bar takes lighter weights, so that it bends as far as a stiff one.
   const scale = Math.min(4, Math.max(0.02, modulusMPa / 1200));
-  const masses = STAND_IN_MASSES_G.map((massG) => Math.round(massG * scale));
-  return bendBar({ ...STAND_IN_BAR, modulusMPa }, masses, random);
+  const masses = SIMULATED_MASSES_G.map((massG) => Math.round(massG * scale));
+  return bendBar({ ...SIMULATED_BAR, modulusMPa }, masses, random);
 }

@@ -3,17 +3,18 @@ import { seededRandom, seedFrom } from '@/core/numerics';
 import { fail, ok, type Result } from '@/core/result';
 import { drawCaliper, readCaliper } from '@/core/virtual';
 import { type Db, kindOf, tables } from '@/store';
-import { type StandInIssue, standInSize } from './printer';
+import { simulatedSize } from './printer';
+import type { SimulatedIssue } from './words-issues';
 
-/** What the simulated caliper shows when its jaws close on a feature of a stand-in's print; the nth closing repeats. */
+/** What the simulated caliper shows when its jaws close on a feature of a simulated printer's print; the nth closing repeats. */
 export function closeJaws(
   db: Db,
   featureId: number,
   printId: number,
   closing: number,
   instrumentId: number,
-): Result<number, StandInIssue> {
-  const size = standInSize(db, featureId, printId);
+): Result<number, SimulatedIssue> {
+  const size = simulatedSize(db, featureId, printId);
   if (!size.ok) return size;
   const instrument = db
     .select()
@@ -21,7 +22,7 @@ export function closeJaws(
     .where(eq(tables.instruments.id, instrumentId))
     .get();
   if (instrument === undefined) return fail({ code: 'gone' });
-  const seed = instrument.standInSeed ?? 1;
+  const seed = instrument.simulatedSeed ?? 1;
   const caliper = {
     ...drawCaliper(seed),
     resolutionMm: instrument.resolutionMm,

@@ -1,6 +1,6 @@
 import 'server-only';
 
-export { standInBend } from './bend-bar';
+export { simulatedBend } from './bend-bar';
 export { closeJaws } from './close-jaws';
-export { standInSize } from './printer';
-export { touchStandInRung } from './touch-rung';
+export { simulatedSize } from './printer';
+export { touchSimulatedRung } from './touch-rung';

@@ -3,27 +3,25 @@ import { seedFrom } from '@/core/numerics';
 import { fail, ok, type Result } from '@/core/result';
 import { drawPrinter, printFeature, type VirtualPrinter } from '@/core/virtual';
 import { type Db, featureKey, kindOf, printKey, tables } from '@/store';
+import type { SimulatedIssue } from './words-issues';
 
-export type StandInIssue =
-  { readonly code: 'noStandInPrinter' } | { readonly code: 'jawsDoNotEnter' } | { readonly code: 'gone' };
-
-/** The stand-in behind a printer row: its hidden truth from its seed, with the pixel and layer the bench knows. */
-export function standInPrinter(seed: number, pixelMm: number | null, layerMm: number): VirtualPrinter {
+/** The simulated printer behind a printer row: its hidden truth from its seed, with the pixel and layer the bench knows. */
+export function simulatedPrinter(seed: number, pixelMm: number | null, layerMm: number): VirtualPrinter {
   const drawn = drawPrinter(seed);
   return { ...drawn, pixelMm: pixelMm ?? drawn.pixelMm, layerMm };
 }
 
-/** Where a feature lies on the stand-in's plate: spread over it by its place in the list. */
+/** Where a feature lies on the simulated printer's plate: spread over it by its place in the list. */
 function placeOnPlate(position: number): { xMm: number; yMm: number } {
   return { xMm: ((position * 17) % 40) - 20, yMm: ((position * 11) % 30) - 15 };
 }
 
-/** True size of a feature in a print of a stand-in printer, mm. */
-export function standInSize(
+/** True size of a feature in a print of a simulated printer, mm. */
+export function simulatedSize(
   db: Db,
   featureId: number,
   printId: number,
-): Result<{ sizeMm: number; feature: typeof tables.features.$inferSelect }, StandInIssue> {
+): Result<{ sizeMm: number; feature: typeof tables.features.$inferSelect }, SimulatedIssue> {
   const { features, prints, attempts, drawnSizes, profiles, printers } = tables;
   const row = db
     .select({ feature: features, drawn: drawnSizes, printer: printers, profile: profiles, attempt: attempts })
@@ -37,9 +35,9 @@ export function standInSize(
     .get();
   if (row === undefined) return fail({ code: 'gone' });
   const { feature, drawn, printer, profile } = row;
-  if (printer.standInSeed === null) return fail({ code: 'noStandInPrinter' });
-  const machine = standInPrinter(
-    seedFrom(printer.standInSeed, `resin ${profile.resinId}`),
+  if (printer.simulatedSeed === null) return fail({ code: 'noSimulatedPrinter' });
+  const machine = simulatedPrinter(
+    seedFrom(printer.simulatedSeed, `resin ${profile.resinId}`),
     printer.pixelMm,
     profile.layerMm,
   );

@@ -4,10 +4,15 @@ import { seededRandom, seedFrom } from '@/core/numerics';
 import { fail, ok, type Result } from '@/core/result';
 import { drawBridging, printedGapOf, touchRung } from '@/core/virtual';
 import { type Db, tables } from '@/store';
-import { type StandInIssue, standInPrinter } from './printer';
+import { simulatedPrinter } from './printer';
+import type { SimulatedIssue } from './words-issues';
 
-/** What a simulated hand finds at a rung of a ladder that a stand-in printed; the same rung always the same. */
-export function touchStandInRung(db: Db, printId: number, rung: number): Result<RungOutcome, StandInIssue> {
+/** What a simulated hand finds at a rung of a ladder that a simulated printer printed; the same rung always the same. */
+export function touchSimulatedRung(
+  db: Db,
+  printId: number,
+  rung: number,
+): Result<RungOutcome, SimulatedIssue> {
   const { prints, attempts, profiles, printers, jobs } = tables;
   const row = db
     .select({ printer: printers, profile: profiles, gauge: jobs.gauge })
@@ -22,9 +27,9 @@ export function touchStandInRung(db: Db, printId: number, rung: number): Result<
   const gapMm = gauge?.kind === 'joint' ? gauge.stepsMm[rung - 1] : undefined;
   if (row === undefined || gauge?.kind !== 'joint' || gapMm === undefined) return fail({ code: 'gone' });
   const { printer, profile } = row;
-  if (printer.standInSeed === null) return fail({ code: 'noStandInPrinter' });
-  const seed = seedFrom(printer.standInSeed, `resin ${profile.resinId}`);
-  const machine = standInPrinter(seed, printer.pixelMm, profile.layerMm);
+  if (printer.simulatedSeed === null) return fail({ code: 'noSimulatedPrinter' });
+  const seed = seedFrom(printer.simulatedSeed, `resin ${profile.resinId}`);
+  const machine = simulatedPrinter(seed, printer.pixelMm, profile.layerMm);
   const bridging = drawBridging(seededRandom(seedFrom(seed, 'ladder')));
   const random = seededRandom(seedFrom(seed, `rung ${printId}/${rung}`));
   return ok(touchRung(bridging, printedGapOf(machine, gauge.direction, gapMm), random));

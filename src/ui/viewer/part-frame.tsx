@@ -33,7 +33,7 @@ export function PartFrame({ source, version, className = 'h-72', ...view }: Part
         )}
       </div>
       {state.kind === 'failed' && <Problem>{state.message}</Problem>}
-      {state.kind === 'ready' && <PartFacts check={state.part.check} standIn={state.part.standIn} />}
+      {state.kind === 'ready' && <PartFacts check={state.part.check} proxyFacets={state.part.proxyFacets} />}
     </div>
   );
 }
@@ -48,8 +48,8 @@ function Loading({ state }: { state: Extract<PartState, { kind: 'loading' }> }) 
   );
 }
 
-/** Size, volume and soundness of a part in a line; and that a stand-in is shown, where one is. */
-export function PartFacts({ check, standIn }: { check: MeshCheck; standIn?: number }) {
+/** Size, volume and soundness of a part in a line; and that a proxy is shown, where one is. */
+export function PartFacts({ check, proxyFacets }: { check: MeshCheck; proxyFacets?: number }) {
   const faults = describeMeshFaults(check);
   const size = [0, 1, 2].map((i) => formatMm(check.bounds.max[i] - check.bounds.min[i])).join(' × ');
   return (
@@ -58,8 +58,8 @@ export function PartFacts({ check, standIn }: { check: MeshCheck; standIn?: numb
       <span className="num">{(check.volumeMm3 / 1000).toFixed(2)}</span> mL,{' '}
       {check.facets.toLocaleString('en')} facets,{' '}
       {faults.length === 0 ? 'closed' : `not sound: ${faults.join('; ')}`}
-      {standIn !== undefined &&
-        `; drawn here with ${standIn.toLocaleString('en')} of them, computed with all`}
+      {proxyFacets !== undefined &&
+        `; drawn here with ${proxyFacets.toLocaleString('en')} of them, computed with all`}
     </p>
   );
 }

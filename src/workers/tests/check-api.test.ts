@@ -6,7 +6,7 @@ import { loadTestKernel } from '@/testing/kernel';
 import { box } from '@/testing/meshes';
 import { printedSolids, seatedMesh } from '@/testing/printed-solids';
 import { CheckApi, type CheckAsk } from '../check-api';
-import { drawnStandIn } from '../stand-in';
+import { drawnProxy } from '../proxy';
 
 const ASK: CheckAsk = {
   critical: [],
@@ -87,17 +87,17 @@ test('nothing is asked of a part that was not opened', () => {
   expect(new CheckApi().open(new Uint8Array(0))).toMatchObject({ ok: false });
 });
 
-test('a large part is drawn by a stand-in of a third at most, a small one as it is', async () => {
+test('a large part is drawn by a proxy of a third at most, a small one as it is', async () => {
   const { Manifold } = await loadTestKernel();
   const small = box(1, 2, 3);
   const corners = new Float32Array(9 * 12);
-  expect(await drawnStandIn(small, corners)).toEqual({ corners });
+  expect(await drawnProxy(small, corners)).toEqual({ corners });
   const ball = seatedMesh(Manifold.sphere(10, 1000));
   expect(ball.facets.length / 3).toBeGreaterThan(300_000);
-  const { corners: drawn, standIn } = await drawnStandIn(ball, new Float32Array(0));
-  expect(standIn).toBeLessThanOrEqual(110_000);
-  expect(standIn).toBeGreaterThan(10_000);
-  expect(drawn).toHaveLength(9 * standIn!);
+  const { corners: drawn, proxyFacets } = await drawnProxy(ball, new Float32Array(0));
+  expect(proxyFacets).toBeLessThanOrEqual(110_000);
+  expect(proxyFacets).toBeGreaterThan(10_000);
+  expect(drawn).toHaveLength(9 * proxyFacets!);
   const { min, max } = boundsOf(drawn);
   for (const axis of [0, 1, 2]) expect(max[axis] - min[axis]).toBeCloseTo(20, 0);
 });

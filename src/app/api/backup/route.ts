@@ -1,4 +1,3 @@
-import { revalidatePath } from 'next/cache';
 import { createReadStream, createWriteStream, mkdtempSync, rmSync, statSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
@@ -6,7 +5,7 @@ import { Readable } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
 import type { ReadableStream as NodeStream } from 'node:stream/web';
 import { bench, restoreBackup, writeBackup } from '@/subjects/house';
-import { describeChangeIssue } from '@/subjects/overview/shared';
+import { describeRestoreIssue } from '@/subjects/house/shared';
 import { download, refusal } from '../answers';
 
 /** The whole bench in one file. */
@@ -26,14 +25,13 @@ export async function GET(): Promise<Response> {
 
 /** Puts a backup in the bench's place. */
 export async function POST(request: Request): Promise<Response> {
-  if (request.body === null) return refusal(describeChangeIssue({ code: 'notABackup' }), 400);
+  if (request.body === null) return refusal(describeRestoreIssue({ code: 'notABackup' }), 400);
   const arriving = mkdtempSync(path.join(tmpdir(), 'mellow-restore-'));
   try {
     const archive = path.join(arriving, 'backup.tar.gz');
     await pipeline(Readable.fromWeb(request.body as NodeStream), createWriteStream(archive));
     const restored = await restoreBackup(archive, bench().folder);
-    if (!restored.ok) return refusal(describeChangeIssue(restored.issue), 400);
-    revalidatePath('/', 'layout');
+    if (!restored.ok) return refusal(describeRestoreIssue(restored.issue), 400);
     return Response.json({ message: 'The backup is in place; what was here before lies in before-restore.' });
   } finally {
     rmSync(arriving, { recursive: true, force: true });

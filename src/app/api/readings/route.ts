@@ -1,4 +1,3 @@
-import { revalidatePath } from 'next/cache';
 import { bench } from '@/subjects/house';
 import { recordReading } from '@/subjects/measure';
 import { readingInput } from '@/subjects/measure/shared';
@@ -9,6 +8,5 @@ export async function POST(request: Request): Promise<Response> {
   const input = await readJson(request, readingInput);
   if (!input.ok) return input.issue;
   const recorded = recordReading(bench().db, input.value);
-  if (recorded.ok) revalidatePath('/', 'layout');
   return Response.json(recorded);
 }

@@ -1,4 +1,3 @@
-import { revalidatePath } from 'next/cache';
 import { bench } from '@/subjects/house';
 import { exportShelf, importShelf } from '@/subjects/resin';
 import { describeShelfIssue } from '@/subjects/resin/shared';
@@ -21,6 +20,5 @@ export async function POST(request: Request): Promise<Response> {
     return refusal('The file is larger than 64 MB. Split it.', 400);
   const imported = importShelf(bench().db, await request.text());
   if (!imported.ok) return refusal(describeShelfIssue(imported.issue), 400);
-  revalidatePath('/', 'layout');
   return Response.json(imported.value);
 }

@@ -1,4 +1,3 @@
-import { revalidatePath } from 'next/cache';
 import { bench } from '@/subjects/house';
 import { recordTry } from '@/subjects/measure';
 import { tryInput } from '@/subjects/measure/shared';
@@ -9,6 +8,5 @@ export async function POST(request: Request): Promise<Response> {
   const input = await readJson(request, tryInput);
   if (!input.ok) return input.issue;
   const recorded = recordTry(bench().db, input.value);
-  if (recorded.ok) revalidatePath('/', 'layout');
   return Response.json(recorded);
 }

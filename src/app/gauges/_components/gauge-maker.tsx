@@ -4,7 +4,7 @@ import { useState } from 'react';
 import { GAUGE_CHOICES, type GaugeChoice } from '@/core/gauges';
 import { parseLength } from '@/core/metrology';
 import type { Target } from '@/core/signature';
-import { describeGaugeChoice, describeGaugeIssue } from '@/subjects/gauge/shared';
+import { describeGaugeChoice, describeGaugeIssue, gaugeForm } from '@/subjects/gauge/shared';
 import { ActionForm, Button, buttonLook, Choice, PartFrame, Problem, TextField } from '@/ui';
 import { makeGauge } from '../actions';
 import { type GaugeState, useGauge } from './use-gauge';
@@ -84,11 +84,15 @@ export function GaugeMaker({ profiles, start }: GaugeMakerProps) {
   });
   return (
     <div className="grid gap-x-8 gap-y-4 lg:grid-cols-2">
-      <ActionForm action={makeGauge} label="A gauge" className="grid content-start gap-3 sm:grid-cols-2">
+      <ActionForm
+        form={gaugeForm}
+        action={makeGauge}
+        label="A gauge"
+        className="grid content-start gap-3 sm:grid-cols-2"
+      >
         <div className="sm:col-span-2">
           <Choice
             name="choice"
-            label="Which"
             value={choice}
             onChange={(event) => {
               const next = event.target.value as GaugeChoice;
@@ -102,7 +106,6 @@ export function GaugeMaker({ profiles, start }: GaugeMakerProps) {
         <div className="sm:col-span-2">
           <Choice
             name="profileId"
-            label="For which printer and resin"
             value={profileId}
             onChange={(event) => setProfileId(Number(event.target.value))}
             choices={profiles.map(({ id, label }) => ({ value: String(id), label }))}
@@ -119,29 +122,25 @@ export function GaugeMaker({ profiles, start }: GaugeMakerProps) {
         {choice === 'chosenBlock' && <TextField label="How many sizes, up to 24" {...field('count')} />}
         {choice === 'bar' && (
           <>
-            <TextField label="Thickness" unit="mm" {...field('pinMm')} />
+            <TextField label="Thickness" {...field('pinMm')} />
             <TextField label="How many bars" {...field('count')} />
           </>
         )}
         {!isBlock(choice) && choice !== 'bar' && (
           <>
-            <TextField
-              label={isPlain(choice) ? 'First size' : 'First gap per side'}
-              unit="mm"
-              {...field('fromMm')}
-            />
-            <TextField label="Step" unit="mm" {...field('stepMm')} />
+            <TextField label={isPlain(choice) ? 'First size' : 'First gap per side'} {...field('fromMm')} />
+            <TextField label="Step" {...field('stepMm')} />
             <TextField label="Rungs" {...field('count')} />
-            {!isPlain(choice) && <TextField label="Pin, ball, bar or rail" unit="mm" {...field('pinMm')} />}
+            {!isPlain(choice) && <TextField label="Pin, ball, bar or rail" {...field('pinMm')} />}
           </>
         )}
         {isPlain(choice) && (
           <>
-            <TextField name="mateName" label="To be tried with" placeholder="terminal 2.4" />
-            <TextField name="mateMm" label="Its size, as measured" unit="mm" />
+            <TextField name="mateName" placeholder="terminal 2.4" />
+            <TextField name="mateMm" />
           </>
         )}
-        <TextField name="name" label="Name" placeholder={describeGaugeChoice(choice).title} />
+        <TextField name="name" placeholder={describeGaugeChoice(choice).title} />
         <Button type="submit" weight="main" className="self-end justify-self-start">
           Make this gauge
         </Button>

@@ -3,6 +3,7 @@
 import type { CheckRules } from '@/core/findings';
 import { ActionForm, Button, TextField } from '@/ui';
 import { saveCheckRules } from '../actions';
+import { checkRulesForm } from '@/subjects/house/shared';
 
 /** What this house holds a part to before it is printed. */
 export function CheckFields({ rules }: { rules: CheckRules }) {
@@ -16,14 +17,18 @@ export function CheckFields({ rules }: { rules: CheckRules }) {
     { name: 'cupMm2', label: 'A cup counts from, mm²', value: rules.cupMm2 },
   ];
   return (
-    <ActionForm action={saveCheckRules} label="Before printing" className="grid gap-3 sm:grid-cols-2">
+    <ActionForm
+      form={checkRulesForm}
+      action={saveCheckRules}
+      label="Before printing"
+      className="grid gap-3 sm:grid-cols-2"
+    >
       {fields.map(({ name, label, value }) => (
         <TextField
           key={name}
           name={name}
           label={label}
           defaultValue={String(Math.round(value * 1000) / 1000)}
-          inputMode="decimal"
         />
       ))}
       <Button type="submit" className="justify-self-start self-end">

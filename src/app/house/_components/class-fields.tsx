@@ -4,13 +4,14 @@ import { type FitClasses, WISHES } from '@/core/fits';
 import { describeWish } from '@/subjects/job/shared';
 import { ActionForm, Button } from '@/ui';
 import { saveClasses } from '../actions';
+import { classesForm } from '@/subjects/house/shared';
 
 const BOX = 'num w-24 rounded-[4px] border border-edge bg-sheet px-2 py-1.5 text-right';
 
 /** What each wish means in this shop: clearance on the diameter at 10 mm. */
 export function ClassFields({ classes }: { classes: FitClasses }) {
   return (
-    <ActionForm action={saveClasses} label="Fit classes of the house">
+    <ActionForm form={classesForm} action={saveClasses} label="Fit classes of the house">
       <table className="w-full border-collapse">
         <caption className="sr-only">Clearance of each wish at 10 mm</caption>
         <thead>

@@ -2,11 +2,12 @@
 
 import { ActionForm, Button, TextField } from '@/ui';
 import { saveHouse } from '../actions';
+import { houseForm } from '@/subjects/house/shared';
 
 export function HouseFields({ benchName, letterKeys }: { benchName: string; letterKeys: boolean }) {
   return (
-    <ActionForm action={saveHouse} label="House" className="grid gap-3">
-      <TextField name="benchName" label="Name of the bench" defaultValue={benchName} />
+    <ActionForm form={houseForm} action={saveHouse} label="House" className="grid gap-3">
+      <TextField name="benchName" defaultValue={benchName} />
       <label className="flex items-start gap-2">
         <input type="checkbox" name="letterKeys" defaultChecked={letterKeys} className="mt-1 size-4" />
         <span>

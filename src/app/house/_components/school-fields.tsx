@@ -1,7 +1,9 @@
+'use client';
+
 import { LiquidTicks } from '@/app/_components/liquid-ticks';
 import { type School, SCHOOLS } from '@/core/resins';
 import type { HouseRules } from '@/subjects/house';
-import { SCHOOL_WORDS } from '@/subjects/house/shared';
+import { SCHOOL_WORDS, schoolsForm } from '@/subjects/house/shared';
 import { ActionForm, Button, TextField } from '@/ui';
 import { saveSchools } from '../actions';
 
@@ -10,7 +12,7 @@ type SchoolFieldsProps = Pick<HouseRules, 'schools' | 'liquids' | 'roomC' | 'cha
 /** Where good shops differ: each side with its reason; the process cards follow. */
 export function SchoolFields({ schools, liquids, roomC, changeoverMl }: SchoolFieldsProps) {
   return (
-    <ActionForm action={saveSchools} label="Where practice differs" className="grid gap-3">
+    <ActionForm form={schoolsForm} action={saveSchools} label="Where practice differs" className="grid gap-3">
       {(Object.keys(SCHOOLS) as School[]).map((school) => {
         const { title, sides } = SCHOOL_WORDS[school];
         return (
@@ -39,8 +41,8 @@ export function SchoolFields({ schools, liquids, roomC, changeoverMl }: SchoolFi
         <LiquidTicks ticked={liquids} />
       </fieldset>
       <div className="grid grid-cols-2 gap-3">
-        <TextField name="roomC" label="Room where it is printed" unit="°C" defaultValue={roomC ?? ''} />
-        <TextField name="changeoverMl" label="Lost in changing a vat" unit="ml" defaultValue={changeoverMl} />
+        <TextField name="roomC" defaultValue={roomC ?? ''} />
+        <TextField name="changeoverMl" defaultValue={changeoverMl} />
       </div>
       <Button type="submit" className="justify-self-start">
         Keep the ways of the house

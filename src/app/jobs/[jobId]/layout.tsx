@@ -1,3 +1,4 @@
+import { describeLedgerEntry } from '@/subjects/overview/shared';
 import type { Metadata } from 'next';
 import type { ReactNode } from 'react';
 import { loadJob } from '@/app/_components/load-job';
@@ -48,7 +49,11 @@ export default async function JobLayout({ params, children }: Params & { childre
     href: `/jobs/${jobId}/${step}`,
     settled: frame.settled[step],
   }));
-  const lines = frame.ledger.map(({ step, ...line }) => ({ ...line, href: `/jobs/${jobId}/${step}` }));
+  const lines = frame.ledger.map(({ id, step, entry }) => ({
+    id,
+    ...describeLedgerEntry(entry),
+    href: `/jobs/${jobId}/${step}`,
+  }));
   return (
     <div className="lg:flex">
       <div className="min-w-0 flex-1 px-4 py-3 sm:px-6">

@@ -1,5 +1,8 @@
+'use client';
+
 import { saveVat } from '@/app/shelf/actions';
 import { ActionForm, Button, Choice } from '@/ui';
+import { vatForm } from '@/subjects/resin/shared';
 
 interface VatFormProps {
   readonly vat: {
@@ -15,6 +18,7 @@ interface VatFormProps {
 export function VatForm({ vat, resins }: VatFormProps) {
   return (
     <ActionForm
+      form={vatForm}
       action={saveVat}
       label={`Vat of ${vat.printer}`}
       className="flex flex-wrap items-end gap-3 border-b border-hair py-2"
@@ -23,7 +27,6 @@ export function VatForm({ vat, resins }: VatFormProps) {
       <div className="min-w-56">
         <Choice
           name="resinId"
-          id={`vat-${vat.id}`}
           label={`In the vat of ${vat.printer}${vat.since === '' ? '' : `, since ${vat.since}`}`}
           defaultValue={vat.resinId ?? ''}
           key={vat.resinId ?? 0}

@@ -4,7 +4,7 @@ import { useVirtualizer } from '@tanstack/react-virtual';
 import { useMemo, useRef, useState } from 'react';
 import type { ShelfLine } from '@/subjects/resin';
 import { describeFamily, formatProperty } from '@/subjects/resin/shared';
-import { Link, TextField } from '@/ui';
+import { Link, PlainField } from '@/ui';
 
 const ROW_PX = 58;
 
@@ -32,7 +32,7 @@ export function ShelfList({ lines }: { lines: readonly ShelfLine[] }) {
     <section aria-label="Resins" className="mt-4">
       {lines.length > 8 && (
         <div className="mb-2 max-w-xs">
-          <TextField
+          <PlainField
             name="look"
             label={`Look among ${lines.length}`}
             value={text}

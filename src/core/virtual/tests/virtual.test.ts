@@ -19,7 +19,7 @@ const LIGHT = { blurMm: 0.05, dose: 3 };
 const HOLE: FeatureKind = { sense: 'inside', shape: 'round', axis: 'XY' };
 const WIDTH: FeatureKind = { sense: 'outside', shape: 'flat', axis: 'X' };
 
-describe('light of the stand-in', () => {
+describe('light of the simulated printer', () => {
   test('at twice the threshold an edge stays where it was drawn', () => {
     expect(lonelyEdgeGrowth({ blurMm: 0.05, dose: 2 })).toBeCloseTo(0, 12);
     expect(lonelyEdgeGrowth(LIGHT)).toBeGreaterThan(0);
@@ -39,7 +39,7 @@ describe('light of the stand-in', () => {
   });
 });
 
-describe('print of the stand-in', () => {
+describe('print of the simulated printer', () => {
   const printer = drawPrinter(11);
   const place = { feature: 'w', kind: WIDTH, drawnMm: 20, xMm: 3, yMm: 1 };
 
@@ -71,7 +71,7 @@ describe('print of the stand-in', () => {
   });
 });
 
-describe('caliper of the stand-in', () => {
+describe('caliper of the simulated printer', () => {
   test('shows steps of its resolution and reads small holes small', () => {
     const caliper = { ...drawCaliper(3), noiseSd: 0, biasInsideMm: 0, biasOutsideMm: 0 };
     const read = (mm: number, kind: FeatureKind) => readCaliper(caliper, mm, kind, seededRandom(1));

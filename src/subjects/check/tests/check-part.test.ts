@@ -10,7 +10,7 @@ import { emptyBench, readyBench } from '@/testing/bench';
 import { judgeFinding } from '../judge-finding';
 import { keepCheck } from '../keep-check';
 import { setStance } from '../set-stance';
-import { turnPlaces } from '../turn-part';
+import { turnPart } from '../turn-part';
 import { listVerdicts, settledOfCheck, viewCheck } from '../view-check';
 
 const ISLAND: Finding = {
@@ -33,7 +33,7 @@ function jobWithPart() {
     createProfile(db, {
       printerName: 'Long Bench',
       pixelMm: 0.022,
-      standIn: false,
+      simulated: false,
       resinName: 'Slate General',
       profileName: '0.05 mm',
       layerMm: 0.05,
@@ -93,18 +93,22 @@ test('a look is kept once; what could lose the print has to be judged before the
   expect(settledOfCheck(db, view())).toBe(0.25);
   const asked = { key: ISLAND.key, title: 'Begins in the air' };
   expect(judgeFinding(db, view(), { ...asked, verdict: 'waived', reason: ' ' })).toMatchObject({
-    issue: { code: 'noReason' },
+    issue: { code: 'noWaiver' },
   });
   expectOk(judgeFinding(db, view(), { ...asked, verdict: 'waived', reason: 'a support stands there' }));
   // The trap only mars the surface: it may stand.
   expect(settledOfCheck(db, view())).toBe(1);
   expect(frameJob(db, view()).ledger[0]).toMatchObject({
     step: 'check',
-    title: 'Waived: Begins in the air',
-    detail: 'a support stands there',
+    entry: {
+      code: 'findingJudged',
+      verdict: 'waived',
+      finding: { key: ISLAND.key },
+      reason: 'a support stands there',
+    },
   });
   expect(listVerdicts(db, view().job.id)).toMatchObject([
-    { title: 'Begins in the air', verdict: 'waived', reason: 'a support stands there' },
+    { finding: { code: 'island' }, verdict: 'waived', reason: 'a support stands there' },
   ]);
   expectOk(judgeFinding(db, view(), { ...asked, verdict: 'open', reason: '' }));
   expect(listVerdicts(db, view().job.id)).toEqual([]);
@@ -114,7 +118,7 @@ test('a look is kept once; what could lose the print has to be judged before the
 test('another file or another stance opens everything again; the old verdicts come back with the old file', () => {
   const { db, jobId, view, look } = jobWithPart();
   look([ISLAND]);
-  expectOk(judgeFinding(db, view(), { key: ISLAND.key, title: 'Island', verdict: 'passed', reason: '' }));
+  expectOk(judgeFinding(db, view(), { key: ISLAND.key, verdict: 'passed', reason: '' }));
   expect(settledOfCheck(db, view())).toBe(1);
   setStance(db, jobId, { kind: 'supports', liftMm: 5 });
   expect(settledOfCheck(db, view())).toBe(0);
@@ -128,10 +132,8 @@ test('another file or another stance opens everything again; the old verdicts co
 test('what is not among the findings of the newest look cannot be judged', () => {
   const { db, view, look } = jobWithPart();
   look([ISLAND]);
-  expect(
-    judgeFinding(db, view(), { key: 'cup@3', title: 'Cup', verdict: 'passed', reason: '' }),
-  ).toMatchObject({
-    issue: { code: 'gone' },
+  expect(judgeFinding(db, view(), { key: 'cup@3', verdict: 'passed', reason: '' })).toMatchObject({
+    issue: { code: 'partChanged' },
   });
 });
 
@@ -148,7 +150,12 @@ test('when the part is turned its features go along', () => {
     }),
   );
   // A quarter turn about Z, then 3 up.
-  turnPlaces(db, jobId, [0, -1, 0, 1, 0, 0, 0, 0, 1], 3);
+  turnPart(
+    db,
+    jobId,
+    { meshHash: 'c'.repeat(64), name: 'turned.stl' },
+    { rotation: [0, -1, 0, 1, 0, 0, 0, 0, 1], liftMm: 3 },
+  );
   expect(queries.listFeatures(db, jobId).find((feature) => feature.id === id)!.anchor).toEqual([-2, 5, 4]);
 });
 

@@ -5,7 +5,7 @@ import { gaugeForm } from '@/subjects/gauge/shared';
 import { classesForm } from '@/subjects/house/shared';
 import { parseForm } from '@/subjects/language/shared';
 import { needForm } from '@/subjects/need/shared';
-import { sheetForm } from '@/subjects/sheet/shared';
+import { interfacesIn, sheetFormOf, sheetKindForm } from '@/subjects/sheet/shared';
 import { jointForm, strengthForm, wishForm } from '../input-fit';
 
 function form(fields: Readonly<Record<string, string>>): FormData {
@@ -36,14 +36,14 @@ describe('forms of a fit', () => {
     });
     expect(parseForm(wishForm, form({ ...WISH, lowMm: '0.1' }))).toEqual({
       ok: false,
-      issue: { code: 'field', field: 'highMm', issue: { code: 'together', other: 'lowMm' } },
+      issue: { highMm: [{ code: 'together', other: 'lowMm' }] },
     });
   });
 
   test.each(['0', '9', '4000'])('a joint at %s %% is refused with the range', (scalePercent) => {
     expect(parseForm(jointForm, form({ ...JOINT, scalePercent }))).toEqual({
       ok: false,
-      issue: { code: 'field', field: 'scalePercent', issue: { code: 'outOfRange', low: 10, high: 1000 } },
+      issue: { scalePercent: [{ code: 'outOfRange', low: 10, high: 1000, unit: '%' }] },
     });
   });
 
@@ -51,7 +51,7 @@ describe('forms of a fit', () => {
     expect(expectOk(parseForm(jointForm, form(JOINT)))).toMatchObject({
       heightGapMm: undefined,
       mostAngleDeg: undefined,
-      scalePercent: 160,
+      scale: 1.6,
     });
   });
 
@@ -68,11 +68,11 @@ describe('forms of a fit', () => {
     expect(expectOk(parseForm(classesForm, form(fields)))).toEqual(FIT_CLASSES_AT_10MM);
     expect(parseForm(classesForm, form({ ...fields, high_push: '-0.2' }))).toMatchObject({
       ok: false,
-      issue: { field: 'low_push' },
+      issue: { low_push: expect.any(Array) },
     });
     expect(parseForm(classesForm, form({ ...fields, low_slide: '-0.2' }))).toMatchObject({
       ok: false,
-      issue: { field: 'low_slide' },
+      issue: { low_slide: expect.any(Array) },
     });
   });
 
@@ -82,19 +82,18 @@ describe('forms of a fit', () => {
 });
 
 describe('forms of a sheet', () => {
+  const parseSheet = (data: FormData) => parseForm(sheetFormOf('ring', interfacesIn(data)), data);
+
   test('takes options, wishes and own clearances by their ids, and leaves strangers alone', () => {
     const choices = expectOk(
-      parseForm(
-        sheetForm,
+      parseSheet(
         form({
-          kind: 'ring',
           option_proud: '0.5',
           option_shoulder: '',
           wish_housing: 'grip',
           ruin_housing: 'tightRuins',
           least_shaft: '0.01',
           most_shaft: '0.1',
-          wish_shaft: 'nonsense',
           stranger: 'x',
         }),
       ),
@@ -110,17 +109,17 @@ describe('forms of a sheet', () => {
   });
 
   test('names the option or clearance that cannot be taken', () => {
-    expect(parseForm(sheetForm, form({ kind: 'ring', option_proud: '900' }))).toMatchObject({
+    expect(parseSheet(form({ option_proud: '900' }))).toMatchObject({
       ok: false,
-      issue: { field: 'option_proud', issue: { code: 'outOfRange' } },
+      issue: { option_proud: [{ code: 'outOfRange' }] },
     });
-    expect(parseForm(sheetForm, form({ kind: 'ring', least_shaft: '0.1', most_shaft: '' }))).toMatchObject({
+    expect(parseSheet(form({ least_shaft: '0.1', most_shaft: '' }))).toMatchObject({
       ok: false,
-      issue: { field: 'least_shaft' },
+      issue: { most_shaft: [{ code: 'together', other: 'least_shaft' }] },
     });
-    expect(parseForm(sheetForm, form({ kind: 'boat' }))).toMatchObject({
+    expect(parseForm(sheetKindForm, form({ kind: 'boat' }))).toMatchObject({
       ok: false,
-      issue: { field: 'kind' },
+      issue: { kind: expect.any(Array) },
     });
   });
 });
@@ -157,7 +156,7 @@ describe('forms of a gauge and of the need', () => {
     });
     expect(parseForm(needForm, form({ ...need, dueOn: 'tomorrow' }))).toEqual({
       ok: false,
-      issue: { code: 'field', field: 'dueOn', issue: { code: 'notADay', text: 'tomorrow' } },
+      issue: { dueOn: [{ code: 'notADay', text: 'tomorrow' }] },
     });
   });
 });

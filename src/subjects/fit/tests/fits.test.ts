@@ -6,8 +6,8 @@ import { HOUSE_DEFAULTS, writeHouseRules } from '@/subjects/house';
 import {
   addFeature,
   createJob,
-  type FeatureMend,
-  mendFeature,
+  type FeatureChange,
+  changeFeature,
   notePrint,
   startAttempt,
   viewJob,
@@ -15,7 +15,7 @@ import {
 import { boundsByWords, noteBroken, recordReading, recordTry } from '@/subjects/measure';
 import { answerAcceptance, changeNeed, listAnswers, standingAnswer } from '@/subjects/need';
 import { frameJob, tellStory } from '@/subjects/overview';
-import { learnSignature } from '@/subjects/printing';
+import { newestSignature } from '@/subjects/printing';
 import { learnShopMeanings } from '@/subjects/printing';
 import { BLANK_NEED, BORE, readyBench, WIDTH } from '@/testing/bench';
 import { dropWish } from '../drop-wish';
@@ -102,7 +102,7 @@ describe('a wish', () => {
     const { db, jobId, bore } = readyBench();
     expectOk(wishFor(db, jobId, bore, PUSH));
     const feature = () => queries.listFeatures(db, jobId).find(({ id }) => id === bore)!;
-    const mend = (change: Partial<FeatureMend>) => {
+    const mend = (change: Partial<FeatureChange>) => {
       const { targetMm, lowerMm, upperMm } = feature();
       const { revision } = queries.findJob(db, jobId)!;
       const asShown = {
@@ -114,7 +114,7 @@ describe('a wish', () => {
         mateName: 'sleeve',
         mateMm: 9.47,
       };
-      expectOk(mendFeature(db, jobId, bore, { ...asShown, revision, ...change }));
+      expectOk(changeFeature(db, jobId, bore, { ...asShown, revision, ...change }));
     };
     const before = feature().targetMm;
     mend({ mateMm: 9.5 });
@@ -165,7 +165,7 @@ describe('words', () => {
         drawnMm: new Map([[bore, 9.9]]),
       }),
     );
-    word(bench, 'rattles', notePrint(db, attemptId, 2, jobId));
+    word(bench, 'rattles', notePrint(db, attemptId));
     expect(boundsByWords(db, viewJob(db, jobId)!).get(bore)).toEqual({
       tight: { drawnMm: 9.56, word: 'wontEnter' },
       loose: { drawnMm: 9.9, word: 'rattles' },
@@ -192,7 +192,7 @@ describe('words', () => {
     for (const mm of [9.5, 9.5, 9.51]) recordReading(db, reading(bore, mm));
     word(bench, 'needsForce');
     // The only meeting is its own: it is taken with the start value.
-    const { signature } = learnSignature(db, profileId);
+    const { signature } = newestSignature(db, profileId);
     expect(signature.parameters.every(({ mean }) => Number.isFinite(mean))).toBe(true);
   });
 });

@@ -16,7 +16,7 @@ import {
 import { buildJobFile, canBuild, createJob, notePrint, viewJob } from '@/subjects/job';
 import { frameJob, glanceAtJobs } from '@/subjects/overview';
 import { createProfile } from '@/subjects/printing';
-import { touchStandInRung } from '@/subjects/simulated';
+import { touchSimulatedRung } from '@/subjects/simulated';
 import { readyBench } from '@/testing/bench';
 import { removeJoint } from '../remove-joint';
 import { type JointInput, saveJoint } from '../save-joint';
@@ -42,7 +42,7 @@ const LID: JointInput = {
 
 function printGauge(db: Db, profileId: number, spec: GaugeSpec) {
   const jobId = expectOk(createGauge(db, { name: 'gauge', profileId, spec }));
-  return { jobId, printId: notePrint(db, queries.listAttempts(db, jobId).at(-1)!.id, 1, jobId) };
+  return { jobId, printId: notePrint(db, queries.listAttempts(db, jobId).at(-1)!.id) };
 }
 
 function tapFrom(db: Db, printId: number, freeFrom: number, state: PartState = 'green'): void {
@@ -118,10 +118,10 @@ describe('a ladder', () => {
   test('of a simulated print is tried by a simulated hand, always alike, and shows on the list', () => {
     const { db, profileId } = readyBench();
     const { printId } = printGauge(db, profileId, HINGE);
-    const found = HINGE.stepsMm.map((_, i) => expectOk(touchStandInRung(db, printId, i + 1)));
+    const found = HINGE.stepsMm.map((_, i) => expectOk(touchSimulatedRung(db, printId, i + 1)));
     expect(found[0]).toBe('fused');
     expect(found.at(-1)).toMatch(/free|sloppy/);
-    expect(expectOk(touchStandInRung(db, printId, 5))).toBe(found[4]);
+    expect(expectOk(touchSimulatedRung(db, printId, 5))).toBe(found[4]);
     tapFrom(db, printId, 5);
     expect(glanceAtGauges(db)).toMatchObject([{ printed: true, found: 9, of: 9 }]);
   });
@@ -156,7 +156,7 @@ describe('a joint', () => {
     const oldAmber = expectOk(
       createProfile(db, {
         printerName: 'Old Amber',
-        standIn: true,
+        simulated: true,
         resinName: 'Otter Tough',
         profileName: 'q',
         layerMm: 0.05,
@@ -227,7 +227,7 @@ describe('on Today and in its frame', () => {
     const real = expectOk(
       createProfile(db, {
         printerName: 'A real one',
-        standIn: false,
+        simulated: false,
         resinName: 'Otter Tough',
         profileName: 'r',
         layerMm: 0.05,
@@ -235,13 +235,13 @@ describe('on Today and in its frame', () => {
       }),
     );
     const ladder = printGauge(db, real, HINGE);
-    expect(touchStandInRung(db, ladder.printId, 1)).toEqual({
+    expect(touchSimulatedRung(db, ladder.printId, 1)).toEqual({
       ok: false,
-      issue: { code: 'noStandInPrinter' },
+      issue: { code: 'noSimulatedPrinter' },
     });
-    expect(touchStandInRung(db, ladder.printId, 99)).toEqual({ ok: false, issue: { code: 'gone' } });
+    expect(touchSimulatedRung(db, ladder.printId, 99)).toEqual({ ok: false, issue: { code: 'gone' } });
     const block = printGauge(db, real, { kind: 'block', sizes: FEW_SIZES });
-    expect(touchStandInRung(db, block.printId, 1)).toEqual({ ok: false, issue: { code: 'gone' } });
+    expect(touchSimulatedRung(db, block.printId, 1)).toEqual({ ok: false, issue: { code: 'gone' } });
     expect(
       recordRung(db, {
         clientKey: 'on a block',

@@ -21,15 +21,24 @@ import {
   describeRungOutcome,
 } from '@/subjects/gauge/shared';
 import { describeMaterial, describeRuin, describeWish } from '@/subjects/job/shared';
-import { describeFormIssue } from '@/subjects/language/shared';
+import { wordsOfField } from '@/subjects/language/shared';
 import {
   describeAcceptanceTest,
   describeAnswer,
   describeClaim,
   describeOrigin,
 } from '@/subjects/need/shared';
-import { describeChangeIssue } from '@/subjects/overview/shared';
-import { describeBodyNote, describePlace, describeSheetIssue } from '@/subjects/sheet/shared';
+import {
+  describeBodyIssue,
+  describeBodyNote,
+  describePlace,
+  describeSheetIssue,
+  describeTakeOverIssue,
+  sheetFormOf,
+} from '@/subjects/sheet/shared';
+import { classesForm } from '@/subjects/house/shared';
+import { jointForm } from '../input-fit';
+import { describeWishIssue } from '../words-issues';
 import { describeFastening, describeFasteningReason, describeFasteningSize } from '../words-fastening';
 import { describeIsoIssue, describePress } from '../words-fit';
 
@@ -83,7 +92,7 @@ describe('what keeps something from coming out says what, where and how to mend 
     { code: 'nothingLeft', name: 'Depth', mm: -1 },
   ])('sheet: $code', (issue) => {
     expectPlain(describeSheetIssue(issue));
-    expectPlain(describeChangeIssue({ code: 'sheet', issue }));
+    expectPlain(describeTakeOverIssue({ code: 'sheet', issue }));
   });
 
   test.each<GaugeIssue>([
@@ -117,37 +126,30 @@ describe('what keeps something from coming out says what, where and how to mend 
     { code: 'grade', grade: 20, low: 5, high: 13 },
     { code: 'sizeBeyond', sizeMm: 900, mostMm: 180 },
   ] as const)('letters: $code', (issue) => {
-    expect(describeChangeIssue({ code: 'iso', issue })).toBe(describeIsoIssue(issue));
+    expect(describeWishIssue({ code: 'iso', issue })).toBe(describeIsoIssue(issue));
   });
 
-  test.each([
-    { code: 'pitchHasNoMate' },
-    { code: 'clearanceCrossed' },
-    { code: 'noSheet' },
-    { code: 'noInstrument' },
-    { code: 'noTest' },
-    { code: 'notPrinted' },
-    { code: 'notAPicture' },
-  ] as const)('$code', (issue) => expectPlain(describeChangeIssue(issue)));
+  test('every reason for a no is plain', () => {
+    expectPlain(describeWishIssue({ code: 'pitchHasNoMate' }));
+    expectPlain(describeWishIssue({ code: 'clearanceCrossed' }));
+    expectPlain(describeTakeOverIssue({ code: 'noSheet' }));
+    expectPlain(describeBodyIssue({ code: 'noInstrument' }));
+  });
 
   test('a mate never measured names it and the way on', () => {
-    expect(describeChangeIssue({ code: 'mateUnmeasured', name: 'the wheel' })).toMatch(
+    expect(describeWishIssue({ code: 'mateUnmeasured', name: 'the wheel' })).toMatch(
       /“the wheel” was never measured.*measuring sheet/,
-    );
-    expect(describeChangeIssue({ code: 'pictureTooLarge', bytes: 2e7, limitBytes: 15e6 })).toMatch(
-      /20 MB; up to 15 MB/,
     );
   });
 
-  test('fields of sheets, classes and own clearances are named as on the screen', () => {
-    const about = (field: string) =>
-      describeFormIssue({ code: 'field', field, issue: { code: 'outOfRange', low: -20, high: 50 } });
-    expect(about('option_proud')).toMatch(/^Stands proud of the seat by/);
-    expect(about('low_push')).toMatch(/^Least clearance of push/);
-    expect(about('most_housing')).toMatch(/^Most clearance of housing/);
-    expect(about('scalePercent')).toMatch(/^Scale: must lie between/);
-    const day = { code: 'notADay', text: 'soon' } as const;
-    expect(describeFormIssue({ code: 'field', field: 'dueOn', issue: day })).toMatch(/“soon” is no day/);
+  test('fields carry their words, those of a sheet and of the house’s classes too', () => {
+    const labelOf = (form: Parameters<typeof wordsOfField>[0], field: string) =>
+      wordsOfField(form, field).label;
+    const sheet = sheetFormOf('ring', [{ id: 'housing', label: 'in the wheel' }]);
+    expect(labelOf(sheet, 'option_proud')).toMatch(/^Stands proud of the seat by/);
+    expect(labelOf(sheet, 'most_housing')).toBe('Most clearance, in the wheel');
+    expect(labelOf(classesForm, 'low_push')).toBe('Least clearance, push');
+    expect(wordsOfField(jointForm, 'scalePercent')).toMatchObject({ label: 'Wanted at', unit: '%' });
   });
 });
 

@@ -7,6 +7,7 @@ import { createInstrument, lastSession } from '@/subjects/caliper';
 import { recordReading } from '@/subjects/measure';
 import { changeNeed } from '@/subjects/need';
 import { frameJob, glanceAtArchive, glanceAtJobs, listFindables } from '@/subjects/overview';
+import { describeLedgerEntry } from '@/subjects/overview/shared';
 import { createProfile, firstProfile, listProfileChoices } from '@/subjects/printing';
 import { viewSheet } from '@/subjects/sheet';
 import { BLANK_NEED, BORE, emptyBench, readyBench, WIDTH } from '@/testing/bench';
@@ -16,7 +17,7 @@ import { chooseProfile } from '../choose-profile';
 import { copyJob } from '../copy-job';
 import { createJob } from '../create-job';
 import { keepPartFile } from '../keep-part-file';
-import { mendFeature } from '../mend-feature';
+import { changeFeature } from '../change-feature';
 import { placeFeature } from '../place-feature';
 import { removeFeature } from '../remove-feature';
 import { viewJob } from '../view-job';
@@ -61,7 +62,9 @@ test('an agreed test and a changed rule are noted in the ledger', () => {
     rule: 'shared',
     revision,
   });
-  const titles = frameJob(db, viewJob(db, jobId)!).ledger.map(({ title }) => title);
+  const titles = frameJob(db, viewJob(db, jobId)!).ledger.map(
+    ({ entry }) => describeLedgerEntry(entry).title,
+  );
   expect(titles).toContain('Acceptance test agreed');
   expect(titles).toContain('Decision rule');
 });
@@ -71,17 +74,17 @@ test('mending a wrong target after readings exist tells what it changed', () => 
   for (const mm of [20.2, 20.2, 20.21]) recordReading(db, reading(width, mm));
   const { revision } = queries.findJob(db, jobId)!;
   const wanted = { name: 'Width', kind: WIDTH, targetMm: 20.2, lowerMm: -0.08, upperMm: 0.08, revision };
-  const effect = expectOk(mendFeature(db, jobId, width, wanted));
+  const effect = expectOk(changeFeature(db, jobId, width, wanted));
   expect(effect.before?.verdict?.kind).toBe('out');
   expect(effect.after?.verdict?.kind).toBe('in');
-  expect(mendFeature(db, jobId, width, wanted)).toEqual({ ok: false, issue: { code: 'changedElsewhere' } });
+  expect(changeFeature(db, jobId, width, wanted)).toEqual({ ok: false, issue: { code: 'changedElsewhere' } });
 });
 
 test('mending a drawn size forgets what was expected of the wrong one', () => {
   const { db, jobId, width } = readyBench();
   const { revision } = queries.findJob(db, jobId)!;
   const wanted = { name: 'Width', kind: WIDTH, targetMm: 20, ...LIMITS, drawnMm: 20.1, revision };
-  expectOk(mendFeature(db, jobId, width, wanted));
+  expectOk(changeFeature(db, jobId, width, wanted));
   const drawn = queries
     .listAttempts(db, jobId)
     .at(-1)!
@@ -140,7 +143,7 @@ test('known printers and resins are taken again, an equal profile refused, a new
   const { db, profileId } = readyBench();
   const wanted = {
     printerName: 'Long Bench',
-    standIn: false,
+    simulated: false,
     resinName: 'Slate General',
     profileName: 'q',
     layerMm: 0.05,
@@ -160,7 +163,7 @@ test('known printers and resins are taken again, an equal profile refused, a new
       mpeMm: 0.02,
       resolutionMm: 0.01,
       jawFlatUnknown: true,
-      standIn: false,
+      simulated: false,
     }).ok,
   ).toBe(false);
   expect(lastSession(db, 999)?.partC).toBe(20);

@@ -107,7 +107,7 @@ test('a sitting is open for its print only, and remembered for the next', () => 
   const { db, jobId, instrumentId } = readyBench();
   const sitting = sitDown(db, viewJob(db, jobId)!);
   expect(sitting.open?.instrument.id).toBe(instrumentId);
-  expect(sitting.standInPrint).toBe(true);
+  expect(sitting.simulatedPrint).toBe(true);
   db.update(tables.sessions)
     .set({ startedAt: new Date(0) })
     .run();

@@ -1,7 +1,7 @@
 import { expect, test } from '@jest/globals';
 import { instrumentForm, sessionForm } from '@/subjects/caliper/shared';
 import { featureForm, newJobForm } from '@/subjects/job/shared';
-import { describeFormIssue, parseForm } from '@/subjects/language/shared';
+import { describeFaults, parseForm } from '@/subjects/language/shared';
 import { readingInput } from '@/subjects/measure/shared';
 import { profileForm } from '@/subjects/printing/shared';
 import { needForm } from '../input-need';
@@ -57,7 +57,33 @@ test.each([
   [{ ...FEATURE, sense: 'within' }, 'Sense: choose one of the list'],
 ])('a bad field is named as it is labelled (%#)', (fields, sentence) => {
   const parsed = parseForm(featureForm, form(fields));
-  expect(parsed.ok ? '' : describeFormIssue(parsed.issue)).toContain(sentence);
+  expect(parsed.ok ? [] : describeFaults(parsed.issue, featureForm)).toEqual([
+    expect.stringContaining(sentence),
+  ]);
+});
+
+test('everything that is wrong with a form is told at once', () => {
+  const parsed = parseForm(featureForm, form({ ...FEATURE, name: '', targetMm: 'wide', upperMm: '' }));
+  expect(parsed).toMatchObject({
+    ok: false,
+    issue: {
+      name: [{ code: 'needed' }],
+      targetMm: [{ code: 'notANumber', text: 'wide' }],
+      upperMm: [{ code: 'blank' }],
+    },
+  });
+});
+
+test('each quantity has its own units: pounds are a force’s, inches are not', () => {
+  const need = { name: 'a', rule: 'guarded', revision: '1' };
+  expect(parseForm(needForm, form({ ...need, loadN: '2 kgf', hottestC: '212 °F' }))).toMatchObject({
+    // 2 · 9.80665 N; 212 °F is where water boils.
+    value: { loadN: 19.6133, hottestC: 100 },
+  });
+  const parsed = parseForm(needForm, form({ ...need, loadN: '5 in' }));
+  expect(parsed.ok ? [] : describeFaults(parsed.issue, needForm)).toEqual([
+    'and in number: “in” is no unit of a force. Use N, kN, kgf or lbf, or leave it out for N.',
+  ]);
 });
 
 test('a shrink is typed in per cent and kept as a share; unticked boxes are no', () => {
@@ -70,15 +96,15 @@ test('a shrink is typed in per cent and kept as a share; unticked boxes are no',
   };
   expect(parseForm(profileForm, form(profile))).toMatchObject({
     ok: true,
-    value: { linearShrink: 0.004, standIn: false, pixelMm: undefined },
+    value: { linearShrink: 0.004, simulated: false, pixelMm: undefined },
   });
 });
 
 test('a caliper whose flats are left blank has unknown flats', () => {
-  const caliper = { name: 'bench', mpeMm: '0.02', resolutionMm: '0.01', standIn: 'on' };
+  const caliper = { name: 'bench', mpeMm: '0.02', resolutionMm: '0.01', simulated: 'on' };
   expect(parseForm(instrumentForm, form(caliper))).toMatchObject({
     ok: true,
-    value: { jawFlatUnknown: true, standIn: true },
+    value: { jawFlatUnknown: true, simulated: true },
   });
   expect(parseForm(instrumentForm, form({ ...caliper, jawFlatMm: '0.3' }))).toMatchObject({
     ok: true,

@@ -5,6 +5,7 @@ import { planDraw } from '@/subjects/correct';
 import { wishFor, type WishInput } from '@/subjects/fit';
 import { addFeature, createJob, notePrint, startAttempt, viewJob } from '@/subjects/job';
 import { frameJob } from '@/subjects/overview';
+import { describeLedgerEntry } from '@/subjects/overview/shared';
 import { BLANK_NEED, BORE, readyBench } from '@/testing/bench';
 import { answerAcceptance } from '../answer-acceptance';
 import { changeNeed, type NeedChange } from '../change-need';
@@ -111,12 +112,14 @@ describe('the agreed test', () => {
     expectOk(change({ acceptance: 'turns by hand' }));
     expectOk(answerAcceptance(db, jobId, 'failed', 'rubs'));
     expect(standingAnswer(db, queries.findJob(db, jobId)!)?.answer).toBe('failed');
-    notePrint(db, attemptId, 1, jobId);
+    notePrint(db, attemptId);
     expect(standingAnswer(db, queries.findJob(db, jobId)!)).toBeUndefined();
     expectOk(answerAcceptance(db, jobId, 'passed', ''));
     expect(standingAnswer(db, queries.findJob(db, jobId)!)?.answer).toBe('passed');
     expect(frameJob(db, viewJob(db, jobId)!).settled.story).toBe(1);
-    const titles = frameJob(db, viewJob(db, jobId)!).ledger.map(({ title }) => title);
+    const titles = frameJob(db, viewJob(db, jobId)!).ledger.map(
+      ({ entry }) => describeLedgerEntry(entry).title,
+    );
     expect(titles).toEqual(expect.arrayContaining(['Acceptance test failed', 'Acceptance test passed']));
   });
 

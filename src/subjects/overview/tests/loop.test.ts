@@ -7,7 +7,7 @@ import { startSession } from '@/subjects/caliper';
 import { assessSizes, correctionFrom, planDraw } from '@/subjects/correct';
 import { buildJobFile, drawnOfPart, notePrint, startAttempt, viewJob } from '@/subjects/job';
 import { recordReading, recordTry } from '@/subjects/measure';
-import { glanceAtProfiles, learnSignature, listKeptSignatures, viewSignature } from '@/subjects/printing';
+import { glanceAtProfiles, newestSignature, listKeptSignatures, viewSignature } from '@/subjects/printing';
 import { closeJaws } from '@/subjects/simulated';
 import { emptyBench, readyBench } from '@/testing/bench';
 import { frameJob } from '../view-frame';
@@ -103,7 +103,7 @@ describe('the demo bench', () => {
     const drawnMm = new Map(plan.lines.map(({ feature, next }) => [feature.id, next.drawMm]));
     const attemptId = expectOk(startAttempt(db, first, { lever: 'drawn', reason: 'edges grow', drawnMm }));
     expect(frameJob(db, viewJob(db, bushing)!).outcome).toEqual({ kind: 'notPrinted' });
-    notePrint(db, attemptId, 2, bushing);
+    notePrint(db, attemptId);
     readNewest(db, bushing, 1);
     const story = tellStory(db, viewJob(db, bushing)!);
     expect(story.map(({ outcome }) => outcome.kind)).toEqual(['out', 'in']);
@@ -156,10 +156,10 @@ describe('learning', () => {
   test('the same evidence is estimated once and kept once', () => {
     const { db, profileId, width, reading } = readyBench();
     recordReading(db, reading(width, 20.05));
-    expect(learnSignature(db, profileId).signature).toBe(learnSignature(db, profileId).signature);
+    expect(newestSignature(db, profileId).signature).toBe(newestSignature(db, profileId).signature);
     expect(listKeptSignatures(db, profileId)).toHaveLength(1);
     recordReading(db, reading(width, 20.06));
-    learnSignature(db, profileId);
+    newestSignature(db, profileId);
     expect(listKeptSignatures(db, profileId).map(({ readingIds }) => readingIds.length)).toEqual([2, 1]);
   });
 
@@ -169,7 +169,7 @@ describe('learning', () => {
     recordReading(db, { ...reading(width, 20.3), heightMm: 0.5 });
     const warm = startSession(db, { jobId, instrumentId, zeroMm: 0, state: 'cured', warm: true });
     recordReading(db, { ...reading(width, 20.1), sessionId: warm });
-    const learned = learnSignature(db, profileId);
+    const learned = newestSignature(db, profileId);
     expect(learned.readingCount).toBe(1);
     expect(learned.leftOut).toEqual({ warm: 1, low: 1, otherState: 0 });
   });
@@ -178,7 +178,7 @@ describe('learning', () => {
     const { db, profileId, jobId, bore, printId } = readyBench();
     const before = planDraw(viewJob(db, jobId)!)!.lines[0].next.drawMm;
     recordTry(db, { clientKey: 'word-one', featureId: bore, printId, word: 'wontEnter', state: 'cured' });
-    expect(learnSignature(db, profileId).readingCount).toBe(0);
+    expect(newestSignature(db, profileId).readingCount).toBe(0);
     expect(planDraw(viewJob(db, jobId)!)!.lines[0].next.drawMm).toBeGreaterThan(before);
   });
 
@@ -226,7 +226,7 @@ describe('learning', () => {
       warm: false,
     });
     for (const attempt of [1, 2]) {
-      const print = attempt === 1 ? printId : notePrint(db, queries.listAttempts(db, jobId)[0].id, 1, jobId);
+      const print = attempt === 1 ? printId : notePrint(db, queries.listAttempts(db, jobId)[0].id);
       for (const [feature, mm] of [
         [bore, 9.45],
         [width, 20.0],
@@ -246,7 +246,7 @@ describe('learning', () => {
 
   test('the part’s correction is the law’s means', () => {
     const { db, profileId } = readyBench();
-    expect(correctionFrom(learnSignature(db, profileId)).edgeMm).toBeCloseTo(0.03, 6);
+    expect(correctionFrom(newestSignature(db, profileId)).edgeMm).toBeCloseTo(0.03, 6);
   });
 });
 
@@ -288,7 +288,7 @@ describe('attempts', () => {
 
   test('the same file printed again is another print of the attempt', () => {
     const { db, jobId, attemptId } = readyBench();
-    notePrint(db, attemptId, 1, jobId);
+    notePrint(db, attemptId);
     expect(viewJob(db, jobId)!.attempts[0].prints.map(({ name }) => name)).toEqual(['A1', 'A1.2']);
   });
 
@@ -296,10 +296,10 @@ describe('attempts', () => {
     const { db, bore, printId, instrumentId } = readyBench();
     expect(closeJaws(db, bore, printId, 1, 99)).toEqual({ ok: false, issue: { code: 'gone' } });
     expect(closeJaws(db, 99, printId, 1, instrumentId)).toEqual({ ok: false, issue: { code: 'gone' } });
-    db.update(tables.printers).set({ standInSeed: null }).run();
+    db.update(tables.printers).set({ simulatedSeed: null }).run();
     expect(closeJaws(db, bore, printId, 1, instrumentId)).toEqual({
       ok: false,
-      issue: { code: 'noStandInPrinter' },
+      issue: { code: 'noSimulatedPrinter' },
     });
   });
 });

@@ -4,7 +4,7 @@ import { PARAMETER_NAMES } from '@/core/signature';
 import {
   describeDoubt,
   describeKind,
-  describeLengthIssue,
+  describeQuantityIssue,
   describeLengthNote,
   describeOutcome,
   describeSettling,
@@ -13,7 +13,12 @@ import {
   formatMm,
   formatSigned,
 } from '@/subjects/language/shared';
-import { describeImportIssue } from '@/subjects/measure/shared';
+import { describeVerdictIssue } from '@/subjects/check/shared';
+import { describeRestoreIssue } from '@/subjects/house/shared';
+import { describeJobIssue, describeStartIssue } from '@/subjects/job/shared';
+import { describeImportIssue, describeReadingIssue, describeTakeBackIssue } from '@/subjects/measure/shared';
+import { describeAnswerIssue, describePictureIssue } from '@/subjects/need/shared';
+import { describeSimulatedIssue } from '@/subjects/simulated/shared';
 import { parameterWords } from '@/subjects/printing/shared';
 import {
   describeKeepIssue,
@@ -22,7 +27,6 @@ import {
   describeMeshIssue,
 } from '@/subjects/records/shared';
 import { box } from '@/testing/meshes';
-import { describeChangeIssue } from '../words-issues';
 
 describe('numbers for people', () => {
   test('minus is a minus sign, and nothing is minus zero', () => {
@@ -136,7 +140,7 @@ test('every sentence about a bad file ends with what to do', () => {
   expect(
     describeImportIssue({ code: 'otherDrawn', line: 4, feature: 'bore', haveMm: 9, fileMm: 8 }),
   ).toContain('drawn 9 mm here and 8 mm in the file');
-  expect(describeChangeIssue({ code: 'limitsCrossed' })).toContain('−0.05');
+  expect(describeJobIssue({ code: 'limitsCrossed' })).toContain('−0.05');
 });
 
 test('faults of a mesh are listed, a sound one has none', () => {
@@ -146,28 +150,31 @@ test('faults of a mesh are listed, a sound one has none', () => {
   expect(describeMeshFaults(open)).toEqual(['open: 3 edges have one facet only']);
 });
 
-describe('every reason for a no says the way on', () => {
-  test.each([
-    { code: 'gone' },
-    { code: 'changedElsewhere' },
-    { code: 'nameTaken', name: 'Bore' },
-    { code: 'limitsCrossed' },
-    { code: 'notPositive' },
-    { code: 'kind', issue: { code: 'baseMissing' } },
-    { code: 'noProfile' },
-    { code: 'noFeatures' },
-    { code: 'noReason' },
-    { code: 'notDrawn', feature: 'Bore' },
-    { code: 'nothingToTakeBack' },
-    { code: 'noStandInPrinter' },
-    { code: 'jawsDoNotEnter' },
-    { code: 'notABackup' },
-    { code: 'damaged' },
-  ] as const)('$code', (issue) => {
-    const text = describeChangeIssue(issue);
-    expect(text).toMatch(/\.$/);
-    expect(text).not.toMatch(/undefined|[a-z][A-Z]/);
-  });
+test.each([
+  describeJobIssue({ code: 'gone' }),
+  describeJobIssue({ code: 'changedElsewhere' }),
+  describeJobIssue({ code: 'nameTaken', name: 'Bore' }),
+  describeJobIssue({ code: 'limitsCrossed' }),
+  describeJobIssue({ code: 'notPositive' }),
+  describeJobIssue({ code: 'kind', issue: { code: 'baseMissing' } }),
+  describeStartIssue({ code: 'noProfile' }),
+  describeStartIssue({ code: 'noFeatures' }),
+  describeStartIssue({ code: 'noReason' }),
+  describeReadingIssue({ code: 'notDrawn', feature: 'Bore' }),
+  describeTakeBackIssue({ code: 'nothingToTakeBack' }),
+  describeSimulatedIssue({ code: 'noSimulatedPrinter' }),
+  describeSimulatedIssue({ code: 'jawsDoNotEnter' }),
+  describeRestoreIssue({ code: 'notABackup' }),
+  describeRestoreIssue({ code: 'damaged' }),
+  describeAnswerIssue({ code: 'noTest' }),
+  describeAnswerIssue({ code: 'notPrinted' }),
+  describePictureIssue({ code: 'notAPicture' }),
+  describePictureIssue({ code: 'pictureTooLarge', bytes: 2e7, limitBytes: 15e6 }),
+  describeVerdictIssue({ code: 'noWaiver' }),
+  describeVerdictIssue({ code: 'partChanged' }),
+])('every reason for a no says the way on: %s', (text) => {
+  expect(text).toMatch(/\.$/);
+  expect(text.replace('WebP', '')).not.toMatch(/undefined|[a-z][A-Z]/);
 });
 
 describe('a length that cannot be taken', () => {
@@ -175,10 +182,13 @@ describe('a length that cannot be taken', () => {
     [{ code: 'blank' }, /12\.34/],
     [{ code: 'notANumber', text: 'wide' }, /“wide” is not a number/],
     [{ code: 'ambiguousSeparators', text: '1,234.5' }, /more than one point or comma/],
-    [{ code: 'unknownUnit', unit: 'ell' }, /“ell” is not known/],
+    [
+      { code: 'unknownUnit', unit: 'ell', quantity: 'length', known: ['mm', 'in'] },
+      /“ell” is no unit of a length/,
+    ],
     [{ code: 'notFinite', text: '1e999' }, /too large/],
   ] as const)('$0.code says what to type', (issue, sentence) => {
-    expect(describeLengthIssue(issue)).toMatch(sentence);
+    expect(describeQuantityIssue(issue)).toMatch(sentence);
   });
 
   test.each(['commaDecimal', 'inches', 'centimetres', 'micrometres'] as const)(

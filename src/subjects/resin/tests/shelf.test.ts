@@ -13,8 +13,9 @@ import {
 import { viewJob } from '@/subjects/job';
 import { changeNeed } from '@/subjects/need';
 import { frameJob } from '@/subjects/overview';
-import { learnSignature } from '@/subjects/printing';
-import { standInBend } from '@/subjects/simulated';
+import { describeLedgerEntry } from '@/subjects/overview/shared';
+import { newestSignature } from '@/subjects/printing';
+import { simulatedBend } from '@/subjects/simulated';
 import { BLANK_NEED, emptyBench, readyBench } from '@/testing/bench';
 import { addResin, takeOffShelf } from '../add-resin';
 import { bringAll, importShelf } from '../bring-shelf';
@@ -74,8 +75,8 @@ describe('the shelf', () => {
     expectOk(addBottle(db, id, { ...bottle, leftMl: 480 }));
     expect(listShort(db)).toEqual([]);
     const [{ id: bottleId }] = findShelved(db, id)!.bottles;
-    expect(keepLeft(db, id + 1, bottleId, 20)).toEqual({ ok: false, issue: { code: 'gone' } });
-    expectOk(keepLeft(db, id, bottleId, 20));
+    expect(keepLeft(db, id + 1, bottleId, { leftMl: 20 })).toEqual({ ok: false, issue: { code: 'gone' } });
+    expectOk(keepLeft(db, id, bottleId, { leftMl: 20 }));
     expect(listShort(db)).toEqual([{ id, name: 'Slate General', leftMl: 20 }]);
   });
 
@@ -119,10 +120,10 @@ describe('proofs', () => {
 
   test('a simulated bench reads a bar only where a printer is simulated', () => {
     const { db } = stockedBench();
-    const bar = standInBend(db, idOf(db, 'Otter Tough'), 1)!;
+    const bar = simulatedBend(db, idOf(db, 'Otter Tough'), 1)!;
     expect(bar.steps).toHaveLength(6);
-    expect(standInBend(db, idOf(db, 'Otter Tough'), 1)).toEqual(bar);
-    expect(standInBend(emptyBench(), 1, 1)).toBeUndefined();
+    expect(simulatedBend(db, idOf(db, 'Otter Tough'), 1)).toEqual(bar);
+    expect(simulatedBend(emptyBench(), 1, 1)).toBeUndefined();
   });
 });
 
@@ -190,8 +191,8 @@ test('a blend is a resin of its own with no signature of its parts', () => {
     issue: { code: 'blend', issue: { code: 'partCount' } },
   });
   const [{ id: printerId }] = listVats(db);
-  expectOk(chooseResin(db, jobId, { resinId: blend, printerId, layerMm: 0.05, reason: '', found: '' }));
-  expect(learnSignature(db, viewJob(db, jobId)!.job.profileId!).readingCount).toBe(0);
+  expectOk(chooseResin(db, jobId, { resinId: blend, printerId, layerMm: 0.05, reason: '' }));
+  expect(newestSignature(db, viewJob(db, jobId)!.job.profileId!).readingCount).toBe(0);
 });
 
 describe('the choice of a job', () => {
@@ -238,12 +239,13 @@ describe('the choice of a job', () => {
     const { db, jobId } = stockedBench();
     const [{ id: printerId }] = listVats(db);
     const resinId = idOf(db, 'Anvil Impact');
-    expectOk(chooseResin(db, jobId, { resinId, printerId, layerMm: 0.05, reason: 'holds', found: 'passes' }));
+    expectOk(chooseResin(db, jobId, { resinId, printerId, layerMm: 0.05, reason: 'holds' }));
     const view = viewJob(db, jobId)!;
     expect(view.profile!.resin.name).toBe('Anvil Impact');
     const frame = frameJob(db, view);
     expect(frame.settled.resin).toBe(1);
-    expect(frame.ledger[0]).toMatchObject({
+    const [{ step, entry }] = frame.ledger;
+    expect({ step, ...describeLedgerEntry(entry) }).toEqual({
       step: 'resin',
       title: 'Anvil Impact on Long Bench',
       detail: 'passes; holds',
@@ -263,7 +265,7 @@ describe('the choice of a job', () => {
         hottestC,
         revision: job().revision,
       });
-    const pick = { resinId: idOf(db, 'Slate General'), printerId, layerMm: 0.05, reason: '', found: '' };
+    const pick = { resinId: idOf(db, 'Slate General'), printerId, layerMm: 0.05, reason: '' };
     expectOk(chooseResin(db, jobId, pick));
     expectOk(need(30));
     expect(verdictOfJob(db, job())!.verdict).toBe('passes');
@@ -276,9 +278,7 @@ describe('the choice of a job', () => {
     const choice = viewChoice(db, queries.findJob(db, jobId)!);
     expect(choice.ranked).toHaveLength(choice.shelf.length);
     expect(viewChoice(emptyBench(), queries.findJob(db, jobId)!).ranked).toEqual([]);
-    expect(chooseResin(db, 9999, { resinId: 1, printerId: 1, layerMm: 0.05, reason: '', found: '' }).ok).toBe(
-      false,
-    );
+    expect(chooseResin(db, 9999, { resinId: 1, printerId: 1, layerMm: 0.05, reason: '' }).ok).toBe(false);
     expect(db.select().from(tables.profiles).all()).toHaveLength(1);
   });
 });

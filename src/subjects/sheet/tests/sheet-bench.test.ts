@@ -115,7 +115,7 @@ describe('a measuring sheet', () => {
     expectOk(takeOverSheet(db, jobId));
     const first = viewJob(db, jobId)!;
     const attemptId = expectOk(startAttempt(db, first, { lever: 'drawn', reason: '', drawnMm: new Map() }));
-    notePrint(db, attemptId, 1, jobId);
+    notePrint(db, attemptId);
     expect(viewSheet(db, jobId)!.stale).toEqual([]);
     expectOk(read('bore', 15.85, { turn: 1 }));
     expect(viewSheet(db, jobId)!.measures[0].body).toMatchObject({ decidedBy: 'limit', sizeMm: 15.85 });

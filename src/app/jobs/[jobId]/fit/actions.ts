@@ -1,9 +1,12 @@
 'use server';
 
-import { revalidatePath } from 'next/cache';
+import { answerForm } from '@/app/_actions/answer-form';
+import { changedJob, changedShelf } from '@/app/_actions/changed';
+import { areIds } from '@/app/_actions/ids';
 import type { DrawnFit } from '@/core/fits';
+import { ok } from '@/core/result';
 import { askStrain, type StrainAsked } from '@/subjects/choice';
-import { strainAskedInput } from '@/subjects/choice/shared';
+import { describeChoiceIssue, strainAskedInput } from '@/subjects/choice/shared';
 import {
   type ChainView,
   drawSizes,
@@ -16,68 +19,87 @@ import {
   wishFor,
   workOutChain,
 } from '@/subjects/fit';
-import { chainInput, jointForm, strengthForm, wantedSizesInput, wishForm } from '@/subjects/fit/shared';
+import {
+  chainInput,
+  describeWishIssue,
+  jointForm,
+  strengthForm,
+  wantedSizesInput,
+  wishForm,
+} from '@/subjects/fit/shared';
 import { bench, today } from '@/subjects/house';
 import { viewJob } from '@/subjects/job';
-import { describeFormIssue, parseForm } from '@/subjects/language/shared';
-import { describeChangeIssue } from '@/subjects/overview/shared';
-import { done, type FormState, refused } from '@/ui/forms/form-state';
+import type { FormAnswer } from '@/subjects/language/shared';
+import { describeShelfChangeIssue } from '@/subjects/resin/shared';
 
 export async function saveWish(
   jobId: number,
   featureId: number,
-  _before: FormState,
+  _before: FormAnswer,
   data: FormData,
-): Promise<FormState> {
-  const form = parseForm(wishForm, data);
-  if (!form.ok) return refused(describeFormIssue(form.issue));
-  const wished = wishFor(bench().db, jobId, featureId, form.value);
-  revalidatePath('/', 'layout');
-  return wished.ok
-    ? done('Kept: its target and limits follow from it.')
-    : refused(describeChangeIssue(wished.issue));
+): Promise<FormAnswer> {
+  return answerForm({
+    form: wishForm,
+    data,
+    ids: [jobId, featureId],
+    verb: (wanted) => wishFor(bench().db, jobId, featureId, wanted),
+    refusal: describeWishIssue,
+    said: () => 'Kept: its target and limits follow from it.',
+    changed: () => changedJob(jobId),
+  });
 }
 
 export async function takeWishOff(jobId: number, featureId: number): Promise<void> {
+  if (!areIds(jobId, featureId)) return;
   dropWish(bench().db, jobId, featureId);
-  revalidatePath('/', 'layout');
+  changedJob(jobId);
 }
 
 export async function keepJoint(
   jobId: number,
   jointId: number | undefined,
-  _before: FormState,
+  _before: FormAnswer,
   data: FormData,
-): Promise<FormState> {
-  const form = parseForm(jointForm, data);
-  if (!form.ok) return refused(describeFormIssue(form.issue));
-  const { scalePercent, ...rest } = form.value;
-  saveJoint(bench().db, jobId, { ...rest, scale: scalePercent / 100 }, jointId);
-  revalidatePath('/', 'layout');
-  return done('Kept.');
+): Promise<FormAnswer> {
+  return answerForm({
+    form: jointForm,
+    data,
+    ids: jointId === undefined ? [jobId] : [jobId, jointId],
+    verb: (joint) => ok(saveJoint(bench().db, jobId, joint, jointId)),
+    refusal: String,
+    changed: () => changedJob(jobId),
+  });
 }
 
 export async function dropJoint(jobId: number, jointId: number): Promise<void> {
+  if (!areIds(jobId, jointId)) return;
   removeJoint(bench().db, jobId, jointId);
-  revalidatePath('/', 'layout');
+  changedJob(jobId);
 }
 
-export async function saveStrength(resinId: number, _before: FormState, data: FormData): Promise<FormState> {
-  const form = parseForm(strengthForm, data);
-  if (!form.ok) return refused(describeFormIssue(form.issue));
-  const kept = keepStrength(bench().db, resinId, form.value, today());
-  if (!kept.ok) return refused(describeChangeIssue(kept.issue));
-  revalidatePath('/', 'layout');
-  return done('Kept with the resin.');
+export async function saveStrength(
+  resinId: number,
+  _before: FormAnswer,
+  data: FormData,
+): Promise<FormAnswer> {
+  return answerForm({
+    form: strengthForm,
+    data,
+    ids: [resinId],
+    verb: (strength) => keepStrength(bench().db, resinId, strength, today()),
+    refusal: describeShelfChangeIssue,
+    said: () => 'Kept with the resin.',
+    changed: changedShelf,
+  });
 }
 
 /** Keeps a strain worked out here as what the resin must bear. */
 export async function askOfResin(jobId: number, asked: StrainAsked): Promise<string> {
   const parsed = strainAskedInput.safeParse(asked);
-  if (!parsed.success) return 'The strain could not be read. Work it out again.';
+  if (!parsed.success || !areIds(jobId)) return 'The strain could not be read. Work it out again.';
   const kept = askStrain(bench().db, jobId, parsed.data);
-  if (!kept.ok) return describeChangeIssue(kept.issue);
-  revalidatePath('/', 'layout');
+  if (!kept.ok) return describeChoiceIssue(kept.issue);
+  changedJob(jobId);
   return `Asked for: ${(kept.value * 100).toFixed(1)} % elongation at break, under Resin.`;
 }
 
@@ -87,7 +109,7 @@ export async function askDrawn(
   wanted: readonly SizeWanted[],
 ): Promise<DrawnFit[] | undefined> {
   const sizes = wantedSizesInput.safeParse(wanted);
-  const view = viewJob(bench().db, jobId);
+  const view = areIds(jobId) ? viewJob(bench().db, jobId) : undefined;
   return sizes.success && view !== undefined ? drawSizes(view, sizes.data) : undefined;
 }
 
@@ -97,8 +119,7 @@ export async function askChain(
   limits?: { readonly lowMm: number; readonly highMm: number },
 ): Promise<ChainView | undefined> {
   const chain = chainInput.safeParse({ links, limits });
-  const view = viewJob(bench().db, jobId);
-  return chain.success && view !== undefined
-    ? workOutChain(view, chain.data.links, chain.data.limits)
-    : undefined;
+  const view = areIds(jobId) ? viewJob(bench().db, jobId) : undefined;
+  if (!chain.success || view === undefined) return undefined;
+  return workOutChain(view, chain.data.links, chain.data.limits);
 }

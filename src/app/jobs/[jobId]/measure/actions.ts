@@ -1,63 +1,72 @@
 'use server';
 
-import { revalidatePath } from 'next/cache';
+import { answerForm } from '@/app/_actions/answer-form';
+import { changedJob } from '@/app/_actions/changed';
+import { areIds } from '@/app/_actions/ids';
+import { ok } from '@/core/result';
 import { startSession } from '@/subjects/caliper';
 import { sessionForm } from '@/subjects/caliper/shared';
-import { recordRung } from '@/subjects/gauge';
+import { recordRung, tryAllRungs } from '@/subjects/gauge';
 import { rungForm } from '@/subjects/gauge/shared';
 import { bench } from '@/subjects/house';
 import { notePrint } from '@/subjects/job';
-import { describeFormIssue, formatMm, parseForm } from '@/subjects/language/shared';
+import { done, type FormAnswer, formatMm, GONE_WORDS, refused } from '@/subjects/language/shared';
 import { noteBroken, takeBackReading } from '@/subjects/measure';
-import { describeChangeIssue } from '@/subjects/overview/shared';
-import { touchStandInRung } from '@/subjects/simulated';
-import { done, type FormState, refused } from '@/ui/forms/form-state';
+import { describeTakeBackIssue } from '@/subjects/measure/shared';
+import { describeSimulatedIssue } from '@/subjects/simulated/shared';
 
-export async function beginSession(jobId: number, _before: FormState, data: FormData): Promise<FormState> {
-  const form = parseForm(sessionForm, data);
-  if (!form.ok) return refused(describeFormIssue(form.issue));
-  startSession(bench().db, { jobId, ...form.value });
-  revalidatePath('/', 'layout');
-  return done();
+export async function beginSession(jobId: number, _before: FormAnswer, data: FormData): Promise<FormAnswer> {
+  return answerForm({
+    form: sessionForm,
+    data,
+    ids: [jobId],
+    verb: (wanted) => ok(startSession(bench().db, { jobId, ...wanted })),
+    refusal: String,
+    changed: () => changedJob(jobId),
+  });
 }
 
-export async function takeBack(printId: number, readingId?: number): Promise<string> {
+export async function takeBack(jobId: number, printId: number, readingId?: number): Promise<string> {
+  if (!areIds(jobId, printId, ...(readingId === undefined ? [] : [readingId]))) return GONE_WORDS;
   const taken = takeBackReading(bench().db, printId, readingId);
-  revalidatePath('/', 'layout');
+  changedJob(jobId);
   return taken.ok
     ? `Took back ${formatMm(taken.value.readingMm)} of ${taken.value.feature.name}.`
-    : describeChangeIssue(taken.issue);
+    : describeTakeBackIssue(taken.issue);
 }
 
-export async function makePrint(jobId: number, attemptId: number, attemptNumber: number): Promise<void> {
-  notePrint(bench().db, attemptId, attemptNumber, jobId);
-  revalidatePath('/', 'layout');
+export async function makePrint(jobId: number, attemptId: number): Promise<void> {
+  if (!areIds(jobId, attemptId)) return;
+  notePrint(bench().db, attemptId);
+  changedJob(jobId);
 }
 
 /** Keeps what the hand found at a rung. */
-export async function tapRung(_jobId: number, printId: number, data: FormData): Promise<FormState> {
-  const form = parseForm(rungForm, data);
-  if (!form.ok) return refused(describeFormIssue(form.issue));
-  const recorded = recordRung(bench().db, { printId, ...form.value });
-  if (!recorded.ok) return refused(describeChangeIssue(recorded.issue));
-  revalidatePath('/', 'layout');
-  return done();
+export async function tapRung(jobId: number, printId: number, data: FormData): Promise<FormAnswer> {
+  return answerForm({
+    form: rungForm,
+    data,
+    ids: [jobId, printId],
+    verb: (wanted) => recordRung(bench().db, { printId, ...wanted }),
+    refusal: () => GONE_WORDS,
+    changed: () => changedJob(jobId),
+  });
 }
 
 /** Lets the simulated hand try every rung of a simulated print. */
-export async function touchAll(printId: number, rungs: readonly number[]): Promise<FormState> {
-  const { db } = bench();
-  for (const rung of rungs) {
-    const touched = touchStandInRung(db, printId, rung);
-    if (!touched.ok) return refused(describeChangeIssue(touched.issue));
-    const clientKey = `stand-in-${printId}-${rung}`;
-    recordRung(db, { clientKey, printId, rung, outcome: touched.value, state: 'green' });
-  }
-  revalidatePath('/', 'layout');
-  return done();
+export async function touchAll(
+  jobId: number,
+  printId: number,
+  rungs: readonly number[],
+): Promise<FormAnswer> {
+  if (!areIds(jobId, printId, ...rungs)) return refused(GONE_WORDS);
+  const tried = tryAllRungs(bench().db, printId, rungs);
+  changedJob(jobId);
+  return tried.ok ? done() : refused(describeSimulatedIssue(tried.issue));
 }
 
-export async function saveBroken(printId: number, note: string): Promise<void> {
-  noteBroken(bench().db, printId, note.trim().slice(0, 200));
-  revalidatePath('/', 'layout');
+export async function saveBroken(jobId: number, printId: number, note: string): Promise<void> {
+  if (!areIds(jobId, printId)) return;
+  noteBroken(bench().db, printId, String(note).trim().slice(0, 200));
+  changedJob(jobId);
 }

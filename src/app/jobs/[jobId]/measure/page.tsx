@@ -30,14 +30,14 @@ export default async function MeasurePage({ params }: { params: Promise<{ jobId:
         jobId={jobId}
         attemptId={current.attemptId}
         attemptNumber={current.attemptNumber}
-        standIn={sitting.standInPrint}
+        simulated={sitting.simulatedPrint}
         files={canBuild(view)}
       />
     );
   }
   const { gauge } = view.job;
   if (gauge?.kind === 'joint')
-    return <Rungs view={view} gauge={gauge} printId={current.printId} standIn={sitting.standInPrint} />;
+    return <Rungs view={view} gauge={gauge} printId={current.printId} simulated={sitting.simulatedPrint} />;
   const { open } = sitting;
   if (open === undefined)
     return (
@@ -57,10 +57,10 @@ export default async function MeasurePage({ params }: { params: Promise<{ jobId:
         printName={current.printName ?? ''}
         features={current.features}
         session={{ ...open.session, instrument: open.instrument }}
-        standIn={sitting.standInPrint && open.instrument.standInSeed !== null}
+        simulated={sitting.simulatedPrint && open.instrument.simulatedSeed !== null}
         part={partOfJob(view)}
       />
-      <BrokenNote printId={current.printId} note={brokenNote} />
+      <BrokenNote jobId={jobId} printId={current.printId} note={brokenNote} />
     </>
   );
 }
@@ -81,11 +81,11 @@ interface RungsProps {
   readonly view: JobView;
   readonly gauge: Extract<GaugeSpec, { kind: 'joint' }>;
   readonly printId: number;
-  readonly standIn: boolean;
+  readonly simulated: boolean;
 }
 
 /** A ladder of joints is tried by the hand, rung by rung. */
-function Rungs({ view, gauge, printId, standIn }: RungsProps) {
+function Rungs({ view, gauge, printId, simulated }: RungsProps) {
   const { db } = bench();
   const { joint, direction, stepsMm } = gauge;
   const all = listRungs(db).filter(
@@ -103,7 +103,7 @@ function Rungs({ view, gauge, printId, standIn }: RungsProps) {
       outcomes={Object.fromEntries(rungsOfPrint(db, printId))}
       ladder={{ summary, note, curve }}
       otherRungs={all.filter((rung) => rung.printId !== printId).length}
-      standIn={standIn}
+      simulated={simulated}
     />
   );
 }

@@ -1,72 +1,90 @@
 'use server';
 
-import { revalidatePath } from 'next/cache';
 import { redirect } from 'next/navigation';
+import { answerForm } from '@/app/_actions/answer-form';
+import { changedHouse, changedJob } from '@/app/_actions/changed';
+import { areIds } from '@/app/_actions/ids';
 import { bench } from '@/subjects/house';
 import {
   addFeature,
   archiveJob,
-  chooseProfile,
+  changeFeature,
   copyJob,
-  mendFeature,
+  createProfileForJob,
   placeFeature,
   removeFeature,
 } from '@/subjects/job';
-import { featureForm } from '@/subjects/job/shared';
-import { describeFormIssue, parseForm } from '@/subjects/language/shared';
+import { describeFeatureEffect, describeJobIssue, featureForm } from '@/subjects/job/shared';
+import { type FormAnswer, refused } from '@/subjects/language/shared';
 import { changeNeed, keepPicture, putPictureAway } from '@/subjects/need';
-import { needForm } from '@/subjects/need/shared';
-import { describeChangeIssue } from '@/subjects/overview/shared';
-import { createProfile } from '@/subjects/printing';
-import { profileForm } from '@/subjects/printing/shared';
-import { done, type FormState, refused } from '@/ui/forms/form-state';
-import { describeMend, describeReopened } from './describe-mend';
+import {
+  describeNeedIssue,
+  describePictureIssue,
+  describeReopened,
+  needForm,
+  pictureForm,
+} from '@/subjects/need/shared';
+import { describeProfileIssue, profileForm } from '@/subjects/printing/shared';
 
-export async function saveNeed(jobId: number, _before: FormState, data: FormData): Promise<FormState> {
-  const form = parseForm(needForm, data);
-  if (!form.ok) return refused(describeFormIssue(form.issue));
-  const changed = changeNeed(bench().db, jobId, form.value);
-  if (!changed.ok) return refused(describeChangeIssue(changed.issue));
-  revalidatePath('/', 'layout');
-  return done(describeReopened(changed.value));
+export async function saveNeed(jobId: number, _before: FormAnswer, data: FormData): Promise<FormAnswer> {
+  return answerForm({
+    form: needForm,
+    data,
+    ids: [jobId],
+    verb: (wanted) => changeNeed(bench().db, jobId, wanted),
+    refusal: describeNeedIssue,
+    said: describeReopened,
+    changed: () => changedJob(jobId),
+  });
 }
 
-export async function makeProfile(jobId: number, _before: FormState, data: FormData): Promise<FormState> {
-  const form = parseForm(profileForm, data);
-  if (!form.ok) return refused(describeFormIssue(form.issue));
-  const { db } = bench();
-  const made = createProfile(db, form.value);
-  if (!made.ok) return refused(describeChangeIssue(made.issue));
-  chooseProfile(db, jobId, made.value);
-  revalidatePath('/', 'layout');
-  return done('Made, and chosen for this job.');
+export async function makeProfile(jobId: number, _before: FormAnswer, data: FormData): Promise<FormAnswer> {
+  return answerForm({
+    form: profileForm,
+    data,
+    ids: [jobId],
+    verb: (wanted) => createProfileForJob(bench().db, jobId, wanted),
+    refusal: describeProfileIssue,
+    said: () => 'Made, and chosen for this job.',
+    changed: () => changedJob(jobId),
+  });
 }
 
-/** Adds a feature, or mends the one named. */
+/** Adds a feature. */
+export async function newFeature(jobId: number, _before: FormAnswer, data: FormData): Promise<FormAnswer> {
+  return answerForm({
+    form: featureForm,
+    data,
+    ids: [jobId],
+    verb: (wanted) => addFeature(bench().db, jobId, wanted),
+    refusal: describeJobIssue,
+    said: (_id, { name }) => `${name} added.`,
+    changed: () => changedJob(jobId),
+  });
+}
+
+/** Changes the feature named, and tells what that did to its verdict. */
 export async function saveFeature(
   jobId: number,
-  featureId: number | undefined,
-  _before: FormState,
+  featureId: number,
+  _before: FormAnswer,
   data: FormData,
-): Promise<FormState> {
-  const form = parseForm(featureForm, data);
-  if (!form.ok) return refused(describeFormIssue(form.issue));
-  const { db } = bench();
-  if (featureId === undefined) {
-    const added = addFeature(db, jobId, form.value);
-    if (!added.ok) return refused(describeChangeIssue(added.issue));
-    revalidatePath('/', 'layout');
-    return done(`${form.value.name} added.`);
-  }
-  const mended = mendFeature(db, jobId, featureId, form.value);
-  if (!mended.ok) return refused(describeChangeIssue(mended.issue));
-  revalidatePath('/', 'layout');
-  return done(describeMend(form.value.name, mended.value));
+): Promise<FormAnswer> {
+  return answerForm({
+    form: featureForm,
+    data,
+    ids: [jobId, featureId],
+    verb: (wanted) => changeFeature(bench().db, jobId, featureId, wanted),
+    refusal: describeJobIssue,
+    said: (effect, { name }) => describeFeatureEffect(name, effect),
+    changed: () => changedJob(jobId),
+  });
 }
 
 export async function putFeatureAway(jobId: number, featureId: number): Promise<void> {
+  if (!areIds(jobId, featureId)) return;
   removeFeature(bench().db, jobId, featureId);
-  revalidatePath('/', 'layout');
+  changedJob(jobId);
 }
 
 export async function placeOnPart(
@@ -74,36 +92,43 @@ export async function placeOnPart(
   featureId: number,
   anchorMm: [number, number, number],
 ): Promise<void> {
+  const isPlace = Array.isArray(anchorMm) && anchorMm.length === 3 && anchorMm.every(Number.isFinite);
+  if (!areIds(jobId, featureId) || !isPlace) return;
   placeFeature(bench().db, jobId, featureId, anchorMm);
-  revalidatePath('/', 'layout');
+  changedJob(jobId);
 }
 
 export async function putJobAway(jobId: number, archived: boolean): Promise<void> {
-  archiveJob(bench().db, jobId, archived);
-  revalidatePath('/', 'layout');
+  if (!areIds(jobId)) return;
+  archiveJob(bench().db, jobId, archived === true);
+  changedHouse();
   redirect(archived ? '/' : `/jobs/${jobId}/need`);
 }
 
 export async function copyThisJob(jobId: number): Promise<void> {
-  const copied = copyJob(bench().db, jobId);
-  redirect(copied.ok ? `/jobs/${copied.value}/need` : '/');
+  const copied = areIds(jobId) ? copyJob(bench().db, jobId) : undefined;
+  redirect(copied?.ok === true ? `/jobs/${copied.value}/need` : '/');
 }
 
-export async function addPicture(jobId: number, _before: FormState, data: FormData): Promise<FormState> {
+export async function addPicture(jobId: number, _before: FormAnswer, data: FormData): Promise<FormAnswer> {
   const file = data.get('file');
   if (!(file instanceof File) || file.size === 0) return refused('choose a picture first.');
-  const caption = String(data.get('caption') ?? '').trim();
+  const bytes = new Uint8Array(await file.arrayBuffer());
   const { db, folder } = bench();
-  const kept = keepPicture(db, folder, jobId, {
-    bytes: new Uint8Array(await file.arrayBuffer()),
-    caption: caption === '' ? file.name : caption.slice(0, 120),
+  return answerForm({
+    form: pictureForm,
+    data,
+    ids: [jobId],
+    verb: ({ caption }) =>
+      keepPicture(db, folder, jobId, { bytes, caption: caption === '' ? file.name : caption }),
+    refusal: describePictureIssue,
+    said: () => 'Kept with the job.',
+    changed: () => changedJob(jobId),
   });
-  if (!kept.ok) return refused(describeChangeIssue(kept.issue));
-  revalidatePath('/', 'layout');
-  return done('Kept with the job.');
 }
 
-export async function dropPicture(_jobId: number, pictureId: number): Promise<void> {
+export async function dropPicture(jobId: number, pictureId: number): Promise<void> {
+  if (!areIds(jobId, pictureId)) return;
   putPictureAway(bench().db, pictureId);
-  revalidatePath('/', 'layout');
+  changedJob(jobId);
 }

@@ -11,7 +11,7 @@ import {
   processCard,
   type Ranked,
 } from '@/core/resins';
-import { type Choice, requirementFromNeed, viewChoice } from '@/subjects/choice';
+import { type Choice, requirementFromNeed, viewChoice, reasonsOf } from '@/subjects/choice';
 import { describeRanked } from '@/subjects/choice/shared';
 import { bench, benchHouse } from '@/subjects/house';
 import { describeClaim } from '@/subjects/need/shared';
@@ -20,7 +20,6 @@ import { Caution, Link, Note } from '@/ui';
 import { HeatChart } from './_components/heat-chart';
 import { PickForm } from './_components/pick-form';
 import { RankedList } from './_components/ranked-list';
-import { reasonsOf } from './_components/reasons-of';
 import { RequirementFields } from './_components/requirement-fields';
 import type { ResinRow } from './_components/resin-row';
 

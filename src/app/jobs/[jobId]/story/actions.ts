@@ -1,19 +1,20 @@
 'use server';
 
-import { revalidatePath } from 'next/cache';
+import { answerForm as answer } from '@/app/_actions/answer-form';
+import { changedJob } from '@/app/_actions/changed';
 import { bench } from '@/subjects/house';
-import { describeFormIssue, parseForm } from '@/subjects/language/shared';
+import type { FormAnswer } from '@/subjects/language/shared';
 import { answerAcceptance } from '@/subjects/need';
-import { answerForm, describeAnswer } from '@/subjects/need/shared';
-import { describeChangeIssue } from '@/subjects/overview/shared';
-import { done, type FormState, refused } from '@/ui/forms/form-state';
+import { answerForm, describeAnswer, describeAnswerIssue } from '@/subjects/need/shared';
 
-export async function answerTest(jobId: number, _before: FormState, data: FormData): Promise<FormState> {
-  const form = parseForm(answerForm, data);
-  if (!form.ok) return refused(describeFormIssue(form.issue));
-  const { answer, note } = form.value;
-  const answered = answerAcceptance(bench().db, jobId, answer, note);
-  if (!answered.ok) return refused(describeChangeIssue(answered.issue));
-  revalidatePath('/', 'layout');
-  return done(`The agreed test: ${describeAnswer(answer)}.`);
+export async function answerTest(jobId: number, _before: FormAnswer, data: FormData): Promise<FormAnswer> {
+  return answer({
+    form: answerForm,
+    data,
+    ids: [jobId],
+    verb: (wanted) => answerAcceptance(bench().db, jobId, wanted.answer, wanted.note),
+    refusal: describeAnswerIssue,
+    said: (_value, wanted) => `The agreed test: ${describeAnswer(wanted.answer)}.`,
+    changed: () => changedJob(jobId),
+  });
 }

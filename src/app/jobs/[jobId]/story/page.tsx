@@ -1,3 +1,4 @@
+import { describeDecided } from '@/subjects/check/shared';
 import { connection } from 'next/server';
 import { loadJob } from '@/app/_components/load-job';
 import { idFrom } from '@/app/_components/read-params';
@@ -64,9 +65,10 @@ export default async function StoryPage({ params }: { params: Promise<{ jobId: s
             Decided before printing
           </h2>
           <ul className="border-t border-hair">
-            {verdicts.map(({ id, title, verdict, reason }) => (
+            {verdicts.map(({ id, finding, verdict, reason }) => (
               <li key={id} className="border-b border-hair py-1">
-                <span className="font-semibold">{verdict === 'waived' ? 'Waived' : 'Passed'}</span>: {title}
+                <span className="font-semibold">{verdict === 'waived' ? 'Waived' : 'Passed'}</span>:{' '}
+                {describeDecided(finding)}
                 {reason !== '' && <span className="text-soft">, {reason}</span>}
               </li>
             ))}

@@ -3,6 +3,7 @@
 import type { ShelvedBottle } from '@/subjects/resin';
 import { ActionForm, Button, TextField } from '@/ui';
 import { noteShaken, removeBottle, saveBottle, saveLeft } from '../../actions';
+import { leftForm, bottleForm } from '@/subjects/resin/shared';
 
 const SMALL = 'min-h-7 px-1 text-sm underline';
 
@@ -36,13 +37,14 @@ function Bottle({ resinId, bottle }: { resinId: number; bottle: ShelvedBottle })
       <details>
         <summary className="text-sm text-soft">What is left</summary>
         <ActionForm
+          form={leftForm}
           action={saveLeft.bind(null, resinId, id)}
           label={`What is left in ${name}`}
           className="mt-1 grid grid-cols-3 items-end gap-2"
         >
-          <TextField name="leftMl" id={`leftMl-${id}`} label="By level" unit="ml" />
-          <TextField name="weighedG" id={`weighedG-${id}`} label="or weighed" unit="g" />
-          <TextField name="emptyG" id={`emptyG-${id}`} label="less empty" unit="g" />
+          <TextField name="leftMl" />
+          <TextField name="weighedG" />
+          <TextField name="emptyG" />
           <Button type="submit" className="col-span-3 justify-self-start">
             Keep what is left
           </Button>
@@ -65,14 +67,15 @@ export function Bottles({ resinId, bottles }: { resinId: number; bottles: readon
       <details className="mt-2">
         <summary className="text-sm text-soft">Another bottle</summary>
         <ActionForm
+          form={bottleForm}
           action={saveBottle.bind(null, resinId)}
           label="Another bottle"
           className="mt-2 grid grid-cols-2 items-end gap-2"
         >
-          <TextField name="batch" label="Batch" />
-          <TextField name="openedOn" label="Opened on" type="date" />
-          <TextField name="fullMl" label="Holds when full" unit="ml" />
-          <TextField name="leftMl" label="Left" unit="ml" />
+          <TextField name="batch" />
+          <TextField name="openedOn" type="date" />
+          <TextField name="fullMl" />
+          <TextField name="leftMl" />
           <Button type="submit" className="justify-self-start">
             Note the bottle
           </Button>

@@ -2,8 +2,9 @@
 
 import { LiquidTicks } from '@/app/_components/liquid-ticks';
 import { ALONE, CLARITIES, FAMILIES, type ResinSheet } from '@/core/resins';
-import { describeAlone, describeClarity, describeFamily, describeLiquid } from '@/subjects/resin/shared';
-import { ActionForm, Button, Choice, TextArea, TextField } from '@/ui';
+import { describeLiquid } from '@/subjects/house/shared';
+import { describeAlone, describeClarity, describeFamily, factsForm } from '@/subjects/resin/shared';
+import { ActionForm, Button, Choice, TextArea, TextField, Tick } from '@/ui';
 import { saveFacts } from '../../actions';
 
 const open = { value: '', label: 'nobody says' };
@@ -42,58 +43,40 @@ export function FactFields({ resinId, sheet }: { resinId: number; sheet: ResinSh
       </ul>
       <details className="mt-2">
         <summary className="text-sm text-soft">Change</summary>
-        <ActionForm action={saveFacts.bind(null, resinId)} label="Facts in words" className="mt-2 grid gap-3">
+        <ActionForm
+          form={factsForm}
+          action={saveFacts.bind(null, resinId)}
+          label="Facts in words"
+          className="mt-2 grid gap-3"
+        >
           <Choice
             name="family"
-            label="Family"
             defaultValue={sheet.family}
             choices={FAMILIES.map((family) => ({ value: family, label: describeFamily(family) }))}
           />
           <Choice
             name="clarity"
-            label="Look"
             defaultValue={sheet.clarity ?? ''}
             choices={[open, ...CLARITIES.map((each) => ({ value: each, label: describeClarity(each) }))]}
           />
           <Choice
             name="alone"
-            label="Used neat"
             defaultValue={sheet.alone ?? ''}
             choices={[open, ...ALONE.map((each) => ({ value: each, label: describeAlone(each) }))]}
           />
           <fieldset>
             <legend className="mb-1 text-sm text-soft">Washes in</legend>
-            <label className="flex items-center gap-2">
-              <input
-                type="checkbox"
-                name="washKnown"
-                defaultChecked={sheet.washLiquids !== undefined}
-                className="size-4"
-              />
-              its sheet says so
-            </label>
+            <Tick name="washKnown" defaultChecked={sheet.washLiquids !== undefined} />
             <LiquidTicks ticked={sheet.washLiquids} />
           </fieldset>
-          <TextField
-            name="light"
-            label="Made for light of, nm"
-            defaultValue={sheet.lightNm?.join(', ') ?? ''}
-            placeholder="405"
-          />
+          <TextField name="light" defaultValue={sheet.lightNm?.join(', ') ?? ''} placeholder="405" />
           <TextField
             name="rated"
-            label="Rated for, parted by commas"
             defaultValue={
               sheet.rated === undefined ? '' : sheet.rated.length === 0 ? 'none' : sheet.rated.join(', ')
             }
-            hint="skin, mouth, food, sterile, mains, flame. “none” where its sheet rates it for nothing, blank while nobody says."
           />
-          <TextArea
-            name="cautions"
-            label="Cautions of its safety sheet, a line each"
-            defaultValue={sheet.cautions.join('\n')}
-            rows={3}
-          />
+          <TextArea name="cautions" defaultValue={sheet.cautions.join('\n')} rows={3} />
           <Button type="submit" className="justify-self-start">
             Keep this
           </Button>

@@ -7,6 +7,7 @@ import {
   describeProofIssue,
   describeProofKind,
   describeProofResult,
+  creepAgainForm,
 } from '@/subjects/resin/shared';
 import { ActionForm, Button, TextField } from '@/ui';
 import { removeProof, saveCreepAgain } from '../../actions';
@@ -60,19 +61,18 @@ export function ProofList({ resinId, rows, today }: ProofListProps) {
               ))}
             {dueOn !== '' && (
               <ActionForm
+                form={creepAgainForm}
                 action={saveCreepAgain.bind(null, resinId, id)}
                 label="The second reading"
                 className="mt-1 flex flex-wrap items-end gap-3"
               >
                 <TextField
                   name="secondMm"
-                  id={`secondMm-${id}`}
                   label={
                     dueOn <= today
                       ? `Due since ${dueOn}: the same place, read again`
                       : `Due on ${dueOn}: read again`
                   }
-                  unit="mm"
                 />
                 <Button type="submit">Keep the second reading</Button>
               </ActionForm>

@@ -2,8 +2,8 @@
 
 import { useState } from 'react';
 import { CONDITIONS, PROPERTY_IDS, type PropertyId, unitsFor } from '@/core/resins';
-import { describeCondition, describeProperty } from '@/subjects/resin/shared';
-import { ActionForm, Button, Choice, TextField } from '@/ui';
+import { describeCondition, describeProperty, quoteForm } from '@/subjects/resin/shared';
+import { ActionForm, Button, Choice, PlainField, TextField } from '@/ui';
 import { saveQuote } from '../../actions';
 
 /** One value of the sheet, in any unit that is understood; it takes the place of the one for the same state. */
@@ -14,6 +14,7 @@ export function QuoteForm({ resinId }: { resinId: number }) {
     <details className="mt-3">
       <summary className="font-semibold">Type a value from its sheet</summary>
       <ActionForm
+        form={quoteForm}
         action={saveQuote.bind(null, resinId)}
         label="A value of the sheet"
         className="mt-2 grid items-end gap-3 sm:grid-cols-4"
@@ -21,31 +22,26 @@ export function QuoteForm({ resinId }: { resinId: number }) {
         <div className="sm:col-span-2">
           <Choice
             name="property"
-            label="Property"
             value={property}
             onChange={(event) => setProperty(event.target.value as PropertyId)}
             choices={PROPERTY_IDS.map((id) => ({ value: id, label: describeProperty(id) }))}
           />
         </div>
-        <TextField name="value" label="Value" inputMode="decimal" />
+        <TextField name="value" />
         <Choice
           key={property}
           name="unit"
-          label="Unit"
           choices={unitsFor(property).map((unit) => ({ value: unit, label: unit }))}
         />
         <Choice
           name="condition"
-          label="The bar was"
           defaultValue="cured"
           choices={CONDITIONS.map((condition) => ({ value: condition, label: describeCondition(condition) }))}
         />
-        {isDeflection && (
-          <TextField name="testMPa" label="Stress of the test" unit="MPa" placeholder="0.45, 1.80, 1.82" />
-        )}
-        {property === 'viscosity_mPas' && <TextField name="atC" label="Measured at" unit="°C" />}
-        <TextField name="standard" label="Standard, if stated" />
-        <TextField name="on" label="Day of the sheet" type="date" />
+        {isDeflection && <TextField name="testMPa" placeholder="0.45, 1.80, 1.82" />}
+        {property === 'viscosity_mPas' && <TextField name="atC" />}
+        <PlainField name="standard" label="Standard, if stated" />
+        <TextField name="on" type="date" />
         <Button type="submit" className="justify-self-start">
           Keep the value
         </Button>

@@ -1,10 +1,11 @@
 'use client';
 
+import { describeLiquid } from '@/subjects/house/shared';
 import { useMemo, useState } from 'react';
 import { parseLength } from '@/core/metrology';
 import { batchOf, type BlendPart, blendSheet, findBlendIssue, type ResinFile } from '@/core/resins';
-import { describeBlendIssue, describeLiquid, describeProperty, describeQuote } from '@/subjects/resin/shared';
-import { ActionForm, Button, Caution, Choice, Problem, TextField } from '@/ui';
+import { describeBlendIssue, describeProperty, describeQuote, blendForm } from '@/subjects/resin/shared';
+import { ActionForm, Button, Caution, Choice, PlainField, Problem, TextField } from '@/ui';
 import { keepBlend } from '../../actions';
 import { BlendChart } from './blend-chart';
 
@@ -62,7 +63,7 @@ export function BlendMixer({ resins }: { resins: readonly ResinFile[] }) {
     .slice(0, 60);
   return (
     <div className="grid gap-x-10 gap-y-6 lg:grid-cols-2">
-      <ActionForm action={keepBlend} label="A blend" className="grid content-start gap-3">
+      <ActionForm form={blendForm} action={keepBlend} label="A blend" className="grid content-start gap-3">
         {PARTS.map((number, i) => (
           <div key={number} className="grid grid-cols-[minmax(0,1fr)_7rem] gap-3">
             <Choice
@@ -78,8 +79,6 @@ export function BlendMixer({ resins }: { resins: readonly ResinFile[] }) {
             <TextField
               name={`percent_${number}`}
               label="Volume"
-              unit="%"
-              inputMode="decimal"
               value={parts[i].percent}
               onChange={(event) => change(i, { percent: event.target.value })}
             />
@@ -91,7 +90,7 @@ export function BlendMixer({ resins }: { resins: readonly ResinFile[] }) {
           Mix with gloves on, in fresh air, only what you need, and keep it labelled and out of the original
           bottles.
         </Caution>
-        <TextField key={name} name="name" label="Its name on the shelf" defaultValue={name} maxLength={60} />
+        <TextField key={name} name="name" defaultValue={name} maxLength={60} />
         <Button type="submit" weight="main" className="justify-self-start">
           Put it on the shelf
         </Button>
@@ -105,7 +104,7 @@ export function BlendMixer({ resins }: { resins: readonly ResinFile[] }) {
             Sheet for the batch
           </h2>
           <div className="my-2 max-w-40">
-            <TextField
+            <PlainField
               name="batch"
               label="Altogether"
               unit="ml"

@@ -1,6 +1,7 @@
-import { revalidatePath } from 'next/cache';
 import { Readable } from 'node:stream';
 import type { ReadableStream as NodeStream } from 'node:stream/web';
+import { turnPart, type Turn } from '@/subjects/check';
+import { turnInput } from '@/subjects/check/shared';
 import { bench } from '@/subjects/house';
 import { buildJobFile, keepPartFile, PART_FORMATS, type PartFormat, viewJob } from '@/subjects/job';
 import { keepMesh } from '@/subjects/records';
@@ -31,12 +32,18 @@ export async function GET(request: Request, { params }: Params): Promise<Respons
   });
 }
 
-/** Takes the part's file, streamed to disk; `?attempt` keeps it for the next attempt and does not change the job. */
+/**
+ * Takes the part's file, streamed to disk; `?attempt` keeps it for the next attempt and does not change the job,
+ * `?turn` takes the places of the features along.
+ */
 export async function POST(request: Request, { params }: Params): Promise<Response> {
   if (request.body === null) return refusal(describeKeepIssue({ code: 'emptyFile' }), 400);
   const { db, folder } = bench();
+  const jobId = Number((await params).jobId);
   const { searchParams } = new URL(request.url);
   const name = (searchParams.get('name') ?? 'part.stl').slice(0, 120);
+  const turn = readTurn(searchParams.get('turn'));
+  if (turn === 'unreadable') return refusal('How the part was turned could not be read. Turn it again.', 400);
   const length = request.headers.get('content-length');
   const kept = await keepMesh(db, folder, {
     name,
@@ -44,7 +51,16 @@ export async function POST(request: Request, { params }: Params): Promise<Respon
     announced: length === null ? undefined : Number(length),
   });
   if (!kept.ok) return refusal(describeKeepIssue(kept.issue), 400);
-  if (!searchParams.has('attempt')) keepPartFile(db, Number((await params).jobId), kept.value, name);
-  revalidatePath('/', 'layout');
+  if (turn !== undefined) turnPart(db, jobId, { meshHash: kept.value, name }, turn);
+  else if (!searchParams.has('attempt')) keepPartFile(db, jobId, kept.value, name);
   return Response.json({ hash: kept.value });
+}
+
+function readTurn(text: string | null): Turn | undefined | 'unreadable' {
+  if (text === null) return undefined;
+  try {
+    return turnInput.parse(JSON.parse(text));
+  } catch {
+    return 'unreadable';
+  }
 }

@@ -1,4 +1,3 @@
-import { revalidatePath } from 'next/cache';
 import { bench } from '@/subjects/house';
 import { exportReadings, importReadings } from '@/subjects/measure';
 import { describeImportIssue } from '@/subjects/measure/shared';
@@ -22,6 +21,5 @@ export async function POST(request: Request, { params }: Params): Promise<Respon
     return refusal('The file is larger than 64 MB. Split it.', 400);
   const imported = importReadings(bench().db, Number((await params).jobId), await request.text());
   if (!imported.ok) return refusal(describeImportIssue(imported.issue), 400);
-  revalidatePath('/', 'layout');
   return Response.json(imported.value);
 }

@@ -84,7 +84,7 @@ export function CheckDesk({ jobId, part, ask, verdicts, printer }: CheckDeskProp
               />
             )}
           </div>
-          {opened !== undefined && <PartFacts check={opened.check} standIn={opened.standIn} />}
+          {opened !== undefined && <PartFacts check={opened.check} proxyFacets={opened.proxyFacets} />}
           {busy !== undefined && (
             <div className="mt-1 flex items-center gap-3" role="status">
               <progress value={busy.share} aria-label={busy.what} />

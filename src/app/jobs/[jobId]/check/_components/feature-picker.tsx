@@ -5,6 +5,7 @@ import { formatMm } from '@/subjects/language/shared';
 import { ActionForm, Button, TextField } from '@/ui';
 import type { CheckWorker, ListedFeature } from '@/workers';
 import { takeFeature } from '../actions';
+import { foundFeatureForm } from '@/subjects/check/shared';
 
 interface FeaturePickerProps {
   readonly jobId: number;
@@ -73,14 +74,14 @@ export function FeaturePicker({ jobId, worker, onPicking }: FeaturePickerProps) 
         aria-label="Sizes found"
       >
         {listed.map((index) => (
-          <Found key={index} jobId={jobId} index={index} feature={features[index]} />
+          <Found key={index} jobId={jobId} feature={features[index]} />
         ))}
       </ul>
     </div>
   );
 }
 
-function Found({ jobId, index, feature }: { jobId: number; index: number; feature: ListedFeature }) {
+function Found({ jobId, feature }: { jobId: number; feature: ListedFeature }) {
   const { kind, nominalMm, anchorMm, facetErrorMm } = feature;
   const name = nameOf(feature);
   return (
@@ -102,6 +103,7 @@ function Found({ jobId, index, feature }: { jobId: number; index: number; featur
         </summary>
         {canTake(feature) ? (
           <ActionForm
+            form={foundFeatureForm}
             action={takeFeature.bind(null, jobId)}
             label={`Make ${name} a feature`}
             className="mt-1 flex flex-wrap items-end gap-2"
@@ -112,21 +114,9 @@ function Found({ jobId, index, feature }: { jobId: number; index: number; featur
             <input type="hidden" name="base" value={kind.base ?? ''} />
             <input type="hidden" name="angleRad" value={kind.angleRad ?? ''} />
             <input type="hidden" name="anchor" value={anchorMm.join(',')} />
-            <TextField name="name" id={`found-name-${index}`} label="Name" defaultValue={name} />
-            <TextField
-              name="targetMm"
-              id={`found-target-${index}`}
-              label="Wanted, mm"
-              defaultValue={String(Math.round(nominalMm * 1000) / 1000)}
-              inputMode="decimal"
-            />
-            <TextField
-              name="toleranceMm"
-              id={`found-tolerance-${index}`}
-              label="± mm"
-              defaultValue="0.1"
-              inputMode="decimal"
-            />
+            <TextField name="name" defaultValue={name} />
+            <TextField name="targetMm" defaultValue={String(Math.round(nominalMm * 1000) / 1000)} />
+            <TextField name="toleranceMm" defaultValue="0.1" />
             <Button type="submit">
               Make it a feature<span className="sr-only">: {name}</span>
             </Button>

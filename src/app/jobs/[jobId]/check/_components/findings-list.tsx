@@ -1,7 +1,13 @@
 'use client';
 
 import type { Clock, Finding } from '@/core/findings';
-import { CHANCE_WORDS, describeFinding, describeWhere, RISK_WORDS } from '@/subjects/check/shared';
+import {
+  CHANCE_WORDS,
+  describeFinding,
+  describeWhere,
+  RISK_WORDS,
+  findingForm,
+} from '@/subjects/check/shared';
 import { ActionForm, Button, Caution, TextField } from '@/ui';
 import type { CheckFound } from '@/workers';
 import { judge } from '../actions';
@@ -103,12 +109,17 @@ function Item({ jobId, finding, clock, index, verdict, isActive, canJudge, onSho
         </p>
         <p className="mt-1 text-soft">{changes}</p>
         {canJudge && (
-          <ActionForm action={judge.bind(null, jobId)} label={`Decide: ${title}`} className="mt-2 grid gap-2">
+          <ActionForm
+            form={findingForm}
+            action={judge.bind(null, jobId)}
+            label={`Decide: ${title}`}
+            className="mt-2 grid gap-2"
+          >
             <input type="hidden" name="key" value={finding.key} />
             <input type="hidden" name="title" value={title.slice(0, 200)} />
             {verdict === undefined ? (
               <>
-                <TextField name="reason" id={`reason-${index}`} label="Reason" />
+                <TextField name="reason" />
                 <div className="flex flex-wrap gap-2">
                   <Button type="submit" name="verdict" value="passed">
                     Pass: mended<span className="sr-only">, finding {index + 1}</span>

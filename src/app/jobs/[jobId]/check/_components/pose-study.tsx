@@ -9,7 +9,6 @@ import { describeFits, describePose } from '@/subjects/check/shared';
 import { formatMm } from '@/subjects/language/shared';
 import { Button, Problem, titledAxis, useInk } from '@/ui';
 import type { CheckAsk, CheckWorker } from '@/workers';
-import { takePlacesAlong } from '../actions';
 import { sendPart } from './send-part';
 
 ChartJs.register(LinearScale, PointElement);
@@ -35,11 +34,10 @@ export function PoseStudy({ jobId, worker, ask }: PoseStudyProps) {
   };
   const turn = async ({ pose }: PoseWorth) => {
     const { stl, rotation, liftMm } = await worker.turn(pose.up);
-    const refusal = await sendPart(jobId, stl, `turned, ${describePose(pose.name)}.stl`);
+    const name = `turned, ${describePose(pose.name)}.stl`;
+    const refusal = await sendPart(jobId, stl, name, { rotation, liftMm });
     setProblem(refusal);
-    if (refusal !== undefined) return;
-    await takePlacesAlong(jobId, rotation, liftMm);
-    router.refresh();
+    if (refusal === undefined) router.refresh();
   };
   return (
     <div>

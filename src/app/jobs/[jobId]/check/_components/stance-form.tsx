@@ -4,6 +4,7 @@ import { useState } from 'react';
 import type { Stance } from '@/core/findings';
 import { ActionForm, Button, TextField } from '@/ui';
 import { saveStance } from '../actions';
+import { stanceForm } from '@/subjects/check/shared';
 
 const STANCES = [
   { value: 'plate', label: 'Flat on the plate', says: 'its lowest face sticks to the plate' },
@@ -15,7 +16,12 @@ const STANCES = [
 export function StanceForm({ jobId, stance }: { jobId: number; stance?: Stance }) {
   const [chosen, setChosen] = useState<Stance['kind'] | undefined>(stance?.kind);
   return (
-    <ActionForm action={saveStance.bind(null, jobId)} label="How the part stands" className="grid gap-2">
+    <ActionForm
+      form={stanceForm}
+      action={saveStance.bind(null, jobId)}
+      label="How the part stands"
+      className="grid gap-2"
+    >
       {STANCES.map(({ value, label, says }) => (
         <label key={value} className="flex min-h-8 items-center gap-2">
           <input
@@ -33,12 +39,7 @@ export function StanceForm({ jobId, stance }: { jobId: number; stance?: Stance }
       ))}
       {chosen === 'supports' && (
         <div className="w-56">
-          <TextField
-            name="liftMm"
-            label="Height of the supports, mm"
-            defaultValue={stance?.kind === 'supports' ? String(stance.liftMm) : '5'}
-            inputMode="decimal"
-          />
+          <TextField name="liftMm" defaultValue={stance?.kind === 'supports' ? String(stance.liftMm) : '5'} />
         </div>
       )}
       <Button type="submit" weight={stance === undefined ? 'main' : 'plain'} className="justify-self-start">

@@ -3,11 +3,12 @@
 import { Download } from 'lucide-react';
 import { useState } from 'react';
 import type { AnchoredFeature, PartCorrection } from '@/core/mesh';
-import { formatChance, formatMm } from '@/subjects/language/shared';
+import { formatChance, formatMm, type FormAnswer } from '@/subjects/language/shared';
 import { describeMeasureIssue, describeMeshIssue } from '@/subjects/records/shared';
-import { ActionForm, Button, Choice, type FormState, Problem, TextField } from '@/ui';
+import { ActionForm, Button, PlainChoice, Problem, TextField } from '@/ui';
 import { type CorrectedPart, MeshStopped, MeshWorker } from '@/workers';
 import { expectOfFile, printCorrected } from '../actions';
+import { attemptForm } from '@/subjects/correct/shared';
 
 interface MeshLeverProps {
   readonly jobId: number;
@@ -102,7 +103,7 @@ function Corrected({
     link.click();
     setTimeout(() => URL.revokeObjectURL(link.href), 1000);
   };
-  const start = async (before: FormState, data: FormData): Promise<FormState> => {
+  const start = async (before: FormAnswer, data: FormData): Promise<FormAnswer> => {
     if (data.get('which') === 'asIs') {
       const sizes = part.sizes.map(({ id, beforeMm }) => ({ id, afterMm: beforeMm }));
       return printCorrected(jobId, { hash: meshHash, sizes }, before, data);
@@ -167,11 +168,12 @@ function Corrected({
       </Button>
       {nextNumber !== undefined && (
         <ActionForm
+          form={attemptForm}
           action={start}
           label={`Start attempt ${nextNumber} with a file`}
           className="mt-3 grid gap-2"
         >
-          <Choice
+          <PlainChoice
             name="which"
             label="File to print"
             choices={[
@@ -179,7 +181,7 @@ function Corrected({
               { value: 'asIs', label: 'the file as it was brought in' },
             ]}
           />
-          <TextField name="reason" id="lever-reason" label="Why, in a line" />
+          <TextField name="reason" />
           <Button type="submit" className="justify-self-start">
             Start attempt {nextNumber} with this file
           </Button>

@@ -4,6 +4,7 @@ import { Download } from 'lucide-react';
 import { formatChance } from '@/subjects/language/shared';
 import { ActionForm, Button, buttonLook, TextField } from '@/ui';
 import { drawAttempt } from '../actions';
+import { attemptForm } from '@/subjects/correct/shared';
 
 interface StartAttemptProps {
   readonly jobId: number;
@@ -45,6 +46,7 @@ export function StartAttempt({
         )}
       </p>
       <ActionForm
+        form={attemptForm}
         action={drawAttempt.bind(null, jobId)}
         label={`Start attempt ${nextNumber}`}
         className="mt-2"

@@ -4,7 +4,7 @@ import { useState } from 'react';
 import { parseLength } from '@/core/metrology';
 import type { ChainView, LinkInput } from '@/subjects/fit';
 import { formatChance, formatMm } from '@/subjects/language/shared';
-import { Button, Choice, Problem, TextField } from '@/ui';
+import { Button, PlainChoice, PlainField, Problem } from '@/ui';
 import { askChain } from '../actions';
 
 interface ChainPanelProps {
@@ -62,7 +62,7 @@ export function ChainPanel({ jobId, features }: ChainPanelProps) {
           add(event.currentTarget);
         }}
       >
-        <Choice
+        <PlainChoice
           name="feature"
           label="A size of this job"
           choices={[
@@ -70,10 +70,10 @@ export function ChainPanel({ jobId, features }: ChainPanelProps) {
             ...features.map(({ id, name }) => ({ value: String(id), label: name })),
           ]}
         />
-        <TextField name="boughtName" label="or a bought part" />
-        <TextField name="boughtMm" label="its size" unit="mm" />
-        <TextField name="halfMm" label="± half its tolerance" unit="mm" />
-        <Choice
+        <PlainField name="boughtName" label="or a bought part" />
+        <PlainField name="boughtMm" label="its size" unit="mm" />
+        <PlainField name="halfMm" label="± half its tolerance" unit="mm" />
+        <PlainChoice
           name="direction"
           label="It"
           choices={[
@@ -154,8 +154,8 @@ export function ChainPanel({ jobId, features }: ChainPanelProps) {
           void ask(rows, between);
         }}
       >
-        <TextField name="endLow" label="What is left may be at least" unit="mm" />
-        <TextField name="endHigh" label="at most" unit="mm" />
+        <PlainField name="endLow" label="What is left may be at least" unit="mm" />
+        <PlainField name="endHigh" label="at most" unit="mm" />
         <Button type="submit">How likely?</Button>
       </form>
     </div>

@@ -5,7 +5,7 @@ import { adviseFastening, type DrawnFit, type FasteningSize, NUTS } from '@/core
 import type { FeatureKind } from '@/core/metrology';
 import { describeFastening, describeFasteningReason, describeFasteningSize } from '@/subjects/fit/shared';
 import { formatMm } from '@/subjects/language/shared';
-import { Caution, Choice, TextField } from '@/ui';
+import { Caution, PlainChoice, PlainField } from '@/ui';
 import { askDrawn } from '../actions';
 import type { DeskResin } from './fit-types';
 import { StrengthFields, strengthOf } from './strength-fields';
@@ -61,14 +61,14 @@ export function FasteningPanel({ jobId, resin }: { jobId: number; resin?: DeskRe
     <div className="space-y-3">
       <StrengthFields resin={resin} />
       <div className="grid gap-3 sm:grid-cols-4">
-        <Choice
+        <PlainChoice
           name="thread"
           label="Thread"
           value={thread}
           onChange={(event) => setThread(event.target.value)}
           choices={NUTS.map((nut) => ({ value: nut.thread, label: nut.thread }))}
         />
-        <Choice
+        <PlainChoice
           name="undone"
           label="It will be undone"
           value={undone}
@@ -79,7 +79,7 @@ export function FasteningPanel({ jobId, resin }: { jobId: number; resin?: DeskRe
             { value: 'often', label: 'often' },
           ]}
         />
-        <TextField label="Insert, outside: measure yours" unit="mm" {...field('insertOuterMm')} />
+        <PlainField label="Insert, outside: measure yours" unit="mm" {...field('insertOuterMm')} />
         <label className="flex items-center gap-2 self-end pb-2">
           <input
             type="checkbox"

@@ -12,7 +12,7 @@ import {
 import { describePress } from '@/subjects/fit/shared';
 import { describeMaterial } from '@/subjects/job/shared';
 import { formatMm } from '@/subjects/language/shared';
-import { Caution, Choice, Problem, TextField } from '@/ui';
+import { Caution, PlainChoice, PlainField, Problem } from '@/ui';
 import type { DeskResin, PressStart } from './fit-types';
 import { AskOfResin, StrengthFields, strengthOf, UseBar } from './strength-fields';
 import { useNumbers } from './use-numbers';
@@ -93,14 +93,14 @@ export function PressPanel({ jobId, resin, starts }: PressPanelProps) {
         </div>
       )}
       <div className="grid gap-3 sm:grid-cols-4">
-        <TextField label="Diameter where they meet" unit="mm" {...field('interfaceMm')} />
-        <TextField label="Outside of the hub" unit="mm" {...field('outerMm')} />
-        <TextField label="Bore of the shaft, 0 when solid" unit="mm" {...field('boreMm')} />
-        <TextField label="Length" unit="mm" {...field('lengthMm')} />
-        <TextField label="Least interference" unit="mm" {...field('lowMm')} />
-        <TextField label="Most interference" unit="mm" {...field('highMm')} />
-        <TextField label="Friction" {...field('friction')} />
-        <Choice
+        <PlainField label="Diameter where they meet" unit="mm" {...field('interfaceMm')} />
+        <PlainField label="Outside of the hub" unit="mm" {...field('outerMm')} />
+        <PlainField label="Bore of the shaft, 0 when solid" unit="mm" {...field('boreMm')} />
+        <PlainField label="Length" unit="mm" {...field('lengthMm')} />
+        <PlainField label="Least interference" unit="mm" {...field('lowMm')} />
+        <PlainField label="Most interference" unit="mm" {...field('highMm')} />
+        <PlainField label="Friction" {...field('friction')} />
+        <PlainChoice
           name="press-material"
           label="The other part is"
           value={material}

@@ -2,7 +2,7 @@
 
 import { completeTaper, facetErrorMm, leadInFor, sidesForTolerance } from '@/core/fits';
 import { formatMm } from '@/subjects/language/shared';
-import { Problem, TextField } from '@/ui';
+import { PlainField, Problem } from '@/ui';
 import { useNumbers } from './use-numbers';
 
 const TAPER_FIELDS = ['largeMm', 'smallMm', 'heightMm', 'angleDeg'] as const;
@@ -41,8 +41,8 @@ export function RulesPanel() {
       <div>
         <h3 className="text-base">Lead-in</h3>
         <div className="mt-1 grid grid-cols-2 gap-3">
-          <TextField label="Length that fits" unit="mm" {...field('lengthMm')} />
-          <TextField label="Wall" unit="mm" {...field('wallMm')} />
+          <PlainField label="Length that fits" unit="mm" {...field('lengthMm')} />
+          <PlainField label="Wall" unit="mm" {...field('wallMm')} />
         </div>
         {lead !== undefined && (
           <p className="mt-2">
@@ -58,9 +58,9 @@ export function RulesPanel() {
       <div>
         <h3 className="text-base">Sides of a circle</h3>
         <div className="mt-1 grid grid-cols-3 gap-3">
-          <TextField label="Diameter" unit="mm" {...field('diameterMm')} />
-          <TextField label="Tolerance" unit="mm" {...field('toleranceMm')} />
-          <TextField label="Sides" {...field('sides')} />
+          <PlainField label="Diameter" unit="mm" {...field('diameterMm')} />
+          <PlainField label="Tolerance" unit="mm" {...field('toleranceMm')} />
+          <PlainField label="Sides" {...field('sides')} />
         </div>
         {diameter > 0 && tolerance > 0 && (
           <p className="mt-2">
@@ -82,10 +82,10 @@ export function RulesPanel() {
       <div>
         <h3 className="text-base">Taper, any three of four</h3>
         <div className="mt-1 grid grid-cols-2 gap-3">
-          <TextField label="Large end" unit="mm" {...field('largeMm')} />
-          <TextField label="Small end" unit="mm" {...field('smallMm')} />
-          <TextField label="Height" unit="mm" {...field('heightMm')} />
-          <TextField label="Half angle" unit="°" {...field('angleDeg')} />
+          <PlainField label="Large end" unit="mm" {...field('largeMm')} />
+          <PlainField label="Small end" unit="mm" {...field('smallMm')} />
+          <PlainField label="Height" unit="mm" {...field('heightMm')} />
+          <PlainField label="Half angle" unit="°" {...field('angleDeg')} />
         </div>
         {taper.ok ? (
           <p className="num mt-2">

@@ -3,7 +3,7 @@
 import { useState } from 'react';
 import { allowedSnapStrain, shortestHook, snapHook } from '@/core/fits';
 import { formatMm } from '@/subjects/language/shared';
-import { Choice, Problem, TextField } from '@/ui';
+import { PlainChoice, PlainField, Problem } from '@/ui';
 import type { DeskResin } from './fit-types';
 import { AskOfResin, StrengthFields, strengthOf, UseBar } from './strength-fields';
 import { useNumbers } from './use-numbers';
@@ -43,13 +43,13 @@ export function SnapPanel({ jobId, resin }: { jobId: number; resin?: DeskResin }
     <div className="space-y-3">
       <StrengthFields resin={resin} />
       <div className="grid gap-3 sm:grid-cols-4">
-        <TextField label="Length of the hook" unit="mm" {...field('lengthMm')} />
-        <TextField label="Thickness" unit="mm" {...field('thicknessMm')} />
-        <TextField label="Width" unit="mm" {...field('widthMm')} />
-        <TextField label="Its tip must give way by" unit="mm" {...field('deflectionMm')} />
-        <TextField label="Friction" {...field('friction')} />
-        <TextField label="Slope of the lead-in" unit="°" {...field('leadDeg')} />
-        <Choice
+        <PlainField label="Length of the hook" unit="mm" {...field('lengthMm')} />
+        <PlainField label="Thickness" unit="mm" {...field('thicknessMm')} />
+        <PlainField label="Width" unit="mm" {...field('widthMm')} />
+        <PlainField label="Its tip must give way by" unit="mm" {...field('deflectionMm')} />
+        <PlainField label="Friction" {...field('friction')} />
+        <PlainField label="Slope of the lead-in" unit="°" {...field('leadDeg')} />
+        <PlainChoice
           name="snap-use"
           label="It is snapped"
           value={use}

@@ -7,6 +7,7 @@ import type { StrengthValue } from '@/subjects/fit';
 import { ActionForm, Button, TextField } from '@/ui';
 import { askOfResin, saveStrength } from '../actions';
 import type { DeskResin } from './fit-types';
+import { strengthForm } from '@/subjects/fit/shared';
 
 /** What is taken for a resin that nobody described: between stiff and tough. */
 const ASSUMED = { modulusMPa: 2000, strengthMPa: 45, breakStrain: 0.12 } as const;
@@ -55,28 +56,14 @@ export function StrengthFields({ resin }: { resin?: DeskResin }) {
         <details className="mt-1">
           <summary className="text-sm text-soft">From its sheet</summary>
           <ActionForm
+            form={strengthForm}
             action={saveStrength.bind(null, resin.id)}
             label={`What ${resin.name} stands`}
             className="mt-2 grid items-end gap-3 sm:grid-cols-4"
           >
-            <TextField
-              name="modulusMPa"
-              label="Modulus, cured"
-              unit="MPa"
-              defaultValue={stated(resin.modulusMPa)}
-            />
-            <TextField
-              name="strengthMPa"
-              label="Strength"
-              unit="MPa"
-              defaultValue={stated(resin.strengthMPa)}
-            />
-            <TextField
-              name="breakPercent"
-              label="Elongation at break"
-              unit="%"
-              defaultValue={stated(resin.breakStrain, 100)}
-            />
+            <TextField name="modulusMPa" defaultValue={stated(resin.modulusMPa)} />
+            <TextField name="strengthMPa" defaultValue={stated(resin.strengthMPa)} />
+            <TextField name="breakPercent" defaultValue={stated(resin.breakStrain, 100)} />
             <Button type="submit">Keep with the resin</Button>
           </ActionForm>
         </details>

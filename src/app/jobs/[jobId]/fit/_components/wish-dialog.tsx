@@ -18,11 +18,12 @@ import {
 } from '@/core/fits';
 import { MATE_ORIGINS } from '@/core/need';
 import { describeMaterial, describeRuin, describeWish } from '@/subjects/job/shared';
-import { formatChance, formatMm, formatSigned } from '@/subjects/language/shared';
+import { formatChance, formatMm, formatSigned, type FormAnswer } from '@/subjects/language/shared';
 import { describeOrigin } from '@/subjects/need/shared';
-import { ActionForm, Button, Caution, Choice, Dialog, type FormState, TextField } from '@/ui';
+import { ActionForm, Button, Caution, Choice, Dialog, PlainChoice, TextField } from '@/ui';
 import { saveWish, takeWishOff } from '../actions';
 import type { FitRow } from './fit-types';
+import { wishForm } from '@/subjects/fit/shared';
 
 /** A bought part whose size its standard gives, as a mate to start from. */
 interface StandardMate {
@@ -83,17 +84,21 @@ export function WishDialog({ jobId, row, onClose }: WishDialogProps) {
   const [wish, setWish] = useState<Wish>(row.wish ?? 'push');
   const [material, setMaterial] = useState<Material>(mate?.material ?? 'other');
   const standards = standardMates(row.sense, row.shape);
-  const action = async (before: FormState, data: FormData) => {
+  const action = async (before: FormAnswer, data: FormData) => {
     const state = await saveWish(jobId, row.id, before, data);
     if (state.ok) onClose();
     return state;
   };
   return (
     <Dialog open onOpenChange={(open) => !open && onClose()} title={`${name}: what should happen`}>
-      <ActionForm action={action} label={`Wish for ${name}`} className="grid gap-3 sm:grid-cols-2">
+      <ActionForm
+        form={wishForm}
+        action={action}
+        label={`Wish for ${name}`}
+        className="grid gap-3 sm:grid-cols-2"
+      >
         <Choice
           name="wish"
-          label="It should"
           value={wish}
           onChange={(event) => setWish(event.target.value as Wish)}
           hint={describeWish(wish).means}
@@ -101,41 +106,34 @@ export function WishDialog({ jobId, row, onClose }: WishDialogProps) {
         />
         <Choice
           name="ruin"
-          label="If it goes wrong"
           defaultValue={row.ruin}
           choices={RUINS.map((each) => ({ value: each, label: describeRuin(each) }))}
         />
         {row.offers.length > 0 && <Offers row={row} />}
         <TextField
           name="mateName"
-          label="On what"
           value={body.name}
           onChange={(event) => setBody({ ...body, name: event.target.value })}
         />
         <Choice
           name="material"
-          label="It is made of"
           value={material}
           onChange={(event) => setMaterial(event.target.value as Material)}
           choices={MATERIALS.map((each) => ({ value: each, label: describeMaterial(each) }))}
         />
         <TextField
           name="mateMm"
-          label="Its size"
-          unit="mm"
           value={body.size}
           onChange={(event) => setBody({ ...body, size: event.target.value })}
         />
         <TextField
           name="mateU_mm"
-          label="Standard uncertainty, blank for 0.01"
-          unit="mm"
           value={body.u}
           onChange={(event) => setBody({ ...body, u: event.target.value })}
         />
         {standards.length > 0 && (
           <div className="sm:col-span-2">
-            <Choice
+            <PlainChoice
               name="standard"
               label="or a bought part of standard size"
               defaultValue=""
@@ -155,7 +153,6 @@ export function WishDialog({ jobId, row, onClose }: WishDialogProps) {
         )}
         <Choice
           name="origin"
-          label="Where it comes from"
           defaultValue={mate?.origin ?? 'bought'}
           choices={MATE_ORIGINS.map((each) => ({ value: each, label: describeOrigin(each) }))}
         />
@@ -173,33 +170,16 @@ export function WishDialog({ jobId, row, onClose }: WishDialogProps) {
           <div className="mt-2 grid gap-3 sm:grid-cols-2">
             <TextField
               name="lowMm"
-              label="Least clearance"
-              unit="mm"
               placeholder="by the class"
               defaultValue={row.ownBand && row.isoFit === null ? row.band?.lowMm : ''}
             />
             <TextField
               name="highMm"
-              label="Most clearance"
-              unit="mm"
               placeholder="by the class"
               defaultValue={row.ownBand && row.isoFit === null ? row.band?.highMm : ''}
             />
-            <TextField
-              name="isoFit"
-              label="ISO letters for bought-in metal"
-              placeholder="H7/g6"
-              defaultValue={row.isoFit ?? ''}
-              hint="ISO 286-1 clearances in place of the class; it is said when this process cannot hold them."
-            />
-            <TextField
-              name="coatMm"
-              label="Coat on each face"
-              unit="mm"
-              placeholder="0"
-              defaultValue={row.coatMm === 0 ? '' : row.coatMm}
-              hint="Paint or lacquer: its thickness comes off every face."
-            />
+            <TextField name="isoFit" placeholder="H7/g6" defaultValue={row.isoFit ?? ''} />
+            <TextField name="coatMm" placeholder="0" defaultValue={row.coatMm === 0 ? '' : row.coatMm} />
           </div>
         </details>
         {MATERIAL_FACTS[material].brittle && (

@@ -9,7 +9,7 @@ export interface BenchProps {
   readonly features: readonly FeatureView[];
   readonly session: BenchSession;
   /** Print and caliper are simulated: the jaws can be closed on the screen. */
-  readonly standIn: boolean;
+  readonly simulated: boolean;
   readonly part?: { readonly source: string; readonly version: number };
 }
 

@@ -5,7 +5,7 @@ import { Button } from '@/ui';
 import { saveBroken } from '../actions';
 
 /** A print that came off broken: noted, and what is whole of it is read and tried all the same. */
-export function BrokenNote({ printId, note }: { printId: number; note: string }) {
+export function BrokenNote({ jobId, printId, note }: { jobId: number; printId: number; note: string }) {
   const [text, setText] = useState(note);
   const [pending, start] = useTransition();
   return (
@@ -20,7 +20,7 @@ export function BrokenNote({ printId, note }: { printId: number; note: string })
             className="w-72 rounded-[4px] border border-edge bg-sheet px-2.5 py-2 text-ink"
           />
         </label>
-        <Button disabled={pending} onClick={() => start(() => saveBroken(printId, text))}>
+        <Button disabled={pending} onClick={() => start(() => saveBroken(jobId, printId, text))}>
           Note it
         </Button>
       </div>

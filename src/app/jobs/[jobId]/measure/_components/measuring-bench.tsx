@@ -6,12 +6,11 @@ import { parseLength } from '@/core/metrology';
 import type { FitWord } from '@/core/signature';
 import {
   describeFitWord,
-  describeLengthIssue,
+  describeQuantityIssue,
   describeLengthNote,
   formatMm,
 } from '@/subjects/language/shared';
-import type { ReadingInput } from '@/subjects/measure/shared';
-import { describeChangeIssue } from '@/subjects/overview/shared';
+import { describeReadingIssue, type ReadingInput } from '@/subjects/measure/shared';
 import { PartFrame, useShortcuts } from '@/ui';
 import { takeBack } from '../actions';
 import { ArmedField } from './armed-field';
@@ -43,7 +42,7 @@ function windowName(): string {
 
 /** The measuring bench: one armed field, the sizes with their verdicts below it. */
 export function MeasuringBench(props: BenchProps) {
-  const { printId, features, session, standIn } = props;
+  const { jobId, printId, features, session, simulated } = props;
   const router = useRouter();
   const field = useRef<HTMLInputElement>(null);
   const [text, setText] = useDraft(`mellow-draft-${printId}`);
@@ -71,7 +70,7 @@ export function MeasuringBench(props: BenchProps) {
     if (issue.code === 'doubt') setAsked({ entry, doubt: issue.doubt });
     else
       setRemark({
-        text: describeChangeIssue(issue.code === 'gone' ? { code: 'gone' } : issue),
+        text: describeReadingIssue(issue),
         isProblem: true,
       });
   };
@@ -118,7 +117,7 @@ export function MeasuringBench(props: BenchProps) {
   };
   const take = (typed = text) => {
     const parsed = parseLength(typed);
-    if (!parsed.ok) return setRemark({ text: describeLengthIssue(parsed.issue), isProblem: true });
+    if (!parsed.ok) return setRemark({ text: describeQuantityIssue(parsed.issue), isProblem: true });
     const { valueMm, notes } = parsed.value;
     setRemark(
       notes.length === 0
@@ -134,7 +133,7 @@ export function MeasuringBench(props: BenchProps) {
   const retract = async (readingId?: number) => {
     await drain();
     setKept([]);
-    const said = await takeBack(printId, readingId).catch(() => undefined);
+    const said = await takeBack(jobId, printId, readingId).catch(() => undefined);
     setRemark(
       said === undefined
         ? { text: 'The connection is lost; nothing was taken back. Try again.', isProblem: true }
@@ -210,7 +209,7 @@ export function MeasuringBench(props: BenchProps) {
             onText={setText}
             onTake={() => take()}
           >
-            {standIn && (
+            {simulated && (
               <SimulatedCaliper
                 featureId={active.id}
                 printId={printId}

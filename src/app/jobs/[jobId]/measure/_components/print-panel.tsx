@@ -8,19 +8,19 @@ interface PrintPanelProps {
   readonly jobId: number;
   readonly attemptId: number;
   readonly attemptNumber: number;
-  readonly standIn: boolean;
+  readonly simulated: boolean;
   /** The program builds the file itself. */
   readonly files: boolean;
 }
 
 /** The attempt is drawn and waits for its print. */
-export function PrintPanel({ jobId, attemptId, attemptNumber, standIn, files }: PrintPanelProps) {
+export function PrintPanel({ jobId, attemptId, attemptNumber, simulated, files }: PrintPanelProps) {
   const [pending, start] = useTransition();
   return (
     <div className="max-w-prose space-y-4" data-fills-screen>
       <h2 className="text-xl">Attempt {attemptNumber} is drawn and waits for its print</h2>
       <p className="text-soft">
-        {standIn
+        {simulated
           ? 'This printer is a simulated one: it prints at once, with hidden faults of its own, and its sizes are read with the simulated caliper.'
           : 'Print, wash, dry and cure it as its profile says, let it cool, then read it here.'}
       </p>
@@ -38,12 +38,8 @@ export function PrintPanel({ jobId, attemptId, attemptNumber, standIn, files }: 
         Green parts, wash liquid and drips are wet with uncured resin: gloves, eye protection and fresh air,
         no drips on skin. Follow the safety sheets and your local rules for waste.
       </Caution>
-      <Button
-        weight="large"
-        disabled={pending}
-        onClick={() => start(() => makePrint(jobId, attemptId, attemptNumber))}
-      >
-        {standIn ? 'Print it on the simulated printer' : 'It is printed'}
+      <Button weight="large" disabled={pending} onClick={() => start(() => makePrint(jobId, attemptId))}>
+        {simulated ? 'Print it on the simulated printer' : 'It is printed'}
       </Button>
     </div>
   );

@@ -11,7 +11,7 @@ import {
   describeRungOutcome,
 } from '@/subjects/gauge/shared';
 import { formatMm } from '@/subjects/language/shared';
-import { Button, Caution, Choice, Problem, useShortcuts } from '@/ui';
+import { Button, Caution, PlainChoice, Problem, useShortcuts } from '@/ui';
 import { tapRung, touchAll } from '../actions';
 import { LadderChart } from './ladder-chart';
 
@@ -27,7 +27,7 @@ interface RungBenchProps {
   /** Rungs of other prints and gauges of this joint that count along. */
   readonly otherRungs: number;
   /** The print is a simulated one: a simulated hand can try it. */
-  readonly standIn: boolean;
+  readonly simulated: boolean;
 }
 
 const MEANING: Readonly<Record<RungOutcome, string>> = {
@@ -41,7 +41,7 @@ const capital = (text: string) => text[0].toUpperCase() + text.slice(1);
 
 /** A gap ladder by the hand: from the widest rung down, what each one does. */
 export function RungBench(props: RungBenchProps) {
-  const { jobId, printId, stepsMm, outcomes, ladder, joint, direction, otherRungs, standIn } = props;
+  const { jobId, printId, stepsMm, outcomes, ladder, joint, direction, otherRungs, simulated } = props;
   const [chosen, setChosen] = useState<number | undefined>();
   const [state, setState] = useState<PartState>('green');
   const [problem, setProblem] = useState<string | undefined>();
@@ -117,13 +117,14 @@ export function RungBench(props: RungBenchProps) {
           {RUNG_OUTCOMES.map((outcome) => `${describeRungOutcome(outcome)}: ${MEANING[outcome]}`).join(' · ')}
         </p>
         {problem !== undefined && <Problem>{problem}</Problem>}
-        {standIn && (
+        {simulated && (
           <Button
             className="mt-3"
             disabled={pending}
             onClick={() =>
               start(async () => {
                 await touchAll(
+                  jobId,
                   printId,
                   rungs.map(({ rung }) => rung),
                 );
@@ -134,7 +135,7 @@ export function RungBench(props: RungBenchProps) {
           </Button>
         )}
         <div className="mt-3 max-w-60">
-          <Choice
+          <PlainChoice
             name="rung-state"
             label="It is being tried"
             value={state}

@@ -6,6 +6,7 @@ import { PART_STATES } from '@/core/metrology';
 import { formatMm } from '@/subjects/language/shared';
 import { ActionForm, Button, Caution, Choice, TextField } from '@/ui';
 import { beginSession } from '../actions';
+import { sessionForm } from '@/subjects/caliper/shared';
 
 interface SessionPanelProps {
   readonly jobId: number;
@@ -33,42 +34,24 @@ export function SessionPanel({ jobId, instruments, remembered }: SessionPanelPro
       <h2 className="text-xl">Before the first reading</h2>
       {instruments.length > 0 && (
         <ActionForm
+          form={sessionForm}
           action={beginSession.bind(null, jobId)}
           label="Start measuring"
           className="grid gap-3 sm:grid-cols-2"
         >
           <Choice
             name="instrumentId"
-            label="Caliper"
             defaultValue={remembered?.instrumentId}
             choices={instruments.map(({ id, name, mpeMm, resolutionMm }) => ({
               value: String(id),
               label: `${name} (± ${formatMm(mpeMm, 3)} mm, steps of ${resolutionMm} mm)`,
             }))}
           />
-          <TextField
-            name="zeroMm"
-            label="Closed jaws show"
-            unit="mm"
-            defaultValue="0"
-            hint="Wipe and close them now; taken off every reading."
-          />
-          <TextField
-            name="partC"
-            label="Part temperature"
-            unit="°C"
-            defaultValue={remembered?.partC ?? ''}
-            hint="Blank: unknown to 3 K, and counted so."
-          />
-          <TextField
-            name="instrumentC"
-            label="Caliper temperature"
-            unit="°C"
-            defaultValue={remembered?.instrumentC ?? ''}
-          />
+          <TextField name="zeroMm" defaultValue="0" />
+          <TextField name="partC" defaultValue={remembered?.partC ?? ''} />
+          <TextField name="instrumentC" defaultValue={remembered?.instrumentC ?? ''} />
           <Choice
             name="state"
-            label="The part is"
             value={state}
             onChange={(event) => setState(event.target.value as typeof state)}
             choices={PART_STATES.map((state) => ({ value: state, label: state }))}

@@ -3,7 +3,7 @@
 import { useRef, useState } from 'react';
 import type { Result } from '@/core/result';
 import { formatMm } from '@/subjects/language/shared';
-import { type ChangeIssue, describeChangeIssue } from '@/subjects/overview/shared';
+import { describeSimulatedIssue, type SimulatedIssue } from '@/subjects/simulated/shared';
 import { useShortcuts } from '@/ui';
 
 interface SimulatedCaliperProps {
@@ -28,10 +28,10 @@ export function SimulatedCaliper(props: SimulatedCaliperProps) {
   const read = async () => {
     const { featureId, printId, closing, instrumentId } = props;
     const response = await fetch(
-      `/api/stand-in?feature=${featureId}&print=${printId}&closing=${closing}&instrument=${instrumentId}`,
+      `/api/simulated?feature=${featureId}&print=${printId}&closing=${closing}&instrument=${instrumentId}`,
     );
-    const shown = (await response.json()) as Result<number, ChangeIssue>;
-    if (!shown.ok) return props.onProblem(describeChangeIssue(shown.issue));
+    const shown = (await response.json()) as Result<number, SimulatedIssue>;
+    if (!shown.ok) return props.onProblem(describeSimulatedIssue(shown.issue));
     const text = formatMm(shown.value);
     setDisplay(text);
     for (let length = 1; length <= text.length; length++) {

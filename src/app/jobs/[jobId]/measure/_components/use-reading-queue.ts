@@ -1,14 +1,8 @@
 'use client';
 
 import { useCallback, useEffect, useRef, useState } from 'react';
-import type { Doubt } from '@/core/metrology';
 import type { Result } from '@/core/result';
-import type { ReadingInput } from '@/subjects/measure/shared';
-
-type ReadingIssue =
-  | { readonly code: 'doubt'; readonly doubt: Doubt; readonly readingMm: number }
-  | { readonly code: 'gone'; readonly what: string }
-  | { readonly code: 'notDrawn'; readonly feature: string };
+import type { ReadingInput, ReadingIssue } from '@/subjects/measure/shared';
 
 /** What the bench answered to one reading. */
 export interface Answer {
@@ -37,7 +31,7 @@ async function send(entry: ReadingInput): Promise<Answer['result'] | undefined> 
       body: JSON.stringify(entry),
     });
     if (response.ok) return (await response.json()) as Answer['result'];
-    return response.status < 500 ? { ok: false, issue: { code: 'gone', what: 'page' } } : undefined;
+    return response.status < 500 ? { ok: false, issue: { code: 'gone', what: 'print' } } : undefined;
   } catch {
     return undefined;
   }

@@ -2,9 +2,11 @@
 
 import { useState } from 'react';
 import type { Axis, Base, FeatureKind, Sense, Shape } from '@/core/metrology';
-import { ActionForm, Button, Choice, Dialog, TextField, type FormState } from '@/ui';
-import { putFeatureAway, saveFeature } from '../actions';
+import { ActionForm, Button, Choice, Dialog, TextField } from '@/ui';
+import { newFeature, putFeatureAway, saveFeature } from '../actions';
 import { KindDrawing } from './kind-drawing';
+import { featureForm } from '@/subjects/job/shared';
+import { type FormAnswer } from '@/subjects/language/shared';
 
 /** A stored feature with what stands around it. */
 export interface FeatureRow {
@@ -51,28 +53,23 @@ const BASES = [
   { value: 'supported', label: 'hangs on supports or over air' },
 ];
 
-/** Enters or mends one feature, its kind explained by a drawing that changes with the choice. */
+/** Enters or changes one feature, its kind explained by a drawing that changes with the choice. */
 export function FeatureDialog({ jobId, revision, row, onClose }: FeatureDialogProps) {
-  const action = async (before: FormState, data: FormData) => {
-    const state = await saveFeature(jobId, row?.feature.id, before, data);
-    if (state.ok && row === undefined) onClose();
-    return state;
+  const action = async (before: FormAnswer, data: FormData) => {
+    if (row !== undefined) return saveFeature(jobId, row.feature.id, before, data);
+    const added = await newFeature(jobId, before, data);
+    if (added.ok) onClose();
+    return added;
   };
   return (
     <Dialog
       open
       onOpenChange={(open) => !open && onClose()}
-      title={row === undefined ? 'A size that matters' : `Mend ${row.feature.name}`}
+      title={row === undefined ? 'A size that matters' : `Change ${row.feature.name}`}
     >
-      <ActionForm action={action} label="Feature" className="grid gap-3">
+      <ActionForm form={featureForm} action={action} label="Feature" className="grid gap-3">
         <input type="hidden" name="revision" value={revision} />
-        <TextField
-          name="name"
-          label="Name"
-          defaultValue={row?.feature.name}
-          placeholder="sleeve bore"
-          autoFocus
-        />
+        <TextField name="name" defaultValue={row?.feature.name} placeholder="sleeve bore" autoFocus />
         <KindFields row={row} />
         <SizeFields row={row} />
         <div className="flex flex-wrap gap-3">
@@ -110,14 +107,12 @@ function KindFields({ row }: { row: FeatureRow | undefined }) {
       <div className="grid gap-3">
         <Choice
           name="sense"
-          label="Sense"
           choices={SENSES}
           value={sense}
           onChange={(event) => setSense(event.target.value as Sense)}
         />
         <Choice
           name="shape"
-          label="Shape"
           choices={SHAPES}
           value={shape}
           onChange={(event) => setShape(event.target.value as Shape)}
@@ -125,7 +120,6 @@ function KindFields({ row }: { row: FeatureRow | undefined }) {
         {shape === 'flat' ? (
           <Choice
             name="axis"
-            label="Direction measured, as printed"
             choices={AXES}
             value={axis}
             onChange={(event) => setAxis(event.target.value as Axis)}
@@ -133,11 +127,10 @@ function KindFields({ row }: { row: FeatureRow | undefined }) {
         ) : (
           <input type="hidden" name="axis" value="XY" />
         )}
-        {slanted && <TextField name="angleDeg" label="Angle from X" unit="°" defaultValue={degrees} />}
+        {slanted && <TextField name="angleDeg" defaultValue={degrees} />}
         {hasBase && (
           <Choice
             name="base"
-            label="Its lower face"
             choices={BASES}
             value={base}
             onChange={(event) => setBase(event.target.value as Base)}
@@ -159,40 +152,16 @@ function SizeFields({ row }: { row: FeatureRow | undefined }) {
   return (
     <>
       <div className="grid gap-3 sm:grid-cols-3">
-        <TextField
-          name="targetMm"
-          label="Target"
-          unit="mm"
-          inputMode="decimal"
-          defaultValue={shown(feature?.targetMm, '')}
-        />
-        <TextField
-          name="lowerMm"
-          label="Lower limit"
-          unit="mm"
-          defaultValue={shown(feature?.lowerMm, '-0.08')}
-        />
-        <TextField
-          name="upperMm"
-          label="Upper limit"
-          unit="mm"
-          defaultValue={shown(feature?.upperMm, '+0.08')}
-        />
+        <TextField name="targetMm" defaultValue={shown(feature?.targetMm, '')} />
+        <TextField name="lowerMm" defaultValue={shown(feature?.lowerMm, '-0.08')} />
+        <TextField name="upperMm" defaultValue={shown(feature?.upperMm, '+0.08')} />
       </div>
       <div className="grid gap-3 sm:grid-cols-3">
-        <TextField name="mateName" label="Mate" defaultValue={mate?.name} placeholder="steel sleeve" />
-        <TextField name="mateMm" label="Size of the mate" unit="mm" defaultValue={shown(mate?.sizeMm, '')} />
-        <TextField name="mateU_mm" label="Its uncertainty u" unit="mm" defaultValue={shown(mate?.uMm, '')} />
+        <TextField name="mateName" defaultValue={mate?.name} placeholder="steel sleeve" />
+        <TextField name="mateMm" defaultValue={shown(mate?.sizeMm, '')} />
+        <TextField name="mateU_mm" defaultValue={shown(mate?.uMm, '')} />
       </div>
-      {drawnMm !== undefined && (
-        <TextField
-          name="drawnMm"
-          label="Drawn in the newest attempt"
-          unit="mm"
-          defaultValue={drawnMm}
-          hint="Mend this when the file had another size."
-        />
-      )}
+      {drawnMm !== undefined && <TextField name="drawnMm" defaultValue={drawnMm} />}
     </>
   );
 }

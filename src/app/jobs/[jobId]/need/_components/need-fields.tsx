@@ -3,7 +3,7 @@
 import { useState } from 'react';
 import { ACCEPTANCE_TESTS, type Claim, CLAIMS } from '@/core/need';
 import { describeRule } from '@/subjects/language/shared';
-import { claimFieldName, describeAcceptanceTest, describeClaim } from '@/subjects/need/shared';
+import { claimFieldName, describeAcceptanceTest, describeClaim, needForm } from '@/subjects/need/shared';
 import { ActionForm, Button, Caution, Choice, TextArea, TextField } from '@/ui';
 import { saveNeed } from '../actions';
 
@@ -33,18 +33,18 @@ interface NeedFieldsProps {
 export function NeedFields({ jobId, job, profiles }: NeedFieldsProps) {
   return (
     <ActionForm
+      form={needForm}
       action={saveNeed.bind(null, jobId)}
       label="What it must do"
       className="grid gap-3"
       key={job.profileId}
     >
       <input type="hidden" name="revision" value={job.revision} />
-      <TextField name="name" label="Name" defaultValue={job.name} />
-      <TextArea name="need" label="What it must do, between what" defaultValue={job.need} />
+      <TextField name="name" defaultValue={job.name} />
+      <TextArea name="need" defaultValue={job.need} />
       <AcceptanceField acceptance={job.acceptance} />
       <Choice
         name="profileId"
-        label="Printer, resin and profile"
         defaultValue={job.profileId ?? ''}
         choices={[
           { value: '', label: 'not chosen yet' },
@@ -52,37 +52,28 @@ export function NeedFields({ jobId, job, profiles }: NeedFieldsProps) {
         ]}
       />
       <div className="grid gap-3 sm:grid-cols-3">
-        <TextField name="quantity" label="How many" inputMode="numeric" defaultValue={job.quantity} />
-        <TextField name="dueOn" label="By when" type="date" defaultValue={job.dueOn} />
-        <TextField name="seenFaces" label="Faces that are seen" defaultValue={job.seenFaces} />
+        <TextField name="quantity" defaultValue={job.quantity} />
+        <TextField name="dueOn" type="date" defaultValue={job.dueOn} />
+        <TextField name="seenFaces" defaultValue={job.seenFaces} />
       </div>
       <fieldset className="grid gap-3 sm:grid-cols-3">
         <legend className="mb-1 font-semibold">Heat and load</legend>
-        <TextField name="hottestC" label="Hottest moment" unit="°C" defaultValue={job.hottestC ?? ''} />
+        <TextField name="hottestC" defaultValue={job.hottestC ?? ''} />
         <div className="sm:col-span-2">
           <TextField
             name="hottestWhen"
-            label="What makes it hot, making included"
             placeholder="in a parked van; forming over it; steam"
             defaultValue={job.hottestWhen}
           />
         </div>
-        <TextField
-          name="fitC"
-          label="Fits must hold at"
-          unit="°C"
-          placeholder="20"
-          defaultValue={job.fitC ?? ''}
-        />
-        <TextField name="loadWords" label="Load, in words" defaultValue={job.loadWords} />
-        <TextField name="loadN" label="and in number" unit="N" defaultValue={job.loadN ?? ''} />
+        <TextField name="fitC" placeholder="20" defaultValue={job.fitC ?? ''} />
+        <TextField name="loadWords" defaultValue={job.loadWords} />
+        <TextField name="loadN" defaultValue={job.loadN ?? ''} />
       </fieldset>
       <ClaimTicks claims={job.claims} />
       <Choice
         name="rule"
-        label="When is a size in?"
         defaultValue={job.rule}
-        hint="Guarded is the default: a size near a limit is not called in while its uncertainty reaches over it."
         choices={(['guarded', 'shared'] as const).map((rule) => ({ value: rule, label: describeRule(rule) }))}
       />
       <Button type="submit" className="justify-self-start">
@@ -99,12 +90,7 @@ function AcceptanceField({ acceptance }: { acceptance: string }) {
     setText(text.trim() === '' ? `${sentence}.` : `${text.trim()} ${sentence}.`);
   return (
     <div>
-      <TextArea
-        name="acceptance"
-        label="Acceptance test, agreed before printing"
-        value={text}
-        onChange={(event) => setText(event.target.value)}
-      />
+      <TextArea name="acceptance" value={text} onChange={(event) => setText(event.target.value)} />
       <div className="mt-1 flex flex-wrap gap-1.5" role="group" aria-label="Usual tests">
         {ACCEPTANCE_TESTS.map((test) => (
           <button

@@ -1,9 +1,10 @@
 'use client';
 
 import { LARGEST_PICTURE_BYTES } from '@/core/need';
-import { describeChangeIssue } from '@/subjects/overview/shared';
-import { ActionForm, Button, type FormState, refused, TextField } from '@/ui';
+import { ActionForm, Button, TextField } from '@/ui';
 import { addPicture, dropPicture } from '../actions';
+import { describePictureIssue, pictureForm } from '@/subjects/need/shared';
+import { type FormAnswer, refused } from '@/subjects/language/shared';
 
 interface PicturesProps {
   readonly jobId: number;
@@ -13,11 +14,11 @@ interface PicturesProps {
 /** Photos and sketches of the old part, of where it sits, of what went wrong. */
 export function Pictures({ jobId, pictures }: PicturesProps) {
   // Said before it is sent: the bench would cut so large a sending off without a word.
-  const keep = async (before: FormState, data: FormData) => {
+  const keep = async (before: FormAnswer, data: FormData) => {
     const file = data.get('file');
     const bytes = file instanceof File ? file.size : 0;
     return bytes > LARGEST_PICTURE_BYTES
-      ? refused(describeChangeIssue({ code: 'pictureTooLarge', bytes, limitBytes: LARGEST_PICTURE_BYTES }))
+      ? refused(describePictureIssue({ code: 'pictureTooLarge', bytes, limitBytes: LARGEST_PICTURE_BYTES }))
       : addPicture(jobId, before, data);
   };
   return (
@@ -48,6 +49,7 @@ export function Pictures({ jobId, pictures }: PicturesProps) {
         ))}
       </ul>
       <ActionForm
+        form={pictureForm}
         action={keep}
         label="A photo or sketch"
         className="mt-2 grid items-end gap-2 sm:grid-cols-2"
@@ -56,7 +58,7 @@ export function Pictures({ jobId, pictures }: PicturesProps) {
           <span className="mb-1 block">A photo or sketch (JPEG, PNG, WebP)</span>
           <input type="file" name="file" accept="image/jpeg,image/png,image/webp" className="w-full" />
         </label>
-        <TextField name="caption" label="What it shows" />
+        <TextField name="caption" />
         <Button type="submit" className="justify-self-start">
           Keep it
         </Button>

@@ -1,13 +1,30 @@
 'use server';
 
-import { revalidatePath } from 'next/cache';
-import type { Doubt } from '@/core/metrology';
+import { answerForm } from '@/app/_actions/answer-form';
+import { changedJob } from '@/app/_actions/changed';
+import { areIds } from '@/app/_actions/ids';
+import { type Doubt, guessOf } from '@/core/metrology';
+import { ok } from '@/core/result';
+import { SHEET_KINDS } from '@/core/sheets';
 import { bench } from '@/subjects/house';
-import { describeDoubt, describeFormIssue, parseForm } from '@/subjects/language/shared';
-import { describeChangeIssue } from '@/subjects/overview/shared';
+import {
+  describeDoubt,
+  describeFaults,
+  done,
+  type FormAnswer,
+  GONE_WORDS,
+  parseForm,
+  refused,
+} from '@/subjects/language/shared';
 import { chooseSheet, recordBody, takeBackBody, takeOverSheet } from '@/subjects/sheet';
-import { bodyForm, sheetForm } from '@/subjects/sheet/shared';
-import { done, type FormState, refused } from '@/ui/forms/form-state';
+import {
+  bodyForm,
+  describeBodyIssue,
+  describeTakeOverIssue,
+  interfacesIn,
+  sheetFormOf,
+  sheetKindForm,
+} from '@/subjects/sheet/shared';
 
 /** What became of a reading: kept, refused with a sentence, or in doubt and waiting for a word. */
 export type BodyAnswer =
@@ -20,47 +37,75 @@ export type BodyAnswer =
       readonly guessMm?: number;
     };
 
-function guessOf(doubt: Doubt): number | undefined {
-  return 'guessMm' in doubt ? doubt.guessMm : undefined;
-}
+const inDoubt = (doubt: Doubt, readingMm: number): BodyAnswer => ({
+  kind: 'doubt',
+  message: describeDoubt(doubt, readingMm),
+  canBeRight: doubt.code !== 'notPositive',
+  guessMm: guessOf(doubt),
+});
 
 export async function takeBody(jobId: number, data: FormData): Promise<BodyAnswer> {
   const form = parseForm(bodyForm, data);
-  if (!form.ok) return { kind: 'refused', message: describeFormIssue(form.issue) };
-  const recorded = recordBody(bench().db, { jobId, ...form.value });
-  if (recorded.ok) {
-    revalidatePath('/', 'layout');
-    return { kind: 'kept' };
-  }
-  const { issue } = recorded;
-  if (issue.code === 'doubt')
+  if (!form.ok || !areIds(jobId))
     return {
-      kind: 'doubt',
-      message: describeDoubt(issue.doubt, issue.readingMm),
-      canBeRight: issue.doubt.code !== 'notPositive',
-      guessMm: guessOf(issue.doubt),
+      kind: 'refused',
+      message: form.ok ? GONE_WORDS : describeFaults(form.issue, bodyForm).join(' '),
     };
-  return { kind: 'refused', message: describeChangeIssue(issue) };
+  const recorded = recordBody(bench().db, { jobId, ...form.value });
+  changedJob(jobId);
+  if (recorded.ok) return { kind: 'kept' };
+  const { issue } = recorded;
+  return issue.code === 'doubt'
+    ? inDoubt(issue.doubt, issue.readingMm)
+    : { kind: 'refused', message: describeBodyIssue(issue) };
 }
 
 export async function takeBodyBack(jobId: number, readingId?: number): Promise<boolean> {
+  if (!areIds(jobId, ...(readingId === undefined ? [] : [readingId]))) return false;
   const taken = takeBackBody(bench().db, jobId, readingId);
-  revalidatePath('/', 'layout');
+  changedJob(jobId);
   return taken;
 }
 
-/** Chooses the sheet, its options and its wishes. */
-export async function saveSheet(jobId: number, _before: FormState, data: FormData): Promise<FormState> {
-  const form = parseForm(sheetForm, data);
-  if (!form.ok) return refused(describeFormIssue(form.issue));
-  chooseSheet(bench().db, jobId, form.value);
-  revalidatePath('/', 'layout');
-  return done('Kept.');
+/** Chooses another sheet; its options and wishes start anew. */
+export async function changeSheetKind(
+  jobId: number,
+  _before: FormAnswer,
+  data: FormData,
+): Promise<FormAnswer> {
+  return answerForm({
+    form: sheetKindForm,
+    data,
+    ids: [jobId],
+    verb: ({ kind }) => ok(chooseSheet(bench().db, jobId, { kind, options: {}, wishes: {} })),
+    refusal: String,
+    changed: () => changedJob(jobId),
+  });
 }
 
-export async function takeOver(jobId: number): Promise<FormState> {
+/** Keeps the options and wishes of a sheet. */
+export async function saveSheet(
+  jobId: number,
+  sheet: string,
+  _before: FormAnswer,
+  data: FormData,
+): Promise<FormAnswer> {
+  const kind = SHEET_KINDS.find((each) => each === sheet);
+  if (kind === undefined) return refused(GONE_WORDS);
+  return answerForm({
+    form: sheetFormOf(kind, interfacesIn(data)),
+    data,
+    ids: [jobId],
+    verb: (choices) => ok(chooseSheet(bench().db, jobId, choices)),
+    refusal: String,
+    changed: () => changedJob(jobId),
+  });
+}
+
+export async function takeOver(jobId: number): Promise<FormAnswer> {
+  if (!areIds(jobId)) return refused(GONE_WORDS);
   const taken = takeOverSheet(bench().db, jobId);
-  if (!taken.ok) return refused(describeChangeIssue(taken.issue));
-  revalidatePath('/', 'layout');
+  if (!taken.ok) return refused(describeTakeOverIssue(taken.issue));
+  changedJob(jobId);
   return done(`${taken.value} sizes taken over into the job.`);
 }

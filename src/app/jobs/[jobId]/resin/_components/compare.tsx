@@ -1,6 +1,7 @@
 import { describeAsked, describeHave, describeVerdictOfResin } from '@/subjects/choice/shared';
 import { formatProperty } from '@/subjects/resin/shared';
-import type { ResinReasons, ResinRow } from './resin-row';
+import type { ResinReasons } from '@/subjects/choice';
+import type { ResinRow } from './resin-row';
 
 /** What a cell begins with, so that colour says nothing alone. */
 const STATES = { pass: '', fails: 'fails: ', unknown: 'can’t tell: ' } as const;

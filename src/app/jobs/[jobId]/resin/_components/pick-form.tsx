@@ -2,7 +2,7 @@
 
 import { useState } from 'react';
 import type { Ranked } from '@/core/resins';
-import { describeVerdictOfResin } from '@/subjects/choice/shared';
+import { describeVerdictOfResin, pickForm } from '@/subjects/choice/shared';
 import { ActionForm, Button, Choice, Link, Note, TextField } from '@/ui';
 import { pickResin } from '../actions';
 
@@ -39,13 +39,13 @@ export function PickForm({ jobId, rows, printers, start }: PickFormProps) {
     );
   return (
     <ActionForm
+      form={pickForm}
       action={pickResin.bind(null, jobId)}
       label="The choice"
       className="grid items-end gap-3 bg-sheet px-4 py-3 sm:grid-cols-3"
     >
       <Choice
         name="resinId"
-        label="Resin"
         value={resinId}
         onChange={(event) => setResinId(Number(event.target.value))}
         choices={rows.map(({ id, name, verdict }) => ({
@@ -55,7 +55,6 @@ export function PickForm({ jobId, rows, printers, start }: PickFormProps) {
       />
       <Choice
         name="printerId"
-        label="On"
         value={printerId}
         onChange={(event) => setPrinterId(Number(event.target.value))}
         choices={printers.map(({ id, printer: name, resin: loaded }) => ({
@@ -63,14 +62,9 @@ export function PickForm({ jobId, rows, printers, start }: PickFormProps) {
           label: loaded === null ? `${name}, vat empty` : `${name}, ${loaded} in its vat`,
         }))}
       />
-      <TextField
-        name="layerMm"
-        label="Layer, where the profile is new"
-        unit="mm"
-        defaultValue={start.layerMm}
-      />
+      <TextField name="layerMm" defaultValue={start.layerMm} />
       <div className="sm:col-span-2">
-        <TextField name="reason" label="Why, in a line" placeholder="the reasons found are kept beside it" />
+        <TextField name="reason" placeholder="the reasons found are kept beside it" />
       </div>
       <Button type="submit" weight="main">
         Choose {resin.name}

@@ -8,11 +8,13 @@ import {
   describeCheck,
   describeCriterion,
   describeVerdictOfResin,
+  describeChange,
 } from '@/subjects/choice/shared';
 import { describeFamily } from '@/subjects/resin/shared';
 import { Link } from '@/ui';
 import { Compare } from './compare';
-import type { ResinReasons, ResinRow } from './resin-row';
+import type { ResinReasons } from '@/subjects/choice';
+import type { ResinRow } from './resin-row';
 import { useReasons } from './use-reasons';
 
 const TONES: Readonly<Record<ResinRow['verdict'], string>> = {
@@ -204,7 +206,7 @@ function Reasons({ passes, reasons }: { passes: boolean; reasons: ResinReasons }
         <div>
           <p className="font-semibold">It would pass with</p>
           <ul className="list-disc pl-5">
-            {changes.map((change) => (
+            {[...new Set(changes.map(describeChange))].map((change) => (
               <li key={change}>{change}</li>
             ))}
           </ul>

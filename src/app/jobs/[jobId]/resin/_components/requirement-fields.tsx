@@ -3,7 +3,7 @@
 import { useState } from 'react';
 import { LiquidTicks } from '@/app/_components/liquid-ticks';
 import { ASSUMED_STRESS_MPA, CRITERIA, IMPACTS, type Requirement } from '@/core/resins';
-import { describeCriterion } from '@/subjects/choice/shared';
+import { describeCriterion, requirementForm } from '@/subjects/choice/shared';
 import { describeImpact } from '@/subjects/resin/shared';
 import { ActionForm, Button, Caution, Choice, TextField } from '@/ui';
 import { keepRequirement } from '../actions';
@@ -23,69 +23,44 @@ const percent = (share: number | null) => (share === null ? '' : Number((share *
 export function RequirementFields({ jobId, wanted, fromNeed, hottestWhen, loadN }: RequirementFieldsProps) {
   const [stress, setStress] = useState(String(wanted.stress_MPa ?? ''));
   const [least, setLeast] = useState(String(wanted.stiffness_MPa[0] ?? ''));
-  const number = (name: keyof Requirement & string, label: string, unit: string) => (
-    <TextField
-      name={name}
-      label={label}
-      unit={unit}
-      inputMode="decimal"
-      defaultValue={(wanted[name] as number | null) ?? ''}
-    />
+  const number = (name: keyof Requirement & string) => (
+    <TextField name={name} defaultValue={(wanted[name] as number | null) ?? ''} />
   );
   return (
     <ActionForm
+      form={requirementForm}
       action={keepRequirement.bind(null, jobId)}
       label="What it must survive"
       className="mt-2 grid grid-cols-2 items-end gap-x-3 gap-y-2"
     >
-      {number('serviceMax_C', 'Hottest in use', '°C')}
-      {number('processMax_C', 'Hottest in making', '°C')}
+      {number('serviceMax_C')}
+      {number('processMax_C')}
       <p className="col-span-2 text-sm text-soft">
         {hottestWhen !== '' && `In use: ${hottestWhen}. `}Making counts: forming over it, casting into it,
         steam.
       </p>
-      {number('margin_K', 'Margin', 'K')}
+      {number('margin_K')}
       <TextField
         name="stress_MPa"
-        label="Stress in the part"
-        unit="MPa"
-        inputMode="decimal"
         value={stress}
         onChange={(event) => setStress(event.target.value)}
         placeholder={`taken as ${ASSUMED_STRESS_MPA}`}
       />
       <TextField
         name="strainPercent"
-        label="Elongation needed"
-        unit="%"
-        inputMode="decimal"
         defaultValue={percent(wanted.strainMax)}
         hint={fromNeed.strainMax === null ? undefined : `${percent(fromNeed.strainMax)} % from Fit`}
       />
       <Choice
         name="impact"
-        label="Knocks"
         defaultValue={wanted.impact ?? ''}
         choices={[
           { value: '', label: 'not asked' },
           ...IMPACTS.map((impact) => ({ value: impact, label: describeImpact(impact) })),
         ]}
       />
-      <TextField
-        name="stiffnessLeast"
-        label="At least as stiff as"
-        unit="MPa"
-        inputMode="decimal"
-        value={least}
-        onChange={(event) => setLeast(event.target.value)}
-      />
-      <TextField
-        name="stiffnessMost"
-        label="At most as stiff as"
-        unit="MPa"
-        inputMode="decimal"
-        defaultValue={wanted.stiffness_MPa[1] ?? ''}
-      />
+      <TextField name="stiffnessLeast" value={least} onChange={(event) => setLeast(event.target.value)} />
+      <TextField name="stiffnessMost" defaultValue={wanted.stiffness_MPa[1] ?? ''} />
       <div className="col-span-2">
         <SectionHelper
           loadN={loadN}
@@ -95,9 +70,9 @@ export function RequirementFields({ jobId, wanted, fromNeed, hottestWhen, loadN 
           }}
         />
       </div>
-      {number('shoreA', 'Shore A, about', 'points')}
-      {number('smallestFeature_mm', 'Smallest feature', 'mm')}
-      {number('room_C', 'Room', '°C')}
+      {number('shoreA')}
+      {number('smallestFeature_mm')}
+      {number('room_C')}
       <label className="flex items-center gap-2 pb-2">
         <input type="checkbox" name="clear" defaultChecked={wanted.clear} className="size-4" />
         must be clear
@@ -109,7 +84,6 @@ export function RequirementFields({ jobId, wanted, fromNeed, hottestWhen, loadN 
       <div className="col-span-2">
         <TextField
           name="rated"
-          label="Must be rated for, parted by commas"
           defaultValue={wanted.claims.join(', ')}
           placeholder="skin, mouth, food, sterile, mains, flame"
         />
@@ -130,7 +104,6 @@ export function RequirementFields({ jobId, wanted, fromNeed, hottestWhen, loadN 
               key={criterion}
               name={`weight_${criterion}`}
               label={describeCriterion(criterion)}
-              inputMode="decimal"
               defaultValue={wanted.weights[criterion]}
             />
           ))}

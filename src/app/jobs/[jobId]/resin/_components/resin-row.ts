@@ -1,11 +1,5 @@
-import type { Check, Family, Merits, Ranked } from '@/core/resins';
-
-/** Each margin of a resin, what its score is made of, and what would have to change. */
-export interface ResinReasons {
-  readonly checks: readonly Check[];
-  readonly merits: Merits;
-  readonly changes: readonly string[];
-}
+import type { Family, Ranked } from '@/core/resins';
+import type { ResinReasons } from '@/subjects/choice';
 
 /** A resin held against a job, as the page shows it. */
 export interface ResinRow {

@@ -4,7 +4,7 @@ import { useState } from 'react';
 import { parseLength } from '@/core/metrology';
 import { type Bend, BENDS, needOfSection, type SectionNeed } from '@/core/resins';
 import { describeBend } from '@/subjects/resin/shared';
-import { Button, Choice, TextField } from '@/ui';
+import { Button, PlainChoice, PlainField } from '@/ui';
 
 const FIELDS = [
   ['forceN', 'Load', 'N'],
@@ -52,7 +52,7 @@ export function SectionHelper({
       <summary className="text-sm text-soft">Work it out from the critical section</summary>
       <div className="mt-1 grid grid-cols-2 items-end gap-2">
         <div className="col-span-2">
-          <Choice
+          <PlainChoice
             name="section-bend"
             label="The section is"
             value={bend}
@@ -61,7 +61,7 @@ export function SectionHelper({
           />
         </div>
         {FIELDS.map(([name, label, unit]) => (
-          <TextField
+          <PlainField
             key={name}
             name={`section-${name}`}
             label={label}

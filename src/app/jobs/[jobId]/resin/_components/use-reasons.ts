@@ -1,6 +1,7 @@
 import { useCallback, useState } from 'react';
 import { explainResin } from '../actions';
-import type { ResinReasons, ResinRow } from './resin-row';
+import type { ResinReasons } from '@/subjects/choice';
+import type { ResinRow } from './resin-row';
 
 interface Reasons {
   /** Those a row brought, or that were asked for. */

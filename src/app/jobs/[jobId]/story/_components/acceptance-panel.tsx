@@ -1,7 +1,7 @@
 'use client';
 
 import { type Answer, ANSWERS } from '@/core/need';
-import { describeAnswer } from '@/subjects/need/shared';
+import { describeAnswer, answerForm } from '@/subjects/need/shared';
 import { ActionForm, Button, Choice, TextField } from '@/ui';
 import { answerTest } from '../actions';
 
@@ -21,18 +21,18 @@ export function AcceptancePanel({ jobId, printName, answer }: AcceptancePanelPro
           : `The agreed test: ${describeAnswer(answer.answer)}${answer.note === '' ? '' : `, ${answer.note}`}`}
       </h2>
       <ActionForm
+        form={answerForm}
         action={answerTest.bind(null, jobId)}
         label="Answer of the agreed test"
         className="mt-1 flex flex-wrap items-end gap-3"
       >
         <Choice
           name="answer"
-          label="It"
           defaultValue={answer?.answer ?? 'passed'}
           choices={ANSWERS.map((each) => ({ value: each, label: describeAnswer(each) }))}
         />
         <div className="min-w-64 flex-1">
-          <TextField name="note" label="In a line: what was seen" defaultValue={answer?.note ?? ''} />
+          <TextField name="note" defaultValue={answer?.note ?? ''} />
         </div>
         <Button type="submit">{answer === undefined ? 'Answer it' : 'Answer it again'}</Button>
       </ActionForm>

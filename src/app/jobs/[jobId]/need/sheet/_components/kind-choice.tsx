@@ -3,8 +3,8 @@
 import { startTransition } from 'react';
 import type { SheetDrawing as Drawing, SheetKind } from '@/core/sheets';
 import { SheetDrawing } from '@/ui';
-import { UNTOUCHED } from '@/ui/forms/form-state';
-import { saveSheet } from '../actions';
+import { UNTOUCHED } from '@/subjects/language/shared';
+import { changeSheetKind } from '../actions';
 
 interface KindChoiceProps {
   readonly jobId: number;
@@ -24,7 +24,7 @@ export function KindChoice({ jobId, examples }: KindChoiceProps) {
     const data = new FormData();
     data.set('kind', kind);
     startTransition(async () => {
-      await saveSheet(jobId, UNTOUCHED, data);
+      await changeSheetKind(jobId, UNTOUCHED, data);
     });
   };
   return (

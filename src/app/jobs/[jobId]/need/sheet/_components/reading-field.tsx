@@ -4,7 +4,7 @@ import { type FormEvent, useEffect, useRef, useState } from 'react';
 import { READ_AS, type ReadAs } from '@/core/metrology';
 import { formatMm } from '@/subjects/language/shared';
 import { describePlace } from '@/subjects/sheet/shared';
-import { Button, Choice, Note, Problem, useShortcuts } from '@/ui';
+import { Button, Note, PlainChoice, Problem, useShortcuts } from '@/ui';
 import { type BodyAnswer, takeBody, takeBodyBack } from '../actions';
 import type { BenchMeasure, SheetBenchProps } from './sheet-types';
 
@@ -107,7 +107,7 @@ export function ReadingField({ jobId, measure, place, instruments, onTaken }: Re
           Take it <kbd>Enter</kbd>
         </Button>
         {measure.shape === 'round' && (
-          <Choice
+          <PlainChoice
             name="readAs"
             label="read as"
             value={readAs}
@@ -115,7 +115,7 @@ export function ReadingField({ jobId, measure, place, instruments, onTaken }: Re
             choices={READ_AS.map((each) => ({ value: each, label: READ_AS_LABELS[each] }))}
           />
         )}
-        <Choice
+        <PlainChoice
           name="instrumentId"
           label="with"
           choices={instruments.map(({ id, name }) => ({ value: String(id), label: name }))}

@@ -1,12 +1,13 @@
 'use client';
 
-import { useRef } from 'react';
+import { useMemo, useRef } from 'react';
 import { RUINS, WISHES } from '@/core/fits';
 import { type Sheet, SHEET_KINDS, type SheetChoices, type SheetOption, SHEETS } from '@/core/sheets';
 import { describeRuin, describeWish } from '@/subjects/job/shared';
 import { formatSigned } from '@/subjects/language/shared';
+import { sheetFormOf, sheetKindForm } from '@/subjects/sheet/shared';
 import { ActionForm, Button, Choice, TextField } from '@/ui';
-import { saveSheet } from '../actions';
+import { changeSheetKind, saveSheet } from '../actions';
 
 interface SheetChoicesFormProps {
   readonly jobId: number;
@@ -17,6 +18,7 @@ interface SheetChoicesFormProps {
 
 /** What should happen at each interface, and the plain numbers of the sheet. A wish counts as soon as it is chosen. */
 export function SheetChoicesForm({ jobId, choices, options, interfaces }: SheetChoicesFormProps) {
+  const form = useMemo(() => sheetFormOf(choices.kind, interfaces), [choices.kind, interfaces]);
   const box = useRef<HTMLDivElement>(null);
   const send = () => box.current?.closest('form')?.requestSubmit();
   return (
@@ -25,18 +27,17 @@ export function SheetChoicesForm({ jobId, choices, options, interfaces }: SheetC
         What should happen
       </h2>
       <ActionForm
-        action={saveSheet.bind(null, jobId)}
+        form={form}
+        action={saveSheet.bind(null, jobId, choices.kind)}
         label="Wishes and numbers of the sheet"
         className="grid gap-3"
       >
         <div ref={box} className="grid gap-3">
-          <input type="hidden" name="kind" value={choices.kind} />
-          {interfaces.map(({ id, label, wish, ruin, band, clearance, coatMm }) => (
+          {interfaces.map(({ id, wish, ruin, band, clearance, coatMm }) => (
             <div key={id} className="grid gap-2 sm:grid-cols-2">
               <input type="hidden" name={`coat_${id}`} value={coatMm ?? 0} />
               <Choice
                 name={`wish_${id}`}
-                label={`${label}: it should`}
                 defaultValue={wish}
                 onChange={send}
                 hint={
@@ -48,7 +49,6 @@ export function SheetChoicesForm({ jobId, choices, options, interfaces }: SheetC
               />
               <Choice
                 name={`ruin_${id}`}
-                label="if it goes wrong"
                 defaultValue={ruin}
                 onChange={send}
                 choices={RUINS.map((each) => ({ value: each, label: describeRuin(each) }))}
@@ -56,30 +56,17 @@ export function SheetChoicesForm({ jobId, choices, options, interfaces }: SheetC
               <details className="sm:col-span-2" open={clearance !== undefined}>
                 <summary className="text-sm text-soft">own clearance in place of the class</summary>
                 <div className="mt-1 grid gap-2 sm:grid-cols-2">
-                  <TextField
-                    name={`least_${id}`}
-                    label="least"
-                    unit="mm"
-                    aria-label={`Least clearance ${label}`}
-                    defaultValue={clearance?.lowMm ?? ''}
-                  />
-                  <TextField
-                    name={`most_${id}`}
-                    label="most"
-                    unit="mm"
-                    aria-label={`Most clearance ${label}`}
-                    defaultValue={clearance?.highMm ?? ''}
-                  />
+                  <TextField name={`least_${id}`} defaultValue={clearance?.lowMm ?? ''} />
+                  <TextField name={`most_${id}`} defaultValue={clearance?.highMm ?? ''} />
                 </div>
               </details>
             </div>
           ))}
           <div className="grid gap-3 sm:grid-cols-2">
-            {options.map(({ id, label, standard }) => (
+            {options.map(({ id, standard }) => (
               <TextField
                 key={id}
                 name={`option_${id}`}
-                label={label}
                 placeholder={String(standard)}
                 defaultValue={choices.options[id] ?? ''}
               />
@@ -90,7 +77,12 @@ export function SheetChoicesForm({ jobId, choices, options, interfaces }: SheetC
           Keep this
         </Button>
       </ActionForm>
-      <ActionForm action={saveSheet.bind(null, jobId)} label="Another sheet" className="mt-3">
+      <ActionForm
+        form={sheetKindForm}
+        action={changeSheetKind.bind(null, jobId)}
+        label="Another sheet"
+        className="mt-3"
+      >
         <details>
           <summary className="text-sm text-soft">Another kind of part</summary>
           <AnotherKind kind={choices.kind} />
@@ -103,13 +95,7 @@ export function SheetChoicesForm({ jobId, choices, options, interfaces }: SheetC
 function AnotherKind({ kind }: { kind: SheetChoices['kind'] }) {
   return (
     <div className="mt-2 flex items-end gap-2">
-      <Choice
-        name="kind"
-        id="another-kind"
-        label="Sheet"
-        defaultValue={kind}
-        choices={KINDS.map(({ value, label }) => ({ value, label }))}
-      />
+      <Choice name="kind" defaultValue={kind} choices={KINDS.map(({ value, label }) => ({ value, label }))} />
       <Button type="submit">Change to it</Button>
     </div>
   );

@@ -1,23 +1,21 @@
 import { and, eq } from 'drizzle-orm';
 import { fail, ok, type Result } from '@/core/result';
-import { type Db, queries, tables } from '@/store';
+import { type Db, queries, tables, evidenceChanged } from '@/store';
 import { bumpRevision, noteLedger } from '@/subjects/records';
-import { type FeatureInput, featureValues, findInputIssue, type JobIssue, keepMate } from './feature-input';
+import { type FeatureInput, featureValues, findInputIssue, keepMate } from './feature-input';
+import type { JobIssue } from './words-issues';
 import { NO_WISH } from './limits-of-wish';
 import { refit } from './refit-job';
 import { viewJob } from './view-job';
 import type { FeatureView } from './view-print';
+import type { JobEntry } from './words-ledger';
+import { keepSignatures } from '@/subjects/printing';
+import type { FeatureEffect } from './words-feature-effect';
 
 /** Forms show sizes to a ten-thousandth. */
 const SAME_MM = 6e-5;
 
-/** What a mend of a feature changed in what was already judged. */
-export interface MendEffect {
-  readonly before?: Pick<FeatureView, 'size' | 'verdict'>;
-  readonly after?: Pick<FeatureView, 'size' | 'verdict'>;
-}
-
-export interface FeatureMend extends FeatureInput {
+export interface FeatureChange extends FeatureInput {
   readonly drawnMm?: number;
   readonly revision: number;
 }
@@ -26,13 +24,13 @@ function viewOf(db: Db, jobId: number, featureId: number): FeatureView | undefin
   return viewJob(db, jobId)?.current?.features.find(({ id }) => id === featureId);
 }
 
-/** Mends a wrong sense, target or drawn size, readings or not, and tells what that changed. */
-export function mendFeature(
+/** Changes a wrong sense, target or drawn size, readings or not, and tells what that changed. */
+export function changeFeature(
   db: Db,
   jobId: number,
   featureId: number,
-  wanted: FeatureMend,
-): Result<MendEffect, JobIssue> {
+  wanted: FeatureChange,
+): Result<FeatureEffect, JobIssue> {
   const job = queries.findJob(db, jobId);
   const feature = queries.listFeatures(db, jobId).find(({ id }) => id === featureId);
   if (job === undefined || feature === undefined) return fail({ code: 'gone' });
@@ -41,7 +39,7 @@ export function mendFeature(
   if (issue !== undefined) return fail(issue);
   if (wanted.drawnMm !== undefined && !(wanted.drawnMm > 0)) return fail({ code: 'notPositive' });
   const before = viewOf(db, jobId, featureId);
-  db.transaction((tx) => {
+  const changed = db.transaction((tx) => {
     const mateId = keepMate(tx, jobId, wanted);
     const values = featureValues(wanted);
     // Limits typed by hand stand in place of a wish; a mate that was measured anew moves those of its wish.
@@ -61,7 +59,9 @@ export function mendFeature(
         .run();
     }
     bumpRevision(tx, jobId);
-    noteLedger(tx, jobId, 'need', `${wanted.name} mended`, 'sense, target, limits or drawn size');
+    noteLedger<JobEntry>(tx, jobId, 'need', { code: 'featureChanged', name: wanted.name });
+    return evidenceChanged(tx, { jobId });
   });
+  keepSignatures(db, changed);
   return ok({ before, after: viewOf(db, jobId, featureId) });
 }

@@ -1,4 +1,3 @@
-import { createHash } from 'node:crypto';
 import { estimateSize, type PartState } from '@/core/metrology';
 import { quoteOf } from '@/core/resins';
 import {
@@ -19,7 +18,6 @@ import {
   kindOf,
   printKey,
   queries,
-  tables,
 } from '@/store';
 import { standingTries } from './tries-as-evidence';
 
@@ -29,6 +27,8 @@ export interface LearnedSignature {
   readonly state: PartState;
   readonly signature: Signature;
   readonly report: SignatureReport;
+  /** Readings it was learned from, oldest first. */
+  readonly readingIds: readonly number[];
   readonly readingCount: number;
   /** Readings kept but not learned from: warm, too near the plate, or another state. */
   readonly leftOut: { readonly warm: number; readonly low: number; readonly otherState: number };
@@ -55,44 +55,11 @@ function toSignatureReading(reading: queries.StandingReading): SignatureReading 
   };
 }
 
-/** What an estimate costs to make: the same evidence gives the same one. */
-type Estimate = Pick<LearnedSignature, 'signature' | 'report'>;
-
-const kept = globalThis as typeof globalThis & { mellowEstimates?: WeakMap<Db, Map<string, Estimate>> };
-
-const MOST_KEPT = 16;
-
-/** Remembers a bench's last few estimates by what they were learned from. */
-function remember(db: Db, hash: string, estimate: () => Estimate): Estimate {
-  kept.mellowEstimates ??= new WeakMap();
-  const own = kept.mellowEstimates.get(db) ?? new Map<string, Estimate>();
-  kept.mellowEstimates.set(db, own);
-  const known = own.get(hash);
-  if (known !== undefined) return known;
-  const made = estimate();
-  own.set(hash, made);
-  if (own.size > MOST_KEPT) own.delete(own.keys().next().value!);
-  return made;
-}
-
-function keepSignature(
-  db: Db,
-  profileId: number,
-  hash: string,
-  report: SignatureReport,
-  readingIds: number[],
-): void {
-  db.insert(tables.signatures)
-    .values({ profileId, learnedFromHash: hash, readingIds, report, createdAt: new Date() })
-    .onConflictDoNothing()
-    .run();
-}
-
 /**
- * The signature of a profile from every standing reading and word in its main state; each new set of evidence is
- * estimated once and kept. Warm readings and those under 1 mm height are left out and counted.
+ * The signature of a profile from every standing reading and word in its main state. Warm readings and those under 1 mm
+ * height are left out and counted.
  */
-export function learnSignature(db: Db, profileId: number): LearnedSignature {
+function estimate(db: Db, profileId: number): LearnedSignature {
   const all = queries.listStandingReadings(db, queries.ofProfile(profileId));
   const state = mainState(all);
   const inState = all.filter(({ session }) => session.state === state);
@@ -108,30 +75,19 @@ export function learnSignature(db: Db, profileId: number): LearnedSignature {
     jawFlatsUnknown: Object.values(instruments).some(({ jawFlatMm }) => jawFlatMm === 'unknown'),
   };
   const readings = used.map(toSignatureReading);
-  const learnedFrom = JSON.stringify([profileId, state, readings, tries, instruments, priorOptions]);
-  const hash = createHash('sha256').update(learnedFrom).digest('hex');
-  const estimate = remember(db, hash, () => {
-    const options = { instruments, prior: lawPrior(priorOptions), tries };
-    const signature = estimateSignature(readings, options);
-    const report = reportSignature(signature, [], options, (i) => {
-      const observation = signature.observations[i];
-      const values = observation.readings.map((reading) => reading.readingMm);
-      return estimateSize(values, { instrument: instruments[observation.instrument] }).u_mm;
-    });
-    if (readings.length > 0)
-      keepSignature(
-        db,
-        profileId,
-        hash,
-        report,
-        used.map(({ id }) => id),
-      );
-    return { signature, report };
+  const options = { instruments, prior: lawPrior(priorOptions), tries };
+  const signature = estimateSignature(readings, options);
+  const report = reportSignature(signature, [], options, (i) => {
+    const observation = signature.observations[i];
+    const values = observation.readings.map((reading) => reading.readingMm);
+    return estimateSize(values, { instrument: instruments[observation.instrument] }).u_mm;
   });
   return {
-    ...estimate,
     profileId,
     state,
+    signature,
+    report,
+    readingIds: used.map(({ id }) => id),
     readingCount: readings.length,
     leftOut: {
       warm: inState.length - cool.length,
@@ -140,4 +96,22 @@ export function learnSignature(db: Db, profileId: number): LearnedSignature {
     },
     instruments,
   };
+}
+
+/** Signatures that were made, by the key of their evidence: a key never comes again with other evidence. */
+const made = new Map<string, LearnedSignature>();
+
+/** Signatures that are kept in memory; the least lately asked for goes first. */
+const MOST_IN_MEMORY = 32;
+
+/** The newest signature of a profile, made once for each change of its evidence. */
+export function newestSignature(db: Db, profileId: number): LearnedSignature {
+  const key = queries.findProfile(db, profileId)?.profile.evidenceKey;
+  if (key === undefined) throw new RangeError(`newestSignature: there is no profile ${profileId}`);
+  const known = made.get(key);
+  const learned = known ?? estimate(db, profileId);
+  made.delete(key);
+  made.set(key, learned);
+  if (made.size > MOST_IN_MEMORY) made.delete(made.keys().next().value!);
+  return learned;
 }

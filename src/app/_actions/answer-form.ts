@@ -1,0 +1,40 @@
+import { redirect } from 'next/navigation';
+import type { z } from 'zod';
+import type { Result } from '@/core/result';
+import { done, faulty, type FormAnswer, GONE_WORDS, parseForm, refused } from '@/subjects/language/shared';
+import { areIds } from './ids';
+
+interface Answering<Form extends z.ZodType, Value, Issue> {
+  readonly form: Form;
+  readonly data: FormData;
+  /** Rows that the page spoke of; what can be no id of a row is refused. */
+  readonly ids?: readonly unknown[];
+  /** The one use case behind the form. */
+  readonly verb: (wanted: z.output<Form>) => Result<Value, Issue>;
+  /** Its issue in words. */
+  readonly refusal: (issue: Issue) => string;
+  /** What is said when it went well. */
+  readonly said?: (value: Value, wanted: z.output<Form>) => string;
+  /** Shows anew what the verb changed. */
+  readonly changed: () => void;
+  /** Where to go on, instead of saying something. */
+  readonly goOn?: (value: Value) => string;
+}
+
+/** Answers a form: parse, one verb, show anew what changed, say how it went. */
+export function answerForm<Form extends z.ZodType, Value, Issue>(
+  answering: Answering<Form, Value, Issue>,
+): FormAnswer {
+  const { form, data, ids = [], verb, refusal, said, changed, goOn } = answering;
+  if (!areIds(...ids)) return refused(GONE_WORDS);
+  const wanted = parseForm(form, data);
+  if (!wanted.ok) return faulty(wanted.issue);
+  const answer = verb(wanted.value);
+  if (!answer.ok) {
+    changed();
+    return refused(refusal(answer.issue));
+  }
+  changed();
+  if (goOn !== undefined) redirect(goOn(answer.value));
+  return done(said?.(answer.value, wanted.value) ?? 'Kept.');
+}

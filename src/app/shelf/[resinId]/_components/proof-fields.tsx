@@ -1,0 +1,205 @@
+'use client';
+
+import { useState } from 'react';
+import { BATHS, BENDS, type BendTest, type ProofKind, SAG_STRAIN } from '@/core/resins';
+import { describeBend, PROOF_COLUMNS } from '@/subjects/resin/shared';
+import { Button, Caution, Choice, Link, TextField, Tick } from '@/ui';
+import { bendOnSimulated } from '../../actions';
+import { ProofRows } from './proof-rows';
+
+function Held({ value = 'threePoint' }: { value?: string }) {
+  return (
+    <div className="sm:col-span-2">
+      <Choice
+        name="bend"
+        defaultValue={value}
+        choices={BENDS.map((bend) => ({ value: bend, label: describeBend(bend) }))}
+      />
+    </div>
+  );
+}
+
+function BendFields({ resinId }: { resinId: number }) {
+  const [filled, setFilled] = useState<{ test: BendTest; turn: number } | undefined>();
+  const [said, setSaid] = useState('');
+  const fill = async () => {
+    const turn = (filled?.turn ?? 0) + 1;
+    const test = await bendOnSimulated(resinId, turn);
+    if (test === undefined) setSaid('No simulated printer stands on this bench: load a real bar.');
+    else setFilled({ test, turn });
+  };
+  const test = filled?.test;
+  return (
+    <>
+      <p className="flex flex-wrap items-center gap-3 text-sm text-soft sm:col-span-4">
+        <span>
+          Print the bars as a{' '}
+          <Link href="/gauges?choice=bar" className="underline">
+            gauge
+          </Link>
+          , wash and cure them as usual, and read within half a minute of each weight.
+        </span>
+        <Button onClick={() => void fill()}>Let the simulated bench load it</Button>
+        <span role="status">{said}</span>
+      </p>
+      {/* Filled anew, the fields take their new start values. */}
+      <div key={filled?.turn ?? 0} className="contents">
+        <Held />
+        <TextField name="spanMm" defaultValue={test?.spanMm ?? ''} />
+        <TextField name="caliperMm" placeholder="0.02" />
+        <div className="sm:col-span-2">
+          <TextField
+            name="widthsMm"
+
+            placeholder="10.02 10.01 10.03"
+            defaultValue={test?.widthsMm.join(' ')}
+          />
+        </div>
+        <div className="sm:col-span-2">
+          <TextField
+            name="thicknessesMm"
+
+            placeholder="4.01 4.00 4.02"
+            defaultValue={test?.thicknessesMm.join(' ')}
+          />
+        </div>
+        <ProofRows
+          columns={PROOF_COLUMNS.bend}
+          values={test?.steps.map(({ massG, readingMm }) => [massG, readingMm] as const)}
+        />
+      </div>
+    </>
+  );
+}
+
+function BarFields() {
+  return (
+    <>
+      <Held />
+      <TextField name="spanMm" />
+      <TextField name="widthMm" />
+      <TextField name="thicknessMm" />
+    </>
+  );
+}
+
+function BreakFields() {
+  return (
+    <>
+      <BarFields />
+      <TextField name="caliperMm" placeholder="0.02" />
+      <div className="sm:col-span-2">
+        <TextField name="deflectionsMm" placeholder="6.2 5.8" />
+      </div>
+      <Tick
+        name="broke"
+        hint="(untick when bending ended first)"
+        defaultChecked
+        className="self-end pb-2 sm:col-span-2"
+      />
+      <div className="sm:col-span-4">
+        <Caution>
+          Brittle bars break into flying splinters: eyes covered, hands behind a cloth, bend slowly, nobody
+          beside you.
+        </Caution>
+      </div>
+    </>
+  );
+}
+
+function SagFields() {
+  return (
+    <>
+      <BarFields />
+      <TextField name="massG" />
+      <Choice
+        name="bath"
+
+        choices={BATHS.map((bath) => ({
+          value: bath,
+          label: bath === 'water' ? 'water, to 95 °C' : 'an oven, in air',
+        }))}
+      />
+      <TextField name="thermometerK" defaultValue="1" />
+      <ProofRows columns={PROOF_COLUMNS.sag} />
+      <div className="space-y-2 sm:col-span-4">
+        <p className="text-sm text-soft">
+          Five minutes a step; the first row is the cold start. It counts as giving way once the sag has grown
+          by that of {SAG_STRAIN * 100} % strain. It is a bending test of a bar, not a safety rating of a
+          part.
+        </p>
+        <Caution>
+          Kettle: steam and spilled water scald, and hot bars bend in the fingers; use tongs. Oven: never one
+          used for food, resin fumes need air, and stay with it. Neither proves a part that holds pressure,
+          mains or a person.
+        </Caution>
+      </div>
+    </>
+  );
+}
+
+function DropFields() {
+  return (
+    <>
+      <div className="sm:col-span-2">
+        <TextField name="wholeM" placeholder="1 1 1 1 1" />
+      </div>
+      <div className="sm:col-span-2">
+        <TextField name="brokenM" placeholder="1.8" />
+      </div>
+      <p className="text-sm text-soft sm:col-span-4">
+        One height a fall, of a spare part or a bar on a hard floor, in several ways of landing. Five whole
+        falls show little more than an even chance with certainty; eyes covered.
+      </p>
+    </>
+  );
+}
+
+function YellowingFields() {
+  return (
+    <>
+      <TextField name="accepted" defaultValue="1" />
+      <ProofRows columns={PROOF_COLUMNS.yellowing} />
+      <p className="text-sm text-soft sm:col-span-4">
+        Offcuts cured for different times, laid on a white card by daylight: 0 like the card, 5 amber. The
+        lamp harms eyes: lid closed.
+      </p>
+    </>
+  );
+}
+
+function CreepFields() {
+  return (
+    <>
+      <div className="sm:col-span-2">
+        <TextField
+          name="under"
+
+          placeholder="its own weight on a sunny sill"
+        />
+      </div>
+      <TextField name="firstMm" />
+      <TextField name="weeks" defaultValue="6" />
+      <TextField name="caliperMm" placeholder="0.02" />
+      <p className="text-sm text-soft sm:col-span-4">Today will remind of the second reading.</p>
+    </>
+  );
+}
+
+/** What is typed for one kind of proof. */
+export function ProofFields({ kind, resinId }: { kind: ProofKind; resinId: number }) {
+  switch (kind) {
+    case 'bend':
+      return <BendFields resinId={resinId} />;
+    case 'break':
+      return <BreakFields />;
+    case 'sag':
+      return <SagFields />;
+    case 'drop':
+      return <DropFields />;
+    case 'yellowing':
+      return <YellowingFields />;
+    case 'creep':
+      return <CreepFields />;
+  }
+}

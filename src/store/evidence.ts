@@ -1,0 +1,55 @@
+import { eq } from 'drizzle-orm';
+import type { Db } from './client';
+import { attempts, prints, profiles, tries } from './schema';
+
+/** What was changed: a print or a job that was measured, or the sheet of a resin. */
+export type EvidenceOf =
+  { readonly printId: number } | { readonly jobId: number } | { readonly resinId: number };
+
+function profilesOf(db: Db, changed: EvidenceOf): number[] {
+  if ('resinId' in changed)
+    return db
+      .select({ id: profiles.id })
+      .from(profiles)
+      .where(eq(profiles.resinId, changed.resinId))
+      .all()
+      .map(({ id }) => id);
+  if ('jobId' in changed)
+    return db
+      .selectDistinct({ id: attempts.profileId })
+      .from(attempts)
+      .where(eq(attempts.jobId, changed.jobId))
+      .all()
+      .map(({ id }) => id);
+  return db
+    .select({ id: attempts.profileId })
+    .from(attempts)
+    .innerJoin(prints, eq(prints.attemptId, attempts.id))
+    .where(eq(prints.id, changed.printId))
+    .all()
+    .map(({ id }) => id);
+}
+
+/** Profiles about whose prints words of fit were said: what a word means is learned from all of them together. */
+function profilesWithTries(db: Db): number[] {
+  return db
+    .selectDistinct({ id: attempts.profileId })
+    .from(tries)
+    .innerJoin(prints, eq(tries.printId, prints.id))
+    .innerJoin(attempts, eq(prints.attemptId, attempts.id))
+    .all()
+    .map(({ id }) => id);
+}
+
+/**
+ * Gives the profiles that a change touches a new evidence key, in the transaction of that change, so that whoever asks
+ * for their signatures next gets ones that know of it. Gives their ids.
+ */
+export function evidenceChanged(db: Db, changed: EvidenceOf): number[] {
+  const own = profilesOf(db, changed);
+  const withTries = profilesWithTries(db);
+  const touched = own.some((id) => withTries.includes(id)) ? [...new Set([...own, ...withTries])] : own;
+  for (const id of touched)
+    db.update(profiles).set({ evidenceKey: crypto.randomUUID() }).where(eq(profiles.id, id)).run();
+  return own;
+}

@@ -1,0 +1,7 @@
+import { z } from 'zod';
+import { finite, LONGEST_MM } from '@/subjects/language/shared';
+
+/** Sizes of features as they were measured on a corrected file. */
+export const fileSizesInput = z
+  .array(z.object({ id: z.int().positive(), afterMm: finite.positive().max(LONGEST_MM) }))
+  .max(500);

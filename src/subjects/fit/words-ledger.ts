@@ -1,0 +1,38 @@
+import type { JointKind, Wish } from '@/core/fits';
+import { formatMm, formatSigned } from '@/subjects/language/shared';
+import type { LedgerWords } from '@/subjects/records/shared';
+
+/** What is decided under Fit. */
+export type FitEntry =
+  | {
+      readonly code: 'wished';
+      readonly feature: string;
+      readonly wish: Wish;
+      readonly isoFit: string | null;
+      readonly mate: string;
+      readonly mateMm: number;
+      readonly lowMm: number;
+      readonly highMm: number;
+    }
+  | {
+      readonly code: 'jointKept';
+      readonly name: string;
+      readonly kind: JointKind;
+      readonly gapMm: number;
+      readonly scale: number;
+    };
+
+export function describeFitEntry(entry: FitEntry): LedgerWords {
+  switch (entry.code) {
+    case 'wished':
+      return {
+        title: `${entry.feature}: ${entry.isoFit ?? entry.wish} on ${entry.mate}`,
+        detail: `clearance ${formatSigned(entry.lowMm, 3)} to ${formatSigned(entry.highMm, 3)} mm on ${formatMm(entry.mateMm)}`,
+      };
+    case 'jointKept':
+      return {
+        title: `${entry.name}: gap ${entry.gapMm} per side`,
+        detail: `${entry.kind}, wanted at ${Math.round(entry.scale * 100)} %`,
+      };
+  }
+}

@@ -1,0 +1,18 @@
+import { ok, type Result } from '@/core/result';
+import { allOrNothing, type Db } from '@/store';
+import { touchSimulatedRung } from '@/subjects/simulated';
+import type { SimulatedIssue } from '@/subjects/simulated/shared';
+import { recordRung } from './record-rung';
+
+/** Lets the simulated hand try rungs of a simulated print, all of them or none. */
+export function tryAllRungs(db: Db, printId: number, rungs: readonly number[]): Result<void, SimulatedIssue> {
+  return allOrNothing(db, (tx) => {
+    for (const rung of rungs) {
+      const touched = touchSimulatedRung(tx, printId, rung);
+      if (!touched.ok) return touched;
+      const clientKey = `simulated-${printId}-${rung}`;
+      recordRung(tx, { clientKey, printId, rung, outcome: touched.value, state: 'green' });
+    }
+    return ok(undefined);
+  });
+}

@@ -1,0 +1,12 @@
+import type { LedgerWords } from '@/subjects/records/shared';
+
+export interface GaugeEntry {
+  readonly code: 'gaugeDrawn';
+}
+
+export function describeGaugeEntry(entry: GaugeEntry): LedgerWords {
+  switch (entry.code) {
+    case 'gaugeDrawn':
+      return { title: 'Gauge drawn', detail: 'as it is: what the printer does to it is the answer' };
+  }
+}

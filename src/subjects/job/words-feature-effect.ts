@@ -1,0 +1,25 @@
+import type { SizeEstimate, Verdict } from '@/core/metrology';
+import { describeVerdict, formatMm } from '@/subjects/language/shared';
+
+interface Judged {
+  readonly size?: SizeEstimate;
+  readonly verdict?: Verdict;
+}
+
+/** What a change of a feature did to what was already judged. */
+export interface FeatureEffect {
+  readonly before?: Judged;
+  readonly after?: Judged;
+}
+
+/** The effect of a change in a sentence. */
+export function describeFeatureEffect(name: string, { before, after }: FeatureEffect): string {
+  if (after?.size === undefined || after.verdict === undefined) return `${name} changed.`;
+  const now = `${formatMm(after.size.sizeMm, 3)} mm, ${describeVerdict(after.verdict)}`;
+  if (before?.size === undefined || before.verdict === undefined)
+    return `${name} changed. It now reads ${now}.`;
+  const was = `${formatMm(before.size.sizeMm, 3)} mm, ${describeVerdict(before.verdict)}`;
+  return was === now
+    ? `${name} changed; its verdict stays: ${now}.`
+    : `${name} changed. It was ${was}; it is now ${now}.`;
+}

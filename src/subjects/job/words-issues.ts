@@ -1,0 +1,51 @@
+import type { FeatureKindIssue } from '@/core/metrology';
+import { describeKindIssue, describeTakenName, GONE_WORDS } from '@/subjects/language/shared';
+
+/** Why a job or one of its features was not changed. */
+export type JobIssue =
+  | { readonly code: 'gone' }
+  | { readonly code: 'changedElsewhere' }
+  | { readonly code: 'nameTaken'; readonly name: string }
+  | { readonly code: 'limitsCrossed' }
+  | { readonly code: 'notPositive' }
+  | { readonly code: 'kind'; readonly issue: FeatureKindIssue };
+
+/** Why an attempt was not started. */
+export type StartIssue =
+  | { readonly code: 'gone' }
+  | { readonly code: 'noProfile' }
+  | { readonly code: 'noFeatures' }
+  | { readonly code: 'noReason' };
+
+export const CHANGED_ELSEWHERE_WORDS =
+  'another window changed this job meanwhile. Nothing of yours is lost: copy it, load the page again and put it in.';
+
+export function describeJobIssue(issue: JobIssue): string {
+  switch (issue.code) {
+    case 'gone':
+      return GONE_WORDS;
+    case 'changedElsewhere':
+      return CHANGED_ELSEWHERE_WORDS;
+    case 'nameTaken':
+      return describeTakenName(issue.name);
+    case 'limitsCrossed':
+      return 'the lower limit must lie below the upper one, both as signed deviations such as −0.05 and +0.05.';
+    case 'notPositive':
+      return 'a size must be above zero.';
+    case 'kind':
+      return `${describeKindIssue(issue.issue)}.`;
+  }
+}
+
+export function describeStartIssue(issue: StartIssue): string {
+  switch (issue.code) {
+    case 'gone':
+      return GONE_WORDS;
+    case 'noProfile':
+      return 'choose the printer, resin and profile under Need first.';
+    case 'noFeatures':
+      return 'enter at least one feature with its target under Need first.';
+    case 'noReason':
+      return 'say in a line why: what changed is found by itself, the reason is not.';
+  }
+}

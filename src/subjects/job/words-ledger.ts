@@ -1,0 +1,37 @@
+import type { LedgerWords } from '@/subjects/records/shared';
+
+/** What is decided of a job's features, file and attempts. */
+export type JobEntry =
+  | {
+      readonly code: 'attemptDrawn';
+      readonly number: number;
+      readonly sizesMm: readonly number[];
+      readonly reason: string;
+      readonly readingCount: number;
+    }
+  | { readonly code: 'partBroughtIn'; readonly name: string }
+  | { readonly code: 'featureChanged'; readonly name: string };
+
+/** Sizes of an attempt that are named in its line. */
+const MOST_SIZES = 4;
+
+export function describeJobEntry(entry: JobEntry): LedgerWords {
+  switch (entry.code) {
+    case 'attemptDrawn': {
+      const { number, sizesMm, reason, readingCount } = entry;
+      const more = sizesMm.length > MOST_SIZES ? ' …' : '';
+      const learned =
+        readingCount === 0
+          ? 'no signature yet: the prior decided'
+          : `${readingCount} readings of this profile`;
+      return {
+        title: `Attempt ${number} drawn ${sizesMm.slice(0, MOST_SIZES).join(' / ')}${more}`,
+        detail: reason === '' ? learned : reason,
+      };
+    }
+    case 'partBroughtIn':
+      return { title: 'Part brought in', detail: entry.name };
+    case 'featureChanged':
+      return { title: `${entry.name} changed`, detail: 'sense, target, limits or drawn size' };
+  }
+}

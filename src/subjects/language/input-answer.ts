@@ -1,0 +1,24 @@
+import type { FormFaults } from './input-fields';
+
+/** What a server action answers to a form: how it went, in a sentence or field by field. */
+export interface FormAnswer {
+  readonly ok: boolean;
+  readonly message?: string;
+  readonly faults?: FormFaults;
+  /** Tells one answer from an equal one before. */
+  readonly at?: number;
+}
+
+export const UNTOUCHED: FormAnswer = { ok: true };
+
+export function refused(message: string): FormAnswer {
+  return { ok: false, message, at: Date.now() };
+}
+
+export function faulty(faults: FormFaults): FormAnswer {
+  return { ok: false, faults, at: Date.now() };
+}
+
+export function done(message?: string): FormAnswer {
+  return { ok: true, message, at: Date.now() };
+}

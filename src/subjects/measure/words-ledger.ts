@@ -1,0 +1,11 @@
+import type { LedgerWords } from '@/subjects/records/shared';
+
+export interface MeasureEntry {
+  readonly code: 'readingsTakenIn';
+  readonly readings: number;
+  readonly newFeatures: number;
+}
+
+export function describeMeasureEntry({ readings, newFeatures }: MeasureEntry): LedgerWords {
+  return { title: `${readings} readings taken in from a file`, detail: `${newFeatures} features new` };
+}

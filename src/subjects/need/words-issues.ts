@@ -1,0 +1,38 @@
+import { CHANGED_ELSEWHERE_WORDS } from '@/subjects/job/shared';
+import { GONE_WORDS } from '@/subjects/language/shared';
+
+/** Why a need was not changed. */
+export type NeedIssue = { readonly code: 'gone' } | { readonly code: 'changedElsewhere' };
+
+/** Why the acceptance test was not answered. */
+export type AnswerIssue =
+  { readonly code: 'gone' } | { readonly code: 'noTest' } | { readonly code: 'notPrinted' };
+
+/** Why a picture was not kept. */
+export type PictureIssue =
+  | { readonly code: 'notAPicture' }
+  | { readonly code: 'pictureTooLarge'; readonly bytes: number; readonly limitBytes: number };
+
+export function describeNeedIssue({ code }: NeedIssue): string {
+  return code === 'gone' ? GONE_WORDS : CHANGED_ELSEWHERE_WORDS;
+}
+
+export function describeAnswerIssue({ code }: AnswerIssue): string {
+  switch (code) {
+    case 'gone':
+      return GONE_WORDS;
+    case 'noTest':
+      return 'no acceptance test was agreed. Write it under Need.';
+    case 'notPrinted':
+      return 'nothing is printed yet that could be tested.';
+  }
+}
+
+export function describePictureIssue(issue: PictureIssue): string {
+  switch (issue.code) {
+    case 'notAPicture':
+      return 'this is neither a JPEG nor a PNG nor a WebP picture. Save it as one of these.';
+    case 'pictureTooLarge':
+      return `the picture has ${Math.round(issue.bytes / 1e6)} MB; up to ${Math.round(issue.limitBytes / 1e6)} MB are kept. Make it smaller.`;
+  }
+}

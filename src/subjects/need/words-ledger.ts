@@ -1,0 +1,41 @@
+import type { DecisionRule } from '@/core/metrology';
+import type { Answer } from '@/core/need';
+import { describeRule } from '@/subjects/language/shared';
+import type { LedgerWords } from '@/subjects/records/shared';
+import type { Reopened } from './words-reopened';
+
+/** What is decided of what a job is for. */
+export type NeedEntry =
+  | { readonly code: 'testAgreed'; readonly test: string }
+  | { readonly code: 'ruleChosen'; readonly rule: DecisionRule }
+  | { readonly code: 'needReopened'; readonly opened: readonly Reopened[] }
+  | { readonly code: 'testAnswered'; readonly answer: Answer; readonly print: string; readonly note: string };
+
+function shortly(each: Reopened): string {
+  switch (each.code) {
+    case 'fits':
+      return `limits of ${each.names.join(', ')} moved`;
+    case 'acceptance':
+      return 'the acceptance test is open again';
+    case 'resin':
+      return `${each.name} no longer passes`;
+    case 'drawn':
+      return `attempt ${each.attempt} was drawn before`;
+  }
+}
+
+export function describeNeedEntry(entry: NeedEntry): LedgerWords {
+  switch (entry.code) {
+    case 'testAgreed':
+      return { title: 'Acceptance test agreed', detail: entry.test };
+    case 'ruleChosen':
+      return { title: 'Decision rule', detail: describeRule(entry.rule) };
+    case 'needReopened':
+      return { title: 'Need changed', detail: entry.opened.map(shortly).join('; ') };
+    case 'testAnswered':
+      return {
+        title: `Acceptance test ${entry.answer}`,
+        detail: `print ${entry.print}${entry.note === '' ? '' : `: ${entry.note}`}`,
+      };
+  }
+}

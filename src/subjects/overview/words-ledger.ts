@@ -1,0 +1,55 @@
+import { type CheckEntry, describeCheckEntry } from '@/subjects/check/shared';
+import { type ChoiceEntry, describeChoiceEntry } from '@/subjects/choice/shared';
+import { describeFitEntry, type FitEntry } from '@/subjects/fit/shared';
+import { describeGaugeEntry, type GaugeEntry } from '@/subjects/gauge/shared';
+import { describeJobEntry, type JobEntry } from '@/subjects/job/shared';
+import { describeMeasureEntry, type MeasureEntry } from '@/subjects/measure/shared';
+import { describeNeedEntry, type NeedEntry } from '@/subjects/need/shared';
+import { describeToldEntry, type LedgerWords, type ToldEntry } from '@/subjects/records/shared';
+import { describeSheetEntry, type SheetEntry } from '@/subjects/sheet/shared';
+
+/** Everything that stands in a ledger; each subject says its own. */
+export type LedgerEntry =
+  | JobEntry
+  | NeedEntry
+  | SheetEntry
+  | ChoiceEntry
+  | FitEntry
+  | GaugeEntry
+  | CheckEntry
+  | MeasureEntry
+  | ToldEntry;
+
+/** A line of the ledger in words. */
+export function describeLedgerEntry(entry: LedgerEntry): LedgerWords {
+  switch (entry.code) {
+    case 'attemptDrawn':
+    case 'partBroughtIn':
+    case 'featureChanged':
+      return describeJobEntry(entry);
+    case 'testAgreed':
+    case 'ruleChosen':
+    case 'needReopened':
+    case 'testAnswered':
+      return describeNeedEntry(entry);
+    case 'sheetTakenOver':
+      return describeSheetEntry(entry);
+    case 'strainAsked':
+    case 'resinChosen':
+      return describeChoiceEntry(entry);
+    case 'wished':
+    case 'jointKept':
+      return describeFitEntry(entry);
+    case 'gaugeDrawn':
+      return describeGaugeEntry(entry);
+    case 'stanceSaid':
+    case 'layersRead':
+    case 'findingJudged':
+    case 'partTurned':
+      return describeCheckEntry(entry);
+    case 'readingsTakenIn':
+      return describeMeasureEntry(entry);
+    case 'told':
+      return describeToldEntry(entry);
+  }
+}

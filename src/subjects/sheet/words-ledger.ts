@@ -1,0 +1,15 @@
+import { formatMm } from '@/subjects/language/shared';
+import type { LedgerWords } from '@/subjects/records/shared';
+
+export interface SheetEntry {
+  readonly code: 'sheetTakenOver';
+  readonly again: boolean;
+  readonly sizes: readonly { readonly name: string; readonly targetMm: number }[];
+}
+
+export function describeSheetEntry({ again, sizes }: SheetEntry): LedgerWords {
+  return {
+    title: again ? 'Sheet taken over again' : `Sheet taken over, ${sizes.length} sizes`,
+    detail: sizes.map(({ name, targetMm }) => `${name} ${formatMm(targetMm, 3)}`).join(', '),
+  };
+}

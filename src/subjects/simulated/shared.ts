@@ -1,0 +1,1 @@
+export { describeSimulatedIssue, type SimulatedIssue } from './words-issues';
