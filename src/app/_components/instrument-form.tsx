@@ -1,6 +1,6 @@
 'use client';
 
-import { ActionForm, Button, TextField } from '@/ui';
+import { ActionForm, Button, TextField, Tick } from '@/ui';
 import { addInstrument } from './add-instrument';
 import { instrumentForm } from '@/subjects/caliper/shared';
 
@@ -17,10 +17,7 @@ export function InstrumentForm() {
       <TextField name="mpeMm" defaultValue="0.02" />
       <TextField name="resolutionMm" defaultValue="0.01" />
       <TextField name="jawFlatMm" />
-      <label className="flex items-start gap-2">
-        <input type="checkbox" name="simulated" className="mt-1 size-4" />
-        <span>A simulated caliper, for parts of a simulated printer</span>
-      </label>
+      <Tick name="simulated" />
       <Button type="submit" className="justify-self-start sm:col-span-2">
         Put it on the bench
       </Button>

@@ -1,6 +1,6 @@
 'use client';
 
-import { ActionForm, Button, type FormAction, TextField } from '@/ui';
+import { ActionForm, Button, type FormAction, TextField, Tick } from '@/ui';
 import { profileForm } from '@/subjects/printing/shared';
 
 /** A printer with a resin and its settings: known names are taken again, new ones made. */
@@ -19,13 +19,11 @@ export function ProfileForm({ action }: { action: FormAction }) {
       <TextField name="profileName" placeholder="0.05 mm, 2.4 s" />
       <TextField name="layerMm" placeholder="0.05" />
       <TextField name="lot" />
-      <label className="flex items-start gap-2 self-end pb-2">
-        <input type="checkbox" name="simulated" className="mt-1 size-4" />
-        <span>
-          A simulated printer for practice{' '}
-          <span className="text-soft">(prints on the screen, with hidden faults of its own)</span>
-        </span>
-      </label>
+      <Tick
+        name="simulated"
+        hint="(prints on the screen, with hidden faults of its own)"
+        className="self-end pb-2"
+      />
       <Button type="submit" className="justify-self-start">
         Make it
       </Button>

@@ -24,7 +24,7 @@ export const instrumentForm = z
       high: 5,
       hint: 'They bridge a bore and read it small. Blank: unknown, and holes and jaws cannot be told apart.',
     }),
-    simulated: tickField('A simulated caliper, which types by itself'),
+    simulated: tickField('A simulated caliper, for parts of a simulated printer'),
   })
   .transform((values) => ({ ...values, jawFlatUnknown: values.jawFlatMm === undefined }));
 
@@ -43,5 +43,5 @@ export const sessionForm = z.object({
   }),
   instrumentC: optionalNumber('Caliper temperature', 'temperature', { low: -20, high: 60 }),
   state: choiceField('The part is', PART_STATES),
-  warm: tickField('still warm from lamp or water'),
+  warm: tickField('still warm'),
 });

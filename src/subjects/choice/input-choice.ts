@@ -26,7 +26,7 @@ export const requirementForm = z
     stiffnessLeast: numberOrNull('At least as stiff as', 'stress', { low: 0, high: 50_000 }),
     stiffnessMost: numberOrNull('At most as stiff as', 'stress', { low: 0, high: 50_000 }),
     shoreA: numberOrNull('Shore A hardness', 'number', { low: 0, high: 100 }),
-    clear: tickField('It must stay clear'),
+    clear: tickField('must be clear'),
     rated: textField('Must be rated for, parted by commas', { optional: true, limit: 200 }),
     ...tickFields('wash', WASH_LIQUIDS, describeLiquid),
     room_C: numberOrNull('Room temperature', 'temperature', { low: -20, high: 60 }),

@@ -4,3 +4,4 @@ export { describeFastening, describeFasteningReason, describeFasteningSize } fro
 export { describeIsoIssue, describePress } from './words-fit';
 export { describeWishIssue } from './words-issues';
 export { describeFitEntry, type FitEntry } from './words-ledger';
+export { listStandardMates } from './words-standard-mates';

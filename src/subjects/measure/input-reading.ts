@@ -30,3 +30,5 @@ export const tryInput = z.object({
   state: z.enum(PART_STATES),
   pushN: z.number().positive().max(10_000).optional(),
 });
+
+export type TryInput = z.infer<typeof tryInput>;

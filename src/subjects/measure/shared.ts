@@ -1,4 +1,4 @@
-export { readingInput, type ReadingInput, tryInput } from './input-reading';
+export { readingInput, type ReadingInput, tryInput, type TryInput } from './input-reading';
 export { parseReadingsCsv, type ReadingRow } from './input-readings-csv';
 export { describeImportIssue } from './words-import';
 export { describeReadingIssue, describeTakeBackIssue, type ReadingIssue } from './words-issues';

@@ -10,7 +10,7 @@ export const profileForm = z
       high: 1,
       hint: 'Leave blank when unknown.',
     }),
-    simulated: tickField('A simulated printer, to try things with'),
+    simulated: tickField('A simulated printer for practice'),
     resinName: textField('Resin', { limit: 60 }),
     shrinkPercent: optionalNumber('Linear shrink from its datasheet', 'percent', {
       low: -5,

@@ -2,11 +2,9 @@
 
 import { type FitClasses, WISHES } from '@/core/fits';
 import { describeWish } from '@/subjects/job/shared';
-import { ActionForm, Button } from '@/ui';
+import { ActionForm, Button, CellField } from '@/ui';
 import { saveClasses } from '../actions';
 import { classesForm } from '@/subjects/house/shared';
-
-const BOX = 'num w-24 rounded-[4px] border border-edge bg-sheet px-2 py-1.5 text-right';
 
 /** What each wish means in this shop: clearance on the diameter at 10 mm. */
 export function ClassFields({ classes }: { classes: FitClasses }) {
@@ -31,19 +29,17 @@ export function ClassFields({ classes }: { classes: FitClasses }) {
                   <span className="block text-sm font-normal text-soft">{means}</span>
                 </th>
                 <td className="pr-2">
-                  <input
+                  <CellField
                     name={`low_${wish}`}
-                    aria-label={`Least clearance of ${name}, mm`}
                     defaultValue={classes[wish].lowMm}
-                    className={BOX}
+                    className="w-24 text-right"
                   />
                 </td>
                 <td>
-                  <input
+                  <CellField
                     name={`high_${wish}`}
-                    aria-label={`Most clearance of ${name}, mm`}
                     defaultValue={classes[wish].highMm}
-                    className={BOX}
+                    className="w-24 text-right"
                   />
                 </td>
               </tr>

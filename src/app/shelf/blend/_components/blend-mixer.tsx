@@ -68,7 +68,6 @@ export function BlendMixer({ resins }: { resins: readonly ResinFile[] }) {
           <div key={number} className="grid grid-cols-[minmax(0,1fr)_7rem] gap-3">
             <Choice
               name={`resin_${number}`}
-              label={i === 2 ? 'Third resin, if any' : `${i === 0 ? 'First' : 'Second'} resin`}
               value={parts[i].resin}
               onChange={(event) => change(i, { resin: event.target.value })}
               choices={[

@@ -19,70 +19,32 @@ function numberOf(data: FormData, name: string): number {
   return parsed.ok ? parsed.value.valueMm : NaN;
 }
 
-/** Sizes in a row: what is left at the end, at worst, likely, and as this printer errs; and who contributes most. */
-export function ChainPanel({ jobId, features }: ChainPanelProps) {
+/** The links that stand in the chain, and what they come to at its end. */
+function useChain(jobId: number) {
   const [rows, setRows] = useState<readonly Row[]>([]);
   const [chain, setChain] = useState<ChainView | undefined>();
   const [problem, setProblem] = useState<string | undefined>();
   const [limits, setLimits] = useState<{ lowMm: number; highMm: number } | undefined>();
   const ask = async (next: readonly Row[], between = limits) => {
-    setRows(next);
-    setChain(
-      await askChain(
-        jobId,
-        next.map(({ link }) => link),
-        between,
-      ),
-    );
-  };
-  const add = (form: HTMLFormElement) => {
-    const data = new FormData(form);
-    const direction = data.get('direction') === 'opens' ? 1 : -1;
-    const featureId = Number(data.get('feature'));
-    const feature = features.find(({ id }) => id === featureId);
     setProblem(undefined);
-    if (feature !== undefined)
-      return void ask([
-        ...rows,
-        { key: crypto.randomUUID(), name: feature.name, link: { featureId, direction } },
-      ]);
-    const [sizeMm, halfMm] = [numberOf(data, 'boughtMm'), numberOf(data, 'halfMm')];
-    const name = String(data.get('boughtName') ?? '').trim() || 'bought part';
-    if (!(sizeMm > 0) || !(halfMm >= 0))
-      return setProblem('a bought part needs its size and the half of its tolerance, such as 8 and 0.05.');
-    void ask([...rows, { key: crypto.randomUUID(), name, link: { name, sizeMm, halfMm, direction } }]);
+    setLimits(between);
+    setRows(next);
+    const links = next.map(({ link }) => link);
+    setChain(await askChain(jobId, links, between));
   };
+  const add = (name: string, link: LinkInput) =>
+    void ask([...rows, { key: crypto.randomUUID(), name, link }]);
+  const takeOut = (key: string) => void ask(rows.filter((row) => row.key !== key));
+  const limit = (between: { lowMm: number; highMm: number }) => void ask(rows, between);
+  return { rows, chain, problem, setProblem, add, takeOut, limit };
+}
+
+/** Sizes in a row: what is left at the end, at worst, likely, and as this printer errs; and who contributes most. */
+export function ChainPanel({ jobId, features }: ChainPanelProps) {
+  const { rows, chain, problem, setProblem, add, takeOut, limit } = useChain(jobId);
   return (
     <div className="space-y-3">
-      <form
-        aria-label="A link of the chain"
-        className="grid items-end gap-3 sm:grid-cols-6"
-        onSubmit={(event) => {
-          event.preventDefault();
-          add(event.currentTarget);
-        }}
-      >
-        <PlainChoice
-          name="feature"
-          label="A size of this job"
-          choices={[
-            { value: '', label: 'none: a bought part' },
-            ...features.map(({ id, name }) => ({ value: String(id), label: name })),
-          ]}
-        />
-        <PlainField name="boughtName" label="or a bought part" />
-        <PlainField name="boughtMm" label="its size" unit="mm" />
-        <PlainField name="halfMm" label="± half its tolerance" unit="mm" />
-        <PlainChoice
-          name="direction"
-          label="It"
-          choices={[
-            { value: 'opens', label: 'opens the gap' },
-            { value: 'closes', label: 'closes it' },
-          ]}
-        />
-        <Button type="submit">Add it</Button>
-      </form>
+      <LinkForm features={features} onAdd={add} onProblem={setProblem} />
       {problem !== undefined && <Problem>{problem}</Problem>}
       {rows.length === 0 && (
         <p className="text-soft">
@@ -98,66 +60,133 @@ export function ChainPanel({ jobId, features }: ChainPanelProps) {
               type="button"
               className="min-h-6 text-soft underline"
               aria-label={`Take ${name} out of the chain`}
-              onClick={() => void ask(rows.filter((row) => row.key !== key))}
+              onClick={() => takeOut(key)}
             >
               out
             </button>
           </li>
         ))}
       </ul>
-      {chain !== undefined && (
-        <div className="bg-sheet px-3 py-2">
-          <p>
-            left at the end <span className="num text-xl font-semibold">{formatMm(chain.gapMm, 3)}</span> mm;
-            at worst ± <span className="num">{formatMm(chain.worstMm, 3)}</span>, likely ±{' '}
-            <span className="num">{formatMm(chain.likelyMm, 3)}</span>
-            {chain.joint !== undefined && (
-              <>
-                ; from one print of this printer, as drawn now,{' '}
-                <span className="num">{formatMm(chain.joint.meanMm, 3)}</span> ±{' '}
-                <span className="num">{formatMm(1.96 * chain.joint.sdMm, 3)}</span>
-              </>
-            )}
-            {chain.chance !== undefined && (
-              <>
-                ; between the limits with <span className="num">{formatChance(chain.chance)}</span>
-              </>
-            )}
-          </p>
-          <ul className="mt-1" aria-label="Who contributes to the spread">
-            {chain.shares.map(({ name, share }, i) => (
-              <li
-                key={i}
-                className="grid grid-cols-[minmax(0,12rem)_minmax(0,1fr)_3rem] items-center gap-3 text-sm"
-              >
-                <span>{name}</span>
-                <span className="h-2.5 border border-hair" aria-hidden>
-                  <span className="block h-full bg-juniper" style={{ width: `${share * 100}%` }} />
-                </span>
-                <span className="num text-right">{Math.round(share * 100)} %</span>
-              </li>
-            ))}
-          </ul>
-        </div>
-      )}
-      <form
-        aria-label="Limits of the end"
-        className="flex flex-wrap items-end gap-3"
-        onSubmit={(event) => {
-          event.preventDefault();
-          const data = new FormData(event.currentTarget);
-          const between = { lowMm: numberOf(data, 'endLow'), highMm: numberOf(data, 'endHigh') };
-          if (!(between.lowMm < between.highMm))
-            return setProblem('the least that may be left must lie below the most.');
-          setProblem(undefined);
-          setLimits(between);
-          void ask(rows, between);
-        }}
-      >
-        <PlainField name="endLow" label="What is left may be at least" unit="mm" />
-        <PlainField name="endHigh" label="at most" unit="mm" />
-        <Button type="submit">How likely?</Button>
-      </form>
+      {chain !== undefined && <ChainEnd chain={chain} />}
+      <LimitsForm onLimit={limit} onProblem={setProblem} />
     </div>
+  );
+}
+
+interface LinkFormProps extends Pick<ChainPanelProps, 'features'> {
+  readonly onAdd: (name: string, link: LinkInput) => void;
+  readonly onProblem: (problem: string) => void;
+}
+
+/** A size of the job, or a bought part with its tolerance. */
+function LinkForm({ features, onAdd, onProblem }: LinkFormProps) {
+  const add = (form: HTMLFormElement) => {
+    const data = new FormData(form);
+    const direction = data.get('direction') === 'opens' ? 1 : -1;
+    const featureId = Number(data.get('feature'));
+    const feature = features.find(({ id }) => id === featureId);
+    if (feature !== undefined) return onAdd(feature.name, { featureId, direction });
+    const [sizeMm, halfMm] = [numberOf(data, 'boughtMm'), numberOf(data, 'halfMm')];
+    const name = String(data.get('boughtName') ?? '').trim() || 'bought part';
+    if (!(sizeMm > 0) || !(halfMm >= 0))
+      return onProblem('a bought part needs its size and the half of its tolerance, such as 8 and 0.05.');
+    onAdd(name, { name, sizeMm, halfMm, direction });
+  };
+  return (
+    <form
+      aria-label="A link of the chain"
+      className="grid items-end gap-3 sm:grid-cols-6"
+      onSubmit={(event) => {
+        event.preventDefault();
+        add(event.currentTarget);
+      }}
+    >
+      <PlainChoice
+        name="feature"
+        label="A size of this job"
+        choices={[
+          { value: '', label: 'none: a bought part' },
+          ...features.map(({ id, name }) => ({ value: String(id), label: name })),
+        ]}
+      />
+      <PlainField name="boughtName" label="or a bought part" />
+      <PlainField name="boughtMm" label="its size" unit="mm" />
+      <PlainField name="halfMm" label="± half its tolerance" unit="mm" />
+      <PlainChoice
+        name="direction"
+        label="It"
+        choices={[
+          { value: 'opens', label: 'opens the gap' },
+          { value: 'closes', label: 'closes it' },
+        ]}
+      />
+      <Button type="submit">Add it</Button>
+    </form>
+  );
+}
+
+function ChainEnd({ chain }: { chain: ChainView }) {
+  return (
+    <div className="bg-sheet px-3 py-2">
+      <p>
+        left at the end <span className="num text-xl font-semibold">{formatMm(chain.gapMm, 3)}</span> mm; at
+        worst ± <span className="num">{formatMm(chain.worstMm, 3)}</span>, likely ±{' '}
+        <span className="num">{formatMm(chain.likelyMm, 3)}</span>
+        {chain.joint !== undefined && (
+          <>
+            ; from one print of this printer, as drawn now,{' '}
+            <span className="num">{formatMm(chain.joint.meanMm, 3)}</span> ±{' '}
+            <span className="num">{formatMm(1.96 * chain.joint.sdMm, 3)}</span>
+          </>
+        )}
+        {chain.chance !== undefined && (
+          <>
+            ; between the limits with <span className="num">{formatChance(chain.chance)}</span>
+          </>
+        )}
+      </p>
+      <ul className="mt-1" aria-label="Who contributes to the spread">
+        {chain.shares.map(({ name, share }, i) => (
+          <li
+            key={i}
+            className="grid grid-cols-[minmax(0,12rem)_minmax(0,1fr)_3rem] items-center gap-3 text-sm"
+          >
+            <span>{name}</span>
+            <span className="h-2.5 border border-hair" aria-hidden>
+              <span className="block h-full bg-juniper" style={{ width: `${share * 100}%` }} />
+            </span>
+            <span className="num text-right">{Math.round(share * 100)} %</span>
+          </li>
+        ))}
+      </ul>
+    </div>
+  );
+}
+
+interface LimitsFormProps {
+  readonly onLimit: (limits: { lowMm: number; highMm: number }) => void;
+  readonly onProblem: (problem: string) => void;
+}
+
+function LimitsForm({ onLimit, onProblem }: LimitsFormProps) {
+  const ask = (form: HTMLFormElement) => {
+    const data = new FormData(form);
+    const between = { lowMm: numberOf(data, 'endLow'), highMm: numberOf(data, 'endHigh') };
+    if (between.lowMm < between.highMm) onLimit(between);
+    else onProblem('the least that may be left must lie below the most.');
+  };
+  return (
+    <form
+      aria-label="Limits of the end"
+      className="flex flex-wrap items-end gap-3"
+      onSubmit={(event) => {
+        event.preventDefault();
+        ask(event.currentTarget);
+      }}
+    >
+      <PlainField name="endLow" label="What is left may be at least" unit="mm" />
+      <PlainField name="endHigh" label="at most" unit="mm" />
+      <Button type="submit">How likely?</Button>
+    </form>
   );
 }

@@ -3,23 +3,11 @@
 import { useState } from 'react';
 import { JOINT_KINDS, type JointKind } from '@/core/fits';
 import type { Joint } from '@/subjects/fit';
-import { describeJoint } from '@/subjects/gauge/shared';
+import { describeJoint, describeJointParts } from '@/subjects/gauge/shared';
 import { ActionForm, Button, Choice, Dialog, TextField } from '@/ui';
 import { keepJoint } from '../actions';
 import { jointForm } from '@/subjects/fit/shared';
 import { type FormAnswer } from '@/subjects/language/shared';
-
-interface KindWords {
-  readonly pin: string;
-  readonly span: string;
-}
-
-const KIND_WORDS: Readonly<Record<JointKind, KindWords>> = {
-  hinge: { pin: 'Pin, diameter', span: 'Length of the knuckles on the pin' },
-  ball: { pin: 'Ball, diameter', span: 'Depth of the socket round it' },
-  links: { pin: 'Bar of a link', span: 'Inside length of a link' },
-  slider: { pin: 'Rail, width', span: 'Length that slides' },
-};
 
 interface JointDialogProps {
   readonly jobId: number;
@@ -30,6 +18,7 @@ interface JointDialogProps {
 /** A joint as it is drawn, the scale it is wanted at, and how much play is too much. */
 export function JointDialog({ jobId, joint, onClose }: JointDialogProps) {
   const [kind, setKind] = useState<JointKind>(joint?.kind ?? 'hinge');
+  const parts = describeJointParts(kind);
   const action = async (before: FormAnswer, data: FormData) => {
     const state = await keepJoint(jobId, joint?.id, before, data);
     if (state.ok) onClose();
@@ -52,8 +41,8 @@ export function JointDialog({ jobId, joint, onClose }: JointDialogProps) {
         />
         <TextField name="gapMm" defaultValue={joint?.gapMm ?? 0.25} />
         <TextField name="heightGapMm" defaultValue={shown(joint?.heightGapMm)} />
-        <TextField name="pinMm" label={KIND_WORDS[kind].pin} defaultValue={joint?.pinMm ?? 5} />
-        <TextField name="spanMm" label={KIND_WORDS[kind].span} defaultValue={joint?.spanMm ?? 12} />
+        <TextField name="pinMm" label={parts.pin} defaultValue={joint?.pinMm ?? 5} />
+        <TextField name="spanMm" label={parts.span} defaultValue={joint?.spanMm ?? 12} />
         <TextField
           name="scalePercent"
           defaultValue={joint === undefined ? 100 : Math.round(joint.scale * 1000) / 10}

@@ -124,43 +124,61 @@ export function PressPanel({ jobId, resin, starts }: PressPanelProps) {
         </Problem>
       )}
       {verdict !== undefined && (
-        <div className="bg-sheet px-3 py-2">
-          <p className="font-semibold">{describePress(verdict.holds)}</p>
-          <dl className="grid grid-cols-2 gap-x-6 text-sm sm:grid-cols-4">
-            <Figure term="pressure" value={`${verdict.pressureMPa.toFixed(2)} MPa`} />
-            <Figure term="hoop stress in the hub" value={`${verdict.hubHoopMPa.toFixed(1)} MPa`} />
-            <Figure term="strain in the hub" value={`${(verdict.hubStrain * 100).toFixed(2)} %`} />
-            <Figure term="push it in with" value={`${verdict.pushN.toFixed(0)} N`} />
-          </dl>
-          {!hubIsResin && (
-            <p className="text-sm text-soft">
-              The printed part is pressed together here, which it bears well; what is stretched is the other
-              one.
-            </p>
-          )}
-          {hubIsResin && (
-            <>
-              <UseBar label="of its strength" share={verdict.stressUse} />
-              <UseBar
-                label={`of the ${(allowedPressStrain(strength.breakStrain) * 100).toFixed(1)} % it may keep`}
-                share={verdict.strainUse}
-              />
-              {verdict.hubStrain > 0 && (
-                <AskOfResin jobId={jobId} asked={{ kind: 'press', strain: verdict.hubStrain }} />
-              )}
-            </>
-          )}
-          <p className="mt-1 text-sm text-soft">
-            Worst case: the largest interference. Resin creeps: about{' '}
-            {Math.round(assumedGripAfterYear(strength.breakStrain) * 100)} % of the grip is left after a year,
-            which is assumed, not measured.{' '}
-          </p>
-        </div>
+        <PressOutcome
+          jobId={jobId}
+          verdict={verdict}
+          breakStrain={strength.breakStrain}
+          hubIsResin={hubIsResin}
+        />
       )}
       <Caution>
         Press slowly in a vice or arbor press with soft jaws, eyes covered: brittle parts burst, and a driven
         pin flies.
       </Caution>
+    </div>
+  );
+}
+
+interface PressOutcomeProps {
+  readonly jobId: number;
+  readonly verdict: ReturnType<typeof judgePress>;
+  readonly breakStrain: number;
+  readonly hubIsResin: boolean;
+}
+
+/** What the largest interference does, beside what the resin stands. */
+function PressOutcome({ jobId, verdict, breakStrain, hubIsResin }: PressOutcomeProps) {
+  return (
+    <div className="bg-sheet px-3 py-2">
+      <p className="font-semibold">{describePress(verdict.holds)}</p>
+      <dl className="grid grid-cols-2 gap-x-6 text-sm sm:grid-cols-4">
+        <Figure term="pressure" value={`${verdict.pressureMPa.toFixed(2)} MPa`} />
+        <Figure term="hoop stress in the hub" value={`${verdict.hubHoopMPa.toFixed(1)} MPa`} />
+        <Figure term="strain in the hub" value={`${(verdict.hubStrain * 100).toFixed(2)} %`} />
+        <Figure term="push it in with" value={`${verdict.pushN.toFixed(0)} N`} />
+      </dl>
+      {!hubIsResin && (
+        <p className="text-sm text-soft">
+          The printed part is pressed together here, which it bears well; what is stretched is the other one.
+        </p>
+      )}
+      {hubIsResin && (
+        <>
+          <UseBar label="of its strength" share={verdict.stressUse} />
+          <UseBar
+            label={`of the ${(allowedPressStrain(breakStrain) * 100).toFixed(1)} % it may keep`}
+            share={verdict.strainUse}
+          />
+          {verdict.hubStrain > 0 && (
+            <AskOfResin jobId={jobId} asked={{ kind: 'press', strain: verdict.hubStrain }} />
+          )}
+        </>
+      )}
+      <p className="mt-1 text-sm text-soft">
+        Worst case: the largest interference. Resin creeps: about{' '}
+        {Math.round(assumedGripAfterYear(breakStrain) * 100)} % of the grip is left after a year, which is
+        assumed, not measured.{' '}
+      </p>
     </div>
   );
 }

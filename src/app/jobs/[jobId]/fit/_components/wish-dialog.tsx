@@ -1,66 +1,15 @@
 'use client';
 
 import { useState } from 'react';
-import {
-  BEARING_UNDER_MM,
-  BEARINGS,
-  DOWEL_PINS_MM,
-  dowelPinMate,
-  type Material,
-  MATERIAL_FACTS,
-  MATERIALS,
-  mateWithin,
-  NUT_FLATS_UNDER_MM,
-  NUTS,
-  RUINS,
-  type Wish,
-  WISHES,
-} from '@/core/fits';
+import { type Material, MATERIAL_FACTS, MATERIALS, RUINS, type Wish, WISHES } from '@/core/fits';
 import { MATE_ORIGINS } from '@/core/need';
 import { describeMaterial, describeRuin, describeWish } from '@/subjects/job/shared';
 import { formatChance, formatMm, formatSigned, type FormAnswer } from '@/subjects/language/shared';
 import { describeOrigin } from '@/subjects/need/shared';
-import { ActionForm, Button, Caution, Choice, Dialog, PlainChoice, TextField } from '@/ui';
+import { ActionForm, Button, Caution, Choice, Dialog, PlainChoice, TextField, Tick } from '@/ui';
 import { saveWish, takeWishOff } from '../actions';
 import type { FitRow } from './fit-types';
-import { wishForm } from '@/subjects/fit/shared';
-
-/** A bought part whose size its standard gives, as a mate to start from. */
-interface StandardMate {
-  readonly label: string;
-  readonly name: string;
-  readonly sizeMm: number;
-  readonly u_mm: number;
-}
-
-function standardMates(sense: FitRow['sense'], shape: FitRow['shape']): StandardMate[] {
-  const mate = (label: string, lowMm: number, highMm: number): StandardMate => ({
-    label,
-    name: label,
-    ...mateWithin(lowMm, highMm),
-  });
-  if (sense === 'inside' && shape === 'flat')
-    return NUTS.map(({ thread, flatsMm }) =>
-      mate(`Nut ${thread}, across flats (ISO 4032)`, flatsMm - NUT_FLATS_UNDER_MM, flatsMm),
-    );
-  if (sense === 'inside')
-    return [
-      ...BEARINGS.map(({ boreMm, outerMm, widthMm }) =>
-        mate(
-          `Bearing ${boreMm} × ${outerMm} × ${widthMm}, outside (ISO 15)`,
-          outerMm - BEARING_UNDER_MM,
-          outerMm,
-        ),
-      ),
-      ...DOWEL_PINS_MM.map((mm) => {
-        const label = `Dowel pin ${mm} m6 (ISO 2338)`;
-        return { label, name: label, ...dowelPinMate(mm) };
-      }),
-    ];
-  return [...new Set(BEARINGS.map(({ boreMm }) => boreMm))].map((boreMm) =>
-    mate(`Bearing bore ${boreMm} (ISO 15)`, boreMm - BEARING_UNDER_MM, boreMm),
-  );
-}
+import { listStandardMates, wishForm } from '@/subjects/fit/shared';
 
 /** A size as somebody would type it. */
 function shown(mm: number | undefined): string {
@@ -83,7 +32,7 @@ export function WishDialog({ jobId, row, onClose }: WishDialogProps) {
   });
   const [wish, setWish] = useState<Wish>(row.wish ?? 'push');
   const [material, setMaterial] = useState<Material>(mate?.material ?? 'other');
-  const standards = standardMates(row.sense, row.shape);
+  const standards = listStandardMates(row.sense, row.shape);
   const action = async (before: FormAnswer, data: FormData) => {
     const state = await saveWish(jobId, row.id, before, data);
     if (state.ok) onClose();
@@ -156,32 +105,8 @@ export function WishDialog({ jobId, row, onClose }: WishDialogProps) {
           defaultValue={mate?.origin ?? 'bought'}
           choices={MATE_ORIGINS.map((each) => ({ value: each, label: describeOrigin(each) }))}
         />
-        <label className="flex items-center gap-2 self-end pb-2">
-          <input
-            type="checkbox"
-            name="irreplaceable"
-            defaultChecked={mate?.irreplaceable}
-            className="size-4"
-          />
-          cannot be replaced when it breaks
-        </label>
-        <details className="sm:col-span-2" open={row.ownBand || row.isoFit !== null || row.coatMm > 0}>
-          <summary className="font-semibold">Own clearance, ISO letters, a coat</summary>
-          <div className="mt-2 grid gap-3 sm:grid-cols-2">
-            <TextField
-              name="lowMm"
-              placeholder="by the class"
-              defaultValue={row.ownBand && row.isoFit === null ? row.band?.lowMm : ''}
-            />
-            <TextField
-              name="highMm"
-              placeholder="by the class"
-              defaultValue={row.ownBand && row.isoFit === null ? row.band?.highMm : ''}
-            />
-            <TextField name="isoFit" placeholder="H7/g6" defaultValue={row.isoFit ?? ''} />
-            <TextField name="coatMm" placeholder="0" defaultValue={row.coatMm === 0 ? '' : row.coatMm} />
-          </div>
-        </details>
+        <Tick name="irreplaceable" defaultChecked={mate?.irreplaceable} className="self-end pb-2" />
+        <OwnClearance row={row} />
         {MATERIAL_FACTS[material].brittle && (
           <div className="sm:col-span-2">
             <Caution>
@@ -224,5 +149,28 @@ function Offers({ row: { offers, band } }: { row: FitRow }) {
         </>
       )}
     </p>
+  );
+}
+
+/** What stands in place of the class, where something does. */
+function OwnClearance({ row }: { row: FitRow }) {
+  return (
+    <details className="sm:col-span-2" open={row.ownBand || row.isoFit !== null || row.coatMm > 0}>
+      <summary className="font-semibold">Own clearance, ISO letters, a coat</summary>
+      <div className="mt-2 grid gap-3 sm:grid-cols-2">
+        <TextField
+          name="lowMm"
+          placeholder="by the class"
+          defaultValue={row.ownBand && row.isoFit === null ? row.band?.lowMm : ''}
+        />
+        <TextField
+          name="highMm"
+          placeholder="by the class"
+          defaultValue={row.ownBand && row.isoFit === null ? row.band?.highMm : ''}
+        />
+        <TextField name="isoFit" placeholder="H7/g6" defaultValue={row.isoFit ?? ''} />
+        <TextField name="coatMm" placeholder="0" defaultValue={row.coatMm === 0 ? '' : row.coatMm} />
+      </div>
+    </details>
   );
 }

@@ -41,7 +41,7 @@ const capital = (text: string) => text[0].toUpperCase() + text.slice(1);
 
 /** A gap ladder by the hand: from the widest rung down, what each one does. */
 export function RungBench(props: RungBenchProps) {
-  const { jobId, printId, stepsMm, outcomes, ladder, joint, direction, otherRungs, simulated } = props;
+  const { jobId, printId, stepsMm, outcomes, joint, direction, simulated } = props;
   const [chosen, setChosen] = useState<number | undefined>();
   const [state, setState] = useState<PartState>('green');
   const [problem, setProblem] = useState<string | undefined>();
@@ -72,7 +72,6 @@ export function RungBench(props: RungBenchProps) {
       onEmptyField: true,
     })),
   );
-  const { summary, note } = ladder;
   return (
     <div className="grid gap-x-8 gap-y-5 lg:grid-cols-2">
       <section aria-labelledby="rungs-title">
@@ -84,33 +83,15 @@ export function RungBench(props: RungBenchProps) {
         </p>
         <ul aria-busy={pending}>
           {rungs.map(({ rung, gapMm }) => (
-            <li
+            <RungRow
               key={rung}
-              className={`flex flex-wrap items-center gap-x-3 gap-y-1 border-b border-hair px-2 py-1.5 ${rung === active ? 'bg-wash' : ''}`}
-            >
-              <button
-                type="button"
-                className="min-h-7 w-24 shrink-0 text-left"
-                onClick={() => setChosen(rung)}
-              >
-                <span className="font-semibold">rung {rung}</span>{' '}
-                <span className="num text-soft">{formatMm(gapMm)}</span>
-              </button>
-              <span className="flex flex-1 flex-wrap gap-1.5" role="group" aria-label={`Rung ${rung}`}>
-                {RUNG_OUTCOMES.map((outcome, i) => (
-                  <button
-                    key={outcome}
-                    type="button"
-                    aria-pressed={outcomes[rung] === outcome}
-                    onClick={() => tap(rung, outcome)}
-                    className={`min-h-10 rounded-[5px] border px-2.5 py-1 max-sm:min-h-14 lg:px-2 ${outcomes[rung] === outcome ? 'border-juniper bg-band font-semibold' : 'border-edge'}`}
-                  >
-                    {describeRungOutcome(outcome)}{' '}
-                    {rung === active && <kbd className="max-xl:hidden">{i + 1}</kbd>}
-                  </button>
-                ))}
-              </span>
-            </li>
+              rung={rung}
+              gapMm={gapMm}
+              found={outcomes[rung]}
+              isActive={rung === active}
+              onChoose={setChosen}
+              onTap={tap}
+            />
           ))}
         </ul>
         <p className="mt-1 text-sm text-soft">
@@ -147,36 +128,75 @@ export function RungBench(props: RungBenchProps) {
           Green parts are wet with resin: gloves on, and keep the gauge over the tray while it is worked.
         </Caution>
       </section>
-      <section aria-labelledby="ladder-title" aria-live="polite">
-        <h2 id="ladder-title" className="text-lg">
-          Draw at least{' '}
-          <span className="num text-3xl font-semibold text-juniper">
-            {formatMm(summary.recommendedMm, 3)}
-          </span>{' '}
-          per side
-        </h2>
-        <p className="text-soft">
-          so that it frees itself with 0.95. Half come free at{' '}
-          <span className="num">{formatMm(summary.g50Mm, 3)}</span> (95 %:{' '}
-          <span className="num">{formatMm(summary.interval95Mm[0], 3)}</span> to{' '}
-          <span className="num">{formatMm(summary.interval95Mm[1], 3)}</span>)
-          {otherRungs > 0 && `; ${otherRungs} rungs of other prints count along`}.
-        </p>
-        {note !== undefined && (
-          <p className="mt-1 border-l-4 border-honey py-0.5 pl-3">{describeLadderNote(note)}</p>
-        )}
-        <LadderChart
-          curve={ladder.curve}
-          recommendedMm={summary.recommendedMm}
-          rungs={rungs.flatMap(({ rung, gapMm }) =>
-            outcomes[rung] === undefined ? [] : { gapMm, outcome: outcomes[rung] },
-          )}
-        />
-        <p className="text-sm text-soft">
-          Kept for this printer, this resin and this direction; every joint of a job on them uses it at once,
-          under Fit.
-        </p>
-      </section>
+      <LadderOutcome {...props} />
     </div>
+  );
+}
+
+interface RungRowProps {
+  readonly rung: number;
+  readonly gapMm: number;
+  readonly found: RungOutcome | undefined;
+  readonly isActive: boolean;
+  readonly onChoose: (rung: number) => void;
+  readonly onTap: (rung: number, outcome: RungOutcome) => void;
+}
+
+/** One rung with what it may do, each a button. */
+function RungRow({ rung, gapMm, found, isActive, onChoose, onTap }: RungRowProps) {
+  return (
+    <li
+      className={`flex flex-wrap items-center gap-x-3 gap-y-1 border-b border-hair px-2 py-1.5 ${isActive ? 'bg-wash' : ''}`}
+    >
+      <button type="button" className="min-h-7 w-24 shrink-0 text-left" onClick={() => onChoose(rung)}>
+        <span className="font-semibold">rung {rung}</span>{' '}
+        <span className="num text-soft">{formatMm(gapMm)}</span>
+      </button>
+      <span className="flex flex-1 flex-wrap gap-1.5" role="group" aria-label={`Rung ${rung}`}>
+        {RUNG_OUTCOMES.map((outcome, i) => (
+          <button
+            key={outcome}
+            type="button"
+            aria-pressed={found === outcome}
+            onClick={() => onTap(rung, outcome)}
+            className={`min-h-10 rounded-[5px] border px-2.5 py-1 max-sm:min-h-14 lg:px-2 ${found === outcome ? 'border-juniper bg-band font-semibold' : 'border-edge'}`}
+          >
+            {describeRungOutcome(outcome)} {isActive && <kbd className="max-xl:hidden">{i + 1}</kbd>}
+          </button>
+        ))}
+      </span>
+    </li>
+  );
+}
+
+/** What the rungs come to: the gap to draw, with the curve of coming free. */
+function LadderOutcome({ ladder, otherRungs, stepsMm, outcomes }: RungBenchProps) {
+  const { summary, note, curve } = ladder;
+  const found = stepsMm.flatMap((gapMm, i) =>
+    outcomes[i + 1] === undefined ? [] : { gapMm, outcome: outcomes[i + 1] },
+  );
+  return (
+    <section aria-labelledby="ladder-title" aria-live="polite">
+      <h2 id="ladder-title" className="text-lg">
+        Draw at least{' '}
+        <span className="num text-3xl font-semibold text-juniper">{formatMm(summary.recommendedMm, 3)}</span>{' '}
+        per side
+      </h2>
+      <p className="text-soft">
+        so that it frees itself with 0.95. Half come free at{' '}
+        <span className="num">{formatMm(summary.g50Mm, 3)}</span> (95 %:{' '}
+        <span className="num">{formatMm(summary.interval95Mm[0], 3)}</span> to{' '}
+        <span className="num">{formatMm(summary.interval95Mm[1], 3)}</span>)
+        {otherRungs > 0 && `; ${otherRungs} rungs of other prints count along`}.
+      </p>
+      {note !== undefined && (
+        <p className="mt-1 border-l-4 border-honey py-0.5 pl-3">{describeLadderNote(note)}</p>
+      )}
+      <LadderChart curve={curve} recommendedMm={summary.recommendedMm} rungs={found} />
+      <p className="text-sm text-soft">
+        Kept for this printer, this resin and this direction; every joint of a job on them uses it at once,
+        under Fit.
+      </p>
+    </section>
   );
 }

@@ -4,7 +4,7 @@ import { useState } from 'react';
 import { InstrumentForm } from '@/app/_components/instrument-form';
 import { PART_STATES } from '@/core/metrology';
 import { formatMm } from '@/subjects/language/shared';
-import { ActionForm, Button, Caution, Choice, TextField } from '@/ui';
+import { ActionForm, Button, Caution, Choice, TextField, Tick } from '@/ui';
 import { beginSession } from '../actions';
 import { sessionForm } from '@/subjects/caliper/shared';
 
@@ -56,12 +56,7 @@ export function SessionPanel({ jobId, instruments, remembered }: SessionPanelPro
             onChange={(event) => setState(event.target.value as typeof state)}
             choices={PART_STATES.map((state) => ({ value: state, label: state }))}
           />
-          <label className="flex items-start gap-2 self-end pb-2">
-            <input type="checkbox" name="warm" className="mt-1 size-4" />
-            <span>
-              still warm <span className="text-soft">(kept, but not learned from)</span>
-            </span>
-          </label>
+          <Tick name="warm" hint="(kept, but not learned from)" className="self-end pb-2" />
           {isWet && (
             <div className="sm:col-span-2">
               <Caution>

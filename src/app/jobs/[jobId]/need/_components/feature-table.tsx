@@ -40,7 +40,7 @@ export function FeatureTable({ jobId, revision, rows }: FeatureTableProps) {
       )}
       <ul>
         {rows.map((row) => (
-          <FeatureLine key={row.feature.id} row={row} onMend={() => setEditing(row)} />
+          <FeatureLine key={row.feature.id} row={row} onChange={() => setEditing(row)} />
         ))}
       </ul>
       {editing !== undefined && (
@@ -55,7 +55,13 @@ export function FeatureTable({ jobId, revision, rows }: FeatureTableProps) {
   );
 }
 
-function FeatureLine({ row: { feature, drawnMm, mate }, onMend }: { row: FeatureRow; onMend: () => void }) {
+function FeatureLine({
+  row: { feature, drawnMm, mate },
+  onChange,
+}: {
+  row: FeatureRow;
+  onChange: () => void;
+}) {
   const kind = { ...feature, angleRad: feature.angleRad ?? undefined, base: feature.base ?? undefined };
   return (
     <li className="grid grid-cols-[1fr_auto] items-baseline gap-x-4 border-b border-hair py-2 sm:grid-cols-[minmax(0,1.2fr)_minmax(0,1.3fr)_minmax(0,1fr)_auto]">
@@ -82,8 +88,8 @@ function FeatureLine({ row: { feature, drawnMm, mate }, onMend }: { row: Feature
           </span>
         )}
       </p>
-      <Button onClick={onMend} aria-label={`Mend ${feature.name}`}>
-        Mend
+      <Button onClick={onChange} aria-label={`Change ${feature.name}`}>
+        Change
       </Button>
     </li>
   );

@@ -4,7 +4,7 @@ import { useState } from 'react';
 import { ACCEPTANCE_TESTS, type Claim, CLAIMS } from '@/core/need';
 import { describeRule } from '@/subjects/language/shared';
 import { claimFieldName, describeAcceptanceTest, describeClaim, needForm } from '@/subjects/need/shared';
-import { ActionForm, Button, Caution, Choice, TextArea, TextField } from '@/ui';
+import { ActionForm, Button, Caution, Choice, TextArea, TextField, Tick } from '@/ui';
 import { saveNeed } from '../actions';
 
 interface NeedFieldsProps {
@@ -116,16 +116,12 @@ function ClaimTicks({ claims }: { claims: readonly Claim[] }) {
       <legend className="mb-1 font-semibold">What it touches, what is claimed for it</legend>
       <div className="flex flex-wrap gap-x-5 gap-y-1.5">
         {CLAIMS.map((claim) => (
-          <label key={claim} className="flex items-center gap-2">
-            <input
-              type="checkbox"
-              name={claimFieldName(claim)}
-              checked={ticked.includes(claim)}
-              onChange={() => toggle(claim)}
-              className="size-4"
-            />
-            {describeClaim(claim).label}
-          </label>
+          <Tick
+            key={claim}
+            name={claimFieldName(claim)}
+            checked={ticked.includes(claim)}
+            onChange={() => toggle(claim)}
+          />
         ))}
       </div>
       <div className="mt-2 space-y-2">

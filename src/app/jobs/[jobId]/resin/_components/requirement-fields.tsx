@@ -3,11 +3,11 @@
 import { useState } from 'react';
 import { LiquidTicks } from '@/app/_components/liquid-ticks';
 import { ASSUMED_STRESS_MPA, CRITERIA, IMPACTS, type Requirement } from '@/core/resins';
-import { describeCriterion, requirementForm } from '@/subjects/choice/shared';
 import { describeImpact } from '@/subjects/resin/shared';
-import { ActionForm, Button, Caution, Choice, TextField } from '@/ui';
+import { ActionForm, Button, Caution, Choice, TextField, Tick } from '@/ui';
 import { keepRequirement } from '../actions';
 import { SectionHelper } from './section-helper';
+import { requirementForm } from '@/subjects/choice/shared';
 
 interface RequirementFieldsProps {
   readonly jobId: number;
@@ -73,10 +73,7 @@ export function RequirementFields({ jobId, wanted, fromNeed, hottestWhen, loadN 
       {number('shoreA')}
       {number('smallestFeature_mm')}
       {number('room_C')}
-      <label className="flex items-center gap-2 pb-2">
-        <input type="checkbox" name="clear" defaultChecked={wanted.clear} className="size-4" />
-        must be clear
-      </label>
+      <Tick name="clear" defaultChecked={wanted.clear} className="pb-2" />
       <fieldset className="col-span-2">
         <legend className="text-sm text-soft">Wash liquid at hand; none ticked: any</legend>
         <LiquidTicks ticked={wanted.washWith} />
@@ -103,7 +100,6 @@ export function RequirementFields({ jobId, wanted, fromNeed, hottestWhen, loadN 
             <TextField
               key={criterion}
               name={`weight_${criterion}`}
-              label={describeCriterion(criterion)}
               defaultValue={wanted.weights[criterion]}
             />
           ))}

@@ -1,0 +1,125 @@
+import { useRouter } from 'next/navigation';
+import { type RefObject, useCallback, useMemo, useState } from 'react';
+import { parseLength } from '@/core/metrology';
+import type { FitWord } from '@/core/signature';
+import {
+  describeFitWord,
+  describeLengthNote,
+  describeQuantityIssue,
+  formatMm,
+} from '@/subjects/language/shared';
+import { describeReadingIssue, type ReadingInput } from '@/subjects/measure/shared';
+import { takeBack } from '../actions';
+import type { BenchProps } from './bench-types';
+import type { AskedReading } from './doubt-panel';
+import { countReadings, firstToRead, newestSeen, nextToRead, readingsOnTheWay } from './reading-order';
+import { sendWord } from './send-word';
+import { useDraft } from './use-draft';
+import { type Answer, useReadingQueue } from './use-reading-queue';
+import { useTick } from './use-tick';
+
+/** Something to say about the last action; a problem is read out at once. */
+export interface Remark {
+  readonly text: string;
+  readonly isProblem?: boolean;
+}
+
+/** Height that a reading near the plate is noted with, mm. */
+const LOW_MM = 0.5;
+
+/** A name of this window's own, so that the bench can tell what another window took meanwhile. */
+function windowName(): string {
+  const known = sessionStorage.getItem('mellow-window') ?? crypto.randomUUID().slice(0, 8);
+  sessionStorage.setItem('mellow-window', known);
+  return known;
+}
+
+/** What the bench's answers bring: readings that are kept there, what to say, and what is asked back. */
+function useAnswers(printId: number) {
+  const router = useRouter();
+  const [remark, setRemark] = useState<Remark | undefined>();
+  const [asked, setAsked] = useState<AskedReading | undefined>();
+  const [kept, setKept] = useState<readonly ReadingInput[]>([]);
+  const sound = useTick();
+  const onAnswer = ({ entry, result }: Answer) => {
+    sound.tick(result.ok);
+    router.refresh();
+    if (result.ok) {
+      setKept((before) => [...before, entry]);
+      const { elsewhere } = result.value;
+      if (elsewhere > 0)
+        setRemark({
+          text: `Another window took ${elsewhere} reading(s) of this feature meanwhile; all are kept.`,
+        });
+    } else if (result.issue.code === 'doubt') setAsked({ entry, doubt: result.issue.doubt });
+    else setRemark({ text: describeReadingIssue(result.issue), isProblem: true });
+  };
+  const queue = useReadingQueue(printId, onAnswer);
+  return { ...queue, kept, setKept, remark, setRemark, asked, setAsked, sound, refresh: router.refresh };
+}
+
+/** The state of a sitting: what is typed, which feature is read, what is on its way, and what can be done. */
+export function useMeasuring(props: BenchProps, field: RefObject<HTMLInputElement | null>) {
+  const { jobId, printId, features, session } = props;
+  const [text, setText] = useDraft(`mellow-draft-${printId}`);
+  const [chosenId, setChosenId] = useState<number | undefined>();
+  const [atPlate, setAtPlate] = useState(false);
+  const answers = useAnswers(printId);
+  const { waiting, kept, setKept, setRemark, asked, setAsked, add, drain, refresh } = answers;
+  const arm = useCallback(() => field.current?.focus(), [field]);
+  const onTheWay = useMemo(() => readingsOnTheWay(features, kept, waiting), [features, kept, waiting]);
+  const counts = useMemo(() => countReadings(features, onTheWay), [features, onTheWay]);
+  const active = features.find(({ id }) => id === chosenId) ?? firstToRead(features, counts);
+  const count = counts.get(active.id) ?? 0;
+
+  const choose = (featureId: number) => {
+    setChosenId(featureId);
+    arm();
+  };
+  const enter = (readingMm: number, confirmed: boolean, featureId = active.id) =>
+    add({
+      clientKey: `${windowName()}:${crypto.randomUUID()}`,
+      sessionId: session.id,
+      featureId,
+      printId,
+      readingMm,
+      heightMm: atPlate ? LOW_MM : undefined,
+      confirmed,
+      seenId: newestSeen(features, featureId),
+    });
+  const take = (typed = text) => {
+    const parsed = parseLength(typed);
+    if (!parsed.ok) return setRemark({ text: describeQuantityIssue(parsed.issue), isProblem: true });
+    const { valueMm, notes } = parsed.value;
+    const understood = `${formatMm(valueMm, 3)} mm: ${notes.map(describeLengthNote).join(', ')}.`;
+    setRemark(notes.length === 0 ? undefined : { text: understood });
+    setText('');
+    enter(valueMm, false);
+    choose(nextToRead(features, counts, active.id, count + 1));
+  };
+  /** What is on its way arrives first: the last reading is then the last one the bench has. */
+  const retract = async (readingId?: number) => {
+    await drain();
+    setKept([]);
+    const said = await takeBack(jobId, printId, readingId).catch(() => undefined);
+    const lost = 'The connection is lost; nothing was taken back. Try again.';
+    setRemark(said === undefined ? { text: lost, isProblem: true } : { text: said });
+    arm();
+  };
+  const say = async (word: FitWord, pushN?: number) => {
+    const problem = await sendWord({ featureId: active.id, printId, word, state: session.state, pushN });
+    if (problem !== undefined) return setRemark({ text: problem, isProblem: true });
+    setRemark({ text: `${active.name} on its mate: ${describeFitWord(word)}.` });
+    refresh();
+  };
+  const settle = (readingMm: number | undefined) => {
+    if (asked === undefined) return;
+    if (readingMm !== undefined) enter(readingMm, true, asked.entry.featureId);
+    setAsked(undefined);
+    choose(asked.entry.featureId);
+  };
+  const step = (by: number) =>
+    choose(features[(features.indexOf(active) + by + features.length) % features.length].id);
+  const doing = { choose, take, retract, say, settle, step, setText, setAtPlate };
+  return { ...answers, text, atPlate, active, count, counts, onTheWay, ...doing };
+}
