@@ -123,7 +123,7 @@ test.each(LOOKS)('with a dialog, with an error, %s at %d px', async (theme, widt
   await visit(demo, '/jobs/8/fit', theme, width);
   await click(driver, 'Change the wish for Collar outside');
   await waitForText(driver, 'what should happen');
-  await typeOver(driver, '#lowMm', '0.2');
+  await typeOver(driver, '[name="lowMm"]', '0.2');
   await click(driver, 'Keep the wish');
   await waitForText(driver, 'the least clearance must lie below');
   await expectClean(`refused wish ${theme} ${width}`);

@@ -89,10 +89,19 @@ export async function openBrowser(): Promise<Browser> {
 
 const WAIT_MS = Number(process.env.MELLOW_WAIT_MS ?? 20_000);
 
-/** Waits for an element by CSS or, with a leading slash, XPath. */
+/** Waits for an element by CSS or, with a leading slash, XPath; a field by its name in the dialog that is open, if one is. */
 export function find(driver: WebDriver, selector: string): Promise<WebElement> {
   const by = selector.startsWith('/') ? By.xpath(selector) : By.css(selector);
-  return driver.wait(until.elementLocated(by), WAIT_MS, `nothing is ${selector}`);
+  if (!selector.startsWith('[name='))
+    return driver.wait(until.elementLocated(by), WAIT_MS, `nothing is ${selector}`);
+  return driver.wait(
+    async () => {
+      const dialogs = await driver.findElements(By.css('[role=dialog]'));
+      return (await (dialogs.at(-1) ?? driver).findElements(by))[0];
+    },
+    WAIT_MS,
+    `nothing is ${selector}`,
+  ) as Promise<WebElement>;
 }
 
 /** A button, link or summary with this text in it. */

@@ -28,7 +28,7 @@ function partFile(name: string, bytes: Uint8Array | string): string {
 }
 
 async function fill(fields: Record<string, string>): Promise<void> {
-  for (const [id, text] of Object.entries(fields)) await typeOver(browser.driver, `#${id}`, text);
+  for (const [name, text] of Object.entries(fields)) await typeOver(browser.driver, `[name="${name}"]`, text);
 }
 
 test('on an empty bench the first job makes its printer, resin and profile on the way', async () => {
@@ -51,10 +51,10 @@ test('a feature is entered with its kind drawn, and a wrong limit is refused wit
   await fill({ sense: 'inside' });
   await waitForText(driver, 'inside along X');
   await fill({ sense: 'outside', targetMm: '10', lowerMm: '0.2' });
-  await typeOver(driver, '[role=dialog] #name', 'Width');
+  await typeOver(driver, '[role=dialog] [name="name"]', 'Width');
   await click(driver, 'Add it');
   await waitForText(driver, 'the lower limit must lie below the upper one');
-  expect(await (await find(driver, '#targetMm')).getAttribute('value')).toBe('10');
+  expect(await (await find(driver, '[name="targetMm"]')).getAttribute('value')).toBe('10');
   await fill({ lowerMm: '-0.08' });
   await click(driver, 'Add it');
   await waitFor(
@@ -115,7 +115,7 @@ test('the first caliper is made where it is first needed', async () => {
   await driver.get(`${(await driver.getCurrentUrl()).replace('/correct', '/measure')}`);
   await click(driver, 'Print it on the simulated printer');
   await waitForText(driver, 'First, the caliper');
-  await fill({ 'instrument-name': 'My caliper' });
+  await fill({ name: 'My caliper' });
   await (await find(driver, 'input[name=simulated]')).click();
   await click(driver, 'Put it on the bench');
   await click(driver, 'Start measuring');

@@ -67,7 +67,7 @@ test('by mouse: measure, learn, draw, download, print, measure again, read the s
   expect(check.watertight).toBe(true);
   expect(check.bounds.max[0] - check.bounds.min[0]).toBeCloseTo(Number(drawn), 3);
 
-  await typeOver(driver, '#reason', 'bore tight: edges grow');
+  await typeOver(driver, '[name="reason"]', 'bore tight: edges grow');
   await click(driver, 'Start attempt 2');
   await click(driver, 'Print it on the simulated printer');
   await click(driver, 'Start measuring');

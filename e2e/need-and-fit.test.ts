@@ -21,7 +21,7 @@ afterAll(async () => {
 async function startJob(name: string): Promise<void> {
   const { driver } = browser;
   await driver.get(server.address);
-  await typeOver(driver, '#name', name);
+  await typeOver(driver, '[name="name"]', name);
   await click(driver, 'Start the job');
   await waitForText(driver, 'Sizes that matter');
 }
@@ -84,7 +84,7 @@ test('an old ring: measured by its sheet from the keyboard, wished, taken over, 
   for (const text of ['5', '5']) await readBody(text);
   await waitForText(driver, 'Every size of this sheet is read');
 
-  await typeOver(driver, '#wish_shaft', 'slide');
+  await typeOver(driver, '[name="wish_shaft"]', 'slide');
   await waitForText(driver, 'moves by hand without shake');
   await click(driver, 'Take these sizes over into the job');
   await waitForText(driver, 'Type this into your modeller');
@@ -122,9 +122,9 @@ test('a hinge: its ladder built and tapped rung by rung, and the gap used at onc
   const { driver } = browser;
   await driver.get(`${server.address}/gauges?choice=hinge`);
   await waitForText(driver, 'mm high, closed');
-  await typeOver(driver, '#pinMm', '90');
+  await typeOver(driver, '[name="pinMm"]', '90');
   await waitForText(driver, 'this ladder takes 2 to 30 mm');
-  await typeOver(driver, '#pinMm', '4');
+  await typeOver(driver, '[name="pinMm"]', '4');
   await waitForText(driver, 'mm high, closed');
   await click(driver, 'Make this gauge');
   await waitForText(driver, 'Its file as STL');
@@ -147,10 +147,10 @@ test('a hinge: its ladder built and tapped rung by rung, and the gap used at onc
   await startJob('Lid of the rain gauge');
   await goTo('fit');
   await click(driver, 'A joint');
-  await typeOver(driver, '#scalePercent', '0');
+  await typeOver(driver, '[name="scalePercent"]', '0');
   await click(driver, 'Keep the joint');
-  await waitForText(driver, 'Scale: must lie between 10 and 1000');
-  await typeOver(driver, '#scalePercent', '160');
+  await waitForText(driver, 'must lie between 10 and 1000 %');
+  await typeOver(driver, '[name="scalePercent"]', '160');
   await click(driver, 'Keep the joint');
   await waitForText(driver, 'from 9 rungs tried of this joint on this printer and resin');
   await waitForText(driver, `${gap} in plane`);
@@ -176,7 +176,7 @@ async function readAll(sizes: number): Promise<void> {
 
 async function startAttempt(number: number, reason: string): Promise<void> {
   const { driver } = browser;
-  if (reason !== '') await typeOver(driver, '#reason', reason);
+  if (reason !== '') await typeOver(driver, '[name="reason"]', reason);
   await click(driver, `Start attempt ${number}`);
   await click(driver, 'Print it on the simulated printer');
 }
@@ -193,14 +193,14 @@ test('a comb over three attempts: by words, by the caliper, and answered at the 
   const { driver } = browser;
   await startJob('Short comb');
   await click(driver, 'Pushes in by thumb and stays when it is shaken upside down');
-  const kelp = await find(driver, '//select[@id="profileId"]/option[contains(., "Kelp")]');
+  const kelp = await find(driver, '//select[@name="profileId"]/option[contains(., "Kelp")]');
   await kelp.click();
   await click(driver, 'Keep this');
   await waitForText(driver, 'Kelp Flex on Old Amber');
   await goTo('need/sheet');
   await click(driver, 'Panel with a row of pockets');
   await waitForText(driver, 'holds bought parts side by side');
-  await typeOver(driver, '#option_count', '2');
+  await typeOver(driver, '[name="option_count"]', '2');
   await click(driver, 'Keep this');
   await waitFor(
     driver,
@@ -212,7 +212,7 @@ test('a comb over three attempts: by words, by the caliper, and answered at the 
     await readBody(second ? '4.77' : '2.37');
   }
   for (const id of ['1', '2']) {
-    const open = await find(driver, `//div[.//select[@id="wish_item${id}"]]/details/summary`);
+    const open = await find(driver, `//div[.//select[@name="wish_item${id}"]]/details/summary`);
     await open.click();
     await typeOver(driver, `#least_item${id}`, '-0.03');
     await typeOver(driver, `#most_item${id}`, '0.09');
@@ -241,8 +241,8 @@ test('a comb over three attempts: by words, by the caliper, and answered at the 
   await readAll(4);
   await goTo('story');
   await waitForText(driver, 'How did print A3 do in the agreed test?');
-  await typeOver(driver, '#answer', 'passed');
-  await typeOver(driver, '#note', 'both stay in');
+  await typeOver(driver, '[name="answer"]', 'passed');
+  await typeOver(driver, '[name="note"]', 'both stay in');
   await click(driver, 'Answer it');
   await waitForText(driver, 'agreed test passed: both stay in');
   const story = await driver.findElement(By.css('main')).getText();

@@ -53,7 +53,7 @@ test('the vane: reasons read, two compared, one chosen, and the ledger remembers
   await tick('compare Hearth 210');
   await waitForText(driver, 'Side by side');
   await waitForText(driver, 'fails: 1.6 %, asked 4.5 %');
-  await typeOver(driver, '#reason', 'snaps and stands the cabinet');
+  await typeOver(driver, '[name="reason"]', 'snaps and stands the cabinet');
   await click(driver, 'Choose Anvil Impact');
   await waitForText(driver, 'Anvil Impact is chosen.');
   await waitForText(driver, 'Process card of Anvil Impact');
@@ -64,15 +64,15 @@ test('the vane: reasons read, two compared, one chosen, and the ledger remembers
 test('by keyboard: a hotter making step leaves nothing, and the nearest three are named', async () => {
   const { driver } = browser;
   await visit(demo, VANE);
-  await (await find(driver, '#processMax_C')).click();
+  await (await find(driver, '[name="processMax_C"]')).click();
   await press(driver, '121', Key.ENTER);
   await waitForText(driver, 'No resin on the shelf meets all of it. Nearest come:');
   await waitForText(driver, '25.1 K below the 136 °C asked');
-  await typeOver(driver, '#processMax_C', 'warm');
+  await typeOver(driver, '[name="processMax_C"]', 'warm');
   await press(driver, Key.ENTER);
-  await waitForText(driver, 'Hottest in making:');
-  expect(await (await find(driver, '#processMax_C')).getAttribute('value')).toBe('warm');
-  await typeOver(driver, '#processMax_C', Key.DELETE);
+  await waitForText(driver, '“warm” is not a number');
+  expect(await (await find(driver, '[name="processMax_C"]')).getAttribute('value')).toBe('warm');
+  await typeOver(driver, '[name="processMax_C"]', Key.DELETE);
   await press(driver, Key.ENTER);
   await waitForText(driver, '1 of 9 pass');
 });
@@ -91,18 +91,18 @@ test('a blend is mixed, its shares must add up, and a bar of it proves its modul
   const { driver } = browser;
   await visit(demo, '/shelf/blend');
   await waitForText(driver, 'to be tested: heat, elongation at break');
-  await typeOver(driver, '#resin_3', 'Otter Tough');
-  await typeOver(driver, '#percent_3', '10');
+  await typeOver(driver, '[name="resin_3"]', 'Otter Tough');
+  await typeOver(driver, '[name="percent_3"]', '10');
   await waitForText(driver, 'the parts add up to 110 %, not 100 %');
-  await typeOver(driver, '#percent_1', '70');
-  await typeOver(driver, '#percent_2', '20');
+  await typeOver(driver, '[name="percent_1"]', '70');
+  await typeOver(driver, '[name="percent_2"]', '20');
   await waitFor(driver, async () => !(await mainText()).includes('add up to'), 'the shares do not add up');
-  await typeOver(driver, '#name', 'Three in one');
+  await typeOver(driver, '[name="name"]', 'Three in one');
   await click(driver, 'Put it on the shelf');
   await waitForText(driver, '70 % Slate General + 20 % Kelp Flex + 10 % Otter Tough');
   await waitForText(driver, 'A blend is off-label');
   await click(driver, 'Keep this proof');
-  await waitForText(driver, 'Span or guided length');
+  await waitForText(driver, 'Nothing typed yet.');
   await click(driver, 'Let the simulated bench load it');
   await waitFor(
     driver,
@@ -118,17 +118,17 @@ test('a blend is mixed, its shares must add up, and a bar of it proves its modul
 test('a sheet in °F and psi is converted and shown, a contradiction is refused', async () => {
   const { driver } = browser;
   await visit(demo, '/shelf');
-  await typeOver(driver, '#name', 'Sandbank');
+  await typeOver(driver, '[name="name"]', 'Sandbank');
   await click(driver, 'Put it on the shelf');
   await waitForText(driver, 'Unknown: tensile modulus');
   await click(driver, 'Type a value from its sheet');
-  await typeOver(driver, '#value', '143.6');
-  await typeOver(driver, '#unit', '°F');
+  await typeOver(driver, '[name="value"]', '143.6');
+  await typeOver(driver, '[name="unit"]', '°F');
   await click(driver, 'Keep the value');
   await waitForText(driver, 'Kept, converted from 143.6 °F.');
   await waitForText(driver, 'typed as 143.6 °F');
-  await typeOver(driver, '#property', 'deflectionHigh_C');
-  await typeOver(driver, '#value', '90');
+  await typeOver(driver, '[name="property"]', 'deflectionHigh_C');
+  await typeOver(driver, '[name="value"]', '90');
   await click(driver, 'Keep the value');
   await waitForText(driver, 'more load cannot bear more heat');
 });
@@ -174,11 +174,11 @@ test('a shelf of five thousand scrolls in its frame and is held against a job', 
   await waitFor(driver, async () => !(await frame.getText()).includes('R2'), 'the shelf is not narrowed');
   expect(await frame.getText()).toContain('R4321');
   await driver.get(empty.address);
-  await typeOver(driver, '#name', 'Spacer');
+  await typeOver(driver, '[name="name"]', 'Spacer');
   await press(driver, Key.ENTER);
   await waitFor(driver, async () => (await driver.getCurrentUrl()).includes('/jobs/1'), 'no job was made');
   await visit(empty, '/jobs/1/resin');
-  await typeOver(driver, '#serviceMax_C', '90');
+  await typeOver(driver, '[name="serviceMax_C"]', '90');
   await press(driver, Key.ENTER);
   await waitForText(driver, 'beyond the margin');
   await click(driver, 'Each margin, and its score');

@@ -60,7 +60,7 @@ await driver.manage().addCookie({ name: 'theme', value: 'dark' });
 await visit('/jobs/8/measure', 'measure-dark');
 await driver.manage().addCookie({ name: 'theme', value: 'light' });
 await visit('/jobs/8/correct', 'correct');
-await typeOver(driver, '#reason', 'bore came out tight: edges grow');
+await typeOver(driver, '[name="reason"]', 'bore came out tight: edges grow');
 await press(driver, Key.ENTER);
 await click(driver, 'Print it on the simulated printer');
 await click(driver, 'Start measuring');

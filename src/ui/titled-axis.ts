@@ -8,3 +8,10 @@ export function titledAxis<Ticks extends object>(ink: Ink, text: string, ticks?:
     grid: { color: ink.hair },
   };
 }
+
+/** How every chart of the house behaves: at rest, as large as its frame, without boxes of its own. */
+export const QUIET_CHART = {
+  animation: false,
+  maintainAspectRatio: false,
+  plugins: { legend: { display: false }, tooltip: { enabled: false } },
+} as const;

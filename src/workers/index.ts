@@ -9,4 +9,5 @@ export { CheckWorker } from './check-client';
 export { type AskedGauge } from './gauge-api';
 export { GaugeWorker } from './gauge-client';
 export { type CorrectedPart, type LoadedPart } from './mesh-api';
-export { MeshStopped, MeshWorker } from './mesh-client';
+export { MeshWorker } from './mesh-client';
+export { Stopped } from './stoppable-worker';

@@ -1,45 +1,30 @@
-import { releaseProxy, wrap, type Remote } from 'comlink';
-import type { AnchoredFeature, PartCorrection, MeshIssue, Progress } from '@/core/mesh';
+import type { AnchoredFeature, MeshIssue, PartCorrection, Progress } from '@/core/mesh';
 import type { Result } from '@/core/result';
 import type { CorrectedPart, LoadedPart } from './mesh-api';
-import { withProgress } from './with-progress';
 import type { MeshWorkerApi } from './mesh.worker';
+import { StoppableWorker } from './stoppable-worker';
 
-export class MeshStopped extends Error {}
+type Bytes = Uint8Array<ArrayBuffer>;
 
-/** A worker with one part. Stopping ends it in the middle of its work; it cannot be used again. */
+/** A worker with one part. */
 export class MeshWorker {
-  private readonly worker = new Worker(new URL('./mesh.worker.ts', import.meta.url), { type: 'module' });
-  private readonly remote: Remote<MeshWorkerApi> = wrap<MeshWorkerApi>(this.worker);
-  private giveUp: (reason: Error) => void = () => {};
-  private readonly stopped = new Promise<never>((_, reject) => (this.giveUp = reject));
+  private readonly worker = new StoppableWorker<MeshWorkerApi>(
+    new Worker(new URL('./mesh.worker.ts', import.meta.url), { type: 'module' }),
+  );
 
-  constructor() {
-    this.stopped.catch(() => {});
-    this.worker.onerror = (event) => this.giveUp(new Error(event.message));
+  load(bytes: Bytes, onProgress: Progress, name = ''): Promise<Result<LoadedPart, MeshIssue>> {
+    return this.worker.askWithProgress(onProgress, async (api, relay) => api.load(bytes, relay, name));
   }
 
-  load(
-    bytes: Uint8Array<ArrayBuffer>,
-    onProgress: Progress,
-    name = '',
-  ): Promise<Result<LoadedPart, MeshIssue>> {
-    return withProgress(onProgress, (relay) =>
-      Promise.race([this.remote.load(bytes, relay, name), this.stopped]),
-    );
-  }
-
-  scaled(by: number): Promise<Uint8Array<ArrayBuffer>> {
-    return Promise.race([this.remote.scaled(by), this.stopped]);
+  scaled(by: number): Promise<Bytes> {
+    return this.worker.ask((api) => api.scaled(by));
   }
 
   correct(by: PartCorrection, features: readonly AnchoredFeature[]): Promise<CorrectedPart> {
-    return Promise.race([this.remote.correct(by, features), this.stopped]);
+    return this.worker.ask((api) => api.correct(by, features));
   }
 
   stop(): void {
-    this.giveUp(new MeshStopped());
-    this.remote[releaseProxy]();
-    this.worker.terminate();
+    this.worker.stop();
   }
 }

@@ -7,7 +7,7 @@ import { type Bounds, guessUnits, LARGEST_FILE_BYTES, MESH_UNITS, type MeshUnit,
 import { formatMm } from '@/subjects/language/shared';
 import { describeMeshIssue, UNIT_WORDS } from '@/subjects/records/shared';
 import { Button, Problem } from '@/ui';
-import { MeshStopped, MeshWorker } from '@/workers';
+import { Stopped, MeshWorker } from '@/workers';
 
 /** Tells how far a file has come; stopping leaves what was there before. */
 interface Arrival {
@@ -50,7 +50,7 @@ async function checkFirst(
     const { stl, check, units } = loaded.value;
     const unit =
       units === 'known' || guessUnits(check.bounds)[0] === 'mm' ? 'mm' : await askUnit(check.bounds);
-    if (unit === undefined) throw new MeshStopped();
+    if (unit === undefined) throw new Stopped();
     if (unit !== 'mm') return { part: new Blob([await worker.scaled(MM_IN[unit])], { type: 'model/stl' }) };
     return { part: stl === undefined ? file : new Blob([stl], { type: 'model/stl' }) };
   } finally {
@@ -77,7 +77,7 @@ function send(
           : (JSON.parse(request.responseText) as { message: string }).message,
       );
     request.onerror = () => resolve('The connection was lost. Drop the file again.');
-    request.onabort = () => reject(new MeshStopped());
+    request.onabort = () => reject(new Stopped());
     request.send(part);
   });
 }
@@ -107,9 +107,7 @@ export function PartDrop({ jobId, hasPart }: { jobId: number; hasPart: boolean }
       if (refusal === undefined) router.refresh();
     } catch (error) {
       setProblem(
-        error instanceof MeshStopped
-          ? 'Stopped; nothing was changed.'
-          : 'The file could not be read. Try again.',
+        error instanceof Stopped ? 'Stopped; nothing was changed.' : 'The file could not be read. Try again.',
       );
     } finally {
       setArrival(undefined);

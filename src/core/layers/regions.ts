@@ -1,3 +1,4 @@
+import { DisjointSets } from '@/core/mesh';
 import { grown, middleOfRow, type RowGrid, type SpanRows } from './span-rows';
 
 /** The air around the part: the region that every hollow is held against. */
@@ -19,32 +20,6 @@ export interface AirRegion extends Region {
   wallMm: number;
   ventX: number;
   ventY: number;
-}
-
-/** Sets of spans that hang together; the lower number is the root. */
-class Joined {
-  private parent = new Int32Array(1024);
-
-  reset(count: number): void {
-    if (count > this.parent.length) this.parent = new Int32Array(2 * count);
-    for (let i = 0; i < count; i++) this.parent[i] = i;
-  }
-
-  rootOf(item: number): number {
-    const { parent } = this;
-    while (parent[item] !== item) {
-      parent[item] = parent[parent[item]];
-      item = parent[item];
-    }
-    return item;
-  }
-
-  join(a: number, b: number): void {
-    const rootA = this.rootOf(a);
-    const rootB = this.rootOf(b);
-    if (rootA < rootB) this.parent[rootB] = rootA;
-    else this.parent[rootA] = rootB;
-  }
 }
 
 /** Calls back with every two spans, one of each row, that overlap. */
@@ -111,8 +86,8 @@ export class LayerRegions {
   solids: Region[] = [];
   /** Index 0 stands for outside and holds nothing. */
   airs: AirRegion[] = [];
-  private readonly joinedSolid = new Joined();
-  private readonly joinedAir = new Joined();
+  private readonly joinedSolid = new DisjointSets(1024);
+  private readonly joinedAir = new DisjointSets(1024);
 
   label(rows: SpanRows): void {
     const { count } = rows;

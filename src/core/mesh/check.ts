@@ -1,6 +1,7 @@
 import { bucketEdges, eachEdge, type EdgeBuckets } from './edges';
 import { boundsOf, type Bounds, type Mesh } from './mesh';
-import { NO_SHELL, ShellSets, sortShells, type SortedShells } from './shells';
+import { NO_SHELL, sortShells, type SortedShells } from './shells';
+import { DisjointSets } from './disjoint-sets';
 
 /** What a mesh is worth as a solid. Lengths mm, areas mm², volumes mm³. */
 export interface MeshCheck {
@@ -98,7 +99,7 @@ function readEdges(mesh: Mesh, hasArea: (facet: number) => boolean): EdgeReport 
   const total = mesh.facets.length / 3;
   const edges: EdgeBuckets = bucketEdges(mesh, (facet) => !hasArea(facet));
   const { side } = edges;
-  const shells = new ShellSets(total);
+  const shells = new DisjointSets(total);
   const crowded = new Set<number>();
   let [boundary, nonManifold, misoriented] = [0, 0, 0];
   eachEdge(edges, (_, from, to) => {

@@ -1,5 +1,6 @@
 export { checkMesh, listShells, type MeshCheck } from './check';
 export { correctMesh, type PartCorrection } from './correct';
+export { DisjointSets } from './disjoint-sets';
 export {
   distanceToFeature,
   type FeatureSort,

@@ -3,31 +3,6 @@ import type { Mesh } from './mesh';
 /** What a facet without area says of its shell: it belongs to none. */
 export const NO_SHELL = 0xffffffff;
 
-/** Disjoint sets of facets, joined over shared edges. */
-export class ShellSets {
-  readonly parent: Uint32Array;
-
-  constructor(facets: number) {
-    this.parent = Uint32Array.from({ length: facets }, (_, i) => i);
-  }
-
-  rootOf(facet: number): number {
-    const { parent } = this;
-    while (parent[facet] !== facet) {
-      parent[facet] = parent[parent[facet]];
-      facet = parent[facet];
-    }
-    return facet;
-  }
-
-  join(a: number, b: number): void {
-    const rootA = this.rootOf(a);
-    const rootB = this.rootOf(b);
-    if (rootA < rootB) this.parent[rootB] = rootA;
-    else this.parent[rootA] = rootB;
-  }
-}
-
 /** A shell by its lowest facet. */
 interface Shell {
   volumeMm3: number;

@@ -2,7 +2,7 @@
 
 import { useEffect, useState } from 'react';
 import { describeMeshIssue } from '@/subjects/records/shared';
-import { type LoadedPart, MeshStopped, MeshWorker } from '@/workers';
+import { type LoadedPart, Stopped, MeshWorker } from '@/workers';
 
 export type PartState =
   | { readonly kind: 'none' }
@@ -40,7 +40,7 @@ export function usePart(source: string | undefined, version: number): PartState 
       );
     };
     load().catch((error: Error) => {
-      if (error instanceof MeshStopped || abort.signal.aborted) return;
+      if (error instanceof Stopped || abort.signal.aborted) return;
       setState({
         kind: 'failed',
         message: 'The part could not be loaded. Check the connection and load the page again.',

@@ -1,28 +1,20 @@
 'use client';
 
-import { useRouter } from 'next/navigation';
 import { useRef, useState } from 'react';
-import { Button, Dialog, Note, Problem } from '@/ui';
+import { Button, Dialog, Note, Problem, useTakeFile } from '@/ui';
 
 /** Puts a backup in the bench's place; what was there is kept aside. */
 export function RestorePanel() {
-  const router = useRouter();
   const input = useRef<HTMLInputElement>(null);
   const [chosen, setChosen] = useState<File | undefined>();
-  const [said, setSaid] = useState<{ ok: boolean; text: string } | undefined>();
-  const restore = async (file: File) => {
+  const { said, take } = useTakeFile<{ message: string }>(
+    '/api/backup',
+    ({ message }) => message,
+    'The connection was lost. Load the page again and look before trying once more.',
+  );
+  const restore = (file: File) => {
     setChosen(undefined);
-    try {
-      const response = await fetch('/api/backup', { method: 'POST', body: file });
-      const { message } = (await response.json()) as { message: string };
-      setSaid({ ok: response.ok, text: message });
-      router.refresh();
-    } catch {
-      setSaid({
-        ok: false,
-        text: 'The connection was lost. Load the page again and look before trying once more.',
-      });
-    }
+    void take(file);
   };
   return (
     <div className="mt-4">
@@ -48,7 +40,7 @@ export function RestorePanel() {
           <strong>{chosen?.name}</strong> takes the place of everything on this bench. What is here now is
           kept in the folder <span className="num">before-restore</span> beside the data.
         </p>
-        <Button weight="main" className="mt-4" onClick={() => chosen && void restore(chosen)}>
+        <Button weight="main" className="mt-4" onClick={() => chosen && restore(chosen)}>
           Put it in place
         </Button>
       </Dialog>

@@ -1,8 +1,6 @@
 'use client';
 
-import { useRouter } from 'next/navigation';
-import { useState } from 'react';
-import { buttonLook, Note, Problem } from '@/ui';
+import { buttonLook, Note, Problem, useTakeFile } from '@/ui';
 
 interface Imported {
   readonly added: number;
@@ -12,26 +10,11 @@ interface Imported {
 
 /** The shelf out and in as a file: all of a file is taken, or nothing of it. */
 export function CarryPanel() {
-  const router = useRouter();
-  const [said, setSaid] = useState<{ ok: boolean; text: string } | undefined>();
-  const take = async (file: File | undefined) => {
-    if (file === undefined) return;
-    setSaid(undefined);
-    try {
-      const response = await fetch('/api/shelf', { method: 'POST', body: file });
-      const answer = (await response.json()) as Imported & { message?: string };
-      const { added, updated, proofs } = answer;
-      setSaid({
-        ok: response.ok,
-        text:
-          answer.message ??
-          `${added} resins are new, ${updated} were here and are updated, ${proofs} proofs came along.`,
-      });
-      router.refresh();
-    } catch {
-      setSaid({ ok: false, text: 'The connection was lost; nothing was taken in. Try again.' });
-    }
-  };
+  const { said, take } = useTakeFile<Imported>(
+    '/api/shelf',
+    ({ added, updated, proofs }) =>
+      `${added} resins are new, ${updated} were here and are updated, ${proofs} proofs came along.`,
+  );
   return (
     <section aria-labelledby="carry">
       <h2 id="carry" className="mb-2 text-lg">

@@ -11,7 +11,7 @@ import {
 } from 'chart.js';
 import { Line } from 'react-chartjs-2';
 import { blendCurve, modulusBounds, type BlendPart } from '@/core/resins';
-import { titledAxis, useInk } from '@/ui';
+import { titledAxis, useInk, QUIET_CHART } from '@/ui';
 
 ChartJs.register(Filler, LinearScale, LogarithmicScale, LineElement, PointElement);
 
@@ -64,10 +64,8 @@ export function BlendChart({ first, second }: BlendChartProps) {
     ],
   };
   const options: ChartOptions<'line'> = {
-    animation: false,
-    maintainAspectRatio: false,
+    ...QUIET_CHART,
     parsing: false,
-    plugins: { legend: { display: false }, tooltip: { enabled: false } },
     scales: {
       x: {
         type: 'linear',

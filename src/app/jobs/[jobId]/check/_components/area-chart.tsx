@@ -11,7 +11,7 @@ import {
 import { useMemo } from 'react';
 import { Line } from 'react-chartjs-2';
 import type { LayerReading } from '@/core/layers';
-import { titledAxis, useInk } from '@/ui';
+import { titledAxis, useInk, QUIET_CHART } from '@/ui';
 
 ChartJs.register(Filler, LinearScale, LineElement, PointElement);
 
@@ -66,10 +66,8 @@ export function AreaChart({ reading, layer, before }: AreaChartProps) {
     ],
   };
   const options: ChartOptions<'line'> = {
-    animation: false,
-    maintainAspectRatio: false,
+    ...QUIET_CHART,
     parsing: false,
-    plugins: { legend: { display: false }, tooltip: { enabled: false } },
     scales: {
       x: {
         type: 'linear',

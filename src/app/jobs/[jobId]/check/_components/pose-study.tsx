@@ -7,7 +7,7 @@ import { Scatter } from 'react-chartjs-2';
 import type { PoseWorth } from '@/core/findings';
 import { describeFits, describePose } from '@/subjects/check/shared';
 import { formatMm } from '@/subjects/language/shared';
-import { Button, Problem, titledAxis, useInk } from '@/ui';
+import { Button, Problem, titledAxis, useInk, QUIET_CHART } from '@/ui';
 import type { CheckAsk, CheckWorker } from '@/workers';
 import { sendPart } from './send-part';
 
@@ -149,9 +149,7 @@ function PoseChart({ worths }: { worths: readonly PoseWorth[] }) {
     ],
   };
   const options: ChartOptions<'scatter'> = {
-    animation: false,
-    maintainAspectRatio: false,
-    plugins: { legend: { display: false }, tooltip: { enabled: false } },
+    ...QUIET_CHART,
     scales: {
       x: {
         min: 0,

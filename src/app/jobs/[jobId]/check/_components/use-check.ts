@@ -4,7 +4,7 @@ import { useCallback, useEffect, useState } from 'react';
 import { countLayers, MOST_LAYERS } from '@/core/layers';
 import type { JobPart } from '@/subjects/job';
 import { describeMeshIssue } from '@/subjects/records/shared';
-import { type CheckAsk, type CheckFound, CheckWorker, MeshStopped, type OpenedPart } from '@/workers';
+import { type CheckAsk, type CheckFound, CheckWorker, Stopped, type OpenedPart } from '@/workers';
 
 /** How far the reading of a part has come. */
 export interface CheckState {
@@ -52,7 +52,7 @@ export function useCheck(
     };
     run().catch((error: Error) => {
       const problem =
-        error instanceof MeshStopped
+        error instanceof Stopped
           ? 'Stopped. What was found by then stands below; load the page again to read on.'
           : 'The part could not be read. Check the connection and load the page again.';
       merge({ busy: undefined, worker: undefined, problem });

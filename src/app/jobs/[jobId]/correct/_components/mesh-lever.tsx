@@ -6,7 +6,7 @@ import type { AnchoredFeature, PartCorrection } from '@/core/mesh';
 import { formatChance, formatMm, type FormAnswer } from '@/subjects/language/shared';
 import { describeMeasureIssue, describeMeshIssue } from '@/subjects/records/shared';
 import { ActionForm, Button, PlainChoice, Problem, TextField } from '@/ui';
-import { type CorrectedPart, MeshStopped, MeshWorker } from '@/workers';
+import { type CorrectedPart, Stopped, MeshWorker } from '@/workers';
 import { expectOfFile, printCorrected } from '../actions';
 import { attemptForm } from '@/subjects/correct/shared';
 
@@ -51,7 +51,7 @@ export function MeshLever(props: MeshLeverProps) {
     correctFile(worker, props)
       .then(setWork, (error: Error) =>
         setWork(
-          error instanceof MeshStopped
+          error instanceof Stopped
             ? { kind: 'idle' }
             : { kind: 'failed', message: 'The file could not be corrected. Try again.' },
         ),

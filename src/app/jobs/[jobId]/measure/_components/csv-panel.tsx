@@ -1,8 +1,6 @@
 'use client';
 
-import { useRouter } from 'next/navigation';
-import { useState } from 'react';
-import { buttonLook, Note, Problem } from '@/ui';
+import { buttonLook, Note, Problem, useTakeFile } from '@/ui';
 
 interface Imported {
   readonly readings: number;
@@ -12,26 +10,11 @@ interface Imported {
 
 /** readings.csv out and in: all of a file is taken, or nothing of it. */
 export function CsvPanel({ jobId }: { jobId: number }) {
-  const router = useRouter();
-  const [said, setSaid] = useState<{ ok: boolean; text: string } | undefined>();
-  const take = async (file: File | undefined) => {
-    if (file === undefined) return;
-    setSaid(undefined);
-    try {
-      const response = await fetch(`/api/jobs/${jobId}/readings`, { method: 'POST', body: file });
-      const answer = (await response.json()) as Imported & { message?: string };
-      const { readings, alreadyHere, newFeatures } = answer;
-      setSaid({
-        ok: response.ok,
-        text:
-          answer.message ??
-          `${readings} readings taken in, ${alreadyHere} were here already, ${newFeatures} features are new.`,
-      });
-      router.refresh();
-    } catch {
-      setSaid({ ok: false, text: 'The connection was lost; nothing was taken in. Try again.' });
-    }
-  };
+  const { said, take } = useTakeFile<Imported>(
+    `/api/jobs/${jobId}/readings`,
+    ({ readings, alreadyHere, newFeatures }) =>
+      `${readings} readings taken in, ${alreadyHere} were here already, ${newFeatures} features are new.`,
+  );
   return (
     <div className="grid gap-4">
       <p>

@@ -5,7 +5,7 @@ import { Line } from 'react-chartjs-2';
 import { cameFree, type Rung } from '@/core/fits';
 import { describeRungOutcome } from '@/subjects/gauge/shared';
 import { formatMm } from '@/subjects/language/shared';
-import { titledAxis, useInk } from '@/ui';
+import { titledAxis, useInk, QUIET_CHART } from '@/ui';
 
 ChartJs.register(LinearScale, LineElement, PointElement);
 
@@ -53,10 +53,8 @@ export function LadderChart({ curve, rungs, recommendedMm }: LadderChartProps) {
     ],
   };
   const options: ChartOptions<'line'> = {
-    animation: false,
-    maintainAspectRatio: false,
+    ...QUIET_CHART,
     parsing: false,
-    plugins: { legend: { display: false }, tooltip: { enabled: false } },
     scales: {
       x: {
         type: 'linear',

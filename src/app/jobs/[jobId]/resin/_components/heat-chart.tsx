@@ -10,7 +10,7 @@ import {
 } from 'chart.js';
 import { Bubble } from 'react-chartjs-2';
 import { describeVerdictOfResin } from '@/subjects/choice/shared';
-import { type Ink, useInk } from '@/ui';
+import { type Ink, useInk, QUIET_CHART } from '@/ui';
 import type { ResinRow } from './resin-row';
 
 ChartJs.register(LinearScale, LogarithmicScale, PointElement);
@@ -126,9 +126,7 @@ export function HeatChart({ rows, hottestC, marginK, strain }: HeatChartProps) {
     })),
   };
   const options: ChartOptions<'bubble'> = {
-    animation: false,
-    maintainAspectRatio: false,
-    plugins: { legend: { display: false }, tooltip: { enabled: false } },
+    ...QUIET_CHART,
     scales: {
       x: {
         type: 'logarithmic',

@@ -1,0 +1,147 @@
+import { describe, expect, test } from '@jest/globals';
+import { eq } from 'drizzle-orm';
+import { expectOk } from '@/core/result';
+import { type Db, queries, tables } from '@/store';
+import { wishFor } from '@/subjects/fit';
+import { changeFeature } from '@/subjects/job';
+import {
+  exportReadings,
+  importReadings,
+  recordReading,
+  recordTry,
+  takeBackReading,
+} from '@/subjects/measure';
+import { changeNeed } from '@/subjects/need';
+import { newestSignature } from '@/subjects/printing';
+import { keepQuote } from '@/subjects/resin';
+import { BLANK_NEED, BORE, readyBench } from '@/testing/bench';
+
+type Bench = ReturnType<typeof readyBench>;
+
+/** A bench with readings of both features and a word about the bore. */
+function learningBench(): Bench {
+  const bench = readyBench();
+  const { db, bore, width, printId, reading } = bench;
+  for (const mm of [9.48, 9.49, 9.48]) expectOk(recordReading(db, reading(bore, mm)));
+  for (const mm of [19.97, 19.96]) expectOk(recordReading(db, reading(width, mm)));
+  expectOk(recordTry(db, { clientKey: 'w', featureId: bore, printId, word: 'right', state: 'cured' }));
+  return bench;
+}
+
+const keyOf = (db: Db, profileId: number) => queries.findProfile(db, profileId)!.profile.evidenceKey;
+
+/** The signature made anew from what is stored, whatever is remembered. */
+function anew(db: Db, profileId: number) {
+  db.update(tables.profiles)
+    .set({ evidenceKey: crypto.randomUUID() })
+    .where(eq(tables.profiles.id, profileId))
+    .run();
+  return newestSignature(db, profileId).report;
+}
+
+const MATE = { name: 'sleeve', material: 'steel', origin: 'bought', irreplaceable: false } as const;
+
+const CHANGES: readonly (readonly [string, (bench: Bench) => unknown])[] = [
+  ['a reading', ({ db, bore, reading }) => recordReading(db, reading(bore, 9.5))],
+  ['a reading taken back', ({ db, printId }) => takeBackReading(db, printId)],
+  [
+    'a word of fit',
+    ({ db, bore, printId }) =>
+      recordTry(db, { clientKey: 'v', featureId: bore, printId, word: 'rattles', state: 'cured' }),
+  ],
+  [
+    'another drawn size',
+    ({ db, jobId, bore }) =>
+      changeFeature(db, jobId, bore, {
+        name: 'Bore',
+        kind: BORE,
+        targetMm: 9.56,
+        lowerMm: -0.08,
+        upperMm: 0.08,
+        mateName: 'sleeve',
+        mateMm: 9.47,
+        mateU_mm: 0.01,
+        drawnMm: 9.6,
+        revision: queries.findJob(db, jobId)!.revision,
+      }),
+  ],
+  [
+    'a mate measured anew',
+    ({ db, jobId, bore }) =>
+      wishFor(db, jobId, bore, {
+        wish: 'slide',
+        ruin: 'none',
+        coatMm: 0,
+        mate: { ...MATE, sizeMm: 9.44, u_mm: 0.005 },
+      }),
+  ],
+  [
+    'the shrink of its resin',
+    ({ db, profileId }) =>
+      keepQuote(db, queries.findProfile(db, profileId)!.resin.id, {
+        property: 'linearShrink',
+        value: 0.006,
+        condition: 'cured',
+        source: 'datasheet',
+      }),
+  ],
+  [
+    'readings from a file',
+    ({ db, jobId }) => importReadings(db, jobId, exportReadings(db, jobId).replace('9.48', '9.47')),
+  ],
+];
+
+describe('a signature follows its evidence', () => {
+  test.each(CHANGES)('%s: the newest signature is the one that would be made anew', (_what, change) => {
+    const bench = learningBench();
+    const { db, profileId } = bench;
+    const before = newestSignature(db, profileId);
+    const answer = change(bench) as { ok: boolean };
+    expect(answer.ok).toBe(true);
+    const after = newestSignature(db, profileId);
+    expect(after).not.toBe(before);
+    expect(after.report).toEqual(anew(db, profileId));
+  });
+
+  test('what is no evidence leaves it as it is, and asking for it writes nothing', () => {
+    const { db, jobId, profileId } = learningBench();
+    const key = keyOf(db, profileId);
+    const kept = db.select().from(tables.signatures).all();
+    const { revision } = queries.findJob(db, jobId)!;
+    expectOk(changeNeed(db, jobId, { ...BLANK_NEED, need: 'other words', profileId, revision }));
+    const learned = newestSignature(db, profileId);
+    expect(newestSignature(db, profileId)).toBe(learned);
+    expect(keyOf(db, profileId)).toBe(key);
+    expect(db.select().from(tables.signatures).all()).toEqual(kept);
+  });
+
+  test('each change of the evidence is kept once in the history of signatures', () => {
+    const { db, bore, profileId, reading } = learningBench();
+    const count = () => db.select().from(tables.signatures).all().length;
+    const before = count();
+    expectOk(recordReading(db, reading(bore, 9.5, 'same')));
+    expect(count()).toBe(before + 1);
+    expectOk(recordReading(db, reading(bore, 9.5, 'same')));
+    expect(count()).toBe(before + 1);
+    const newest = db.select().from(tables.signatures).all().at(-1)!;
+    expect(newest.evidenceKey).toBe(keyOf(db, profileId));
+    expect(newest.readingIds).toHaveLength(6);
+  });
+
+  test('a change that was undone leaves no trace in what is remembered', () => {
+    const { db, bore, profileId, printId, reading, sessionId } = learningBench();
+    const { report } = newestSignature(db, profileId);
+    expect(() =>
+      db.transaction((tx) => {
+        tx.insert(tables.readings)
+          .values({ ...reading(bore, 9.9), printId, sessionId, takenAt: new Date() })
+          .run();
+        expectOk(recordReading(tx, reading(bore, 9.9)));
+        newestSignature(tx, profileId);
+        throw new Error('power cut');
+      }),
+    ).toThrow('power cut');
+    expect(newestSignature(db, profileId).report).toEqual(report);
+    expect(anew(db, profileId)).toEqual(report);
+  });
+});
