@@ -1,11 +1,4 @@
-/** Brings the database to the current schema before the first request; a bench that cannot be opened is no server. */
+/** Opens the bench before the first request. */
 export async function register(): Promise<void> {
-  if (process.env.NEXT_RUNTIME !== 'nodejs') return;
-  const { benchDb } = await import('@/store');
-  try {
-    benchDb();
-  } catch (error) {
-    console.error('The bench cannot be opened:', (error as Error).message);
-    process.exit(1);
-  }
+  if (process.env.NEXT_RUNTIME === 'nodejs') await import('./open-bench');
 }
