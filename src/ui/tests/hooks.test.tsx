@@ -1,0 +1,144 @@
+/** @jest-environment jsdom */
+import { beforeEach, describe, expect, jest, test } from '@jest/globals';
+import { act, renderHook, waitFor } from '@testing-library/react';
+
+const refresh = jest.fn();
+jest.unstable_mockModule('next/navigation', () => ({ useRouter: () => ({ refresh }) }));
+
+class Stopped extends Error {}
+
+/** A worker that answers when the test says so. */
+class FakeWorker {
+  static newest: FakeWorker;
+  answer!: (loaded: unknown) => void;
+  refuse!: (error: Error) => void;
+  isStopped = false;
+  constructor() {
+    FakeWorker.newest = this;
+  }
+  load = (_bytes: Uint8Array, onProgress: (share: number) => void) =>
+    new Promise((resolve, reject) => {
+      onProgress(0.5);
+      this.answer = resolve;
+      this.refuse = reject;
+    });
+  stop = () => {
+    this.isStopped = true;
+    this.refuse?.(new Stopped());
+  };
+}
+jest.unstable_mockModule('@/workers', () => ({ MeshWorker: FakeWorker, Stopped }));
+
+const { usePart } = await import('../viewer/use-part');
+const { useTakeFile } = await import('../forms/use-take-file');
+const { useKeycaps } = await import('../shortcuts/use-keycaps');
+const { useInk } = await import('../use-ink');
+
+function answerWith(response: Partial<Response> | Error) {
+  globalThis.fetch = jest.fn(async () => {
+    if (response instanceof Error) throw response;
+    return response as Response;
+  }) as typeof fetch;
+}
+
+const bytes = { ok: true, arrayBuffer: async () => new ArrayBuffer(4) };
+
+beforeEach(() => {
+  localStorage.clear();
+  refresh.mockClear();
+});
+
+describe('a part that is shown', () => {
+  test('tells how far it is, then the part', async () => {
+    answerWith(bytes);
+    const { result } = renderHook(() => usePart('/part', 1));
+    await waitFor(() => expect(result.current).toMatchObject({ kind: 'loading', share: 0.5 }));
+    await act(async () => FakeWorker.newest.answer({ ok: true, value: { corners: [] } }));
+    expect(result.current).toEqual({ kind: 'ready', part: { corners: [] } });
+  });
+
+  test('stopped it says so, and what comes late does not bring it back', async () => {
+    answerWith(bytes);
+    const { result } = renderHook(() => usePart('/part', 1));
+    await waitFor(() => expect(result.current).toMatchObject({ kind: 'loading', share: 0.5 }));
+    const { current } = result;
+    await act(async () => (current.kind === 'loading' ? current.stop() : undefined));
+    expect(FakeWorker.newest.isStopped).toBe(true);
+    expect(result.current).toEqual({ kind: 'stopped' });
+  });
+
+  test('another file ends the reading of the first', async () => {
+    answerWith(bytes);
+    const { result, rerender } = renderHook(({ source }) => usePart(source, 1), {
+      initialProps: { source: '/one' },
+    });
+    await waitFor(() => expect(result.current).toMatchObject({ share: 0.5 }));
+    const first = FakeWorker.newest;
+    rerender({ source: '/two' });
+    expect(first.isStopped).toBe(true);
+    expect(FakeWorker.newest).not.toBe(first);
+  });
+
+  test.each([
+    [{ ok: false, status: 404 }, 'file is not there'],
+    [new TypeError('connection lost'), 'Check the connection'],
+  ])('what went wrong is said (%#)', async (response, sentence) => {
+    answerWith(response);
+    const { result } = renderHook(() => usePart('/part', 1));
+    await waitFor(() =>
+      expect(result.current).toMatchObject({ kind: 'failed', message: expect.stringContaining(sentence) }),
+    );
+  });
+});
+
+describe('a file that is taken in', () => {
+  const open = () => renderHook(() => useTakeFile<{ rows: number }>('/api', ({ rows }) => `${rows} rows`));
+  const file = new File(['a'], 'a.csv');
+
+  test('says what was taken and reads the page anew', async () => {
+    answerWith({ ok: true, json: async () => ({ rows: 3 }) });
+    const { result } = open();
+    await act(() => result.current.take(file));
+    expect(result.current.said).toEqual({ ok: true, text: '3 rows' });
+    expect(refresh).toHaveBeenCalledTimes(1);
+  });
+
+  test('a refusal is told in the bench’s words, a lost connection in its own', async () => {
+    answerWith({ ok: false, json: async () => ({ message: 'line 2: blank' }) } as Partial<Response>);
+    const { result } = open();
+    await act(() => result.current.take(file));
+    expect(result.current.said).toEqual({ ok: false, text: 'line 2: blank' });
+    answerWith(new TypeError('connection lost'));
+    await act(() => result.current.take(file));
+    expect(result.current.said).toMatchObject({
+      ok: false,
+      text: expect.stringContaining('nothing was taken in'),
+    });
+  });
+
+  test('no file is no question', async () => {
+    answerWith(new TypeError('not asked'));
+    const { result } = open();
+    await act(() => result.current.take(undefined));
+    expect(globalThis.fetch).not.toHaveBeenCalled();
+  });
+});
+
+test('keycaps are learned from the keys that are pressed and remembered', async () => {
+  const { result } = renderHook(() => useKeycaps());
+  expect(result.current('KeyZ')).toBe('z');
+  act(() => void window.dispatchEvent(new KeyboardEvent('keydown', { code: 'KeyZ', key: 'y' })));
+  expect(result.current('KeyZ')).toBe('y');
+  const next = renderHook(() => useKeycaps());
+  await waitFor(() => expect(next.result.current('KeyZ')).toBe('y'));
+});
+
+test('the colours of a chart follow the theme', async () => {
+  document.documentElement.style.setProperty('--ink', '#2C2926');
+  const { result } = renderHook(() => useInk());
+  expect(result.current).toBeUndefined();
+  await waitFor(() => expect(result.current?.ink).toBe('#2C2926'));
+  document.documentElement.style.setProperty('--ink', '#EDE4D3');
+  act(() => document.documentElement.setAttribute('data-theme', 'dark'));
+  await waitFor(() => expect(result.current?.ink).toBe('#EDE4D3'));
+});
