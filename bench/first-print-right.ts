@@ -57,7 +57,7 @@ const JOB: readonly { feature: string; kind: FeatureKind; fromMm: number; toMm: 
     halfMm: 0.08,
   },
 ];
-/** The bench's caliper is as METHODS has it: flats measured once, limit of error 0.02. */
+/** The bench's caliper has its flats measured once, limit of error 0.02. */
 const INSTRUMENT = { ...DEFAULT_INSTRUMENT, jawFlatMm: 0.3 };
 const OPTIONS = { instruments: { '': INSTRUMENT } };
 const REPEATS = 3;

@@ -11,7 +11,7 @@ import {
   type VirtualPrinter,
 } from '@/core/virtual';
 
-/** The bench's caliper is as METHODS has it: flats measured once, limit of error 0.02. */
+/** The bench's caliper has its flats measured once, limit of error 0.02. */
 export const INSTRUMENT = { ...DEFAULT_INSTRUMENT, jawFlatMm: 0.3 };
 export const OPTIONS = { instruments: { '': INSTRUMENT } };
 export const REPEATS = 3;

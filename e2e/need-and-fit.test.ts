@@ -214,8 +214,8 @@ test('a comb over three attempts: by words, by the caliper, and answered at the 
   for (const id of ['1', '2']) {
     const open = await find(driver, `//div[.//select[@name="wish_item${id}"]]/details/summary`);
     await open.click();
-    await typeOver(driver, `#least_item${id}`, '-0.03');
-    await typeOver(driver, `#most_item${id}`, '0.09');
+    await typeOver(driver, `[name="least_item${id}"]`, '-0.03');
+    await typeOver(driver, `[name="most_item${id}"]`, '0.09');
   }
   await press(driver, Key.ENTER);
   await waitForText(driver, 'clearance −0.03 to +0.09');

@@ -19,7 +19,7 @@ export function readAll(db: Db, jobId: number, instrumentId: number, times: numb
   const printId = newestPrint(db, jobId);
   for (const feature of queries.listFeatures(db, jobId)) {
     for (let closing = 1; closing <= times; closing++) {
-      const readingMm = expectOk(closeJaws(db, feature.id, printId, closing, instrumentId));
+      const readingMm = expectOk(closeJaws(db, { featureId: feature.id, printId, closing, instrumentId }));
       const clientKey = `demo-${feature.id}-${printId}-${closing}`;
       expectOk(
         recordReading(db, {

@@ -44,10 +44,8 @@ function fillVats(db: Db): void {
 
 function makeBlock(
   db: Db,
-  name: string,
-  profileId: number,
-  sizes: readonly BlockSize[],
   instrumentId: number,
+  { name, profileId, sizes }: { name: string; profileId: number; sizes: readonly BlockSize[] },
 ): void {
   const jobId = expectOk(createGauge(db, { name, profileId, spec: { kind: 'block', sizes } }));
   notePrint(db, queries.listAttempts(db, jobId).at(-1)!.id);
@@ -69,8 +67,8 @@ export function makeDemo(db: Db): void {
   const { otter, slate, caliper } = makeEquipment(db);
   makeShelf(db);
   fillVats(db);
-  makeBlock(db, 'Signature block, 24 sizes', otter, BLOCK_SIZES, caliper);
-  makeBlock(db, 'Signature block, six sizes', slate, FEW_SIZES, caliper);
+  makeBlock(db, caliper, { name: 'Signature block, 24 sizes', profileId: otter, sizes: BLOCK_SIZES });
+  makeBlock(db, caliper, { name: 'Signature block, six sizes', profileId: slate, sizes: FEW_SIZES });
   makeLadder(db, slate, 'plane');
   makeLadder(db, slate, 'height');
   makeComb(db, slate, caliper);

@@ -17,7 +17,12 @@ type Size = Pick<Observation, 'feature' | 'print' | 'kind' | 'drawnMm'> & {
   readonly noise: number;
 };
 
-function priorCovariance(a: Size, b: Size, same: boolean, scatter: Scatter, mpeMm: number): number {
+interface Noise {
+  readonly scatter: Scatter;
+  readonly mpeMm: number;
+}
+
+function priorCovariance(a: Size, b: Size, same: boolean, { scatter, mpeMm }: Noise): number {
   const { covariance } = lawPrior();
   const [xa, xb] = [lawRow(a.kind, a.drawnMm), lawRow(b.kind, b.drawnMm)];
   let sum = 0;
@@ -51,12 +56,12 @@ export function plainPrediction(
   const covariance = new Float64Array(count * count);
   for (let i = 0; i < count; i++) {
     for (let j = 0; j < count; j++)
-      covariance[i * count + j] = priorCovariance(sizes[i], sizes[j], i === j, scatter, mpeMm);
+      covariance[i * count + j] = priorCovariance(sizes[i], sizes[j], i === j, { scatter, mpeMm });
   }
   const residual = Float64Array.from(observations, (each) => each.sizeMm - meanOf(each));
   const own: Size = { ...query, noise: 0 };
   const cross = Float64Array.from(sizes, (size) =>
-    priorCovariance(own, { ...size, bias: undefined }, false, scatter, mpeMm),
+    priorCovariance(own, { ...size, bias: undefined }, false, { scatter, mpeMm }),
   );
   const gain = expectOk(solveSymmetric(covariance, cross));
   const dot = (a: Float64Array, b: Float64Array) => a.reduce((sum, value, i) => sum + value * b[i], 0);
@@ -66,7 +71,7 @@ export function plainPrediction(
     for (let j = 0; j < count; j++) misfit += residual[i] * inverse[i * count + j] * residual[j];
   return {
     meanMm: meanOf(query) + dot(gain, residual),
-    variance: priorCovariance(own, own, true, scatter, mpeMm) - dot(gain, cross),
+    variance: priorCovariance(own, own, true, { scatter, mpeMm }) - dot(gain, cross),
     misfit,
   };
 }

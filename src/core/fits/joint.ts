@@ -191,7 +191,7 @@ function solveDrawnGap(
 
 /**
  * Material to take off each wall of the file after it was scaled, mm, so that the printed gap is the wanted one; negative
- * adds. METHODS: (G + 2(e + h) − S·s·g)/(2s), with e and h as the signature has them for these walls.
+ * adds. docs/methods.md §3: (G + 2(e + h) − S·s·g)/(2s), with e and h as the signature has them for these walls.
  */
 export function offsetForGap(
   signature: Signature,

@@ -34,7 +34,7 @@ function logLogistic(x: number): number {
 
 /**
  * Logistic curve of coming free over the drawn gap: P(free | g) = 1/(1 + exp(−(g − g50)/w)), priors lognormal on both.
- * No rung at all gives the prior. Source: METHODS §3; Bayesian logistic regression on a grid.
+ * No rung at all gives the prior. Source: docs/methods.md §3; Bayesian logistic regression on a grid.
  */
 export function estimateLadder(rungs: readonly Rung[]): Ladder {
   const g50Mm = new Float64Array(G_NODES * W_NODES);

@@ -84,7 +84,7 @@ export function optionOf({ kind, options }: Pick<SheetChoices, 'kind' | 'options
 
 /**
  * Works a sheet out: from bodies and wishes to targets, issues, drawing and part. Nothing read gives the drawing alone.
- * Source: METHODS §3, gap filler: each interface takes its clearance off the body it meets.
+ * Source: docs/methods.md §3, gap filler: each interface takes its clearance off the body it meets.
  * Example: bore 15.91 pushed in, shaft 9.47 turning → outside 15.88 ± 0.03, bore 9.71 ± 0.08.
  */
 export function workOutSheet(input: SheetInput): Sheet {

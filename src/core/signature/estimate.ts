@@ -19,7 +19,7 @@ import { rowOfTry, solveNodeWithTries, type Try, type TryRow } from './tries';
 
 export interface SignatureOptions {
   readonly instruments: Instruments;
-  /** Default: the prior of METHODS for a printer nobody knows. */
+  /** Default: the prior of docs/methods.md §2 for a printer nobody knows. */
   readonly prior?: LawPrior;
   readonly tries?: readonly Try[];
 }
@@ -208,7 +208,7 @@ function pairTries(model: Model, rows: readonly number[], tries: readonly Try[])
  * The signature of a process: a hierarchical linear model of offset = size − drawn, with the habits of features, the
  * drift of prints and one bias per instrument and jaw; both scatters integrated over a fixed grid.
  * No readings at all give the prior. Equal inputs give equal outputs (nothing is sampled).
- * Source: the model of METHODS; closed form after A. Gelman et al., Bayesian Data Analysis (2013) ch. 15.
+ * Source: the model of docs/methods.md §2; closed form after A. Gelman et al., Bayesian Data Analysis (2013) ch. 15.
  */
 export function estimateSignature(
   readings: readonly SignatureReading[],

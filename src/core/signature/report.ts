@@ -60,7 +60,7 @@ function targetLine(drawn: DrawnSize) {
 
 /**
  * A signature with its targets, left-out predictions and doubts, in the open format's names and units.
- * `uOfSize`: standard uncertainty of a size with everything in it (METHODS, readings to a size), mm.
+ * `uOfSize`: standard uncertainty of a size with everything in it (docs/methods.md §1), mm.
  * `predicted_mm` is what the law and the feature's other prints say without its own readings.
  */
 export function reportSignature(

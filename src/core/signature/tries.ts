@@ -33,7 +33,7 @@ interface WordReading {
 const SLIP_AT_10MM = [0.06, 0.16] as const;
 const SOFT_EDGE_MM = 0.03;
 
-/** The start values of METHODS, scaled to the mate. */
+/** The start values (docs/methods.md §2), scaled to the mate. */
 export function standardMeaning({
   word,
   mateMm,

@@ -21,17 +21,19 @@ function inState(rungs: readonly FoundRung[], freed: Joint['freed']) {
   return own.length > 0 ? { rungs: own, otherState: false } : { rungs, otherState: true };
 }
 
+interface RungsQuestion {
+  /** Every rung that was ever tried on this bench. */
+  readonly all: readonly FoundRung[];
+  readonly learned: LearnedSignature;
+  readonly joint: Joint;
+  readonly direction: GapDirection;
+}
+
 /**
  * Rungs that answer for a joint: of this kind on this printer and resin; else of any kind there; else of the same resin
  * on another printer, carried over at equal printed gaps; else none, and the prior stands.
  */
-export function rungsFor(
-  db: Db,
-  all: readonly FoundRung[],
-  learned: LearnedSignature,
-  joint: Joint,
-  direction: GapDirection,
-): SourcedRungs {
+export function rungsFor(db: Db, { all, learned, joint, direction }: RungsQuestion): SourcedRungs {
   const design = designOf(joint);
   const ofDirection = all.filter((rung) => rung.direction === direction);
   const here = ofDirection.filter(({ profileId }) => profileId === learned.profileId);

@@ -78,8 +78,8 @@ function viewJoint(db: Db, all: readonly FoundRung[], learned: LearnedSignature,
   const { signature } = learned;
   const design = designOf(joint);
   const limit = limitOf(joint);
-  const plane = rungsFor(db, all, learned, joint, 'plane');
-  const height = rungsFor(db, all, learned, joint, 'height');
+  const plane = rungsFor(db, { all, learned, joint, direction: 'plane' });
+  const height = rungsFor(db, { all, learned, joint, direction: 'height' });
   const ladders: Ladders = { plane: estimateLadder(plane.rungs), height: estimateLadder(height.rungs) };
   const at = (scale: number): JointPoint => {
     const state = jointAtScale(signature, ladders, design, scale);

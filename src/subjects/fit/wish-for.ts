@@ -29,14 +29,14 @@ function isoBand(input: WishInput): Result<ClearanceBand | undefined, WishIssue>
 }
 
 /** A feature that came from a measuring sheet: the sheet learns of the wish, so that taking it over again keeps it. */
-function noteOnSheet(db: Db, job: queries.Job, mateId: number, input: WishInput, band?: ClearanceBand): void {
+function noteOnSheet(db: Db, job: queries.Job, mateId: number, wished: WishInput): void {
   const mate = queries.listMates(db, job.id).find(({ id }) => id === mateId);
   if (job.sheet === null || mate === undefined || mate.measure === null) return;
   const { sheet } = job;
   const at = SHEETS[sheet.kind].interfaces(optionOf(sheet)).find(({ measure }) => measure === mate.measure);
   if (at === undefined) return;
-  const { wish, ruin, coatMm } = input;
-  const wishes = { ...sheet.wishes, [at.id]: { wish, ruin, clearance: band, coatMm } };
+  const { wish, ruin, clearance, coatMm } = wished;
+  const wishes = { ...sheet.wishes, [at.id]: { wish, ruin, clearance, coatMm } };
   db.update(tables.jobs)
     .set({ sheet: { ...sheet, wishes } })
     .where(eq(tables.jobs.id, job.id))
@@ -72,7 +72,7 @@ export function wishFor(db: Db, jobId: number, featureId: number, input: WishInp
       })
       .where(eq(tables.features.id, featureId))
       .run();
-    noteOnSheet(tx, job, mateId, input, band.value);
+    noteOnSheet(tx, job, mateId, { ...input, clearance: band.value });
     if (sizeMm === undefined) {
       bumpRevision(tx, jobId);
       return fail({ code: 'mateUnmeasured', name: input.mate.name });

@@ -13,8 +13,7 @@ function keepSheetFeature(
   db: Db,
   jobId: number,
   view: SheetView,
-  feature: SheetFeature,
-  position: number,
+  { feature, position }: { readonly feature: SheetFeature; readonly position: number },
 ): number {
   const at = feature.interface;
   const wished = view.sheet.interfaces.find(({ id }) => id === at?.id);
@@ -89,7 +88,7 @@ export function takeOverSheet(db: Db, jobId: number): Result<number, TakeOverIss
     const attempt = queries.listAttempts(tx, jobId).at(-1);
     const ids = new Map<string, number>();
     sheet.features.forEach((feature, i) =>
-      ids.set(feature.id, keepSheetFeature(tx, jobId, view, feature, others.length + i)),
+      ids.set(feature.id, keepSheetFeature(tx, jobId, view, { feature, position: others.length + i })),
     );
     for (const { id, sheetFeature } of queries.listFeatures(tx, jobId)) {
       if (sheetFeature !== null && !ids.has(sheetFeature))

@@ -6,13 +6,18 @@ import { type Db, kindOf, tables } from '@/store';
 import { simulatedSize } from './printer';
 import type { SimulatedIssue } from './words-issues';
 
+/** The nth closing of the jaws of an instrument on a feature of a print. */
+interface Closing {
+  readonly featureId: number;
+  readonly printId: number;
+  readonly closing: number;
+  readonly instrumentId: number;
+}
+
 /** What the simulated caliper shows when its jaws close on a feature of a simulated printer's print; the nth closing repeats. */
 export function closeJaws(
   db: Db,
-  featureId: number,
-  printId: number,
-  closing: number,
-  instrumentId: number,
+  { featureId, printId, closing, instrumentId }: Closing,
 ): Result<number, SimulatedIssue> {
   const size = simulatedSize(db, featureId, printId);
   if (!size.ok) return size;

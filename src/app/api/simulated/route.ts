@@ -11,5 +11,12 @@ export function GET(request: Request): Response {
   if (![feature, print, closing, instrument].every((value) => Number.isInteger(value) && value > 0)) {
     return refusal(`${NAMES.join(', ')}: whole numbers above zero are needed.`, 400);
   }
-  return Response.json(closeJaws(bench().db, feature, print, closing, instrument));
+  return Response.json(
+    closeJaws(bench().db, {
+      featureId: feature,
+      printId: print,
+      closing,
+      instrumentId: instrument,
+    }),
+  );
 }

@@ -28,7 +28,7 @@ function readNewest(db: ReturnType<typeof emptyBench>, jobId: number, instrument
   });
   for (const { id: featureId } of queries.listFeatures(db, jobId)) {
     for (const closing of [1, 2, 3]) {
-      const readingMm = expectOk(closeJaws(db, featureId, printId, closing, instrumentId));
+      const readingMm = expectOk(closeJaws(db, { featureId, printId, closing, instrumentId }));
       expectOk(
         recordReading(db, {
           clientKey: `${featureId} ${printId} ${closing} t`,
@@ -294,10 +294,16 @@ describe('attempts', () => {
 
   test('the simulated caliper refuses what is not its own', () => {
     const { db, bore, printId, instrumentId } = readyBench();
-    expect(closeJaws(db, bore, printId, 1, 99)).toEqual({ ok: false, issue: { code: 'gone' } });
-    expect(closeJaws(db, 99, printId, 1, instrumentId)).toEqual({ ok: false, issue: { code: 'gone' } });
+    expect(closeJaws(db, { featureId: bore, printId, closing: 1, instrumentId: 99 })).toEqual({
+      ok: false,
+      issue: { code: 'gone' },
+    });
+    expect(closeJaws(db, { featureId: 99, printId, closing: 1, instrumentId: instrumentId })).toEqual({
+      ok: false,
+      issue: { code: 'gone' },
+    });
     db.update(tables.printers).set({ simulatedSeed: null }).run();
-    expect(closeJaws(db, bore, printId, 1, instrumentId)).toEqual({
+    expect(closeJaws(db, { featureId: bore, printId, closing: 1, instrumentId: instrumentId })).toEqual({
       ok: false,
       issue: { code: 'noSimulatedPrinter' },
     });
