@@ -10,27 +10,9 @@ import { FitRows } from './_components/fit-rows';
 import type { FitRow } from './_components/fit-types';
 import { Joints } from './_components/joints';
 
-function rowOf({ feature, mate, band, drawn, clearance, unheld, offers }: FitView): FitRow {
-  return {
-    id: feature.id,
-    name: feature.name,
-    sense: feature.sense,
-    shape: feature.shape,
-    targetMm: feature.targetMm,
-    lowerMm: feature.lowerMm,
-    upperMm: feature.upperMm,
-    wish: feature.wish,
-    ruin: feature.ruin,
-    isoFit: feature.isoFit,
-    ownBand: feature.bandLowMm !== null && feature.bandHighMm !== null,
-    coatMm: feature.coatMm,
-    mate,
-    band,
-    drawn,
-    clearance,
-    unheld,
-    offers,
-  };
+function rowOf({ feature, ...rest }: FitView): FitRow {
+  const ownBand = feature.bandLowMm !== null && feature.bandHighMm !== null;
+  return { ...feature, ...rest, ownBand };
 }
 
 export default async function FitPage({ params }: { params: Promise<{ jobId: string }> }) {

@@ -1,28 +1,13 @@
-import type { ClearanceBand, DrawnFit, Material, Ruin, Wish } from '@/core/fits';
-import type { Sense, Shape } from '@/core/metrology';
-import type { Mate, ResinStrength, WishOffer } from '@/subjects/fit';
+import type { Material } from '@/core/fits';
+import type { Sense } from '@/core/metrology';
+import type { FitView, ResinStrength } from '@/subjects/fit';
 
-/** An interface as the page shows it. */
-export interface FitRow {
-  readonly id: number;
-  readonly name: string;
-  readonly sense: Sense;
-  readonly shape: Shape;
-  readonly targetMm: number;
-  readonly lowerMm: number;
-  readonly upperMm: number;
-  readonly wish: Wish | null;
-  readonly ruin: Ruin;
-  readonly isoFit: string | null;
-  readonly ownBand: boolean;
-  readonly coatMm: number;
-  readonly mate?: Mate;
-  readonly band?: ClearanceBand;
-  readonly drawn?: DrawnFit;
-  readonly clearance?: { readonly meanMm: number; readonly halfMm: number };
-  readonly unheld: boolean;
-  readonly offers: readonly WishOffer[];
-}
+/** An interface as the page shows it: its feature with what its wish comes to. */
+export type FitRow = FitView['feature'] &
+  Omit<FitView, 'feature'> & {
+    /** Its clearance is its own, not its class's. */
+    readonly ownBand: boolean;
+  };
 
 export interface DeskResin extends ResinStrength {
   readonly id: number;
