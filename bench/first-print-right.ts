@@ -3,7 +3,7 @@
  * Population: core/virtual/printer.ts and caliper.ts. Job: five features, sizes uniform in the ranges below.
  * Everything here was written down before the first run. Usage: npm run bench [-- PRINTERS]
  */
-import { correctReading, DEFAULT_INSTRUMENT, type FeatureKind } from '@/core/metrology';
+import type { FeatureKind } from '@/core/metrology';
 import { mixtureQuantile, seededRandom, seedFrom, type SeededRandom } from '@/core/numerics';
 import { BLOCK_OF_24, BLOCK_OF_6 } from '@/core/gauges';
 import {
@@ -17,14 +17,13 @@ import {
 import {
   drawCaliper,
   drawPrinter,
-  lawfulSize,
   printFeature,
-  readCaliper,
   type Family,
   type PlacedFeature,
   type VirtualCaliper,
   type VirtualPrinter,
 } from '@/core/virtual';
+import { drawKnowing, drawKnowingHabit, OPTIONS, readPart } from './world';
 
 const JOB: readonly { feature: string; kind: FeatureKind; fromMm: number; toMm: number; halfMm: number }[] = [
   {
@@ -57,16 +56,13 @@ const JOB: readonly { feature: string; kind: FeatureKind; fromMm: number; toMm: 
     halfMm: 0.08,
   },
 ];
-/** The bench's caliper has its flats measured once, limit of error 0.02. */
-const INSTRUMENT = { ...DEFAULT_INSTRUMENT, jawFlatMm: 0.3 };
-const OPTIONS = { instruments: { '': INSTRUMENT } };
-const REPEATS = 3;
+type PlacedTarget = Target & { readonly xMm: number; readonly yMm: number };
 
 interface World {
   readonly printer: VirtualPrinter;
   readonly caliper: VirtualCaliper;
   readonly random: SeededRandom;
-  readonly targets: readonly (Target & { readonly xMm: number; readonly yMm: number })[];
+  readonly targets: readonly PlacedTarget[];
 }
 
 function makeWorld(seed: number, family: Family): World {
@@ -83,26 +79,7 @@ function makeWorld(seed: number, family: Family): World {
   return { printer: drawPrinter(seed, family), caliper: drawCaliper(seed, family), random, targets };
 }
 
-function readPart(world: World, places: readonly PlacedFeature[], print: string): SignatureReading[] {
-  return places.flatMap((place) => {
-    const size = printFeature(world.printer, place, print);
-    return Array.from({ length: REPEATS }, () =>
-      readCaliper(world.caliper, size, place.kind, world.random),
-    ).flatMap((shown) =>
-      shown === undefined
-        ? []
-        : {
-            ...place.kind,
-            feature: place.feature,
-            print,
-            drawnMm: place.drawnMm,
-            readingMm: correctReading(shown, place.kind, INSTRUMENT),
-          },
-    );
-  });
-}
-
-function placed(world: World, draw: (target: Target) => number): PlacedFeature[] {
+function placed(world: World, draw: (target: PlacedTarget) => number): PlacedFeature[] {
   return world.targets.map((target) => ({ ...target, drawnMm: draw(target) }));
 }
 
@@ -111,20 +88,6 @@ function isRight(world: World, places: readonly PlacedFeature[], print: string):
     const deviation = printFeature(world.printer, place, print) - world.targets[i].targetMm;
     return deviation >= world.targets[i].lowerMm && deviation <= world.targets[i].upperMm;
   });
-}
-
-/** Draws so that the lawful size is the target: all that can be known before the feature was ever printed. */
-function drawKnowing(world: World, target: Target, habitToo = false): number {
-  const place = world.targets.find(({ feature }) => feature === target.feature)!;
-  const far = { ...world.printer, pixelMm: 1e-6 };
-  const noChance = { ...far, chanceSd: 0, driftEdgeSd: 0, driftScaleSd: 0 };
-  let drawn = target.targetMm;
-  for (let i = 0; i < 40; i++) {
-    const at = { ...place, drawnMm: drawn };
-    const size = habitToo ? printFeature(noChance, at, 'any') : lawfulSize(far, at);
-    drawn += target.targetMm - size;
-  }
-  return drawn;
 }
 
 function scaleFactor(readings: readonly SignatureReading[]): number {
@@ -193,7 +156,7 @@ function play(seed: number, family: Family): Outcome {
     'first print, signature after 24 features': isRight(world, first24, 'A1'),
     'first print, perfect knowledge of the law': isRight(
       world,
-      placed(world, (target) => drawKnowing(world, target)),
+      placed(world, (target) => drawKnowing(world.printer, target, target.targetMm)),
       'A1',
     ),
     'second print without gauge, own deviations': isRight(world, ownFix(untouched, readUntouched), 'A2'),
@@ -210,7 +173,7 @@ function play(seed: number, family: Family): Outcome {
     'second print after the 24-feature block, signature': isRight(world, second24, 'A2'),
     'second print, perfect knowledge of law and habit': isRight(
       world,
-      placed(world, (target) => drawKnowing(world, target, true)),
+      placed(world, (target) => drawKnowingHabit(world.printer, target, target.targetMm)),
       'A2',
     ),
   };

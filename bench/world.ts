@@ -45,16 +45,25 @@ export function readPart(
   );
 }
 
-/** The drawn size whose lawful size is the target: all that can be known before the feature was ever printed. */
-export function drawKnowing(
-  printer: VirtualPrinter,
-  place: Omit<PlacedFeature, 'drawnMm'>,
-  targetMm: number,
-): number {
-  const fine = { ...printer, pixelMm: 1e-6 };
+type Place = Omit<PlacedFeature, 'drawnMm'>;
+
+/** The drawn size at which the printed size, as the function tells it, is the target. */
+function drawWhere(sizeOf: (at: PlacedFeature) => number, place: Place, targetMm: number): number {
   let drawn = targetMm;
-  for (let i = 0; i < 40; i++) drawn += targetMm - lawfulSize(fine, { ...place, drawnMm: drawn });
+  for (let i = 0; i < 40; i++) drawn += targetMm - sizeOf({ ...place, drawnMm: drawn });
   return drawn;
+}
+
+/** The drawn size whose lawful size is the target: all that can be known before the feature was ever printed. */
+export function drawKnowing(printer: VirtualPrinter, place: Place, targetMm: number): number {
+  const fine = { ...printer, pixelMm: 1e-6 };
+  return drawWhere((at) => lawfulSize(fine, at), place, targetMm);
+}
+
+/** The same with the habit of the feature known too: all but chance and drift. */
+export function drawKnowingHabit(printer: VirtualPrinter, place: Place, targetMm: number): number {
+  const lawful = { ...printer, pixelMm: 1e-6, chanceSd: 0, driftEdgeSd: 0, driftScaleSd: 0 };
+  return drawWhere((at) => printFeature(lawful, at, 'any'), place, targetMm);
 }
 
 /** A share with its standard error, in per cent. */

@@ -18,10 +18,6 @@ export function run(command, args, environment = {}) {
   if (status !== 0) throw new Error(`${command} ${args.join(' ')} ended with ${status}`);
 }
 
-function succeeds(command, args, environment = {}) {
-  return spawnSync(command, args, { stdio: 'inherit', env: { ...process.env, ...environment } }).status === 0;
-}
-
 /** Where Node's own headers lie, so that the driver compiles without fetching them. */
 function headers() {
   const prefix = path.dirname(path.dirname(process.execPath));
@@ -67,8 +63,7 @@ export function installPackages() {
   const installed = existsSync(STAMP) && readFileSync(STAMP, 'utf8') === wanted;
   if (!installed) {
     console.log('Installing packages …');
-    const quiet = ['--ignore-scripts', '--no-audit', '--no-fund', '--loglevel', 'error'];
-    if (!succeeds('npm', ['ci', ...quiet])) run('npm', ['install', '--no-save', ...quiet]);
+    run('npm', ['ci', '--ignore-scripts', '--no-audit', '--no-fund', '--loglevel', 'error']);
   }
   installDriver();
   writeFileSync(STAMP, wanted);

@@ -3,8 +3,7 @@ import type { Db } from './client';
 import { attempts, prints, profiles, tries } from './schema';
 
 /** What was changed: a print or a job that was measured, or the sheet of a resin. */
-export type EvidenceOf =
-  { readonly printId: number } | { readonly jobId: number } | { readonly resinId: number };
+type EvidenceOf = { readonly printId: number } | { readonly jobId: number } | { readonly resinId: number };
 
 function profilesOf(db: Db, changed: EvidenceOf): number[] {
   if ('resinId' in changed)

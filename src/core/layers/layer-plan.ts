@@ -16,12 +16,6 @@ export function middleOfLayer({ fromMm, heightMm }: LayerPlan, layer: number): n
   return fromMm + (layer + 0.5) * heightMm;
 }
 
-/** The layer that holds a height; undefined above and below the part. */
-export function layerAtHeight({ fromMm, heightMm, count }: LayerPlan, zMm: number): number | undefined {
-  const layer = Math.floor((zMm - fromMm) / heightMm);
-  return layer >= 0 && layer < count ? layer : undefined;
-}
-
 /** How many layers a part of this height has. */
 export function countLayers({ min, max }: Bounds, heightMm: number): number {
   return Math.max(1, Math.ceil((max[2] - min[2]) / heightMm - 1e-9));

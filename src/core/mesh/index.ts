@@ -10,7 +10,7 @@ export {
 } from './features';
 export { measureFeature, type MeasureIssue } from './measure';
 export { type Mend, mendMesh, type MendOptions } from './mend';
-export { type Bounds, boundsOf, facetVector, type Mesh, type Point, vertexAt } from './mesh';
+export { type Bounds, boundsOf, facetVector, type Mesh, type Point } from './mesh';
 export {
   type AnchoredFeature,
   correctAndMeasure,

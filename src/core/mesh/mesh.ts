@@ -23,10 +23,6 @@ export interface Bounds {
   readonly max: Point;
 }
 
-export function vertexAt({ positions }: Mesh, vertex: number): Point {
-  return [positions[3 * vertex], positions[3 * vertex + 1], positions[3 * vertex + 2]];
-}
-
 /** Smallest and largest coordinates, mm; throws RangeError for a mesh without vertices. */
 export function boundsOf(positions: ArrayLike<number>): Bounds {
   if (positions.length < 3) throw new RangeError('boundsOf: at least one vertex is needed');

@@ -1,25 +1,23 @@
 import { fail, ok, type Result } from '@/core/result';
 
 /** What a typed number may be; each has units of its own and one that a bare number means. */
-export const QUANTITIES = [
-  'length',
-  'area',
-  'volume',
-  'mass',
-  'force',
-  'stress',
-  'temperature',
-  'temperatureDifference',
-  'time',
-  'angle',
-  'percent',
-  'number',
-] as const;
-export type Quantity = (typeof QUANTITIES)[number];
+export type Quantity =
+  | 'length'
+  | 'area'
+  | 'volume'
+  | 'mass'
+  | 'force'
+  | 'stress'
+  | 'temperature'
+  | 'temperatureDifference'
+  | 'time'
+  | 'angle'
+  | 'percent'
+  | 'number';
 
-export type QuantityNote = 'commaDecimal' | 'converted';
+type QuantityNote = 'commaDecimal' | 'converted';
 
-export interface ParsedQuantity {
+interface ParsedQuantity {
   /** In the unit that stands first among those of its quantity. */
   readonly value: number;
   /** What was understood beyond a plain number in that unit. */

@@ -3,7 +3,7 @@ import { evidenceOf, heatAt, modulusOf, type Evidence, type ResinFile } from './
 import { ASSUMED_STRESS_MPA, CRITERIA, hottestOf, type Criterion, type Requirement } from './requirement';
 
 /** What one criterion adds: its merit from 0 to 1, its weight, and null where it was not asked. */
-export type Merits = Readonly<Record<Criterion, number | null>>;
+type Merits = Readonly<Record<Criterion, number | null>>;
 
 export interface Ranked {
   readonly resin: string;

@@ -1,5 +1,5 @@
 export { buildMesh, type Corner, sidesOfCircle, type Solid, type SolidKernel, Workshop } from './kernel';
 export { type Profile, profileOf } from './profile';
-export { featuresOfRecipe, type PlateRecipe, renumberRecipe, ringOf, type SolidRecipe } from './recipe';
+export { type PlateRecipe, renumberRecipe, ringOf, type SolidRecipe } from './recipe';
 export { anchorsOf, buildSolid } from './solids';
 export { extentOfProfile, profileToDxf, profileToSvg } from './write-profile';

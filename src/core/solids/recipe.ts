@@ -113,13 +113,3 @@ function mapLengths(
       };
   }
 }
-
-/** Ids of the features that a part is built from, each once. */
-export function featuresOfRecipe(recipe: SolidRecipe): number[] {
-  const ids = new Set<number>();
-  renumberRecipe(recipe, (featureId) => {
-    ids.add(featureId);
-    return featureId;
-  });
-  return [...ids];
-}

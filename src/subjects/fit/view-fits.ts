@@ -16,7 +16,7 @@ import { bandOf, conditionsOf, drawOptions, type JobView, limitsOf, mateOf } fro
 export type Mate = queries.Mate;
 
 /** What another wish at the same interface would come to. */
-export interface WishOffer {
+interface WishOffer {
   readonly wish: Wish;
   readonly right: number;
   readonly held: boolean;

@@ -10,7 +10,7 @@ import {
 import type { Sense, Shape } from '@/core/metrology';
 
 /** A bought part whose size its standard gives, as a mate to start from. */
-export interface StandardMate {
+interface StandardMate {
   readonly label: string;
   readonly name: string;
   readonly sizeMm: number;

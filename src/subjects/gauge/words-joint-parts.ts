@@ -1,7 +1,7 @@
 import type { JointKind } from '@/core/fits';
 
 /** What the pin and the span of a joint are called. */
-export interface JointPartWords {
+interface JointPartWords {
   readonly pin: string;
   readonly span: string;
 }

@@ -30,7 +30,7 @@ export interface FieldWords {
 const FIELD_WORDS = z.registry<FieldWords>();
 
 /** A schema that carries the words of its field. */
-export function withWords<Schema extends z.ZodType>(schema: Schema, words: FieldWords): Schema {
+function withWords<Schema extends z.ZodType>(schema: Schema, words: FieldWords): Schema {
   FIELD_WORDS.add(schema, words);
   return schema;
 }

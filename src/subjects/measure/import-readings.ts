@@ -139,7 +139,6 @@ class ReadingsImport {
         jobId: this.jobId,
         number: (all.at(-1)?.number ?? 0) + 1,
         profileId: this.profileId,
-        reason: 'from a file',
         createdAt: new Date(),
       })
       .returning()

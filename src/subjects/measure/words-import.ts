@@ -26,7 +26,7 @@ export function describeImportIssue(issue: ImportIssue): string {
         ? 'there is no instrument on this bench yet. Make one under Measure, then bring the file in again.'
         : `line ${issue.line}: the instrument “${issue.name}” is not on this bench. Make it under Measure, or leave the cell blank.`;
     case 'otherDrawn':
-      return `line ${issue.line}: “${issue.feature}” is drawn ${issue.haveMm} mm here and ${issue.fileMm} mm in the file. Mend one of them.`;
+      return `line ${issue.line}: “${issue.feature}” is drawn ${issue.haveMm} mm here and ${issue.fileMm} mm in the file. Correct one of them.`;
     default:
       return describeCsvIssue(issue);
   }

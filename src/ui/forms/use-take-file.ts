@@ -4,7 +4,7 @@ import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 
 /** What became of a file: a sentence, and whether it was taken. */
-export interface FileAnswer {
+interface FileAnswer {
   readonly ok: boolean;
   readonly text: string;
 }

@@ -3,7 +3,7 @@ import fc from 'fast-check';
 import { expectOk } from '@/core/result';
 import type { FeatureKind } from '@/core/metrology';
 import { box, moved, prism } from '@/testing/meshes';
-import { boundsOf, crossLine, joinContours, measureFeature, sectionAt, vertexAt, type Mesh } from '../index';
+import { boundsOf, crossLine, joinContours, measureFeature, sectionAt, type Mesh } from '../index';
 
 const BOX = box(10, 20, 5);
 
@@ -117,8 +117,7 @@ describe('a feature found again from a place on its face', () => {
   });
 });
 
-test('bounds and vertices are read as they lie; no vertex has no bounds', () => {
+test('bounds are read as they lie; no vertex has no bounds', () => {
   expect(boundsOf(BOX.positions)).toEqual({ min: [-5, -10, 0], max: [5, 10, 5] });
-  expect(vertexAt(BOX, 0)).toEqual([-5, -10, 0]);
   expect(() => boundsOf([])).toThrow(RangeError);
 });

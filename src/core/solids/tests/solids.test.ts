@@ -2,7 +2,7 @@ import { expect, test } from '@jest/globals';
 import { expectOk } from '@/core/result';
 import { checkMesh, measureFeature } from '@/core/mesh';
 import { loadTestKernel } from '@/testing/kernel';
-import { anchorsOf, buildSolid, featuresOfRecipe, ringOf, sidesOfCircle } from '../index';
+import { anchorsOf, buildSolid, ringOf, sidesOfCircle } from '../index';
 
 const RING = ringOf(1, 2, 3);
 const COMB = { kind: 'comb', length: 1, height: 2, pockets: [3, 4], wallMm: 1.6, depthMm: 16 } as const;
@@ -25,7 +25,7 @@ test('every feature is found again at its anchor with its drawn size', async () 
     2: { sense: 'inside', shape: 'round', axis: 'XY' },
     3: { sense: 'outside', shape: 'flat', axis: 'Z', base: 'plate' },
   } as const;
-  for (const id of featuresOfRecipe(RING) as (1 | 2 | 3)[]) {
+  for (const id of [1, 2, 3] as const) {
     expect(expectOk(measureFeature(ring, kinds[id], ringAnchors.get(id)!))).toBeCloseTo(ringSizes(id), 3);
   }
   const comb = buildSolid(kernel, COMB, combSizes);
