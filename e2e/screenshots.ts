@@ -41,6 +41,8 @@ async function readAll(): Promise<void> {
 
 await visit('/', 'today');
 await visit('/jobs/8/need', 'need');
+await find(driver, 'canvas');
+await take('need');
 await visit('/jobs/8/need/sheet', 'sheet');
 await visit('/jobs/8/fit', 'fit');
 await visit('/jobs/6/fit', 'joint');

@@ -13,6 +13,7 @@ export const metadata: Metadata = {
 
 export const viewport: Viewport = { width: 'device-width', initialScale: 1 };
 
+/** The frame of every page: theme, fonts, bar and keys. */
 export default async function RootLayout({ children }: { children: ReactNode }) {
   await connection();
   const [cookieJar, header] = [await cookies(), await headers()];

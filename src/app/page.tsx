@@ -25,6 +25,7 @@ function progressOf({ attempt, read, of, kind, joints }: JobGlance): string {
     : `attempt ${attempt}, ${read} of ${of} features read`;
 }
 
+/** Today: the jobs, where each stands and what to do next. */
 export default async function TodayPage() {
   await connection();
   const glances = glanceAtJobs(bench().db);

@@ -16,6 +16,7 @@ function one(value: string | string[] | undefined): string | undefined {
   return Array.isArray(value) ? value[0] : value;
 }
 
+/** Gauges to print and try: the chosen recipe, its sizes and its file. */
 export default async function GaugesPage({ searchParams }: Search) {
   await connection();
   const search = await searchParams;

@@ -16,6 +16,7 @@ import { SchoolFields } from './_components/school-fields';
 
 export const metadata: Metadata = { title: 'House' };
 
+/** The bench and its rules: currency, fit classes, instruments, what words mean, backup. */
 export default async function HousePage() {
   await connection();
   const { db } = bench();

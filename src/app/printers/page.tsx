@@ -11,6 +11,7 @@ import { addProfile } from './actions';
 
 export const metadata: Metadata = { title: 'Printers' };
 
+/** Printers with their profiles, vats and room. */
 export default async function PrintersPage() {
   await connection();
   const { db } = bench();

@@ -10,6 +10,7 @@ import { takePracticeShelf } from './actions';
 
 export const metadata: Metadata = { title: 'Shelf' };
 
+/** The shelf: every resin of the bench. */
 export default async function ShelfPage() {
   await connection();
   const lines = glanceAtShelf(bench().db);

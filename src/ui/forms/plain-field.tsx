@@ -1,6 +1,6 @@
 import type { InputHTMLAttributes, ReactNode, SelectHTMLAttributes } from 'react';
 
-export const BOX = 'w-full rounded-[4px] border border-edge bg-sheet px-2.5 py-2';
+export const BOX = 'min-h-10.5 w-full rounded-[4px] border border-edge bg-sheet px-2.5 py-2';
 
 export interface ChoiceItem {
   readonly value: string;

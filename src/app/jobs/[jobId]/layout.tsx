@@ -39,6 +39,7 @@ export async function generateMetadata({ params }: Params): Promise<Metadata> {
   return { title: loadJob(idFrom((await params).jobId)).job.name };
 }
 
+/** The frame of a job: its name, its steps and its ledger. */
 export default async function JobLayout({ params, children }: Params & { children: ReactNode }) {
   const jobId = idFrom((await params).jobId);
   const frame = frameJob(bench().db, loadJob(jobId));

@@ -14,6 +14,7 @@ type Params = { params: Promise<{ profileId: string }> };
 
 export const metadata: Metadata = { title: 'Signature' };
 
+/** The signature of one printer with one resin and profile. */
 export default async function SignaturePage({ params }: Params) {
   await connection();
   const view = viewSignature(bench().db, idFrom((await params).profileId));

@@ -26,6 +26,7 @@ export async function generateMetadata({ params }: Params): Promise<Metadata> {
   return { title: (await shelvedFrom(params)).resin.name };
 }
 
+/** The card of one resin: its sheet, what was found here, its drifts and lots. */
 export default async function ResinPage({ params }: Params) {
   await connection();
   const shelved = await shelvedFrom(params);

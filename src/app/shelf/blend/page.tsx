@@ -7,6 +7,7 @@ import { BlendMixer } from './_components/blend-mixer';
 
 export const metadata: Metadata = { title: 'Mix a blend' };
 
+/** A blend of two resins: its mixture rule and its proofs. */
 export default async function BlendPage() {
   await connection();
   const resins = listBlendable(bench().db);

@@ -7,6 +7,7 @@ import { bench, benchHouse } from '@/subjects/house';
 import { CheckDesk } from './_components/check-desk';
 import { StanceForm } from './_components/stance-form';
 
+/** Check: what the layers of the part say before it is printed. */
 export default async function CheckPage({ params }: { params: Promise<{ jobId: string }> }) {
   await connection();
   const jobId = idFrom((await params).jobId);

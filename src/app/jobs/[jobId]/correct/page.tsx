@@ -18,6 +18,7 @@ import { type DrawRow, DrawTable } from './_components/draw-table';
 import { MeshLever } from './_components/mesh-lever';
 import { StartAttempt } from './_components/start-attempt';
 
+/** Correct: what to draw next, with its chance to fit, and the next attempt. */
 export default async function CorrectPage({ params }: { params: Promise<{ jobId: string }> }) {
   await connection();
   const jobId = idFrom((await params).jobId);

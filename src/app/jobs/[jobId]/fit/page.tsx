@@ -15,6 +15,7 @@ function rowOf({ feature, ...rest }: FitView): FitRow {
   return { ...feature, ...rest, ownBand };
 }
 
+/** Fit: what should happen at each interface, and joints printed in place. */
 export default async function FitPage({ params }: { params: Promise<{ jobId: string }> }) {
   await connection();
   const jobId = idFrom((await params).jobId);

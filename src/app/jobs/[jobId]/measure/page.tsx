@@ -16,6 +16,7 @@ import { PrintPanel } from './_components/print-panel';
 import { RungBench } from './_components/rung-bench';
 import { SessionPanel } from './_components/session-panel';
 
+/** Measure: readings of a print by keyboard or caliper, and ladders tried on their mates. */
 export default async function MeasurePage({ params }: { params: Promise<{ jobId: string }> }) {
   await connection();
   const jobId = idFrom((await params).jobId);

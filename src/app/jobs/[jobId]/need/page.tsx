@@ -16,6 +16,7 @@ import { Pictures } from './_components/pictures';
 import { ProfileMaker } from './_components/profile-maker';
 import { TrueSize } from './_components/true-size';
 
+/** Need: the sizes that matter, what they meet and what the part must do. */
 export default async function NeedPage({ params }: { params: Promise<{ jobId: string }> }) {
   await connection();
   const jobId = idFrom((await params).jobId);

@@ -71,6 +71,7 @@ function Nearest({ ranked }: { ranked: readonly Ranked[] }) {
   );
 }
 
+/** Resin: what it must survive, and the shelf ranked by it. */
 export default async function ResinStep({ params }: { params: Promise<{ jobId: string }> }) {
   await connection();
   const jobId = idFrom((await params).jobId);

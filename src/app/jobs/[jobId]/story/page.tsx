@@ -13,6 +13,7 @@ import { type AttemptChange, type AttemptStory, tellStory } from '@/subjects/ove
 import { Link, RuleStrip, toneOf } from '@/ui';
 import { AcceptancePanel } from './_components/acceptance-panel';
 
+/** Story: what was asked, each attempt with what came out, and the agreed test. */
 export default async function StoryPage({ params }: { params: Promise<{ jobId: string }> }) {
   await connection();
   const jobId = idFrom((await params).jobId);

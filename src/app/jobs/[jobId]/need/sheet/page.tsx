@@ -26,6 +26,7 @@ function examples(): {
   });
 }
 
+/** A measuring sheet: the old part measured, resolved into sizes and a part. */
 export default async function SheetPage({ params }: { params: Promise<{ jobId: string }> }) {
   await connection();
   const jobId = idFrom((await params).jobId);
