@@ -5,6 +5,7 @@ export { Dialog } from './dialog';
 export { ActionForm, type FormAction } from './forms/action-form';
 export { CellField, Choice, TextArea, TextField, Tick } from './forms/field';
 export { PlainChoice, PlainField } from './forms/plain-field';
+export { useNumbers } from './forms/use-numbers';
 export { useTakeFile } from './forms/use-take-file';
 export { Ledger } from './ledger';
 export { Link } from './link';

@@ -72,4 +72,4 @@ export {
   NUT_FLATS_UNDER_MM,
   NUTS,
 } from './standard-parts';
-export { completeTaper, leadInFor } from './taper';
+export { completeTaper, leadInFor, type Taper } from './taper';

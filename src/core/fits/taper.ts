@@ -1,7 +1,7 @@
 import { fail, ok, type Result } from '@/core/result';
 
 /** A cone frustum: diameters at its ends, height, half angle from the axis. */
-interface Taper {
+export interface Taper {
   readonly largeMm: number;
   readonly smallMm: number;
   readonly heightMm: number;

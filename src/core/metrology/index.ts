@@ -30,7 +30,7 @@ export { correctReading, DEFAULT_INSTRUMENT, type Instrument, RESIN_EXPANSION_PE
 export { type Outcome, outcomeOf } from './outcome';
 export { type LengthNote, parseLength } from './parse-length';
 export { type Doubt, findDoubt, guessOf, swapNeighbouringDigits } from './plausibility';
-export { parseQuantity, type Quantity, type QuantityIssue, unitOf } from './quantity';
+export { parseQuantity, type Quantity, type QuantityIssue, unitOf, valueIn } from './quantity';
 export {
   estimateSize,
   meanOf,

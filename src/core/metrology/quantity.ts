@@ -142,3 +142,9 @@ export function parseQuantity(text: string, quantity: Quantity): Result<ParsedQu
     unit: converted ? unit.name : undefined,
   });
 }
+
+/** The number alone, in the quantity's own unit; undefined while the text is none. */
+export function valueIn(text: string, quantity: Quantity = 'length'): number | undefined {
+  const parsed = parseQuantity(text, quantity);
+  return parsed.ok ? parsed.value.value : undefined;
+}

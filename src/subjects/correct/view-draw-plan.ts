@@ -56,7 +56,9 @@ export function planDraw(view: JobView): DrawPlan | undefined {
       lastDrawnMm === undefined ? undefined : assessFit(signature, targets[i], lastDrawnMm, options);
     return { feature, lastDrawnMm, next, unchanged };
   });
-  const asLast = lines.map(({ lastDrawnMm }, i) => ({ target: targets[i], drawMm: lastDrawnMm ?? NaN }));
+  const asLast = lines.flatMap(({ lastDrawnMm }, i) =>
+    lastDrawnMm === undefined ? [] : { target: targets[i], drawMm: lastDrawnMm },
+  );
   return {
     lines,
     joint: jointChance(
@@ -64,9 +66,7 @@ export function planDraw(view: JobView): DrawPlan | undefined {
       lines.map(({ next }, i) => ({ target: targets[i], drawMm: next.drawMm })),
       options,
     ),
-    jointUnchanged: asLast.every(({ drawMm }) => Number.isFinite(drawMm))
-      ? jointChance(signature, asLast, options)
-      : undefined,
+    jointUnchanged: asLast.length === lines.length ? jointChance(signature, asLast, options) : undefined,
     nextReadings: rankNextReadings(signature, targets, candidatesOf(view, learned)),
   };
 }

@@ -31,6 +31,7 @@ jest.unstable_mockModule('@/workers', () => ({ MeshWorker: FakeWorker, Stopped }
 
 const { usePart } = await import('../viewer/use-part');
 const { useTakeFile } = await import('../forms/use-take-file');
+const { useNumbers } = await import('../forms/use-numbers');
 const { useKeycaps } = await import('../shortcuts/use-keycaps');
 const { useInk } = await import('../use-ink');
 
@@ -141,4 +142,34 @@ test('the colours of a chart follow the theme', async () => {
   document.documentElement.style.setProperty('--ink', '#EDE4D3');
   act(() => document.documentElement.setAttribute('data-theme', 'dark'));
   await waitFor(() => expect(result.current?.ink).toBe('#EDE4D3'));
+});
+
+describe('numbers typed into a calculator', () => {
+  const open = () =>
+    renderHook(() =>
+      useNumbers({ lengthMm: '12', forceN: '', friction: '0.3' }, { forceN: 'force', friction: 'number' }),
+    );
+  type Hook = ReturnType<typeof open>['result'];
+  const type = (hook: Hook, name: 'lengthMm' | 'forceN' | 'friction', value: string) =>
+    act(() => hook.current.field(name).onChange({ target: { value } }));
+
+  test('each is read in the units of its quantity', () => {
+    const { result } = open();
+    type(result, 'lengthMm', '0.5 in');
+    type(result, 'forceN', '2 lbf');
+    expect(result.current.valueOf('lengthMm')).toBe(12.7);
+    expect(result.current.valueOf('forceN')).toBeCloseTo(8.896, 3);
+    type(result, 'forceN', '5 in');
+    expect(result.current.valueOf('forceN')).toBeUndefined();
+    type(result, 'friction', '0.3 mm');
+    expect(result.current.valueOf('friction')).toBeUndefined();
+  });
+
+  test('several are there together or not at all', () => {
+    const { result } = open();
+    expect(result.current.valuesOf('lengthMm', 'friction')).toEqual({ lengthMm: 12, friction: 0.3 });
+    expect(result.current.valuesOf('lengthMm', 'forceN')).toBeUndefined();
+    type(result, 'forceN', '0');
+    expect(result.current.valuesOf('lengthMm', 'forceN')).toEqual({ lengthMm: 12, forceN: 0 });
+  });
 });

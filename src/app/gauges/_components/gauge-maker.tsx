@@ -1,8 +1,8 @@
 'use client';
 
 import { useState } from 'react';
-import { GAUGE_CHOICES, type GaugeChoice } from '@/core/gauges';
-import { parseLength } from '@/core/metrology';
+import { GAUGE_CHOICES, type GaugeChoice, type GaugeParameters } from '@/core/gauges';
+import { valueIn } from '@/core/metrology';
 import type { Target } from '@/core/signature';
 import { describeGaugeChoice, describeGaugeIssue, gaugeForm } from '@/subjects/gauge/shared';
 import { ActionForm, Button, buttonLook, Choice, PartFrame, Problem, TextField } from '@/ui';
@@ -43,9 +43,21 @@ const isBlock = (choice: GaugeChoice) =>
 
 const isPlain = (choice: GaugeChoice) => choice === 'pocket' || choice === 'hole' || choice === 'pin';
 
-function valueOf(text: string): number {
-  const parsed = parseLength(text);
-  return parsed.ok ? parsed.value.valueMm : NaN;
+interface Asked {
+  readonly choice: GaugeChoice;
+  readonly texts: Readonly<Record<FieldName, string>>;
+}
+
+/** What is typed, as the gauge's parameters; undefined while something of it is no number. */
+function parametersOf({ choice, texts }: Asked): GaugeParameters | undefined {
+  const blank = isBlock(choice) || choice === 'bar';
+  const counted = choice === 'chosenBlock' || choice === 'bar' || !blank;
+  const fromMm = blank ? 0 : valueIn(texts.fromMm);
+  const stepMm = blank ? 0 : valueIn(texts.stepMm);
+  const count = counted ? valueIn(texts.count, 'number') : 0;
+  const pinMm = isBlock(choice) || isPlain(choice) ? 0 : valueIn(texts.pinMm);
+  if (fromMm === undefined || stepMm === undefined || count === undefined || pinMm === undefined) return;
+  return { choice, fromMm, stepMm, count: Math.min(100, count), pinMm };
 }
 
 /** A gauge by its parameters, built in front of the person's eyes, and made a job when it is right. */
@@ -56,19 +68,9 @@ export function GaugeMaker({ profiles, start }: GaugeMakerProps) {
     ...STARTS[start.choice],
     ...(start.pinMm === undefined ? {} : { pinMm: start.pinMm }),
   });
-  const blank = isBlock(choice) || choice === 'bar';
-  const parameters = {
-    choice,
-    fromMm: blank ? 0 : valueOf(texts.fromMm),
-    stepMm: blank ? 0 : valueOf(texts.stepMm),
-    count: choice === 'chosenBlock' || choice === 'bar' || !blank ? Math.min(100, valueOf(texts.count)) : 0,
-    pinMm: isBlock(choice) || isPlain(choice) ? 0 : valueOf(texts.pinMm),
-  };
-  const typed = Object.values(parameters).every(
-    (value) => typeof value === 'string' || Number.isFinite(value),
-  );
+  const parameters = parametersOf({ choice, texts });
   const state = useGauge(
-    typed
+    parameters !== undefined
       ? {
           parameters,
           targets: start.job?.targets,
@@ -145,7 +147,7 @@ export function GaugeMaker({ profiles, start }: GaugeMakerProps) {
           Make this gauge
         </Button>
       </ActionForm>
-      <GaugePreview state={state} choice={choice} typed={typed} />
+      <GaugePreview state={state} choice={choice} typed={parameters !== undefined} />
     </div>
   );
 }

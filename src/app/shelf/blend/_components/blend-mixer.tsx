@@ -2,7 +2,7 @@
 
 import { describeLiquid } from '@/subjects/house/shared';
 import { useMemo, useState } from 'react';
-import { parseLength } from '@/core/metrology';
+import { valueIn } from '@/core/metrology';
 import { batchOf, type BlendPart, blendSheet, findBlendIssue, type ResinFile } from '@/core/resins';
 import { describeBlendIssue, describeProperty, describeQuote, blendForm } from '@/subjects/resin/shared';
 import { ActionForm, Button, Caution, Choice, PlainField, Problem, TextField } from '@/ui';
@@ -12,11 +12,6 @@ import { BlendChart } from './blend-chart';
 const PARTS = [1, 2, 3] as const;
 
 type Part = { readonly resin: string; readonly percent: string };
-
-function numberOf(text: string): number {
-  const parsed = parseLength(text);
-  return parsed.ok ? parsed.value.valueMm : NaN;
-}
 
 const tidy = (value: number) => String(Number(value.toFixed(2)));
 
@@ -42,21 +37,24 @@ export function BlendMixer({ resins }: { resins: readonly ResinFile[] }) {
         if (i === at) return { ...part, ...some };
         // With two parts the other share follows.
         const two = parts[2].resin === '' && at < 2 && i < 2 && some.percent !== undefined;
-        const rest = two ? 100 - numberOf(some.percent ?? '') : NaN;
-        return Number.isFinite(rest) && rest >= 0 ? { ...part, percent: tidy(rest) } : part;
+        const typed = two ? valueIn(some.percent ?? '', 'percent') : undefined;
+        const rest = 100 - (typed ?? Infinity);
+        return rest >= 0 ? { ...part, percent: tidy(rest) } : part;
       }),
     );
   const chosen = useMemo(
     () =>
       parts.flatMap(({ resin, percent }): BlendPart[] => {
         const found = resins.find(({ name }) => name === resin);
-        return found === undefined ? [] : [{ resin: found, fraction: numberOf(percent) / 100 }];
+        return found === undefined
+          ? []
+          : [{ resin: found, fraction: (valueIn(percent, 'percent') ?? 0) / 100 }];
       }),
     [parts, resins],
   );
   const issue = findBlendIssue(chosen);
   const sheet = useMemo(() => blendSheet(chosen), [chosen]);
-  const totalMl = numberOf(batch);
+  const totalMl = valueIn(batch, 'volume');
   const name = chosen
     .map(({ resin, fraction }) => `${Math.round(fraction * 100)} ${resin.name}`)
     .join(' + ')
@@ -151,8 +149,9 @@ export function BlendMixer({ resins }: { resins: readonly ResinFile[] }) {
   );
 }
 
-function BatchTable({ parts, totalMl }: { parts: readonly BlendPart[]; totalMl: number }) {
-  if (!(totalMl > 0)) return <Problem>type how many millilitres are wanted altogether.</Problem>;
+function BatchTable({ parts, totalMl }: { parts: readonly BlendPart[]; totalMl: number | undefined }) {
+  if (totalMl === undefined || totalMl <= 0)
+    return <Problem>type how many millilitres are wanted altogether.</Problem>;
   return (
     <table className="w-full border-collapse">
       <caption className="sr-only">Millilitres and grams of each part</caption>

@@ -1,7 +1,7 @@
 'use client';
 
 import { useState } from 'react';
-import { parseLength } from '@/core/metrology';
+import { valueIn } from '@/core/metrology';
 import type { ChainView, LinkInput } from '@/subjects/fit';
 import { formatChance, formatMm } from '@/subjects/language/shared';
 import { Button, PlainChoice, PlainField, Problem } from '@/ui';
@@ -14,9 +14,8 @@ interface ChainPanelProps {
 
 type Row = { readonly key: string; readonly name: string; readonly link: LinkInput };
 
-function numberOf(data: FormData, name: string): number {
-  const parsed = parseLength(String(data.get(name) ?? ''));
-  return parsed.ok ? parsed.value.valueMm : NaN;
+function lengthOf(data: FormData, name: string): number | undefined {
+  return valueIn(String(data.get(name) ?? ''));
 }
 
 /** The links that stand in the chain, and what they come to at its end. */
@@ -86,9 +85,9 @@ function LinkForm({ features, onAdd, onProblem }: LinkFormProps) {
     const featureId = Number(data.get('feature'));
     const feature = features.find(({ id }) => id === featureId);
     if (feature !== undefined) return onAdd(feature.name, { featureId, direction });
-    const [sizeMm, halfMm] = [numberOf(data, 'boughtMm'), numberOf(data, 'halfMm')];
+    const [sizeMm, halfMm] = [lengthOf(data, 'boughtMm'), lengthOf(data, 'halfMm')];
     const name = String(data.get('boughtName') ?? '').trim() || 'bought part';
-    if (!(sizeMm > 0) || !(halfMm >= 0))
+    if (sizeMm === undefined || halfMm === undefined || sizeMm <= 0 || halfMm < 0)
       return onProblem('a bought part needs its size and the half of its tolerance, such as 8 and 0.05.');
     onAdd(name, { name, sizeMm, halfMm, direction });
   };
@@ -171,8 +170,8 @@ interface LimitsFormProps {
 function LimitsForm({ onLimit, onProblem }: LimitsFormProps) {
   const ask = (form: HTMLFormElement) => {
     const data = new FormData(form);
-    const between = { lowMm: numberOf(data, 'endLow'), highMm: numberOf(data, 'endHigh') };
-    if (between.lowMm < between.highMm) onLimit(between);
+    const [lowMm, highMm] = [lengthOf(data, 'endLow'), lengthOf(data, 'endHigh')];
+    if (lowMm !== undefined && highMm !== undefined && lowMm < highMm) onLimit({ lowMm, highMm });
     else onProblem('the least that may be left must lie below the most.');
   };
   return (

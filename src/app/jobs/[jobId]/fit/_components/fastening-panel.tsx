@@ -5,11 +5,10 @@ import { adviseFastening, type DrawnFit, type FasteningSize, NUTS } from '@/core
 import type { FeatureKind } from '@/core/metrology';
 import { describeFastening, describeFasteningReason, describeFasteningSize } from '@/subjects/fit/shared';
 import { formatMm } from '@/subjects/language/shared';
-import { Caution, PlainChoice, PlainField } from '@/ui';
+import { Caution, PlainChoice, PlainField, useNumbers } from '@/ui';
 import { askDrawn } from '../actions';
 import type { DeskResin } from './fit-types';
 import { StrengthFields, strengthOf } from './strength-fields';
-import { useNumbers } from './use-numbers';
 
 const KINDS: Readonly<Record<FasteningSize['what'], FeatureKind>> = {
   hole: { sense: 'inside', shape: 'round', axis: 'XY' },
@@ -40,7 +39,7 @@ export function FasteningPanel({ jobId, resin }: { jobId: number; resin?: DeskRe
         breakStrain,
         undone,
         bothSides,
-        insertOuterMm: insert > 0 ? insert : undefined,
+        insertOuterMm: insert !== undefined && insert > 0 ? insert : undefined,
       }),
     [thread, breakStrain, undone, bothSides, insert],
   );

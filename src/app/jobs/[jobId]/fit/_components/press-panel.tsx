@@ -12,10 +12,9 @@ import {
 import { describePress } from '@/subjects/fit/shared';
 import { describeMaterial } from '@/subjects/job/shared';
 import { formatMm } from '@/subjects/language/shared';
-import { Caution, PlainChoice, PlainField, Problem } from '@/ui';
+import { Caution, PlainChoice, PlainField, Problem, useNumbers } from '@/ui';
 import type { DeskResin, PressStart } from './fit-types';
-import { AskOfResin, StrengthFields, strengthOf, UseBar } from './strength-fields';
-import { useNumbers } from './use-numbers';
+import { NUMBERS_WANTED, AskOfResin, StrengthFields, strengthOf, UseBar } from './strength-fields';
 
 type Field = 'interfaceMm' | 'outerMm' | 'boreMm' | 'lowMm' | 'highMm' | 'lengthMm' | 'friction';
 
@@ -33,6 +32,10 @@ function startsOf(start: PressStart | undefined): Record<Field, string> {
   };
 }
 
+function isPress({ interfaceMm, outerMm, boreMm, lengthMm }: Record<Field, number>): boolean {
+  return boreMm >= 0 && boreMm < interfaceMm && interfaceMm < outerMm && lengthMm > 0;
+}
+
 interface PressPanelProps {
   readonly jobId: number;
   readonly resin?: DeskResin;
@@ -43,30 +46,30 @@ interface PressPanelProps {
 export function PressPanel({ jobId, resin, starts }: PressPanelProps) {
   const [material, setMaterial] = useState<Material>(starts[0]?.material ?? 'steel');
   const [hubIsResin, setHubIsResin] = useState(starts[0] === undefined || starts[0].sense === 'inside');
-  const { valueOf, field, setTexts } = useNumbers(startsOf(starts[0]));
+  const { valuesOf, field, setTexts } = useNumbers(startsOf(starts[0]), { friction: 'number' });
   const strength = strengthOf(resin);
   const other = MATERIAL_FACTS[material];
   const mine = { modulusMPa: strength.modulusMPa, poisson: MATERIAL_FACTS.resin.poisson };
   const [hub, shaft] = hubIsResin ? [mine, other] : [other, mine];
-  const [d, D, bore] = [valueOf('interfaceMm'), valueOf('outerMm'), valueOf('boreMm')];
-  const sound = bore >= 0 && bore < d && d < D && valueOf('lengthMm') > 0;
-  const verdict = sound
-    ? judgePress(
-        {
-          interfaceMm: d,
-          outerMm: D,
-          boreMm: bore,
-          hubModulusMPa: hub.modulusMPa,
-          hubPoisson: hub.poisson,
-          shaftModulusMPa: shaft.modulusMPa,
-          shaftPoisson: shaft.poisson,
-          lengthMm: valueOf('lengthMm'),
-          friction: valueOf('friction'),
-        },
-        { low: valueOf('lowMm'), high: valueOf('highMm') },
-        strength,
-      )
-    : undefined;
+  const typed = valuesOf('interfaceMm', 'outerMm', 'boreMm', 'lengthMm', 'friction', 'lowMm', 'highMm');
+  const verdict =
+    typed !== undefined && isPress(typed)
+      ? judgePress(
+          {
+            interfaceMm: typed.interfaceMm,
+            outerMm: typed.outerMm,
+            boreMm: typed.boreMm,
+            hubModulusMPa: hub.modulusMPa,
+            hubPoisson: hub.poisson,
+            shaftModulusMPa: shaft.modulusMPa,
+            shaftPoisson: shaft.poisson,
+            lengthMm: typed.lengthMm,
+            friction: typed.friction,
+          },
+          { low: typed.lowMm, high: typed.highMm },
+          strength,
+        )
+      : undefined;
   return (
     <div className="space-y-3">
       <StrengthFields resin={resin} />
@@ -117,7 +120,8 @@ export function PressPanel({ jobId, resin, starts }: PressPanelProps) {
           the hub, which is stretched, is the printed part
         </label>
       </div>
-      {!sound && (
+      {typed === undefined && <Problem>{NUMBERS_WANTED}</Problem>}
+      {typed !== undefined && verdict === undefined && (
         <Problem>
           bore of the shaft, diameter where they meet and outside of the hub must rise in this order, and the
           length be above zero: as typed one of them has no wall.

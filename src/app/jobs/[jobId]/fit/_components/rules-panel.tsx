@@ -1,41 +1,44 @@
 'use client';
 
-import { completeTaper, facetErrorMm, leadInFor, sidesForTolerance } from '@/core/fits';
+import { completeTaper, facetErrorMm, leadInFor, sidesForTolerance, type Taper } from '@/core/fits';
 import { formatMm } from '@/subjects/language/shared';
-import { PlainField, Problem } from '@/ui';
-import { useNumbers } from './use-numbers';
+import { PlainField, Problem, useNumbers } from '@/ui';
+import { NUMBERS_WANTED } from './strength-fields';
 
 const TAPER_FIELDS = ['largeMm', 'smallMm', 'heightMm', 'angleDeg'] as const;
 
+const STARTS = {
+  lengthMm: '6',
+  wallMm: '3',
+  diameterMm: '10',
+  toleranceMm: '0.1',
+  sides: '32',
+  largeMm: '10',
+  smallMm: '',
+  heightMm: '5',
+  angleDeg: '5.71',
+};
+
+function taperOf({
+  angleDeg,
+  ...sizes
+}: Partial<Record<(typeof TAPER_FIELDS)[number], number>>): Partial<Taper> {
+  return angleDeg === undefined ? sizes : { ...sizes, halfAngleRad: (angleDeg * Math.PI) / 180 };
+}
+
 /** Entries that find their mate, tapers from any three of four, and how many sides a circle needs. */
 export function RulesPanel() {
-  const { valueOf, field, texts } = useNumbers({
-    lengthMm: '6',
-    wallMm: '3',
-    diameterMm: '10',
-    toleranceMm: '0.1',
-    sides: '32',
-    largeMm: '10',
-    smallMm: '',
-    heightMm: '5',
-    angleDeg: '5.71',
-  });
-  const [length, wall] = [valueOf('lengthMm'), valueOf('wallMm')];
-  const [diameter, tolerance, sides] = [valueOf('diameterMm'), valueOf('toleranceMm'), valueOf('sides')];
-  const lead = length > 0 && wall > 0 ? leadInFor(length, wall) : undefined;
-  const given = Object.fromEntries(
-    TAPER_FIELDS.flatMap((name) =>
-      texts[name].trim() === ''
-        ? []
-        : [
-            [
-              name === 'angleDeg' ? 'halfAngleRad' : name,
-              valueOf(name) * (name === 'angleDeg' ? Math.PI / 180 : 1),
-            ],
-          ],
-    ),
-  );
-  const taper = completeTaper(given);
+  const { valueOf, valuesOf, field, texts } = useNumbers(STARTS, { sides: 'number', angleDeg: 'angle' });
+  const walled = valuesOf('lengthMm', 'wallMm');
+  const lead =
+    walled !== undefined && walled.lengthMm > 0 && walled.wallMm > 0
+      ? leadInFor(walled.lengthMm, walled.wallMm)
+      : undefined;
+  const circle = valuesOf('diameterMm', 'toleranceMm');
+  const sides = valueOf('sides');
+  const filled = TAPER_FIELDS.filter((name) => texts[name].trim() !== '');
+  const typed = valuesOf(...filled);
+  const taper = typed && completeTaper(taperOf(typed));
   return (
     <div className="grid gap-8 lg:grid-cols-3">
       <div>
@@ -48,7 +51,9 @@ export function RulesPanel() {
           <p className="mt-2">
             <span className="num">{formatMm(lead.depthMm)}</span> in over{' '}
             <span className="num">{formatMm(lead.lengthMm)}</span> mm
-            {lead.depthMm >= wall / 4 - 1e-9 && ' (held to a quarter of the wall)'}
+            {walled !== undefined &&
+              lead.depthMm >= walled.wallMm / 4 - 1e-9 &&
+              ' (held to a quarter of the wall)'}
           </p>
         )}
         <p className="text-sm text-soft">
@@ -62,14 +67,15 @@ export function RulesPanel() {
           <PlainField label="Tolerance" unit="mm" {...field('toleranceMm')} />
           <PlainField label="Sides" {...field('sides')} />
         </div>
-        {diameter > 0 && tolerance > 0 && (
+        {circle !== undefined && circle.diameterMm > 0 && circle.toleranceMm > 0 && (
           <p className="mt-2">
-            <span className="num">{sidesForTolerance(diameter, tolerance)}</span> sides keep the facet error
-            under a tenth of the tolerance
-            {sides >= 3 && (
+            <span className="num">{sidesForTolerance(circle.diameterMm, circle.toleranceMm)}</span> sides keep
+            the facet error under a tenth of the tolerance
+            {sides !== undefined && sides >= 3 && (
               <>
                 ; with <span className="num">{Math.round(sides)}</span> a hole drawn inside its circle is{' '}
-                <span className="num">{formatMm(facetErrorMm(diameter, Math.round(sides)), 3)}</span> mm small
+                <span className="num">{formatMm(facetErrorMm(circle.diameterMm, Math.round(sides)), 3)}</span>{' '}
+                mm small
               </>
             )}
             .
@@ -87,7 +93,9 @@ export function RulesPanel() {
           <PlainField label="Height" unit="mm" {...field('heightMm')} />
           <PlainField label="Half angle" unit="°" {...field('angleDeg')} />
         </div>
-        {taper.ok ? (
+        {taper === undefined ? (
+          <Problem>{NUMBERS_WANTED}</Problem>
+        ) : taper.ok ? (
           <p className="num mt-2">
             {formatMm(taper.value.largeMm)} → {formatMm(taper.value.smallMm)} over{' '}
             {formatMm(taper.value.heightMm)}, {((taper.value.halfAngleRad * 180) / Math.PI).toFixed(2)}°

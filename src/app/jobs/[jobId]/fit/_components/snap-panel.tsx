@@ -3,42 +3,45 @@
 import { useState } from 'react';
 import { allowedSnapStrain, shortestHook, snapHook } from '@/core/fits';
 import { formatMm } from '@/subjects/language/shared';
-import { PlainChoice, PlainField, Problem } from '@/ui';
+import { PlainChoice, PlainField, Problem, useNumbers } from '@/ui';
 import type { DeskResin } from './fit-types';
-import { AskOfResin, StrengthFields, strengthOf, UseBar } from './strength-fields';
-import { useNumbers } from './use-numbers';
+import { AskOfResin, NUMBERS_WANTED, StrengthFields, strengthOf, UseBar } from './strength-fields';
+
+const STARTS = {
+  lengthMm: '12',
+  thicknessMm: '1.6',
+  widthMm: '4',
+  deflectionMm: '0.7',
+  friction: '0.3',
+  leadDeg: '30',
+};
+
+type Hook = Readonly<Record<keyof typeof STARTS, number>>;
+
+function isHook({ lengthMm, thicknessMm, widthMm, deflectionMm, leadDeg }: Hook): boolean {
+  return (
+    [lengthMm, thicknessMm, widthMm].every((mm) => mm > 0) &&
+    deflectionMm >= 0 &&
+    leadDeg >= 0 &&
+    leadDeg < 90
+  );
+}
 
 /** A cantilever hook: strain and push beside what the resin allows, and how long it would have to be. */
 export function SnapPanel({ jobId, resin }: { jobId: number; resin?: DeskResin }) {
   const [use, setUse] = useState<'once' | 'repeated'>('once');
-  const { valueOf, field } = useNumbers({
-    lengthMm: '12',
-    thicknessMm: '1.6',
-    widthMm: '4',
-    deflectionMm: '0.7',
-    friction: '0.3',
-    leadDeg: '30',
-  });
+  const { valuesOf, field } = useNumbers(STARTS, { friction: 'number', leadDeg: 'angle' });
   const strength = strengthOf(resin);
   const allowed = allowedSnapStrain(strength.breakStrain, use);
-  const [thickness, deflection] = [valueOf('thicknessMm'), valueOf('deflectionMm')];
-  const lead = valueOf('leadDeg');
-  const sound =
-    [valueOf('lengthMm'), thickness, valueOf('widthMm')].every((mm) => mm > 0) &&
-    deflection >= 0 &&
-    lead >= 0 &&
-    lead < 90;
-  const result = sound
-    ? snapHook({
-        lengthMm: valueOf('lengthMm'),
-        thicknessMm: thickness,
-        widthMm: valueOf('widthMm'),
-        deflectionMm: deflection,
-        modulusMPa: strength.modulusMPa,
-        friction: valueOf('friction'),
-        leadRad: (lead * Math.PI) / 180,
-      })
-    : undefined;
+  const typed = valuesOf('lengthMm', 'thicknessMm', 'widthMm', 'deflectionMm', 'friction', 'leadDeg');
+  const hook = typed !== undefined && isHook(typed) ? typed : undefined;
+  const result =
+    hook &&
+    snapHook({
+      ...hook,
+      modulusMPa: strength.modulusMPa,
+      leadRad: (hook.leadDeg * Math.PI) / 180,
+    });
   return (
     <div className="space-y-3">
       <StrengthFields resin={resin} />
@@ -60,10 +63,11 @@ export function SnapPanel({ jobId, resin }: { jobId: number; resin?: DeskResin }
           ]}
         />
       </div>
-      {result === undefined && (
+      {typed === undefined && <Problem>{NUMBERS_WANTED}</Problem>}
+      {typed !== undefined && hook === undefined && (
         <Problem>length, thickness and width must be above zero, the slope between 0 and 90°.</Problem>
       )}
-      {result !== undefined && (
+      {hook !== undefined && result !== undefined && (
         <div className="bg-sheet px-3 py-2">
           <p className="font-semibold">
             {result.strain <= allowed ? 'bends within what the resin allows' : 'would break or stay bent'}
@@ -83,7 +87,10 @@ export function SnapPanel({ jobId, resin }: { jobId: number; resin?: DeskResin }
               </>
             )}
             . The shortest hook of this thickness:{' '}
-            <span className="num">{formatMm(shortestHook(thickness, deflection, allowed), 1)} mm</span>.
+            <span className="num">
+              {formatMm(shortestHook(hook.thicknessMm, hook.deflectionMm, allowed), 1)} mm
+            </span>
+            .
           </p>
           <p className="mt-1 text-sm text-soft">
             Root rounded by at least half the thickness, layers along the hook and never across it: a hook

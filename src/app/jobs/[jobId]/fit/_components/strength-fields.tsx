@@ -9,6 +9,9 @@ import { askOfResin, saveStrength } from '../actions';
 import type { DeskResin } from './fit-types';
 import { strengthForm } from '@/subjects/fit/shared';
 
+/** Said by a calculator while one of its fields is no number. */
+export const NUMBERS_WANTED = 'each field needs a number; a unit may follow it, such as 6.2 mm or 0.25 in.';
+
 /** What is taken for a resin that nobody described: between stiff and tough. */
 const ASSUMED = { modulusMPa: 2000, strengthMPa: 45, breakStrain: 0.12 } as const;
 

@@ -1,10 +1,9 @@
 'use client';
 
 import { useState } from 'react';
-import { parseLength } from '@/core/metrology';
 import { type Bend, BENDS, needOfSection, type SectionNeed } from '@/core/resins';
 import { describeBend } from '@/subjects/resin/shared';
-import { Button, PlainChoice, PlainField } from '@/ui';
+import { Button, PlainChoice, PlainField, useNumbers } from '@/ui';
 
 const FIELDS = [
   ['forceN', 'Load', 'N'],
@@ -13,8 +12,6 @@ const FIELDS = [
   ['thicknessMm', 'Thickness', 'mm'],
   ['mostDeflectionMm', 'May give way by', 'mm'],
 ] as const;
-
-type Name = (typeof FIELDS)[number][0];
 
 /** Stress and least stiffness from the part's critical section. */
 export function SectionHelper({
@@ -25,28 +22,24 @@ export function SectionHelper({
   onTake: (need: SectionNeed) => void;
 }) {
   const [bend, setBend] = useState<Bend>('cantilever');
-  const [texts, setTexts] = useState<Readonly<Record<Name, string>>>({
-    forceN: String(loadN ?? ''),
-    spanMm: '',
-    widthMm: '',
-    thicknessMm: '',
-    mostDeflectionMm: '',
-  });
-  const valueOf = (name: Name) => {
-    const parsed = parseLength(texts[name]);
-    return parsed.ok ? parsed.value.valueMm : NaN;
-  };
-  const most = valueOf('mostDeflectionMm');
-  const need = needOfSection({
-    bar: {
-      bend,
-      spanMm: valueOf('spanMm'),
-      widthMm: valueOf('widthMm'),
-      thicknessMm: valueOf('thicknessMm'),
+  const { valueOf, valuesOf, field } = useNumbers(
+    {
+      forceN: String(loadN ?? ''),
+      spanMm: '',
+      widthMm: '',
+      thicknessMm: '',
+      mostDeflectionMm: '',
     },
-    forceN: valueOf('forceN'),
-    mostDeflectionMm: Number.isFinite(most) ? most : undefined,
-  });
+    { forceN: 'force' },
+  );
+  const typed = valuesOf('forceN', 'spanMm', 'widthMm', 'thicknessMm');
+  const need =
+    typed &&
+    needOfSection({
+      bar: { bend, spanMm: typed.spanMm, widthMm: typed.widthMm, thicknessMm: typed.thicknessMm },
+      forceN: typed.forceN,
+      mostDeflectionMm: valueOf('mostDeflectionMm'),
+    });
   return (
     <details>
       <summary className="text-sm text-soft">Work it out from the critical section</summary>
@@ -61,15 +54,7 @@ export function SectionHelper({
           />
         </div>
         {FIELDS.map(([name, label, unit]) => (
-          <PlainField
-            key={name}
-            name={`section-${name}`}
-            label={label}
-            unit={unit}
-            inputMode="decimal"
-            value={texts[name]}
-            onChange={(event) => setTexts({ ...texts, [name]: event.target.value })}
-          />
+          <PlainField key={name} label={label} unit={unit} {...field(name)} />
         ))}
         <Button disabled={need === undefined} onClick={() => need !== undefined && onTake(need)}>
           Take it over
