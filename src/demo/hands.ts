@@ -3,7 +3,7 @@ import { wordOfClearance } from '@/core/virtual';
 import { type Db, queries } from '@/store';
 import { startSession } from '@/subjects/caliper';
 import { notePrint, startAttempt, viewJob } from '@/subjects/job';
-import { recordReading, recordTry } from '@/subjects/measure';
+import { recordReadings, recordTry } from '@/subjects/measure';
 import { closeJaws, simulatedSize } from '@/subjects/simulated';
 
 /** Sitting in which the demo's own readings were taken. */
@@ -17,22 +17,17 @@ function newestPrint(db: Db, jobId: number): number {
 export function readAll(db: Db, jobId: number, instrumentId: number, times: number): void {
   const sessionId = startSession(db, { jobId, instrumentId, ...CONDITIONS });
   const printId = newestPrint(db, jobId);
-  for (const feature of queries.listFeatures(db, jobId)) {
-    for (let closing = 1; closing <= times; closing++) {
-      const readingMm = expectOk(closeJaws(db, { featureId: feature.id, printId, closing, instrumentId }));
-      const clientKey = `demo-${feature.id}-${printId}-${closing}`;
-      expectOk(
-        recordReading(db, {
-          clientKey,
-          sessionId,
-          featureId: feature.id,
-          printId,
-          readingMm,
-          confirmed: true,
-        }),
-      );
-    }
-  }
+  const readings = queries.listFeatures(db, jobId).flatMap(({ id: featureId }) =>
+    Array.from({ length: times }, (_, i) => ({
+      clientKey: `demo-${featureId}-${printId}-${i + 1}`,
+      sessionId,
+      featureId,
+      printId,
+      readingMm: expectOk(closeJaws(db, { featureId, printId, closing: i + 1, instrumentId })),
+      confirmed: true,
+    })),
+  );
+  expectOk(recordReadings(db, readings));
 }
 
 /** Tries features of the newest print on their mates: the hand says what the true clearance deserves. */

@@ -2,7 +2,7 @@ import 'server-only';
 
 export { importReadings } from './import-readings';
 export { noteBroken } from './note-broken';
-export { recordReading } from './record-reading';
+export { recordReading, recordReadings } from './record-reading';
 export { recordTry } from './record-try';
 export { takeBackReading } from './take-back-reading';
 export { exportReadings } from './view-readings-file';

@@ -1,7 +1,7 @@
 import { and, eq, gt } from 'drizzle-orm';
 import { findDoubt } from '@/core/metrology';
 import { fail, ok, type Result } from '@/core/result';
-import { type Db, evidenceChanged, tables } from '@/store';
+import { allOrNothing, type Db, evidenceChanged, tables } from '@/store';
 import { keepSignatures } from '@/subjects/printing';
 import type { ReadingIssue } from './words-issues';
 
@@ -38,46 +38,68 @@ function newerReadings(db: Db, { clientKey, featureId, printId, seenId }: NewRea
   return newer.filter((reading) => windowOf(reading.clientKey) !== windowOf(clientKey)).length;
 }
 
+function enter(
+  tx: Db,
+  wanted: NewReading,
+): Result<RecordedReading & { readonly isNew: boolean }, ReadingIssue> {
+  const { readings, features, prints, sessions, drawnSizes } = tables;
+  const known = tx.select().from(readings).where(eq(readings.clientKey, wanted.clientKey)).get();
+  if (known !== undefined) return ok({ id: known.id, elsewhere: 0, isNew: false });
+  const feature = tx.select().from(features).where(eq(features.id, wanted.featureId)).get();
+  if (feature === undefined) return fail({ code: 'gone', what: 'feature' });
+  const print = tx.select().from(prints).where(eq(prints.id, wanted.printId)).get();
+  if (print === undefined) return fail({ code: 'gone', what: 'print' });
+  if (tx.select().from(sessions).where(eq(sessions.id, wanted.sessionId)).get() === undefined) {
+    return fail({ code: 'gone', what: 'session' });
+  }
+  const drawn = tx
+    .select()
+    .from(drawnSizes)
+    .where(and(eq(drawnSizes.attemptId, print.attemptId), eq(drawnSizes.featureId, feature.id)))
+    .get();
+  if (drawn === undefined) return fail({ code: 'notDrawn', feature: feature.name });
+  const doubt = findDoubt(wanted.readingMm, drawn.drawnMm);
+  if (doubt !== undefined && (!wanted.confirmed || doubt.code === 'notPositive')) {
+    return fail({ code: 'doubt', doubt, readingMm: wanted.readingMm });
+  }
+  const elsewhere = newerReadings(tx, wanted);
+  const { clientKey, sessionId, featureId, printId, readingMm, heightMm } = wanted;
+  const row = tx
+    .insert(readings)
+    .values({ clientKey, sessionId, featureId, printId, readingMm, heightMm, takenAt: new Date() })
+    .returning()
+    .get();
+  return ok({ id: row.id, elsewhere, isNew: true });
+}
+
+/** Stores readings of one sitting as `recordReading` does each, all or none; the signature learns of them together. */
+export function recordReadings(
+  db: Db,
+  wanted: readonly NewReading[],
+): Result<readonly RecordedReading[], ReadingIssue> {
+  let changed: readonly number[] = [];
+  const answer = allOrNothing<readonly RecordedReading[], ReadingIssue>(db, (tx) => {
+    const recorded: RecordedReading[] = [];
+    const printsRead = new Set<number>();
+    for (const reading of wanted) {
+      const entered = enter(tx, reading);
+      if (!entered.ok) return entered;
+      const { isNew, ...row } = entered.value;
+      recorded.push(row);
+      if (isNew) printsRead.add(reading.printId);
+    }
+    changed = [...printsRead].flatMap((printId) => evidenceChanged(tx, { printId }));
+    return ok(recorded);
+  });
+  if (answer.ok) keepSignatures(db, [...new Set(changed)]);
+  return answer;
+}
+
 /**
  * Stores one reading, once: the same client key again answers with what is there. A reading that cannot be right as it
  * stands comes back as a doubt and is not stored until it is confirmed (a size of zero or less never is).
  */
 export function recordReading(db: Db, wanted: NewReading): Result<RecordedReading, ReadingIssue> {
-  const { readings, features, prints, sessions, drawnSizes } = tables;
-  let changed: number[] = [];
-  const answer = db.transaction<Result<RecordedReading, ReadingIssue>>(
-    (tx) => {
-      const known = tx.select().from(readings).where(eq(readings.clientKey, wanted.clientKey)).get();
-      if (known !== undefined) return ok({ id: known.id, elsewhere: 0 });
-      const feature = tx.select().from(features).where(eq(features.id, wanted.featureId)).get();
-      if (feature === undefined) return fail({ code: 'gone', what: 'feature' });
-      const print = tx.select().from(prints).where(eq(prints.id, wanted.printId)).get();
-      if (print === undefined) return fail({ code: 'gone', what: 'print' });
-      if (tx.select().from(sessions).where(eq(sessions.id, wanted.sessionId)).get() === undefined) {
-        return fail({ code: 'gone', what: 'session' });
-      }
-      const drawn = tx
-        .select()
-        .from(drawnSizes)
-        .where(and(eq(drawnSizes.attemptId, print.attemptId), eq(drawnSizes.featureId, feature.id)))
-        .get();
-      if (drawn === undefined) return fail({ code: 'notDrawn', feature: feature.name });
-      const doubt = findDoubt(wanted.readingMm, drawn.drawnMm);
-      if (doubt !== undefined && (!wanted.confirmed || doubt.code === 'notPositive')) {
-        return fail({ code: 'doubt', doubt, readingMm: wanted.readingMm });
-      }
-      const elsewhere = newerReadings(tx, wanted);
-      const { clientKey, sessionId, featureId, printId, readingMm, heightMm } = wanted;
-      const row = tx
-        .insert(readings)
-        .values({ clientKey, sessionId, featureId, printId, readingMm, heightMm, takenAt: new Date() })
-        .returning()
-        .get();
-      changed = evidenceChanged(tx, { printId });
-      return ok({ id: row.id, elsewhere });
-    },
-    { behavior: 'immediate' },
-  );
-  keepSignatures(db, changed);
-  return answer;
+  const recorded = recordReadings(db, [wanted]);
+  return recorded.ok ? ok(recorded.value[0]) : recorded;
 }

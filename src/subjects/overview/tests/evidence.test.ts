@@ -8,6 +8,7 @@ import {
   exportReadings,
   importReadings,
   recordReading,
+  recordReadings,
   recordTry,
   takeBackReading,
 } from '@/subjects/measure';
@@ -126,6 +127,19 @@ describe('a signature follows its evidence', () => {
     const newest = db.select().from(tables.signatures).all().at(-1)!;
     expect(newest.evidenceKey).toBe(keyOf(db, profileId));
     expect(newest.readingIds).toHaveLength(6);
+  });
+
+  test('readings of one sitting are kept all or none, and learned from together', () => {
+    const { db, bore, width, profileId, reading } = learningBench();
+    const rows = () => db.select().from(tables.readings).all().length;
+    const history = () => db.select().from(tables.signatures).all().length;
+    const [readings, kept, key] = [rows(), history(), keyOf(db, profileId)];
+    const refused = recordReadings(db, [reading(bore, 9.49), { ...reading(width, -1), confirmed: true }]);
+    expect(refused).toMatchObject({ ok: false, issue: { code: 'doubt', doubt: { code: 'notPositive' } } });
+    expect([rows(), history(), keyOf(db, profileId)]).toEqual([readings, kept, key]);
+    expectOk(recordReadings(db, [reading(bore, 9.49), reading(width, 19.97)]));
+    expect([rows(), history()]).toEqual([readings + 2, kept + 1]);
+    expect(newestSignature(db, profileId).readingCount).toBe(readings + 2);
   });
 
   test('a change that was undone leaves no trace in what is remembered', () => {
