@@ -7,6 +7,8 @@ const config = {
   testMatch: ['**/*.test.ts'],
   testTimeout: 240_000,
   maxWorkers: 1,
+  globalSetup: '<rootDir>/e2e/demo-bench.mjs',
+  globalTeardown: '<rootDir>/e2e/demo-bench-away.mjs',
   forceExit: true,
 };
 

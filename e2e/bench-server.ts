@@ -1,11 +1,10 @@
 import { type ChildProcess, spawn } from 'node:child_process';
-import { mkdtempSync, rmSync } from 'node:fs';
+import { cpSync, mkdtempSync, rmSync } from 'node:fs';
 import { createServer } from 'node:net';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
-import { makeDemo } from '@/demo/make-demo';
-import { makeDemoParts } from '@/demo/parts';
 import { openDb } from '@/store';
+import { makeDemoBench } from './demo-bench.mjs';
 
 /** The built application on a bench of its own. */
 export interface BenchServer {
@@ -50,15 +49,12 @@ export async function startServer(folder: string, port: number): Promise<ChildPr
   throw new Error(`The server does not answer: ${said}`);
 }
 
-/** A server on a fresh bench: the demo's, or an empty one. */
+/** A server on a fresh bench: a copy of the demo's, or an empty one. */
 export async function serveBench(kind: 'demo' | 'empty'): Promise<BenchServer> {
   const folder = mkdtempSync(path.join(tmpdir(), 'mellow-bench-'));
-  const db = openDb(path.join(folder, 'mellow.db'));
-  if (kind === 'demo') {
-    makeDemo(db);
-    await makeDemoParts(db, folder);
-  }
-  db.$client.close();
+  if (kind === 'demo')
+    cpSync((process.env.MELLOW_DEMO_BENCH ??= makeDemoBench()), folder, { recursive: true });
+  else openDb(path.join(folder, 'mellow.db')).$client.close();
   const port = await freePort();
   const child = await startServer(folder, port);
   return {

@@ -1,0 +1,1 @@
+export { takeAway as default } from './demo-bench.mjs';
