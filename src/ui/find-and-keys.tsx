@@ -42,14 +42,24 @@ export function FindAndKeys() {
   );
 }
 
-/** What the bench finds to these words; asked anew with every word typed, the last question counts. */
-function useFound(words: string): readonly FindableLine[] | undefined {
-  const [found, setFound] = useState<readonly FindableLine[] | undefined>();
+interface Found {
+  /** The words that were asked about. */
+  readonly words: string;
+  /** Undefined: nobody answered. */
+  readonly lines: readonly FindableLine[] | undefined;
+}
+
+/** What the bench finds to these words; asked anew with every word typed. Until it answers, what it found before. */
+function useFound(words: string): Found | undefined {
+  const [found, setFound] = useState<Found | undefined>();
   useEffect(() => {
     const asking = new AbortController();
     fetch(`/api/find?words=${encodeURIComponent(words)}`, { signal: asking.signal })
       .then((response) => response.json() as Promise<FindableLine[]>)
-      .then(setFound, () => undefined);
+      .then(
+        (lines) => setFound({ words, lines }),
+        () => asking.signal.aborted || setFound({ words, lines: undefined }),
+      );
     return () => asking.abort();
   }, [words]);
   return found;
@@ -58,32 +68,57 @@ function useFound(words: string): readonly FindableLine[] | undefined {
 function FindList({ onDone }: { onDone: () => void }) {
   const router = useRouter();
   const [words, setWords] = useState('');
+  /** Enter was pressed before the answer: its first line is opened when it comes. */
+  const [isFirstWanted, setFirstWanted] = useState(false);
   const found = useFound(words);
-  const go = (line: FindableLine) => {
+  const isAnswered = found?.words === words;
+  const lines = found?.lines;
+  const open = (href: string) => {
     onDone();
-    router.push(line.href);
+    router.push(href);
   };
+  const first = isFirstWanted && isAnswered ? lines?.[0]?.href : undefined;
+  useEffect(() => {
+    if (first !== undefined) open(first);
+    // Opened once, when the line is known.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [first]);
   return (
-    <Command label="Find" shouldFilter={false} loop>
+    <Command
+      label="Find"
+      shouldFilter={false}
+      loop
+      onKeyDown={(event) => {
+        if (event.key !== 'Enter' || isAnswered) return;
+        event.preventDefault();
+        setFirstWanted(true);
+      }}
+    >
       <Command.Input
         autoFocus
         className="w-full border-b-2 border-ink bg-transparent py-2 text-xl outline-none"
         aria-label="Words to find"
         placeholder="job, feature, printer, resin …"
         value={words}
-        onValueChange={setWords}
+        onValueChange={(typed) => {
+          setFirstWanted(false);
+          setWords(typed);
+        }}
       />
       <Command.List className="mt-3" aria-label="What was found">
-        {found?.length === 0 && (
+        {isAnswered && lines === undefined && (
+          <p role="alert">The bench does not answer. Check the connection and type the words again.</p>
+        )}
+        {lines?.length === 0 && (
           <Command.Empty className="text-soft">
             Nothing here bears these words. Try one word less.
           </Command.Empty>
         )}
-        {found?.map((line) => (
+        {lines?.map((line) => (
           <Command.Item
             key={`${line.href} ${line.label}`}
             value={`${line.label} ${line.detail}`}
-            onSelect={() => go(line)}
+            onSelect={() => open(line.href)}
             className="flex w-full cursor-pointer items-baseline justify-between gap-3 border-b border-hair px-2 py-2 text-left data-[selected=true]:bg-wash"
           >
             <span className="font-medium">{line.label}</span>
