@@ -13,7 +13,10 @@ const { values } = parseArgs({
 });
 const port = Number(values.port);
 
-const server = createServer();
+/** Longer than a slow page takes: an idle connection is not cut under a browser that is about to ask again. */
+const KEEP_ALIVE_MS = 60_000;
+
+const server = createServer({ keepAliveTimeout: KEEP_ALIVE_MS });
 const app = next({ dev: values.dev, hostname: HOST, port, httpServer: server });
 
 server.on('request', (request, response) => {
