@@ -1,6 +1,8 @@
 /** Unit tests: native ES modules, so that the solid kernel and the core run as they do in production. */
 const config = {
   testEnvironment: 'node',
+  // Only for what hangs: machines are shared, and no test is a matter of speed.
+  testTimeout: 60_000,
   roots: ['<rootDir>/src', '<rootDir>/scripts'],
   testMatch: ['**/tests/**/*.test.ts', '**/tests/**/*.test.tsx'],
   extensionsToTreatAsEsm: ['.ts', '.tsx'],
