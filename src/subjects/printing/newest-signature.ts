@@ -98,8 +98,13 @@ function estimate(db: Db, profileId: number): LearnedSignature {
   };
 }
 
-/** Signatures that were made, by the key of their evidence: a key never comes again with other evidence. */
-const made = new Map<string, LearnedSignature>();
+const kept = globalThis as typeof globalThis & { mellowSignatures?: Map<string, LearnedSignature> };
+
+/**
+ * Signatures that were made, by the key of their evidence: a key never comes again with other evidence. One for the
+ * process: pages and route handlers are bundled apart, each with its own copy of this module.
+ */
+const made = (kept.mellowSignatures ??= new Map());
 
 /** Signatures that are kept in memory; the least lately asked for goes first. */
 const MOST_IN_MEMORY = 32;

@@ -1,4 +1,4 @@
-import { describe, expect, test } from '@jest/globals';
+import { describe, expect, jest, test } from '@jest/globals';
 import { eq } from 'drizzle-orm';
 import { expectOk } from '@/core/result';
 import { type Db, queries, tables } from '@/store';
@@ -140,6 +140,15 @@ describe('a signature follows its evidence', () => {
     expectOk(recordReadings(db, [reading(bore, 9.49), reading(width, 19.97)]));
     expect([rows(), history()]).toEqual([readings + 2, kept + 1]);
     expect(newestSignature(db, profileId).readingCount).toBe(readings + 2);
+  });
+
+  test('pages and route handlers, bundled apart, make a signature once between them', async () => {
+    const { db, profileId } = learningBench();
+    const learned = newestSignature(db, profileId);
+    jest.resetModules();
+    const apart = await import('@/subjects/printing');
+    expect(apart.newestSignature).not.toBe(newestSignature);
+    expect(apart.newestSignature(db, profileId)).toBe(learned);
   });
 
   test('a change that was undone leaves no trace in what is remembered', () => {
