@@ -2,7 +2,7 @@ import { and, eq, gt } from 'drizzle-orm';
 import { findDoubt } from '@/core/metrology';
 import { fail, ok, type Result } from '@/core/result';
 import { allOrNothing, type Db, evidenceChanged, tables } from '@/store';
-import { keepSignatures } from '@/subjects/printing';
+import { keepSignatures, type Later } from '@/subjects/printing';
 import type { ReadingIssue } from './words-issues';
 
 interface NewReading {
@@ -76,6 +76,7 @@ function enter(
 export function recordReadings(
   db: Db,
   wanted: readonly NewReading[],
+  later: Later = (work) => work(),
 ): Result<readonly RecordedReading[], ReadingIssue> {
   let changed: readonly number[] = [];
   const answer = allOrNothing<readonly RecordedReading[], ReadingIssue>(db, (tx) => {
@@ -91,15 +92,19 @@ export function recordReadings(
     changed = [...printsRead].flatMap((printId) => evidenceChanged(tx, { printId }));
     return ok(recorded);
   });
-  if (answer.ok) keepSignatures(db, [...new Set(changed)]);
+  if (changed.length > 0) later(() => keepSignatures(db, [...new Set(changed)]));
   return answer;
 }
 
 /**
  * Stores one reading, once: the same client key again answers with what is there. A reading that cannot be right as it
- * stands comes back as a doubt and is not stored until it is confirmed (a size of zero or less never is).
+ * stands comes back as a doubt and is not stored until it is confirmed (a size of zero or less never is). The signature learns of it `later`.
  */
-export function recordReading(db: Db, wanted: NewReading): Result<RecordedReading, ReadingIssue> {
-  const recorded = recordReadings(db, [wanted]);
+export function recordReading(
+  db: Db,
+  wanted: NewReading,
+  later?: Later,
+): Result<RecordedReading, ReadingIssue> {
+  const recorded = recordReadings(db, [wanted], later);
   return recorded.ok ? ok(recorded.value[0]) : recorded;
 }

@@ -3,7 +3,7 @@ import type { PartState } from '@/core/metrology';
 import { fail, ok, type Result } from '@/core/result';
 import type { FitWord } from '@/core/signature';
 import { type Db, evidenceChanged, tables } from '@/store';
-import { keepSignatures } from '@/subjects/printing';
+import { keepSignatures, type Later } from '@/subjects/printing';
 import type { ReadingIssue } from './words-issues';
 
 interface NewTry {
@@ -17,7 +17,11 @@ interface NewTry {
 }
 
 /** Keeps a word of fit; the last word of a feature in a print is the one that counts. */
-export function recordTry(db: Db, wanted: NewTry): Result<void, ReadingIssue> {
+export function recordTry(
+  db: Db,
+  wanted: NewTry,
+  later: Later = (work) => work(),
+): Result<void, ReadingIssue> {
   const known = (table: typeof tables.features | typeof tables.prints, id: number) =>
     db.select({ id: table.id }).from(table).where(eq(table.id, id)).get() !== undefined;
   if (!known(tables.features, wanted.featureId)) return fail({ code: 'gone', what: 'feature' });
@@ -29,6 +33,6 @@ export function recordTry(db: Db, wanted: NewTry): Result<void, ReadingIssue> {
       .run();
     return evidenceChanged(tx, { printId: wanted.printId });
   });
-  keepSignatures(db, changed);
+  later(() => keepSignatures(db, changed));
   return ok(undefined);
 }

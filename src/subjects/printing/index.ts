@@ -1,7 +1,7 @@
 import 'server-only';
 
 export { createProfile, type NewProfile } from './create-profile';
-export { keepSignatures } from './keep-signature';
+export { keepSignatures, type Later } from './keep-signature';
 export { type LearnedSignature, newestSignature } from './newest-signature';
 export { setStations } from './set-stations';
 export { learnShopMeanings } from './tries-as-evidence';

@@ -1,3 +1,4 @@
+import { after } from 'next/server';
 import { bench } from '@/subjects/house';
 import { recordReading } from '@/subjects/measure';
 import { readingInput } from '@/subjects/measure/shared';
@@ -7,6 +8,6 @@ import { readJson } from '../answers';
 export async function POST(request: Request): Promise<Response> {
   const input = await readJson(request, readingInput);
   if (!input.ok) return input.issue;
-  const recorded = recordReading(bench().db, input.value);
+  const recorded = recordReading(bench().db, input.value, after);
   return Response.json(recorded);
 }

@@ -129,6 +129,19 @@ describe('a signature follows its evidence', () => {
     expect(newest.readingIds).toHaveLength(6);
   });
 
+  test('a reading is answered before the signature learned of it, which is kept later', () => {
+    const { db, bore, profileId, reading } = learningBench();
+    const kept = () => db.select().from(tables.signatures).all();
+    const before = kept().length;
+    const waiting: (() => void)[] = [];
+    for (const mm of [9.48, 9.49])
+      expectOk(recordReading(db, reading(bore, mm), (work) => waiting.push(work)));
+    expect(kept()).toHaveLength(before);
+    waiting.forEach((work) => work());
+    expect(kept()).toHaveLength(before + 1);
+    expect(kept().at(-1)!.evidenceKey).toBe(keyOf(db, profileId));
+  });
+
   test('readings of one sitting are kept all or none, and learned from together', () => {
     const { db, bore, width, profileId, reading } = learningBench();
     const rows = () => db.select().from(tables.readings).all().length;
