@@ -108,7 +108,7 @@ test.each(LOOKS)('with a dialog, with an error, %s at %d px', async (theme, widt
   await click(driver, 'A feature');
   await waitForText(driver, 'A size that matters');
   await click(driver, 'Add it');
-  await waitForText(driver, 'nothing typed yet.');
+  await waitForText(driver, 'Nothing typed yet.');
   await expectClean(`dialog with an error ${theme} ${width}`);
   await visit(demo, '/jobs/5/measure', theme, width);
   await find(driver, '#reading');

@@ -159,6 +159,8 @@ test('by keys alone, from page load to the story', async () => {
   await press(browser.driver, Key.ESCAPE);
   await press(browser.driver, '/');
   await waitForText(driver, 'Find');
-  await press(browser.driver, 'slate', Key.ENTER);
-  await waitForText(driver, 'Slate General on Long Bench');
+  await press(browser.driver, 'slate');
+  await waitForText(driver, 'Slate with a quarter Kelp');
+  await press(browser.driver, Key.ENTER);
+  await waitForText(driver, 'What it does to drawn sizes');
 });

@@ -65,14 +65,19 @@ function useFound(words: string): Found | undefined {
   return found;
 }
 
+const keyOf = (line: FindableLine | undefined) => (line === undefined ? '' : `${line.href} ${line.label}`);
+
 function FindList({ onDone }: { onDone: () => void }) {
   const router = useRouter();
   const [words, setWords] = useState('');
   /** Enter was pressed before the answer: its first line is opened when it comes. */
   const [isFirstWanted, setFirstWanted] = useState(false);
+  const [chosen, setChosen] = useState<{ readonly of: Found | undefined; readonly value: string }>();
   const found = useFound(words);
   const isAnswered = found?.words === words;
   const lines = found?.lines;
+  // With each answer the first line is chosen anew.
+  const value = chosen !== undefined && chosen.of === found ? chosen.value : keyOf(lines?.[0]);
   const open = (href: string) => {
     onDone();
     router.push(href);
@@ -88,6 +93,8 @@ function FindList({ onDone }: { onDone: () => void }) {
       label="Find"
       shouldFilter={false}
       loop
+      value={value}
+      onValueChange={(next) => setChosen({ of: found, value: next })}
       onKeyDown={(event) => {
         if (event.key !== 'Enter' || isAnswered) return;
         event.preventDefault();
@@ -116,8 +123,8 @@ function FindList({ onDone }: { onDone: () => void }) {
         )}
         {lines?.map((line) => (
           <Command.Item
-            key={`${line.href} ${line.label}`}
-            value={`${line.label} ${line.detail}`}
+            key={keyOf(line)}
+            value={keyOf(line)}
             onSelect={() => open(line.href)}
             className="flex w-full cursor-pointer items-baseline justify-between gap-3 border-b border-hair px-2 py-2 text-left data-[selected=true]:bg-wash"
           >

@@ -22,6 +22,9 @@ export interface FormField extends FieldWords {
   readonly fault?: string;
 }
 
+/** What follows a label elsewhere stands at the field by itself. */
+const asSentence = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);
+
 /** Label, hint and unit come from the form's definition; what is wrong with it from the last look at it. */
 export function useFormField(name: string): FormField {
   const form = useContext(Form);
@@ -32,6 +35,6 @@ export function useFormField(name: string): FormField {
     ...wordsOfField(form, name),
     id: meta.id,
     faultId: meta.errorId,
-    fault: issues?.map((issue) => describeFieldIssue(issue, form)).join(' '),
+    fault: issues?.map((issue) => asSentence(describeFieldIssue(issue, form))).join(' '),
   };
 }

@@ -30,7 +30,7 @@ export function Frame({ id, label, hint, unit, fault, faultId, children }: Frame
         {hint !== undefined && <span className="mt-1 block text-sm text-soft">{hint}</span>}
       </label>
       {fault !== undefined && (
-        <p id={faultId} className="mt-1 border-l-4 border-plum pl-2 text-sm">
+        <p id={faultId} className="mt-2 border-l-4 border-plum pl-2 text-sm">
           {fault}
         </p>
       )}

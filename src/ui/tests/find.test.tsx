@@ -57,10 +57,22 @@ test('it asks the bench when it is opened, and lists what was found as options',
   ]);
   type('slate');
   await answer('slate');
-  expect(screen.getAllByRole('option')).toHaveLength(2);
+  const chosen = () =>
+    screen
+      .getAllByRole('option')
+      .map((option) => option.ariaSelected ?? option.getAttribute('aria-selected'));
+  expect(chosen()).toEqual(['true', 'false']);
   fireEvent.keyDown(field(), { key: 'ArrowDown' });
   fireEvent.keyDown(field(), { key: 'Enter' });
   expect(push).toHaveBeenCalledWith('/shelf/2');
+});
+
+test('Enter opens the line that is chosen, the first with every answer', async () => {
+  await answer('');
+  type('slate');
+  await answer('slate');
+  fireEvent.keyDown(field(), { key: 'Enter' });
+  expect(push.mock.calls).toEqual([['/printers/2']]);
 });
 
 test('Enter before the answer waits for it: the first of the words typed is opened, not of those before', async () => {

@@ -10,7 +10,8 @@ import type { DeskResin } from './fit-types';
 import { strengthForm } from '@/subjects/fit/shared';
 
 /** Said by a calculator while one of its fields is no number. */
-export const NUMBERS_WANTED = 'each field needs a number; a unit may follow it, such as 6.2 mm or 0.25 in.';
+export const NUMBERS_WANTED =
+  'each field needs a number. Where it names a unit, another of that kind may follow, such as 0.25 in for millimetres.';
 
 /** What is taken for a resin that nobody described: between stiff and tough. */
 const ASSUMED = { modulusMPa: 2000, strengthMPa: 45, breakStrain: 0.12 } as const;

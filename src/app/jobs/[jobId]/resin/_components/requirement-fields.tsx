@@ -31,7 +31,7 @@ export function RequirementFields({ jobId, wanted, fromNeed, hottestWhen, loadN 
       form={requirementForm}
       action={keepRequirement.bind(null, jobId)}
       label="What it must survive"
-      className="mt-2 grid grid-cols-2 items-end gap-x-3 gap-y-2"
+      className="mt-2 grid grid-cols-2 items-start gap-x-3 gap-y-2"
     >
       {number('serviceMax_C')}
       {number('processMax_C')}
@@ -73,7 +73,7 @@ export function RequirementFields({ jobId, wanted, fromNeed, hottestWhen, loadN 
       {number('shoreA')}
       {number('smallestFeature_mm')}
       {number('room_C')}
-      <Tick name="clear" defaultChecked={wanted.clear} className="pb-2" />
+      <Tick name="clear" defaultChecked={wanted.clear} className="self-end pb-2" />
       <fieldset className="col-span-2">
         <legend className="text-sm text-soft">Wash liquid at hand; none ticked: any</legend>
         <LiquidTicks ticked={wanted.washWith} />
