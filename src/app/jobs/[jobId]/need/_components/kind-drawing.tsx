@@ -11,7 +11,12 @@ export function KindDrawing({ kind }: { kind: FeatureKind }) {
   const plan = kind.axis !== 'Z';
   return (
     <figure className="bg-ground p-2">
-      <svg viewBox="0 0 160 120" className="w-full max-w-40" role="img" aria-label={`Drawing: ${describeKind(kind)}`}>
+      <svg
+        viewBox="0 0 160 120"
+        className="w-full max-w-40"
+        role="img"
+        aria-label={`Drawing: ${describeKind(kind)}`}
+      >
         {kind.shape === 'round' ? (
           <RoundDrawing sense={kind.sense} />
         ) : (
