@@ -166,6 +166,12 @@ export function optionalChoice<Choice extends string>(label: string, choices: re
   return withWords(schema, { label });
 }
 
+/** Whether a text is a day of the calendar: the 31st of February would be read as one of March. */
+function isDay(text: string): boolean {
+  const day = new Date(`${text}T00:00:00Z`);
+  return !Number.isNaN(day.getTime()) && day.toISOString().startsWith(`${text}T`);
+}
+
 /** A day as YYYY-MM-DD, or nothing. */
 export function dayField(label: string) {
   const schema = z
@@ -174,8 +180,7 @@ export function dayField(label: string) {
     .transform((text, context): string => {
       const day = text.trim();
       if (day === '') return '';
-      const time = /^\d{4}-\d{2}-\d{2}$/.test(day) ? Date.parse(`${day}T00:00:00Z`) : NaN;
-      return Number.isNaN(time) ? refuse(context, { code: 'notADay', text: day }) : day;
+      return isDay(day) ? day : refuse(context, { code: 'notADay', text: day });
     });
   return withWords(schema, { label });
 }
