@@ -101,7 +101,7 @@ test('a part is dropped, its island and its cup are found, one is waived, two fe
   // Waived only with a reason; it stays in the ledger and after a reload.
   const form = '//form[contains(@aria-label, "Decide: Begins in the air")]';
   await (await find(driver, `${form}//button[contains(., "Waive")]`)).click();
-  await waitForText(driver, 'Say in a line why it is printed all the same');
+  await waitForText(driver, 'say in a line why it is printed all the same');
   await typeOver(driver, `${form}//input[@name="reason"]`, 'a support stands below it in the slicer');
   await (await find(driver, `${form}//button[contains(., "Waive")]`)).click();
   await waitForText(driver, 'Waived: a support stands below it in the slicer');

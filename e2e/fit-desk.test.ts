@@ -208,7 +208,7 @@ test('the house’s classes are edited, and one that does not rise is refused by
   await visit('/house');
   await typeOver(driver, 'input[name=high_push]', '-0.2');
   await click(driver, 'Keep the classes');
-  await waitForText(driver, 'must lie between');
+  await waitForText(driver, 'Must lie between');
   await typeOver(driver, 'input[name=high_push]', '0.05');
   await click(driver, 'Keep the classes');
   await waitForText(driver, 'Kept. Wishes named from now on use them');

@@ -149,7 +149,7 @@ test('a hinge: its ladder built and tapped rung by rung, and the gap used at onc
   await click(driver, 'A joint');
   await typeOver(driver, '[name="scalePercent"]', '0');
   await click(driver, 'Keep the joint');
-  await waitForText(driver, 'must lie between 10 and 1000 %');
+  await waitForText(driver, 'Must lie between 10 and 1000 %');
   await typeOver(driver, '[name="scalePercent"]', '160');
   await click(driver, 'Keep the joint');
   await waitForText(driver, 'from 9 rungs tried of this joint on this printer and resin');
