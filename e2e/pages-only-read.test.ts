@@ -1,6 +1,6 @@
 import { afterAll, beforeAll, expect, test } from '@jest/globals';
 import Database from 'better-sqlite3';
-import path from 'node:path';
+import { databaseFile } from '@/store';
 import { serveBench, type BenchServer } from './bench-server';
 
 let server: BenchServer;
@@ -11,7 +11,7 @@ afterAll(async () => server.stop());
 
 /** Every row of every table. */
 function rows(): Record<string, unknown[]> {
-  const db = new Database(path.join(server.folder, 'mellow.db'), { readonly: true });
+  const db = new Database(databaseFile(server.folder), { readonly: true });
   const names = db.prepare("select name from sqlite_master where type = 'table'").pluck().all() as string[];
   const all = Object.fromEntries(names.map((name) => [name, db.prepare(`select * from "${name}"`).all()]));
   db.close();

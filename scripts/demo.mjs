@@ -1,7 +1,7 @@
 /** npm run demo [-- --fresh] [--port N]: installs, builds, fills a bench with sample data and serves it. */
-import { rmSync } from 'node:fs';
+import { spawnSync } from 'node:child_process';
 import { buildIfNeeded } from './build.mjs';
-import { installPackages, run } from './install.mjs';
+import { installPackages } from './install.mjs';
 import { portFrom, serve } from './serve.mjs';
 
 const words = process.argv.slice(2);
@@ -9,9 +9,17 @@ const folder = process.env.MELLOW_DATA ?? 'demo-data';
 const port = portFrom(words);
 installPackages();
 buildIfNeeded();
-if (words.includes('--fresh')) rmSync(folder, { recursive: true, force: true });
 // The verbs are the server's: their doors open under the condition that React gives servers.
-run(process.execPath, ['--conditions=react-server', '--import', 'tsx', 'src/demo/run.ts'], {
-  MELLOW_DATA: folder,
-});
+const { status } = spawnSync(
+  process.execPath,
+  [
+    '--conditions=react-server',
+    '--import',
+    'tsx',
+    'src/demo/run.ts',
+    ...words.filter((word) => word === '--fresh'),
+  ],
+  { stdio: 'inherit', env: { ...process.env, MELLOW_DATA: folder } },
+);
+if (status !== 0) process.exit(status ?? 1);
 serve(folder, port);

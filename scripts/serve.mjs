@@ -19,7 +19,8 @@ export function serve(dataFolder, port) {
   });
   let told = false;
   server.stdout.on('data', (chunk) => {
-    if (told || !String(chunk).includes('Ready')) return;
+    if (!String(chunk).includes('Ready')) return void process.stdout.write(chunk);
+    if (told) return;
     told = true;
     console.log(
       `\nMellow Caliper is open at http://127.0.0.1:${port}  (Ctrl+C ends it; data in ${dataFolder})\n`,

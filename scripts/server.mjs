@@ -6,6 +6,7 @@ import { createServer } from 'node:http';
 import { parseArgs } from 'node:util';
 import next from 'next';
 import { findStranger } from './guard.mjs';
+import { secure } from './headers.mjs';
 
 const HOST = '127.0.0.1';
 const { values } = parseArgs({
@@ -19,11 +20,23 @@ const KEEP_ALIVE_MS = 60_000;
 const server = createServer({ keepAliveTimeout: KEEP_ALIVE_MS });
 const app = next({ dev: values.dev, hostname: HOST, port, httpServer: server });
 
+/** What is served of a bench that cannot be opened; every other address leads to what is wrong with it. */
+const SERVED_CLOSED = /^\/(_next\/|icon\.svg|favicon\.ico|rescue|api\/(backup|originals))/;
+
+/** The bench of this process, as src/store keeps it. */
+const isClosed = () => globalThis.mellowBench?.opened.ok === false;
+
 server.on('request', (request, response) => {
+  secure(request, response, { isDevelopment: values.dev });
   const why = findStranger(request);
-  if (why === undefined) return void app.getRequestHandler()(request, response);
-  response.writeHead(403, { 'Content-Type': 'application/json', Connection: 'close' });
-  response.end(JSON.stringify({ message: why }));
+  if (why !== undefined) {
+    response.writeHead(403, { 'Content-Type': 'application/json', Connection: 'close' });
+    response.end(JSON.stringify({ message: why }));
+    return;
+  }
+  if (isClosed() && !SERVED_CLOSED.test(request.url))
+    request.url = request.url.startsWith('/api/') ? '/api/closed' : '/rescue';
+  app.getRequestHandler()(request, response);
 });
 server.prependListener('upgrade', (request, socket) => {
   if (findStranger(request) !== undefined) socket.destroy();

@@ -1,9 +1,10 @@
-import { benchDb } from '@/store';
+import { benchTrouble } from '@/subjects/house';
+import { describeBenchTrouble, isMendedByRestore } from '@/subjects/house/shared';
 
-// Brings the database to the current schema; a bench that cannot be opened is no server.
-try {
-  benchDb();
-} catch (error) {
-  console.error('The bench cannot be opened:', (error as Error).message);
-  process.exit(1);
+// Brings the database to the current schema. What a restore can mend is served that far; anything else is no server.
+const trouble = benchTrouble();
+if (trouble !== undefined) {
+  console.error(describeBenchTrouble(trouble));
+  if (!isMendedByRestore(trouble)) process.exit(1);
+  console.error('Only Restore is served until then.');
 }

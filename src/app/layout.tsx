@@ -3,8 +3,8 @@ import type { Metadata, Viewport } from 'next';
 import { cookies, headers } from 'next/headers';
 import { connection } from 'next/server';
 import type { ReactNode } from 'react';
-import { benchHouse } from '@/subjects/house';
-import { NonceProvider, PlaceBar, ShortcutProvider, type Theme } from '@/ui';
+import { benchTrouble, frameOfBench } from '@/subjects/house';
+import { NonceProvider, PlaceBar, ShortcutProvider, type Theme, UnsavedNotice } from '@/ui';
 
 export const metadata: Metadata = {
   title: { default: 'Mellow Caliper', template: '%s · Mellow Caliper' },
@@ -18,7 +18,9 @@ export default async function RootLayout({ children }: { children: ReactNode }) 
   await connection();
   const [cookieJar, header] = [await cookies(), await headers()];
   const theme: Theme = cookieJar.get('theme')?.value === 'dark' ? 'dark' : 'light';
-  const house = benchHouse();
+  const { house } = frameOfBench();
+  // A bench that cannot be opened has no places to go to.
+  const isOpen = benchTrouble() === undefined;
   return (
     <html lang="en" data-theme={theme}>
       <body>
@@ -27,7 +29,8 @@ export default async function RootLayout({ children }: { children: ReactNode }) 
             <a href="#work" className="skip-link">
               Skip to the work
             </a>
-            <PlaceBar benchName={house.benchName} theme={theme} />
+            {isOpen && <PlaceBar benchName={house.benchName} theme={theme} />}
+            <UnsavedNotice />
             <main id="work" tabIndex={-1} className="outline-none">
               {children}
             </main>

@@ -1,5 +1,6 @@
 import { readFileSync, statSync } from 'node:fs';
 import { LARGEST_FILE_BYTES } from '@/core/mesh';
+import { decodeText } from '@/subjects/language/shared';
 import { UsageError } from './usage-error';
 
 export function readBytes(path: string): Uint8Array {
@@ -12,5 +13,5 @@ export function readBytes(path: string): Uint8Array {
 }
 
 export function readText(path: string): string {
-  return new TextDecoder().decode(readBytes(path));
+  return decodeText(readBytes(path));
 }

@@ -5,6 +5,7 @@ import { runMeshCheck, runMeshCorrect, runMeshFeatures } from './mesh-command';
 import { runResinRank } from './resin-command';
 import { runSignature } from './signature-command';
 import { UsageError } from './usage-error';
+import { quoted } from '@/subjects/language/shared';
 
 const COMMANDS =
   'signature READINGS.csv, ladder OUTCOMES.csv, press, snap, iso286 SIZE FIT, gauge KIND -o FILE.stl, resin rank REQUIREMENT.json, mesh check FILE, mesh features FILE, mesh correct FILE --signature SIGNATURE.json -o OUT.stl';
@@ -35,7 +36,7 @@ function run(words: readonly string[]): object | Promise<object> {
   if (command === 'mesh' && second === 'features') return runMeshFeatures(words.slice(2));
   if (command === 'mesh' && second === 'correct') return runMeshCorrect(words.slice(2));
   throw new UsageError(
-    `${words.length === 0 ? 'no command given' : `“${words.slice(0, 2).join(' ')}” is no command`}. There are: ${COMMANDS}.`,
+    `${words.length === 0 ? 'no command given' : `“${quoted(words.slice(0, 2).join(' '))}” is no command`}. There are: ${COMMANDS}.`,
   );
 }
 

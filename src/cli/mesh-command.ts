@@ -20,6 +20,7 @@ import { describeMeshIssue, UNIT_WORDS } from '@/subjects/records/shared';
 import { type Arguments, neededNumber, numberOption, onePath, parseArguments, textOption } from './arguments';
 import { readBytes, readText } from './files';
 import { UsageError, valueOrRefuse } from './usage-error';
+import { quoted } from '@/subjects/language/shared';
 
 interface TimedMesh {
   readonly mesh: Mesh;
@@ -53,7 +54,9 @@ function plateOf(given: Arguments): readonly number[] | undefined {
   if (text === undefined) return undefined;
   const sides = text.split('x').map(Number);
   if (sides.length !== 3 || !sides.every((side) => side > 0))
-    throw new UsageError(`--plate: “${text}” is no plate. Give length, width and height such as 130x80x160.`);
+    throw new UsageError(
+      `--plate: “${quoted(text)}” is no plate. Give length, width and height such as 130x80x160.`,
+    );
   return sides;
 }
 

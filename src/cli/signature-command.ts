@@ -15,7 +15,7 @@ import {
   type SignatureReport,
 } from '@/core/signature';
 import { parseTargetsCsv } from '@/subjects/job/shared';
-import { describeCsvIssue } from '@/subjects/language/shared';
+import { describeCsvIssue, quoted } from '@/subjects/language/shared';
 import { parseReadingsCsv, type ReadingRow } from '@/subjects/measure/shared';
 import { type Arguments, numberOption, onePath, parseArguments, textOption } from './arguments';
 import { readText } from './files';
@@ -35,7 +35,8 @@ function stateOption(given: Arguments): PartState | undefined {
   const text = textOption(given, 'state');
   if (text === undefined) return undefined;
   const state = PART_STATES.find((candidate) => candidate === text);
-  if (state === undefined) throw new UsageError(`--state: “${text}” is none of ${PART_STATES.join(', ')}.`);
+  if (state === undefined)
+    throw new UsageError(`--state: “${quoted(text)}” is none of ${PART_STATES.join(', ')}.`);
   return state;
 }
 

@@ -1,14 +1,45 @@
-/** Makes the demo bench in the data folder, if there is none yet. Usage: MELLOW_DATA=folder tsx src/demo/run.ts */
-import { existsSync, mkdirSync } from 'node:fs';
-import { databaseFile, dataFolder, openDb } from '@/store';
+/**
+ * Makes the demo bench in the data folder, if there is none yet; `--fresh` clears away an earlier demo's first.
+ * Usage: MELLOW_DATA=folder tsx src/demo/run.ts [--fresh]
+ */
+import { existsSync } from 'node:fs';
+import path from 'node:path';
+import {
+  arrivingFolder,
+  DATABASE,
+  databaseFile,
+  dataFolder,
+  holdFolder,
+  openDb,
+  putInPlace,
+  readMark,
+} from '@/store';
+import { describeBenchTrouble } from '@/subjects/house/shared';
+import { clearDemo, describeClearIssue } from './clear-demo';
 import { makeDemo } from './make-demo';
 import { makeDemoParts } from './parts';
 
-mkdirSync(dataFolder(), { recursive: true });
-
-if (!existsSync(databaseFile())) {
-  const db = openDb(databaseFile());
-  makeDemo(db);
-  await makeDemoParts(db, dataFolder());
-  db.$client.close();
+function refuse(sentence: string): never {
+  console.error(sentence);
+  process.exit(1);
 }
+
+const root = dataFolder();
+const hold = holdFolder(root);
+if (!hold.ok) refuse(describeBenchTrouble(hold.issue));
+if (process.argv.includes('--fresh')) {
+  const cleared = clearDemo(root);
+  if (!cleared.ok) refuse(describeClearIssue(cleared.issue));
+  if (cleared.value.length > 0) console.log(`Left alone in ${root}: ${cleared.value.join(', ')}`);
+}
+// Where a mark says that a bench is, none is made, even if its database is missing.
+const mark = readMark(root);
+if (mark.ok && mark.value === undefined && !existsSync(databaseFile(root))) {
+  const folder = arrivingFolder(root);
+  const db = openDb(path.join(folder, DATABASE));
+  makeDemo(db);
+  await makeDemoParts(db, folder);
+  db.$client.close();
+  putInPlace(root, folder, { madeBy: 'demo', at: new Date() });
+}
+hold.value.release();

@@ -2,7 +2,6 @@ import Database from 'better-sqlite3';
 import { type BetterSQLite3Database, drizzle } from 'drizzle-orm/better-sqlite3';
 import { migrate } from 'drizzle-orm/better-sqlite3/migrator';
 import type { BaseSQLiteDatabase } from 'drizzle-orm/sqlite-core';
-import { mkdirSync } from 'node:fs';
 import path from 'node:path';
 import * as schema from './schema';
 
@@ -23,32 +22,6 @@ export function openDb(file: string): Connection {
   return db;
 }
 
-function migrationsFolder(): string {
+export function migrationsFolder(): string {
   return path.resolve(/* turbopackIgnore: true */ process.cwd(), 'src/store/migrations');
-}
-
-/** Folder of the database and the mesh files. */
-export function dataFolder(): string {
-  return path.resolve(/* turbopackIgnore: true */ process.cwd(), process.env.MELLOW_DATA ?? 'data');
-}
-
-export function databaseFile(folder = dataFolder()): string {
-  return path.join(folder, 'mellow.db');
-}
-
-const kept = globalThis as typeof globalThis & { mellowDb?: Connection };
-
-/** The bench's one connection, opened at first use. */
-export function benchDb(): Connection {
-  if (kept.mellowDb === undefined) {
-    mkdirSync(dataFolder(), { recursive: true });
-    kept.mellowDb = openDb(databaseFile());
-  }
-  return kept.mellowDb;
-}
-
-/** Closes the connection, for the moment in which a backup takes the file's place. */
-export function closeBenchDb(): void {
-  kept.mellowDb?.$client.close();
-  kept.mellowDb = undefined;
 }

@@ -1,4 +1,8 @@
-export { benchDb, closeBenchDb, type Connection, databaseFile, dataFolder, type Db, openDb } from './client';
+export { type Connection, type Db, openDb } from './client';
+export * from './bench';
+export { listJsonColumns } from './json-columns';
+export { type SetAside } from './set-aside-impossible';
+export { dataFolder, reopenTheBench, theBench } from './the-bench';
 export { allOrNothing } from './all-or-nothing';
 export {
   ASSUMED_MATE_U_MM,

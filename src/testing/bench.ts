@@ -1,6 +1,9 @@
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import path from 'node:path';
 import type { FeatureKind } from '@/core/metrology';
 import { expectOk } from '@/core/result';
-import { type Connection, type Db, openDb, queries } from '@/store';
+import { type Connection, type Db, openBenchAt, openDb, queries } from '@/store';
 import { createInstrument, startSession } from '@/subjects/caliper';
 import { addFeature, createJob, notePrint, startAttempt, viewJob } from '@/subjects/job';
 import type { NeedChange } from '@/subjects/need';
@@ -30,8 +33,7 @@ export function emptyBench(): Connection {
 }
 
 /** A bench with a job of two features, drawn, printed and ready to be read. */
-export function readyBench() {
-  const db = emptyBench();
+export function readyBench(db: Connection = emptyBench()) {
   const profileId = expectOk(
     createProfile(db, {
       printerName: 'Long Bench',
@@ -96,6 +98,18 @@ export function readyBench() {
     confirmed: false,
   });
   return { db, profileId, instrumentId, jobId, bore, width, attemptId, printId, sessionId, reading };
+}
+
+/** The same in a data folder of its own, as a server holds it; `end` gives the folder back. */
+export function benchOnDisk(root = mkdtempSync(path.join(tmpdir(), 'mellow-bench-'))) {
+  const held = expectOk(openBenchAt(root));
+  const opened = expectOk(held.opened);
+  const end = () => {
+    opened.db.$client.close();
+    held.hold.release();
+    rmSync(root, { recursive: true, force: true });
+  };
+  return { ...readyBench(opened.db), opened, root, folder: opened.folder, hold: held.hold, end };
 }
 
 export function standing(db: Db, printId: number): number[] {

@@ -1,6 +1,8 @@
 import { redirect } from 'next/navigation';
 import type { z } from 'zod';
 import type { Result } from '@/core/result';
+import { storageTroubleOf } from '@/subjects/house';
+import { describeStorageTrouble } from '@/subjects/house/shared';
 import { done, faulty, type FormAnswer, GONE_WORDS, parseForm, refused } from '@/subjects/language/shared';
 import { areIds } from './ids';
 
@@ -10,7 +12,7 @@ interface Answering<Form extends z.ZodType, Value, Issue> {
   /** Rows that the page spoke of; what can be no id of a row is refused. */
   readonly ids?: readonly unknown[];
   /** The one use case behind the form. */
-  readonly verb: (wanted: z.output<Form>) => Result<Value, Issue>;
+  readonly verb: (wanted: z.output<Form>) => Result<Value, Issue> | Promise<Result<Value, Issue>>;
   /** Its issue in words. */
   readonly refusal: (issue: Issue) => string;
   /** What is said when it went well. */
@@ -21,15 +23,28 @@ interface Answering<Form extends z.ZodType, Value, Issue> {
   readonly goOn?: (value: Value) => string;
 }
 
-/** Answers a form: parse, one verb, show anew what changed, say how it went. */
-export function answerForm<Form extends z.ZodType, Value, Issue>(
+/** Why nothing was saved although nothing was wrong with the form; other errors go on. */
+function describeUnsaved(error: unknown): string {
+  if ((error as NodeJS.ErrnoException).code === 'SQLITE_CONSTRAINT_FOREIGNKEY') return GONE_WORDS;
+  const trouble = storageTroubleOf(error);
+  if (trouble === undefined) throw error;
+  return describeStorageTrouble(trouble);
+}
+
+/** Answers a form: parse, one verb, show anew what changed, say how it went; a full disk is said too. */
+export async function answerForm<Form extends z.ZodType, Value, Issue>(
   answering: Answering<Form, Value, Issue>,
-): FormAnswer {
+): Promise<FormAnswer> {
   const { form, data, ids = [], verb, refusal, said, changed, goOn } = answering;
   if (!areIds(...ids)) return refused(GONE_WORDS);
   const wanted = parseForm(form, data);
   if (!wanted.ok) return faulty(wanted.issue);
-  const answer = verb(wanted.value);
+  let answer: Result<Value, Issue>;
+  try {
+    answer = await verb(wanted.value);
+  } catch (error) {
+    return refused(describeUnsaved(error));
+  }
   if (!answer.ok) {
     changed();
     return refused(refusal(answer.issue));

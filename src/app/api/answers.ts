@@ -1,29 +1,89 @@
-import { fail, ok, type Result } from '@/core/result';
 import type { z } from 'zod';
+import { fail, ok, type Result } from '@/core/result';
+import { storageTroubleOf } from '@/subjects/house';
+import { describeBytes, describeStorageTrouble } from '@/subjects/house/shared';
+import { decodeText } from '@/subjects/language/shared';
 
 /** One JSON sentence with a status. */
 export function refusal(message: string, status: number): Response {
   return Response.json({ message }, { status });
 }
 
+/** What keeps a handler from the disk, in a sentence; an error of another kind goes on. */
+export function wordsOfTrouble(error: unknown): string {
+  const trouble = storageTroubleOf(error);
+  if (trouble === undefined) throw error;
+  return describeStorageTrouble(trouble);
+}
+
+type Handler<Rest extends unknown[]> = (request: Request, ...rest: Rest) => Response | Promise<Response>;
+
+/** A handler that says in a sentence what keeps it from the disk: a full disk, a locked or damaged database. */
+export function answering<Rest extends unknown[]>(handler: Handler<Rest>) {
+  return async (request: Request, ...rest: Rest): Promise<Response> => {
+    try {
+      return await handler(request, ...rest);
+    } catch (error) {
+      const words = wordsOfTrouble(error);
+      return refusal(words, storageTroubleOf(error)?.code === 'diskFull' ? 507 : 503);
+    }
+  };
+}
+
+function tooLarge(limitBytes: number): Response {
+  const response = refusal(`More than ${describeBytes(limitBytes)}. Split it.`, 413);
+  // What is still on its way is not waited for.
+  response.headers.set('Connection', 'close');
+  return response;
+}
+
+/** The body of a request, which is read no further than the limit, whatever its sender says of its length. */
+export async function takeBytes(request: Request, limitBytes: number): Promise<Result<Uint8Array, Response>> {
+  if (Number(request.headers.get('content-length') ?? 0) > limitBytes) return fail(tooLarge(limitBytes));
+  const chunks: Uint8Array[] = [];
+  let bytes = 0;
+  for await (const chunk of request.body ?? []) {
+    bytes += chunk.length;
+    if (bytes > limitBytes) return fail(tooLarge(limitBytes));
+    chunks.push(chunk);
+  }
+  return ok(Buffer.concat(chunks));
+}
+
+/** The same as text, by whatever of the usual encodings it was written in. */
+export async function takeText(request: Request, limitBytes: number): Promise<Result<string, Response>> {
+  const bytes = await takeBytes(request, limitBytes);
+  return bytes.ok ? ok(decodeText(bytes.value)) : bytes;
+}
+
+/** More than any one reading, word or answer takes. */
+const LARGEST_JSON_BYTES = 64 * 1024;
+
 /** The JSON body of a request, checked; what does not fit is answered with 400. */
 export async function readJson<Schema extends z.ZodType>(
   request: Request,
   schema: Schema,
 ): Promise<Result<z.output<Schema>, Response>> {
+  const text = await takeText(request, LARGEST_JSON_BYTES);
+  if (!text.ok) return text;
   let body: unknown;
   try {
-    body = await request.json();
+    body = JSON.parse(text.value);
   } catch {
     return fail(refusal('The body is not JSON.', 400));
   }
   const parsed = schema.safeParse(body);
   if (parsed.success) return ok(parsed.data);
   const [first] = parsed.error.issues;
-  return fail(refusal(`${first.path.join('.') || 'body'}: ${first.message}.`, 400));
+  return fail(refusal(`${first.path.join('.') || 'body'}: ${first.message}.`.slice(0, 300), 400));
+}
+
+/** The number in an address; undefined when it can be no id of a row. */
+export function idIn(text: string | null): number | undefined {
+  return text !== null && /^[1-9]\d{0,14}$/.test(text) ? Number(text) : undefined;
 }
 
 /** A file to be saved under a name; quotes and line ends cannot get into the header. */
 export function download(name: string): Record<string, string> {
-  return { 'Content-Disposition': `attachment; filename="${name.replace(/[^\w .-]+/g, '-')}"` };
+  return { 'Content-Disposition': `attachment; filename="${name.replace(/[^\w .-]+/g, '-').slice(0, 120)}"` };
 }

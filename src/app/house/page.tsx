@@ -3,14 +3,16 @@ import { connection } from 'next/server';
 import { InstrumentForm } from '@/app/_components/instrument-form';
 import { FIT_WORDS, type FitWord, type WordMeaning } from '@/core/signature';
 import { listInstruments } from '@/subjects/caliper';
-import { bench, benchHouse } from '@/subjects/house';
+import { bench, benchHouse, viewOriginals } from '@/subjects/house';
 import { describeFitWord, formatMm, formatSigned } from '@/subjects/language/shared';
 import { glanceAtArchive } from '@/subjects/overview';
 import { learnShopMeanings } from '@/subjects/printing';
-import { buttonLook, Link } from '@/ui';
+import { Link } from '@/ui';
 import { CheckFields } from './_components/check-fields';
+import { BackupButton } from './_components/backup-button';
 import { ClassFields } from './_components/class-fields';
 import { HouseFields } from './_components/house-fields';
+import { OriginalsPanel } from './_components/originals-panel';
 import { RestorePanel } from './_components/restore-panel';
 import { SchoolFields } from './_components/school-fields';
 
@@ -51,10 +53,9 @@ export default async function HousePage() {
           <p className="mb-3 text-soft">
             Everything on this bench, readings, signatures and parts, in one file.
           </p>
-          <a href="/api/backup" download className={buttonLook('plain')}>
-            Back the bench up
-          </a>
+          <BackupButton />
           <RestorePanel />
+          <OriginalsPanel {...viewOriginals()} />
         </section>
       </div>
       <div className="space-y-8">

@@ -140,11 +140,23 @@ function acrossAxis(axis: Point): [Point, Point] {
   return [u, crossOf(axis, u)];
 }
 
-/** Grows round faces out of neighbouring flat strips whose corners lie on one circle. */
+/** A round face that is no feature, such as a fillet, is grown from no more than so many of its strips. */
+const MOST_FAILURES = 6;
+/** Fewer strips than this are no round face, and cost nothing to grow again. */
+const LEAST_STRIPS = 5;
+
+/**
+ * Grows round faces out of neighbouring flat strips whose corners lie on one circle. Linear in the facets: a pair of strips
+ * that was grown together once is not grown from again, and no strip is grown over more than a few times. Largest strips
+ * first, since they tell their circle best.
+ */
 export class RoundFinder {
   private readonly used = new Set<number>();
   /** Faces of bands that go on as a ball does: no cylinder begins there. */
   private readonly curved = new Set<number>();
+  /** Bands by number that came to nothing, of each face that was in one. */
+  private readonly failures = new Map<number, number[]>();
+  private failed = 0;
 
   constructor(
     private readonly mesh: Mesh,
@@ -153,17 +165,37 @@ export class RoundFinder {
 
   find(): RoundFace[] {
     const found: RoundFace[] = [];
-    this.faces.forEach((face, seed) => {
-      for (const { face: next, turnRad } of face.beside) {
-        if (this.used.has(seed) || this.curved.has(seed)) return;
-        if (this.used.has(next) || next < seed || turnRad > SMOOTH_RAD) continue;
-        const round = this.growFrom(seed, next);
-        if (round === undefined) continue;
-        for (const each of round.faces) this.used.add(each);
-        found.push(round);
-      }
-    });
-    return found;
+    const { faces } = this;
+    const order = faces.map((_, i) => i).sort((a, b) => faces[b].areaMm2 - faces[a].areaMm2 || a - b);
+    for (const seed of order) {
+      const round = this.growOver(seed);
+      if (round === undefined) continue;
+      for (const each of round.faces) this.used.add(each);
+      found.push(round);
+    }
+    const first = ({ faces: members }: RoundFace) => members.reduce((a, b) => Math.min(a, b));
+    return found.sort((a, b) => first(a) - first(b));
+  }
+
+  /** The round face that goes over a strip to one of its neighbours. */
+  private growOver(seed: number): RoundFace | undefined {
+    for (const { face: next, turnRad } of this.faces[seed].beside) {
+      if (this.used.has(seed) || this.curved.has(seed)) return undefined;
+      if (this.used.has(next) || turnRad > SMOOTH_RAD || this.wereGrown(seed, next)) continue;
+      const round = this.growFrom(seed, next);
+      if (round !== undefined) return round;
+    }
+    return undefined;
+  }
+
+  private wereGrown(a: number, b: number): boolean {
+    const [ofA, ofB] = [this.failures.get(a) ?? [], this.failures.get(b) ?? []];
+    return ofA.length >= MOST_FAILURES || ofA.some((band) => ofB.includes(band));
+  }
+
+  private noteFailure(members: Iterable<number>): void {
+    this.failed++;
+    for (const face of members) this.failures.set(face, [...(this.failures.get(face) ?? []), this.failed]);
   }
 
   private projected(face: number, [u, v]: readonly [Point, Point]): [number, number][] {
@@ -184,18 +216,32 @@ export class RoundFinder {
     const tolerance = Math.max(5e-4, 1e-4 * circle.radius);
     const isOn = (face: number) =>
       Math.abs(dotOf(this.faces[face].normal, axis)) < 0.003 &&
-      this.projected(face, across).every(
-        ([x, y]) => Math.abs(Math.hypot(x - circle.x, y - circle.y) - circle.radius) < tolerance,
+      this.faces[face].facets.every((facet) =>
+        cornersOfFacet(this.mesh, facet).every((corner) => {
+          const off = Math.hypot(dotOf(across[0], corner) - circle.x, dotOf(across[1], corner) - circle.y);
+          return Math.abs(off - circle.radius) < tolerance;
+        }),
       );
     if (!isOn(seed) || !isOn(next)) return undefined;
-    const members = new Set([seed, next]);
+    const members = this.spread([seed, next], isOn);
+    if (members.size < LEAST_STRIPS) return undefined;
+    const round = this.describe([...members], axis, across);
+    if (round === undefined) this.noteFailure(members);
+    return round;
+  }
+
+  /** The faces and all that join them smoothly; each neighbour is asked once. */
+  private spread(from: readonly number[], joins: (face: number) => boolean): Set<number> {
+    const members = new Set(from);
+    const asked = new Set(from);
     for (const face of members) {
       for (const { face: beside, turnRad } of this.faces[face].beside) {
-        if (turnRad <= SMOOTH_RAD && !members.has(beside) && !this.used.has(beside) && isOn(beside))
-          members.add(beside);
+        if (turnRad > SMOOTH_RAD || asked.has(beside) || this.used.has(beside)) continue;
+        asked.add(beside);
+        if (joins(beside)) members.add(beside);
       }
     }
-    return members.size < 5 ? undefined : this.describe([...members], axis, across);
+    return members;
   }
 
   private describe(

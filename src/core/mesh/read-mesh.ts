@@ -11,6 +11,15 @@ function startsWith(bytes: Uint8Array, text: string): boolean {
   return [...text].every((letter, i) => bytes[i] === letter.charCodeAt(0));
 }
 
+/** A text in UTF-16, or with a byte order mark, as the plain bytes that all readers take; anything else as it is. */
+function plainText(bytes: Uint8Array): Uint8Array {
+  if (bytes[0] === 0xef && bytes[1] === 0xbb && bytes[2] === 0xbf) return bytes.subarray(3);
+  const isLittle = bytes[0] === 0xff && bytes[1] === 0xfe && bytes[3] === 0;
+  const isBig = bytes[0] === 0xfe && bytes[1] === 0xff && bytes[2] === 0;
+  if (!isLittle && !isBig) return bytes;
+  return new TextEncoder().encode(new TextDecoder(isLittle ? 'utf-16le' : 'utf-16be').decode(bytes));
+}
+
 /** Does it look like the text of an OBJ: a first line of one of its words. */
 function looksLikeObj(bytes: Uint8Array): boolean {
   const head = new TextDecoder('latin1').decode(bytes.subarray(0, 4096));
@@ -22,13 +31,14 @@ function looksLikeObj(bytes: Uint8Array): boolean {
  * Everything is read as millimetres but 3MF, which says its unit.
  */
 export function readMesh(
-  bytes: Uint8Array,
+  file: Uint8Array,
   name = '',
   onProgress: Progress = () => {},
 ): Result<FacetSoup, MeshIssue> {
-  if (bytes.length === 0) return fail({ code: 'emptyFile' });
-  if (bytes.length > LARGEST_FILE_BYTES)
-    return fail({ code: 'tooLarge', bytes: bytes.length, limitBytes: LARGEST_FILE_BYTES });
+  if (file.length === 0) return fail({ code: 'emptyFile' });
+  if (file.length > LARGEST_FILE_BYTES)
+    return fail({ code: 'tooLarge', bytes: file.length, limitBytes: LARGEST_FILE_BYTES });
+  const bytes = plainText(file);
   if (startsWith(bytes, 'PK')) return read3mf(bytes);
   if (/^ply\r?\n/.test(String.fromCharCode(...bytes.subarray(0, 5)))) return readPly(bytes, onProgress);
   if (/\.3mf$/i.test(name)) return fail({ code: 'notPackage' });

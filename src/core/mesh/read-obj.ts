@@ -1,6 +1,7 @@
 import { fail, ok, type Result } from '@/core/result';
 import { FacetList, type FacetIssue } from './facet-list';
 import type { FacetSoup } from './mesh';
+import { readCoordinate } from './read-coordinate';
 import type { Progress } from './read-stl';
 import { WordReader } from './word-reader';
 
@@ -16,9 +17,15 @@ const STEP = 65536;
 /** Index of a corner such as `7/2/3`; negative ones count back from the newest vertex. */
 function indexOf(word: string, vertices: number): number {
   const text = word.split('/')[0];
-  if (!/^-?\d+$/.test(text)) return NaN;
+  if (!/^[+-]?\d+(\.0*)?$/.test(text)) return NaN;
   const index = Number(text);
   return index < 0 ? vertices + index : index - 1;
+}
+
+/** A remark may stand behind the numbers of a line. */
+function withoutComment(words: string[]): string[] {
+  const from = words.findIndex((word) => word.startsWith('#'));
+  return from < 0 ? words : words.slice(0, from);
 }
 
 /**
@@ -31,11 +38,12 @@ export function readObj(bytes: Uint8Array, onProgress: Progress = () => {}): Res
   let count = 0;
   for (;;) {
     const { line } = lines;
-    const words = lines.nextLine();
-    if (words === undefined) break;
+    const whole = lines.nextLine();
+    if (whole === undefined) break;
+    const words = withoutComment(whole);
     if (++count % STEP === 0) onProgress(lines.share);
     if (words[0] === 'v') {
-      const [x, y, z] = words.slice(1, 4).map(Number);
+      const [x, y, z] = words.slice(1, 4).map(readCoordinate);
       if (words.length < 4 || [x, y, z].some(Number.isNaN)) return fail({ code: 'badVertex', line });
       if (![x, y, z].every(Number.isFinite)) return fail({ code: 'badVertex', line });
       facets.addVertex(x, y, z);

@@ -1,6 +1,7 @@
 import { fail, ok, type Result } from '@/core/result';
 import { FacetList, type FacetIssue } from './facet-list';
 import type { FacetSoup, MeshFormat } from './mesh';
+import { readCoordinate } from './read-coordinate';
 import type { Progress } from './read-stl';
 import { WordReader } from './word-reader';
 
@@ -140,7 +141,7 @@ function textSource(bytes: Uint8Array, start: number): Source {
   const words = new WordReader(bytes, start);
   return () => {
     const word = words.next();
-    return word === '' ? undefined : Number(word);
+    return word === '' ? undefined : readCoordinate(word);
   };
 }
 

@@ -1,5 +1,6 @@
 import { fail, ok, type Result } from '@/core/result';
 import type { FacetSoup } from './mesh';
+import { readCoordinate } from './read-coordinate';
 import { WordReader } from './word-reader';
 
 export const LARGEST_FILE_BYTES = 300 * 1024 * 1024;
@@ -97,7 +98,7 @@ function readAscii(bytes: Uint8Array, onProgress: Progress): Result<FacetSoup, S
     const line = words.line;
     for (let i = 0; i < 3; i++) {
       const text = words.next();
-      const value = Math.fround(Number(text));
+      const value = Math.fround(readCoordinate(text));
       if (text === '' || Number.isNaN(value)) {
         return /nan|inf/i.test(text)
           ? fail({ code: 'notFinite', facet: facets })

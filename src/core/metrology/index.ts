@@ -7,6 +7,7 @@ export {
   READ_AS,
   type ReadAs,
 } from './body';
+export { type Bounds, BOUNDS, isWithin, LARGEST_NUMBER, LONGEST_MM } from './bounds';
 export { type DecisionRule, judgeConformity, type Limits, type Settling, type Verdict } from './conformity';
 export {
   AXES,

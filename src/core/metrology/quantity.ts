@@ -1,4 +1,5 @@
 import { fail, ok, type Result } from '@/core/result';
+import { LARGEST_NUMBER } from './bounds';
 
 /** What a typed number may be; each has units of its own and one that a bare number means. */
 export type Quantity =
@@ -36,7 +37,7 @@ export type QuantityIssue =
       readonly quantity: Quantity;
       readonly known: readonly string[];
     }
-  | { readonly code: 'notFinite'; readonly text: string };
+  | { readonly code: 'tooLarge'; readonly text: string };
 
 interface Unit {
   readonly name: string;
@@ -109,7 +110,8 @@ export function unitOf(quantity: Quantity): string {
 
 /**
  * The one reader of numbers typed by a person or an instrument: `12,34`, `+12.34 mm`, `0.482 in`, ` .5 `, `98 °F`.
- * Gives the value in the quantity's own unit; refuses blanks, words, two separators and units of another quantity.
+ * Gives the value in the quantity's own unit; refuses blanks, words, two separators, units of another
+ * quantity and what is beyond 10⁹.
  * Example: parseQuantity('2 oz', 'mass') → ok { value: 56.6990462500, notes: ['converted'], unit: 'oz' }
  */
 export function parseQuantity(text: string, quantity: Quantity): Result<ParsedQuantity, QuantityIssue> {
@@ -129,12 +131,12 @@ export function parseQuantity(text: string, quantity: Quantity): Result<ParsedQu
   if (unit === undefined && unitText !== '')
     return fail({ code: 'unknownUnit', unit: unitText, quantity, known: units.map(({ name }) => name) });
   const number = Number(`${sign}${digits.replace(',', '.')}${exponent === undefined ? '' : `e${exponent}`}`);
-  if (!Number.isFinite(number)) return fail({ code: 'notFinite', text: trimmed });
   const { times = 1, plus = 0 } = unit ?? {};
+  if (!(Math.abs(number * times + plus) <= LARGEST_NUMBER)) return fail({ code: 'tooLarge', text: trimmed });
   const converted = unit !== undefined && unit !== units[0];
   return ok({
-    // Twelve significant digits: 0.5 in is 12.7, not 12.699999….
-    value: Number((number * times + plus).toPrecision(12)),
+    // What was converted is kept to twelve significant digits: 0.5 in is 12.7, not 12.699999….
+    value: converted ? Number((number * times + plus).toPrecision(12)) : number,
     notes: [
       ...(digits.includes(',') ? (['commaDecimal'] as const) : []),
       ...(converted ? (['converted'] as const) : []),

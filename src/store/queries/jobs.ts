@@ -52,6 +52,17 @@ export function listAttempts(db: Db, jobId: number) {
   }));
 }
 
+/** Whether a print was made of an attempt of this job. */
+export function isPrintOf(db: Db, jobId: number, printId: number): boolean {
+  const row = db
+    .select({ jobId: attempts.jobId })
+    .from(prints)
+    .innerJoin(attempts, eq(prints.attemptId, attempts.id))
+    .where(eq(prints.id, printId))
+    .get();
+  return row?.jobId === jobId;
+}
+
 export type AttemptWithPrints = ReturnType<typeof listAttempts>[number];
 
 export function findProfile(db: Db, profileId: number) {

@@ -43,8 +43,8 @@ export const jobs = sqliteTable('jobs', {
     .default({}),
   /** The resin that was chosen for it, by its reasons, under Resin. */
   resinChosenId: integer().references(() => resins.id),
-  /** When something changed on which drawn sizes depend. */
-  needChangedAt: integer({ mode: 'timestamp_ms' }),
+  /** The attempt that was the newest when something changed on which drawn sizes depend. */
+  overtakenAttemptId: integer(),
   /** The measuring sheet it is made by, with what was chosen on it. */
   sheet: text({ mode: 'json' }).$type<SheetChoices>(),
   /** Parameters of a gauge that the program builds. */

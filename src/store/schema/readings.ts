@@ -15,6 +15,8 @@ export const sessions = sqliteTable('sessions', {
   instrumentId: integer()
     .notNull()
     .references(() => instruments.id),
+  /** The print that lay on the bench when it began; null where nothing was printed yet. */
+  printId: integer().references(() => prints.id),
   zeroMm: real().notNull().default(0),
   partC: real(),
   instrumentC: real(),

@@ -1,10 +1,10 @@
 import { z } from 'zod';
 import { CHANCES, FINDING_CODES, RISKS, type Stance, STATIONS } from '@/core/findings';
-import type { FeatureKind } from '@/core/metrology';
+import { BOUNDS, type FeatureKind, isWithin, LONGEST_MM } from '@/core/metrology';
 import { kindFields } from '@/subjects/job/shared';
 import {
   choiceField,
-  LONGEST_MM,
+  finite,
   numberField,
   optionalNumber,
   refuse,
@@ -30,23 +30,23 @@ export const findingForm = z.object({
   reason: textField('Reason', { optional: true, limit: 300 }),
 });
 
-const place = z.tuple([z.number(), z.number(), z.number()]);
+const place = z.tuple([finite, finite, finite]);
 
 const finding = z.object({
   key: z.string().max(200),
   code: z.enum(FINDING_CODES),
   risk: z.enum(RISKS),
   chance: z.enum(CHANCES),
-  costHours: z.number(),
-  measured: z.number(),
-  limit: z.number().optional(),
+  costHours: finite,
+  measured: finite,
+  limit: finite.optional(),
   station: z.enum(STATIONS).optional(),
-  layer: z.number().int().optional(),
-  toLayer: z.number().int().optional(),
+  layer: z.int().optional(),
+  toLayer: z.int().optional(),
   atMm: place.optional(),
   ventMm: place.optional(),
-  volumeMm3: z.number().optional(),
-  more: z.number().int(),
+  volumeMm3: finite.optional(),
+  more: z.int().min(0),
 });
 
 /** What the page's worker found. */
@@ -54,15 +54,18 @@ export const findingsInput = z.object({
   source: z.string().max(20_000),
   stance: z.union([
     z.object({ kind: z.literal('plate') }),
-    z.object({ kind: z.literal('supports'), liftMm: z.number() }),
+    z.object({ kind: z.literal('supports'), liftMm: finite.min(0).max(1000) }),
     z.object({ kind: z.literal('inFile') }),
   ]),
-  layerMm: z.number().positive(),
+  layerMm: z.number().min(0.001).max(10),
   findings: z.array(finding).max(200),
 });
 
 /** How a turned file was turned: nine numbers of a rotation, row by row, then the lift, mm. */
-export const turnInput = z.object({ rotation: z.array(z.number()).length(9), liftMm: z.number() });
+export const turnInput = z.object({
+  rotation: z.array(z.number().min(-1.001).max(1.001)).length(9),
+  liftMm: finite,
+});
 
 /** A size found on the mesh becomes a feature of the job. */
 export const foundFeatureForm = z
@@ -74,7 +77,7 @@ export const foundFeatureForm = z
     toleranceMm: numberField('±', 'length', { low: 0.001, high: 5 }),
     anchor: z.string().transform((text, context): [number, number, number] => {
       const numbers = text.split(',').map(Number);
-      if (numbers.length !== 3 || !numbers.every(Number.isFinite))
+      if (numbers.length !== 3 || !numbers.every((value) => isWithin(value, BOUNDS.deviation)))
         return refuse(context, { code: 'notNumbers', text });
       return [numbers[0], numbers[1], numbers[2]];
     }),

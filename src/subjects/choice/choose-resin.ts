@@ -1,6 +1,7 @@
 import { eq } from 'drizzle-orm';
 import { fail, ok, type Result } from '@/core/result';
 import { type Db, queries, tables } from '@/store';
+import { markOvertaken } from '@/subjects/job';
 import { createProfile } from '@/subjects/printing';
 import { bumpRevision, noteLedger } from '@/subjects/records';
 import type { ChoiceEntry } from './words-ledger';
@@ -47,10 +48,10 @@ export function chooseResin(db: Db, jobId: number, pick: ResinPick): Result<stri
       .set({
         profileId: made.value,
         resinChosenId: resin.id,
-        ...(moved ? { needChangedAt: new Date() } : {}),
       })
       .where(eq(tables.jobs.id, jobId))
       .run();
+    if (moved) markOvertaken(tx, jobId);
     const entry: ChoiceEntry = {
       code: 'resinChosen',
       resin: resin.name,

@@ -9,6 +9,7 @@ import {
   WASH_LIQUIDS,
 } from '@/core/resins';
 import { fail, ok, type Result } from '@/core/result';
+import { finite } from '@/subjects/language/shared';
 
 export type RequirementJsonIssue =
   | RequirementIssue
@@ -16,7 +17,7 @@ export type RequirementJsonIssue =
   | { readonly code: 'notReadable'; readonly detail: string }
   | { readonly code: 'fieldUnknown'; readonly fields: readonly string[] };
 
-const number = z.number().finite().nullable().default(null);
+const number = finite.nullable().default(null);
 
 const words = z.array(z.string().trim().min(1).max(40)).max(20).default([]);
 
@@ -27,7 +28,7 @@ const requirementJson = z
     stress_MPa: number,
     strainMax: number,
     impact: z.enum(IMPACTS).nullable().default(null),
-    stiffness_MPa: z.tuple([z.number().nullable(), z.number().nullable()]).default([null, null]),
+    stiffness_MPa: z.tuple([finite.nullable(), finite.nullable()]).default([null, null]),
     shoreA: number,
     clear: z.boolean().default(false),
     skinContact: z.boolean().default(false),
@@ -36,12 +37,13 @@ const requirementJson = z
     margin_K: z.number().min(0).max(200).default(15),
     washWith: z.array(z.enum(WASH_LIQUIDS)).default([]),
     room_C: number,
-    smallestFeature_mm: z.number().positive().nullable().default(null),
+    smallestFeature_mm: finite.positive().nullable().default(null),
     weights: z
       .object(
-        Object.fromEntries(
-          CRITERIA.map((criterion) => [criterion, z.number().finite().default(1)]),
-        ) as Record<(typeof CRITERIA)[number], z.ZodDefault<z.ZodNumber>>,
+        Object.fromEntries(CRITERIA.map((criterion) => [criterion, finite.default(1)])) as Record<
+          (typeof CRITERIA)[number],
+          z.ZodDefault<z.ZodNumber>
+        >,
       )
       .default({ ...EVEN_WEIGHTS }),
   })

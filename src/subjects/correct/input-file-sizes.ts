@@ -1,5 +1,6 @@
 import { z } from 'zod';
-import { finite, LONGEST_MM } from '@/subjects/language/shared';
+import { LONGEST_MM } from '@/core/metrology';
+import { finite } from '@/subjects/language/shared';
 
 /** Sizes of features as they were measured on a corrected file. */
 export const fileSizesInput = z

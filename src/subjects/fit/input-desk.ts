@@ -1,6 +1,6 @@
 import { z } from 'zod';
-import { AXES, BASES, SENSES, SHAPES } from '@/core/metrology';
-import { finite, LONGEST_MM } from '@/subjects/language/shared';
+import { LONGEST_MM, AXES, BASES, SENSES, SHAPES } from '@/core/metrology';
+import { finite } from '@/subjects/language/shared';
 
 /** Nobody asks for more at once; a longer list is no question of a page. */
 const MOST_SIZES = 60;

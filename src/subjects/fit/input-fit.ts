@@ -1,9 +1,9 @@
 import { z } from 'zod';
+import { LONGEST_MM } from '@/core/metrology';
 import { JOINT_KINDS, MATERIALS, RUINS, WISHES } from '@/core/fits';
 import { MATE_ORIGINS } from '@/core/need';
 import {
   choiceField,
-  LONGEST_MM,
   numberField,
   optionalNumber,
   refuse,

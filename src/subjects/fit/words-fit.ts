@@ -1,9 +1,10 @@
 import type { IsoFitIssue, PressVerdict } from '@/core/fits';
+import { quoted } from '@/subjects/language/shared';
 
 export function describeIsoIssue(issue: IsoFitIssue): string {
   switch (issue.code) {
     case 'notAFit':
-      return `“${issue.text}” is no fit. Write hole and shaft with a stroke between, such as H7/g6.`;
+      return `“${quoted(issue.text)}” is no fit. Write hole and shaft with a stroke between, such as H7/g6.`;
     case 'holeLetter':
       return `hole letter ${issue.letter}: only holes with H are held here. Write the fit on the hole basis, such as H7/g6.`;
     case 'shaftLetter':

@@ -12,16 +12,17 @@ interface NewRung {
   readonly state: PartState;
 }
 
-/** Keeps what the hand found at a rung; the last outcome of a rung in a print counts. */
-export function recordRung(db: Db, wanted: NewRung): Result<void, { readonly code: 'gone' }> {
+/** Keeps what the hand found at a rung of a print, of this job where one is named; the last outcome of a rung counts. */
+export function recordRung(db: Db, wanted: NewRung, jobId?: number): Result<void, { readonly code: 'gone' }> {
   const { prints, attempts, jobs } = tables;
   const row = db
-    .select({ gauge: jobs.gauge })
+    .select({ jobId: jobs.id, gauge: jobs.gauge })
     .from(prints)
     .innerJoin(attempts, eq(prints.attemptId, attempts.id))
     .innerJoin(jobs, eq(attempts.jobId, jobs.id))
     .where(eq(prints.id, wanted.printId))
     .get();
+  if (jobId !== undefined && row?.jobId !== jobId) return fail({ code: 'gone' });
   if (row?.gauge?.kind !== 'joint' || row.gauge.stepsMm[wanted.rung - 1] === undefined)
     return fail({ code: 'gone' });
   db.insert(tables.rungs)

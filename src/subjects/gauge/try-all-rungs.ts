@@ -1,12 +1,18 @@
-import { ok, type Result } from '@/core/result';
-import { allOrNothing, type Db } from '@/store';
+import { fail, ok, type Result } from '@/core/result';
+import { allOrNothing, type Db, queries } from '@/store';
 import { touchSimulatedRung } from '@/subjects/simulated';
 import type { SimulatedIssue } from '@/subjects/simulated/shared';
 import { recordRung } from './record-rung';
 
-/** Lets the simulated hand try rungs of a simulated print, all of them or none. */
-export function tryAllRungs(db: Db, printId: number, rungs: readonly number[]): Result<void, SimulatedIssue> {
+/** Lets the simulated hand try rungs of a simulated print of this job, all of them or none. */
+export function tryAllRungs(
+  db: Db,
+  jobId: number,
+  printId: number,
+  rungs: readonly number[],
+): Result<void, SimulatedIssue> {
   return allOrNothing(db, (tx) => {
+    if (!queries.isPrintOf(tx, jobId, printId)) return fail({ code: 'gone' });
     for (const rung of rungs) {
       const touched = touchSimulatedRung(tx, printId, rung);
       if (!touched.ok) return touched;

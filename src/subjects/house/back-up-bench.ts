@@ -1,23 +1,40 @@
-import { cpSync, existsSync, mkdtempSync } from 'node:fs';
-import { tmpdir } from 'node:os';
+import { copyFile, link, mkdir, readdir } from 'node:fs/promises';
+import { existsSync } from 'node:fs';
 import path from 'node:path';
 import { create } from 'tar';
-import type { Connection } from '@/store';
+import { fail, ok, type Result } from '@/core/result';
+import {
+  arrivingFolder,
+  type BenchTrouble,
+  DATABASE,
+  FILE_FOLDERS,
+  findDatabaseTrouble,
+  type OpenBench,
+} from '@/store';
 
-/** Folders of files beside the database. */
-export const FOLDERS = ['meshes', 'pictures'] as const;
+const KEPT_FILE = /^[0-9a-f]{64}\.(stl|jpg|png|webp)$/;
 
-/** Writes the whole bench, database, parts and pictures, into one compressed archive; gives its path in a folder of its own. */
-export async function writeBackup(db: Connection, folder: string): Promise<string> {
-  const staging = mkdtempSync(path.join(tmpdir(), 'mellow-backup-'));
-  await db.$client.backup(path.join(staging, 'mellow.db'));
-  const kept = FOLDERS.filter((name) => existsSync(path.join(/* turbopackIgnore: true */ folder, name)));
+/** The same bytes under a second name, or a copy where the disk knows no second names. */
+async function alsoAs(from: string, to: string): Promise<void> {
+  await link(from, to).catch(() => copyFile(from, to));
+}
+
+/**
+ * Writes the whole bench, database, parts and pictures, into one compressed archive; gives its path in an arriving folder
+ * of its own, which the caller takes away. A damaged bench is not backed up: the copy would take a good one's place.
+ */
+export async function writeBackup({ root, folder, db }: OpenBench): Promise<Result<string, BenchTrouble>> {
+  const trouble = findDatabaseTrouble(path.join(folder, DATABASE), { thorough: true });
+  if (trouble !== undefined) return fail(trouble);
+  const staging = arrivingFolder(root);
+  await db.$client.backup(path.join(staging, DATABASE));
+  const kept = FILE_FOLDERS.filter((name) => existsSync(path.join(folder, name)));
   for (const name of kept) {
-    const from = path.join(/* turbopackIgnore: true */ folder, name);
-    cpSync(from, path.join(staging, name), { recursive: true });
+    await mkdir(path.join(staging, name));
+    const files = (await readdir(path.join(folder, name))).filter((file) => KEPT_FILE.test(file));
+    for (const file of files) await alsoAs(path.join(folder, name, file), path.join(staging, name, file));
   }
   const file = path.join(staging, 'backup.tar.gz');
-  const entries = ['mellow.db', ...kept];
-  await create({ gzip: true, file, cwd: staging, portable: true }, entries);
-  return file;
+  await create({ gzip: true, file, cwd: staging, portable: true }, [DATABASE, ...kept]);
+  return ok(file);
 }

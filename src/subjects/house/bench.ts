@@ -1,21 +1,38 @@
-import { benchDb, dataFolder, type Connection } from '@/store';
-import { type HouseRules, readHouseRules } from './view-house-rules';
+import { type BenchTrouble, type Connection, theBench } from '@/store';
+import { dayOf } from '@/subjects/language/shared';
+import { HOUSE_DEFAULTS, type HouseRules, readHouseRules } from './view-house-rules';
+
+/** The bench cannot be opened: only what mends that is served. */
+export class BenchClosed extends Error {
+  constructor(readonly trouble: BenchTrouble) {
+    super(`The bench cannot be opened: ${trouble.code}, ${trouble.path}`);
+  }
+}
 
 /**
  * The one bench of this process. Pages, actions and route handlers get the database and its folder here and hand them
  * to verbs and views, which take them as parameters and so can be tested on a bench of their own.
  */
-export function bench(): { readonly db: Connection; readonly folder: string } {
-  return { db: benchDb(), folder: dataFolder() };
+export function bench(): { readonly db: Connection; readonly folder: string; readonly root: string } {
+  const opened = theBench();
+  if (!opened.ok) throw new BenchClosed(opened.issue);
+  return opened.value;
 }
 
 export function benchHouse(): HouseRules {
-  return readHouseRules(benchDb());
+  return readHouseRules(bench().db);
+}
+
+/** What the frame of every page needs of the house, also of a bench that cannot be read. */
+export function frameOfBench(): { readonly house: HouseRules; readonly readable: boolean } {
+  try {
+    return { house: benchHouse(), readable: true };
+  } catch {
+    return { house: HOUSE_DEFAULTS, readable: false };
+  }
 }
 
 /** Today by the bench's own clock, YYYY-MM-DD. */
 export function today(): string {
-  const now = new Date();
-  const pad = (part: number) => String(part).padStart(2, '0');
-  return `${now.getFullYear()}-${pad(now.getMonth() + 1)}-${pad(now.getDate())}`;
+  return dayOf(new Date());
 }

@@ -1,5 +1,8 @@
 export { checkRulesForm, classesForm, houseForm } from './input-house';
 export { schoolsForm } from './input-schools';
 export { describeLiquid } from './words-liquids';
-export { describeRestoreIssue } from './words-restore';
+export { describeOriginalIssue, type OriginalIssue } from './words-originals';
+export { describeBytes, describeRestoreIssue } from './words-restore';
 export { SCHOOL_WORDS, SIDE_WORDS } from './words-schools';
+export { describeStorageTrouble, type StorageTrouble } from './words-storage';
+export { describeBenchTrouble, isMendedByRestore } from './words-trouble';

@@ -32,7 +32,7 @@ export function copyJob(db: Db, jobId: number): Result<number, JobIssue> {
       solid: null,
       meshHash: null,
       archivedAt: null,
-      needChangedAt: null,
+      overtakenAttemptId: null,
     };
     const created = tx
       .insert(tables.jobs)

@@ -1,6 +1,6 @@
 import { z } from 'zod';
-import { AXES, BASES, type FeatureKind, SENSES, SHAPES } from '@/core/metrology';
-import { choiceField, LONGEST_MM, numberField, optionalNumber, textField } from '@/subjects/language/shared';
+import { LONGEST_MM, AXES, BASES, type FeatureKind, SENSES, SHAPES } from '@/core/metrology';
+import { choiceField, numberField, optionalNumber, textField } from '@/subjects/language/shared';
 
 /** The name of a new job. */
 export const newJobForm = z.object({ name: textField('A new thing that must fit') });

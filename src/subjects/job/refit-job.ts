@@ -1,4 +1,5 @@
 import { eq } from 'drizzle-orm';
+import { markOvertaken } from './mark-overtaken';
 import { type Db, queries, tables, evidenceChanged } from '@/store';
 import { readHouseRules } from '@/subjects/house';
 import { bumpRevision } from '@/subjects/records';
@@ -30,7 +31,7 @@ export function refit(db: Db, jobId: number): string[] {
       .run();
   }
   if (moved.length > 0) {
-    db.update(tables.jobs).set({ needChangedAt: new Date() }).where(eq(tables.jobs.id, jobId)).run();
+    markOvertaken(db, jobId);
     bumpRevision(db, jobId);
     evidenceChanged(db, { jobId });
   }

@@ -1,11 +1,14 @@
-import { eq } from 'drizzle-orm';
+import { and, eq } from 'drizzle-orm';
 import { type Db, tables } from '@/store';
 import { bumpRevision } from '@/subjects/records';
 
 /** Puts a feature away; its readings stay on record and go on teaching the signature. */
 export function removeFeature(db: Db, jobId: number, featureId: number): void {
   db.transaction((tx) => {
-    tx.update(tables.features).set({ removedAt: new Date() }).where(eq(tables.features.id, featureId)).run();
+    tx.update(tables.features)
+      .set({ removedAt: new Date() })
+      .where(and(eq(tables.features.id, featureId), eq(tables.features.jobId, jobId)))
+      .run();
     bumpRevision(tx, jobId);
   });
 }

@@ -13,6 +13,10 @@ export interface JobView {
   readonly learned?: LearnedSignature;
 }
 
+export function isJob(db: Db, jobId: number): boolean {
+  return queries.findJob(db, jobId) !== undefined;
+}
+
 /** Everything a job's pages show; undefined when there is no such job. */
 export function viewJob(db: Db, jobId: number): JobView | undefined {
   const job = queries.findJob(db, jobId);

@@ -1,9 +1,12 @@
 import {
   AXES,
   BASES,
+  type Bounds,
+  BOUNDS,
   type FeatureKind,
   type FeatureKindIssue,
   findKindIssue,
+  isWithin,
   type QuantityIssue,
   parseLength,
   SENSES,
@@ -27,6 +30,14 @@ export type CellIssue =
       readonly issue: QuantityIssue;
     }
   | { readonly code: 'notPositive'; readonly line: number; readonly column: string; readonly value: number }
+  | {
+      readonly code: 'outOfRange';
+      readonly line: number;
+      readonly column: string;
+      readonly value: number;
+      readonly bounds: Bounds;
+    }
+  | { readonly code: 'tooLong'; readonly line: number; readonly column: string; readonly limit: number }
   | { readonly code: 'blankName'; readonly line: number; readonly column: string }
   | { readonly code: 'kind'; readonly line: number; readonly issue: FeatureKindIssue };
 
@@ -68,34 +79,57 @@ export function readNeeded<Choice extends string>(
   return ok(choice.value);
 }
 
-/** A number cell; blank is undefined. Degrees and temperatures use the same reader as lengths. */
-export function readNumber(row: CsvRow, column: string): Result<number | undefined, CellIssue> {
+/** A number cell within bounds; blank is undefined. Degrees and temperatures use the same reader as lengths. */
+export function readNumber(
+  row: CsvRow,
+  column: string,
+  bounds?: Bounds,
+): Result<number | undefined, CellIssue> {
   const text = row.cells[column] ?? '';
   if (text === '') return ok(undefined);
   const parsed = parseLength(text);
   if (!parsed.ok) return fail({ code: 'badNumber', line: row.line, column, issue: parsed.issue });
-  return ok(parsed.value.valueMm);
+  const value = parsed.value.valueMm;
+  return bounds === undefined || isWithin(value, bounds)
+    ? ok(value)
+    : fail({ code: 'outOfRange', line: row.line, column, value, bounds });
 }
 
-export function readNeededNumber(row: CsvRow, column: string): Result<number, CellIssue> {
-  const parsed = readNumber(row, column);
+export function readNeededNumber(row: CsvRow, column: string, bounds?: Bounds): Result<number, CellIssue> {
+  const parsed = readNumber(row, column, bounds);
   if (!parsed.ok) return parsed;
   if (parsed.value === undefined)
     return fail({ code: 'badNumber', line: row.line, column, issue: { code: 'blank' } });
   return ok(parsed.value);
 }
 
-/** A size, which must be positive. */
+/** A size, which must be positive and no larger than anything that is printed. */
 export function readSize(row: CsvRow, column: string): Result<number, CellIssue> {
   const parsed = readNeededNumber(row, column);
-  if (parsed.ok && !(parsed.value > 0))
-    return fail({ code: 'notPositive', line: row.line, column, value: parsed.value });
-  return parsed;
+  if (!parsed.ok) return parsed;
+  const { line } = row;
+  const { value } = parsed;
+  if (!(value > 0)) return fail({ code: 'notPositive', line, column, value });
+  return isWithin(value, BOUNDS.size)
+    ? parsed
+    : fail({ code: 'outOfRange', line, column, value, bounds: BOUNDS.size });
+}
+
+/** Longest name that is kept, characters. */
+const LONGEST_NAME = 120;
+
+/** A text, no longer than a name is; blank is undefined. */
+export function readText(row: CsvRow, column: string): Result<string | undefined, CellIssue> {
+  const text = row.cells[column] ?? '';
+  if (text.length > LONGEST_NAME)
+    return fail({ code: 'tooLong', line: row.line, column, limit: LONGEST_NAME });
+  return ok(text === '' ? undefined : text);
 }
 
 export function readName(row: CsvRow, column: string): Result<string, CellIssue> {
-  const name = row.cells[column] ?? '';
-  return name === '' ? fail({ code: 'blankName', line: row.line, column }) : ok(name);
+  const name = readText(row, column);
+  if (!name.ok) return name;
+  return name.value === undefined ? fail({ code: 'blankName', line: row.line, column }) : ok(name.value);
 }
 
 /** sense, shape, axis, angle_deg and base of a row. */
@@ -106,7 +140,7 @@ export function readKind(row: CsvRow): Result<FeatureKind, CellIssue> {
   if (!shape.ok) return shape;
   const axis = readNeeded(row, 'axis', AXES);
   if (!axis.ok) return axis;
-  const angle = readNumber(row, 'angle_deg');
+  const angle = readNumber(row, 'angle_deg', BOUNDS.angle);
   if (!angle.ok) return angle;
   const base = readChoice(row, 'base', BASES);
   if (!base.ok) return base;

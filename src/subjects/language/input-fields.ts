@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { parseQuantity, type Quantity, type QuantityIssue, unitOf } from '@/core/metrology';
 import { fail, ok, type Result } from '@/core/result';
+import { isDay, oneLine } from './input-numbers';
 
 /** Why one field of a form cannot be taken. */
 export type FieldIssue =
@@ -58,15 +59,20 @@ interface TextOptions {
   readonly optional?: boolean;
   /** Longest text that is kept, characters. */
   readonly limit?: number;
+  /** Line ends are kept; anywhere else they and other control characters are none of the text. */
+  readonly isMultiline?: boolean;
 }
 
 /** A text, trimmed; needed unless `optional`. */
-export function textField(label: string, { hint, optional = false, limit = 120 }: TextOptions = {}) {
+export function textField(
+  label: string,
+  { hint, optional = false, limit = 120, isMultiline = false }: TextOptions = {},
+) {
   const schema = z
     .string()
     .default('')
     .transform((text, context) => {
-      const trimmed = text.trim();
+      const trimmed = (isMultiline ? text : oneLine(text)).trim();
       if (trimmed === '' && !optional) return refuse(context, { code: 'needed' });
       if (trimmed.length > limit) return refuse(context, { code: 'tooLong', limit });
       return trimmed;
@@ -164,12 +170,6 @@ export function optionalChoice<Choice extends string>(label: string, choices: re
     text === '' ? undefined : text,
   );
   return withWords(schema, { label });
-}
-
-/** Whether a text is a day of the calendar: the 31st of February would be read as one of March. */
-function isDay(text: string): boolean {
-  const day = new Date(`${text}T00:00:00Z`);
-  return !Number.isNaN(day.getTime()) && day.toISOString().startsWith(`${text}T`);
 }
 
 /** A day as YYYY-MM-DD, or nothing. */

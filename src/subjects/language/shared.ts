@@ -1,5 +1,4 @@
 export { done, faulty, type FormAnswer, refused, UNTOUCHED } from './input-answer';
-export { LONGEST_MM } from './input-bounds';
 export {
   type CellIssue,
   kindCells,
@@ -9,6 +8,7 @@ export {
   readNeeded,
   readNeededNumber,
   readNumber,
+  readText,
   readSize,
   type RowIssue,
 } from './input-cells';
@@ -33,8 +33,17 @@ export {
   tickFields,
   wordsOfField,
 } from './input-fields';
-export { finite } from './input-numbers';
-export { type CsvIssue, type CsvRow, formatTable, MOST_CSV_ROWS, parseTable } from './input-table';
+export { day, finite, line } from './input-numbers';
+export { decodeText } from './input-text';
+export {
+  type CsvIssue,
+  type CsvRow,
+  formatTable,
+  MOST_CSV_ROWS,
+  parseTable,
+  tableSteps,
+} from './input-table';
+export { dayOf, momentOf } from './words-days';
 export { describeFaults, describeFieldIssue } from './words-fields';
 export { describeTakenName, GONE_WORDS } from './words-gone';
 export {
@@ -47,6 +56,7 @@ export {
   formatSigned,
 } from './words-lengths';
 export { percent, round } from './words-numbers';
+export { quoted } from './words-quoted';
 export { describeCsvIssue } from './words-tables';
 export {
   describeFitWord,

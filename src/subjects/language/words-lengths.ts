@@ -1,3 +1,4 @@
+import { quoted } from './words-quoted';
 import type { Doubt, FeatureKindIssue, LengthNote, Quantity, QuantityIssue } from '@/core/metrology';
 
 /** A length for people: 12.34, with a true minus sign; digits after the point as asked. */
@@ -44,17 +45,17 @@ export function describeQuantityIssue(issue: QuantityIssue): string {
     case 'blank':
       return 'Nothing typed yet. Type a number, such as 12.34.';
     case 'notANumber':
-      return `“${issue.text}” is not a number. Type digits with one decimal point, such as 12.34.`;
+      return `“${quoted(issue.text)}” is not a number. Type digits with one decimal point, such as 12.34.`;
     case 'ambiguousSeparators':
-      return `“${issue.text}” has more than one point or comma. Write 1234.5 without a mark for thousands.`;
+      return `“${quoted(issue.text)}” has more than one point or comma. Write 1234.5 without a mark for thousands.`;
     case 'unknownUnit': {
       const { unit, quantity, known } = issue;
       return known.length === 0
-        ? `“${unit}” does not go with ${QUANTITY_NAMES[quantity]}. Leave the unit out.`
-        : `“${unit}” is no unit of ${QUANTITY_NAMES[quantity]}. Use ${listOr(known)}, or leave it out for ${known[0]}.`;
+        ? `“${quoted(unit)}” does not go with ${QUANTITY_NAMES[quantity]}. Leave the unit out.`
+        : `“${quoted(unit)}” is no unit of ${QUANTITY_NAMES[quantity]}. Use ${listOr(known)}, or leave it out for ${known[0]}.`;
     }
-    case 'notFinite':
-      return `“${issue.text}” is too large. Check the digits.`;
+    case 'tooLarge':
+      return `“${quoted(issue.text)}” is too large. Check the digits.`;
   }
 }
 

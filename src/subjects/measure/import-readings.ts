@@ -1,11 +1,13 @@
 import { createHash } from 'node:crypto';
+import { sql } from 'drizzle-orm';
 import { sameKind } from '@/core/metrology';
 import { fail, ok, type Result } from '@/core/result';
-import { allOrNothing, type Db, evidenceChanged, kindOf, queries, tables } from '@/store';
+import { atOnce, partOf, type Steps } from '@/core/steps';
+import { allOrNothing, type Db, evidenceChanged, kindColumns, kindOf, queries, tables } from '@/store';
 import { listInstruments } from '@/subjects/caliper';
-import { keepSignatures } from '@/subjects/printing';
+import { keepSignatures, type Later } from '@/subjects/printing';
 import { bumpRevision, noteLedger } from '@/subjects/records';
-import { parseReadingsCsv, type ReadingRow } from './input-readings-csv';
+import { type ReadingRow, readingsCsvSteps } from './input-readings-csv';
 import type { MeasureEntry } from './words-ledger';
 import type { ImportIssue } from './words-import';
 
@@ -17,43 +19,116 @@ interface ImportReport {
   readonly newPrints: number;
 }
 
-/** Readings of one file share an attempt per print name; equal lines of the same file are repeats, not copies. */
-function keyOf(jobId: number, row: ReadingRow, occurrence: number): string {
-  const facts = JSON.stringify([jobId, row.feature, row.print, row.readingMm, row.takenAt ?? '', occurrence]);
-  return `csv-${createHash('sha256').update(facts).digest('hex')}`;
+/** A row with the names under which it may be here already. */
+interface KeyedRow {
+  readonly row: ReadingRow;
+  /** Its identity in the file, if the file gives one. */
+  readonly ownKey?: string;
+  /** Its identity by all that the file says of it. */
+  readonly key: string;
 }
 
-/**
- * Takes the readings of a file into a job: features and prints that are not there yet are made (targets equal to the
- * drawn size until somebody says otherwise). All or nothing; the same file again adds nothing.
- */
-export function importReadings(db: Db, jobId: number, text: string): Result<ImportReport, ImportIssue> {
-  const parsed = parseReadingsCsv(text);
-  if (!parsed.ok) return parsed;
+/** Numbers of a file and of the bench that differ by less are the same, mm. */
+const SAME_MM = 1e-9;
+
+/** Rows that are keyed in one step. */
+const STEP_ROWS = 500;
+
+/** Gives each row its key: equal lines of one file are repeats, so they are counted; another job's are others. */
+function* keySteps(jobId: number, rows: readonly ReadingRow[]): Steps<KeyedRow[]> {
+  const occurrences = new Map<string, number>();
+  const keyed: KeyedRow[] = [];
+  for (const row of rows) {
+    const { key: ownKey } = row;
+    // All that the file says of it but the line it stands in.
+    const facts = { ...row, line: undefined, key: undefined };
+    const said = JSON.stringify([jobId, ownKey ?? '', facts]);
+    const occurrence = ownKey === undefined ? (occurrences.get(said) ?? 0) : 0;
+    occurrences.set(said, occurrence + 1);
+    const hash = createHash('sha256')
+      .update(JSON.stringify([said, occurrence]))
+      .digest('hex');
+    keyed.push({ row, ownKey, key: `csv-${hash}` });
+    if (keyed.length % STEP_ROWS === 0) yield keyed.length / rows.length;
+  }
+  return keyed;
+}
+
+/** `importReadings` in steps: reading and keying can be stopped, the writing is one step. */
+export function* importReadingsSteps(
+  db: Db,
+  jobId: number,
+  text: string,
+  later: Later = (work) => work(),
+): Steps<Result<ImportReport, ImportIssue>> {
   const job = queries.findJob(db, jobId);
   if (job === undefined) return fail({ code: 'gone' });
   if (job.profileId === null) return fail({ code: 'noProfile' });
   const { profileId } = job;
-  const imported = allOrNothing(db, (tx) => new ReadingsImport(tx, jobId, profileId).run(parsed.value));
-  if (imported.ok) keepSignatures(db, [profileId]);
+  const parsed = yield* partOf(readingsCsvSteps(text), 0, 0.7);
+  if (!parsed.ok) return parsed;
+  const keyed = yield* partOf(keySteps(jobId, parsed.value), 0.7, 0.9);
+  yield 0.9;
+  const imported = allOrNothing(db, (tx) => new ReadingsImport(tx, jobId, profileId).run(keyed));
+  if (imported.ok) later(() => keepSignatures(db, [profileId]));
   return imported;
+}
+
+/**
+ * Takes the readings of a file into a job: features and prints that are not there yet are made (targets equal to the
+ * drawn size until somebody says otherwise). All or nothing; the same file again, or the job's own, adds nothing.
+ */
+export function importReadings(db: Db, jobId: number, text: string): Result<ImportReport, ImportIssue> {
+  return atOnce(importReadingsSteps(db, jobId, text));
+}
+
+interface KnownPrint {
+  readonly printId: number;
+  readonly attemptId: number;
+  /** Drawn sizes by feature id, mm. */
+  readonly drawn: Map<number, number>;
 }
 
 class ReadingsImport {
   private readonly report = { readings: 0, alreadyHere: 0, newFeatures: 0, newPrints: 0 };
   private readonly sessions = new Map<string, number>();
-  private readonly occurrences = new Map<string, number>();
+  private readonly features: Map<string, queries.Feature>;
+  private readonly prints = new Map<string, KnownPrint>();
+  private readonly instruments: ReturnType<typeof listInstruments>;
+  private newestAttempt: number;
 
   constructor(
     private readonly db: Db,
     private readonly jobId: number,
     private readonly profileId: number,
-  ) {}
+  ) {
+    this.features = new Map(queries.listFeatures(db, jobId).map((feature) => [feature.name, feature]));
+    const attempts = queries.listAttempts(db, jobId);
+    for (const { id, prints, drawn } of attempts) {
+      const sizes = new Map(drawn.map(({ featureId, drawnMm }) => [featureId, drawnMm]));
+      for (const print of prints)
+        this.prints.set(print.name, { printId: print.id, attemptId: id, drawn: sizes });
+    }
+    this.newestAttempt = attempts.at(-1)?.number ?? 0;
+    this.instruments = listInstruments(db);
+  }
 
-  run(rows: readonly ReadingRow[]): Result<ImportReport, ImportIssue> {
-    for (const row of rows) {
-      const issue = this.take(row);
-      if (issue !== undefined) return fail(issue);
+  run(rows: readonly KeyedRow[]): Result<ImportReport, ImportIssue> {
+    const store = this.prepareInsert();
+    const holderOf = this.prepareLookUp();
+    for (const { row, ownKey, key } of rows) {
+      const place = this.placeOf(row);
+      if (!place.ok) return place;
+      // A reading that was taken out of this job comes back as itself; out of another job, as a copy.
+      const held = ownKey === undefined ? undefined : holderOf(ownKey);
+      const isOwn = ownKey !== undefined && (held?.jobId ?? this.jobId) === this.jobId;
+      if (isOwn && held !== undefined && Math.abs(held.readingMm - row.readingMm) > SAME_MM) {
+        const { line, feature, readingMm } = row;
+        return fail({ code: 'otherReading', line, feature, haveMm: held.readingMm, fileMm: readingMm });
+      }
+      const clientKey = isOwn ? ownKey : key;
+      if (store(clientKey, place.value, row)) this.report.readings++;
+      else this.report.alreadyHere++;
     }
     bumpRevision(this.db, this.jobId);
     const { readings, newFeatures } = this.report;
@@ -63,84 +138,99 @@ class ReadingsImport {
     return ok(this.report);
   }
 
-  private take(row: ReadingRow): ImportIssue | undefined {
-    const feature = this.featureFor(row);
-    if (!sameKind(kindOf(feature), row.kind)) {
-      return { code: 'otherKind', line: row.line, feature: row.feature, firstLine: row.line };
-    }
-    const { attempt, printId } = this.printFor(row);
-    const drawn = this.drawnFor(row, attempt, feature.id);
-    if (Math.abs(drawn - row.drawnMm) > 1e-9) {
-      return { code: 'otherDrawn', line: row.line, feature: row.feature, haveMm: drawn, fileMm: row.drawnMm };
-    }
-    const sessionId = this.sessionFor(row);
-    if (sessionId === undefined) return { code: 'noInstrument', line: row.line, name: row.instrument ?? '' };
-    const plain = JSON.stringify([row.feature, row.print, row.readingMm, row.takenAt]);
-    const occurrence = this.occurrences.get(plain) ?? 0;
-    this.occurrences.set(plain, occurrence + 1);
-    const made = this.db
+  /** The reading of this key that is here already, in whichever job. */
+  private prepareLookUp() {
+    const { readings, features } = tables;
+    const found = this.db
+      .select({ jobId: features.jobId, readingMm: readings.readingMm })
+      .from(readings)
+      .innerJoin(features, sql`${features.id} = ${readings.featureId}`)
+      .where(sql`${readings.clientKey} = ${sql.placeholder('key')}`)
+      .prepare();
+    return (key: string) => found.get({ key });
+  }
+
+  private prepareInsert() {
+    const value = sql.placeholder;
+    const insert = this.db
       .insert(tables.readings)
       .values({
-        clientKey: keyOf(this.jobId, row, occurrence),
-        sessionId,
-        featureId: feature.id,
-        printId,
-        readingMm: row.readingMm,
-        heightMm: row.heightMm,
-        takenAt:
-          row.takenAt !== undefined && !Number.isNaN(Date.parse(row.takenAt))
-            ? new Date(row.takenAt)
-            : new Date(),
+        clientKey: value('clientKey'),
+        sessionId: value('sessionId'),
+        featureId: value('featureId'),
+        printId: value('printId'),
+        readingMm: value('readingMm'),
+        heightMm: value('heightMm'),
+        takenAt: value('takenAt'),
       })
       .onConflictDoNothing()
-      .returning()
-      .get();
-    if (made === undefined) this.report.alreadyHere++;
-    else this.report.readings++;
-    return undefined;
+      .prepare();
+    const now = new Date();
+    return (
+      clientKey: string,
+      place: { sessionId: number; featureId: number; printId: number },
+      { readingMm, heightMm, takenAt }: ReadingRow,
+    ): boolean => {
+      const time = takenAt === undefined ? NaN : Date.parse(takenAt);
+      return (
+        insert.run({
+          clientKey,
+          ...place,
+          readingMm,
+          heightMm: heightMm ?? null,
+          takenAt: Number.isNaN(time) ? now : new Date(time),
+        }).changes > 0
+      );
+    };
+  }
+
+  /** Where a row belongs: its feature, print and session, made where they are not there. */
+  private placeOf(
+    row: ReadingRow,
+  ): Result<{ sessionId: number; featureId: number; printId: number }, ImportIssue> {
+    const { line } = row;
+    const feature = this.featureFor(row);
+    if (!sameKind(kindOf(feature), row.kind))
+      return fail({ code: 'otherKind', line, feature: row.feature, firstLine: line });
+    const print = this.printFor(row);
+    const drawn = this.drawnFor(row, print, feature.id);
+    if (Math.abs(drawn - row.drawnMm) > SAME_MM)
+      return fail({ code: 'otherDrawn', line, feature: row.feature, haveMm: drawn, fileMm: row.drawnMm });
+    const sessionId = this.sessionFor(row);
+    if (sessionId === undefined) return fail({ code: 'noInstrument', line, name: row.instrument ?? '' });
+    return ok({ sessionId, featureId: feature.id, printId: print.printId });
   }
 
   private featureFor(row: ReadingRow): queries.Feature {
-    const known = queries.listFeatures(this.db, this.jobId).find(({ name }) => name === row.feature);
+    const known = this.features.get(row.feature);
     if (known !== undefined) return known;
     this.report.newFeatures++;
-    const { kind } = row;
-    return this.db
+    const made = this.db
       .insert(tables.features)
       .values({
         jobId: this.jobId,
-        position: queries.listFeatures(this.db, this.jobId).length,
+        position: this.features.size,
         name: row.feature,
-        ...{
-          sense: kind.sense,
-          shape: kind.shape,
-          axis: kind.axis,
-          angleRad: kind.angleRad,
-          base: kind.base,
-        },
+        ...kindColumns(row.kind),
         targetMm: row.drawnMm,
         lowerMm: -0.1,
         upperMm: 0.1,
       })
       .returning()
       .get();
+    this.features.set(row.feature, made);
+    return made;
   }
 
-  private printFor(row: ReadingRow): { attempt: queries.AttemptWithPrints; printId: number } {
-    const all = queries.listAttempts(this.db, this.jobId);
-    for (const attempt of all) {
-      const print = attempt.prints.find(({ name }) => name === row.print);
-      if (print !== undefined) return { attempt, printId: print.id };
-    }
+  private printFor(row: ReadingRow): KnownPrint {
+    const known = this.prints.get(row.print);
+    if (known !== undefined) return known;
     this.report.newPrints++;
+    const { jobId, profileId } = this;
+    const number = ++this.newestAttempt;
     const attempt = this.db
       .insert(tables.attempts)
-      .values({
-        jobId: this.jobId,
-        number: (all.at(-1)?.number ?? 0) + 1,
-        profileId: this.profileId,
-        createdAt: new Date(),
-      })
+      .values({ jobId, number, profileId, createdAt: new Date() })
       .returning()
       .get();
     const print = this.db
@@ -148,42 +238,43 @@ class ReadingsImport {
       .values({ attemptId: attempt.id, name: row.print, madeAt: new Date() })
       .returning()
       .get();
-    return { attempt: { ...attempt, prints: [print], drawn: [] }, printId: print.id };
+    const made = { printId: print.id, attemptId: attempt.id, drawn: new Map<number, number>() };
+    this.prints.set(row.print, made);
+    return made;
   }
 
-  private drawnFor(row: ReadingRow, attempt: queries.AttemptWithPrints, featureId: number): number {
-    const known = attempt.drawn.find((size) => size.featureId === featureId);
-    if (known !== undefined) return known.drawnMm;
-    this.db
-      .insert(tables.drawnSizes)
-      .values({ attemptId: attempt.id, featureId, drawnMm: row.drawnMm })
-      .onConflictDoNothing()
-      .run();
-    return row.drawnMm;
+  private drawnFor({ drawnMm }: ReadingRow, { attemptId, drawn }: KnownPrint, featureId: number): number {
+    const known = drawn.get(featureId);
+    if (known !== undefined) return known;
+    this.db.insert(tables.drawnSizes).values({ attemptId, featureId, drawnMm }).onConflictDoNothing().run();
+    drawn.set(featureId, drawnMm);
+    return drawnMm;
   }
 
   private sessionFor(row: ReadingRow): number | undefined {
-    const instruments = listInstruments(this.db);
+    const { instruments } = this;
     const instrument =
       row.instrument === undefined ? instruments[0] : instruments.find(({ name }) => name === row.instrument);
     if (instrument === undefined) return undefined;
-    const key = JSON.stringify([instrument.id, row.state, row.warm, row.zeroMm, row.partC]);
-    const known = this.sessions.get(key);
+    const { state = 'cured', warm, zeroMm = 0, partC, instrumentC } = row;
+    const said = JSON.stringify([instrument.id, state, warm, zeroMm, partC, instrumentC]);
+    const known = this.sessions.get(said);
     if (known !== undefined) return known;
+    const values = {
+      jobId: this.jobId,
+      instrumentId: instrument.id,
+      zeroMm,
+      partC,
+      instrumentC,
+      state,
+      warm,
+    };
     const made = this.db
       .insert(tables.sessions)
-      .values({
-        jobId: this.jobId,
-        instrumentId: instrument.id,
-        zeroMm: row.zeroMm ?? 0,
-        partC: row.partC,
-        state: row.state ?? 'cured',
-        warm: row.warm,
-        startedAt: new Date(),
-      })
+      .values({ ...values, startedAt: new Date() })
       .returning()
       .get();
-    this.sessions.set(key, made.id);
+    this.sessions.set(said, made.id);
     return made.id;
   }
 }

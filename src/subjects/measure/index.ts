@@ -1,6 +1,6 @@
 import 'server-only';
 
-export { importReadings } from './import-readings';
+export { importReadings, importReadingsSteps } from './import-readings';
 export { noteBroken } from './note-broken';
 export { recordReading, recordReadings } from './record-reading';
 export { recordTry } from './record-try';

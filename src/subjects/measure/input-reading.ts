@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { PART_STATES } from '@/core/metrology';
+import { BOUNDS, PART_STATES } from '@/core/metrology';
 import { FIT_WORDS } from '@/core/signature';
 
 const id = z.number().int().positive();
@@ -13,8 +13,9 @@ export const readingInput = z.object({
   sessionId: id,
   featureId: id,
   printId: id,
-  readingMm: z.number(),
-  heightMm: z.number().min(0).optional(),
+  /** Zero and below are told apart from slips by the verb, in words. */
+  readingMm: z.number().min(-BOUNDS.size.high).max(BOUNDS.size.high),
+  heightMm: z.number().min(BOUNDS.height.low).max(BOUNDS.height.high).optional(),
   confirmed: z.boolean(),
   seenId: z.number().int().min(0).optional(),
 });

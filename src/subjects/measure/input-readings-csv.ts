@@ -1,19 +1,20 @@
-import { type FeatureKind, PART_STATES, type PartState, sameKind } from '@/core/metrology';
+import { BOUNDS, type FeatureKind, PART_STATES, type PartState, sameKind } from '@/core/metrology';
 import { fail, ok, type Result } from '@/core/result';
+import { atOnce, partOf, type Steps } from '@/core/steps';
 import {
   type CellIssue,
   type CsvIssue,
   type CsvRow,
   formatTable,
   kindCells,
-  parseTable,
   readChoice,
   readKind,
   readName,
-  readNeededNumber,
   readNumber,
   readSize,
+  readText,
   type RowIssue,
+  tableSteps,
 } from '@/subjects/language/shared';
 
 /** One line of readings.csv. */
@@ -30,7 +31,10 @@ export interface ReadingRow {
   readonly zeroMm?: number;
   readonly partC?: number;
   readonly heightMm?: number;
+  readonly instrumentC?: number;
   readonly takenAt?: string;
+  /** Identity of the reading, from whoever took it first. */
+  readonly key?: string;
 }
 
 export type ReadingsCsvIssue = CsvIssue | CellIssue | Extract<RowIssue, { code: 'otherKind' }>;
@@ -49,14 +53,34 @@ const REQUIRED = [
 ];
 
 /** Optional cells that are numbers. */
-function readOptional(row: CsvRow): Result<Pick<ReadingRow, 'zeroMm' | 'partC' | 'heightMm'>, CellIssue> {
-  const values: (number | undefined)[] = [];
-  for (const column of ['zero_mm', 'part_C', 'height_mm']) {
-    const value = readNumber(row, column);
-    if (!value.ok) return value;
-    values.push(value.value);
-  }
-  return ok({ zeroMm: values[0], partC: values[1], heightMm: values[2] });
+function readOptional(
+  row: CsvRow,
+): Result<Pick<ReadingRow, 'zeroMm' | 'partC' | 'instrumentC' | 'heightMm'>, CellIssue> {
+  const zero = readNumber(row, 'zero_mm', BOUNDS.deviation);
+  if (!zero.ok) return zero;
+  const part = readNumber(row, 'part_C', BOUNDS.temperature);
+  if (!part.ok) return part;
+  const instrument = readNumber(row, 'instrument_C', BOUNDS.temperature);
+  if (!instrument.ok) return instrument;
+  const height = readNumber(row, 'height_mm', BOUNDS.height);
+  if (!height.ok) return height;
+  return ok({
+    zeroMm: zero.value,
+    partC: part.value,
+    instrumentC: instrument.value,
+    heightMm: height.value,
+  });
+}
+
+/** Cells that are texts. */
+function readTexts(row: CsvRow): Result<Pick<ReadingRow, 'instrument' | 'takenAt' | 'key'>, CellIssue> {
+  const instrument = readText(row, 'instrument');
+  if (!instrument.ok) return instrument;
+  const takenAt = readText(row, 'taken_at');
+  if (!takenAt.ok) return takenAt;
+  const key = readText(row, 'reading_id');
+  if (!key.ok) return key;
+  return ok({ instrument: instrument.value, takenAt: takenAt.value, key: key.value });
 }
 
 function readRow(row: CsvRow): Result<ReadingRow, CellIssue> {
@@ -70,14 +94,14 @@ function readRow(row: CsvRow): Result<ReadingRow, CellIssue> {
   if (!print.ok) return print;
   const state = readChoice(row, 'state', PART_STATES);
   if (!state.ok) return state;
-  const reading = readNeededNumber(row, 'reading_mm');
+  const reading = readSize(row, 'reading_mm');
   if (!reading.ok) return reading;
-  if (!(reading.value > 0))
-    return fail({ code: 'notPositive', line: row.line, column: 'reading_mm', value: reading.value });
   const warm = readChoice(row, 'warm', ['yes', 'no']);
   if (!warm.ok) return warm;
   const optional = readOptional(row);
   if (!optional.ok) return optional;
+  const texts = readTexts(row);
+  if (!texts.ok) return texts;
   return ok({
     line: row.line,
     feature: feature.value,
@@ -87,15 +111,22 @@ function readRow(row: CsvRow): Result<ReadingRow, CellIssue> {
     state: state.value,
     readingMm: reading.value,
     warm: warm.value === 'yes',
-    instrument: row.cells.instrument || undefined,
-    takenAt: row.cells.taken_at || undefined,
+    ...texts.value,
     ...optional.value,
   });
 }
 
 /** Reads readings.csv. The same feature name must keep its sense, shape, axis and base; the first bad line is named. */
 export function parseReadingsCsv(text: string): Result<ReadingRow[], ReadingsCsvIssue> {
-  const table = parseTable(text, REQUIRED);
+  return atOnce(readingsCsvSteps(text));
+}
+
+/** Rows that are read in one step. */
+const STEP_ROWS = 500;
+
+/** The same in steps. */
+export function* readingsCsvSteps(text: string): Steps<Result<ReadingRow[], ReadingsCsvIssue>> {
+  const table = yield* partOf(tableSteps(text, REQUIRED), 0, 0.6);
   if (!table.ok) return table;
   const rows: ReadingRow[] = [];
   const firstOf = new Map<string, ReadingRow>();
@@ -113,11 +144,22 @@ export function parseReadingsCsv(text: string): Result<ReadingRow[], ReadingsCsv
       });
     }
     rows.push(row.value);
+    if (rows.length % STEP_ROWS === 0) yield 0.6 + (0.4 * rows.length) / table.value.length;
   }
   return ok(rows);
 }
 
-const WRITTEN = [...REQUIRED, 'warm', 'instrument', 'zero_mm', 'part_C', 'height_mm', 'taken_at'];
+const WRITTEN = [
+  ...REQUIRED,
+  'warm',
+  'instrument',
+  'zero_mm',
+  'part_C',
+  'instrument_C',
+  'height_mm',
+  'taken_at',
+  'reading_id',
+];
 
 /** Writes readings.csv; parseReadingsCsv reads it back to the same rows. */
 export function formatReadingsCsv(rows: readonly Omit<ReadingRow, 'line'>[]): string {
@@ -134,8 +176,10 @@ export function formatReadingsCsv(rows: readonly Omit<ReadingRow, 'line'>[]): st
       row.instrument ?? '',
       row.zeroMm ?? '',
       row.partC ?? '',
+      row.instrumentC ?? '',
       row.heightMm ?? '',
       row.takenAt ?? '',
+      row.key ?? '',
     ]),
   );
 }

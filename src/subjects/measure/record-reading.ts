@@ -1,7 +1,7 @@
 import { and, eq, gt } from 'drizzle-orm';
 import { findDoubt } from '@/core/metrology';
 import { fail, ok, type Result } from '@/core/result';
-import { allOrNothing, type Db, evidenceChanged, tables } from '@/store';
+import { allOrNothing, type Db, evidenceChanged, queries, tables } from '@/store';
 import { keepSignatures, type Later } from '@/subjects/printing';
 import type { ReadingIssue } from './words-issues';
 
@@ -49,9 +49,11 @@ function enter(
   if (feature === undefined) return fail({ code: 'gone', what: 'feature' });
   const print = tx.select().from(prints).where(eq(prints.id, wanted.printId)).get();
   if (print === undefined) return fail({ code: 'gone', what: 'print' });
-  if (tx.select().from(sessions).where(eq(sessions.id, wanted.sessionId)).get() === undefined) {
-    return fail({ code: 'gone', what: 'session' });
-  }
+  const session = tx.select().from(sessions).where(eq(sessions.id, wanted.sessionId)).get();
+  if (session === undefined) return fail({ code: 'gone', what: 'session' });
+  const { jobId } = feature;
+  if (session.jobId !== jobId) return fail({ code: 'otherJob', what: 'session' });
+  if (!queries.isPrintOf(tx, jobId, print.id)) return fail({ code: 'otherJob', what: 'print' });
   const drawn = tx
     .select()
     .from(drawnSizes)

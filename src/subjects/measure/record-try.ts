@@ -2,7 +2,7 @@ import { eq } from 'drizzle-orm';
 import type { PartState } from '@/core/metrology';
 import { fail, ok, type Result } from '@/core/result';
 import type { FitWord } from '@/core/signature';
-import { type Db, evidenceChanged, tables } from '@/store';
+import { type Db, evidenceChanged, queries, tables } from '@/store';
 import { keepSignatures, type Later } from '@/subjects/printing';
 import type { ReadingIssue } from './words-issues';
 
@@ -22,10 +22,12 @@ export function recordTry(
   wanted: NewTry,
   later: Later = (work) => work(),
 ): Result<void, ReadingIssue> {
-  const known = (table: typeof tables.features | typeof tables.prints, id: number) =>
-    db.select({ id: table.id }).from(table).where(eq(table.id, id)).get() !== undefined;
-  if (!known(tables.features, wanted.featureId)) return fail({ code: 'gone', what: 'feature' });
-  if (!known(tables.prints, wanted.printId)) return fail({ code: 'gone', what: 'print' });
+  const { features, prints } = tables;
+  const feature = db.select().from(features).where(eq(features.id, wanted.featureId)).get();
+  if (feature === undefined) return fail({ code: 'gone', what: 'feature' });
+  if (db.select().from(prints).where(eq(prints.id, wanted.printId)).get() === undefined)
+    return fail({ code: 'gone', what: 'print' });
+  if (!queries.isPrintOf(db, feature.jobId, wanted.printId)) return fail({ code: 'otherJob', what: 'print' });
   const changed = db.transaction((tx) => {
     tx.insert(tables.tries)
       .values({ ...wanted, takenAt: new Date() })

@@ -1,5 +1,5 @@
 export { readingInput, type ReadingInput, tryInput, type TryInput } from './input-reading';
-export { parseReadingsCsv, type ReadingRow } from './input-readings-csv';
+export { formatReadingsCsv, parseReadingsCsv, type ReadingRow } from './input-readings-csv';
 export { describeImportIssue } from './words-import';
 export { describeReadingIssue, describeTakeBackIssue, type ReadingIssue } from './words-issues';
 export { describeMeasureEntry, type MeasureEntry } from './words-ledger';

@@ -6,10 +6,13 @@ import type { TakeBackIssue } from './words-issues';
 /** Takes back the newest standing reading of a print, or the one named; the reading itself stays on record. */
 export function takeBackReading(
   db: Db,
+  jobId: number,
   printId: number,
   readingId?: number,
 ): Result<queries.StandingReading, TakeBackIssue> {
-  const standing = queries.listStandingReadings(db, queries.ofPrint(printId));
+  const standing = queries.isPrintOf(db, jobId, printId)
+    ? queries.listStandingReadings(db, queries.ofPrint(printId))
+    : [];
   const taken = readingId === undefined ? standing.at(-1) : standing.find(({ id }) => id === readingId);
   if (taken === undefined) return fail({ code: 'nothingToTakeBack' });
   const changed = db.transaction((tx) => {

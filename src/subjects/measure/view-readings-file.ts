@@ -14,8 +14,10 @@ export function exportReadings(db: Db, jobId: number): string {
     instrument: reading.instrument.name,
     zeroMm: reading.session.zeroMm,
     partC: reading.session.partC ?? undefined,
+    instrumentC: reading.session.instrumentC ?? undefined,
     heightMm: reading.heightMm ?? undefined,
     takenAt: reading.takenAt.toISOString(),
+    key: reading.clientKey,
   }));
   return formatReadingsCsv(rows);
 }

@@ -13,11 +13,11 @@ interface Sitting {
   readonly simulatedPrint: boolean;
 }
 
-/** A session belongs to the print on the bench: one started before that print was made is only remembered. */
+/** A session belongs to the print that lay on the bench when it began; of any other print it is only remembered. */
 export function sitDown(db: Db, view: JobView): Sitting {
   const print = view.attempts.at(-1)?.prints.at(-1);
   const last = openSession(db, view.job.id);
-  const isOpen = last !== undefined && print !== undefined && last.session.startedAt >= print.madeAt;
+  const isOpen = last !== undefined && print !== undefined && last.session.printId === print.id;
   return {
     instruments: listInstruments(db),
     remembered: lastSession(db, view.job.id),

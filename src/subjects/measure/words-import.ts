@@ -1,4 +1,4 @@
-import { describeCsvIssue } from '@/subjects/language/shared';
+import { describeCsvIssue, quoted } from '@/subjects/language/shared';
 import type { ReadingsCsvIssue } from './input-readings-csv';
 
 export type ImportIssue =
@@ -7,7 +7,7 @@ export type ImportIssue =
   | { readonly code: 'noProfile' }
   | { readonly code: 'noInstrument'; readonly line: number; readonly name: string }
   | {
-      readonly code: 'otherDrawn';
+      readonly code: 'otherDrawn' | 'otherReading';
       readonly line: number;
       readonly feature: string;
       readonly haveMm: number;
@@ -24,9 +24,11 @@ export function describeImportIssue(issue: ImportIssue): string {
     case 'noInstrument':
       return issue.name === ''
         ? 'there is no instrument on this bench yet. Make one under Measure, then bring the file in again.'
-        : `line ${issue.line}: the instrument “${issue.name}” is not on this bench. Make it under Measure, or leave the cell blank.`;
+        : `line ${issue.line}: the instrument “${quoted(issue.name)}” is not on this bench. Make it under Measure, or leave the cell blank.`;
     case 'otherDrawn':
-      return `line ${issue.line}: “${issue.feature}” is drawn ${issue.haveMm} mm here and ${issue.fileMm} mm in the file. Correct one of them.`;
+      return `line ${issue.line}: “${quoted(issue.feature)}” is drawn ${issue.haveMm} mm here and ${issue.fileMm} mm in the file. Correct one of them.`;
+    case 'otherReading':
+      return `line ${issue.line}: this reading of “${quoted(issue.feature)}” is here as ${issue.haveMm} mm, and the file says ${issue.fileMm} mm. Take it back under Measure and clear its reading_id in the file, or correct the file.`;
     default:
       return describeCsvIssue(issue);
   }

@@ -5,7 +5,7 @@ import type { Ranked } from '@/core/resins';
 import { fail, ok, type Result } from '@/core/result';
 import { type Db, queries, tables } from '@/store';
 import { dropOvertaken, requirementFromNeed, verdictOfJob } from '@/subjects/choice';
-import { refit } from '@/subjects/job';
+import { markOvertaken, refit } from '@/subjects/job';
 import { noteLedger } from '@/subjects/records';
 import { standingAnswer } from './view-answers';
 import type { NeedEntry } from './words-ledger';
@@ -53,7 +53,7 @@ function reopen(db: Db, job: queries.Job, wanted: NeedChange, { answered, resin 
   const otherProcess = (job.profileId ?? undefined) !== wanted.profileId;
   if (attempt !== undefined && (otherProcess || moved.length > 0)) {
     opened.push({ code: 'drawn', attempt: attempt.number });
-    db.update(tables.jobs).set({ needChangedAt: new Date() }).where(eq(tables.jobs.id, job.id)).run();
+    markOvertaken(db, job.id);
   }
   if (opened.length > 0) noteLedger<NeedEntry>(db, job.id, 'need', { code: 'needReopened', opened });
   return opened;

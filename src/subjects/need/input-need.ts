@@ -31,8 +31,12 @@ function omitClaims<Form extends Record<ClaimField, boolean>>(form: Form): Omit<
 export const needForm = z
   .object({
     name: textField('Name'),
-    need: textField('What it must do, between what', { optional: true, limit: 2000 }),
-    acceptance: textField('Acceptance test, agreed before printing', { optional: true, limit: 500 }),
+    need: textField('What it must do, between what', { optional: true, limit: 2000, isMultiline: true }),
+    acceptance: textField('Acceptance test, agreed before printing', {
+      optional: true,
+      limit: 500,
+      isMultiline: true,
+    }),
     profileId: optionalId('Printer, resin and profile'),
     rule: choiceField('When is a size in?', ['guarded', 'shared'], {
       hint: 'Guarded is the default: a size near a limit is not called in while its uncertainty reaches over it.',

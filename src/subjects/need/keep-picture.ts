@@ -1,10 +1,9 @@
-import { createHash } from 'node:crypto';
-import { existsSync, mkdirSync, writeFileSync } from 'node:fs';
-import path from 'node:path';
+import { Readable } from 'node:stream';
 import { LARGEST_PICTURE_BYTES } from '@/core/need';
 import { fail, ok, type Result } from '@/core/result';
-import { type Db, tables } from '@/store';
-import { type Picture, pictureFile } from './view-pictures';
+import { type Db, queries, tables } from '@/store';
+import { keepFile } from '@/subjects/records';
+import { type Picture, pictureFolder, pictureName } from './view-pictures';
 import type { PictureIssue } from './words-issues';
 
 /** The kind of picture by its first bytes; what a name or a browser says is not believed. */
@@ -17,24 +16,30 @@ function typeOf(bytes: Uint8Array): Picture['type'] | undefined {
 }
 
 /** Keeps a photo or sketch with a job, its bytes beside the database under their hash. */
-export function keepPicture(
+export async function keepPicture(
   db: Db,
   folder: string,
   jobId: number,
   picture: { readonly bytes: Uint8Array; readonly caption: string },
-): Result<number, PictureIssue> {
+): Promise<Result<number, PictureIssue>> {
   const { bytes, caption } = picture;
-  if (bytes.length > LARGEST_PICTURE_BYTES)
-    return fail({ code: 'pictureTooLarge', bytes: bytes.length, limitBytes: LARGEST_PICTURE_BYTES });
+  const tooLarge = {
+    code: 'pictureTooLarge',
+    bytes: bytes.length,
+    limitBytes: LARGEST_PICTURE_BYTES,
+  } as const;
+  if (bytes.length > LARGEST_PICTURE_BYTES) return fail(tooLarge);
   const type = typeOf(bytes);
   if (type === undefined) return fail({ code: 'notAPicture' });
-  const hash = createHash('sha256').update(bytes).digest('hex');
-  const file = pictureFile(folder, { hash, type });
-  mkdirSync(path.dirname(file), { recursive: true });
-  if (!existsSync(file)) writeFileSync(file, bytes);
+  if (queries.findJob(db, jobId) === undefined) return fail({ code: 'gone' });
+  const arriving = { body: Readable.from([bytes]), limitBytes: LARGEST_PICTURE_BYTES };
+  const kept = await keepFile<never>(pictureFolder(folder), arriving, ({ hash }) =>
+    ok(pictureName({ hash, type })),
+  );
+  if (!kept.ok) return fail(kept.issue.code === 'tooLarge' ? tooLarge : { code: 'notAPicture' });
   const row = db
     .insert(tables.pictures)
-    .values({ jobId, hash, type, caption, addedAt: new Date() })
+    .values({ jobId, hash: kept.value.hash, type, caption, addedAt: new Date() })
     .returning()
     .get();
   return ok(row.id);

@@ -6,8 +6,12 @@ import { type Db, tables } from '@/store';
 
 export type Picture = typeof tables.pictures.$inferSelect;
 
-export function pictureFile(folder: string, { hash, type }: Pick<Picture, 'hash' | 'type'>): string {
-  return path.join(/* turbopackIgnore: true */ folder, 'pictures', `${hash}.${type}`);
+export function pictureFolder(folder: string): string {
+  return path.join(/* turbopackIgnore: true */ folder, 'pictures');
+}
+
+export function pictureName({ hash, type }: Pick<Picture, 'hash' | 'type'>): string {
+  return `${hash}.${type}`;
 }
 
 export function listPictures(db: Db, jobId: number): Picture[] {
@@ -28,7 +32,7 @@ export function openPicture(
 ): { readonly stream: Readable; readonly bytes: number; readonly type: Picture['type'] } | undefined {
   const row = db.select().from(tables.pictures).where(eq(tables.pictures.id, pictureId)).get();
   if (row === undefined) return undefined;
-  const file = pictureFile(folder, row);
+  const file = path.join(pictureFolder(folder), pictureName(row));
   return existsSync(file)
     ? { stream: createReadStream(file), bytes: statSync(file).size, type: row.type }
     : undefined;

@@ -11,6 +11,7 @@ export type AnswerIssue =
 /** Why a picture was not kept. */
 export type PictureIssue =
   | { readonly code: 'notAPicture' }
+  | { readonly code: 'gone' }
   | { readonly code: 'pictureTooLarge'; readonly bytes: number; readonly limitBytes: number };
 
 export function describeNeedIssue({ code }: NeedIssue): string {
@@ -30,6 +31,8 @@ export function describeAnswerIssue({ code }: AnswerIssue): string {
 
 export function describePictureIssue(issue: PictureIssue): string {
   switch (issue.code) {
+    case 'gone':
+      return GONE_WORDS;
     case 'notAPicture':
       return 'this is neither a JPEG nor a PNG nor a WebP picture. Save it as one of these.';
     case 'pictureTooLarge':

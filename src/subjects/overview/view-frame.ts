@@ -47,7 +47,7 @@ export function frameJob(db: Db, view: JobView): JobFrame {
   const isIn = outcome.kind === 'in';
   // Drawn before something changed on which its sizes depend: those steps are open again.
   const last = view.attempts.at(-1);
-  const overtaken = last !== undefined && job.needChangedAt !== null && last.createdAt < job.needChangedAt;
+  const overtaken = last !== undefined && job.overtakenAttemptId === last.id;
   const mated = view.features.filter(({ mateId }) => mateId !== null);
   const wished = mated.filter(({ wish }) => wish !== null).length;
   const answer = standingAnswer(db, job);

@@ -1,5 +1,6 @@
 import 'server-only';
 
+export { keepFile } from './keep-file';
 export { keepMesh } from './keep-mesh';
 export { bumpRevision, type LedgerStep, noteLedger } from './note-ledger';
 export { findMesh, openMesh, readMesh } from './view-mesh';

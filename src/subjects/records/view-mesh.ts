@@ -1,14 +1,12 @@
 import { eq } from 'drizzle-orm';
-import { createReadStream, existsSync, mkdirSync, statSync } from 'node:fs';
+import { createReadStream, existsSync, statSync } from 'node:fs';
 import { readFile } from 'node:fs/promises';
 import path from 'node:path';
 import { Readable } from 'node:stream';
 import { type Db, tables } from '@/store';
 
 export function meshFolder(folder: string): string {
-  const meshes = path.join(/* turbopackIgnore: true */ folder, 'meshes');
-  mkdirSync(meshes, { recursive: true });
-  return meshes;
+  return path.join(/* turbopackIgnore: true */ folder, 'meshes');
 }
 
 export function meshPath(folder: string, hash: string): string {

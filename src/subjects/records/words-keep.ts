@@ -1,4 +1,3 @@
-import { LARGEST_FILE_BYTES } from '@/core/mesh';
 import { describeMeshIssue } from './words-mesh';
 
 export type KeepIssue =
@@ -10,9 +9,11 @@ export type KeepIssue =
 export function describeKeepIssue(issue: KeepIssue): string {
   switch (issue.code) {
     case 'cutInTransfer':
-      return `Only ${issue.arrived} of ${issue.announced} bytes arrived. Drop the file again.`;
+      return issue.announced > 0
+        ? `Only ${issue.arrived} of ${issue.announced} bytes arrived. Drop the file again.`
+        : `The connection ended after ${issue.arrived} bytes. Drop the file again.`;
     case 'tooLarge':
-      return describeMeshIssue({ ...issue, limitBytes: LARGEST_FILE_BYTES });
+      return describeMeshIssue(issue);
     case 'emptyFile':
       return describeMeshIssue(issue);
   }

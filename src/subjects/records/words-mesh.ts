@@ -1,3 +1,4 @@
+import { quoted } from '@/subjects/language/shared';
 import type { MeasureIssue, MeshCheck, MeshIssue, MeshUnit } from '@/core/mesh';
 
 const megabytes = (bytes: number) => `${Math.round(bytes / 1024 / 1024)} MB`;
@@ -20,19 +21,19 @@ export function describeMeshIssue(issue: MeshIssue): string {
     case 'badVertex':
       return `Line ${issue.line}: a vertex needs three numbers. The file may be damaged; export it again.`;
     case 'badFace':
-      return `Line ${issue.line}: a face needs at least three corners by number, found “${issue.text}”. The file may be damaged; export it again.`;
+      return `Line ${issue.line}: a face needs at least three corners by number, found “${quoted(issue.text)}”. The file may be damaged; export it again.`;
     case 'indexOutOfRange':
       return `Facet ${issue.facet} asks for vertex ${issue.index + 1} of ${issue.vertices}. The file may be damaged; export it again.`;
     case 'tooManyFacets':
       return `The file asks for more than ${issue.limit} facets or placements. Export it with a coarser mesh.`;
     case 'badHeader':
-      return `The header of the PLY cannot be followed at “${issue.line}”. Export the part again, as STL if need be.`;
+      return `The header of the PLY cannot be followed at “${quoted(issue.line)}”. Export the part again, as STL if need be.`;
     case 'notPackage':
       return 'This is no 3MF package, or a damaged one. Export the part again.';
     case 'packageTooLarge':
       return `The package would grow to ${megabytes(issue.bytes)} when unpacked; up to ${megabytes(issue.limitBytes)} are. Export it with a coarser mesh.`;
     case 'pathOutside':
-      return `The package points outside of itself, to “${issue.path}”. It is not opened; export the part again.`;
+      return `The package points outside of itself, to “${quoted(issue.path)}”. It is not opened; export the part again.`;
     case 'noModel':
       return 'The package holds no model. Export the part as 3MF again.';
     case 'badXml':
@@ -40,9 +41,9 @@ export function describeMeshIssue(issue: MeshIssue): string {
     case 'entities':
       return 'The model in the package defines entities of its own, which no 3MF does. It is not opened; export the part again.';
     case 'unknownUnit':
-      return `The model is in “${issue.unit}”, a unit that 3MF does not know. Export it in millimetres.`;
+      return `The model is in “${quoted(issue.unit)}”, a unit that 3MF does not know. Export it in millimetres.`;
     case 'badAttribute':
-      return `A ${issue.element} in the model has no sound “${issue.attribute}”. Export the part again.`;
+      return `A ${quoted(issue.element)} in the model has no sound “${quoted(issue.attribute)}”. Export the part again.`;
     case 'objectMissing':
       return `The model builds object ${issue.id}, which it does not hold. Export the part again.`;
     case 'cyclicComponent':

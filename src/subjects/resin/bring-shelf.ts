@@ -2,9 +2,10 @@ import { eq } from 'drizzle-orm';
 import { isDeepStrictEqual } from 'node:util';
 import type { Quote, ResinSheet, ShelfEntry } from '@/core/resins';
 import { fail, ok, type Result } from '@/core/result';
+import { atOnce, partOf, type Steps } from '@/core/steps';
 import { type Db, queries, tables, evidenceChanged } from '@/store';
-import { parseShelfCsv, type ShelfCsvIssue } from './input-shelf-csv';
-import { findNameIssues, parseShelfJson } from './input-shelf-json';
+import { shelfCsvSteps, type ShelfCsvIssue } from './input-shelf-csv';
+import { findNameIssues, shelfJsonSteps } from './input-shelf-json';
 import { proofOf } from './resin-file';
 
 interface ShelfImport {
@@ -26,57 +27,93 @@ function mergeSheets(own: ResinSheet, brought: ResinSheet): ResinSheet {
   };
 }
 
-function bringIn(
-  db: Db,
-  entry: ShelfEntry,
-  counts: { added: number; updated: number; proofs: number },
-): void {
-  const known = queries.findResinByName(db, entry.name);
-  const recipe = entry.blend ?? null;
-  const resinId =
-    known?.id ??
-    db.insert(tables.resins).values({ name: entry.name, sheet: entry.sheet, recipe }).returning().get().id;
-  if (known === undefined) counts.added++;
-  else {
-    counts.updated++;
-    db.update(tables.resins)
-      .set({ sheet: mergeSheets(known.sheet, entry.sheet), recipe: recipe ?? known.recipe, removedAt: null })
-      .where(eq(tables.resins.id, resinId))
-      .run();
-    evidenceChanged(db, { resinId });
-  }
+/** A resin that is on the shelf, or was, with what came along. */
+function update(db: Db, resin: queries.Resin, entry: ShelfEntry): number {
+  const { id: resinId } = resin;
+  db.update(tables.resins)
+    .set({
+      sheet: mergeSheets(resin.sheet, entry.sheet),
+      recipe: entry.blend ?? resin.recipe,
+      removedAt: null,
+    })
+    .where(eq(tables.resins.id, resinId))
+    .run();
+  evidenceChanged(db, { resinId });
   const own = queries.findResin(db, resinId)!;
   const held = own.proofs.map(proofOf);
-  for (const proof of entry.proofs) {
-    if (held.some((other) => isDeepStrictEqual(other, proof))) continue;
-    const { on, ...test } = proof;
-    db.insert(tables.proofs).values({ resinId, test, on }).run();
-    counts.proofs++;
+  const news = entry.proofs.filter((proof) => !held.some((other) => isDeepStrictEqual(other, proof)));
+  keepBelongings(db, resinId, {
+    proofs: news,
+    // Bottles stand where they stand: they come along only to a shelf that has none of this resin.
+    bottles: own.bottles.length === 0 ? entry.bottles : [],
+  });
+  return news.length;
+}
+
+function keepBelongings(
+  db: Db,
+  resinId: number,
+  { proofs, bottles }: Pick<ShelfEntry, 'proofs' | 'bottles'>,
+): void {
+  for (const { on, ...test } of proofs) db.insert(tables.proofs).values({ resinId, test, on }).run();
+  for (const bottle of bottles)
+    db.insert(tables.bottles)
+      .values({ resinId, ...bottle })
+      .run();
+}
+
+/** Resins that are put on the shelf with one statement. */
+const AT_ONCE = 200;
+
+function addAll(db: Db, entries: readonly ShelfEntry[]): void {
+  for (let i = 0; i < entries.length; i += AT_ONCE) {
+    const some = entries.slice(i, i + AT_ONCE);
+    const made = db
+      .insert(tables.resins)
+      .values(some.map(({ name, sheet, blend }) => ({ name, sheet, recipe: blend ?? null })))
+      .returning({ id: tables.resins.id })
+      .all();
+    for (const [k, entry] of some.entries()) keepBelongings(db, made[k].id, entry);
   }
-  // Bottles stand where they stand: they come along only to a shelf that has none of this resin.
-  if (own.bottles.length === 0)
-    for (const bottle of entry.bottles)
-      db.insert(tables.bottles)
-        .values({ resinId, ...bottle })
-        .run();
+}
+
+/** `importShelf` in steps: reading can be stopped, the writing is one step. */
+export function* importShelfSteps(db: Db, text: string): Steps<Result<ShelfImport, ShelfCsvIssue>> {
+  const onShelf = new Set(queries.listResinNames(db).map(({ name }) => name));
+  const isJson = /^[\s\ufeff]*[{[]/.test(text);
+  const steps: Steps<Result<ShelfEntry[], ShelfCsvIssue>> = isJson
+    ? shelfJsonSteps(text, onShelf)
+    : shelfCsvSteps(text);
+  const entries = yield* partOf(steps, 0, 0.95);
+  if (!entries.ok) return entries;
+  const bad = findNameIssues(entries.value, onShelf);
+  if (bad.length > 0) return fail({ code: 'badRows', rows: bad });
+  yield 0.95;
+  return ok(bringAll(db, entries.value));
 }
 
 /** Puts a shelf file's resins on this shelf, all of them or, where a row is bad, none. */
 export function importShelf(db: Db, text: string): Result<ShelfImport, ShelfCsvIssue> {
-  const onShelf = queries.listResinNames(db).map(({ name }) => name);
-  const isJson = /^[\s\ufeff]*[{[]/.test(text);
-  const entries = isJson ? parseShelfJson(text, onShelf) : parseShelfCsv(text);
-  if (!entries.ok) return entries;
-  const bad = findNameIssues(entries.value, onShelf);
-  if (bad.length > 0) return fail({ code: 'badRows', rows: bad });
-  return ok(bringAll(db, entries.value));
+  return atOnce(importShelfSteps(db, text));
 }
 
 /** Puts entries on the shelf, in one go. */
 export function bringAll(db: Db, entries: readonly ShelfEntry[]): ShelfImport {
-  const counts = { added: 0, updated: 0, proofs: 0 };
-  db.transaction((tx) => {
-    for (const entry of entries) bringIn(tx, entry, counts);
+  return db.transaction((tx) => {
+    const known = new Map(
+      tx
+        .select()
+        .from(tables.resins)
+        .all()
+        .map((resin) => [resin.name, resin]),
+    );
+    const news = entries.filter(({ name }) => !known.has(name));
+    let proofs = news.reduce((sum, entry) => sum + entry.proofs.length, 0);
+    addAll(tx, news);
+    for (const entry of entries) {
+      const resin = known.get(entry.name);
+      if (resin !== undefined) proofs += update(tx, resin, entry);
+    }
+    return { added: news.length, updated: entries.length - news.length, proofs };
   });
-  return counts;
 }

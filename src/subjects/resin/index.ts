@@ -1,7 +1,7 @@
 import 'server-only';
 
 export { addResin, takeOffShelf } from './add-resin';
-export { bringAll, importShelf } from './bring-shelf';
+export { bringAll, importShelf, importShelfSteps } from './bring-shelf';
 export { addBottle, keepLeft, shakeBottle, throwBottle } from './keep-bottle';
 export { keepProof, readCreepAgain, takeBackProof } from './keep-proof';
 export { loadVat } from './load-vat';
@@ -19,5 +19,6 @@ export {
   listVats,
   type ShelfLine,
   type ShelvedBottle,
+  shelvedBottles,
   type ShelvedProof,
 } from './view-shelf';

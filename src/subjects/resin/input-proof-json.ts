@@ -1,7 +1,6 @@
 import { z } from 'zod';
 import { BATHS, BENDS } from '@/core/resins';
-
-const finite = z.number().finite();
+import { day, finite } from '@/subjects/language/shared';
 
 const positive = finite.positive();
 
@@ -23,7 +22,7 @@ const limits = z.object({
 
 const many = <Item extends z.ZodType>(item: Item) => z.array(item).min(1).max(60);
 
-const on = z.string().regex(/^\d{4}-\d{2}-\d{2}$/);
+const on = day;
 
 /** A bench proof as it travels in a file. */
 export const proofJson = z.discriminatedUnion('kind', [

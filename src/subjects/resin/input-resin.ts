@@ -84,7 +84,11 @@ export const factsForm = z
       limit: 200,
       hint: 'skin, mouth, food, sterile, mains, flame. “none” where its sheet rates it for nothing, blank while nobody says.',
     }),
-    cautions: textField('Cautions of its safety sheet, a line each', { optional: true, limit: 2000 }),
+    cautions: textField('Cautions of its safety sheet, a line each', {
+      optional: true,
+      limit: 2000,
+      isMultiline: true,
+    }),
   })
   .transform((form, context): Omit<ResinSheet, 'quotes'> => {
     const light = wordList(form.light)?.map(Number);

@@ -1,33 +1,24 @@
 import {
-  ALONE,
-  CLARITIES,
-  CONDITIONS,
-  convertValue,
-  EMPTY_SHEET,
-  FAMILIES,
   findSheetIssues,
   isProperty,
   PROPERTIES,
   PROPERTY_IDS,
   type Quote,
-  type ResinSheet,
   type ShelfEntry,
-  SOURCES,
-  WASH_LIQUIDS,
 } from '@/core/resins';
 import { fail, ok, type Result } from '@/core/result';
+import { atOnce, partOf, type Steps } from '@/core/steps';
 import {
   type CellIssue,
   type CsvIssue,
   type CsvRow,
   formatTable,
-  parseTable,
-  readChoice,
   readName,
   readNeededNumber,
   readNumber,
+  tableSteps,
 } from '@/subjects/language/shared';
-import { type BadRow, clean, type ShelfIssue, typedAs } from './input-shelf-json';
+import { type BadRow, readFacts, readQuote, type ShelfIssue } from './input-shelf-json';
 
 export type ShelfCsvIssue = CsvIssue | ShelfIssue | { readonly code: 'cell'; readonly issue: CellIssue };
 
@@ -42,6 +33,10 @@ const COLUMNS = [
   'at_c',
   'source',
   'on',
+  'low',
+  'high',
+  'bound',
+  'typed',
 ];
 
 /** Facts that are words, not numbers; a list is parted by “|”, and an empty one is written as “none”. */
@@ -49,132 +44,108 @@ const FACTS = ['family', 'washLiquids', 'light_nm', 'clarity', 'alone', 'rated',
 
 type Fact = (typeof FACTS)[number];
 
-type Facts = Partial<Record<Fact, string[]>>;
-
 interface Growing {
   readonly name: string;
   readonly line: number;
   readonly quotes: Quote[];
-  readonly facts: Facts;
+  readonly facts: Partial<Record<Fact, string[]>>;
 }
 
 const listOf = (text: string) => (text === 'none' ? [] : text.split('|').map((each) => each.trim()));
 
-function readQuoteRow(row: CsvRow, property: Quote['property']): Result<Quote, CellIssue | BadRow> {
+/** A quote as the JSON file has it; every cell but the value may be blank. */
+function rawQuote(row: CsvRow, property: string): Result<object, CellIssue> {
   const value = readNeededNumber(row, 'value');
   if (!value.ok) return value;
-  const condition = readChoice(row, 'condition', CONDITIONS);
-  if (!condition.ok) return condition;
-  const source = readChoice(row, 'source', SOURCES);
-  if (!source.ok) return source;
-  const testMPa = readNumber(row, 'test_mpa');
-  if (!testMPa.ok) return testMPa;
-  const atC = readNumber(row, 'at_c');
-  if (!atC.ok) return atC;
-  const unit = row.cells.unit ?? '';
-  const kept = convertValue(property, value.value, unit);
-  if (!kept.ok) return fail({ where: `line ${row.line}, ${property}`, issue: kept.issue });
-  return ok(
-    clean({
-      property,
-      value: kept.value,
-      condition: condition.value ?? 'cured',
-      standard: row.cells.standard || undefined,
-      testMPa: testMPa.value,
-      atC: atC.value,
-      source: source.value ?? 'datasheet',
-      on: row.cells.on || undefined,
-      typed: typedAs(value.value, unit, property, kept.value),
-    }),
-  );
+  const numbers: Record<string, number | undefined> = {};
+  for (const [name, column] of Object.entries({
+    low: 'low',
+    high: 'high',
+    test_MPa: 'test_mpa',
+    at_C: 'at_c',
+  })) {
+    const number = readNumber(row, column);
+    if (!number.ok) return number;
+    numbers[name] = number.value;
+  }
+  const texts = ['unit', 'condition', 'standard', 'source', 'on', 'bound', 'typed'].map((column) => [
+    column,
+    row.cells[column] || undefined,
+  ]);
+  return ok({ property, value: value.value, ...numbers, ...Object.fromEntries(texts) });
 }
 
-const isCell = (issue: CellIssue | BadRow): issue is CellIssue => 'code' in issue;
-
-/** Words of a fact that are none of those it may be. */
-function strangeWord(
-  fact: Fact,
-  words: readonly string[],
-): { text: string; choices: readonly string[] } | undefined {
-  const choices: Partial<Record<Fact, readonly string[]>> = {
-    family: FAMILIES,
-    washLiquids: WASH_LIQUIDS,
-    clarity: CLARITIES,
-    alone: ALONE,
-  };
-  const allowed = choices[fact];
-  const text = words.find((word) => allowed !== undefined && !allowed.includes(word));
-  if (text !== undefined) return { text, choices: allowed! };
-  const number =
-    fact === 'light_nm' ? words.find((word) => !(Number(word) >= 200 && Number(word) <= 800)) : undefined;
-  return number === undefined ? undefined : { text: number, choices: ['405', '385'] };
-}
-
-function sheetOf({ quotes, facts }: Growing): ResinSheet {
+/** What is known of a resin as the JSON file has it. */
+function rawFacts({ name, facts }: Growing): object {
   const [family, clarity, alone] = [facts.family, facts.clarity, facts.alone].map((words) => words?.[0]);
-  return clean({
-    ...EMPTY_SHEET,
-    quotes,
-    family: (family ?? 'general') as ResinSheet['family'],
-    clarity: clarity as ResinSheet['clarity'],
-    alone: alone as ResinSheet['alone'],
-    washLiquids: facts.washLiquids as ResinSheet['washLiquids'],
-    lightNm: facts.light_nm?.map(Number),
+  return {
+    name,
+    family,
+    clarity,
+    alone,
+    washLiquids: facts.washLiquids,
+    light_nm: facts.light_nm?.map(Number),
     rated: facts.rated,
     cautions: facts.caution ?? [],
-  });
+  };
 }
 
-/**
- * Reads a shelf from delimited text, a line for each value of each resin; whole or not at all, bad lines named.
- * Proofs, bottles and blends travel in the JSON file only.
- */
-export function parseShelfCsv(text: string): Result<ShelfEntry[], ShelfCsvIssue> {
-  const table = parseTable(text, ['resin', 'property', 'value']);
+/** Takes one line to the resin it names. */
+function takeRow(row: CsvRow, resins: Map<string, Growing>, bad: BadRow[]): CellIssue | undefined {
+  const name = readName(row, 'resin');
+  if (!name.ok) return name.issue;
+  const resin = resins.get(name.value) ?? { name: name.value, line: row.line, quotes: [], facts: {} };
+  resins.set(name.value, resin);
+  const { property, value } = row.cells;
+  if (isProperty(property)) {
+    const raw = rawQuote(row, property);
+    if (!raw.ok) return raw.issue;
+    const quote = readQuote(raw.value, `line ${row.line},`, bad);
+    if (quote !== undefined) resin.quotes.push(quote);
+    return undefined;
+  }
+  const fact = FACTS.find((each) => each === property);
+  if (fact === undefined) {
+    const choices = [...FACTS, ...PROPERTY_IDS];
+    return { code: 'notAChoice', line: row.line, column: 'property', text: property, choices };
+  }
+  resin.facts[fact] = fact === 'caution' ? [...(resin.facts.caution ?? []), value] : listOf(value);
+  return undefined;
+}
+
+/** Lines that are taken in one step. */
+const STEP_ROWS = 200;
+
+/** `parseShelfCsv` in steps. */
+export function* shelfCsvSteps(text: string): Steps<Result<ShelfEntry[], ShelfCsvIssue>> {
+  const table = yield* partOf(tableSteps(text, ['resin', 'property', 'value']), 0, 0.3);
   if (!table.ok) return table;
   const resins = new Map<string, Growing>();
   const bad: BadRow[] = [];
-  for (const row of table.value) {
-    const name = readName(row, 'resin');
-    if (!name.ok) return fail({ code: 'cell', issue: name.issue });
-    const resin = resins.get(name.value) ?? { name: name.value, line: row.line, quotes: [], facts: {} };
-    resins.set(name.value, resin);
-    const property = row.cells.property;
-    if (isProperty(property)) {
-      const quote = readQuoteRow(row, property);
-      if (quote.ok) resin.quotes.push(quote.value);
-      else if (isCell(quote.issue)) return fail({ code: 'cell', issue: quote.issue });
-      else bad.push(quote.issue);
-      continue;
-    }
-    const fact = FACTS.find((each) => each === property);
-    if (fact === undefined) {
-      const choices = [...FACTS, ...PROPERTY_IDS];
-      const issue = {
-        code: 'notAChoice',
-        line: row.line,
-        column: 'property',
-        text: property,
-        choices,
-      } as const;
-      return fail({ code: 'cell', issue });
-    }
-    const words =
-      fact === 'caution' ? [...(resin.facts.caution ?? []), row.cells.value] : listOf(row.cells.value);
-    const strange = strangeWord(fact, words);
-    if (strange !== undefined) {
-      const issue = { code: 'notAChoice', line: row.line, column: 'value', ...strange } as const;
-      return fail({ code: 'cell', issue });
-    }
-    resin.facts[fact] = words;
+  for (const [i, row] of table.value.entries()) {
+    const issue = takeRow(row, resins, bad);
+    if (issue !== undefined) return fail({ code: 'cell', issue });
+    if (i % STEP_ROWS === 0) yield 0.3 + (0.5 * i) / table.value.length;
   }
-  const entries = [...resins.values()].map((resin): ShelfEntry => {
-    const sheet = sheetOf(resin);
+  const entries: ShelfEntry[] = [];
+  for (const resin of resins.values()) {
     const where = `“${resin.name}”, from line ${resin.line},`;
+    const facts = readFacts(rawFacts(resin), where, bad);
+    if (facts === undefined) continue;
+    const sheet = { ...facts.sheet, quotes: resin.quotes };
     for (const issue of findSheetIssues(sheet)) bad.push({ where, issue });
-    return { name: resin.name, sheet, proofs: [], bottles: [] };
-  });
+    entries.push({ name: facts.name, sheet, proofs: [], bottles: [] });
+    if (entries.length % STEP_ROWS === 0) yield 0.8 + (0.2 * entries.length) / resins.size;
+  }
   return bad.length === 0 ? ok(entries) : fail({ code: 'badRows', rows: bad });
+}
+
+/**
+ * Reads a shelf from delimited text, a line for each value of each resin, within the same bounds as the JSON file; whole
+ * or not at all, bad lines named. Proofs, bottles and blends travel in the JSON file only.
+ */
+export function parseShelfCsv(text: string): Result<ShelfEntry[], ShelfCsvIssue> {
+  return atOnce(shelfCsvSteps(text));
 }
 
 function factRows({ name, sheet }: ShelfEntry): (string | number)[][] {
@@ -189,9 +160,8 @@ function factRows({ name, sheet }: ShelfEntry): (string | number)[][] {
     ['rated', list(sheet.rated)],
     ...sheet.cautions.map((caution): [Fact, string] => ['caution', caution]),
   ];
-  return facts.flatMap(([fact, text]) =>
-    text === undefined ? [] : [[name, fact, text, '', '', '', '', '', '', '']],
-  );
+  const blanks = COLUMNS.slice(3).map(() => '');
+  return facts.flatMap(([fact, text]) => (text === undefined ? [] : [[name, fact, text, ...blanks]]));
 }
 
 /** Sheets of a shelf as delimited text. */
@@ -209,6 +179,10 @@ export function formatShelfCsv(entries: readonly ShelfEntry[]): string {
       quote.atC ?? '',
       quote.source,
       quote.on ?? '',
+      quote.low ?? '',
+      quote.high ?? '',
+      quote.bound ?? '',
+      quote.typed ?? '',
     ]),
   ]);
   return formatTable(COLUMNS, rows);

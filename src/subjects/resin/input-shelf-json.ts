@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { BOUNDS } from '@/core/metrology';
 import {
   ALONE,
   CLARITIES,
@@ -20,6 +21,8 @@ import {
   workOutProof,
 } from '@/core/resins';
 import { fail, ok, type Result } from '@/core/result';
+import { atOnce, type Steps } from '@/core/steps';
+import { day, finite, line } from '@/subjects/language/shared';
 import { proofJson } from './input-proof-json';
 
 /** Why one row of a shelf file cannot be taken; `where` names the row as a person finds it. */
@@ -44,36 +47,43 @@ export type ShelfIssue =
 /** More resins than any shelf, or file, needs. */
 const MOST_RESINS = 20_000;
 
-const day = z.string().regex(/^(\d{4}-\d{2}-\d{2})?$/);
+/** A word of a list; a list is parted by “|” in a CSV, and “none” stands for an empty one there. */
+const rating = line(40, 1)
+  .refine((word) => !word.includes('|'), 'a word has no “|” in it')
+  .refine((word) => word.toLowerCase() !== 'none', '“none” is an empty list');
 
 const quoteJson = z.object({
   property: z.enum(PROPERTY_IDS as [string, ...string[]]),
-  value: z.number().finite(),
-  unit: z.string().max(20).optional(),
-  low: z.number().finite().optional(),
-  high: z.number().finite().optional(),
+  value: finite,
+  unit: line(20).optional(),
+  low: finite.optional(),
+  high: finite.optional(),
   bound: z.enum(['atLeast', 'atMost']).optional(),
   condition: z.enum(CONDITIONS).default('cured'),
-  standard: z.string().max(80).optional(),
-  test_MPa: z.number().positive().optional(),
-  at_C: z.number().finite().optional(),
+  standard: line(80).optional(),
+  test_MPa: z.number().min(0.001).max(1000).optional(),
+  at_C: z.number().min(BOUNDS.temperature.low).max(BOUNDS.temperature.high).optional(),
   source: z.enum(SOURCES).default('datasheet'),
   on: day.optional(),
-  typed: z.string().max(40).optional(),
+  typed: line(40).optional(),
 });
 
-const resinJson = z.object({
-  name: z.string().trim().min(1).max(60),
+/** What is known of a resin in words and lists. */
+const factsJson = z.object({
+  name: line(60, 1),
   family: z.enum(FAMILIES).default('general'),
-  quotes: z.array(z.unknown()).max(200).default([]),
-  washLiquids: z.array(z.enum(WASH_LIQUIDS)).optional(),
-  light_nm: z.array(z.number().min(200).max(800)).optional(),
+  washLiquids: z.array(z.enum(WASH_LIQUIDS)).max(20).optional(),
+  light_nm: z.array(z.number().min(200).max(800)).max(20).optional(),
   clarity: z.enum(CLARITIES).optional(),
   alone: z.enum(ALONE).optional(),
-  rated: z.array(z.string().min(1).max(40)).optional(),
-  cautions: z.array(z.string().max(300)).default([]),
+  rated: z.array(rating).max(40).optional(),
+  cautions: z.array(line(300, 1)).max(60).default([]),
+});
+
+const resinJson = factsJson.extend({
+  quotes: z.array(z.unknown()).max(200).default([]),
   blend: z
-    .array(z.object({ resin: z.string().min(1).max(60), fraction: z.number().positive().max(1) }))
+    .array(z.object({ resin: line(60, 1), fraction: finite.positive().max(1) }))
     .min(2)
     .max(3)
     .optional(),
@@ -81,9 +91,9 @@ const resinJson = z.object({
   bottles: z
     .array(
       z.object({
-        batch: z.string().max(60).default(''),
-        openedOn: day.default(''),
-        fullMl: z.number().positive().max(100_000),
+        batch: line(60).default(''),
+        openedOn: z.union([z.literal(''), day]).default(''),
+        fullMl: finite.positive().max(100_000),
         leftMl: z.number().min(0).max(100_000),
       }),
     )
@@ -99,7 +109,8 @@ function describeZod(error: z.ZodError): string {
   return path === '' ? first.message : `${path}: ${first.message}`;
 }
 
-function readQuote(raw: unknown, where: string, bad: BadRow[]): Quote | undefined {
+/** One value of a sheet, whichever file it comes in; what is wrong with it joins the bad rows. */
+export function readQuote(raw: unknown, where: string, bad: BadRow[]): Quote | undefined {
   const parsed = quoteJson.safeParse(raw);
   if (!parsed.success) {
     bad.push({ where, issue: { code: 'notReadable', detail: describeZod(parsed.error) } });
@@ -147,6 +158,21 @@ function readProof(raw: unknown, where: string, bad: BadRow[]): Proof | undefine
   return undefined;
 }
 
+/** What is known of a resin, whichever file it comes in, with its quotes as they were read. */
+export function readFacts(
+  raw: unknown,
+  where: string,
+  bad: BadRow[],
+): { readonly name: string; readonly sheet: Omit<ResinSheet, 'quotes'> } | undefined {
+  const parsed = factsJson.safeParse(raw);
+  if (!parsed.success) {
+    bad.push({ where, issue: { code: 'notReadable', detail: describeZod(parsed.error) } });
+    return undefined;
+  }
+  const { name, light_nm: lightNm, ...facts } = parsed.data;
+  return { name, sheet: clean({ ...facts, lightNm }) };
+}
+
 function readEntry(raw: unknown, number: number, bad: BadRow[]): ShelfEntry | undefined {
   const parsed = resinJson.safeParse(raw);
   if (!parsed.success) {
@@ -176,7 +202,7 @@ function readEntry(raw: unknown, number: number, bad: BadRow[]): ShelfEntry | un
 }
 
 /** Names that stand twice, and parts of blends that neither the file nor the shelf has. */
-export function findNameIssues(entries: readonly ShelfEntry[], onShelf: readonly string[]): BadRow[] {
+export function findNameIssues(entries: readonly ShelfEntry[], onShelf: ReadonlySet<string>): BadRow[] {
   const names = new Set<string>();
   const bad: BadRow[] = [];
   for (const { name } of entries) {
@@ -185,19 +211,19 @@ export function findNameIssues(entries: readonly ShelfEntry[], onShelf: readonly
   }
   for (const { name, blend } of entries)
     for (const { resin } of blend ?? [])
-      if (!names.has(resin) && !onShelf.includes(resin))
+      if (!names.has(resin) && !onShelf.has(resin))
         bad.push({ where: `“${name}”`, issue: { code: 'blendUnknown', name: resin } });
   return bad;
 }
 
-/**
- * Reads a shelf file whole or not at all: every row that cannot be taken is named. Units other than a property's own are
- * converted. `onShelf` are names already there, for blends that build on them.
- */
-export function parseShelfJson(
+/** Resins that are read in one step. */
+const STEP_RESINS = 20;
+
+/** `parseShelfJson` in steps. */
+export function* shelfJsonSteps(
   text: string,
-  onShelf: readonly string[] = [],
-): Result<ShelfEntry[], ShelfIssue> {
+  onShelf: ReadonlySet<string> = new Set(),
+): Steps<Result<ShelfEntry[], ShelfIssue>> {
   let raw: unknown;
   try {
     raw = JSON.parse(text.replace(/^\ufeff/, ''));
@@ -206,11 +232,28 @@ export function parseShelfJson(
   }
   const file = fileJson.safeParse(raw);
   if (!file.success) return fail({ code: 'notAShelf' });
-  if (file.data.resins.length > MOST_RESINS) return fail({ code: 'tooManyResins', limit: MOST_RESINS });
+  const { resins } = file.data;
+  if (resins.length > MOST_RESINS) return fail({ code: 'tooManyResins', limit: MOST_RESINS });
   const bad: BadRow[] = [];
-  const entries = file.data.resins.flatMap((resin, i) => readEntry(resin, i + 1, bad) ?? []);
+  const entries: ShelfEntry[] = [];
+  for (const [i, resin] of resins.entries()) {
+    const entry = readEntry(resin, i + 1, bad);
+    if (entry !== undefined) entries.push(entry);
+    if (i % STEP_RESINS === 0) yield i / resins.length;
+  }
   bad.push(...findNameIssues(entries, onShelf));
   return bad.length === 0 ? ok(entries) : fail({ code: 'badRows', rows: bad });
+}
+
+/**
+ * Reads a shelf file whole or not at all: every row that cannot be taken is named. Units other than a property's own are
+ * converted. `onShelf` are names already there, for blends that build on them.
+ */
+export function parseShelfJson(
+  text: string,
+  onShelf?: ReadonlySet<string>,
+): Result<ShelfEntry[], ShelfIssue> {
+  return atOnce(shelfJsonSteps(text, onShelf));
 }
 
 /** The shelf as a file; see docs/formats.md for its fields. */

@@ -2,6 +2,7 @@ import { eq } from 'drizzle-orm';
 import { evidenceOf, heatAt, LOW_TEST_MPA, modulusOf, type ResinFile, type ResinSheet } from '@/core/resins';
 import { type Db, queries, tables } from '@/store';
 import { resinFile } from './resin-file';
+import { dayOf } from '@/subjects/language/shared';
 
 /** What stands in the vats of the bench, by name. */
 export function listVats(db: Db) {
@@ -78,7 +79,17 @@ export function listShort(db: Db): { readonly id: number; readonly name: string;
     .map(({ id, name, leftMl }) => ({ id, name, leftMl }));
 }
 
-export type ShelvedBottle = queries.BottleRow;
+/** A bottle with the day on which it was shaken last, by the bench's clock. */
+export interface ShelvedBottle extends queries.BottleRow {
+  readonly shakenOn?: string;
+}
+
+export function shelvedBottles(bottles: readonly queries.BottleRow[]): ShelvedBottle[] {
+  return bottles.map((bottle) => ({
+    ...bottle,
+    shakenOn: bottle.shakenAt === null ? undefined : dayOf(bottle.shakenAt),
+  }));
+}
 
 export type ShelvedProof = queries.ProofRow;
 

@@ -1,12 +1,12 @@
 import type { BlendIssue, ProofIssue, ResinSheetIssue, UnitIssue } from '@/core/resins';
-import { describeTakenName, GONE_WORDS, percent, round } from '@/subjects/language/shared';
+import { describeTakenName, GONE_WORDS, percent, round, quoted } from '@/subjects/language/shared';
 import { describeProofIssue } from './words-proofs';
 import { describeProperty, formatProperty } from './words-resin';
 
 export function describeUnitIssue(issue: UnitIssue): string {
   switch (issue.code) {
     case 'unitUnknown':
-      return `the unit “${issue.unit}” does not go with it. Understood are ${issue.known.join(', ')}.`;
+      return `the unit “${quoted(issue.unit)}” does not go with it. Understood are ${issue.known.join(', ')}.`;
     case 'zeroDensity':
       return 'a density of zero weighs nothing. Leave it blank while it is unknown.';
     case 'negativeModulus':

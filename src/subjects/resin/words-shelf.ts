@@ -1,4 +1,4 @@
-import { describeCsvIssue, percent } from '@/subjects/language/shared';
+import { describeCsvIssue, percent, quoted } from '@/subjects/language/shared';
 import type { ShelfCsvIssue } from './input-shelf-csv';
 import type { BadRow } from './input-shelf-json';
 import { describeResinSheetIssue, describeUnitIssue } from './words-issues';
@@ -14,7 +14,7 @@ function describeBadRow({ where, issue }: BadRow): string {
     case 'proof':
       return `${where}: ${describeProofIssue(issue.issue)}`;
     case 'notReadable':
-      return `${where}: ${issue.detail}.`;
+      return `${where}: ${quoted(issue.detail)}.`;
     case 'nameTwice':
       return `${where} stands in the file twice. Keep one.`;
     case 'blendUnknown':

@@ -1,11 +1,10 @@
 import { z } from 'zod';
 import { RUINS, WISHES } from '@/core/fits';
-import { READ_AS } from '@/core/metrology';
+import { LONGEST_MM, READ_AS } from '@/core/metrology';
 import { type InterfaceWish, SHEET_KINDS, type SheetChoices, type SheetKind, SHEETS } from '@/core/sheets';
 import {
   choiceField,
   idField,
-  LONGEST_MM,
   numberField,
   optionalChoice,
   optionalNumber,

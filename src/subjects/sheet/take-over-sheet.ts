@@ -3,7 +3,7 @@ import { fail, ok, type Result } from '@/core/result';
 import type { SheetFeature } from '@/core/sheets';
 import { anchorsOf } from '@/core/solids';
 import { type Db, kindColumns, queries, tables, evidenceChanged } from '@/store';
-import { keepMateBody } from '@/subjects/job';
+import { keepMateBody, markOvertaken } from '@/subjects/job';
 import { bumpRevision, noteLedger } from '@/subjects/records';
 import { type SheetView, viewSheet } from './view-sheet';
 import type { SheetEntry } from './words-ledger';
@@ -96,7 +96,7 @@ export function takeOverSheet(db: Db, jobId: number): Result<number, TakeOverIss
     }
     placeOnSolid(tx, view, ids, jobId);
     if (attempt !== undefined && (view.stale.length > 0 || !view.takenOver)) {
-      tx.update(tables.jobs).set({ needChangedAt: new Date() }).where(eq(tables.jobs.id, jobId)).run();
+      markOvertaken(tx, jobId);
       for (const [key, id] of ids) {
         const drawnMm = sheet.features.find((each) => each.id === key)!.targetMm;
         tx.insert(tables.drawnSizes)

@@ -1,7 +1,9 @@
 'use client';
 
 import { useRouter } from 'next/navigation';
-import { useState } from 'react';
+import { useRef, useState } from 'react';
+
+const LINES = 'application/x-ndjson';
 
 /** What became of a file: a sentence, and whether it was taken. */
 interface FileAnswer {
@@ -9,7 +11,38 @@ interface FileAnswer {
   readonly text: string;
 }
 
-/** Sends a file to the bench and says what became of it; what the page shows is read anew. */
+/** A file on its way: how much of it is taken in, 0 to 1, once the bench says so. */
+export interface Taking {
+  readonly share?: number;
+}
+
+interface Ended {
+  readonly ok: boolean;
+  readonly body: unknown;
+}
+
+/** Reads the lines in which the bench says how far it is, to the last one, which says how it went. */
+async function followLines(
+  body: ReadableStream<Uint8Array>,
+  onShare: (share: number) => void,
+): Promise<Ended> {
+  const decoder = new TextDecoder();
+  const reader = body.getReader();
+  let rest = '';
+  for (;;) {
+    const { value, done } = await reader.read();
+    const lines = (rest + decoder.decode(value, { stream: !done })).split('\n');
+    rest = lines.pop() ?? '';
+    for (const line of lines.filter((each) => each !== '')) {
+      const said = JSON.parse(line) as { share?: number; status?: number; body?: unknown };
+      if (said.share !== undefined) onShare(said.share);
+      else return { ok: said.status === 200, body: said.body };
+    }
+    if (done) throw new TypeError('the answer was cut off');
+  }
+}
+
+/** Sends a file to the bench, shows how far it is, and says what became of it; what the page shows is read anew. */
 export function useTakeFile<Taken extends object>(
   address: string,
   describe: (taken: Taken) => string,
@@ -17,17 +50,32 @@ export function useTakeFile<Taken extends object>(
 ) {
   const router = useRouter();
   const [said, setSaid] = useState<FileAnswer | undefined>();
+  const [taking, setTaking] = useState<Taking | undefined>();
+  const sending = useRef<AbortController | undefined>(undefined);
+  const send = async (file: File, signal: AbortSignal): Promise<Ended> => {
+    const response = await fetch(address, { method: 'POST', body: file, headers: { Accept: LINES }, signal });
+    const follows = response.headers?.get('content-type') === LINES && response.body !== null;
+    return follows
+      ? followLines(response.body, (share) => setTaking({ share }))
+      : { ok: response.ok, body: await response.json() };
+  };
   const take = async (file: File | undefined) => {
     if (file === undefined) return;
+    sending.current?.abort();
+    const mine = (sending.current = new AbortController());
     setSaid(undefined);
+    setTaking({});
     try {
-      const response = await fetch(address, { method: 'POST', body: file });
-      const answer = (await response.json()) as Taken & { message?: string };
-      setSaid({ ok: response.ok, text: answer.message ?? describe(answer) });
+      const { ok, body } = await send(file, mine.signal);
+      const answer = body as Taken & { message?: string };
+      setSaid({ ok, text: answer.message ?? describe(answer) });
       router.refresh();
     } catch {
-      setSaid({ ok: false, text: lost });
+      const stopped = 'Stopped. Nothing was taken in, unless the page shows it now.';
+      setSaid({ ok: false, text: mine.signal.aborted ? stopped : lost });
+      if (mine.signal.aborted) router.refresh();
     }
+    if (sending.current === mine) setTaking(undefined);
   };
-  return { said, take };
+  return { said, take, taking, stop: () => sending.current?.abort() };
 }

@@ -1,17 +1,33 @@
-import { createReadStream, createWriteStream, mkdtempSync, rmSync, statSync } from 'node:fs';
-import { tmpdir } from 'node:os';
+import { createReadStream, createWriteStream, rmSync, statSync } from 'node:fs';
 import path from 'node:path';
 import { Readable } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
 import type { ReadableStream as NodeStream } from 'node:stream/web';
-import { bench, restoreBackup, writeBackup } from '@/subjects/house';
-import { describeRestoreIssue } from '@/subjects/house/shared';
-import { download, refusal } from '../answers';
+import {
+  benchTrouble,
+  examineBench,
+  arrivingFolder,
+  bench,
+  reopenBench,
+  restoreBackup,
+  viewOriginals,
+  writeBackup,
+} from '@/subjects/house';
+import { describeBenchTrouble, describeRestoreIssue } from '@/subjects/house/shared';
+import { answering, download, refusal } from '../answers';
 
-/** The whole bench in one file. */
-export async function GET(): Promise<Response> {
-  const { db, folder } = bench();
-  const file = await writeBackup(db, folder);
+/** Years of a shop's work, its parts included. */
+const LARGEST_BACKUP_BYTES = 64 * 1024 ** 3;
+
+/** The whole bench in one file; a damaged or newer one is refused in words. */
+export const GET = answering(async (request: Request) => {
+  const isAsked = new URL(request.url).searchParams.has('check');
+  const trouble = isAsked ? examineBench() : benchTrouble();
+  if (trouble !== undefined) return refusal(describeBenchTrouble(trouble), 409);
+  if (isAsked) return Response.json({ message: 'The bench is sound.' });
+  const written = await writeBackup(bench());
+  if (!written.ok) return refusal(describeBenchTrouble(written.issue), 409);
+  const file = written.value;
   const stream = createReadStream(file);
   stream.on('close', () => rmSync(path.dirname(file), { recursive: true, force: true }));
   return new Response(Readable.toWeb(stream) as ReadableStream, {
@@ -21,19 +37,38 @@ export async function GET(): Promise<Response> {
       ...download('bench-backup.tar.gz'),
     },
   });
+});
+
+/** Ends a body that is longer than any backup. */
+async function* upToLimit(body: AsyncIterable<Uint8Array>) {
+  let bytes = 0;
+  for await (const chunk of body) {
+    bytes += chunk.length;
+    if (bytes > LARGEST_BACKUP_BYTES) throw new RangeError('larger than any backup');
+    yield chunk;
+  }
 }
 
-/** Puts a backup in the bench's place. */
-export async function POST(request: Request): Promise<Response> {
+/** Puts a backup in the bench's place. It needs nothing of the bench that is there. */
+export const POST = answering(async (request: Request) => {
   if (request.body === null) return refusal(describeRestoreIssue({ code: 'notABackup' }), 400);
-  const arriving = mkdtempSync(path.join(tmpdir(), 'mellow-restore-'));
+  const { root } = viewOriginals();
+  const arriving = arrivingFolder(root);
   try {
     const archive = path.join(arriving, 'backup.tar.gz');
-    await pipeline(Readable.fromWeb(request.body as NodeStream), createWriteStream(archive));
-    const restored = await restoreBackup(archive, bench().folder);
+    const body = Readable.fromWeb(request.body as NodeStream);
+    await pipeline(body, upToLimit, createWriteStream(archive));
+    const restored = await restoreBackup(archive, root);
     if (!restored.ok) return refusal(describeRestoreIssue(restored.issue), 400);
-    return Response.json({ message: 'The backup is in place; what was here before lies in before-restore.' });
+    reopenBench();
+    return Response.json({
+      message: 'The backup is in place. The bench it replaced is kept and listed under House.',
+    });
+  } catch (error) {
+    if (error instanceof RangeError)
+      return refusal(describeRestoreIssue({ code: 'tooLarge', limitBytes: LARGEST_BACKUP_BYTES }), 413);
+    throw error;
   } finally {
     rmSync(arriving, { recursive: true, force: true });
   }
-}
+});

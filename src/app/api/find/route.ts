@@ -1,8 +1,9 @@
 import { bench } from '@/subjects/house';
 import { findByWords } from '@/subjects/overview';
+import { answering } from '../answers';
 
 /** What on the bench bears the words. */
-export function GET(request: Request): Response {
+export const GET = answering((request: Request) => {
   const words = new URL(request.url).searchParams.get('words') ?? '';
   return Response.json(findByWords(bench().db, words.slice(0, 200)));
-}
+});

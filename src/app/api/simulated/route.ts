@@ -1,11 +1,11 @@
 import { bench } from '@/subjects/house';
 import { closeJaws } from '@/subjects/simulated';
-import { refusal } from '../answers';
+import { answering, refusal } from '../answers';
 
 const NAMES = ['feature', 'print', 'closing', 'instrument'] as const;
 
 /** What the simulated caliper shows when its jaws close on a feature of a simulated print. */
-export function GET(request: Request): Response {
+export const GET = answering((request: Request) => {
   const { searchParams } = new URL(request.url);
   const [feature, print, closing, instrument] = NAMES.map((name) => Number(searchParams.get(name)));
   if (![feature, print, closing, instrument].every((value) => Number.isInteger(value) && value > 0)) {
@@ -19,4 +19,4 @@ export function GET(request: Request): Response {
       instrumentId: instrument,
     }),
   );
-}
+});

@@ -2,12 +2,11 @@ import { after } from 'next/server';
 import { bench } from '@/subjects/house';
 import { recordTry } from '@/subjects/measure';
 import { tryInput } from '@/subjects/measure/shared';
-import { readJson } from '../answers';
+import { answering, readJson } from '../answers';
 
 /** Keeps a word of fit. */
-export async function POST(request: Request): Promise<Response> {
+export const POST = answering(async (request: Request) => {
   const input = await readJson(request, tryInput);
   if (!input.ok) return input.issue;
-  const recorded = recordTry(bench().db, input.value, after);
-  return Response.json(recorded);
-}
+  return Response.json(recordTry(bench().db, input.value, after));
+});

@@ -1,13 +1,13 @@
 'use client';
 
 import { useRef, useState } from 'react';
-import { Button, Dialog, Note, Problem, useTakeFile } from '@/ui';
+import { Button, Dialog, FileAnswer, useTakeFile } from '@/ui';
 
-/** Puts a backup in the bench's place; what was there is kept aside. */
+/** Puts a backup in the bench's place; what was there is kept. */
 export function RestorePanel() {
   const input = useRef<HTMLInputElement>(null);
   const [chosen, setChosen] = useState<File | undefined>();
-  const { said, take } = useTakeFile<{ message: string }>(
+  const { take, ...answer } = useTakeFile<{ message: string }>(
     '/api/backup',
     ({ message }) => message,
     'The connection was lost. Load the page again and look before trying once more.',
@@ -26,19 +26,21 @@ export function RestorePanel() {
         aria-label="Backup file"
         className="sr-only"
         tabIndex={-1}
-        onChange={(event) => setChosen(event.target.files?.[0])}
+        onChange={(event) => {
+          setChosen(event.target.files?.[0]);
+          // The same file may be chosen again.
+          event.target.value = '';
+        }}
       />
-      {said !== undefined && (
-        <div className="mt-3">{said.ok ? <Note>{said.text}</Note> : <Problem>{said.text}</Problem>}</div>
-      )}
+      <FileAnswer {...answer} />
       <Dialog
         open={chosen !== undefined}
         onOpenChange={(open) => !open && setChosen(undefined)}
         title="Put this backup in place?"
       >
         <p>
-          <strong>{chosen?.name}</strong> takes the place of everything on this bench. What is here now is
-          kept in the folder <span className="num">before-restore</span> beside the data.
+          <strong>{chosen?.name}</strong> takes the place of everything on this bench. It is checked whole
+          first. The bench in use now is kept and listed under House until you delete it.
         </p>
         <Button weight="main" className="mt-4" onClick={() => chosen && restore(chosen)}>
           Put it in place

@@ -5,7 +5,7 @@ import { ParameterList } from '@/app/_components/parameter-list';
 import { idFrom } from '@/app/_components/read-params';
 import type { Staleness } from '@/core/signature';
 import { bench } from '@/subjects/house';
-import { formatMm, formatSigned } from '@/subjects/language/shared';
+import { formatMm, formatSigned, momentOf } from '@/subjects/language/shared';
 import { type SignatureView, viewSignature } from '@/subjects/printing';
 import { Link } from '@/ui';
 import { OffsetChart } from './_components/offset-chart';
@@ -154,8 +154,8 @@ function History({ view: { kept } }: { view: SignatureView }) {
       <ol className="mt-2 text-sm">
         {kept.slice(0, SHOWN).map(({ at, readings, edgeMm, featureScatterMm }) => (
           <li key={at.toISOString() + readings} className="num">
-            {at.toISOString().slice(0, 16).replace('T', ' ')}: {readings} readings, edges{' '}
-            {formatSigned(edgeMm, 3)} mm, habit {formatMm(featureScatterMm, 3)} mm
+            {momentOf(at)}: {readings} readings, edges {formatSigned(edgeMm, 3)} mm, habit{' '}
+            {formatMm(featureScatterMm, 3)} mm
           </li>
         ))}
       </ol>

@@ -5,7 +5,7 @@ import { CardSteps } from '@/app/_components/card-steps';
 import { idFrom } from '@/app/_components/read-params';
 import { evidenceOf, processCard } from '@/core/resins';
 import { bench, benchHouse, today } from '@/subjects/house';
-import { findShelved, resinFile } from '@/subjects/resin';
+import { findShelved, resinFile, shelvedBottles } from '@/subjects/resin';
 import { describeFamily } from '@/subjects/resin/shared';
 import { Caution, Link } from '@/ui';
 import { Bottles } from './_components/bottles';
@@ -96,7 +96,7 @@ export default async function ResinPage({ params }: Params) {
             <h2 id="bottles-title" className="text-lg">
               Bottles
             </h2>
-            <Bottles resinId={resin.id} bottles={bottles} />
+            <Bottles resinId={resin.id} bottles={shelvedBottles(bottles)} />
           </section>
           <section aria-labelledby="facts-title">
             <h2 id="facts-title" className="text-lg">

@@ -1,6 +1,6 @@
 'use client';
 
-import { buttonLook, Note, Problem, useTakeFile } from '@/ui';
+import { buttonLook, FileAnswer, useTakeFile } from '@/ui';
 
 interface Imported {
   readonly added: number;
@@ -10,7 +10,7 @@ interface Imported {
 
 /** The shelf out and in as a file: all of a file is taken, or nothing of it. */
 export function CarryPanel() {
-  const { said, take } = useTakeFile<Imported>(
+  const { take, ...answer } = useTakeFile<Imported>(
     '/api/shelf',
     ({ added, updated, proofs }) =>
       `${added} resins are new, ${updated} were here and are updated, ${proofs} proofs came along.`,
@@ -38,7 +38,7 @@ export function CarryPanel() {
           onChange={(event) => void take(event.target.files?.[0])}
         />
       </label>
-      {said !== undefined && (said.ok ? <Note>{said.text}</Note> : <Problem>{said.text}</Problem>)}
+      <FileAnswer {...answer} />
     </section>
   );
 }

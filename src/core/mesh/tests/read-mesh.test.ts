@@ -41,6 +41,37 @@ describe('OBJ', () => {
     const obj = text('# a box', 'o box', ...vertices, 'vn 0 0 1', continued, ...faces.slice(1));
     expect(solidOf(obj)).toMatchObject({ ...THE_BOX, format: 'obj' });
   });
+  test.each([
+    ['decimal commas', (n: string) => n.replace('.', ',')],
+    ['a bare point at the end', (n: string) => n.replace('.0', '.')],
+    ['a plus sign and exponents', (n: string) => `+${n}E+000`],
+    ['an exponent after D', (n: string) => `${n}D+00`],
+    ['a suffix', (n: string) => `${n}f`],
+  ])('numbers with %s are read, as exporters write them', (_form, write) => {
+    const written = CUBE_VERTICES.map(
+      (each) =>
+        `v ${each
+          .split(' ')
+          .map((number) => write(Number(number).toFixed(1)))
+          .join(' ')} # corner`,
+    );
+    const faces = CUBE_QUADS.map((quad) => `f ${quad.map((i) => `+${i + 1}.0`).join(' ')}`);
+    expect(solidOf(text(...written, ...faces), 'part.obj')).toMatchObject(THE_BOX);
+  });
+  test.each([
+    ['UTF-16, low byte first', [0xff, 0xfe], 0],
+    ['UTF-16, high byte first', [0xfe, 0xff], 1],
+  ])('a text in %s is read', (_name, mark, ascii) => {
+    const plain = text(...vertices, ...CUBE_QUADS.map((quad) => `f ${quad.map((i) => i + 1).join(' ')}`));
+    const wide = new Uint8Array(2 + 2 * plain.length);
+    wide.set(mark);
+    plain.forEach((byte, i) => (wide[2 + 2 * i + ascii] = byte));
+    expect(solidOf(wide, 'part.obj')).toMatchObject(THE_BOX);
+  });
+  test('a byte order mark is no part of the first word', () => {
+    const plain = text(...vertices, ...CUBE_QUADS.map((quad) => `f ${quad.map((i) => i + 1).join(' ')}`));
+    expect(solidOf(Uint8Array.from([0xef, 0xbb, 0xbf, ...plain]), 'part.obj')).toMatchObject(THE_BOX);
+  });
   test('negative indices count back from the newest vertex', () => {
     const faces = CUBE_QUADS.map((quad) => `f ${quad.map((i) => i - 8).join(' ')}`);
     expect(solidOf(text(...vertices, ...faces))).toMatchObject(THE_BOX);

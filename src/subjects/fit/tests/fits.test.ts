@@ -157,7 +157,7 @@ describe('words', () => {
     const bench = readyBench();
     const { db, jobId, bore } = bench;
     word(bench, 'wontEnter');
-    noteBroken(db, bench.printId, 'the collar split');
+    noteBroken(db, jobId, bench.printId, 'the collar split');
     const attemptId = expectOk(
       startAttempt(db, viewJob(db, jobId)!, {
         lever: 'drawn',

@@ -100,34 +100,6 @@ describe('readings.csv of a job', () => {
   });
 });
 
-describe('backup of the bench', () => {
-  test('restored elsewhere it holds every reading, and what was there is kept aside', async () => {
-    const source = readyBench();
-    recordReading(source.db, source.reading(source.bore, 9.43));
-    const archive = await writeBackup(source.db, folder);
-    const target = mkdtempSync(path.join(tmpdir(), 'mellow-target-'));
-    const before = openDb(path.join(target, 'mellow.db'));
-    createJob(before, 'was here before');
-    before.$client.close();
-    expectOk(await restoreBackup(archive, target));
-    const restored = openDb(path.join(target, 'mellow.db'));
-    expect(standing(restored, source.printId)).toEqual([9.43]);
-    restored.$client.close();
-    const aside = openDb(path.join(target, 'before-restore', 'mellow.db'));
-    expect(queries.listJobs(aside)[0].job.name).toBe('was here before');
-    aside.$client.close();
-    rmSync(path.dirname(archive), { recursive: true });
-    rmSync(target, { recursive: true });
-  });
-
-  test('what is no backup is refused and changes nothing', async () => {
-    const file = path.join(folder, 'x.tar.gz');
-    writeFileSync(file, 'no archive at all');
-    expect(await restoreBackup(file, folder)).toEqual({ ok: false, issue: { code: 'notABackup' } });
-    expect(readdirSync(folder)).toEqual(['x.tar.gz']);
-  });
-});
-
 test('house rules have defaults and stay as they were set', () => {
   const db = emptyBench();
   expect(readHouseRules(db)).toEqual(HOUSE_DEFAULTS);

@@ -1,7 +1,7 @@
 import { expect, test } from '@jest/globals';
 import { tables } from '@/store';
 import { startSession } from '@/subjects/caliper';
-import { viewJob } from '@/subjects/job';
+import { notePrint, viewJob } from '@/subjects/job';
 import { readyBench, standing } from '@/testing/bench';
 import { recordReading } from '../record-reading';
 import { recordTry } from '../record-try';
@@ -38,21 +38,21 @@ test('asked and confirmed it is kept; a size of zero never is', () => {
 });
 
 test('taken back, a reading stands no more and stays on record', () => {
-  const { db, bore, width, printId, reading } = readyBench();
+  const { db, jobId, bore, width, printId, reading } = readyBench();
   recordReading(db, reading(bore, 9.43));
   recordReading(db, reading(width, 20.05));
-  expect(takeBackReading(db, printId)).toMatchObject({ ok: true, value: { readingMm: 20.05 } });
+  expect(takeBackReading(db, jobId, printId)).toMatchObject({ ok: true, value: { readingMm: 20.05 } });
   expect(standing(db, printId)).toEqual([9.43]);
   expect(db.select().from(tables.readings).all()).toHaveLength(2);
-  expect(takeBackReading(db, printId).ok).toBe(true);
-  expect(takeBackReading(db, printId)).toEqual({ ok: false, issue: { code: 'nothingToTakeBack' } });
+  expect(takeBackReading(db, jobId, printId).ok).toBe(true);
+  expect(takeBackReading(db, jobId, printId)).toEqual({ ok: false, issue: { code: 'nothingToTakeBack' } });
 });
 
 test('one named reading can be taken back from the middle', () => {
-  const { db, bore, printId, reading } = readyBench();
+  const { db, jobId, bore, printId, reading } = readyBench();
   const first = recordReading(db, reading(bore, 9.43));
   recordReading(db, reading(bore, 9.44));
-  takeBackReading(db, printId, first.ok ? first.value.id : 0);
+  takeBackReading(db, jobId, printId, first.ok ? first.value.id : 0);
   expect(standing(db, printId)).toEqual([9.44]);
 });
 
@@ -104,12 +104,18 @@ test('readings of another state are not mixed into one size', () => {
 });
 
 test('a sitting is open for its print only, and remembered for the next', () => {
-  const { db, jobId, instrumentId } = readyBench();
+  const { db, jobId, attemptId, instrumentId } = readyBench();
   const sitting = sitDown(db, viewJob(db, jobId)!);
   expect(sitting.open?.instrument.id).toBe(instrumentId);
   expect(sitting.simulatedPrint).toBe(true);
+  // The clock was set back by years meanwhile: what was printed is what counts.
   db.update(tables.sessions)
     .set({ startedAt: new Date(0) })
+    .run();
+  expect(sitDown(db, viewJob(db, jobId)!).open).toBeDefined();
+  notePrint(db, attemptId);
+  db.update(tables.prints)
+    .set({ madeAt: new Date(0) })
     .run();
   const later = sitDown(db, viewJob(db, jobId)!);
   expect(later.open).toBeUndefined();

@@ -1,5 +1,5 @@
 import { afterEach, beforeEach, expect, test } from '@jest/globals';
-import { mkdtempSync, readdirSync, rmSync } from 'node:fs';
+import { mkdtempSync, readdirSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { buffer } from 'node:stream/consumers';
@@ -8,7 +8,7 @@ import { LARGEST_PICTURE_BYTES } from '@/core/need';
 import { expectOk } from '@/core/result';
 import { writeBackup } from '@/subjects/house';
 import { copyJob } from '@/subjects/job';
-import { readyBench } from '@/testing/bench';
+import { benchOnDisk, readyBench } from '@/testing/bench';
 import { keepPicture } from '../keep-picture';
 import { putPictureAway } from '../put-picture-away';
 import { listPictures, openPicture } from '../view-pictures';
@@ -25,9 +25,9 @@ const PNG = new Uint8Array([0x89, 0x50, 0x4e, 0x47, 1, 2, 3]);
 
 test('a photo is kept with its job under the kind that its bytes say, and put away again', async () => {
   const { db, jobId } = readyBench();
-  const id = expectOk(keepPicture(db, folder, jobId, { bytes: PNG, caption: 'the old wheel' }));
+  const id = expectOk(await keepPicture(db, folder, jobId, { bytes: PNG, caption: 'the old wheel' }));
   expectOk(
-    keepPicture(db, folder, jobId, { bytes: new Uint8Array([0xff, 0xd8, 0xff, 0]), caption: 'again' }),
+    await keepPicture(db, folder, jobId, { bytes: new Uint8Array([0xff, 0xd8, 0xff, 0]), caption: 'again' }),
   );
   expect(listPictures(db, jobId).map(({ type, caption }) => [type, caption])).toEqual([
     ['png', 'the old wheel'],
@@ -36,41 +36,60 @@ test('a photo is kept with its job under the kind that its bytes say, and put aw
   const opened = openPicture(db, folder, id)!;
   expect(new Uint8Array(await buffer(opened.stream))).toEqual(PNG);
   expect(opened).toMatchObject({ bytes: PNG.length, type: 'png' });
-  putPictureAway(db, id);
+  putPictureAway(db, jobId, id);
   expect(listPictures(db, jobId)).toHaveLength(1);
   expect(openPicture(db, folder, 999)).toBeUndefined();
 });
 
-test('what is no picture, or too large, is refused and nothing is written', () => {
+test('what is no picture, or too large, is refused and nothing is written', async () => {
   const { db, jobId } = readyBench();
   const keep = (bytes: Uint8Array) => keepPicture(db, folder, jobId, { bytes, caption: '' });
-  expect(keep(new TextEncoder().encode('<svg onload="x">'))).toEqual({
+  expect(await keep(new TextEncoder().encode('<svg onload="x">'))).toEqual({
     ok: false,
     issue: { code: 'notAPicture' },
   });
   const large = new Uint8Array(LARGEST_PICTURE_BYTES + 1);
   large.set(PNG);
-  expect(keep(large)).toMatchObject({ ok: false, issue: { code: 'pictureTooLarge' } });
+  expect(await keep(large)).toMatchObject({ ok: false, issue: { code: 'pictureTooLarge' } });
   expect(readdirSync(folder)).toEqual([]);
 });
 
 test('pictures go into the backup', async () => {
-  const { db, jobId } = readyBench();
-  expectOk(keepPicture(db, folder, jobId, { bytes: PNG, caption: '' }));
-  const archive = await writeBackup(db, folder);
+  const { db, jobId, folder: own, opened, end } = benchOnDisk();
+  expectOk(await keepPicture(db, own, jobId, { bytes: PNG, caption: '' }));
+  const archive = expectOk(await writeBackup(opened));
   const names: string[] = [];
   await list({ file: archive, onReadEntry: (entry) => names.push(entry.path) });
   expect(names.some((name) => /^pictures\/[0-9a-f]{64}\.png$/.test(name))).toBe(true);
-  rmSync(path.dirname(archive), { recursive: true, force: true });
+  end();
 });
 
-test('a copied job has the pictures of the first, and putting one away in it leaves the other’s', () => {
+test('a half one from an older version is replaced when the same picture is sent again', async () => {
   const { db, jobId } = readyBench();
-  expectOk(keepPicture(db, folder, jobId, { bytes: PNG, caption: 'the old wheel' }));
+  const id = expectOk(await keepPicture(db, folder, jobId, { bytes: PNG, caption: '' }));
+  const [name] = readdirSync(path.join(folder, 'pictures'));
+  writeFileSync(path.join(folder, 'pictures', name), PNG.subarray(0, 3));
+  expectOk(await keepPicture(db, folder, jobId, { bytes: PNG, caption: 'again' }));
+  expect(new Uint8Array(await buffer(openPicture(db, folder, id)!.stream))).toEqual(PNG);
+  expect(readdirSync(path.join(folder, 'pictures'))).toEqual([name]);
+});
+
+test('a picture for a job that is not there is refused and leaves nothing', async () => {
+  const { db } = readyBench();
+  expect(await keepPicture(db, folder, 999, { bytes: PNG, caption: '' })).toEqual({
+    ok: false,
+    issue: { code: 'gone' },
+  });
+  expect(readdirSync(folder)).toEqual([]);
+});
+
+test('a copied job has the pictures of the first, and putting one away in it leaves the other’s', async () => {
+  const { db, jobId } = readyBench();
+  expectOk(await keepPicture(db, folder, jobId, { bytes: PNG, caption: 'the old wheel' }));
   const copyId = expectOk(copyJob(db, jobId));
   const [copied] = listPictures(db, copyId);
   expect(copied.caption).toBe('the old wheel');
-  putPictureAway(db, copied.id);
+  putPictureAway(db, copyId, copied.id);
   expect(listPictures(db, copyId)).toEqual([]);
   expect(listPictures(db, jobId)).toHaveLength(1);
 });

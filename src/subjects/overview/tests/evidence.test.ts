@@ -44,7 +44,7 @@ const MATE = { name: 'sleeve', material: 'steel', origin: 'bought', irreplaceabl
 
 const CHANGES: readonly (readonly [string, (bench: Bench) => unknown])[] = [
   ['a reading', ({ db, bore, reading }) => recordReading(db, reading(bore, 9.5))],
-  ['a reading taken back', ({ db, printId }) => takeBackReading(db, printId)],
+  ['a reading taken back', ({ db, jobId, printId }) => takeBackReading(db, jobId, printId)],
   [
     'a word of fit',
     ({ db, bore, printId }) =>
@@ -88,7 +88,12 @@ const CHANGES: readonly (readonly [string, (bench: Bench) => unknown])[] = [
   ],
   [
     'readings from a file',
-    ({ db, jobId }) => importReadings(db, jobId, exportReadings(db, jobId).replace('9.48', '9.47')),
+    ({ db, jobId }) =>
+      importReadings(
+        db,
+        jobId,
+        exportReadings(db, jobId).replace(',reading_id', ',who').replace('9.48', '9.47'),
+      ),
   ],
 ];
 

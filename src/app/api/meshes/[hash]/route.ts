@@ -1,13 +1,10 @@
 import { Readable } from 'node:stream';
 import { bench } from '@/subjects/house';
 import { openMesh } from '@/subjects/records';
-import { refusal } from '../../answers';
+import { answering, refusal } from '../../answers';
 
 /** The bytes of a kept part; they never change under their hash. */
-export async function GET(
-  request: Request,
-  { params }: { params: Promise<{ hash: string }> },
-): Promise<Response> {
+export const GET = answering(async (request: Request, { params }: { params: Promise<{ hash: string }> }) => {
   const { hash } = await params;
   const mesh = /^[0-9a-f]{64}$/.test(hash) ? openMesh(bench().folder, hash) : undefined;
   if (mesh === undefined) return refusal('There is no such part on this bench.', 404);
@@ -18,4 +15,4 @@ export async function GET(
       'Cache-Control': 'private, max-age=31536000, immutable',
     },
   });
-}
+});

@@ -1,23 +1,22 @@
 import { Readable } from 'node:stream';
 import { bench } from '@/subjects/house';
 import { openPicture } from '@/subjects/need';
-import { refusal } from '../../answers';
+import { answering, idIn, refusal } from '../../answers';
 
 const TYPES = { jpg: 'image/jpeg', png: 'image/png', webp: 'image/webp' } as const;
 
 /** The bytes of a photo or sketch. */
-export async function GET(
-  request: Request,
-  { params }: { params: Promise<{ pictureId: string }> },
-): Promise<Response> {
-  const { db, folder } = bench();
-  const picture = openPicture(db, folder, Number((await params).pictureId));
-  if (picture === undefined) return refusal('There is no such picture on this bench.', 404);
-  return new Response(Readable.toWeb(picture.stream) as ReadableStream, {
-    headers: {
-      'Content-Type': TYPES[picture.type],
-      'Content-Length': String(picture.bytes),
-      'Cache-Control': 'private, max-age=31536000, immutable',
-    },
-  });
-}
+export const GET = answering(
+  async (request: Request, { params }: { params: Promise<{ pictureId: string }> }) => {
+    const { db, folder } = bench();
+    const picture = openPicture(db, folder, idIn((await params).pictureId) ?? 0);
+    if (picture === undefined) return refusal('There is no such picture on this bench.', 404);
+    return new Response(Readable.toWeb(picture.stream) as ReadableStream, {
+      headers: {
+        'Content-Type': TYPES[picture.type],
+        'Content-Length': String(picture.bytes),
+        'Cache-Control': 'private, max-age=31536000, immutable',
+      },
+    });
+  },
+);

@@ -13,7 +13,7 @@ import { type FormAnswer, GONE_WORDS, refused } from '@/subjects/language/shared
 
 type Lever = (view: JobView) => Omit<NewAttempt, 'reason'>;
 
-function start(jobId: number, data: FormData, lever: Lever): FormAnswer {
+function start(jobId: number, data: FormData, lever: Lever): Promise<FormAnswer> {
   const { db } = bench();
   return answerForm({
     form: attemptForm,

@@ -28,7 +28,7 @@ export async function beginSession(jobId: number, _before: FormAnswer, data: For
 
 export async function takeBack(jobId: number, printId: number, readingId?: number): Promise<string> {
   if (!areIds(jobId, printId, ...(readingId === undefined ? [] : [readingId]))) return GONE_WORDS;
-  const taken = takeBackReading(bench().db, printId, readingId);
+  const taken = takeBackReading(bench().db, jobId, printId, readingId);
   changedJob(jobId);
   return taken.ok
     ? `Took back ${formatMm(taken.value.readingMm)} of ${taken.value.feature.name}.`
@@ -37,7 +37,7 @@ export async function takeBack(jobId: number, printId: number, readingId?: numbe
 
 export async function makePrint(jobId: number, attemptId: number): Promise<void> {
   if (!areIds(jobId, attemptId)) return;
-  notePrint(bench().db, attemptId);
+  notePrint(bench().db, attemptId, jobId);
   changedJob(jobId);
 }
 
@@ -47,7 +47,7 @@ export async function tapRung(jobId: number, printId: number, data: FormData): P
     form: rungForm,
     data,
     ids: [jobId, printId],
-    verb: (wanted) => recordRung(bench().db, { printId, ...wanted }),
+    verb: (wanted) => recordRung(bench().db, { printId, ...wanted }, jobId),
     refusal: () => GONE_WORDS,
     changed: () => changedJob(jobId),
   });
@@ -60,13 +60,13 @@ export async function touchAll(
   rungs: readonly number[],
 ): Promise<FormAnswer> {
   if (!areIds(jobId, printId, ...rungs)) return refused(GONE_WORDS);
-  const tried = tryAllRungs(bench().db, printId, rungs);
+  const tried = tryAllRungs(bench().db, jobId, printId, rungs);
   changedJob(jobId);
   return tried.ok ? done() : refused(describeSimulatedIssue(tried.issue));
 }
 
 export async function saveBroken(jobId: number, printId: number, note: string): Promise<void> {
   if (!areIds(jobId, printId)) return;
-  noteBroken(bench().db, printId, String(note).trim().slice(0, 200));
+  noteBroken(bench().db, jobId, printId, String(note).trim().slice(0, 200));
   changedJob(jobId);
 }

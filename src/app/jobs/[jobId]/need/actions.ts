@@ -4,6 +4,7 @@ import { redirect } from 'next/navigation';
 import { answerForm } from '@/app/_actions/answer-form';
 import { changedHouse, changedJob } from '@/app/_actions/changed';
 import { areIds } from '@/app/_actions/ids';
+import { BOUNDS, isWithin } from '@/core/metrology';
 import { bench } from '@/subjects/house';
 import {
   addFeature,
@@ -92,7 +93,10 @@ export async function placeOnPart(
   featureId: number,
   anchorMm: [number, number, number],
 ): Promise<void> {
-  const isPlace = Array.isArray(anchorMm) && anchorMm.length === 3 && anchorMm.every(Number.isFinite);
+  const isPlace =
+    Array.isArray(anchorMm) &&
+    anchorMm.length === 3 &&
+    anchorMm.every((value) => isWithin(value, BOUNDS.deviation));
   if (!areIds(jobId, featureId) || !isPlace) return;
   placeFeature(bench().db, jobId, featureId, anchorMm);
   changedJob(jobId);
@@ -129,6 +133,6 @@ export async function addPicture(jobId: number, _before: FormAnswer, data: FormD
 
 export async function dropPicture(jobId: number, pictureId: number): Promise<void> {
   if (!areIds(jobId, pictureId)) return;
-  putPictureAway(bench().db, pictureId);
+  putPictureAway(bench().db, jobId, pictureId);
   changedJob(jobId);
 }

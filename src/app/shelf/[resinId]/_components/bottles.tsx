@@ -8,7 +8,7 @@ import { leftForm, bottleForm } from '@/subjects/resin/shared';
 const SMALL = 'min-h-7 px-1 text-sm underline';
 
 function Bottle({ resinId, bottle }: { resinId: number; bottle: ShelvedBottle }) {
-  const { id, batch, openedOn, fullMl, leftMl, shakenAt } = bottle;
+  const { id, batch, openedOn, fullMl, leftMl, shakenOn } = bottle;
   const name = batch === '' ? `bottle ${id}` : batch;
   return (
     <li className="border-b border-hair py-2">
@@ -16,7 +16,7 @@ function Bottle({ resinId, bottle }: { resinId: number; bottle: ShelvedBottle })
         <span className="font-semibold">{name}</span>{' '}
         <span className="text-sm text-soft">
           {openedOn === '' ? 'sealed' : `opened ${openedOn}`}
-          {shakenAt === null ? '' : `, shaken ${shakenAt.toISOString().slice(0, 10)}`}
+          {shakenOn === undefined ? '' : `, shaken ${shakenOn}`}
         </span>
       </p>
       <div className="my-1 h-2.5 border border-edge" aria-hidden>

@@ -3,18 +3,18 @@ import type { ReadableStream as NodeStream } from 'node:stream/web';
 import { turnPart, type Turn } from '@/subjects/check';
 import { turnInput } from '@/subjects/check/shared';
 import { bench } from '@/subjects/house';
-import { buildJobFile, keepPartFile, PART_FORMATS, type PartFormat, viewJob } from '@/subjects/job';
+import { buildJobFile, isJob, keepPartFile, PART_FORMATS, type PartFormat, viewJob } from '@/subjects/job';
 import { keepMesh } from '@/subjects/records';
 import { describeKeepIssue } from '@/subjects/records/shared';
-import { download, refusal } from '../../../answers';
+import { answering, download, idIn, refusal } from '../../../answers';
 
 type Params = { params: Promise<{ jobId: string }> };
 
 const TYPES: Readonly<Record<PartFormat, string>> = { stl: 'model/stl', '3mf': 'model/3mf' };
 
 /** The part built from sizes, or the gauge: `?drawn=next` or the newest attempt's by default, `as` stl or 3mf; `&save` names a file. */
-export async function GET(request: Request, { params }: Params): Promise<Response> {
-  const view = viewJob(bench().db, Number((await params).jobId));
+export const GET = answering(async (request: Request, { params }: Params) => {
+  const view = viewJob(bench().db, idIn((await params).jobId) ?? 0);
   const { searchParams } = new URL(request.url);
   const format = PART_FORMATS.find((each) => each === (searchParams.get('as') ?? 'stl'));
   if (format === undefined) return refusal('A part comes as stl or 3mf.', 400);
@@ -30,16 +30,17 @@ export async function GET(request: Request, { params }: Params): Promise<Respons
   return new Response(file, {
     headers: { 'Content-Type': TYPES[format], 'Cache-Control': 'no-store', ...saved },
   });
-}
+});
 
 /**
  * Takes the part's file, streamed to disk; `?attempt` keeps it for the next attempt and does not change the job,
  * `?turn` takes the places of the features along.
  */
-export async function POST(request: Request, { params }: Params): Promise<Response> {
-  if (request.body === null) return refusal(describeKeepIssue({ code: 'emptyFile' }), 400);
+export const POST = answering(async (request: Request, { params }: Params) => {
   const { db, folder } = bench();
-  const jobId = Number((await params).jobId);
+  const jobId = idIn((await params).jobId);
+  if (jobId === undefined || !isJob(db, jobId)) return refusal('There is no such job on this bench.', 404);
+  if (request.body === null) return refusal(describeKeepIssue({ code: 'emptyFile' }), 400);
   const { searchParams } = new URL(request.url);
   const name = (searchParams.get('name') ?? 'part.stl').slice(0, 120);
   const turn = readTurn(searchParams.get('turn'));
@@ -50,11 +51,11 @@ export async function POST(request: Request, { params }: Params): Promise<Respon
     body: Readable.fromWeb(request.body as NodeStream),
     announced: length === null ? undefined : Number(length),
   });
-  if (!kept.ok) return refusal(describeKeepIssue(kept.issue), 400);
+  if (!kept.ok) return refusal(describeKeepIssue(kept.issue), kept.issue.code === 'tooLarge' ? 413 : 400);
   if (turn !== undefined) turnPart(db, jobId, { meshHash: kept.value, name }, turn);
   else if (!searchParams.has('attempt')) keepPartFile(db, jobId, kept.value, name);
   return Response.json({ hash: kept.value });
-}
+});
 
 function readTurn(text: string | null): Turn | undefined | 'unreadable' {
   if (text === null) return undefined;

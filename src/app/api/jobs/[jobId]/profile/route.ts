@@ -1,14 +1,11 @@
 import { profileToDxf, profileToSvg } from '@/core/solids';
 import { bench } from '@/subjects/house';
 import { outlineOfJob, viewJob } from '@/subjects/job';
-import { download, refusal } from '../../../answers';
+import { answering, download, idIn, refusal } from '../../../answers';
 
 /** The outline at drawn sizes: `?as=dxf` or `svg`, `&drawn=next` or the newest attempt's. */
-export async function GET(
-  request: Request,
-  { params }: { params: Promise<{ jobId: string }> },
-): Promise<Response> {
-  const view = viewJob(bench().db, Number((await params).jobId));
+export const GET = answering(async (request: Request, { params }: { params: Promise<{ jobId: string }> }) => {
+  const view = viewJob(bench().db, idIn((await params).jobId) ?? 0);
   const { searchParams } = new URL(request.url);
   const outline = view && outlineOfJob(view, searchParams.get('drawn') === 'next' ? 'next' : 'newest');
   if (view === undefined || outline === undefined)
@@ -21,4 +18,4 @@ export async function GET(
       ...download(`${view.job.name}.${isDxf ? 'dxf' : 'svg'}`),
     },
   });
-}
+});

@@ -1,25 +1,35 @@
+import { after } from 'next/server';
 import { bench } from '@/subjects/house';
-import { exportReadings, importReadings } from '@/subjects/measure';
+import { isJob } from '@/subjects/job';
+import { exportReadings, importReadingsSteps } from '@/subjects/measure';
 import { describeImportIssue } from '@/subjects/measure/shared';
-import { download, refusal } from '../../../answers';
+import { answering, download, idIn, refusal, takeText } from '../../../answers';
+import { answerInTurns } from '../../../in-turns';
 
 type Params = { params: Promise<{ jobId: string }> };
 
 const LARGEST_CSV_BYTES = 64 * 1024 * 1024;
 
+const noJob = () => refusal('There is no such job on this bench.', 404);
+
 /** The job's standing readings as readings.csv. */
-export async function GET(request: Request, { params }: Params): Promise<Response> {
-  const csv = exportReadings(bench().db, Number((await params).jobId));
-  return new Response(csv, {
+export const GET = answering(async (_request: Request, { params }: Params) => {
+  const jobId = idIn((await params).jobId);
+  const { db } = bench();
+  if (jobId === undefined || !isJob(db, jobId)) return noJob();
+  return new Response(exportReadings(db, jobId), {
     headers: { 'Content-Type': 'text/csv; charset=utf-8', ...download('readings.csv') },
   });
-}
+});
 
 /** Takes a readings.csv into the job: all of it or nothing. */
-export async function POST(request: Request, { params }: Params): Promise<Response> {
-  if (Number(request.headers.get('content-length') ?? 0) > LARGEST_CSV_BYTES)
-    return refusal('The file is larger than 64 MB. Split it.', 400);
-  const imported = importReadings(bench().db, Number((await params).jobId), await request.text());
-  if (!imported.ok) return refusal(describeImportIssue(imported.issue), 400);
-  return Response.json(imported.value);
-}
+export const POST = answering(async (request: Request, { params }: Params) => {
+  const jobId = idIn((await params).jobId);
+  const { db } = bench();
+  if (jobId === undefined || !isJob(db, jobId)) return noJob();
+  const text = await takeText(request, LARGEST_CSV_BYTES);
+  if (!text.ok) return text.issue;
+  return answerInTurns(request, importReadingsSteps(db, jobId, text.value, after), (imported) =>
+    imported.ok ? Response.json(imported.value) : refusal(describeImportIssue(imported.issue), 400),
+  );
+});

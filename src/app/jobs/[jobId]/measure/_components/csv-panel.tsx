@@ -1,6 +1,6 @@
 'use client';
 
-import { buttonLook, Note, Problem, useTakeFile } from '@/ui';
+import { buttonLook, FileAnswer, useTakeFile } from '@/ui';
 
 interface Imported {
   readonly readings: number;
@@ -10,7 +10,7 @@ interface Imported {
 
 /** readings.csv out and in: all of a file is taken, or nothing of it. */
 export function CsvPanel({ jobId }: { jobId: number }) {
-  const { said, take } = useTakeFile<Imported>(
+  const { take, ...answer } = useTakeFile<Imported>(
     `/api/jobs/${jobId}/readings`,
     ({ readings, alreadyHere, newFeatures }) =>
       `${readings} readings taken in, ${alreadyHere} were here already, ${newFeatures} features are new.`,
@@ -26,7 +26,7 @@ export function CsvPanel({ jobId }: { jobId: number }) {
         <span className="mb-1 block">Take a readings.csv in; features and prints that are new are made</span>
         <input type="file" accept=".csv,text/csv" onChange={(event) => void take(event.target.files?.[0])} />
       </label>
-      {said !== undefined && (said.ok ? <Note>{said.text}</Note> : <Problem>{said.text}</Problem>)}
+      <FileAnswer {...answer} />
     </div>
   );
 }

@@ -1,0 +1,31 @@
+'use client';
+
+import { useState } from 'react';
+import { Button, Problem } from '@/ui';
+
+/** Saves the whole bench in one file; what stands against it is said before anything is downloaded. */
+export function BackupButton() {
+  const [refusal, setRefusal] = useState<string | undefined>();
+  const save = async () => {
+    setRefusal(undefined);
+    try {
+      const asked = await fetch('/api/backup?check');
+      // A download, not a page to go to.
+      // eslint-disable-next-line @next/next/no-location-assign-relative-destination
+      if (asked.ok) window.location.assign('/api/backup');
+      else setRefusal(((await asked.json()) as { message: string }).message);
+    } catch {
+      setRefusal('the bench does not answer. Check that it is running, then try again.');
+    }
+  };
+  return (
+    <>
+      <Button onClick={() => void save()}>Back up the bench</Button>
+      {refusal !== undefined && (
+        <div className="mt-3">
+          <Problem>{refusal}</Problem>
+        </div>
+      )}
+    </>
+  );
+}

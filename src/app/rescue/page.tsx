@@ -1,0 +1,41 @@
+import type { Metadata } from 'next';
+import { connection } from 'next/server';
+import { OriginalsPanel } from '@/app/house/_components/originals-panel';
+import { RestorePanel } from '@/app/house/_components/restore-panel';
+import { examineBench, viewOriginals } from '@/subjects/house';
+import { describeBenchTrouble } from '@/subjects/house/shared';
+import { Link, Note, Problem } from '@/ui';
+
+export const metadata: Metadata = { title: 'Rescue' };
+
+/** What is wrong with the bench, and the ways back. It needs nothing of the bench that is there. */
+export default async function RescuePage() {
+  await connection();
+  const trouble = examineBench();
+  return (
+    <div className="mx-auto max-w-2xl space-y-6 px-4 py-8 sm:px-6">
+      <h1 className="text-3xl">
+        {trouble === undefined ? 'The bench is sound' : 'The bench cannot be opened'}
+      </h1>
+      {trouble === undefined ? (
+        <Note>
+          Its database was read through and nothing is wrong with it. <Link href="/">Go on to Today</Link>
+        </Note>
+      ) : (
+        <Problem>
+          <span className="break-words">{describeBenchTrouble(trouble)}</span>
+        </Problem>
+      )}
+      <section aria-labelledby="ways-title">
+        <h2 id="ways-title" className="text-lg">
+          Put a backup in its place
+        </h2>
+        <p className="text-soft">
+          The bench that is there now is kept as it is, whatever its state, until you delete it.
+        </p>
+        <RestorePanel />
+        <OriginalsPanel {...viewOriginals()} />
+      </section>
+    </div>
+  );
+}

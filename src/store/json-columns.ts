@@ -1,0 +1,54 @@
+import { getTableColumns, getTableName, is } from 'drizzle-orm';
+import { CasingCache } from 'drizzle-orm/casing';
+import { SQLiteTable } from 'drizzle-orm/sqlite-core';
+import * as schema from './schema';
+
+interface JsonColumn {
+  readonly table: string;
+  readonly column: string;
+  /** SQL that is true of a cell that can be read. */
+  readonly isSound: string;
+}
+
+/** What every cell has, by table and column; the ones not named are objects or lists. */
+const MEMBERS: Readonly<Record<string, Readonly<Record<string, string>>>> = {
+  'resins.sheet': { '$.family': 'text', '$.quotes': 'array', '$.cautions': 'array' },
+  'resins.recipe': { $: 'array' },
+  'proofs.test': { '$.kind': 'text', '$.test': 'object' },
+  'jobs.claims': { $: 'array' },
+  'jobs.stance': { '$.kind': 'text' },
+  'checks.stance': { '$.kind': 'text' },
+  'checks.findings': { $: 'array' },
+  'finding_verdicts.finding': { '$.code': 'text' },
+  'ledger_lines.entry': { '$.code': 'text' },
+  'signatures.reading_ids': { $: 'array' },
+  'signatures.report': { '$.parameters': 'array', '$.features': 'array' },
+  'features.anchor': { $: 'array' },
+};
+
+function soundness(table: string, column: string): string {
+  const cell = `"${column}"`;
+  const members = MEMBERS[`${table}.${column}`];
+  const shape =
+    members === undefined
+      ? `json_type(${cell}) in ('object', 'array')`
+      : Object.entries(members)
+          .map(([at, type]) => `ifnull(json_type(${cell}, '${at}'), '') = '${type}'`)
+          .join(' and ');
+  // The order of CASE is kept: what is no JSON is not looked into.
+  return `case when json_valid(${cell}) then ${shape} else 0 end`;
+}
+
+/** Every column that holds JSON, and how a cell of it can be told to be sound. */
+export function listJsonColumns(): JsonColumn[] {
+  const casing = new CasingCache('snake_case');
+  return Object.values(schema)
+    .filter((each) => is(each, SQLiteTable))
+    .flatMap((each) => {
+      const table = getTableName(each);
+      return Object.values(getTableColumns(each))
+        .filter(({ columnType }) => columnType === 'SQLiteTextJson')
+        .map((column) => casing.getColumnCasing(column))
+        .map((column) => ({ table, column, isSound: soundness(table, column) }));
+    });
+}

@@ -1,0 +1,1 @@
+ALTER TABLE `jobs` DROP COLUMN `need_changed_at`;

@@ -1,2 +1,0 @@
-/** Longest size anybody prints, mm. */
-export const LONGEST_MM = 2000;
