@@ -1,6 +1,11 @@
 /** @jest-environment jsdom */
 import { beforeEach, describe, expect, jest, test } from '@jest/globals';
 import { act, renderHook, waitFor } from '@testing-library/react';
+import { ReadableStream } from 'node:stream/web';
+import { TextDecoder, TextEncoder } from 'node:util';
+
+// Browsers have it; the stand-in for one does not.
+Object.assign(globalThis, { TextDecoder });
 
 const refresh = jest.fn();
 jest.unstable_mockModule('next/navigation', () => ({ useRouter: () => ({ refresh }) }));
@@ -115,6 +120,61 @@ describe('a file that is taken in', () => {
       ok: false,
       text: expect.stringContaining('nothing was taken in'),
     });
+  });
+
+  /** An answer that comes line by line, as the test lets it. */
+  function followed() {
+    let send!: (text: string) => void;
+    let end!: () => void;
+    const body = new ReadableStream<Uint8Array>({
+      start(controller) {
+        send = (text) => controller.enqueue(new TextEncoder().encode(text));
+        end = () => controller.close();
+      },
+    });
+    answerWith({
+      ok: true,
+      headers: new Headers({ 'Content-Type': 'application/x-ndjson' }),
+      body,
+    } as unknown as Response);
+    return { send: (text: string) => send(text), end: () => end() };
+  }
+
+  test('shows how far it is, in whatever pieces the lines come, and last what was taken', async () => {
+    const lines = followed();
+    const { result } = open();
+    act(() => void result.current.take(file));
+    await act(async () => lines.send('{"share":0.25}\n{"sha'));
+    await waitFor(() => expect(result.current.taking).toEqual({ share: 0.25 }));
+    await act(async () => lines.send('re":0.5}\n{"status":200,"body":{"rows":3}}\n'));
+    await waitFor(() => expect(result.current.said).toEqual({ ok: true, text: '3 rows' }));
+    expect(result.current.taking).toBeUndefined();
+  });
+
+  test('a refusal at the end of the lines is told, and lines that end early are a lost connection', async () => {
+    let lines = followed();
+    const { result } = open();
+    act(() => void result.current.take(file));
+    await act(async () => lines.send('{"status":400,"body":{"message":"line 7: blank"}}\n'));
+    await waitFor(() => expect(result.current.said).toEqual({ ok: false, text: 'line 7: blank' }));
+    lines = followed();
+    act(() => void result.current.take(file));
+    await act(async () => lines.end());
+    await waitFor(() => expect(result.current.said?.text).toContain('nothing was taken in'));
+  });
+
+  test('stopped, it says so and the page is read anew', async () => {
+    globalThis.fetch = jest.fn(
+      (_address: unknown, { signal }: RequestInit = {}) =>
+        new Promise((_, reject) => signal?.addEventListener('abort', () => reject(new Error('aborted')))),
+    ) as unknown as typeof fetch;
+    const { result } = open();
+    act(() => void result.current.take(file));
+    await waitFor(() => expect(result.current.taking).toEqual({}));
+    await act(async () => result.current.stop());
+    await waitFor(() => expect(result.current.said?.text).toContain('Stopped'));
+    expect(result.current.taking).toBeUndefined();
+    expect(refresh).toHaveBeenCalled();
   });
 
   test('no file is no question', async () => {

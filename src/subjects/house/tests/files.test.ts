@@ -1,20 +1,18 @@
 import { afterEach, beforeEach, describe, expect, test } from '@jest/globals';
 import { createHash } from 'node:crypto';
-import { existsSync, mkdtempSync, readdirSync, rmSync, writeFileSync } from 'node:fs';
+import { existsSync, mkdtempSync, readdirSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { Readable } from 'node:stream';
 import { LARGEST_FILE_BYTES } from '@/core/mesh';
 import { expectOk } from '@/core/result';
-import { openDb, queries } from '@/store';
+import { queries } from '@/store';
 import { createJob } from '@/subjects/job';
-import { exportReadings, importReadings, recordReading } from '@/subjects/measure';
+import { exportReadings, importReadings } from '@/subjects/measure';
 import { findMesh, keepMesh, openMesh, readMesh } from '@/subjects/records';
-import { emptyBench, readyBench, standing } from '@/testing/bench';
+import { emptyBench, readyBench } from '@/testing/bench';
 import { readReference } from '@/testing/reference';
-import { writeBackup } from '../back-up-bench';
 import { writeHouseRules } from '../change-house-rules';
-import { restoreBackup } from '../restore-bench';
 import { HOUSE_DEFAULTS, readHouseRules } from '../view-house-rules';
 
 let folder: string;
