@@ -69,15 +69,15 @@ export function installPackages() {
   writeFileSync(STAMP, wanted);
 }
 
-/** Chromium and its driver from Debian's packages, for the browser tests. */
-export function installBrowser() {
-  if (existsSync('/usr/bin/chromium') && existsSync('/usr/bin/chromedriver')) return;
-  console.log('Installing Chromium and its driver …');
+/** From Debian's packages: Chromium and its driver for the browser tests, and the tracer that ends writes half way. */
+export function installTestTools() {
+  if (['chromium', 'chromedriver', 'strace'].every((name) => existsSync(`/usr/bin/${name}`))) return;
+  console.log('Installing Chromium, its driver and strace …');
   const asRoot = process.getuid?.() === 0 ? [] : ['sudo'];
   const apt = (...args) => {
     const [command, ...rest] = [...asRoot, 'apt-get', ...args];
     run(command, rest, { DEBIAN_FRONTEND: 'noninteractive' });
   };
   apt('update', '-qq');
-  apt('install', '-y', '-qq', '--no-install-recommends', 'chromium', 'chromium-driver');
+  apt('install', '-y', '-qq', '--no-install-recommends', 'chromium', 'chromium-driver', 'strace');
 }

@@ -3,7 +3,7 @@ import { spawnSync } from 'node:child_process';
 import { existsSync, mkdirSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import path from 'node:path';
 import { buildIfNeeded } from './build.mjs';
-import { installBrowser, installPackages } from './install.mjs';
+import { installTestTools, installPackages } from './install.mjs';
 
 const ESM = '--experimental-vm-modules --no-warnings';
 let passed = 0;
@@ -54,7 +54,7 @@ function jest(name, config, temporary) {
 }
 
 installPackages();
-installBrowser();
+installTestTools();
 mkdirSync('.tmp', { recursive: true });
 const temporary = mkdtempSync(path.resolve('.tmp/test-'));
 try {

@@ -35,7 +35,7 @@ export const lineOf = (longest: number) =>
       fc.string({ unit: 'binary', minLength: 1, maxLength: longest }),
       fc.string({ minLength: 1, maxLength: longest }),
     )
-    // eslint-disable-next-line no-control-regex -- control characters are what the doors take out
+
     .map((text) => text.replace(/[\u0000-\u001f\u007f]+/g, ' ').trim())
     .filter((text) => text !== '' && text.length <= longest && !/\p{Surrogate}/u.test(text));
 
