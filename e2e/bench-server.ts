@@ -1,4 +1,5 @@
 import { type ChildProcess, spawn } from 'node:child_process';
+import { once } from 'node:events';
 import { cpSync, mkdtempSync, rmSync } from 'node:fs';
 import { createServer } from 'node:net';
 import { tmpdir } from 'node:os';
@@ -25,9 +26,16 @@ export function freePort(): Promise<number> {
   });
 }
 
-/** Starts the server on a folder and waits until it answers. */
-export async function startServer(folder: string, port: number): Promise<ChildProcess> {
-  const child = spawn(process.execPath, ['scripts/server.mjs', '--port', String(port)], {
+/** What a server says that is started on a folder and ends by itself; undefined when it goes on serving. */
+export async function refusalOf(folder: string): Promise<{ code: number | null; said: string }> {
+  const child = spawnServer(folder, await freePort());
+  const said = collect(child);
+  const [code] = (await once(child, 'exit')) as [number | null];
+  return { code, said: said() };
+}
+
+function spawnServer(folder: string, port: number): ChildProcess {
+  return spawn(process.execPath, ['scripts/server.mjs', '--port', String(port)], {
     stdio: ['ignore', 'pipe', 'pipe'],
     env: {
       ...process.env,
@@ -37,16 +45,27 @@ export async function startServer(folder: string, port: number): Promise<ChildPr
       NEXT_TELEMETRY_DISABLED: '1',
     },
   });
+}
+
+/** All that a server has said so far. */
+function collect(child: ChildProcess): () => string {
   let said = '';
-  child.stdout.on('data', (chunk) => (said += String(chunk)));
-  child.stderr.on('data', (chunk) => (said += String(chunk)));
+  child.stdout?.on('data', (chunk) => (said += String(chunk)));
+  child.stderr?.on('data', (chunk) => (said += String(chunk)));
+  return () => said;
+}
+
+/** Starts the server on a folder and waits until it answers. */
+export async function startServer(folder: string, port: number): Promise<ChildProcess> {
+  const child = spawnServer(folder, port);
+  const said = collect(child);
   for (let tries = 0; tries < 300; tries++) {
-    if (child.exitCode !== null) throw new Error(`The server ended: ${said}`);
+    if (child.exitCode !== null) throw new Error(`The server ended: ${said()}`);
     const answer = await fetch(`http://127.0.0.1:${port}/icon.svg`).catch(() => undefined);
     if (answer?.ok) return child;
     await new Promise((resolve) => setTimeout(resolve, 100));
   }
-  throw new Error(`The server does not answer: ${said}`);
+  throw new Error(`The server does not answer: ${said()}`);
 }
 
 /** A server on a fresh bench: a copy of the demo's, or an empty one. */

@@ -30,7 +30,7 @@ server.on('request', (request, response) => {
   secure(request, response, { isDevelopment: values.dev });
   const why = findStranger(request);
   if (why !== undefined) {
-    response.writeHead(403, { 'Content-Type': 'application/json', Connection: 'close' });
+    response.writeHead(403, { 'Content-Type': 'application/json' });
     response.end(JSON.stringify({ message: why }));
     return;
   }

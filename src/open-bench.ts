@@ -1,10 +1,26 @@
-import { benchTrouble } from '@/subjects/house';
-import { describeBenchTrouble, isMendedByRestore } from '@/subjects/house/shared';
+import { benchTrouble, storageTroubleOf } from '@/subjects/house';
+import { describeBenchTrouble, describeStorageTrouble, isMendedByRestore } from '@/subjects/house/shared';
+
+function end(sentence: string): never {
+  console.error(sentence);
+  process.exit(1);
+}
+
+function open(): ReturnType<typeof benchTrouble> {
+  try {
+    return benchTrouble();
+  } catch (error) {
+    const trouble = storageTroubleOf(error);
+    return end(
+      `The bench cannot be opened: ${trouble === undefined ? String(error) : describeStorageTrouble(trouble)}`,
+    );
+  }
+}
 
 // Brings the database to the current schema. What a restore can mend is served that far; anything else is no server.
-const trouble = benchTrouble();
+const trouble = open();
 if (trouble !== undefined) {
+  if (!isMendedByRestore(trouble)) end(describeBenchTrouble(trouble));
   console.error(describeBenchTrouble(trouble));
-  if (!isMendedByRestore(trouble)) process.exit(1);
   console.error('Only Restore is served until then.');
 }

@@ -1,3 +1,5 @@
+import { Readable } from 'node:stream';
+import type { ReadableStream as NodeStream } from 'node:stream/web';
 import type { z } from 'zod';
 import { fail, ok, type Result } from '@/core/result';
 import { storageTroubleOf } from '@/subjects/house';
@@ -18,7 +20,37 @@ export function wordsOfTrouble(error: unknown): string {
 
 type Handler<Rest extends unknown[]> = (request: Request, ...rest: Rest) => Response | Promise<Response>;
 
-/** A handler that says in a sentence what keeps it from the disk: a full disk, a locked or damaged database. */
+const bodies = new WeakMap<Request, Readable>();
+
+/** The body of a request as a stream; undefined where there is none. Whoever stops reading it leaves it as it is. */
+export function bodyOf(request: Request): AsyncIterable<Buffer> | undefined {
+  if (request.body === null) return undefined;
+  const known = bodies.get(request) ?? Readable.fromWeb(request.body as NodeStream);
+  bodies.set(request, known);
+  return known.iterator({ destroyOnReturn: false });
+}
+
+/** How long the rest of a body is taken in before a refusal is sent, ms. */
+const LONGEST_REST_MS = 30_000;
+
+/**
+ * Takes in and throws away what nobody read of a body. A browser sends all of it before it reads the answer: with the rest
+ * left standing it would wait for ever, and what was said is not seen.
+ */
+async function takeRest(request: Request): Promise<void> {
+  const until = Date.now() + LONGEST_REST_MS;
+  try {
+    const rest = bodyOf(request)?.[Symbol.asyncIterator]();
+    while (rest !== undefined && (await rest.next()).done !== true) if (Date.now() > until) return;
+  } catch {
+    // Gone, or read to its end by somebody else: there is no rest.
+  }
+}
+
+/**
+ * A handler that says in a sentence what keeps it from the disk: a full disk, a locked or damaged database. What it did not
+ * read of the body is taken in before it answers.
+ */
 export function answering<Rest extends unknown[]>(handler: Handler<Rest>) {
   return async (request: Request, ...rest: Rest): Promise<Response> => {
     try {
@@ -26,15 +58,14 @@ export function answering<Rest extends unknown[]>(handler: Handler<Rest>) {
     } catch (error) {
       const words = wordsOfTrouble(error);
       return refusal(words, storageTroubleOf(error)?.code === 'diskFull' ? 507 : 503);
+    } finally {
+      await takeRest(request);
     }
   };
 }
 
 function tooLarge(limitBytes: number): Response {
-  const response = refusal(`More than ${describeBytes(limitBytes)}. Split it.`, 413);
-  // What is still on its way is not waited for.
-  response.headers.set('Connection', 'close');
-  return response;
+  return refusal(`More than ${describeBytes(limitBytes)}. Split it.`, 413);
 }
 
 /** The body of a request, which is read no further than the limit, whatever its sender says of its length. */
@@ -42,7 +73,7 @@ export async function takeBytes(request: Request, limitBytes: number): Promise<R
   if (Number(request.headers.get('content-length') ?? 0) > limitBytes) return fail(tooLarge(limitBytes));
   const chunks: Uint8Array[] = [];
   let bytes = 0;
-  for await (const chunk of request.body ?? []) {
+  for await (const chunk of bodyOf(request) ?? []) {
     bytes += chunk.length;
     if (bytes > limitBytes) return fail(tooLarge(limitBytes));
     chunks.push(chunk);

@@ -1,5 +1,5 @@
 import Database from 'better-sqlite3';
-import { mkdirSync } from 'node:fs';
+import { accessSync, constants, mkdirSync } from 'node:fs';
 import path from 'node:path';
 import { fail, ok, type Result } from '@/core/result';
 
@@ -21,6 +21,7 @@ export function holdFolder(root: string): Result<Hold, HoldIssue> {
   let lock: Database.Database | undefined;
   try {
     mkdirSync(root, { recursive: true });
+    accessSync(root, constants.R_OK | constants.W_OK | constants.X_OK);
     lock = new Database(file, { timeout: 0 });
     lock.pragma('journal_mode = MEMORY');
     lock.exec('BEGIN EXCLUSIVE');

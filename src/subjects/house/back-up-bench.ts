@@ -1,4 +1,4 @@
-import { copyFile, link, mkdir, readdir } from 'node:fs/promises';
+import { copyFile, link, mkdir, readdir, rm } from 'node:fs/promises';
 import { existsSync } from 'node:fs';
 import path from 'node:path';
 import { create } from 'tar';
@@ -27,6 +27,15 @@ export async function writeBackup({ root, folder, db }: OpenBench): Promise<Resu
   const trouble = findDatabaseTrouble(path.join(folder, DATABASE), { thorough: true });
   if (trouble !== undefined) return fail(trouble);
   const staging = arrivingFolder(root);
+  try {
+    return ok(await pack({ folder, db }, staging));
+  } catch (error) {
+    await rm(staging, { recursive: true, force: true });
+    throw error;
+  }
+}
+
+async function pack({ folder, db }: Pick<OpenBench, 'folder' | 'db'>, staging: string): Promise<string> {
   await db.$client.backup(path.join(staging, DATABASE));
   const kept = FILE_FOLDERS.filter((name) => existsSync(path.join(folder, name)));
   for (const name of kept) {
@@ -36,5 +45,5 @@ export async function writeBackup({ root, folder, db }: OpenBench): Promise<Resu
   }
   const file = path.join(staging, 'backup.tar.gz');
   await create({ gzip: true, file, cwd: staging, portable: true }, [DATABASE, ...kept]);
-  return ok(file);
+  return file;
 }

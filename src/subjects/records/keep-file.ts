@@ -1,7 +1,7 @@
 import { createHash, randomUUID } from 'node:crypto';
 import { createWriteStream, mkdirSync, rmSync } from 'node:fs';
 import path from 'node:path';
-import { type Readable, Transform } from 'node:stream';
+import { Transform } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
 import { fail, ok, type Result } from '@/core/result';
 import { ARRIVING, moveTo, syncPath } from '@/store';
@@ -10,7 +10,7 @@ import type { KeepIssue } from './words-keep';
 class TooLarge extends Error {}
 
 interface Arriving {
-  readonly body: Readable;
+  readonly body: AsyncIterable<Uint8Array>;
   /** Length that the sender named, bytes. */
   readonly announced?: number;
   readonly limitBytes: number;

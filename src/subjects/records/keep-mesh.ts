@@ -1,4 +1,3 @@
-import type { Readable } from 'node:stream';
 import { LARGEST_FILE_BYTES } from '@/core/mesh';
 import { ok, type Result } from '@/core/result';
 import { type Db, tables } from '@/store';
@@ -10,7 +9,7 @@ import type { KeepIssue } from './words-keep';
 export async function keepMesh(
   db: Db,
   folder: string,
-  file: { readonly name: string; readonly body: Readable; readonly announced?: number },
+  file: { readonly name: string; readonly body: AsyncIterable<Uint8Array>; readonly announced?: number },
 ): Promise<Result<string, KeepIssue>> {
   const arriving = { ...file, limitBytes: LARGEST_FILE_BYTES };
   const kept = await keepFile<never>(meshFolder(folder), arriving, ({ hash }) => ok(`${hash}.stl`));

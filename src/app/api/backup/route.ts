@@ -2,7 +2,6 @@ import { createReadStream, createWriteStream, rmSync, statSync } from 'node:fs';
 import path from 'node:path';
 import { Readable } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
-import type { ReadableStream as NodeStream } from 'node:stream/web';
 import {
   benchTrouble,
   examineBench,
@@ -14,7 +13,7 @@ import {
   writeBackup,
 } from '@/subjects/house';
 import { describeBenchTrouble, describeRestoreIssue } from '@/subjects/house/shared';
-import { answering, download, refusal } from '../answers';
+import { answering, bodyOf, download, refusal } from '../answers';
 
 /** Years of a shop's work, its parts included. */
 const LARGEST_BACKUP_BYTES = 64 * 1024 ** 3;
@@ -51,12 +50,12 @@ async function* upToLimit(body: AsyncIterable<Uint8Array>) {
 
 /** Puts a backup in the bench's place. It needs nothing of the bench that is there. */
 export const POST = answering(async (request: Request) => {
-  if (request.body === null) return refusal(describeRestoreIssue({ code: 'notABackup' }), 400);
+  const body = bodyOf(request);
+  if (body === undefined) return refusal(describeRestoreIssue({ code: 'notABackup' }), 400);
   const { root } = viewOriginals();
   const arriving = arrivingFolder(root);
   try {
     const archive = path.join(arriving, 'backup.tar.gz');
-    const body = Readable.fromWeb(request.body as NodeStream);
     await pipeline(body, upToLimit, createWriteStream(archive));
     const restored = await restoreBackup(archive, root);
     if (!restored.ok) return refusal(describeRestoreIssue(restored.issue), 400);

@@ -1,12 +1,10 @@
-import { Readable } from 'node:stream';
-import type { ReadableStream as NodeStream } from 'node:stream/web';
 import { turnPart, type Turn } from '@/subjects/check';
 import { turnInput } from '@/subjects/check/shared';
 import { bench } from '@/subjects/house';
 import { buildJobFile, isJob, keepPartFile, PART_FORMATS, type PartFormat, viewJob } from '@/subjects/job';
 import { keepMesh } from '@/subjects/records';
 import { describeKeepIssue } from '@/subjects/records/shared';
-import { answering, download, idIn, refusal } from '../../../answers';
+import { answering, bodyOf, download, idIn, refusal } from '../../../answers';
 
 type Params = { params: Promise<{ jobId: string }> };
 
@@ -40,7 +38,8 @@ export const POST = answering(async (request: Request, { params }: Params) => {
   const { db, folder } = bench();
   const jobId = idIn((await params).jobId);
   if (jobId === undefined || !isJob(db, jobId)) return refusal('There is no such job on this bench.', 404);
-  if (request.body === null) return refusal(describeKeepIssue({ code: 'emptyFile' }), 400);
+  const body = bodyOf(request);
+  if (body === undefined) return refusal(describeKeepIssue({ code: 'emptyFile' }), 400);
   const { searchParams } = new URL(request.url);
   const name = (searchParams.get('name') ?? 'part.stl').slice(0, 120);
   const turn = readTurn(searchParams.get('turn'));
@@ -48,7 +47,7 @@ export const POST = answering(async (request: Request, { params }: Params) => {
   const length = request.headers.get('content-length');
   const kept = await keepMesh(db, folder, {
     name,
-    body: Readable.fromWeb(request.body as NodeStream),
+    body,
     announced: length === null ? undefined : Number(length),
   });
   if (!kept.ok) return refusal(describeKeepIssue(kept.issue), kept.issue.code === 'tooLarge' ? 413 : 400);
