@@ -4,7 +4,7 @@ import type { Result } from '@/core/result';
 import { storageTroubleOf } from '@/subjects/house';
 import { describeStorageTrouble } from '@/subjects/house/shared';
 import { done, faulty, type FormAnswer, GONE_WORDS, parseForm, refused } from '@/subjects/language/shared';
-import { areIds } from './ids';
+import { areIds } from './from-page';
 
 interface Answering<Form extends z.ZodType, Value, Issue> {
   readonly form: Form;

@@ -38,7 +38,7 @@ import {
 import { simulatedBend } from '@/subjects/simulated';
 import { answerForm } from '../_actions/answer-form';
 import { changedPrinters, changedShelf } from '../_actions/changed';
-import { areIds } from '../_actions/ids';
+import { areIds, fieldOf } from '../_actions/from-page';
 
 const shown = { refusal: describeShelfChangeIssue, changed: changedShelf };
 
@@ -136,7 +136,7 @@ export async function saveVat(_before: FormAnswer, data: FormData): Promise<Form
 
 /** Keeps a bench proof of the kind that its form names. */
 export async function saveProof(resinId: number, _before: FormAnswer, data: FormData): Promise<FormAnswer> {
-  const kind = PROOF_KINDS.find((each) => each === data.get('kind'));
+  const kind = PROOF_KINDS.find((each) => each === fieldOf(data, 'kind'));
   if (kind === undefined) return refused('Choose a kind of proof.');
   return answerForm({
     form: PROOF_FORMS[kind],

@@ -6,7 +6,8 @@ import { bumpRevision } from '@/subjects/records';
 /** Takes a wish off: the limits stay as they are and are typed by hand from then on. */
 export function dropWish(db: Db, jobId: number, featureId: number): void {
   db.transaction((tx) => {
-    tx.update(tables.features)
+    const { changes } = tx
+      .update(tables.features)
       .set(NO_WISH)
       .where(
         and(
@@ -16,6 +17,6 @@ export function dropWish(db: Db, jobId: number, featureId: number): void {
         ),
       )
       .run();
-    bumpRevision(tx, jobId);
+    if (changes > 0) bumpRevision(tx, jobId);
   });
 }

@@ -5,10 +5,11 @@ import { bumpRevision } from '@/subjects/records';
 export function removeJoint(db: Db, jobId: number, jointId: number): void {
   const { joints } = tables;
   db.transaction((tx) => {
-    tx.update(joints)
+    const { changes } = tx
+      .update(joints)
       .set({ removedAt: new Date() })
       .where(and(eq(joints.id, jointId), eq(joints.jobId, jobId)))
       .run();
-    bumpRevision(tx, jobId);
+    if (changes > 0) bumpRevision(tx, jobId);
   });
 }

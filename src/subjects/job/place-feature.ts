@@ -12,10 +12,11 @@ export function placeFeature(
   if (!anchorMm.every(Number.isFinite))
     throw new RangeError('placeFeature: three finite coordinates are needed');
   db.transaction((tx) => {
-    tx.update(tables.features)
+    const { changes } = tx
+      .update(tables.features)
       .set({ anchor: anchorMm })
       .where(and(eq(tables.features.id, featureId), eq(tables.features.jobId, jobId)))
       .run();
-    bumpRevision(tx, jobId);
+    if (changes > 0) bumpRevision(tx, jobId);
   });
 }

@@ -5,10 +5,11 @@ import { bumpRevision } from '@/subjects/records';
 /** Puts a feature away; its readings stay on record and go on teaching the signature. */
 export function removeFeature(db: Db, jobId: number, featureId: number): void {
   db.transaction((tx) => {
-    tx.update(tables.features)
+    const { changes } = tx
+      .update(tables.features)
       .set({ removedAt: new Date() })
       .where(and(eq(tables.features.id, featureId), eq(tables.features.jobId, jobId)))
       .run();
-    bumpRevision(tx, jobId);
+    if (changes > 0) bumpRevision(tx, jobId);
   });
 }

@@ -255,7 +255,9 @@ export function parseForm<Schema extends z.ZodType>(
   data: FormData,
 ): Result<z.output<Schema>, FormFaults> {
   const texts = Object.fromEntries(
-    [...data].filter((entry): entry is [string, string] => typeof entry[1] === 'string'),
+    [...(data instanceof FormData ? data : [])].filter(
+      (entry): entry is [string, string] => typeof entry[1] === 'string',
+    ),
   );
   const parsed = schema.safeParse(texts);
   if (parsed.success) return ok(parsed.data);

@@ -2,7 +2,7 @@
 
 import { answerForm } from '@/app/_actions/answer-form';
 import { changedJob } from '@/app/_actions/changed';
-import { areIds } from '@/app/_actions/ids';
+import { areIds } from '@/app/_actions/from-page';
 import { fail, ok } from '@/core/result';
 import { judgeFinding, keepCheck, type LayersFound, setStance } from '@/subjects/check';
 import {

@@ -2,7 +2,7 @@
 
 import { answerForm } from '@/app/_actions/answer-form';
 import { changedJob } from '@/app/_actions/changed';
-import { areIds } from '@/app/_actions/ids';
+import { areIds } from '@/app/_actions/from-page';
 import { fail } from '@/core/result';
 import { assessSizes, planDraw } from '@/subjects/correct';
 import { attemptForm, fileSizesInput } from '@/subjects/correct/shared';
@@ -53,7 +53,7 @@ export async function printCorrected(
   _before: FormAnswer,
   data: FormData,
 ): Promise<FormAnswer> {
-  const sizes = fileSizesInput.safeParse(file.sizes);
+  const sizes = fileSizesInput.safeParse(file?.sizes);
   if (!sizes.success) return refused(GONE_WORDS);
   return start(jobId, data, () => ({
     lever: 'mesh',

@@ -2,7 +2,7 @@
 
 import { answerForm } from '@/app/_actions/answer-form';
 import { changedJob, changedShelf } from '@/app/_actions/changed';
-import { areIds } from '@/app/_actions/ids';
+import { areIds } from '@/app/_actions/from-page';
 import type { DrawnFit } from '@/core/fits';
 import { ok } from '@/core/result';
 import { askStrain, type StrainAsked } from '@/subjects/choice';

@@ -2,7 +2,7 @@
 
 import { answerForm } from '@/app/_actions/answer-form';
 import { changedJob } from '@/app/_actions/changed';
-import { areIds } from '@/app/_actions/ids';
+import { areIds } from '@/app/_actions/from-page';
 import { ok } from '@/core/result';
 import { startSession } from '@/subjects/caliper';
 import { sessionForm } from '@/subjects/caliper/shared';
@@ -59,7 +59,7 @@ export async function touchAll(
   printId: number,
   rungs: readonly number[],
 ): Promise<FormAnswer> {
-  if (!areIds(jobId, printId, ...rungs)) return refused(GONE_WORDS);
+  if (!Array.isArray(rungs) || !areIds(jobId, printId, ...(rungs as number[]))) return refused(GONE_WORDS);
   const tried = tryAllRungs(bench().db, jobId, printId, rungs);
   changedJob(jobId);
   return tried.ok ? done() : refused(describeSimulatedIssue(tried.issue));

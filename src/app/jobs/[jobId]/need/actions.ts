@@ -3,7 +3,7 @@
 import { redirect } from 'next/navigation';
 import { answerForm } from '@/app/_actions/answer-form';
 import { changedHouse, changedJob } from '@/app/_actions/changed';
-import { areIds } from '@/app/_actions/ids';
+import { areIds, fieldOf } from '@/app/_actions/from-page';
 import { BOUNDS, isWithin } from '@/core/metrology';
 import { bench } from '@/subjects/house';
 import {
@@ -115,7 +115,7 @@ export async function copyThisJob(jobId: number): Promise<void> {
 }
 
 export async function addPicture(jobId: number, _before: FormAnswer, data: FormData): Promise<FormAnswer> {
-  const file = data.get('file');
+  const file = fieldOf(data, 'file');
   if (!(file instanceof File) || file.size === 0) return refused('choose a picture first.');
   const bytes = new Uint8Array(await file.arrayBuffer());
   const { db, folder } = bench();

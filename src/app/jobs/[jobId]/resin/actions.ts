@@ -2,7 +2,7 @@
 
 import { answerForm } from '@/app/_actions/answer-form';
 import { changedJob } from '@/app/_actions/changed';
-import { areIds } from '@/app/_actions/ids';
+import { areIds } from '@/app/_actions/from-page';
 import { chooseResin, explainChoice, type ResinReasons, saveRequirement } from '@/subjects/choice';
 import { describeChoiceIssue, pickForm, requirementForm } from '@/subjects/choice/shared';
 import { bench } from '@/subjects/house';

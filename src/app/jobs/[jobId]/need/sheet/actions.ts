@@ -2,7 +2,7 @@
 
 import { answerForm } from '@/app/_actions/answer-form';
 import { changedJob } from '@/app/_actions/changed';
-import { areIds } from '@/app/_actions/ids';
+import { areIds } from '@/app/_actions/from-page';
 import { type Doubt, guessOf } from '@/core/metrology';
 import { ok } from '@/core/result';
 import { SHEET_KINDS } from '@/core/sheets';
