@@ -81,9 +81,9 @@ export async function serveBench(kind: 'demo' | 'empty'): Promise<BenchServer> {
     folder,
     process: child,
     async stop() {
+      const isRunning = child.exitCode === null && child.signalCode === null;
       const ended = new Promise((resolve) => child.once('exit', resolve));
-      child.kill('SIGKILL');
-      await ended;
+      if (child.kill('SIGKILL') && isRunning) await ended;
       rmSync(folder, { recursive: true, force: true });
     },
   };

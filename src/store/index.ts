@@ -1,5 +1,6 @@
 export { type Connection, type Db, openDb } from './client';
 export * from './bench';
+export { prepareInsert } from './insert-many';
 export { listJsonColumns } from './json-columns';
 export { type SetAside } from './set-aside-impossible';
 export { dataFolder, reopenTheBench, theBench } from './the-bench';

@@ -21,20 +21,21 @@ export const metadata: Metadata = { title: 'House' };
 /** The bench and its rules: currency, fit classes, instruments, what words mean, backup. */
 export default async function HousePage() {
   await connection();
-  const { db } = bench();
+  // Forms begin anew where another bench was put in place.
+  const { db, folder } = bench();
   const archived = glanceAtArchive(db);
   return (
     <div className="mx-auto grid max-w-5xl gap-8 px-4 py-5 sm:px-6 lg:grid-cols-2">
       <div className="space-y-8">
         <h1 className="text-3xl">House</h1>
         <section aria-label="Bench">
-          <HouseFields {...benchHouse()} />
+          <HouseFields key={folder} {...benchHouse()} />
         </section>
         <section aria-labelledby="classes-title">
           <h2 id="classes-title" className="text-lg">
             What a wish means
           </h2>
-          <ClassFields classes={benchHouse().fitClasses} />
+          <ClassFields key={folder} classes={benchHouse().fitClasses} />
         </section>
         <section aria-labelledby="check-title">
           <h2 id="check-title" className="text-lg">
@@ -44,7 +45,7 @@ export default async function HousePage() {
             Shops differ: some trust two pixels, some six; some hang a whole face from supports. These are
             yours.
           </p>
-          <CheckFields rules={benchHouse().check} />
+          <CheckFields key={folder} rules={benchHouse().check} />
         </section>
         <section aria-labelledby="backup-title">
           <h2 id="backup-title" className="text-lg">
@@ -93,7 +94,7 @@ export default async function HousePage() {
           <h2 id="schools-title" className="mb-2 text-lg">
             Where practice differs
           </h2>
-          <SchoolFields {...benchHouse()} />
+          <SchoolFields key={folder} {...benchHouse()} />
         </section>
         <section aria-labelledby="away-title">
           <h2 id="away-title" className="text-lg">

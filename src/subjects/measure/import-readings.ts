@@ -3,7 +3,16 @@ import { sql } from 'drizzle-orm';
 import { sameKind } from '@/core/metrology';
 import { fail, ok, type Result } from '@/core/result';
 import { atOnce, partOf, type Steps } from '@/core/steps';
-import { allOrNothing, type Db, evidenceChanged, kindColumns, kindOf, queries, tables } from '@/store';
+import {
+  allOrNothing,
+  type Db,
+  evidenceChanged,
+  kindColumns,
+  kindOf,
+  prepareInsert,
+  queries,
+  tables,
+} from '@/store';
 import { listInstruments } from '@/subjects/caliper';
 import { keepSignatures, type Later } from '@/subjects/printing';
 import { bumpRevision, noteLedger } from '@/subjects/records';
@@ -151,36 +160,25 @@ class ReadingsImport {
   }
 
   private prepareInsert() {
-    const value = sql.placeholder;
-    const insert = this.db
-      .insert(tables.readings)
-      .values({
-        clientKey: value('clientKey'),
-        sessionId: value('sessionId'),
-        featureId: value('featureId'),
-        printId: value('printId'),
-        readingMm: value('readingMm'),
-        heightMm: value('heightMm'),
-        takenAt: value('takenAt'),
-      })
-      .onConflictDoNothing()
-      .prepare();
-    const now = new Date();
+    const columns = [
+      'client_key',
+      'session_id',
+      'feature_id',
+      'print_id',
+      'reading_mm',
+      'height_mm',
+      'taken_at',
+    ];
+    const insert = prepareInsert(this.db, 'readings', columns);
+    const now = Date.now();
     return (
       clientKey: string,
-      place: { sessionId: number; featureId: number; printId: number },
+      { sessionId, featureId, printId }: { sessionId: number; featureId: number; printId: number },
       { readingMm, heightMm, takenAt }: ReadingRow,
     ): boolean => {
       const time = takenAt === undefined ? NaN : Date.parse(takenAt);
-      return (
-        insert.run({
-          clientKey,
-          ...place,
-          readingMm,
-          heightMm: heightMm ?? null,
-          takenAt: Number.isNaN(time) ? now : new Date(time),
-        }).changes > 0
-      );
+      const takenMs = Number.isNaN(time) ? now : time;
+      return insert(clientKey, sessionId, featureId, printId, readingMm, heightMm ?? null, takenMs).isNew;
     };
   }
 

@@ -29,6 +29,8 @@ export function describeAnswerIssue({ code }: AnswerIssue): string {
   }
 }
 
+const megabytes = (bytes: number) => Number((bytes / 1024 / 1024).toFixed(1));
+
 export function describePictureIssue(issue: PictureIssue): string {
   switch (issue.code) {
     case 'gone':
@@ -36,6 +38,6 @@ export function describePictureIssue(issue: PictureIssue): string {
     case 'notAPicture':
       return 'this is neither a JPEG nor a PNG nor a WebP picture. Save it as one of these.';
     case 'pictureTooLarge':
-      return `the picture has ${Math.round(issue.bytes / 1e6)} MB; up to ${Math.round(issue.limitBytes / 1e6)} MB are kept. Make it smaller.`;
+      return `the picture has ${megabytes(issue.bytes)} MB; up to ${megabytes(issue.limitBytes)} MB are kept. Make it smaller.`;
   }
 }

@@ -3,7 +3,7 @@ import { isDeepStrictEqual } from 'node:util';
 import type { Quote, ResinSheet, ShelfEntry } from '@/core/resins';
 import { fail, ok, type Result } from '@/core/result';
 import { atOnce, partOf, type Steps } from '@/core/steps';
-import { type Db, queries, tables, evidenceChanged } from '@/store';
+import { type Db, evidenceChanged, prepareInsert, queries, tables } from '@/store';
 import { shelfCsvSteps, type ShelfCsvIssue } from './input-shelf-csv';
 import { findNameIssues, shelfJsonSteps } from './input-shelf-json';
 import { proofOf } from './resin-file';
@@ -62,18 +62,11 @@ function keepBelongings(
       .run();
 }
 
-/** Resins that are put on the shelf with one statement. */
-const AT_ONCE = 200;
-
 function addAll(db: Db, entries: readonly ShelfEntry[]): void {
-  for (let i = 0; i < entries.length; i += AT_ONCE) {
-    const some = entries.slice(i, i + AT_ONCE);
-    const made = db
-      .insert(tables.resins)
-      .values(some.map(({ name, sheet, blend }) => ({ name, sheet, recipe: blend ?? null })))
-      .returning({ id: tables.resins.id })
-      .all();
-    for (const [k, entry] of some.entries()) keepBelongings(db, made[k].id, entry);
+  const insert = prepareInsert(db, 'resins', ['name', 'sheet', 'recipe']);
+  for (const entry of entries) {
+    const recipe = entry.blend === undefined ? null : JSON.stringify(entry.blend);
+    keepBelongings(db, insert(entry.name, JSON.stringify(entry.sheet), recipe).id, entry);
   }
 }
 

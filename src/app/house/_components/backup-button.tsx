@@ -3,6 +3,14 @@
 import { useState } from 'react';
 import { Button, Problem } from '@/ui';
 
+/** Saves what stands at an address as a file; the page stays. */
+function download(address: string): void {
+  const link = document.createElement('a');
+  link.href = address;
+  link.download = '';
+  link.click();
+}
+
 /** Saves the whole bench in one file; what stands against it is said before anything is downloaded. */
 export function BackupButton() {
   const [refusal, setRefusal] = useState<string | undefined>();
@@ -10,9 +18,7 @@ export function BackupButton() {
     setRefusal(undefined);
     try {
       const asked = await fetch('/api/backup?check');
-      // A download, not a page to go to.
-      // eslint-disable-next-line @next/next/no-location-assign-relative-destination
-      if (asked.ok) window.location.assign('/api/backup');
+      if (asked.ok) download('/api/backup');
       else setRefusal(((await asked.json()) as { message: string }).message);
     } catch {
       setRefusal('the bench does not answer. Check that it is running, then try again.');

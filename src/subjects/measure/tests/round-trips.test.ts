@@ -79,7 +79,7 @@ describe('what goes out as a file comes in as it was', () => {
         const shape = (row: object) => plain({ ...row, kind: { ...(row as ReadingRow).kind, angleRad: 0 } });
         expect(facts.map(shape)).toEqual(rows.map(shape));
       }),
-      { numRuns: 300 },
+      { numRuns: 300, seed: 11 },
     );
   });
 
@@ -100,7 +100,7 @@ describe('what goes out as a file comes in as it was', () => {
         const shape = (each: Target) => plain({ ...each, kind: { ...each.kind, angleRad: 0 } });
         expect(back.map(shape)).toEqual(targets.map(shape));
       }),
-      { numRuns: 200 },
+      { numRuns: 200, seed: 11 },
     );
   });
 });

@@ -1,0 +1,104 @@
+import { afterAll, beforeAll, expect, test } from '@jest/globals';
+import { existsSync, readdirSync, readFileSync, renameSync, writeFileSync } from 'node:fs';
+import path from 'node:path';
+import { By } from 'selenium-webdriver';
+import { databaseFile } from '@/store';
+import { serveBench, startServer, type BenchServer } from './bench-server';
+import { type Browser, click, find, openBrowser, typeOver, waitFor, waitForText } from './browser';
+
+let server: BenchServer;
+let browser: Browser;
+beforeAll(async () => {
+  server = await serveBench('demo');
+  browser = await openBrowser();
+});
+afterAll(async () => {
+  await browser.quit();
+  await server.stop();
+});
+
+const visit = (place: string) => browser.driver.get(`${server.address}${place}`);
+
+const backupFile = () => path.join(browser.downloads, 'bench-backup.tar.gz');
+
+test('a backup is saved, put in place by mouse, the bench before is listed, put back and deleted', async () => {
+  const { driver } = browser;
+  await visit('/house');
+  await click(driver, 'Back up the bench');
+  await waitFor(driver, async () => existsSync(backupFile()), 'no backup was saved');
+  await typeOver(driver, '[name="benchName"]', 'Changed since');
+  await click(driver, 'Keep this');
+  await waitForText(driver, 'Kept');
+  await (await find(driver, 'input[aria-label="Backup file"]')).sendKeys(backupFile());
+  await click(driver, 'Put it in place');
+  await waitForText(driver, 'The backup is in place');
+  await waitForText(driver, 'Benches replaced by a restore');
+  expect(await (await find(driver, '[name="benchName"]')).getAttribute('value')).not.toBe('Changed since');
+  await click(driver, 'Put back');
+  await click(driver, 'Put it back');
+  await waitForText(driver, 'That bench is in use again');
+  await visit('/house');
+  expect(await (await find(driver, '[name="benchName"]')).getAttribute('value')).toBe('Changed since');
+  await click(driver, 'Delete …');
+  await click(driver, 'Delete it');
+  await waitForText(driver, 'Deleted.');
+  await waitFor(
+    driver,
+    async () => (await driver.findElements(By.xpath('//button[contains(., "Put back")]'))).length === 0,
+    'it is still listed',
+  );
+  expect(readdirSync(path.join(server.folder, 'benches'))).toHaveLength(1);
+});
+
+test('a file that is no backup is refused in a sentence, and stays to be chosen again', async () => {
+  const { driver } = browser;
+  await visit('/house');
+  const file = path.join(browser.downloads, 'notes.tar.gz');
+  writeFileSync(file, 'no archive');
+  await (await find(driver, 'input[aria-label="Backup file"]')).sendKeys(file);
+  await click(driver, 'Put it in place');
+  await waitForText(driver, 'this is not a backup of a bench');
+});
+
+test('photos of 14 MB are kept whole; one of 16 is refused before it is sent', async () => {
+  const { driver } = browser;
+  await visit('/jobs/8/need');
+  const photo = Buffer.alloc(14e6, 3);
+  photo.set([0xff, 0xd8, 0xff, 0xe0]);
+  const file = path.join(browser.downloads, 'large.jpg');
+  writeFileSync(file, photo);
+  const form = '//form[@aria-label="A photo or sketch"]';
+  await (await find(driver, `${form}//input[@type="file"]`)).sendKeys(file);
+  await typeOver(driver, '[name="caption"]', 'the wheel, close');
+  await (await find(driver, `${form}//button`)).click();
+  await waitForText(driver, 'Kept with the job.');
+  const picture = String(await (await find(driver, 'img[alt="the wheel, close"]')).getAttribute('src'));
+  expect((await (await fetch(picture)).arrayBuffer()).byteLength).toBe(photo.length);
+  writeFileSync(file, Buffer.concat([photo, Buffer.alloc(2e6)]));
+  await visit('/jobs/8/need');
+  await (await find(driver, `${form}//input[@type="file"]`)).sendKeys(file);
+  await (await find(driver, `${form}//button`)).click();
+  await waitForText(driver, 'up to 15 MB are kept');
+});
+
+test('a bench that cannot be opened shows why, and a backup put in place there brings it back', async () => {
+  const { driver } = browser;
+  server.process.kill('SIGKILL');
+  const file = databaseFile(server.folder);
+  renameSync(file, `${file}.away`);
+  const bytes = readFileSync(`${file}.away`);
+  bytes.fill(0xaa, 4096 * 9, 4096 * 10);
+  writeFileSync(file, bytes);
+  const again = await startServer(server.folder, Number(new URL(server.address).port));
+  try {
+    await visit('/jobs/8/measure');
+    await waitForText(driver, 'The bench cannot be opened');
+    await waitForText(driver, 'is damaged. Restore a backup');
+    await (await find(driver, 'input[aria-label="Backup file"]')).sendKeys(backupFile());
+    await click(driver, 'Put it in place');
+    // The page that was asked for is there again.
+    await waitForText(driver, 'Float-wheel bushing');
+  } finally {
+    again.kill('SIGKILL');
+  }
+});
