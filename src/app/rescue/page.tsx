@@ -4,7 +4,7 @@ import { OriginalsPanel } from '@/app/house/_components/originals-panel';
 import { RestorePanel } from '@/app/house/_components/restore-panel';
 import { examineBench, viewOriginals } from '@/subjects/house';
 import { describeBenchTrouble } from '@/subjects/house/shared';
-import { Link, Note, Problem } from '@/ui';
+import { Link, Note } from '@/ui';
 
 export const metadata: Metadata = { title: 'Rescue' };
 
@@ -22,9 +22,9 @@ export default async function RescuePage() {
           Its database was read through and nothing is wrong with it. <Link href="/">Go on to Today</Link>
         </Note>
       ) : (
-        <Problem>
-          <span className="break-words">{describeBenchTrouble(trouble)}</span>
-        </Problem>
+        <p role="alert" className="border-l-4 border-plum bg-sheet px-3 py-2 break-words">
+          {describeBenchTrouble(trouble)}
+        </p>
       )}
       <section aria-labelledby="ways-title">
         <h2 id="ways-title" className="text-lg">

@@ -20,6 +20,8 @@ interface OriginalsProps {
 
 type Wish = 'putBack' | 'delete';
 
+const nameOf = ({ replacedOn }: Original) => replacedOn ?? 'Date not known';
+
 async function ask(folder: string, wish: Wish): Promise<{ ok: boolean; text: string }> {
   try {
     const response = await fetch('/api/originals', {
@@ -60,12 +62,16 @@ export function OriginalsPanel({ root, originals }: OriginalsProps) {
             className="flex flex-wrap items-center justify-between gap-x-3 gap-y-1 border-b border-hair py-1.5"
           >
             <span>
-              <span className="num">{original.replacedOn ?? 'Date not known'}</span>{' '}
+              <span className="num">{nameOf(original)}</span>{' '}
               <span className="text-sm text-soft">{describeBytes(original.bytes)}</span>
             </span>
             <span className="flex gap-2">
-              <Button onClick={() => setWanted({ original, wish: 'putBack' })}>Put back …</Button>
-              <Button onClick={() => setWanted({ original, wish: 'delete' })}>Delete …</Button>
+              <Button onClick={() => setWanted({ original, wish: 'putBack' })}>
+                Put back …<span className="sr-only"> the bench of {nameOf(original)}</span>
+              </Button>
+              <Button onClick={() => setWanted({ original, wish: 'delete' })}>
+                Delete …<span className="sr-only"> the bench of {nameOf(original)}</span>
+              </Button>
             </span>
           </li>
         ))}
