@@ -10,6 +10,7 @@ import {
   databaseFile,
   dataFolder,
   holdFolder,
+  listOriginals,
   openDb,
   putInPlace,
   readMark,
@@ -34,7 +35,8 @@ if (process.argv.includes('--fresh')) {
 }
 // Where a mark says that a bench is, none is made, even if its database is missing.
 const mark = readMark(root);
-if (mark.ok && mark.value === undefined && !existsSync(databaseFile(root))) {
+const isEmpty = !existsSync(databaseFile(root)) && listOriginals(root).length === 0;
+if (mark.ok && mark.value === undefined && isEmpty) {
   const folder = arrivingFolder(root);
   const db = openDb(path.join(folder, DATABASE));
   makeDemo(db);

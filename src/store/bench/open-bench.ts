@@ -7,7 +7,15 @@ import { ARRIVING, moveTo, syncPath } from './disk';
 import { type DatabaseTrouble, findDatabaseTrouble } from './find-trouble';
 import { type HoldIssue, type Hold, holdFolder } from './hold-folder';
 import { NOT_YET_IN_PLACE, tidyLeftovers } from './leftovers';
-import { type BenchMark, currentFolder, DATABASE, markFile, readMark, writeMark } from './mark';
+import {
+  type BenchMark,
+  currentFolder,
+  DATABASE,
+  listOriginals,
+  markFile,
+  readMark,
+  writeMark,
+} from './mark';
 
 /** Why a bench cannot be opened. */
 export type BenchTrouble =
@@ -40,10 +48,13 @@ function createDatabase(folder: string): void {
 export function openHeldBench(root: string): Result<OpenBench, BenchTrouble> {
   const mark = readMark(root);
   if (!mark.ok) return fail({ code: 'markUnreadable', path: markFile(root) });
-  tidyLeftovers(root, mark.value);
   const folder = currentFolder(root, mark.value);
   const file = path.join(folder, DATABASE);
-  if (mark.value === undefined && !existsSync(file)) createDatabase(folder);
+  if (mark.value === undefined && !existsSync(file)) {
+    // A mark that was lost is no leave to begin anew beside the benches it spoke of.
+    if (listOriginals(root).length > 0) return fail({ code: 'markUnreadable', path: markFile(root) });
+    createDatabase(folder);
+  }
   const trouble = findDatabaseTrouble(file);
   if (trouble !== undefined) return fail(trouble);
   const db = openDb(file);
@@ -56,6 +67,9 @@ export function openHeldBench(root: string): Result<OpenBench, BenchTrouble> {
 export function openBenchAt(root: string): Result<HeldBench, HoldIssue> {
   const hold = holdFolder(root);
   if (!hold.ok) return hold;
+  // Only here: while the folder is served, what is arriving is no leftover.
+  const mark = readMark(root);
+  if (mark.ok) tidyLeftovers(root, mark.value);
   return ok({ root, hold: hold.value, opened: openHeldBench(root) });
 }
 

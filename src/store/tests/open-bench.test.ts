@@ -8,6 +8,7 @@ import {
   mkdtempSync,
   readdirSync,
   readFileSync,
+  renameSync,
   rmSync,
   writeFileSync,
 } from 'node:fs';
@@ -23,6 +24,7 @@ import {
   holdFolder,
   markFile,
   openBenchAt,
+  openHeldBench,
   openDb,
   queries,
   readMark,
@@ -91,6 +93,25 @@ describe('a start', () => {
     rmSync(path.join(root, DATABASE));
     expect(trouble().code).toBe('missing');
     expect(existsSync(path.join(root, DATABASE))).toBe(false);
+  });
+
+  test('never makes a bench beside others whose mark was lost', () => {
+    used();
+    mkdirSync(path.join(root, 'benches'));
+    mkdirSync(path.join(root, 'benches/once'));
+    renameSync(path.join(root, DATABASE), path.join(root, 'benches/once', DATABASE));
+    rmSync(markFile(root));
+    expect(trouble().code).toBe('markUnreadable');
+    expect(existsSync(path.join(root, DATABASE))).toBe(false);
+  });
+
+  test('leaves what is arriving alone when another bench is put in place while it is served', () => {
+    used();
+    const { root: folder } = expectOk(start());
+    mkdirSync(path.join(folder, 'arriving-now'));
+    const again = openHeldBench(folder);
+    expectOk(again).db.$client.close();
+    expect(existsSync(path.join(folder, 'arriving-now'))).toBe(true);
   });
 
   test('says that a mark cannot be read, and one that leads out of the folder is none', () => {
