@@ -45,7 +45,7 @@ const CORE = {
   signature: ['numerics', 'metrology'],
   mesh: ['metrology'],
   layers: ['mesh'],
-  findings: ['mesh', 'layers'],
+  findings: ['metrology', 'mesh', 'layers'],
   solids: ['mesh'],
   fits: ['numerics', 'metrology', 'signature'],
   sheets: ['metrology', 'signature', 'fits', 'solids', 'mesh'],

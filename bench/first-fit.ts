@@ -62,8 +62,8 @@ function play(seed: number, family: Family): Record<Way, boolean> {
         { ...place, feature: face.feature, kind: face.kind, drawnMm: draw(face) },
         'A1',
       );
-      const { targetMm, lowerMm, upperMm } = face.truth;
-      return size >= targetMm + lowerMm && size <= targetMm + upperMm;
+      const { targetMm, lowerDeviationMm, upperDeviationMm } = face.truth;
+      return size >= targetMm + lowerDeviationMm && size <= targetMm + upperDeviationMm;
     });
   return {
     'naive wall': fits(({ body }) => body.sizeMm),

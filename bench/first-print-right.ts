@@ -71,8 +71,8 @@ function makeWorld(seed: number, family: Family): World {
     feature,
     kind,
     targetMm: Math.round((fromMm + (toMm - fromMm) * random.uniform()) * 100) / 100,
-    lowerMm: -halfMm,
-    upperMm: halfMm,
+    lowerDeviationMm: -halfMm,
+    upperDeviationMm: halfMm,
     xMm: 40 * (random.uniform() - 0.5),
     yMm: 40 * (random.uniform() - 0.5),
   }));
@@ -86,7 +86,7 @@ function placed(world: World, draw: (target: PlacedTarget) => number): PlacedFea
 function isRight(world: World, places: readonly PlacedFeature[], print: string): boolean {
   return places.every((place, i) => {
     const deviation = printFeature(world.printer, place, print) - world.targets[i].targetMm;
-    return deviation >= world.targets[i].lowerMm && deviation <= world.targets[i].upperMm;
+    return deviation >= world.targets[i].lowerDeviationMm && deviation <= world.targets[i].upperDeviationMm;
   });
 }
 

@@ -48,8 +48,8 @@ function makeTargets(): Target[] {
     feature: `f${i}`,
     kind: KINDS[i % KINDS.length],
     targetMm: 5 + 3 * i,
-    lowerMm: -0.06,
-    upperMm: 0.06,
+    lowerDeviationMm: -0.06,
+    upperDeviationMm: 0.06,
   }));
 }
 

@@ -50,12 +50,12 @@ test('a feature is entered with its kind drawn, and a wrong limit is refused wit
   await waitForText(driver, 'outside along X');
   await fill({ sense: 'inside' });
   await waitForText(driver, 'inside along X');
-  await fill({ sense: 'outside', targetMm: '10', lowerMm: '0.2' });
+  await fill({ sense: 'outside', targetMm: '10', lowerDeviationMm: '0.2' });
   await typeOver(driver, '[role=dialog] [name="name"]', 'Width');
   await click(driver, 'Add it');
   await waitForText(driver, 'the lower limit must lie below the upper one');
   expect(await (await find(driver, '[name="targetMm"]')).getAttribute('value')).toBe('10');
-  await fill({ lowerMm: '-0.08' });
+  await fill({ lowerDeviationMm: '-0.08' });
   await click(driver, 'Add it');
   await waitFor(
     driver,

@@ -38,7 +38,9 @@ export function tryAll(db: Db, jobId: number, featureIds: readonly number[]): vo
     const { sizeMm, feature } = expectOk(simulatedSize(db, featureId, printId));
     const mateMm = mates.find(({ id }) => id === feature.mateId)!.sizeMm!;
     const side = feature.sense === 'inside' ? 1 : -1;
-    const wished = [feature.lowerMm, feature.upperMm].map((mm) => side * (feature.targetMm + mm - mateMm));
+    const wished = [feature.lowerDeviationMm, feature.upperDeviationMm].map(
+      (mm) => side * (feature.targetMm + mm - mateMm),
+    );
     const [low, high] = wished.sort((a, b) => a - b);
     const word = wordOfClearance(side * (sizeMm - mateMm), [low, high], mateMm);
     const clientKey = `demo-try-${featureId}-${printId}`;

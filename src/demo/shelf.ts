@@ -112,8 +112,8 @@ function size(name: string, shape: 'flat' | 'round', targetMm: number, halfMm: n
     name,
     kind: { sense: 'outside', shape, axis: shape === 'round' ? 'XY' : 'X' },
     targetMm,
-    lowerMm: -halfMm,
-    upperMm: halfMm,
+    lowerDeviationMm: -halfMm,
+    upperDeviationMm: halfMm,
   };
 }
 

@@ -8,15 +8,18 @@ export { allOrNothing } from './all-or-nothing';
 export {
   ASSUMED_MATE_U_MM,
   correctedMm,
+  featureIdOf,
   featureKey,
   instrumentOf,
   isAtPlate,
   kindColumns,
   kindOf,
+  printedKey,
   printKey,
   targetOf,
 } from './rows';
 export { evidenceChanged } from './evidence';
+export { rememberPrinted } from './remember-printed';
 export type { Fact, ToldFinding } from './schema';
 export * as tables from './schema';
 export * as queries from './queries';

@@ -24,6 +24,8 @@ const MEMBERS: Readonly<Record<string, Readonly<Record<string, string>>>> = {
   'signatures.reading_ids': { $: 'array' },
   'signatures.report': { '$.parameters': 'array', '$.features': 'array' },
   'features.anchor': { $: 'array' },
+  'printed_features.anchor': { $: 'array' },
+  'jobs.seen_directions': { $: 'array' },
 };
 
 function soundness(table: string, column: string): string {

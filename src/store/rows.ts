@@ -1,10 +1,12 @@
 import type { FitTarget } from '@/core/fits';
-import { correctReading, type FeatureKind, type Instrument } from '@/core/metrology';
+import { correctReading, type FeatureKind, type Instrument, sameKind } from '@/core/metrology';
 import type * as queries from './queries';
 import type * as tables from './schema';
 
-/** The computable kind of a stored feature. */
-export function kindOf(feature: queries.Feature): FeatureKind {
+/** The computable kind of a stored feature, as it will be printed or as it was. */
+export function kindOf(
+  feature: Pick<queries.Feature, 'sense' | 'shape' | 'axis' | 'angleRad' | 'base'>,
+): FeatureKind {
   return {
     sense: feature.sense,
     shape: feature.shape,
@@ -30,8 +32,8 @@ export function targetOf(feature: queries.Feature, mates: readonly queries.Mate[
     feature: featureKey(feature.id),
     kind: kindOf(feature),
     targetMm: feature.targetMm,
-    lowerMm: feature.lowerMm,
-    upperMm: feature.upperMm,
+    lowerDeviationMm: feature.lowerDeviationMm,
+    upperDeviationMm: feature.upperDeviationMm,
     mateU_mm: mated ? (mate.uMm ?? ASSUMED_MATE_U_MM) : undefined,
     ruin: feature.ruin,
   };
@@ -50,6 +52,25 @@ export function featureKey(featureId: number): string {
   return `f${featureId}`;
 }
 
+interface Printed {
+  readonly feature: queries.Feature;
+  /** The feature as it lay in that print. */
+  readonly printed: queries.PrintedFeature;
+}
+
+/** The same for a feature as it was printed: one that was turned since has another habit, under a name of its own. */
+export function printedKey({ feature, printed }: Printed): string {
+  const [now, then] = [kindOf(feature), kindOf(printed)];
+  if (sameKind(now, then)) return featureKey(feature.id);
+  const { sense, shape, axis, angleRad = '', base = '' } = then;
+  return [featureKey(feature.id), sense, shape, axis, angleRad, base].join('~');
+}
+
+/** The feature that a key of it stands for. */
+export function featureIdOf(key: string): number {
+  return Number.parseInt(key.slice(1), 10);
+}
+
 export function printKey(printId: number): string {
   return `p${printId}`;
 }
@@ -59,14 +80,14 @@ const LEAST_HEIGHT_MM = 1;
 
 export function isAtPlate({
   heightMm,
-  feature,
-}: Pick<queries.StandingReading, 'heightMm' | 'feature'>): boolean {
-  return feature.axis !== 'Z' && heightMm !== null && heightMm < LEAST_HEIGHT_MM;
+  printed,
+}: Pick<queries.StandingReading, 'heightMm' | 'printed'>): boolean {
+  return printed.axis !== 'Z' && heightMm !== null && heightMm < LEAST_HEIGHT_MM;
 }
 
 export function correctedMm(reading: queries.StandingReading): number {
-  const { session, instrument, feature } = reading;
-  return correctReading(reading.readingMm, kindOf(feature), instrumentOf(instrument), {
+  const { session, instrument, printed } = reading;
+  return correctReading(reading.readingMm, kindOf(printed), instrumentOf(instrument), {
     zeroMm: session.zeroMm,
     partC: session.partC ?? undefined,
     instrumentC: session.instrumentC ?? undefined,

@@ -62,8 +62,8 @@ const drawnBeyond = or(
 
 const featureBeyond = or(
   beyond(features.targetMm, { ...BOUNDS.size, low: 0 }),
-  beyond(features.lowerMm, BOUNDS.deviation),
-  beyond(features.upperMm, BOUNDS.deviation),
+  beyond(features.lowerDeviationMm, BOUNDS.deviation),
+  beyond(features.upperDeviationMm, BOUNDS.deviation),
   beyond(features.bandLowMm, BOUNDS.deviation),
   beyond(features.bandHighMm, BOUNDS.deviation),
   beyond(features.coatMm, BOUNDS.deviation),

@@ -56,7 +56,7 @@ export function readyBench(db: Connection = emptyBench()) {
     }),
   );
   const jobId = createJob(db, 'Bushing', profileId);
-  const limits = { lowerMm: -0.08, upperMm: 0.08 };
+  const limits = { lowerDeviationMm: -0.08, upperDeviationMm: 0.08 };
   const bore = expectOk(
     addFeature(db, jobId, {
       name: 'Bore',

@@ -4,15 +4,15 @@ import type { StripValues } from '@/ui';
 /** Values of a feature's rule strip, as deviations from its target. */
 export function stripOf({
   targetMm,
-  lowerMm,
-  upperMm,
+  lowerDeviationMm,
+  upperDeviationMm,
   resolutionMm,
   predicted,
   size,
 }: FeatureView): StripValues {
   return {
-    lowerMm,
-    upperMm,
+    lowerDeviationMm,
+    upperDeviationMm,
     resolutionMm,
     predictedMm: predicted && predicted.meanMm - targetMm,
     predictedHalfMm: predicted && 1.96 * predicted.sdMm,

@@ -3,7 +3,7 @@ import { RuleStrip, type StripTone, type StripValues } from '@/ui';
 
 export const metadata: Metadata = { title: 'Rule strips' };
 
-const LIMITS = { lowerMm: -0.05, upperMm: 0.05, resolutionMm: 0.01 };
+const LIMITS = { lowerDeviationMm: -0.05, upperDeviationMm: 0.05, resolutionMm: 0.01 };
 const CASES: readonly { readonly words: string; readonly tone: StripTone; readonly values: StripValues }[] = [
   {
     words: 'in',
@@ -26,7 +26,7 @@ const CASES: readonly { readonly words: string; readonly tone: StripTone; readon
   {
     words: 'in, limits on one side',
     tone: 'in',
-    values: { ...LIMITS, lowerMm: 0, upperMm: 0.1, measuredMm: 0.05, expandedU_mm: 0.02 },
+    values: { ...LIMITS, lowerDeviationMm: 0, upperDeviationMm: 0.1, measuredMm: 0.05, expandedU_mm: 0.02 },
   },
 ];
 const WIDTHS = [160, 330, 900];

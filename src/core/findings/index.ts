@@ -35,6 +35,7 @@ export {
   STATIONS,
 } from './limits';
 export {
+  directionOf,
   type Pose,
   posedMesh,
   type PoseName,
@@ -42,6 +43,7 @@ export {
   rotationTo,
   searchPose,
   STUDIED_POSES,
+  turnedKind,
   turnPoint,
   weighPose,
 } from './orient';

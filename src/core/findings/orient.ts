@@ -1,4 +1,5 @@
 import { boundsOf, facetVector, type Mesh, type Point } from '@/core/mesh';
+import type { Base, FeatureKind } from '@/core/metrology';
 import { peaksOf, readLayers, sweepLayers } from '@/core/layers';
 import { liftOf } from './clock';
 import { fitStations, type CheckLimits, type Room, type Stance, type Station } from './limits';
@@ -45,6 +46,36 @@ export function turnPoint(rotation: readonly number[], [x, y, z]: Point): Point 
   return [0, 3, 6].map(
     (row) => rotation[row] * x + rotation[row + 1] * y + rotation[row + 2] * z,
   ) as unknown as Point;
+}
+
+/** Directions this near to an axis or to the plate count as along it. */
+const ALONG = 1e-3;
+
+/**
+ * How a size lies after the part was turned by a row-major rotation; undefined where no law is known for it: a flat size
+ * that leans out of the plate, a round one that lies or leans. `base`: what is below its lower face, should it run along Z.
+ */
+export function turnedKind(
+  kind: FeatureKind,
+  rotation: readonly number[],
+  base: Base,
+): FeatureKind | undefined {
+  const { sense, shape } = kind;
+  const [x, y, z] = turnPoint(rotation, directionOf(kind));
+  const upright = Math.hypot(x, y) < ALONG;
+  if (shape === 'round') return upright ? kind : undefined;
+  if (upright) return { sense, shape, axis: 'Z', ...(sense === 'outside' ? { base } : {}) };
+  if (Math.abs(z) >= ALONG) return undefined;
+  if (Math.abs(y) < ALONG) return { sense, shape, axis: 'X' };
+  if (Math.abs(x) < ALONG) return { sense, shape, axis: 'Y' };
+  return { sense, shape, axis: 'XY', angleRad: Math.atan(y / x) };
+}
+
+/** The direction in which a size is measured; of an upright round one its axis. */
+export function directionOf({ shape, axis, angleRad = 0 }: FeatureKind): Point {
+  if (shape === 'round' || axis === 'Z') return [0, 0, 1];
+  const turn = axis === 'X' ? 0 : axis === 'Y' ? Math.PI / 2 : angleRad;
+  return [Math.cos(turn), Math.sin(turn), 0];
 }
 
 /** A copy of the mesh turned and scaled, its lowest point at z = 0. */

@@ -37,8 +37,8 @@ function sidesOf(
   mixture: NormalMixture,
   target: FitTarget,
 ): { readonly tight: number; readonly loose: number } {
-  const below = mixtureCdf(mixture, target.targetMm + target.lowerMm);
-  const above = 1 - mixtureCdf(mixture, target.targetMm + target.upperMm);
+  const below = mixtureCdf(mixture, target.targetMm + target.lowerDeviationMm);
+  const above = 1 - mixtureCdf(mixture, target.targetMm + target.upperDeviationMm);
   return target.kind.sense === 'inside' ? { tight: below, loose: above } : { tight: above, loose: below };
 }
 
@@ -116,7 +116,7 @@ const REACH = 2;
 export function drawFit(signature: Signature, target: FitTarget, options: DrawOptions = {}): DrawnFit {
   const tightCost = TIGHT_COST[target.ruin ?? 'none'];
   const middle = drawTarget(signature, target, { ...options, layerMm: undefined });
-  const reach = (target.upperMm - target.lowerMm) / 2 + REACH * middle.sdMm;
+  const reach = (target.upperDeviationMm - target.lowerDeviationMm) / 2 + REACH * middle.sdMm;
   const ends = [middle.drawMm - reach, middle.drawMm + reach] as const;
   const predict = predictAlong(signature, target, ends, options);
   const cost = (drawMm: number) => {
@@ -137,5 +137,5 @@ export function drawFit(signature: Signature, target: FitTarget, options: DrawOp
 
 /** The band is narrower than ± 2σ of what this process scatters: no drawn size makes it likely. */
 export function cannotHold(target: Target, drawn: DrawnSize): boolean {
-  return 4 * Math.hypot(drawn.sdMm, target.mateU_mm ?? 0) > target.upperMm - target.lowerMm;
+  return 4 * Math.hypot(drawn.sdMm, target.mateU_mm ?? 0) > target.upperDeviationMm - target.lowerDeviationMm;
 }

@@ -21,8 +21,8 @@ export interface FitConditions {
 /** A size that a fit asks for: the middle, its limits, and how well the mate is known. */
 export interface FitLimits {
   readonly targetMm: number;
-  readonly lowerMm: number;
-  readonly upperMm: number;
+  readonly lowerDeviationMm: number;
+  readonly upperDeviationMm: number;
   /** Standard uncertainty of the mate as it reaches the clearance, mm. */
   readonly mateU_mm: number;
 }
@@ -48,7 +48,12 @@ export function targetForMate(
   const ends = [sizeFor(band.lowMm), sizeFor(band.highMm)];
   const targetMm = (ends[0] + ends[1]) / 2;
   const half = Math.abs(ends[1] - ends[0]) / 2;
-  return { targetMm, lowerMm: -half, upperMm: half, mateU_mm: (mate.u_mm * mateGrowth) / partGrowth };
+  return {
+    targetMm,
+    lowerDeviationMm: -half,
+    upperDeviationMm: half,
+    mateU_mm: (mate.u_mm * mateGrowth) / partGrowth,
+  };
 }
 
 /** Clearance in use of a printed size on its mate, mm: the inverse of targetForMate. */

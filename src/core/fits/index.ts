@@ -51,6 +51,8 @@ export {
   type RungOutcome,
   summariseLadder,
   WANTED_FREE,
+  JOINT_OUTCOMES,
+  type JointOutcome,
 } from './ladder';
 export { type Material, MATERIAL_FACTS, MATERIALS } from './materials';
 export {

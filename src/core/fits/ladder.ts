@@ -2,6 +2,10 @@
 export const RUNG_OUTCOMES = ['fused', 'stiff', 'free', 'sloppy'] as const;
 export type RungOutcome = (typeof RUNG_OUTCOMES)[number];
 
+/** What the hand finds at a joint that was printed in place; broken: it gave way before it came free. */
+export const JOINT_OUTCOMES = ['free', 'stiff', 'fused', 'broken'] as const;
+export type JointOutcome = (typeof JOINT_OUTCOMES)[number];
+
 export interface Rung {
   /** Drawn gap per side, mm. */
   readonly gapMm: number;

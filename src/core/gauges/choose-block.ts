@@ -18,7 +18,13 @@ const USUAL_TARGETS: readonly Target[] = (
     ['arm', { sense: 'outside', shape: 'flat', axis: 'Y' }, 30],
     ['step', { sense: 'outside', shape: 'flat', axis: 'Z', base: 'plate' }, 6],
   ] as const
-).map(([feature, kind, targetMm]) => ({ feature, kind, targetMm, lowerMm: -0.1, upperMm: 0.1 }));
+).map(([feature, kind, targetMm]) => ({
+  feature,
+  kind,
+  targetMm,
+  lowerDeviationMm: -0.1,
+  upperDeviationMm: 0.1,
+}));
 
 /**
  * The sizes that tell most about the targets, one after another: each the one whose reading shrinks the summed

@@ -3,8 +3,8 @@ import type { SizeEstimate } from './size';
 
 /** Limit deviations from the target, signed, mm: lower ≤ upper. */
 export interface Limits {
-  readonly lowerMm: number;
-  readonly upperMm: number;
+  readonly lowerDeviationMm: number;
+  readonly upperDeviationMm: number;
 }
 
 /** guarded: U must fit inside too (ISO 14253-1); shared: the size alone decides and both sides carry the risk. */
@@ -67,10 +67,10 @@ export function judgeConformity(
   mpeMm: number,
   rule: DecisionRule = 'guarded',
 ): Verdict {
-  const halfWidth = (tolerance.upperMm - tolerance.lowerMm) / 2;
+  const halfWidth = (tolerance.upperDeviationMm - tolerance.lowerDeviationMm) / 2;
   if (!(halfWidth >= 0)) throw new RangeError('judgeConformity: upper limit must not lie below the lower');
   const deviation = size.sizeMm - tolerance.targetMm;
-  const fromMiddle = deviation - (tolerance.upperMm + tolerance.lowerMm) / 2;
+  const fromMiddle = deviation - (tolerance.upperDeviationMm + tolerance.lowerDeviationMm) / 2;
   const beyond = Math.abs(fromMiddle) - halfWidth;
   const guard = rule === 'guarded' ? size.expandedU_mm : 0;
   // A display in steps makes sums such as 0.1 + 0.2; a hundredth of a nanometre is not a deviation.

@@ -66,8 +66,8 @@ export interface SheetFeature {
   readonly name: string;
   readonly kind: FeatureKind;
   readonly targetMm: number;
-  readonly lowerMm: number;
-  readonly upperMm: number;
+  readonly lowerDeviationMm: number;
+  readonly upperDeviationMm: number;
   /** The interface that asks for it; undefined where no mate does. */
   readonly interface?: SheetInterface;
 }
@@ -169,7 +169,9 @@ export function freeSize(
   targetMm: number | undefined,
   halfMm: number,
 ): SheetFeature | undefined {
-  return targetMm === undefined ? undefined : { id, name, kind, targetMm, lowerMm: -halfMm, upperMm: halfMm };
+  return targetMm === undefined
+    ? undefined
+    : { id, name, kind, targetMm, lowerDeviationMm: -halfMm, upperDeviationMm: halfMm };
 }
 
 /** The thinnest wall that prints and is handled without care, mm. */

@@ -115,11 +115,11 @@ export function workOutSheet(input: SheetInput): Sheet {
       const body = at && input.bodies.get(at.measure);
       if (at?.band === undefined || body === undefined) return undefined;
       const mate = { sizeMm: body.sizeMm, u_mm: body.u_mm, expansionPerK: input.expansionPerK?.(at.measure) };
-      const { targetMm, lowerMm, upperMm } = targetForMate(kind.sense, mate, at.band, {
+      const { targetMm, lowerDeviationMm, upperDeviationMm } = targetForMate(kind.sense, mate, at.band, {
         ...input.conditions,
         coatMm: at.coatMm,
       });
-      return { id, name, kind, targetMm, lowerMm, upperMm, interface: at };
+      return { id, name, kind, targetMm, lowerDeviationMm, upperDeviationMm, interface: at };
     },
   };
   const features = definition.features(given).filter((feature) => feature !== undefined);

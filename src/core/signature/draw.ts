@@ -39,8 +39,8 @@ export interface DrawnSize {
   readonly reachesBeyond: boolean;
 }
 
-function middleOf({ targetMm, lowerMm, upperMm }: Target): number {
-  return targetMm + (lowerMm + upperMm) / 2;
+function middleOf({ targetMm, lowerDeviationMm, upperDeviationMm }: Target): number {
+  return targetMm + (lowerDeviationMm + upperDeviationMm) / 2;
 }
 
 function queryOf(target: Target, drawnMm: number, options: DrawOptions): SizeQuery {
@@ -89,7 +89,11 @@ export function assessDrawn(
     drawMm,
     predictedMm: mean,
     sdMm: sd,
-    inTolerance: mixtureInterval(mixture, target.targetMm + target.lowerMm, target.targetMm + target.upperMm),
+    inTolerance: mixtureInterval(
+      mixture,
+      target.targetMm + target.lowerDeviationMm,
+      target.targetMm + target.upperDeviationMm,
+    ),
     reachesBeyond: reachesBeyond(signature, drawMm),
   };
 }
@@ -142,8 +146,8 @@ export function jointChance(
     predictMated(signature, target, drawMm, options),
   );
   const limits = drawn.map(({ target }) => [
-    target.targetMm + target.lowerMm,
-    target.targetMm + target.upperMm,
+    target.targetMm + target.lowerDeviationMm,
+    target.targetMm + target.upperDeviationMm,
   ]);
   if (drawn.length === 1) return mixtureInterval(mixtures[0], limits[0][0], limits[0][1]);
   const sizes = queries.map((query) => latentSizes(signature.posterior, query));

@@ -1,6 +1,6 @@
 import { and, asc, desc, eq, inArray, isNull } from 'drizzle-orm';
 import type { Db } from '../client';
-import { attempts, drawnSizes, prints } from '../schema/attempts';
+import { attempts, drawnSizes, printedFeatures, prints } from '../schema/attempts';
 import { printers, profiles } from '../schema/equipment';
 import { features, jobs, mates } from '../schema/jobs';
 import { ledgerLines } from '../schema/records';
@@ -15,6 +15,8 @@ export type Attempt = typeof attempts.$inferSelect;
 export type DrawnSizeRow = typeof drawnSizes.$inferSelect;
 
 export type Print = typeof prints.$inferSelect;
+
+export type PrintedFeature = typeof printedFeatures.$inferSelect;
 
 export type Mate = typeof mates.$inferSelect;
 
@@ -50,6 +52,12 @@ export function listAttempts(db: Db, jobId: number) {
     prints: ownPrints.filter((print) => print.attemptId === attempt.id),
     drawn: drawn.filter((size) => size.attemptId === attempt.id),
   }));
+}
+
+/** How features lay in a print, by feature id. */
+export function printedById(db: Db, printId: number): Map<number, PrintedFeature> {
+  const rows = db.select().from(printedFeatures).where(eq(printedFeatures.printId, printId)).all();
+  return new Map(rows.map((row) => [row.featureId, row]));
 }
 
 /** Whether a print was made of an attempt of this job. */

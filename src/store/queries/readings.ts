@@ -1,6 +1,6 @@
 import { and, asc, eq, inArray, isNull, type SQL } from 'drizzle-orm';
 import type { Db } from '../client';
-import { attempts, drawnSizes, prints } from '../schema/attempts';
+import { attempts, drawnSizes, printedFeatures, prints } from '../schema/attempts';
 import { instruments } from '../schema/equipment';
 import { features, jobs } from '../schema/jobs';
 import { readings, retractions, sessions, tries } from '../schema/readings';
@@ -15,6 +15,7 @@ export function listStandingReadings(db: Db, where: SQL | undefined) {
       heightMm: readings.heightMm,
       takenAt: readings.takenAt,
       feature: features,
+      printed: printedFeatures,
       printId: prints.id,
       printName: prints.name,
       attemptId: attempts.id,
@@ -29,6 +30,10 @@ export function listStandingReadings(db: Db, where: SQL | undefined) {
     .innerJoin(prints, eq(readings.printId, prints.id))
     .innerJoin(attempts, eq(prints.attemptId, attempts.id))
     .innerJoin(drawnSizes, and(eq(drawnSizes.attemptId, attempts.id), eq(drawnSizes.featureId, features.id)))
+    .innerJoin(
+      printedFeatures,
+      and(eq(printedFeatures.printId, prints.id), eq(printedFeatures.featureId, features.id)),
+    )
     .leftJoin(retractions, eq(retractions.readingId, readings.id))
     .where(and(isNull(retractions.readingId), where))
     .orderBy(asc(readings.id))
@@ -59,6 +64,7 @@ export function listTries(db: Db, where: SQL | undefined) {
     .select({
       attempt: tries,
       feature: features,
+      printed: printedFeatures,
       drawnMm: drawnSizes.drawnMm,
       printName: prints.name,
       profileId: attempts.profileId,
@@ -68,6 +74,10 @@ export function listTries(db: Db, where: SQL | undefined) {
     .innerJoin(prints, eq(tries.printId, prints.id))
     .innerJoin(attempts, eq(prints.attemptId, attempts.id))
     .innerJoin(drawnSizes, and(eq(drawnSizes.attemptId, attempts.id), eq(drawnSizes.featureId, features.id)))
+    .innerJoin(
+      printedFeatures,
+      and(eq(printedFeatures.printId, prints.id), eq(printedFeatures.featureId, features.id)),
+    )
     .where(where)
     .orderBy(asc(tries.id))
     .all();

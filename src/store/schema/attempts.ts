@@ -1,4 +1,5 @@
 import { index, integer, primaryKey, real, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core';
+import type { Axis, Base, Sense, Shape } from '@/core/metrology';
 import { profiles } from './equipment';
 import { features, jobs } from './jobs';
 
@@ -50,7 +51,7 @@ export const drawnSizes = sqliteTable(
   (table) => [primaryKey({ columns: [table.attemptId, table.featureId] })],
 );
 
-/** One run of a printer. */
+/** One piece that came off a printer: a run of it makes one, or several copies. */
 export const prints = sqliteTable(
   'prints',
   {
@@ -60,8 +61,34 @@ export const prints = sqliteTable(
       .references(() => attempts.id),
     name: text().notNull(),
     madeAt: integer({ mode: 'timestamp_ms' }).notNull(),
+    /** Which run of the printer for this attempt, and which of the copies of that run; from 1. */
+    run: integer().notNull().default(1),
+    copy: integer().notNull().default(1),
+    /** Why it was printed although findings that could lose it were open; empty when none were. */
+    despite: text().notNull().default(''),
     /** What came off broken; what can still be read or tried of it counts. */
     brokenNote: text().notNull().default(''),
   },
   (table) => [index('prints_of_attempt').on(table.attemptId)],
+);
+
+/** How a feature lay when it was printed: the part may be turned afterwards, what was printed stays as it was. */
+export const printedFeatures = sqliteTable(
+  'printed_features',
+  {
+    printId: integer()
+      .notNull()
+      .references(() => prints.id),
+    featureId: integer()
+      .notNull()
+      .references(() => features.id),
+    sense: text().$type<Sense>().notNull(),
+    shape: text().$type<Shape>().notNull(),
+    axis: text().$type<Axis>().notNull(),
+    angleRad: real(),
+    base: text().$type<Base>(),
+    /** A place on one of its faces in the file that was printed, mm. */
+    anchor: text({ mode: 'json' }).$type<[number, number, number]>(),
+  },
+  (table) => [primaryKey({ columns: [table.printId, table.featureId] })],
 );

@@ -7,6 +7,8 @@ export const printers = sqliteTable('printers', {
   name: text().notNull().unique(),
   /** Pixel pitch of its panel; null when anti-aliasing hides it or nobody knows. */
   pixelMm: real(),
+  /** Wavelength that it cures with, nm; null when nobody said. */
+  lightNm: real(),
   /** Seed of the simulated process behind a simulated printer; null for a real machine. */
   simulatedSeed: integer(),
   /** Resin that stands in its vat, and since which day; null when it is empty or nobody said. */
@@ -47,6 +49,8 @@ export const instruments = sqliteTable('instruments', {
   resolutionMm: real().notNull(),
   /** Flats of the inside jaws, mm; null when not stated, see jawFlatUnknown. */
   jawFlatMm: real(),
+  /** Of steel, so that its scale grows with its warmth; a plastic or carbon one is taken as not growing. */
+  steel: integer({ mode: 'boolean' }).notNull().default(true),
   jawFlatUnknown: integer({ mode: 'boolean' }).notNull().default(false),
   /** Seed of a simulated caliper; null for a real one. */
   simulatedSeed: integer(),

@@ -1,8 +1,9 @@
 import { index, integer, real, sqliteTable, text } from 'drizzle-orm/sqlite-core';
 import type { Stance } from '@/core/findings';
-import type { Material, Ruin, Wish } from '@/core/fits';
+import type { Point } from '@/core/mesh';
+import type { FitClasses, Material, Ruin, Wish } from '@/core/fits';
 import type { GaugeSpec } from '@/core/gauges';
-import type { Axis, Base, DecisionRule, Sense, Shape } from '@/core/metrology';
+import type { Axis, Base, DecisionRule, PartState, Sense, Shape } from '@/core/metrology';
 import type { Claim, MateOrigin } from '@/core/need';
 import type { Requirement } from '@/core/resins';
 import type { SheetChoices } from '@/core/sheets';
@@ -25,11 +26,17 @@ export const jobs = sqliteTable('jobs', {
   /** Day by which it is needed, YYYY-MM-DD; empty when there is none. */
   dueOn: text().notNull().default(''),
   seenFaces: text().notNull().default(''),
+  /** Directions in which its seen faces look, in the part's file as it stands. */
+  seenDirections: text({ mode: 'json' }).$type<readonly Point[]>().notNull().default([]),
   /** Hottest moment of its life, making included, °C, and what it is. */
   hottestC: real(),
   hottestWhen: text().notNull().default(''),
   /** Temperature at which its fits must be right, °C; null for 20. */
   fitC: real(),
+  /** State in which its limits hold: what is read in another state is not judged by them. */
+  fitState: text().$type<PartState>().notNull().default('cured'),
+  /** Classes of fit its wishes were agreed with; null while they are still the house's. */
+  agreedClasses: text({ mode: 'json' }).$type<FitClasses>(),
   loadWords: text().notNull().default(''),
   loadN: real(),
   /** What it touches or is claimed for: each raises its caution. */
@@ -93,8 +100,9 @@ export const features = sqliteTable(
     angleRad: real(),
     base: text().$type<Base>(),
     targetMm: real().notNull(),
-    lowerMm: real().notNull(),
-    upperMm: real().notNull(),
+    /** Limit deviations from the target, signed, mm. */
+    lowerDeviationMm: real().notNull(),
+    upperDeviationMm: real().notNull(),
     mateId: integer().references(() => mates.id),
     /** What should happen on the mate; null where limits were typed by hand. */
     wish: text().$type<Wish>(),

@@ -1,5 +1,7 @@
-import { index, integer, real, sqliteTable, text } from 'drizzle-orm/sqlite-core';
-import type { JointKind } from '@/core/fits';
+import { index, integer, primaryKey, real, sqliteTable, text } from 'drizzle-orm/sqlite-core';
+import type { JointKind, JointOutcome } from '@/core/fits';
+import type { PartState } from '@/core/metrology';
+import { attempts, prints } from './attempts';
 import { jobs } from './jobs';
 
 /** A joint printed in place, as drawn at scale 1, with the scale it is wanted at; lengths mm. */
@@ -26,4 +28,46 @@ export const joints = sqliteTable(
     removedAt: integer({ mode: 'timestamp_ms' }),
   },
   (table) => [index('joints_of_job').on(table.jobId)],
+);
+
+/** What an attempt's file has for each joint, and what was expected of it then. */
+export const drawnJoints = sqliteTable(
+  'drawn_joints',
+  {
+    attemptId: integer()
+      .notNull()
+      .references(() => attempts.id),
+    jointId: integer()
+      .notNull()
+      .references(() => joints.id),
+    /** Gap per side in the file, at its scale; mm. */
+    gapMm: real().notNull(),
+    heightGapMm: real(),
+    scale: real().notNull(),
+    /** Chance to come free that was expected. */
+    free: real(),
+  },
+  (table) => [primaryKey({ columns: [table.attemptId, table.jointId] })],
+);
+
+/** What the hand found at a joint of a print; append-only, the last one of a joint in a print counts. */
+export const jointOutcomes = sqliteTable(
+  'joint_outcomes',
+  {
+    id: integer().primaryKey({ autoIncrement: true }),
+    clientKey: text().notNull().unique(),
+    jointId: integer()
+      .notNull()
+      .references(() => joints.id),
+    printId: integer()
+      .notNull()
+      .references(() => prints.id),
+    outcome: text().$type<JointOutcome>().notNull(),
+    /** Play as it was felt or measured; both null where nobody said. */
+    playMm: real(),
+    playDeg: real(),
+    state: text().$type<PartState>().notNull(),
+    takenAt: integer({ mode: 'timestamp_ms' }).notNull(),
+  },
+  (table) => [index('joint_outcomes_of_print').on(table.printId)],
 );

@@ -69,6 +69,8 @@ export const tries = sqliteTable(
       .references(() => prints.id),
     word: text().$type<FitWord>().notNull(),
     state: text().$type<PartState>().notNull(),
+    /** Said of a part that was still warm: kept, not learned from. */
+    warm: integer({ mode: 'boolean' }).notNull().default(false),
     /** Weight of the push, where somebody weighed it, N. */
     pushN: real(),
     takenAt: integer({ mode: 'timestamp_ms' }).notNull(),

@@ -23,7 +23,7 @@ describe('a number that nothing on a bench has is set aside when the bench is op
     ['update sessions set zero_mm = 1e300', { readings: 2 }],
     ['update sessions set part_c = 1e160', { readings: 2 }],
     ["update features set target_mm = 1e300 where name = 'Bore'", { features: 1 }],
-    ["update features set upper_mm = 1e160 where name = 'Bore'", { features: 1 }],
+    ["update features set upper_deviation_mm = 1e160 where name = 'Bore'", { features: 1 }],
     ['update drawn_sizes set drawn_mm = 1e300 where feature_id = 1', { readings: 1, drawnSizes: 1 }],
     ['update mates set size_mm = 1e300', { mates: 1 }],
   ])('%s: the page of the job is made, with what is sound', (statement, set) => {

@@ -3,5 +3,5 @@ import 'server-only';
 export { judgeFinding } from './judge-finding';
 export { keepCheck, type LayersFound } from './keep-check';
 export { setStance } from './set-stance';
-export { type Turn, turnPart } from './turn-part';
+export { type Turn, type TurnEffect, turnPart } from './turn-part';
 export { listVerdicts, settledOfCheck, viewCheck } from './view-check';

@@ -95,7 +95,7 @@ export const foundFeatureForm = z
       ...rest,
       kind,
       targetMm,
-      lowerMm: targetMm - toleranceMm,
-      upperMm: targetMm + toleranceMm,
+      lowerDeviationMm: -toleranceMm,
+      upperDeviationMm: toleranceMm,
     };
   });

@@ -1,9 +1,13 @@
 import { eq } from 'drizzle-orm';
-import { turnPoint } from '@/core/findings';
-import { type Db, tables } from '@/store';
-import { keepPartFile } from '@/subjects/job';
+import { turnedKind, turnPoint } from '@/core/findings';
+import type { Base } from '@/core/metrology';
+import { fail, ok, type Result } from '@/core/result';
+import { type Db, evidenceChanged, kindColumns, kindOf, queries, tables } from '@/store';
+import { keepPartFile, partOfJob, viewJob } from '@/subjects/job';
 import { noteLedger } from '@/subjects/records';
-import type { CheckEntry } from './words-ledger';
+import { keepSignatures, type Later } from '@/subjects/printing';
+import type { TurnIssue } from './words-issues';
+import type { CheckEntry, TurnedFeature } from './words-ledger';
 
 /** How a part was turned: a rotation, row by row, then a lift onto the plate, mm. */
 export interface Turn {
@@ -11,28 +15,73 @@ export interface Turn {
   readonly liftMm: number;
 }
 
+/** The file of the part as it was turned. */
+interface TurnedFile extends Turn {
+  readonly meshHash: string;
+  readonly name: string;
+}
+
+/** What a turn did to the features of the job, by their names. */
+export interface TurnEffect {
+  /** They run another way now. */
+  readonly turned: readonly TurnedFeature[];
+  /** They lie or lean so that no law is known for them, and keep the direction they had. */
+  readonly unknown: readonly string[];
+}
+
+/** A face this near to z = 0 lies on the plate, mm. */
+const ON_PLATE_MM = 0.05;
+
+type Placed = Pick<queries.Feature, 'anchor' | 'targetMm'>;
+
+/** Whether one of the two faces of a size along Z lies on the plate, by a place on one of them. */
+function baseOf({ anchor, targetMm }: Placed, standsOnPlate: boolean): Base {
+  if (!standsOnPlate || anchor === null) return 'supported';
+  const isOnPlate = (z: number) => Math.abs(z) < ON_PLATE_MM;
+  return isOnPlate(anchor[2]) || isOnPlate(anchor[2] - targetMm) ? 'plate' : 'supported';
+}
+
 /**
- * Keeps the turned file as the job's part and takes the places of its features along, in one go. Their directions stay
- * as they were typed.
+ * Keeps the turned file as the job's part and turns its features along: their directions, places and seen faces, for what
+ * is printed from now on. What was printed stays as it lay.
  */
 export function turnPart(
   db: Db,
   jobId: number,
-  file: { readonly meshHash: string; readonly name: string },
-  { rotation, liftMm }: Turn,
-): void {
-  const { features } = tables;
-  db.transaction((tx) => {
-    keepPartFile(tx, jobId, file.meshHash, file.name);
-    const placed = tx.select().from(features).where(eq(features.jobId, jobId)).all();
-    for (const { id, anchor } of placed) {
-      if (anchor === null) continue;
-      const [x, y, z] = turnPoint(rotation, anchor);
-      tx.update(features)
-        .set({ anchor: [x, y, z + liftMm] })
-        .where(eq(features.id, id))
+  { meshHash, name, rotation, liftMm }: TurnedFile,
+  later: Later = (work) => work(),
+): Result<TurnEffect, TurnIssue> {
+  const view = viewJob(db, jobId);
+  if (view === undefined) return fail({ code: 'gone' });
+  if (partOfJob(view)?.correctedFor !== undefined && view.current?.printId === undefined)
+    return fail({ code: 'correctedWaits', attempt: view.current?.attemptNumber ?? 0 });
+  const standsOnPlate = view.job.stance?.kind === 'plate';
+  const turned: TurnedFeature[] = [];
+  const unknown: string[] = [];
+  const changed = db.transaction((tx) => {
+    keepPartFile(tx, jobId, meshHash, name);
+    for (const feature of view.features) {
+      const anchor = feature.anchor && liftedPoint(turnPoint(rotation, feature.anchor), liftMm);
+      const base = baseOf({ anchor, targetMm: feature.targetMm }, standsOnPlate);
+      const before = kindOf(feature);
+      const kind = turnedKind(before, rotation, base);
+      if (kind === undefined) unknown.push(feature.name);
+      else if (kind.axis !== before.axis || kind.base !== before.base)
+        turned.push({ name: feature.name, axis: kind.axis });
+      tx.update(tables.features)
+        .set({ ...kindColumns(kind ?? before), anchor })
+        .where(eq(tables.features.id, feature.id))
         .run();
     }
-    noteLedger<CheckEntry>(tx, jobId, 'check', { code: 'partTurned' });
+    const seenDirections = view.job.seenDirections.map((direction) => turnPoint(rotation, direction));
+    tx.update(tables.jobs).set({ seenDirections }).where(eq(tables.jobs.id, jobId)).run();
+    noteLedger<CheckEntry>(tx, jobId, 'check', { code: 'partTurned', turned, unknown });
+    return evidenceChanged(tx, { jobId });
   });
+  later(() => keepSignatures(db, changed));
+  return ok({ turned, unknown });
+}
+
+function liftedPoint([x, y, z]: readonly [number, number, number], liftMm: number): [number, number, number] {
+  return [x, y, z + liftMm];
 }

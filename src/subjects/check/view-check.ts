@@ -1,12 +1,22 @@
 import { and, desc, eq } from 'drizzle-orm';
-import { type CheckLimits, type CheckRules, type Finding, limitsOf, type Stance } from '@/core/findings';
+import {
+  type CheckLimits,
+  type CheckRules,
+  directionOf,
+  type Finding,
+  limitsOf,
+  type Stance,
+} from '@/core/findings';
 import type { Point } from '@/core/mesh';
 import { evidenceOf } from '@/core/resins';
-import { type Db, tables } from '@/store';
+import { type Db, kindOf, tables } from '@/store';
 import { listJoints } from '@/subjects/fit';
 import { listRungs, viewLadder } from '@/subjects/gauge';
-import { type JobPart, type JobView, partOfJob } from '@/subjects/job';
+import { type JobPart, basePartOfJob, type JobView, partOfJob } from '@/subjects/job';
 import { findShelved, resinFile } from '@/subjects/resin';
+
+/** Which file is looked at: the one that would be printed, or the one before any correction. */
+export type PartWanted = 'toPrint' | 'base';
 
 export type Verdict = 'passed' | 'waived';
 
@@ -41,13 +51,7 @@ function leastFeature(db: Db, resinId: number): number | undefined {
 
 /** Directions in which the flat sizes of a job run, as they were typed. */
 function criticalDirections({ features }: JobView): Point[] {
-  return features
-    .filter(({ shape }) => shape === 'flat')
-    .map(({ axis, angleRad }): Point => {
-      if (axis === 'Z') return [0, 0, 1];
-      const turn = axis === 'X' ? 0 : axis === 'Y' ? Math.PI / 2 : (angleRad ?? 0);
-      return [Math.cos(turn), Math.sin(turn), 0];
-    });
+  return features.filter(({ shape }) => shape === 'flat').map((feature) => directionOf(kindOf(feature)));
 }
 
 function limitsOfJob(db: Db, { job, profile }: JobView, rules: CheckRules): CheckLimits {
@@ -102,8 +106,13 @@ function standingCheck(db: Db, { job }: JobView, part: JobPart | undefined): Che
 }
 
 /** Everything the Check step shows that does not need the mesh itself. */
-export function viewCheck(db: Db, view: JobView, rules: CheckRules): CheckView {
-  const part = partOfJob(view);
+export function viewCheck(
+  db: Db,
+  view: JobView,
+  rules: CheckRules,
+  wanted: PartWanted = 'toPrint',
+): CheckView {
+  const part = wanted === 'base' ? basePartOfJob(view) : partOfJob(view);
   return {
     part,
     stance: view.job.stance ?? undefined,

@@ -1,3 +1,17 @@
+import { GONE_WORDS } from '@/subjects/language/shared';
+
+/** Why a part was not turned. */
+export type TurnIssue =
+  | { readonly code: 'gone' }
+  /** An attempt waits for its print with a file that was corrected for the way it stands. */
+  | { readonly code: 'correctedWaits'; readonly attempt: number };
+
+export function describeTurnIssue(issue: TurnIssue): string {
+  return issue.code === 'gone'
+    ? GONE_WORDS
+    : `Attempt ${issue.attempt} waits for its print with a file that was corrected for the way it stands. Print it, or turn the part before it is corrected.`;
+}
+
 /** Why a decision on a finding was not kept. */
 export type VerdictIssue = { readonly code: 'partChanged' } | { readonly code: 'noWaiver' };
 

@@ -1,5 +1,7 @@
 import type { Finding, Stance } from '@/core/findings';
+import type { Axis } from '@/core/metrology';
 import type { LedgerWords } from '@/subjects/records/shared';
+import { listAnd } from '@/subjects/language/shared';
 import { describeFinding } from './words-findings';
 import { describeStance } from './words-stance';
 
@@ -13,7 +15,19 @@ export type CheckEntry =
       readonly finding: Finding;
       readonly reason: string;
     }
-  | { readonly code: 'partTurned' };
+  | {
+      readonly code: 'partTurned';
+      /** Features that run another way, and those for which no law is known as they lie; older lines tell neither. */
+      readonly turned?: readonly TurnedFeature[];
+      readonly unknown?: readonly string[];
+    };
+
+const AXIS_WORDS: Readonly<Record<Axis, string>> = {
+  X: 'along X',
+  Y: 'along Y',
+  Z: 'along Z',
+  XY: 'across the plate',
+};
 
 const VERDICT_WORDS = { passed: 'Passed', waived: 'Waived', open: 'Open again' } as const;
 
@@ -33,6 +47,28 @@ export function describeCheckEntry(entry: CheckEntry): LedgerWords {
         detail: entry.reason,
       };
     case 'partTurned':
-      return { title: 'Part turned', detail: 'its features’ places went along' };
+      return { title: 'Part turned', detail: describeTurn(entry) };
   }
+}
+
+/** A feature that runs another way than before. */
+export interface TurnedFeature {
+  readonly name: string;
+  readonly axis: Axis;
+}
+
+interface Turned {
+  readonly turned?: readonly TurnedFeature[];
+  readonly unknown?: readonly string[];
+}
+
+/** What a turn did to the features of a job. */
+export function describeTurn({ turned = [], unknown = [] }: Turned): string {
+  const sentences = [
+    ...turned.map(({ name, axis }) => `${name} now runs ${AXIS_WORDS[axis]}.`),
+    unknown.length === 0
+      ? ''
+      : `${listAnd(unknown)} now ${unknown.length === 1 ? 'lies or leans' : 'lie or lean'}; how such a size prints is not known. Measure ${unknown.length === 1 ? 'it' : 'them'}, and set the direction under Need if it is wrong.`,
+  ].filter((sentence) => sentence !== '');
+  return sentences.length === 0 ? 'Its features turned with it.' : sentences.join(' ');
 }

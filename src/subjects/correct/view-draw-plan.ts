@@ -1,6 +1,6 @@
 import { assessFit, drawFit, type DrawnFit, type FitTarget } from '@/core/fits';
 import { jointChance, type ParameterName, rankNextReadings, type ReadingGain } from '@/core/signature';
-import { featureKey, printKey, queries, targetOf } from '@/store';
+import { featureIdOf, printKey, queries, targetOf } from '@/store';
 import { drawOptions, type JobView } from '@/subjects/job';
 import type { LearnedSignature } from '@/subjects/printing';
 
@@ -31,7 +31,7 @@ function candidatesOf(view: JobView, learned: LearnedSignature) {
     feature.drawnMm === undefined || feature.readings.length >= 3
       ? []
       : {
-          feature: featureKey(feature.id),
+          feature: feature.key,
           kind: feature.kind,
           drawnMm: feature.drawnMm,
           print,
@@ -92,7 +92,7 @@ export function assessSizes(
 export function nextReadingOf(view: JobView, plan: DrawPlan): { name: string; sdShare: number } | undefined {
   const [best] = plan.nextReadings;
   if (best === undefined) return undefined;
-  const feature = view.features.find(({ id }) => best.candidate.feature === featureKey(id));
+  const feature = view.features.find(({ id }) => id === featureIdOf(best.candidate.feature));
   const sdShare = 1 - Math.sqrt(best.after / best.before);
   return feature === undefined || sdShare < 0.02 ? undefined : { name: feature.name, sdShare };
 }

@@ -30,8 +30,8 @@ export function workOutChain(
       {
         name: feature.name,
         direction: input.direction,
-        sizeMm: feature.targetMm + (feature.lowerMm + feature.upperMm) / 2,
-        halfMm: (feature.upperMm - feature.lowerMm) / 2,
+        sizeMm: feature.targetMm + (feature.lowerDeviationMm + feature.upperDeviationMm) / 2,
+        halfMm: (feature.upperDeviationMm - feature.lowerDeviationMm) / 2,
         query: { kind: kindOf(feature), drawnMm, feature: featureKey(feature.id) },
       },
     ];

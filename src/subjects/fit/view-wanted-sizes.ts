@@ -16,7 +16,7 @@ export function drawSizes(view: JobView, wanted: readonly SizeWanted[]): DrawnFi
   return wanted.map(({ kind, targetMm, halfMm }, i) =>
     drawFit(
       learned.signature,
-      { feature: `wanted ${i}`, kind, targetMm, lowerMm: -halfMm, upperMm: halfMm },
+      { feature: `wanted ${i}`, kind, targetMm, lowerDeviationMm: -halfMm, upperDeviationMm: halfMm },
       drawOptions(view),
     ),
   );

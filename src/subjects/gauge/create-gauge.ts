@@ -65,8 +65,8 @@ export function createGauge(db: Db, wanted: NewGauge): Result<number, GaugeIssue
           name: feature,
           ...kindColumns(kind),
           targetMm: drawnMm,
-          lowerMm: -GAUGE_LIMIT_MM,
-          upperMm: GAUGE_LIMIT_MM,
+          lowerDeviationMm: -GAUGE_LIMIT_MM,
+          upperDeviationMm: GAUGE_LIMIT_MM,
           mateId,
           anchor: anchor === undefined ? null : [anchor[0], anchor[1], anchor[2]],
         })

@@ -1,5 +1,5 @@
 import { fail, ok, type Result } from '@/core/result';
-import { type Db, queries, tables } from '@/store';
+import { type Db, queries, rememberPrinted, tables } from '@/store';
 import { bumpRevision } from '@/subjects/records';
 import { type FeatureInput, featureValues, findInputIssue, keepMate } from './feature-input';
 import type { JobIssue } from './words-issues';
@@ -21,6 +21,7 @@ export function addFeature(db: Db, jobId: number, wanted: FeatureInput): Result<
       tx.insert(tables.drawnSizes)
         .values({ attemptId: last.id, featureId: id, drawnMm: wanted.targetMm })
         .run();
+      rememberPrinted(tx, last.id);
     }
     bumpRevision(tx, jobId);
     return ok(id);

@@ -1,6 +1,7 @@
 import { and, eq } from 'drizzle-orm';
+import { type FeatureKind, sameKind } from '@/core/metrology';
 import { fail, ok, type Result } from '@/core/result';
-import { type Db, queries, tables, evidenceChanged } from '@/store';
+import { type Db, evidenceChanged, kindColumns, kindOf, queries, tables } from '@/store';
 import { bumpRevision, noteLedger } from '@/subjects/records';
 import { type FeatureInput, featureValues, findInputIssue, keepMate } from './feature-input';
 import type { JobIssue } from './words-issues';
@@ -17,11 +18,28 @@ const SAME_MM = 6e-5;
 
 export interface FeatureChange extends FeatureInput {
   readonly drawnMm?: number;
+  /** Whether another kind was true of what is printed already (it had been typed wrong), or holds from the next print on. */
+  readonly holdsFor?: 'all' | 'next';
   readonly revision: number;
 }
 
 function viewOf(db: Db, jobId: number, featureId: number): FeatureView | undefined {
   return viewJob(db, jobId)?.current?.features.find(({ id }) => id === featureId);
+}
+
+/** A kind that was typed wrong is put right in every print that lay as the feature was said to. */
+function mendPrinted(db: Db, feature: queries.Feature, kind: FeatureKind): void {
+  const { printedFeatures } = tables;
+  const before = kindOf(feature);
+  if (sameKind(before, kind)) return;
+  const rows = db.select().from(printedFeatures).where(eq(printedFeatures.featureId, feature.id)).all();
+  for (const { printId, ...row } of rows) {
+    if (!sameKind(kindOf(row), before)) continue;
+    db.update(printedFeatures)
+      .set(kindColumns(kind))
+      .where(and(eq(printedFeatures.printId, printId), eq(printedFeatures.featureId, feature.id)))
+      .run();
+  }
 }
 
 /** Changes a wrong sense, target or drawn size, readings or not, and tells what that changed. */
@@ -43,13 +61,14 @@ export function changeFeature(
     const mateId = keepMate(tx, jobId, wanted);
     const values = featureValues(wanted);
     // Limits typed by hand stand in place of a wish; a mate that was measured anew moves those of its wish.
-    const byHand = (['targetMm', 'lowerMm', 'upperMm'] as const).some(
+    const byHand = (['targetMm', 'lowerDeviationMm', 'upperDeviationMm'] as const).some(
       (limit) => Math.abs(values[limit] - feature[limit]) > SAME_MM,
     );
     tx.update(tables.features)
       .set({ ...values, mateId, ...(byHand ? NO_WISH : {}) })
       .where(eq(tables.features.id, featureId))
       .run();
+    if (wanted.holdsFor !== 'next') mendPrinted(tx, feature, wanted.kind);
     if (!byHand) refit(tx, jobId);
     const last = queries.listAttempts(tx, jobId).at(-1);
     if (last !== undefined && wanted.drawnMm !== undefined) {

@@ -7,8 +7,8 @@ export interface FeatureInput {
   readonly name: string;
   readonly kind: FeatureKind;
   readonly targetMm: number;
-  readonly lowerMm: number;
-  readonly upperMm: number;
+  readonly lowerDeviationMm: number;
+  readonly upperDeviationMm: number;
   readonly mateName?: string;
   readonly mateMm?: number;
   readonly mateU_mm?: number;
@@ -24,7 +24,7 @@ export function findInputIssue(
   const issue = findKindIssue(wanted.kind);
   if (issue !== undefined) return { code: 'kind', issue };
   if (!(wanted.targetMm > 0)) return { code: 'notPositive' };
-  if (!(wanted.lowerMm < wanted.upperMm)) return { code: 'limitsCrossed' };
+  if (!(wanted.lowerDeviationMm < wanted.upperDeviationMm)) return { code: 'limitsCrossed' };
   const taken = queries.listFeatures(db, jobId).some(({ id, name }) => id !== ownId && name === wanted.name);
   return taken ? { code: 'nameTaken', name: wanted.name } : undefined;
 }
@@ -48,13 +48,20 @@ export function keepMate(db: Db, jobId: number, { mateName, mateMm, mateU_mm }: 
   return known.id;
 }
 
-export function featureValues({ name, kind, targetMm, lowerMm, upperMm, anchor }: FeatureInput) {
+export function featureValues({
+  name,
+  kind,
+  targetMm,
+  lowerDeviationMm,
+  upperDeviationMm,
+  anchor,
+}: FeatureInput) {
   return {
     name,
     ...kindColumns(kind),
     targetMm,
-    lowerMm,
-    upperMm,
+    lowerDeviationMm,
+    upperDeviationMm,
     ...(anchor === undefined ? {} : { anchor }),
   };
 }

@@ -19,5 +19,5 @@ export { refit } from './refit-job';
 export { removeFeature } from './remove-feature';
 export { type NewAttempt, startAttempt } from './start-attempt';
 export { isJob, type JobView, viewJob } from './view-job';
-export { type JobPart, partOfJob } from './view-part';
+export { type JobPart, basePartOfJob, partOfJob } from './view-part';
 export { type FeatureView, type PrintView, viewPrint } from './view-print';

@@ -1,6 +1,12 @@
 import { z } from 'zod';
 import { LONGEST_MM, AXES, BASES, type FeatureKind, SENSES, SHAPES } from '@/core/metrology';
-import { choiceField, numberField, optionalNumber, textField } from '@/subjects/language/shared';
+import {
+  choiceField,
+  numberField,
+  optionalChoice,
+  optionalNumber,
+  textField,
+} from '@/subjects/language/shared';
 
 /** The name of a new job. */
 export const newJobForm = z.object({ name: textField('A new thing that must fit') });
@@ -20,8 +26,8 @@ export const featureForm = z
     ...kindFields,
     angleDeg: optionalNumber('Angle from X', 'angle', { low: -360, high: 360 }),
     targetMm: numberField('Target', 'length', { low: 0, high: LONGEST_MM }),
-    lowerMm: numberField('Lower limit', 'length', { low: -LONGEST_MM, high: LONGEST_MM }),
-    upperMm: numberField('Upper limit', 'length', { low: -LONGEST_MM, high: LONGEST_MM }),
+    lowerDeviationMm: numberField('Lower limit', 'length', { low: -LONGEST_MM, high: LONGEST_MM }),
+    upperDeviationMm: numberField('Upper limit', 'length', { low: -LONGEST_MM, high: LONGEST_MM }),
     mateName: textField('Mate', { optional: true, limit: 60 }),
     mateMm: optionalNumber('Size of the mate', 'length', { low: 0.001, high: LONGEST_MM }),
     mateU_mm: optionalNumber('Its uncertainty u', 'length', { low: 0, high: 10 }),
@@ -30,6 +36,7 @@ export const featureForm = z
       high: LONGEST_MM,
       hint: 'Change this when the file had another size.',
     }),
+    holdsFor: optionalChoice('Another direction or kind', ['all', 'next']),
     revision: numberField('Revision', 'number', { low: 0, high: 1e9 }),
   })
   .transform(({ sense, shape, axis, base, angleDeg, ...rest }) => ({

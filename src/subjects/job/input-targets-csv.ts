@@ -52,8 +52,8 @@ export function parseTargetsCsv(text: string): Result<Target[], TargetsCsvIssue>
       feature: name,
       kind: kind.value,
       targetMm: target.value,
-      lowerMm: minus.value,
-      upperMm: plus.value,
+      lowerDeviationMm: minus.value,
+      upperDeviationMm: plus.value,
     });
   }
   return ok(targets);
@@ -66,8 +66,8 @@ export function formatTargetsCsv(targets: readonly Target[]): string {
       target.feature,
       ...kindCells(target.kind),
       target.targetMm,
-      target.lowerMm,
-      target.upperMm,
+      target.lowerDeviationMm,
+      target.upperDeviationMm,
     ]),
   );
 }

@@ -1,15 +1,39 @@
 import { eq } from 'drizzle-orm';
-import { type Db, tables } from '@/store';
+import { type Db, rememberPrinted, tables } from '@/store';
 
-/** Notes that an attempt, of this job where one is named, was printed; a further print of the same file is another print of the attempt. */
-export function notePrint(db: Db, attemptId: number, jobId?: number): number {
+interface PrintRun {
+  /** Copies that came off together; one when left out. */
+  readonly copies?: number;
+  /** Why it was printed although findings that could lose it were open. */
+  readonly despite?: string;
+}
+
+/** The name of a copy of a run: A2, of a second run A2.2, of several copies A2-1, A2-2. */
+function nameOf(attempt: number, run: number, copy: number, copies: number): string {
+  const ofRun = run === 1 ? `A${attempt}` : `A${attempt}.${run}`;
+  return copies === 1 ? ofRun : `${ofRun}-${copy}`;
+}
+
+/**
+ * Notes that an attempt, of this job where one is named, was printed; again is another run of it. Every copy of a run is
+ * a print of its own. Gives the id of the first. Throws RangeError where there is no such attempt.
+ */
+export function notePrint(db: Db, attemptId: number, jobId?: number, wanted: PrintRun = {}): number {
   const { attempts, prints } = tables;
+  const { copies = 1, despite = '' } = wanted;
   return db.transaction((tx) => {
     const attempt = tx.select().from(attempts).where(eq(attempts.id, attemptId)).get();
     if (attempt === undefined || (jobId !== undefined && attempt.jobId !== jobId))
       throw new RangeError(`notePrint: there is no attempt ${attemptId}`);
-    const before = tx.select().from(prints).where(eq(prints.attemptId, attemptId)).all().length;
-    const name = before === 0 ? `A${attempt.number}` : `A${attempt.number}.${before + 1}`;
-    return tx.insert(prints).values({ attemptId, name, madeAt: new Date() }).returning().get().id;
+    const before = tx.select().from(prints).where(eq(prints.attemptId, attemptId)).all();
+    const run = 1 + Math.max(0, ...before.map((print) => print.run));
+    const madeAt = new Date();
+    const ids = Array.from({ length: copies }, (_, i) => {
+      const copy = i + 1;
+      const name = nameOf(attempt.number, run, copy, copies);
+      return tx.insert(prints).values({ attemptId, name, madeAt, run, copy, despite }).returning().get().id;
+    });
+    rememberPrinted(tx, attemptId);
+    return ids[0];
   });
 }

@@ -21,12 +21,13 @@ export function refit(db: Db, jobId: number): string[] {
     const mate = mates.find(({ id }) => id === feature.mateId);
     const limits = feature.wish === null ? undefined : limitsOf(job, feature, mate, fitClasses);
     if (limits === undefined) continue;
-    const { targetMm, lowerMm, upperMm } = limits;
-    const away = Math.abs(targetMm - feature.targetMm) + Math.abs(upperMm - feature.upperMm);
+    const { targetMm, lowerDeviationMm, upperDeviationMm } = limits;
+    const away =
+      Math.abs(targetMm - feature.targetMm) + Math.abs(upperDeviationMm - feature.upperDeviationMm);
     if (away < SAME_MM) continue;
     moved.push(feature.name);
     db.update(tables.features)
-      .set({ targetMm, lowerMm, upperMm })
+      .set({ targetMm, lowerDeviationMm, upperDeviationMm })
       .where(eq(tables.features.id, feature.id))
       .run();
   }

@@ -9,14 +9,28 @@ export interface JobPart {
   readonly version: number;
   /** The same for the same shape: the hash of a file, or the sizes that it is built from. */
   readonly key: string;
+  /** Number of the attempt for which the file was corrected as a whole; undefined: it is as it was drawn. */
+  readonly correctedFor?: number;
 }
 
-/** The file that would be printed: the newest attempt's, the one brought in, or the part as it is built. */
-export function partOfJob(view: JobView): JobPart | undefined {
-  const { job, attempts } = view;
-  const meshHash = attempts.at(-1)?.meshHash ?? job.meshHash;
-  if (meshHash !== null) return { source: `/api/meshes/${meshHash}`, version: 0, key: meshHash };
+const fileOf = (hash: string): JobPart => ({ source: `/api/meshes/${hash}`, version: 0, key: hash });
+
+/** The part as it was brought in or is built, corrected for no attempt. */
+export function basePartOfJob(view: JobView): JobPart | undefined {
+  const { job } = view;
+  if (job.meshHash !== null) return fileOf(job.meshHash);
   if (job.solid === null && job.gauge === null) return undefined;
   const sizes = [...drawnOfPart(view, 'newest')].map(([id, drawnMm]) => `${id}=${drawnMm}`);
   return { source: `/api/jobs/${job.id}/part`, version: job.revision, key: `built ${sizes.join(' ')}` };
+}
+
+/** The file that would be printed: the newest attempt's while nothing overtook it, else the part as it is now. */
+export function partOfJob(view: JobView): JobPart | undefined {
+  const { job, attempts } = view;
+  const last = attempts.at(-1);
+  const own = last?.meshHash ?? null;
+  const base = basePartOfJob(view);
+  if (last === undefined || own === null) return base;
+  if (job.overtakenAttemptId === last.id && base !== undefined) return base;
+  return own === job.meshHash ? base : { ...fileOf(own), correctedFor: last.number };
 }

@@ -12,10 +12,10 @@ import { type FitWord, predictSize } from '@/core/signature';
 import {
   correctedMm,
   type Db,
-  featureKey,
   instrumentOf,
   isAtPlate,
   kindOf,
+  printedKey,
   printKey,
   queries,
 } from '@/store';
@@ -42,10 +42,13 @@ interface ReadingView {
 export interface FeatureView {
   readonly id: number;
   readonly name: string;
+  /** As it lay in that print; as it will lie where there is none. */
   readonly kind: FeatureKind;
+  /** Name of its habit in the signature. */
+  readonly key: string;
   readonly targetMm: number;
-  readonly lowerMm: number;
-  readonly upperMm: number;
+  readonly lowerDeviationMm: number;
+  readonly upperDeviationMm: number;
   readonly mate?: queries.Mate;
   readonly anchor: readonly [number, number, number] | null;
   readonly drawnMm?: number;
@@ -104,10 +107,13 @@ function ofOneSitting(all: readonly queries.StandingReading[]): queries.Standing
   );
 }
 
+/** How a feature lay in a print, with the name of its habit. */
+type Lying = Pick<FeatureView, 'kind' | 'key'>;
+
 /** What was expected of this feature in this print: as noted when it was drawn, or what all but its own readings say. */
 function predictionOf(
   learned: LearnedSignature | undefined,
-  feature: queries.Feature,
+  lying: Lying,
   drawn: queries.DrawnSizeRow | undefined,
   print: queries.Print | undefined,
 ): Prediction | undefined {
@@ -115,21 +121,15 @@ function predictionOf(
   if (drawn.predictedMm !== null && drawn.sdMm !== null)
     return { meanMm: drawn.predictedMm, sdMm: drawn.sdMm };
   if (learned === undefined || learned.readingCount === 0) return undefined;
-  const expected = expectedOf(learned, feature, drawn.drawnMm);
+  const expected = expectedOf(learned, lying, drawn.drawnMm);
   const here = print && printKey(print.id);
-  const own = learned.report.features.find(
-    (each) => each.feature === featureKey(feature.id) && each.print === here,
-  );
+  const own = learned.report.features.find((each) => each.feature === lying.key && each.print === here);
   return own === undefined ? expected : { meanMm: own.predicted_mm, sdMm: expected.sdMm };
 }
 
 /** What the law and the feature's other prints say of a feature drawn so; its own habit counts where it was measured. */
-function expectedOf(learned: LearnedSignature, feature: queries.Feature, drawnMm: number): Prediction {
-  const mixture = predictSize(learned.signature, {
-    kind: kindOf(feature),
-    drawnMm,
-    feature: featureKey(feature.id),
-  });
+function expectedOf(learned: LearnedSignature, { kind, key }: Lying, drawnMm: number): Prediction {
+  const mixture = predictSize(learned.signature, { kind, drawnMm, feature: key });
   const { mean, sd } = mixtureMoments(mixture);
   return { meanMm: mean, sdMm: sd };
 }
@@ -149,12 +149,15 @@ export function viewPrint(
   print?: queries.Print,
 ): PrintView {
   const readings = print === undefined ? [] : queries.listStandingReadings(db, queries.ofPrint(print.id));
+  const lay = print === undefined ? undefined : queries.printedById(db, print.id);
   const words = print === undefined ? [] : queries.listTries(db, queries.ofPrint(print.id));
   const ofFeature = groupBy(readings, (reading) => reading.feature.id);
   const counted = new Map([...ofFeature].map(([id, all]) => [id, ofOneSitting(all)]));
   const pooled = pooledScatter([...counted.values()].map((group) => group.map(correctedMm)));
   const doubts = context.learned?.report.suspicious ?? [];
   const features = context.features.map((feature): FeatureView => {
+    const printed = lay?.get(feature.id) ?? { ...feature, featureId: feature.id, printId: 0 };
+    const lying = { kind: kindOf(printed), key: printedKey({ feature, printed }) };
     const own = counted.get(feature.id) ?? [];
     const size = sizeOf(own, pooled);
     const drawn = attempt.drawn.find(({ featureId }) => featureId === feature.id);
@@ -164,14 +167,14 @@ export function viewPrint(
     return {
       id: feature.id,
       name: feature.name,
-      kind: kindOf(feature),
+      ...lying,
       targetMm: feature.targetMm,
-      lowerMm: feature.lowerMm,
-      upperMm: feature.upperMm,
+      lowerDeviationMm: feature.lowerDeviationMm,
+      upperDeviationMm: feature.upperDeviationMm,
       mate,
-      anchor: feature.anchor,
+      anchor: printed.anchor,
       drawnMm: drawn?.drawnMm,
-      predicted: predictionOf(context.learned, feature, drawn, print),
+      predicted: predictionOf(context.learned, lying, drawn, print),
       readings: (ofFeature.get(feature.id) ?? []).map((reading) => {
         const { id, clientKey, readingMm } = reading;
         const doubt = doubts.find(({ line }) => line === id);

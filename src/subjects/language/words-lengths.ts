@@ -1,3 +1,4 @@
+import { listOr } from './words-lists';
 import { quoted } from './words-quoted';
 import type { Doubt, FeatureKindIssue, LengthNote, Quantity, QuantityIssue } from '@/core/metrology';
 
@@ -34,10 +35,6 @@ const QUANTITY_NAMES: Readonly<Record<Quantity, string>> = {
   percent: 'a percentage',
   number: 'a plain number',
 };
-
-function listOr(words: readonly string[]): string {
-  return words.length < 2 ? words.join('') : `${words.slice(0, -1).join(', ')} or ${words.at(-1)}`;
-}
 
 /** Why a typed number was not understood, and what to type. */
 export function describeQuantityIssue(issue: QuantityIssue): string {

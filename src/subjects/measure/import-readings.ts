@@ -1,6 +1,6 @@
 import { createHash } from 'node:crypto';
 import { sql } from 'drizzle-orm';
-import { sameKind } from '@/core/metrology';
+import { type FeatureKind, sameKind } from '@/core/metrology';
 import { fail, ok, type Result } from '@/core/result';
 import { atOnce, partOf, type Steps } from '@/core/steps';
 import {
@@ -19,6 +19,7 @@ import { bumpRevision, noteLedger } from '@/subjects/records';
 import { type ReadingRow, readingsCsvSteps } from './input-readings-csv';
 import type { MeasureEntry } from './words-ledger';
 import type { ImportIssue } from './words-import';
+import { nameAsPrinted } from './name-as-printed';
 
 /** What an import did. */
 interface ImportReport {
@@ -91,9 +92,16 @@ export function importReadings(db: Db, jobId: number, text: string): Result<Impo
   return atOnce(importReadingsSteps(db, jobId, text));
 }
 
+interface KnownFeature {
+  readonly id: number;
+  readonly kind: FeatureKind;
+}
+
 interface KnownPrint {
   readonly printId: number;
   readonly attemptId: number;
+  /** How its features lay, by feature id. */
+  readonly lay: Map<number, FeatureKind>;
   /** Drawn sizes by feature id, mm. */
   readonly drawn: Map<number, number>;
 }
@@ -101,7 +109,8 @@ interface KnownPrint {
 class ReadingsImport {
   private readonly report = { readings: 0, alreadyHere: 0, newFeatures: 0, newPrints: 0 };
   private readonly sessions = new Map<string, number>();
-  private readonly features: Map<string, queries.Feature>;
+  /** Features by the names under which a file may call them: one that was turned since has a second name. */
+  private readonly features = new Map<string, KnownFeature>();
   private readonly prints = new Map<string, KnownPrint>();
   private readonly instruments: ReturnType<typeof listInstruments>;
   private newestAttempt: number;
@@ -111,15 +120,30 @@ class ReadingsImport {
     private readonly jobId: number,
     private readonly profileId: number,
   ) {
-    this.features = new Map(queries.listFeatures(db, jobId).map((feature) => [feature.name, feature]));
+    const features = queries.listFeatures(db, jobId);
     const attempts = queries.listAttempts(db, jobId);
     for (const { id, prints, drawn } of attempts) {
       const sizes = new Map(drawn.map(({ featureId, drawnMm }) => [featureId, drawnMm]));
-      for (const print of prints)
-        this.prints.set(print.name, { printId: print.id, attemptId: id, drawn: sizes });
+      for (const { id: printId, name } of prints)
+        this.prints.set(name, { printId, attemptId: id, lay: this.layIn(printId, features), drawn: sizes });
     }
+    for (const feature of features)
+      this.features.set(feature.name, { id: feature.id, kind: kindOf(feature) });
     this.newestAttempt = attempts.at(-1)?.number ?? 0;
     this.instruments = listInstruments(db);
+  }
+
+  /** How the features lay in a print; those turned since are known by a second name from now on. */
+  private layIn(printId: number, features: readonly queries.Feature[]): Map<number, FeatureKind> {
+    const lay = new Map<number, FeatureKind>();
+    for (const printed of queries.printedById(this.db, printId).values()) {
+      const feature = features.find((each) => each.id === printed.featureId);
+      const kind = kindOf(printed);
+      lay.set(printed.featureId, kind);
+      if (feature !== undefined)
+        this.features.set(nameAsPrinted({ feature, printed }), { id: feature.id, kind });
+    }
+    return lay;
   }
 
   run(rows: readonly KeyedRow[]): Result<ImportReport, ImportIssue> {
@@ -188,9 +212,9 @@ class ReadingsImport {
   ): Result<{ sessionId: number; featureId: number; printId: number }, ImportIssue> {
     const { line } = row;
     const feature = this.featureFor(row);
-    if (!sameKind(kindOf(feature), row.kind))
-      return fail({ code: 'otherKind', line, feature: row.feature, firstLine: line });
     const print = this.printFor(row);
+    if (!sameKind(print.lay.get(feature.id) ?? feature.kind, row.kind))
+      return fail({ code: 'otherKind', line, feature: row.feature, firstLine: line });
     const drawn = this.drawnFor(row, print, feature.id);
     if (Math.abs(drawn - row.drawnMm) > SAME_MM)
       return fail({ code: 'otherDrawn', line, feature: row.feature, haveMm: drawn, fileMm: row.drawnMm });
@@ -199,11 +223,11 @@ class ReadingsImport {
     return ok({ sessionId, featureId: feature.id, printId: print.printId });
   }
 
-  private featureFor(row: ReadingRow): queries.Feature {
+  private featureFor(row: ReadingRow): KnownFeature {
     const known = this.features.get(row.feature);
     if (known !== undefined) return known;
     this.report.newFeatures++;
-    const made = this.db
+    const { id } = this.db
       .insert(tables.features)
       .values({
         jobId: this.jobId,
@@ -211,11 +235,12 @@ class ReadingsImport {
         name: row.feature,
         ...kindColumns(row.kind),
         targetMm: row.drawnMm,
-        lowerMm: -0.1,
-        upperMm: 0.1,
+        lowerDeviationMm: -0.1,
+        upperDeviationMm: 0.1,
       })
       .returning()
       .get();
+    const made = { id, kind: row.kind };
     this.features.set(row.feature, made);
     return made;
   }
@@ -236,17 +261,29 @@ class ReadingsImport {
       .values({ attemptId: attempt.id, name: row.print, madeAt: new Date() })
       .returning()
       .get();
-    const made = { printId: print.id, attemptId: attempt.id, drawn: new Map<number, number>() };
+    const made = {
+      printId: print.id,
+      attemptId: attempt.id,
+      lay: new Map(),
+      drawn: new Map<number, number>(),
+    };
     this.prints.set(row.print, made);
     return made;
   }
 
-  private drawnFor({ drawnMm }: ReadingRow, { attemptId, drawn }: KnownPrint, featureId: number): number {
+  private drawnFor({ drawnMm, kind }: ReadingRow, print: KnownPrint, featureId: number): number {
+    const { attemptId, printId, lay, drawn } = print;
     const known = drawn.get(featureId);
-    if (known !== undefined) return known;
+    if (known !== undefined && lay.has(featureId)) return known;
     this.db.insert(tables.drawnSizes).values({ attemptId, featureId, drawnMm }).onConflictDoNothing().run();
-    drawn.set(featureId, drawnMm);
-    return drawnMm;
+    this.db
+      .insert(tables.printedFeatures)
+      .values({ printId, featureId, ...kindColumns(kind) })
+      .onConflictDoNothing()
+      .run();
+    lay.set(featureId, kind);
+    drawn.set(featureId, known ?? drawnMm);
+    return known ?? drawnMm;
   }
 
   private sessionFor(row: ReadingRow): number | undefined {

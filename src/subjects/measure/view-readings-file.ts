@@ -1,11 +1,12 @@
 import { type Db, kindOf, queries } from '@/store';
+import { nameAsPrinted } from './name-as-printed';
 import { formatReadingsCsv } from './input-readings-csv';
 
 /** A job's standing readings as readings.csv. */
 export function exportReadings(db: Db, jobId: number): string {
   const rows = queries.listStandingReadings(db, queries.ofJob(jobId)).map((reading) => ({
-    feature: reading.feature.name,
-    kind: kindOf(reading.feature),
+    feature: nameAsPrinted(reading),
+    kind: kindOf(reading.printed),
     drawnMm: reading.drawnMm,
     print: reading.printName,
     state: reading.session.state,

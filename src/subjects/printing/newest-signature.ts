@@ -12,10 +12,10 @@ import {
 import {
   correctedMm,
   type Db,
-  featureKey,
   instrumentOf,
   isAtPlate,
   kindOf,
+  printedKey,
   printKey,
   queries,
 } from '@/store';
@@ -44,8 +44,8 @@ function mainState(readings: readonly queries.StandingReading[]): PartState {
 
 function toSignatureReading(reading: queries.StandingReading): SignatureReading {
   return {
-    ...kindOf(reading.feature),
-    feature: featureKey(reading.feature.id),
+    ...kindOf(reading.printed),
+    feature: printedKey(reading),
     print: printKey(reading.printId),
     drawnMm: reading.drawnMm,
     readingMm: correctedMm(reading),

@@ -11,10 +11,10 @@ import {
   ASSUMED_MATE_U_MM,
   correctedMm,
   type Db,
-  featureKey,
   instrumentOf,
   isAtPlate,
   kindOf,
+  printedKey,
   printKey,
   queries,
   tables,
@@ -22,10 +22,10 @@ import {
 
 /** The clearance on the mate that a feature's limits come to, lower and upper, mm. */
 function limitsAsClearance(
-  { sense, targetMm, lowerMm, upperMm }: queries.Feature,
+  { sense, targetMm, lowerDeviationMm, upperDeviationMm }: queries.Feature,
   mateMm: number,
 ): readonly [number, number] {
-  const [low, high] = [targetMm + lowerMm - mateMm, targetMm + upperMm - mateMm];
+  const [low, high] = [targetMm + lowerDeviationMm - mateMm, targetMm + upperDeviationMm - mateMm];
   return sense === 'inside' ? [low, high] : [-high, -low];
 }
 
@@ -60,7 +60,7 @@ function standingWords(db: Db): StandingWord[] {
 function meetingsOf(db: Db, words: readonly StandingWord[]): (WordOnSize | undefined)[] {
   const printIds = [...new Set(words.map(({ row }) => row.attempt.printId))];
   const all = printIds.length === 0 ? [] : queries.listStandingReadings(db, queries.ofPrints(printIds));
-  return words.map(({ row: { attempt, feature }, mateMm, mateU_mm }) => {
+  return words.map(({ row: { attempt, feature, printed }, mateMm, mateU_mm }) => {
     const readings = all.filter(
       (reading) =>
         reading.printId === attempt.printId &&
@@ -73,7 +73,7 @@ function meetingsOf(db: Db, words: readonly StandingWord[]): (WordOnSize | undef
     const size = estimateSize(readings.map(correctedMm), { instrument: instrumentOf(last.instrument) });
     return {
       word: attempt.word,
-      clearanceMm: feature.sense === 'inside' ? size.sizeMm - mateMm : mateMm - size.sizeMm,
+      clearanceMm: printed.sense === 'inside' ? size.sizeMm - mateMm : mateMm - size.sizeMm,
       u_mm: Math.hypot(size.u_mm, mateU_mm),
       mateMm,
       wishedMm: limitsAsClearance(feature, mateMm),
@@ -98,8 +98,8 @@ export function standingTries(db: Db, profileId: number, state: PartState): Try[
     if (row.profileId !== profileId || row.attempt.state !== state) return [];
     const others = meetings.filter((meeting, j): meeting is WordOnSize => meeting !== undefined && i !== j);
     return {
-      ...kindOf(row.feature),
-      feature: featureKey(row.feature.id),
+      ...kindOf(row.printed),
+      feature: printedKey(row),
       print: printKey(row.attempt.printId),
       drawnMm: row.drawnMm,
       word: row.attempt.word,

@@ -1,6 +1,6 @@
 import { desc, eq } from 'drizzle-orm';
 import { judgeStaleness, type Staleness } from '@/core/signature';
-import { type Db, featureKey, printKey, queries, tables } from '@/store';
+import { type Db, featureIdOf, printKey, queries, tables } from '@/store';
 import { type LearnedSignature, newestSignature } from './newest-signature';
 
 /** Signatures kept for a profile, newest first. */
@@ -44,7 +44,7 @@ function printMisses(db: Db, profileId: number, { report }: LearnedSignature): n
   const misses = new Map<number, number[]>();
   for (const { printId, featureId, predictedMm, sdMm } of queries.listExpectations(db, profileId)) {
     const read = report.features.find(
-      ({ feature, print }) => feature === featureKey(featureId) && print === printKey(printId),
+      ({ feature, print }) => featureIdOf(feature) === featureId && print === printKey(printId),
     );
     if (read === undefined) continue;
     const z = (read.size_mm - predictedMm) / Math.hypot(sdMm, read.u_mm);
@@ -60,7 +60,7 @@ export function viewSignature(db: Db, profileId: number): SignatureView | undefi
   const learned = newestSignature(db, profileId);
   const names = queries.nameFeatures(db, profileId);
   const observed = learned.report.features.map((line): ObservedLine => {
-    const named = names.find(({ featureId }) => featureKey(featureId) === line.feature);
+    const named = names.find(({ featureId }) => featureId === featureIdOf(line.feature));
     return {
       feature: named?.feature ?? line.feature,
       job: named?.job ?? '',

@@ -2,7 +2,7 @@ import { eq } from 'drizzle-orm';
 import { fail, ok, type Result } from '@/core/result';
 import type { SheetFeature } from '@/core/sheets';
 import { anchorsOf } from '@/core/solids';
-import { type Db, kindColumns, queries, tables, evidenceChanged } from '@/store';
+import { type Db, kindColumns, queries, rememberPrinted, tables, evidenceChanged } from '@/store';
 import { keepMateBody, markOvertaken } from '@/subjects/job';
 import { bumpRevision, noteLedger } from '@/subjects/records';
 import { type SheetView, viewSheet } from './view-sheet';
@@ -30,12 +30,12 @@ function keepSheetFeature(
           irreplaceable: measured.mate?.irreplaceable ?? false,
           measure: measured.measure.id,
         });
-  const { kind, name, targetMm, lowerMm, upperMm } = feature;
+  const { kind, name, targetMm, lowerDeviationMm, upperDeviationMm } = feature;
   const values = {
     ...kindColumns(kind),
     targetMm,
-    lowerMm,
-    upperMm,
+    lowerDeviationMm,
+    upperDeviationMm,
     mateId,
     wish: wished?.wish ?? null,
     ruin: wished?.ruin ?? ('none' as const),
@@ -104,6 +104,7 @@ export function takeOverSheet(db: Db, jobId: number): Result<number, TakeOverIss
           .onConflictDoNothing()
           .run();
       }
+      rememberPrinted(tx, attempt.id);
     }
     bumpRevision(tx, jobId);
     evidenceChanged(tx, { jobId });

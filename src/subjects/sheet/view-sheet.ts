@@ -70,7 +70,8 @@ function isStale(sheet: Sheet, feature: queries.Feature): boolean {
   const now = sheet.features.find(({ id }) => id === feature.sheetFeature);
   if (now === undefined) return feature.sheetFeature !== null;
   return (
-    Math.abs(now.targetMm - feature.targetMm) > SAME_MM || Math.abs(now.upperMm - feature.upperMm) > SAME_MM
+    Math.abs(now.targetMm - feature.targetMm) > SAME_MM ||
+    Math.abs(now.upperDeviationMm - feature.upperDeviationMm) > SAME_MM
   );
 }
 

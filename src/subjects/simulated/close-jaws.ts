@@ -2,7 +2,7 @@ import { eq } from 'drizzle-orm';
 import { seededRandom, seedFrom } from '@/core/numerics';
 import { fail, ok, type Result } from '@/core/result';
 import { drawCaliper, readCaliper } from '@/core/virtual';
-import { type Db, kindOf, tables } from '@/store';
+import { type Db, tables } from '@/store';
 import { simulatedSize } from './printer';
 import type { SimulatedIssue } from './words-issues';
 
@@ -34,6 +34,6 @@ export function closeJaws(
     jawFlatMm: instrument.jawFlatMm ?? 0.3,
   };
   const random = seededRandom(seedFrom(seed, `${featureId}/${printId}/${closing}`));
-  const shown = readCaliper(caliper, size.value.sizeMm, kindOf(size.value.feature), random);
+  const shown = readCaliper(caliper, size.value.sizeMm, size.value.kind, random);
   return shown === undefined ? fail({ code: 'jawsDoNotEnter' }) : ok(shown);
 }

@@ -1,8 +1,9 @@
 import { and, eq } from 'drizzle-orm';
+import type { FeatureKind } from '@/core/metrology';
 import { seedFrom } from '@/core/numerics';
 import { fail, ok, type Result } from '@/core/result';
 import { drawPrinter, printFeature, type VirtualPrinter } from '@/core/virtual';
-import { type Db, featureKey, kindOf, printKey, tables } from '@/store';
+import { type Db, kindOf, printedKey, printKey, queries, tables } from '@/store';
 import type { SimulatedIssue } from './words-issues';
 
 /** The simulated printer behind a printer row: its hidden truth from its seed, with the pixel and layer the bench knows. */
@@ -21,20 +22,31 @@ export function simulatedSize(
   db: Db,
   featureId: number,
   printId: number,
-): Result<{ sizeMm: number; feature: typeof tables.features.$inferSelect }, SimulatedIssue> {
-  const { features, prints, attempts, drawnSizes, profiles, printers } = tables;
+): Result<{ sizeMm: number; kind: FeatureKind; feature: queries.Feature }, SimulatedIssue> {
+  const { features, prints, attempts, drawnSizes, printedFeatures, profiles, printers } = tables;
   const row = db
-    .select({ feature: features, drawn: drawnSizes, printer: printers, profile: profiles, attempt: attempts })
+    .select({
+      feature: features,
+      printed: printedFeatures,
+      drawn: drawnSizes,
+      printer: printers,
+      profile: profiles,
+      attempt: attempts,
+    })
     .from(prints)
     .innerJoin(attempts, eq(prints.attemptId, attempts.id))
     .innerJoin(profiles, eq(attempts.profileId, profiles.id))
     .innerJoin(printers, eq(profiles.printerId, printers.id))
     .innerJoin(drawnSizes, eq(drawnSizes.attemptId, attempts.id))
     .innerJoin(features, eq(drawnSizes.featureId, features.id))
+    .innerJoin(
+      printedFeatures,
+      and(eq(printedFeatures.printId, prints.id), eq(printedFeatures.featureId, features.id)),
+    )
     .where(and(eq(prints.id, printId), eq(features.id, featureId)))
     .get();
   if (row === undefined) return fail({ code: 'gone' });
-  const { feature, drawn, printer, profile } = row;
+  const { feature, printed, drawn, printer, profile } = row;
   if (printer.simulatedSeed === null) return fail({ code: 'noSimulatedPrinter' });
   const machine = simulatedPrinter(
     seedFrom(printer.simulatedSeed, `resin ${profile.resinId}`),
@@ -42,10 +54,10 @@ export function simulatedSize(
     profile.layerMm,
   );
   const place = {
-    feature: featureKey(featureId),
-    kind: kindOf(feature),
+    feature: printedKey(row),
+    kind: kindOf(printed),
     drawnMm: drawn.drawnMm,
     ...placeOnPlate(feature.position),
   };
-  return ok({ sizeMm: printFeature(machine, place, printKey(printId)), feature });
+  return ok({ sizeMm: printFeature(machine, place, printKey(printId)), kind: place.kind, feature });
 }

@@ -71,8 +71,15 @@ interface DrawingProps {
 
 function StripDrawing({ values, widthPx, label, tone }: DrawingProps) {
   const scale = stripScale(values, widthPx);
-  const { lowerMm, upperMm, predictedMm, predictedHalfMm = 0, measuredMm, expandedU_mm = 0 } = values;
-  const [left, right] = [scale.xOf(lowerMm), scale.xOf(upperMm)];
+  const {
+    lowerDeviationMm,
+    upperDeviationMm,
+    predictedMm,
+    predictedHalfMm = 0,
+    measuredMm,
+    expandedU_mm = 0,
+  } = values;
+  const [left, right] = [scale.xOf(lowerDeviationMm), scale.xOf(upperDeviationMm)];
   // Nought is written where it stands clear of both ends; a clearance may lie wholly to one side of it.
   const clear = Math.min(scale.xOf(0) - scale.xOf(scale.fromMm), scale.xOf(scale.toMm) - scale.xOf(0));
   const ends = [scale.fromMm, 0, scale.toMm].filter(

@@ -1,7 +1,7 @@
 /** What a rule strip shows, all as deviations from the target in mm. */
 export interface StripValues {
-  readonly lowerMm: number;
-  readonly upperMm: number;
+  readonly lowerDeviationMm: number;
+  readonly upperDeviationMm: number;
   readonly resolutionMm: number;
   readonly predictedMm?: number;
   /** Half-width of the 95 % interval of the prediction. */
@@ -46,9 +46,16 @@ function tickStep(resolutionMm: number, pxPerMm: number): number {
 
 /** The range a strip covers and where everything stands, for a strip of `widthPx`. */
 export function stripScale(values: StripValues, widthPx: number): StripScale {
-  const { lowerMm, upperMm, measuredMm, expandedU_mm = 0, predictedMm, resolutionMm } = values;
-  const middle = (lowerMm + upperMm) / 2;
-  const half = (upperMm - lowerMm) / 2;
+  const {
+    lowerDeviationMm,
+    upperDeviationMm,
+    measuredMm,
+    expandedU_mm = 0,
+    predictedMm,
+    resolutionMm,
+  } = values;
+  const middle = (lowerDeviationMm + upperDeviationMm) / 2;
+  const half = (upperDeviationMm - lowerDeviationMm) / 2;
   const reach = [measuredMm, predictedMm]
     .filter((value) => value !== undefined)
     .map((value) => Math.abs(value - middle) + expandedU_mm);

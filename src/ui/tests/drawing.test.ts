@@ -53,7 +53,7 @@ describe('colours of the house', () => {
 });
 
 describe('scale of the rule strip', () => {
-  const values = { lowerMm: -0.05, upperMm: 0.05, resolutionMm: 0.01 };
+  const values = { lowerDeviationMm: -0.05, upperDeviationMm: 0.05, resolutionMm: 0.01 };
 
   test('holds the tolerance with room on both sides, and the measured size with its whisker', () => {
     const plain = stripScale(values, 330);
@@ -75,7 +75,10 @@ describe('scale of the rule strip', () => {
         fc.integer({ min: 160, max: 900 }),
         fc.double({ min: 0.01, max: 2, noNaN: true }),
         (width, half) => {
-          const scale = stripScale({ lowerMm: -half, upperMm: half, resolutionMm: 0.01 }, width);
+          const scale = stripScale(
+            { lowerDeviationMm: -half, upperDeviationMm: half, resolutionMm: 0.01 },
+            width,
+          );
           for (let i = 1; i < scale.ticks.length; i++)
             expect(scale.ticks[i].x - scale.ticks[i - 1].x).toBeGreaterThanOrEqual(5.99);
           expect(scale.xOf(-half)).toBeLessThan(scale.xOf(half));

@@ -4,13 +4,15 @@ import { RuleStrip } from '../rule-strip';
 import { Tabs } from '../tabs';
 
 describe('the rule under a clearance', () => {
-  const labels = (lowerMm: number, upperMm: number, predictedMm: number) =>
-    [...strip(lowerMm, upperMm, predictedMm).matchAll(/<text[^>]*>([^<]*)<\/text>/g)].map(([, text]) => text);
-  const strip = (lowerMm: number, upperMm: number, predictedMm: number) =>
+  const labels = (lowerDeviationMm: number, upperDeviationMm: number, predictedMm: number) =>
+    [...strip(lowerDeviationMm, upperDeviationMm, predictedMm).matchAll(/<text[^>]*>([^<]*)<\/text>/g)].map(
+      ([, text]) => text,
+    );
+  const strip = (lowerDeviationMm: number, upperDeviationMm: number, predictedMm: number) =>
     renderToStaticMarkup(
       <RuleStrip
-        lowerMm={lowerMm}
-        upperMm={upperMm}
+        lowerDeviationMm={lowerDeviationMm}
+        upperDeviationMm={upperDeviationMm}
         predictedMm={predictedMm}
         resolutionMm={0.01}
         words="w"

@@ -2,7 +2,7 @@ import { expect, test } from '@jest/globals';
 import { renderToStaticMarkup } from 'react-dom/server';
 import { RuleStrip, type StripTone } from '../rule-strip';
 
-const VALUES = { lowerMm: -0.05, upperMm: 0.05, resolutionMm: 0.01 };
+const VALUES = { lowerDeviationMm: -0.05, upperDeviationMm: 0.05, resolutionMm: 0.01 };
 const draw = (tone: StripTone, rest: object = {}, width = 330) =>
   renderToStaticMarkup(
     <RuleStrip {...VALUES} {...rest} tone={tone} words={`words of ${tone}`} initialWidthPx={width} />,

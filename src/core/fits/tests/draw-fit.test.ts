@@ -37,10 +37,15 @@ describe('limits from a mate', () => {
         (sense, sizeMm, serviceC, coatMm) => {
           const mate = { sizeMm, u_mm: 0.01, expansionPerK: 11.5e-6 };
           const band = { lowMm: 0.06, highMm: 0.16 };
-          const { targetMm, lowerMm, upperMm } = targetForMate(sense, mate, band, { serviceC, coatMm });
+          const { targetMm, lowerDeviationMm, upperDeviationMm } = targetForMate(sense, mate, band, {
+            serviceC,
+            coatMm,
+          });
           const at = (sizeMm: number) => clearanceOf(sense, sizeMm, mate, { serviceC, coatMm });
           expect(at(targetMm)).toBeCloseTo(0.11, 9);
-          const ends = [at(targetMm + lowerMm), at(targetMm + upperMm)].sort((a, b) => a - b);
+          const ends = [at(targetMm + lowerDeviationMm), at(targetMm + upperDeviationMm)].sort(
+            (a, b) => a - b,
+          );
           expect(ends[0]).toBeCloseTo(0.06, 9);
           expect(ends[1]).toBeCloseTo(0.16, 9);
         },
@@ -81,7 +86,7 @@ describe('the size to draw for a fit', () => {
       [OUTSIDE, 20],
     ] as const) {
       // Wide limits: in narrow ones the search ends at its reach and not in a valley.
-      const wanted = { ...target(kind, mm, 'tightCosts'), lowerMm: -0.2, upperMm: 0.2 };
+      const wanted = { ...target(kind, mm, 'tightCosts'), lowerDeviationMm: -0.2, upperDeviationMm: 0.2 };
       const cost = ({ tight, loose }: { tight: number; loose: number }) => 5 * tight + loose;
       const best = drawFit(PRIOR_ONLY, wanted);
       for (const asideMm of [-0.01, 0.01])
@@ -90,7 +95,7 @@ describe('the size to draw for a fit', () => {
   });
 
   test('where too tight is ruin the size retreats from the mate, and where too loose is, towards it', () => {
-    const wide = { lowerMm: -0.25, upperMm: 0.25 };
+    const wide = { lowerDeviationMm: -0.25, upperDeviationMm: 0.25 };
     const size = (ruin: FitTarget['ruin'], kind: FitTarget['kind']) =>
       drawFit(PRIOR_ONLY, { ...target(kind, 10, ruin), ...wide }).drawMm;
     expect(size('tightRuins', OUTSIDE)).toBeLessThan(size('tightCosts', OUTSIDE));
@@ -110,7 +115,7 @@ describe('the size to draw for a fit', () => {
   test('a wish that the process cannot hold is known as such', () => {
     const wanted = target(OUTSIDE, 10);
     expect(cannotHold(wanted, drawFit(PRIOR_ONLY, wanted))).toBe(true);
-    const wide = { ...wanted, lowerMm: -0.4, upperMm: 0.4 };
+    const wide = { ...wanted, lowerDeviationMm: -0.4, upperDeviationMm: 0.4 };
     expect(cannotHold(wide, drawFit(PRIOR_ONLY, wide))).toBe(false);
   });
 
@@ -119,8 +124,8 @@ describe('the size to draw for a fit', () => {
       feature: 'h',
       kind: { sense: 'outside', shape: 'flat', axis: 'Z', base: 'plate' },
       targetMm: 6.21,
-      lowerMm: -0.05,
-      upperMm: 0.05,
+      lowerDeviationMm: -0.05,
+      upperDeviationMm: 0.05,
     };
     const best = drawFit(PRIOR_ONLY, height, { layerMm: 0.05 });
     expect(Math.abs(best.drawMm / 0.05 - Math.round(best.drawMm / 0.05))).toBeLessThan(1e-9);

@@ -82,7 +82,7 @@ describe('a gauge as it is asked for', () => {
 
   test('a block chosen for heights alone begins with a height', () => {
     const kind = { sense: 'outside', shape: 'flat', axis: 'Z', base: 'plate' } as const;
-    const target = { feature: 'step', kind, targetMm: 6, lowerMm: -0.1, upperMm: 0.1 };
+    const target = { feature: 'step', kind, targetMm: 6, lowerDeviationMm: -0.1, upperDeviationMm: 0.1 };
     const spec = gaugeSpecOf({ choice: 'chosenBlock', ...asked }, [target]);
     expect(spec.kind === 'block' && spec.sizes).toHaveLength(3);
     expect(spec.kind === 'block' && spec.sizes[0].kind.axis).toBe('Z');

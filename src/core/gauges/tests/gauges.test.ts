@@ -144,7 +144,7 @@ describe('the block chosen by information', () => {
 
   test('for a job of heights alone it begins with a height', () => {
     const kind = { sense: 'outside', shape: 'flat', axis: 'Z', base: 'plate' } as const;
-    const target = { feature: 'h', kind, targetMm: 6, lowerMm: -0.1, upperMm: 0.1 };
+    const target = { feature: 'h', kind, targetMm: 6, lowerDeviationMm: -0.1, upperDeviationMm: 0.1 };
     expect(chooseBlock(1, [target])[0].kind).toEqual(kind);
   });
 });

@@ -5,7 +5,7 @@ import { estimateSize, findKindIssue, judgeConformity, outcomeOf, sameKind, type
 const INSTRUMENT = { mpeMm: 0.02, resolutionMm: 0.01 };
 const sizeAt = (mm: number, spread = 0.005) =>
   estimateSize([mm - spread, mm, mm + spread], { instrument: INSTRUMENT, temperatureU_K: 0 });
-const TEN = { targetMm: 10, lowerMm: -0.06, upperMm: 0.06 };
+const TEN = { targetMm: 10, lowerDeviationMm: -0.06, upperDeviationMm: 0.06 };
 
 describe('conformity after ISO 14253-1', () => {
   test('in only while U fits inside too', () => {
@@ -26,7 +26,7 @@ describe('conformity after ISO 14253-1', () => {
   });
 
   test('lopsided limits are judged around their middle', () => {
-    const lopsided = { targetMm: 10, lowerMm: 0, upperMm: 0.2 };
+    const lopsided = { targetMm: 10, lowerDeviationMm: 0, upperDeviationMm: 0.2 };
     expect(judgeConformity(sizeAt(10.1), lopsided, 0.02).kind).toBe('in');
     expect(judgeConformity(sizeAt(9.9), lopsided, 0.02)).toMatchObject({ kind: 'out', side: 'under' });
   });
@@ -73,9 +73,9 @@ describe('conformity after ISO 14253-1', () => {
   });
 
   test('limits turned round are a mistake of the caller', () => {
-    expect(() => judgeConformity(sizeAt(10), { targetMm: 10, lowerMm: 0.1, upperMm: -0.1 }, 0.02)).toThrow(
-      RangeError,
-    );
+    expect(() =>
+      judgeConformity(sizeAt(10), { targetMm: 10, lowerDeviationMm: 0.1, upperDeviationMm: -0.1 }, 0.02),
+    ).toThrow(RangeError);
   });
 });
 

@@ -59,9 +59,9 @@ describe('every sheet', () => {
       expect(sheet.issues).toEqual([]);
       expect(sheet.whole).toBe(true);
       expect(new Set(sheet.features.map(({ name }) => name)).size).toBe(sheet.features.length);
-      for (const { targetMm, lowerMm, upperMm } of sheet.features) {
+      for (const { targetMm, lowerDeviationMm, upperDeviationMm } of sheet.features) {
         expect(targetMm).toBeGreaterThan(0);
-        expect(lowerMm).toBeLessThan(upperMm);
+        expect(lowerDeviationMm).toBeLessThan(upperDeviationMm);
       }
     },
   );

@@ -115,7 +115,9 @@ test('no reading that could be taken promises to make things worse, and none mor
   const signature = estimateSignature([reading(10.05), reading(20.03, { drawnMm: 20, feature: 'v' })], {
     instruments: INSTRUMENTS,
   });
-  const targets = [{ feature: 'w', kind: WIDTH, targetMm: 10, lowerMm: -0.05, upperMm: 0.05 }];
+  const targets = [
+    { feature: 'w', kind: WIDTH, targetMm: 10, lowerDeviationMm: -0.05, upperDeviationMm: 0.05 },
+  ];
   fc.assert(
     fc.property(
       fc.double({ min: 1, max: 60, noNaN: true }),

@@ -42,8 +42,8 @@ const target = (targetMm: number, half = 0.1, kind = WIDTH, feature = 'new'): Ta
   feature,
   kind,
   targetMm,
-  lowerMm: -half,
-  upperMm: half,
+  lowerDeviationMm: -half,
+  upperDeviationMm: half,
 });
 
 describe('law of a process', () => {
@@ -140,7 +140,7 @@ describe('drawing', () => {
   const signature = estimateSignature(readingsOf([4, 8, 15, 25, 40]), OPTIONS);
 
   test('the predicted mean is the middle of lopsided limits', () => {
-    const drawn = drawTarget(signature, { ...target(12), lowerMm: 0, upperMm: 0.2 });
+    const drawn = drawTarget(signature, { ...target(12), lowerDeviationMm: 0, upperDeviationMm: 0.2 });
     expect(drawn.predictedMm).toBeCloseTo(12.1, 9);
   });
 

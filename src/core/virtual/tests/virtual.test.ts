@@ -100,7 +100,13 @@ test('correct, then print: over many printers the print lands on the target with
         readingMm: printFeature(printer, place, 'B'),
       })),
     );
-    const target = { feature: 'job', kind: WIDTH, targetMm: 17, lowerMm: -0.1, upperMm: 0.1 };
+    const target = {
+      feature: 'job',
+      kind: WIDTH,
+      targetMm: 17,
+      lowerDeviationMm: -0.1,
+      upperDeviationMm: 0.1,
+    };
     const { drawMm, sdMm } = drawTarget(estimateSignature(readings, options), target);
     return (
       (printFeature(printer, { feature: 'job', kind: WIDTH, drawnMm: drawMm, xMm: 0, yMm: 0 }, 'A1') - 17) /

@@ -61,8 +61,8 @@ describe('forms of the check', () => {
       name: 'Hole',
       kind: { sense: 'inside', shape: 'round', axis: 'XY' },
       targetMm: 6,
-      lowerMm: 5.9,
-      upperMm: 6.1,
+      lowerDeviationMm: -0.1,
+      upperDeviationMm: 0.1,
       anchor: [1, 2, 3],
     });
     expect(parseForm(foundFeatureForm, form({ ...found, anchor: '1,2' }))).toMatchObject({

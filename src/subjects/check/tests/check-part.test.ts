@@ -144,19 +144,21 @@ test('when the part is turned its features go along', () => {
       name: 'Width',
       kind: { sense: 'outside', shape: 'flat', axis: 'X' },
       targetMm: 10,
-      lowerMm: 9.9,
-      upperMm: 10.1,
+      lowerDeviationMm: -0.1,
+      upperDeviationMm: 0.1,
       anchor: [5, 2, 1],
     }),
   );
   // A quarter turn about Z, then 3 up.
-  turnPart(
-    db,
-    jobId,
-    { meshHash: 'c'.repeat(64), name: 'turned.stl' },
-    { rotation: [0, -1, 0, 1, 0, 0, 0, 0, 1], liftMm: 3 },
-  );
-  expect(queries.listFeatures(db, jobId).find((feature) => feature.id === id)!.anchor).toEqual([-2, 5, 4]);
+  turnPart(db, jobId, {
+    meshHash: 'c'.repeat(64),
+    name: 'turned.stl',
+    rotation: [0, -1, 0, 1, 0, 0, 0, 0, 1],
+    liftMm: 3,
+  });
+  const turned = queries.listFeatures(db, jobId).find((feature) => feature.id === id)!;
+  expect(turned.anchor).toEqual([-2, 5, 4]);
+  expect(turned.axis).toBe('Y');
 });
 
 test('a part built from sizes is another part when a size is drawn anew', () => {

@@ -44,7 +44,7 @@ describe('a wish', () => {
     const feature = queries.listFeatures(db, jobId).find(({ id }) => id === bore)!;
     const half = (0.06 * Math.cbrt(0.947)) / 2;
     expect(feature.targetMm).toBeCloseTo(9.47 + half, 9);
-    expect(feature.upperMm).toBeCloseTo(half, 9);
+    expect(feature.upperDeviationMm).toBeCloseTo(half, 9);
     const { fits } = viewFits(db, viewJob(db, jobId)!);
     const [fit] = fits;
     expect(fit.drawn!.tight + fit.drawn!.inTolerance + fit.drawn!.loose).toBeCloseTo(1, 9);
@@ -82,7 +82,9 @@ describe('a wish', () => {
     expect(refusal({ isoFit: 'Q9/zz3' })).toBe('iso');
     expect(refusal({}, 999)).toBe('gone');
     const kind = { sense: 'pitch', shape: 'flat', axis: 'X' } as const;
-    const pitch = expectOk(addFeature(db, jobId, { name: 'p', kind, targetMm: 9, lowerMm: -1, upperMm: 1 }));
+    const pitch = expectOk(
+      addFeature(db, jobId, { name: 'p', kind, targetMm: 9, lowerDeviationMm: -1, upperDeviationMm: 1 }),
+    );
     expect(refusal({}, pitch)).toBe('pitchHasNoMate');
   });
 
@@ -92,10 +94,10 @@ describe('a wish', () => {
     writeHouseRules(db, { fitClasses });
     expectOk(wishFor(db, jobId, bore, PUSH));
     const limits = () => queries.listFeatures(db, jobId).find(({ id }) => id === bore)!;
-    const { upperMm } = limits();
-    expect(upperMm).toBeCloseTo(0.01 * Math.cbrt(0.947), 9);
+    const { upperDeviationMm } = limits();
+    expect(upperDeviationMm).toBeCloseTo(0.01 * Math.cbrt(0.947), 9);
     dropWish(db, jobId, bore);
-    expect(limits()).toMatchObject({ wish: null, upperMm });
+    expect(limits()).toMatchObject({ wish: null, upperDeviationMm });
   });
 
   test('gives way to limits typed by hand, and follows a mate whose size is mended', () => {
@@ -103,14 +105,14 @@ describe('a wish', () => {
     expectOk(wishFor(db, jobId, bore, PUSH));
     const feature = () => queries.listFeatures(db, jobId).find(({ id }) => id === bore)!;
     const mend = (change: Partial<FeatureChange>) => {
-      const { targetMm, lowerMm, upperMm } = feature();
+      const { targetMm, lowerDeviationMm, upperDeviationMm } = feature();
       const { revision } = queries.findJob(db, jobId)!;
       const asShown = {
         name: 'Bore',
         kind: BORE,
         targetMm,
-        lowerMm,
-        upperMm,
+        lowerDeviationMm,
+        upperDeviationMm,
         mateName: 'sleeve',
         mateMm: 9.47,
       };

@@ -22,13 +22,13 @@ import { placeFeature } from '../place-feature';
 import { removeFeature } from '../remove-feature';
 import { viewJob } from '../view-job';
 
-const LIMITS = { lowerMm: -0.05, upperMm: 0.05 };
+const LIMITS = { lowerDeviationMm: -0.05, upperDeviationMm: 0.05 };
 
 test('a feature with crossed limits, no size, a taken name or half a kind is refused', () => {
   const db = emptyBench();
   const jobId = createJob(db, 'x');
   const good = { name: 'Bore', kind: BORE, targetMm: 9, ...LIMITS };
-  expect(addFeature(db, jobId, { ...good, lowerMm: 0.1, upperMm: 0.05 })).toMatchObject({
+  expect(addFeature(db, jobId, { ...good, lowerDeviationMm: 0.1, upperDeviationMm: 0.05 })).toMatchObject({
     issue: { code: 'limitsCrossed' },
   });
   expect(addFeature(db, jobId, { ...good, targetMm: 0 })).toMatchObject({ issue: { code: 'notPositive' } });
@@ -73,7 +73,14 @@ test('mending a wrong target after readings exist tells what it changed', () => 
   const { db, jobId, width, reading } = readyBench();
   for (const mm of [20.2, 20.2, 20.21]) recordReading(db, reading(width, mm));
   const { revision } = queries.findJob(db, jobId)!;
-  const wanted = { name: 'Width', kind: WIDTH, targetMm: 20.2, lowerMm: -0.08, upperMm: 0.08, revision };
+  const wanted = {
+    name: 'Width',
+    kind: WIDTH,
+    targetMm: 20.2,
+    lowerDeviationMm: -0.08,
+    upperDeviationMm: 0.08,
+    revision,
+  };
   const effect = expectOk(changeFeature(db, jobId, width, wanted));
   expect(effect.before?.verdict?.kind).toBe('out');
   expect(effect.after?.verdict?.kind).toBe('in');

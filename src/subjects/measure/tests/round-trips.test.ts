@@ -89,10 +89,10 @@ describe('what goes out as a file comes in as it was', () => {
         feature: lineOf(60),
         kind: kind(),
         targetMm: sizeMm(),
-        lowerMm: fc.double({ min: -5, max: 0, noNaN: true }),
-        upperMm: fc.double({ min: 0.001, max: 5, noNaN: true }),
+        lowerDeviationMm: fc.double({ min: -5, max: 0, noNaN: true }),
+        upperDeviationMm: fc.double({ min: 0.001, max: 5, noNaN: true }),
       })
-      .filter(({ lowerMm, upperMm }) => lowerMm < upperMm);
+      .filter(({ lowerDeviationMm, upperDeviationMm }) => lowerDeviationMm < upperDeviationMm);
     fc.assert(
       fc.property(fc.array(target, { minLength: 1, maxLength: 6 }), (all) => {
         const targets = once(all);

@@ -18,8 +18,8 @@ const FEATURE = {
   shape: 'round',
   axis: 'X',
   targetMm: '9,56',
-  lowerMm: '-0.05',
-  upperMm: '+0.05',
+  lowerDeviationMm: '-0.05',
+  upperDeviationMm: '+0.05',
   revision: '3',
 };
 
@@ -29,7 +29,7 @@ test('a feature form is read with comma decimals, and a round size is measured i
     ok: true,
     value: {
       targetMm: 9.56,
-      lowerMm: -0.05,
+      lowerDeviationMm: -0.05,
       kind: { sense: 'inside', shape: 'round', axis: 'XY', base: undefined },
       mateMm: undefined,
     },
@@ -63,13 +63,16 @@ test.each([
 });
 
 test('everything that is wrong with a form is told at once', () => {
-  const parsed = parseForm(featureForm, form({ ...FEATURE, name: '', targetMm: 'wide', upperMm: '' }));
+  const parsed = parseForm(
+    featureForm,
+    form({ ...FEATURE, name: '', targetMm: 'wide', upperDeviationMm: '' }),
+  );
   expect(parsed).toMatchObject({
     ok: false,
     issue: {
       name: [{ code: 'needed' }],
       targetMm: [{ code: 'notANumber', text: 'wide' }],
-      upperMm: [{ code: 'blank' }],
+      upperDeviationMm: [{ code: 'blank' }],
     },
   });
 });

@@ -99,7 +99,13 @@ describe('a changed need', () => {
   test('before anything is drawn leaves nothing overtaken', () => {
     const { db, profileId } = bench();
     const jobId = createJob(db, 'fresh', profileId);
-    const feature = { name: 'Bore', kind: BORE, targetMm: 9.5, lowerMm: -0.1, upperMm: 0.1 };
+    const feature = {
+      name: 'Bore',
+      kind: BORE,
+      targetMm: 9.5,
+      lowerDeviationMm: -0.1,
+      upperDeviationMm: 0.1,
+    };
     const bore = expectOk(addFeature(db, jobId, feature));
     expectOk(wishFor(db, jobId, bore, STEEL_PUSH));
     expect(frameJob(db, viewJob(db, jobId)!).overtaken).toBe(false);

@@ -79,8 +79,8 @@ describe('the demo bench', () => {
   });
 
   test('holds tolerances that its caliper can judge: half-width at least three times the limit of error', () => {
-    for (const { lowerMm, upperMm } of db.select().from(tables.features).all()) {
-      expect((upperMm - lowerMm) / 2).toBeGreaterThanOrEqual(3 * 0.02 - 1e-12);
+    for (const { lowerDeviationMm, upperDeviationMm } of db.select().from(tables.features).all()) {
+      expect((upperDeviationMm - lowerDeviationMm) / 2).toBeGreaterThanOrEqual(3 * 0.02 - 1e-12);
     }
   });
 

@@ -26,7 +26,13 @@ beforeEach(() => {
   const { db, profileId, instrumentId } = bench;
   const jobId = createJob(db, 'another', profileId);
   const featureId = expectOk(
-    addFeature(db, jobId, { name: 'Bore', kind: BORE, targetMm: 9.56, lowerMm: -0.1, upperMm: 0.1 }),
+    addFeature(db, jobId, {
+      name: 'Bore',
+      kind: BORE,
+      targetMm: 9.56,
+      lowerDeviationMm: -0.1,
+      upperDeviationMm: 0.1,
+    }),
   );
   const attemptId = expectOk(
     startAttempt(db, viewJob(db, jobId)!, {

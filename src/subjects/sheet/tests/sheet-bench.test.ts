@@ -148,7 +148,7 @@ describe('a measuring sheet', () => {
     const [outside] = queries.listFeatures(db, jobId);
     expect(outside).toMatchObject({ bandLowMm: -0.05, bandHighMm: 0.11 });
     expect(outside.targetMm).toBeCloseTo(15.88, 9);
-    expect(outside.upperMm).toBeCloseTo(0.08, 9);
+    expect(outside.upperDeviationMm).toBeCloseTo(0.08, 9);
   });
 
   test('a coat wished under Fit comes off every face here too, and taking over again keeps it', () => {

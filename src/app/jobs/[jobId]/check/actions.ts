@@ -13,7 +13,7 @@ import {
   stanceForm,
 } from '@/subjects/check/shared';
 import { bench } from '@/subjects/house';
-import { addFeature, partOfJob, viewJob } from '@/subjects/job';
+import { addFeature, basePartOfJob, partOfJob, viewJob } from '@/subjects/job';
 import { describeJobIssue } from '@/subjects/job/shared';
 import type { FormAnswer } from '@/subjects/language/shared';
 
@@ -34,7 +34,12 @@ export async function keepFindings(jobId: number, found: LayersFound): Promise<v
   const view = areIds(jobId) ? viewJob(db, jobId) : undefined;
   const parsed = findingsInput.safeParse(found);
   // A look at a file that is not the job's any more is not kept.
-  if (view === undefined || !parsed.success || partOfJob(view)?.key !== found.source) return;
+  if (
+    view === undefined ||
+    !parsed.success ||
+    ![partOfJob(view)?.key, basePartOfJob(view)?.key].includes(found.source)
+  )
+    return;
   keepCheck(db, jobId, parsed.data);
   changedJob(jobId);
 }

@@ -7,12 +7,23 @@ import { bench, benchHouse } from '@/subjects/house';
 import { CheckDesk } from './_components/check-desk';
 import { StanceForm } from './_components/stance-form';
 
+interface CheckPageProps {
+  readonly params: Promise<{ jobId: string }>;
+  readonly searchParams: Promise<{ file?: string | string[] }>;
+}
+
 /** Check: what the layers of the part say before it is printed. */
-export default async function CheckPage({ params }: { params: Promise<{ jobId: string }> }) {
+export default async function CheckPage({ params, searchParams }: CheckPageProps) {
   await connection();
   const jobId = idFrom((await params).jobId);
   const view = loadJob(jobId);
-  const { part, stance, limits, critical, verdicts } = viewCheck(bench().db, view, benchHouse().check);
+  const wanted = (await searchParams).file === 'base' ? 'base' : 'toPrint';
+  const { part, stance, limits, critical, verdicts } = viewCheck(
+    bench().db,
+    view,
+    benchHouse().check,
+    wanted,
+  );
   if (part === undefined)
     return (
       <section className="max-w-prose">
@@ -38,7 +49,6 @@ export default async function CheckPage({ params }: { params: Promise<{ jobId: s
   const { profile } = view;
   return (
     <CheckDesk
-      key={`${part.key} ${JSON.stringify(stance)}`}
       jobId={jobId}
       part={part}
       ask={{ stance, limits, critical }}

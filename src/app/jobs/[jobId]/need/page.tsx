@@ -26,8 +26,9 @@ export default async function NeedPage({ params }: { params: Promise<{ jobId: st
   const profiles = listProfileChoices(db);
   const rows = view.features.map((feature) => {
     const drawn = view.attempts.at(-1)?.drawn.find(({ featureId }) => featureId === feature.id)?.drawnMm;
+    const prints = view.attempts.flatMap((attempt) => attempt.prints).length;
     const mate = view.mates.find(({ id }) => id === feature.mateId);
-    return { feature, drawnMm: drawn, mate };
+    return { feature, prints, drawnMm: drawn, mate };
   });
   const outline = outlineOfJob(view, 'newest');
   return (

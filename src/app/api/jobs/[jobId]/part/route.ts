@@ -1,5 +1,6 @@
+import { after } from 'next/server';
 import { turnPart, type Turn } from '@/subjects/check';
-import { turnInput } from '@/subjects/check/shared';
+import { describeTurn, describeTurnIssue, turnInput } from '@/subjects/check/shared';
 import { bench } from '@/subjects/house';
 import { buildJobFile, isJob, keepPartFile, PART_FORMATS, type PartFormat, viewJob } from '@/subjects/job';
 import { keepMesh } from '@/subjects/records';
@@ -51,8 +52,12 @@ export const POST = answering(async (request: Request, { params }: Params) => {
     announced: length === null ? undefined : Number(length),
   });
   if (!kept.ok) return refusal(describeKeepIssue(kept.issue), kept.issue.code === 'tooLarge' ? 413 : 400);
-  if (turn !== undefined) turnPart(db, jobId, { meshHash: kept.value, name }, turn);
-  else if (!searchParams.has('attempt')) keepPartFile(db, jobId, kept.value, name);
+  if (turn !== undefined) {
+    const turned = turnPart(db, jobId, { meshHash: kept.value, name, ...turn }, after);
+    if (!turned.ok) return refusal(describeTurnIssue(turned.issue), 409);
+    return Response.json({ hash: kept.value, said: describeTurn(turned.value) });
+  }
+  if (!searchParams.has('attempt')) keepPartFile(db, jobId, kept.value, name);
   return Response.json({ hash: kept.value });
 });
 

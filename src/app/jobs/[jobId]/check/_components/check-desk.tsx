@@ -1,9 +1,10 @@
 'use client';
 
+import { useState } from 'react';
 import { PartDrop } from '@/app/_components/part-drop';
 import { describeStance } from '@/subjects/check/shared';
 import type { JobPart } from '@/subjects/job';
-import { Button, Link, PartFacts, PartStage, Problem, Tabs } from '@/ui';
+import { Button, Link, Note, PartFacts, PartStage, Problem, Tabs } from '@/ui';
 import type { CheckAsk } from '@/workers';
 import { FeaturePicker } from './feature-picker';
 import { FindingsList, type Verdicts } from './findings-list';
@@ -23,12 +24,29 @@ interface CheckDeskProps {
   readonly printer: string | undefined;
 }
 
-interface DeskProps extends CheckDeskProps {
+interface PartProps extends CheckDeskProps {
+  /** Called with what a turn of the part did to its features. */
+  readonly onTurned: (said: string | undefined) => void;
+}
+
+interface DeskProps extends PartProps {
   readonly desk: ReturnType<typeof useCheckDesk>;
 }
 
-/** The part read as the printer will: findings beside its layers, then poses, sizes and features. */
+/** The part as it is now; another file or another stance is read anew, what the turn did stays to be read. */
 export function CheckDesk(props: CheckDeskProps) {
+  const [said, setSaid] = useState<string | undefined>();
+  const { part, ask } = props;
+  return (
+    <div className="space-y-4">
+      {said !== undefined && <Note>{said}</Note>}
+      <PartOnDesk key={`${part.key} ${JSON.stringify(ask.stance)}`} {...props} onTurned={setSaid} />
+    </div>
+  );
+}
+
+/** The part read as the printer will: findings beside its layers, then poses, sizes and features. */
+function PartOnDesk(props: PartProps) {
   const desk = useCheckDesk(props.jobId, props.part, props.ask);
   return (
     <div className="space-y-6">
@@ -120,7 +138,13 @@ function WhatItCosts({ jobId, ask, verdicts, printer, desk: { found, clock, acti
 }
 
 /** What can still be changed once everything was read: features, pose, scale, mends. */
-function BeforeItIsPrinted({ jobId, ask, desk: { opened, found, worker, setPicking } }: DeskProps) {
+function BeforeItIsPrinted({
+  jobId,
+  part,
+  ask,
+  onTurned,
+  desk: { opened, found, worker, setPicking },
+}: DeskProps) {
   if (found?.whole !== true || opened === undefined || worker === undefined) return null;
   const { check } = opened;
   const tabs = [
@@ -132,18 +156,45 @@ function BeforeItIsPrinted({ jobId, ask, desk: { opened, found, worker, setPicki
     {
       id: 'poses',
       label: 'Orientation',
-      content: <PoseStudy jobId={jobId} worker={worker} ask={ask} />,
+      content:
+        part.correctedFor === undefined ? (
+          <PoseStudy jobId={jobId} worker={worker} ask={ask} onTurned={onTurned} />
+        ) : (
+          <IsCorrected jobId={jobId} attempt={part.correctedFor} />
+        ),
     },
     {
       id: 'scale',
       label: 'Scale',
       content: <ScaleStudy check={check} reading={found.reading} ask={ask} />,
     },
-    { id: 'mend', label: 'Mend', content: <MendPanel jobId={jobId} worker={worker} check={check} /> },
+    {
+      id: 'mend',
+      label: 'Mend',
+      content:
+        part.correctedFor === undefined ? (
+          <MendPanel jobId={jobId} worker={worker} check={check} />
+        ) : (
+          <IsCorrected jobId={jobId} attempt={part.correctedFor} />
+        ),
+    },
   ];
   return (
     <div className="min-w-0">
       <Tabs label="Before it is printed" tabs={tabs} />
     </div>
+  );
+}
+
+/** A file that was corrected for the way it stands is not changed; the one it was made from is. */
+function IsCorrected({ jobId, attempt }: { jobId: number; attempt: number }) {
+  return (
+    <p>
+      This is the file of attempt {attempt}, corrected for the way it stands.{' '}
+      <Link href={`/jobs/${jobId}/check?file=base`} className="font-semibold text-juniper underline">
+        Check the part as it was brought in
+      </Link>{' '}
+      to turn or mend it for the next attempt.
+    </p>
   );
 }

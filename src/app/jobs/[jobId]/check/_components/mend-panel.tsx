@@ -34,7 +34,7 @@ export function MendPanel({
       () => setProblem('The mend was stopped. Load the page again to try.'),
     );
   const take = async ({ stl }: MendedPart) => {
-    const refusal = await sendPart(jobId, stl, 'mended.stl');
+    const { refusal } = await sendPart(jobId, stl, 'mended.stl');
     setProblem(refusal);
     if (refusal === undefined) router.refresh();
   };

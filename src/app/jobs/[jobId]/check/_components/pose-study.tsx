@@ -17,10 +17,12 @@ interface PoseStudyProps {
   readonly jobId: number;
   readonly worker: CheckWorker;
   readonly ask: CheckAsk;
+  /** Called with what the turn did to the features. */
+  readonly onTurned: (said: string | undefined) => void;
 }
 
 /** The poses usually tried and the one a search finds, as a table and a chart; the chosen one is then read in full. */
-export function PoseStudy({ jobId, worker, ask }: PoseStudyProps) {
+export function PoseStudy({ jobId, worker, ask, onTurned }: PoseStudyProps) {
   const router = useRouter();
   const [share, setShare] = useState<number | undefined>();
   const [worths, setWorths] = useState<readonly PoseWorth[]>([]);
@@ -35,15 +37,17 @@ export function PoseStudy({ jobId, worker, ask }: PoseStudyProps) {
   const turn = async ({ pose }: PoseWorth) => {
     const { stl, rotation, liftMm } = await worker.turn(pose.up);
     const name = `turned, ${describePose(pose.name)}.stl`;
-    const refusal = await sendPart(jobId, stl, name, { rotation, liftMm });
+    const { refusal, said } = await sendPart(jobId, stl, name, { rotation, liftMm });
     setProblem(refusal);
-    if (refusal === undefined) router.refresh();
+    if (refusal !== undefined) return;
+    onTurned(said);
+    router.refresh();
   };
   return (
     <div>
       <p className="text-sm text-soft">
-        Compared on coarse layers; the pose you choose is then read in full. Features keep the directions they
-        were typed with: look at them under Need after a turn.
+        Poses are compared on coarse layers; the one you choose is then read in full. Features turn with the
+        part for what you print next. What is printed already keeps the direction it was printed in.
       </p>
       <div className="mt-2 flex items-center gap-3">
         <Button onClick={study} disabled={share !== undefined}>

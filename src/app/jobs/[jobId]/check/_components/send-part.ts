@@ -4,19 +4,26 @@ interface Turn {
   readonly liftMm: number;
 }
 
-/** Keeps a file as the job's part, its features’ places turned along where it was turned; gives why not, where it was refused. */
+/** What became of a part that was sent: why it was refused, or what is to be told of it. */
+interface SentPart {
+  readonly refusal?: string;
+  readonly said?: string;
+}
+
+/** Keeps a file as the job's part, its features turned along where it was turned. */
 export async function sendPart(
   jobId: number,
   stl: Uint8Array<ArrayBuffer>,
   name: string,
   turn?: Turn,
-): Promise<string | undefined> {
+): Promise<SentPart> {
   const query = new URLSearchParams({ name, ...(turn && { turn: JSON.stringify(turn) }) });
   const response = await fetch(`/api/jobs/${jobId}/part?${query}`, {
     method: 'POST',
     body: new Blob([stl], { type: 'model/stl' }),
   }).catch(() => undefined);
-  if (response === undefined) return 'The connection was lost. Try again.';
-  if (response.ok) return undefined;
-  return ((await response.json()) as { message?: string }).message ?? 'The file was not kept. Try again.';
+  if (response === undefined) return { refusal: 'The connection was lost. Try again.' };
+  const answer = (await response.json()) as { said?: string; message?: string };
+  if (response.ok) return { said: answer.said };
+  return { refusal: answer.message ?? 'The file was not kept. Try again.' };
 }

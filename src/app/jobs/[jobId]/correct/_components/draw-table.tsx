@@ -9,8 +9,8 @@ export interface DrawRow {
   readonly id: number;
   readonly name: string;
   readonly targetMm: number;
-  readonly lowerMm: number;
-  readonly upperMm: number;
+  readonly lowerDeviationMm: number;
+  readonly upperDeviationMm: number;
   readonly lastDrawnMm?: number;
   readonly next: DrawnFit;
   readonly chanceUnchanged?: number;
@@ -69,7 +69,17 @@ function describeBounds({ tight, loose }: WordBounds): string {
 }
 
 function DrawLine({
-  row: { name, targetMm, lowerMm, upperMm, lastDrawnMm, next, chanceUnchanged, hasMate, bounds },
+  row: {
+    name,
+    targetMm,
+    lowerDeviationMm,
+    upperDeviationMm,
+    lastDrawnMm,
+    next,
+    chanceUnchanged,
+    hasMate,
+    bounds,
+  },
 }: {
   row: DrawRow;
 }) {
@@ -96,8 +106,8 @@ function DrawLine({
       </td>
       <td className="hidden w-2/5 py-1 pr-3 sm:table-cell">
         <RuleStrip
-          lowerMm={lowerMm}
-          upperMm={upperMm}
+          lowerDeviationMm={lowerDeviationMm}
+          upperDeviationMm={upperDeviationMm}
           resolutionMm={0.01}
           predictedMm={next.predictedMm - targetMm}
           predictedHalfMm={1.96 * next.sdMm}

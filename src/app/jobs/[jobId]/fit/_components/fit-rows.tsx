@@ -139,22 +139,22 @@ function Unheld({ row: { wish, offers, isoFit }, drawn }: { row: FitRow; drawn: 
 }
 
 function ClearanceStrip({
-  row: { name, band, clearance, drawn, targetMm, lowerMm, upperMm },
+  row: { name, band, clearance, drawn, targetMm, lowerDeviationMm, upperDeviationMm },
 }: {
   row: FitRow;
 }) {
   if (band === undefined || clearance === undefined)
     return (
       <p className="num text-soft">
-        {formatMm(targetMm)} {formatSigned(lowerMm)} {formatSigned(upperMm)}
+        {formatMm(targetMm)} {formatSigned(lowerDeviationMm)} {formatSigned(upperDeviationMm)}
       </p>
     );
   const words = `${name}: clearance expected ${formatSigned(clearance.meanMm, 3)} ± ${formatMm(clearance.halfMm, 3)}, wished ${formatSigned(band.lowMm, 3)} to ${formatSigned(band.highMm, 3)} mm`;
   return (
     <div>
       <RuleStrip
-        lowerMm={band.lowMm}
-        upperMm={band.highMm}
+        lowerDeviationMm={band.lowMm}
+        upperDeviationMm={band.highMm}
         resolutionMm={0.01}
         predictedMm={clearance.meanMm}
         predictedHalfMm={clearance.halfMm}

@@ -1,7 +1,7 @@
 'use client';
 
 import { useState } from 'react';
-import type { Axis, Base, FeatureKind, Sense, Shape } from '@/core/metrology';
+import { type Axis, type Base, type FeatureKind, sameKind, type Sense, type Shape } from '@/core/metrology';
 import { ActionForm, Button, Choice, Dialog, TextField } from '@/ui';
 import { newFeature, putFeatureAway, saveFeature } from '../actions';
 import { KindDrawing } from './kind-drawing';
@@ -19,9 +19,11 @@ export interface FeatureRow {
     readonly angleRad: number | null;
     readonly base: Base | null;
     readonly targetMm: number;
-    readonly lowerMm: number;
-    readonly upperMm: number;
+    readonly lowerDeviationMm: number;
+    readonly upperDeviationMm: number;
   };
+  /** Prints that were made of it. */
+  readonly prints: number;
   readonly drawnMm?: number;
   readonly mate?: { readonly name: string; readonly sizeMm: number | null; readonly uMm: number | null };
 }
@@ -47,6 +49,10 @@ const AXES = [
   { value: 'Y', label: 'Y, along the plate' },
   { value: 'Z', label: 'Z, the build direction' },
   { value: 'XY', label: 'at an angle in the plate' },
+];
+const HOLDS_FOR = [
+  { value: 'all', label: 'was typed wrong: it holds for what is printed too' },
+  { value: 'next', label: 'holds from the next print on: the part is turned' },
 ];
 const BASES = [
   { value: 'plate', label: 'stands on the plate' },
@@ -99,6 +105,7 @@ function KindFields({ row }: { row: FeatureRow | undefined }) {
     shape,
     axis: shape === 'round' ? 'XY' : axis,
     base: hasBase ? base : undefined,
+    angleRad: slanted ? (row?.feature.angleRad ?? undefined) : undefined,
   };
   const angleRad = row?.feature.angleRad ?? null;
   const degrees = angleRad === null ? '' : String(Math.round((angleRad * 180e3) / Math.PI) / 1e3);
@@ -138,8 +145,15 @@ function KindFields({ row }: { row: FeatureRow | undefined }) {
         )}
       </div>
       <KindDrawing kind={kind} />
+      {row !== undefined && row.prints > 0 && !sameKind(kind, kindOf(row)) && (
+        <Choice name="holdsFor" choices={HOLDS_FOR} />
+      )}
     </div>
   );
+}
+
+function kindOf({ feature: { sense, shape, axis, angleRad, base } }: FeatureRow): FeatureKind {
+  return { sense, shape, axis, angleRad: angleRad ?? undefined, base: base ?? undefined };
 }
 
 /** A computed size as somebody would type it. */
@@ -153,8 +167,8 @@ function SizeFields({ row }: { row: FeatureRow | undefined }) {
     <>
       <div className="grid gap-3 sm:grid-cols-3">
         <TextField name="targetMm" defaultValue={shown(feature?.targetMm, '')} />
-        <TextField name="lowerMm" defaultValue={shown(feature?.lowerMm, '-0.08')} />
-        <TextField name="upperMm" defaultValue={shown(feature?.upperMm, '+0.08')} />
+        <TextField name="lowerDeviationMm" defaultValue={shown(feature?.lowerDeviationMm, '-0.08')} />
+        <TextField name="upperDeviationMm" defaultValue={shown(feature?.upperDeviationMm, '+0.08')} />
       </div>
       <div className="grid gap-3 sm:grid-cols-3">
         <TextField name="mateName" defaultValue={mate?.name} placeholder="steel sleeve" />

@@ -73,7 +73,7 @@ function FeatureLine({
         {formatMm(feature.targetMm)}
         <span className="text-sm text-soft">
           {' '}
-          {formatSigned(feature.lowerMm)} {formatSigned(feature.upperMm)}
+          {formatSigned(feature.lowerDeviationMm)} {formatSigned(feature.upperDeviationMm)}
         </span>
         {drawnMm !== undefined && (
           <span className="block text-sm text-soft">drawn {formatMm(drawnMm, DIGITS)}</span>

@@ -32,24 +32,37 @@ export function ModellerTable({ jobId, drawn, files, joint }: ModellerTableProps
           </tr>
         </thead>
         <tbody>
-          {drawn.map(({ id, name, targetMm, lowerMm, upperMm, drawMm, tight, right, loose, hasMate }) => (
-            <tr key={id} className="border-b border-hair">
-              <th scope="row" className="py-1 pr-3 text-left font-semibold">
-                {name}
-              </th>
-              <td className="num py-1 pr-3 text-lg font-semibold text-juniper">{formatMm(drawMm, 3)}</td>
-              <td className="num py-1 pr-3 text-sm">
-                {formatMm(targetMm, 3)} {formatSigned(lowerMm)} {formatSigned(upperMm)}
-              </td>
-              <td className="num hidden py-1 text-right sm:table-cell">
-                {hasMate ? formatChance(tight) : ''}
-              </td>
-              <td className="num py-1 text-right">{formatChance(right)}</td>
-              <td className="num hidden py-1 text-right sm:table-cell">
-                {hasMate ? formatChance(loose) : ''}
-              </td>
-            </tr>
-          ))}
+          {drawn.map(
+            ({
+              id,
+              name,
+              targetMm,
+              lowerDeviationMm,
+              upperDeviationMm,
+              drawMm,
+              tight,
+              right,
+              loose,
+              hasMate,
+            }) => (
+              <tr key={id} className="border-b border-hair">
+                <th scope="row" className="py-1 pr-3 text-left font-semibold">
+                  {name}
+                </th>
+                <td className="num py-1 pr-3 text-lg font-semibold text-juniper">{formatMm(drawMm, 3)}</td>
+                <td className="num py-1 pr-3 text-sm">
+                  {formatMm(targetMm, 3)} {formatSigned(lowerDeviationMm)} {formatSigned(upperDeviationMm)}
+                </td>
+                <td className="num hidden py-1 text-right sm:table-cell">
+                  {hasMate ? formatChance(tight) : ''}
+                </td>
+                <td className="num py-1 text-right">{formatChance(right)}</td>
+                <td className="num hidden py-1 text-right sm:table-cell">
+                  {hasMate ? formatChance(loose) : ''}
+                </td>
+              </tr>
+            ),
+          )}
         </tbody>
       </table>
       {joint !== undefined && (

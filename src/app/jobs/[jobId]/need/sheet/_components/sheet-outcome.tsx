@@ -24,7 +24,7 @@ export function SheetOutcome({ jobId, features, issues, whole, takenOver, stale 
       <table className="w-full border-collapse">
         <caption className="sr-only">Sizes wanted</caption>
         <tbody>
-          {features.map(({ id, name, targetMm, lowerMm, upperMm }) => (
+          {features.map(({ id, name, targetMm, lowerDeviationMm, upperDeviationMm }) => (
             <tr key={id} className="border-b border-hair">
               <th scope="row" className="py-1 pr-3 text-left font-normal">
                 {name}
@@ -32,7 +32,7 @@ export function SheetOutcome({ jobId, features, issues, whole, takenOver, stale 
               <td className="num py-1 text-right">
                 {formatMm(targetMm, 3)}{' '}
                 <span className="text-soft">
-                  {formatSigned(lowerMm)} {formatSigned(upperMm)}
+                  {formatSigned(lowerDeviationMm)} {formatSigned(upperDeviationMm)}
                 </span>
               </td>
             </tr>

@@ -21,8 +21,8 @@ export interface DrawnLine {
   readonly id: number;
   readonly name: string;
   readonly targetMm: number;
-  readonly lowerMm: number;
-  readonly upperMm: number;
+  readonly lowerDeviationMm: number;
+  readonly upperDeviationMm: number;
   readonly drawMm: number;
   readonly tight: number;
   readonly right: number;
