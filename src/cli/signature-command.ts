@@ -113,7 +113,7 @@ export function runSignature(words: readonly string[]): { report: SignatureRepor
   const pooled = pooledScatter(observations.map((each) => each.readings.map((reading) => reading.readingMm)));
   const uOfSize = (index: number) => {
     const values = observations[index].readings.map((reading) => reading.readingMm);
-    return estimateSize(values, { instrument, pooled, temperatureU_K: 0 }).u_mm;
+    return estimateSize(values, { instrument, pooled, warmthU: 0 }).u_mm;
   };
   const report = reportSignature(estimateSignature(readings, options), targets, options, uOfSize);
   const notes = selected

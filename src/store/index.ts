@@ -17,6 +17,8 @@ export {
   printedKey,
   printKey,
   targetOf,
+  unknownWarmth,
+  warmthUOf,
 } from './rows';
 export { evidenceChanged } from './evidence';
 export { rememberPrinted } from './remember-printed';

@@ -1,5 +1,13 @@
 import type { FitTarget } from '@/core/fits';
-import { correctReading, type FeatureKind, type Instrument, sameKind } from '@/core/metrology';
+import {
+  correctReading,
+  type FeatureKind,
+  type Instrument,
+  sameKind,
+  type Warmth,
+  warmthU,
+} from '@/core/metrology';
+import type { SignatureReading } from '@/core/signature';
 import type * as queries from './queries';
 import type * as tables from './schema';
 
@@ -43,6 +51,7 @@ export function instrumentOf(row: typeof tables.instruments.$inferSelect): Instr
   return {
     mpeMm: row.mpeMm,
     resolutionMm: row.resolutionMm,
+    steel: row.steel,
     jawFlatMm: row.jawFlatUnknown ? 'unknown' : (row.jawFlatMm ?? undefined),
   };
 }
@@ -85,11 +94,36 @@ export function isAtPlate({
   return printed.axis !== 'Z' && heightMm !== null && heightMm < LEAST_HEIGHT_MM;
 }
 
+/** What is known of the warmth of the sitting in which a reading was taken. */
+function warmthOfReading({ session, partExpansionPerK }: queries.StandingReading): Warmth {
+  return {
+    partC: session.partC ?? undefined,
+    instrumentC: session.instrumentC ?? undefined,
+    partExpansionPerK,
+  };
+}
+
 export function correctedMm(reading: queries.StandingReading): number {
   const { session, instrument, printed } = reading;
   return correctReading(reading.readingMm, kindOf(printed), instrumentOf(instrument), {
     zeroMm: session.zeroMm,
-    partC: session.partC ?? undefined,
-    instrumentC: session.instrumentC ?? undefined,
+    ...warmthOfReading(reading),
   });
+}
+
+/** The sitting of a reading as an unknown that all its readings share; undefined where both temperatures were measured. */
+export function unknownWarmth(reading: queries.StandingReading): SignatureReading['warmth'] {
+  const u = warmthU(instrumentOf(reading.instrument), warmthOfReading(reading));
+  return u === 0 ? undefined : { sitting: `s${reading.session.id}`, u };
+}
+
+/** Standard uncertainty per mm that the temperatures leave in the mean of readings; those of one sitting share it. */
+export function warmthUOf(readings: readonly queries.StandingReading[]): number {
+  const sittings = new Map<number, { u: number; count: number }>();
+  for (const reading of readings) {
+    const known = sittings.get(reading.session.id);
+    const u = known?.u ?? unknownWarmth(reading)?.u ?? 0;
+    sittings.set(reading.session.id, { u, count: (known?.count ?? 0) + 1 });
+  }
+  return Math.hypot(...[...sittings.values()].map(({ u, count }) => (u * count) / readings.length));
 }

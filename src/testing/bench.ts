@@ -22,6 +22,8 @@ export const BLANK_NEED: Omit<NeedChange, 'revision'> = {
   quantity: 1,
   dueOn: '',
   seenFaces: '',
+  seenSides: [],
+  fitState: 'cured',
   hottestWhen: '',
   loadWords: '',
   claims: [],

@@ -1,6 +1,6 @@
 'use client';
 
-import { ActionForm, Button, TextField, Tick } from '@/ui';
+import { ActionForm, Button, Choice, TextField, Tick } from '@/ui';
 import { addInstrument } from './add-instrument';
 import { instrumentForm } from '@/subjects/caliper/shared';
 
@@ -17,6 +17,13 @@ export function InstrumentForm() {
       <TextField name="mpeMm" defaultValue="0.02" />
       <TextField name="resolutionMm" defaultValue="0.01" />
       <TextField name="jawFlatMm" />
+      <Choice
+        name="body"
+        choices={[
+          { value: 'steel', label: 'steel' },
+          { value: 'other', label: 'carbon fibre or plastic' },
+        ]}
+      />
       <Tick name="simulated" />
       <Button type="submit" className="justify-self-start sm:col-span-2">
         Put it on the bench

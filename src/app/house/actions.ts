@@ -3,6 +3,7 @@
 import { ok } from '@/core/result';
 import { bench, type HouseRules, writeHouseRules } from '@/subjects/house';
 import { checkRulesForm, classesForm, houseForm, schoolsForm } from '@/subjects/house/shared';
+import { changeFitClasses } from '@/subjects/job';
 import type { FormAnswer } from '@/subjects/language/shared';
 import { answerForm } from '../_actions/answer-form';
 import { changedHouse } from '../_actions/changed';
@@ -18,9 +19,9 @@ export async function saveClasses(_before: FormAnswer, data: FormData): Promise<
   return answerForm({
     form: classesForm,
     data,
-    verb: (fitClasses) => keep({ fitClasses }),
+    verb: (fitClasses) => ok(changeFitClasses(bench().db, fitClasses)),
     said: () =>
-      'Kept. Wishes named from now on use them; those of earlier jobs keep the limits they were given.',
+      'Kept for new jobs. Earlier jobs keep the limits they were agreed with; Fit offers the new ones for each.',
     ...shown,
   });
 }

@@ -36,6 +36,10 @@ export {
 } from './limits';
 export {
   directionOf,
+  directionOfSide,
+  type Side,
+  sideOfDirection,
+  SIDES,
   type Pose,
   posedMesh,
   type PoseName,

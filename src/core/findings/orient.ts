@@ -48,6 +48,30 @@ export function turnPoint(rotation: readonly number[], [x, y, z]: Point): Point 
   ) as unknown as Point;
 }
 
+/** Sides of a part as it stands in its file: right and left along X, back and front along Y, top and bottom along Z. */
+export const SIDES = ['top', 'front', 'back', 'left', 'right', 'bottom'] as const;
+export type Side = (typeof SIDES)[number];
+
+const SIDE_DIRECTIONS: Readonly<Record<Side, Point>> = {
+  top: [0, 0, 1],
+  bottom: [0, 0, -1],
+  right: [1, 0, 0],
+  left: [-1, 0, 0],
+  back: [0, 1, 0],
+  front: [0, -1, 0],
+};
+
+export function directionOfSide(side: Side): Point {
+  return SIDE_DIRECTIONS[side];
+}
+
+/** The side to which a direction is nearest: a tilted part's seen face still counts as one. */
+export function sideOfDirection(direction: Point): Side {
+  const along = (side: Side) =>
+    SIDE_DIRECTIONS[side].reduce((sum, value, i) => sum + value * direction[i], 0);
+  return SIDES.reduce((best, side) => (along(side) > along(best) ? side : best));
+}
+
 /** Directions this near to an axis or to the plate count as along it. */
 const ALONG = 1e-3;
 

@@ -8,7 +8,8 @@ export interface Limits {
 }
 
 /** guarded: U must fit inside too (ISO 14253-1); shared: the size alone decides and both sides carry the risk. */
-export type DecisionRule = 'guarded' | 'shared';
+export const DECISION_RULES = ['guarded', 'shared'] as const;
+export type DecisionRule = (typeof DECISION_RULES)[number];
 
 /** What would turn "can't tell yet" into an answer. */
 export type Settling =

@@ -8,7 +8,14 @@ export {
   type ReadAs,
 } from './body';
 export { type Bounds, BOUNDS, isWithin, LARGEST_NUMBER, LONGEST_MM } from './bounds';
-export { type DecisionRule, judgeConformity, type Limits, type Settling, type Verdict } from './conformity';
+export {
+  DECISION_RULES,
+  type DecisionRule,
+  judgeConformity,
+  type Limits,
+  type Settling,
+  type Verdict,
+} from './conformity';
 export {
   AXES,
   type Axis,
@@ -27,7 +34,14 @@ export {
   type Shape,
   SHAPES,
 } from './feature';
-export { correctReading, DEFAULT_INSTRUMENT, type Instrument, RESIN_EXPANSION_PER_K } from './instrument';
+export {
+  correctReading,
+  DEFAULT_INSTRUMENT,
+  type Instrument,
+  RESIN_EXPANSION_PER_K,
+  type Warmth,
+  warmthU,
+} from './instrument';
 export { type Outcome, outcomeOf } from './outcome';
 export { type LengthNote, parseLength } from './parse-length';
 export { type Doubt, findDoubt, guessOf, swapNeighbouringDigits } from './plausibility';

@@ -6,6 +6,8 @@ export interface Instrument {
   readonly resolutionMm: number;
   /** Width of the flats on the inside jaws, mm; 'unknown' when nobody measured them; undefined: no correction wished. */
   readonly jawFlatMm?: number | 'unknown';
+  /** Of steel, so that its scale grows with its warmth; false: of carbon fibre or plastic, taken as not growing. Default true. */
+  readonly steel?: boolean;
   /** Scatter of one reading before any repeat exists, mm; the resolution when not stated. */
   readonly repeatabilityMm?: number;
 }
@@ -14,16 +16,41 @@ export const DEFAULT_INSTRUMENT: Instrument = Object.freeze({ mpeMm: 0.02, resol
 
 export const STEEL_EXPANSION_PER_K = 11.5e-6;
 export const RESIN_EXPANSION_PER_K = 90e-6;
-/** Standard uncertainty of part minus instrument temperature when nobody measured it, K. */
+/** Standard uncertainty of a temperature that nobody measured, K. */
 export const UNKNOWN_TEMPERATURE_U_K = 3;
 
-/** Circumstances shared by all readings of a session. */
-interface ReadingConditions {
-  /** What the closed jaws show, mm. */
-  readonly zeroMm?: number;
+/** What is known of the warmth of a sitting; one of the two left out counts as the other. */
+export interface Warmth {
   readonly partC?: number;
   readonly instrumentC?: number;
+  /** Thermal expansion of the resin, 1/K; default RESIN_EXPANSION_PER_K. */
   readonly partExpansionPerK?: number;
+}
+
+/** Circumstances shared by all readings of a session. */
+interface ReadingConditions extends Warmth {
+  /** What the closed jaws show, mm. */
+  readonly zeroMm?: number;
+}
+
+function expansionsOf({ steel = true }: Pick<Instrument, 'steel'>, { partExpansionPerK }: Warmth) {
+  return {
+    part: partExpansionPerK ?? RESIN_EXPANSION_PER_K,
+    instrument: steel ? STEEL_EXPANSION_PER_K : 0,
+  };
+}
+
+/**
+ * Standard uncertainty that the temperatures leave in a corrected size, per mm of it: one unknown of the whole sitting, the
+ * same for all its readings. 0 where both were measured; with neither, part and instrument share one unknown warmth.
+ * Source: docs/methods.md §1. Example: nothing known, steel → 3·(90 − 11.5)e-6 = 2.355e-4
+ */
+export function warmthU(instrument: Pick<Instrument, 'steel'>, warmth: Warmth): number {
+  const grows = expansionsOf(instrument, warmth);
+  if (warmth.partC !== undefined)
+    return warmth.instrumentC === undefined ? UNKNOWN_TEMPERATURE_U_K * grows.instrument : 0;
+  const part = warmth.instrumentC === undefined ? grows.part - grows.instrument : grows.part;
+  return UNKNOWN_TEMPERATURE_U_K * Math.abs(part);
 }
 
 /**
@@ -42,8 +69,9 @@ export function correctReading(
   const flat = instrument.jawFlatMm;
   const bridged = kind.sense === 'inside' && kind.shape === 'round' && typeof flat === 'number';
   const bore = bridged ? Math.sqrt(atZero * atZero + flat * flat) : atZero;
-  if (conditions.partC === undefined) return bore;
-  const instrumentC = conditions.instrumentC ?? conditions.partC;
-  const partGrowth = (conditions.partExpansionPerK ?? RESIN_EXPANSION_PER_K) * (conditions.partC - 20);
-  return bore * (1 + STEEL_EXPANSION_PER_K * (instrumentC - 20) - partGrowth);
+  const partC = conditions.partC ?? conditions.instrumentC;
+  if (partC === undefined) return bore;
+  const instrumentC = conditions.instrumentC ?? partC;
+  const grows = expansionsOf(instrument, conditions);
+  return bore * (1 + grows.instrument * (instrumentC - 20) - grows.part * (partC - 20));
 }

@@ -1,10 +1,5 @@
 import { studentTQuantile } from '@/core/numerics';
-import {
-  RESIN_EXPANSION_PER_K,
-  STEEL_EXPANSION_PER_K,
-  UNKNOWN_TEMPERATURE_U_K,
-  type Instrument,
-} from './instrument';
+import { type Instrument, warmthU } from './instrument';
 
 /** Scatter of one reading learned from all repeats of a session, mm, with its degrees of freedom. */
 export interface PooledScatter {
@@ -16,8 +11,8 @@ interface SizeOptions {
   readonly instrument: Instrument;
   /** Scatter pooled over the session; left out: the feature's own repeats are used. */
   readonly pooled?: PooledScatter;
-  /** Standard uncertainty of the temperature difference, K; 0 when it was measured and corrected. Default 3. */
-  readonly temperatureU_K?: number;
+  /** Standard uncertainty that the temperatures leave, per mm, see warmthU. Default: that of a sitting of which nothing is known. */
+  readonly warmthU?: number;
 }
 
 /** A size with the budget of its uncertainty; all lengths in mm. */
@@ -75,11 +70,11 @@ export function repeatU(count: number, sMm: number, resolutionMm: number): numbe
 }
 
 /** Type B standard uncertainty: limit of error (rectangular), resolution, unknown temperature; mm. */
-export function typeBUncertainty(sizeMm: number, { instrument, temperatureU_K }: SizeOptions): number {
+export function typeBUncertainty(sizeMm: number, options: SizeOptions): number {
+  const { instrument } = options;
   const mpe = instrument.mpeMm / Math.sqrt(3);
   const resolution = instrument.resolutionMm / Math.sqrt(12);
-  const expansion = RESIN_EXPANSION_PER_K - STEEL_EXPANSION_PER_K;
-  const temperature = sizeMm * expansion * (temperatureU_K ?? UNKNOWN_TEMPERATURE_U_K);
+  const temperature = sizeMm * (options.warmthU ?? warmthU(instrument, {}));
   return Math.hypot(mpe, resolution, temperature);
 }
 

@@ -1,6 +1,18 @@
 /** What a property counts in; shares are fractions of one, shown in per cent. */
 export type Unit =
-  'MPa' | 'share' | 'J/m' | 'Shore' | '°C' | 'g/ml' | 'mPa·s' | 'mm' | 'min' | 's' | 'per litre' | 'm';
+  | 'MPa'
+  | 'share'
+  | 'J/m'
+  | 'Shore'
+  | '°C'
+  | 'g/ml'
+  | 'mPa·s'
+  | 'mm'
+  | 'min'
+  | 's'
+  | 'per litre'
+  | 'm'
+  | 'µm/m·K';
 
 export interface PropertyFacts {
   readonly unit: Unit;
@@ -24,6 +36,7 @@ export const PROPERTIES = Object.freeze({
   shoreD: { unit: 'Shore', range: [1, 100], group: 'mechanical' },
   deflectionLow_C: { unit: '°C', range: [-60, 500], group: 'heat' },
   deflectionHigh_C: { unit: '°C', range: [-60, 500], group: 'heat' },
+  expansion_um_mK: { unit: 'µm/m·K', range: [5, 500], group: 'heat' },
   glassTransition_C: { unit: '°C', range: [-120, 500], group: 'heat' },
   density_g_ml: { unit: 'g/ml', range: [0.5, 5], group: 'liquid' },
   viscosity_mPas: { unit: 'mPa·s', range: [1, 1_000_000], group: 'liquid' },

@@ -47,6 +47,7 @@ const CONVERSIONS: Readonly<Record<Unit, Readonly<Record<string, Conversion>>>> 
   s: { s: times(1), min: times(60) },
   'per litre': { 'per litre': times(1) },
   m: { m: times(1), cm: times(0.01), mm: times(0.001) },
+  'µm/m·K': { 'µm/m·K': times(1), '1e-6/K': times(1), 'mm/m·K': times(1000), '1/K': times(1e6) },
 };
 
 /** Other spellings of the same unit, after spaces are gone and letters are small. */
@@ -90,6 +91,15 @@ const SPELLINGS: Readonly<Record<string, string>> = {
   minutes: 'min',
   '/l': 'per litre',
   perlitre: 'per litre',
+  'um/mk': 'µm/m·K',
+  'µm/mk': 'µm/m·K',
+  'um/m·k': 'µm/m·K',
+  'µm/m·k': 'µm/m·K',
+  'um/m/k': 'µm/m·K',
+  'ppm/k': 'µm/m·K',
+  '10^-6/k': '1e-6/K',
+  '1e-6/k': '1e-6/K',
+  '1/k': '1/K',
 };
 
 /** `mpas` is a viscosity and `MPa` a stress: spelled letters decide only after the unit as written did not. */

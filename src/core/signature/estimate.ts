@@ -78,13 +78,13 @@ export function dataOf(model: Model, observations: readonly Observation[]): Mode
 /** Row of the model for each observation: both are grouped by feature, tries come last in their feature. */
 export function observationRows(model: Model, observations: readonly Observation[]): number[] {
   const taken = new Set<number>();
-  return observations.map(({ feature, print, jaw, instrument, drawnMm }) => {
+  return observations.map(({ feature, print, jaw, instrument, drawnMm, warmth }) => {
     const f = model.features.indexOf(feature);
     for (let row = model.block[f]; row < model.block[f + 1]; row++) {
       const candidate = model.rows[row];
       const bias = jaw === undefined ? undefined : biasKey(instrument, jaw);
       if (taken.has(row) || candidate.print !== print || candidate.biasOf !== bias) continue;
-      if (candidate.drawnMm !== drawnMm) continue;
+      if (candidate.drawnMm !== drawnMm || candidate.warmthOf?.key !== warmth?.sitting) continue;
       taken.add(row);
       return row;
     }

@@ -13,16 +13,26 @@ export interface ModelRow {
   readonly drawnMm: number;
   /** Instrument and jaw whose bias is in it; undefined for a pitch, a word, a prediction. */
   readonly biasOf?: string;
+  /** Sitting whose unknown warmth is in it, scale error per mm; undefined where it was measured. */
+  readonly warmthOf?: Unknown;
+}
+
+/** One unknown that readings share, with the standard deviation of its prior. */
+interface Unknown {
+  readonly key: string;
+  readonly sd: number;
 }
 
 /**
  * The linear model behind a signature with everything but the two scatters fixed.
- * Latent vector: β (9), then δe and δs of each print, then one bias per instrument and jaw; length `latentCount`.
+ * Latent vector: β (9), then δe and δs of each print, one bias per instrument and jaw, one scale error per sitting of unknown
+ * warmth; length `latentCount`.
  */
 export interface Model {
   readonly latentCount: number;
   readonly prints: readonly string[];
   readonly biases: readonly { readonly key: string; readonly mpeMm: number }[];
+  readonly warmths: readonly Unknown[];
   readonly features: readonly string[];
   readonly rows: readonly ModelRow[];
   readonly priorMean: Float64Array;
@@ -111,8 +121,15 @@ export function biasKey(instrument: string, jaw: string): string {
 }
 
 export function rowOfObservation(observation: Observation): ModelRow {
-  const { feature, print, kind, drawnMm, jaw, instrument } = observation;
-  return { feature, print, kind, drawnMm, biasOf: jaw === undefined ? undefined : biasKey(instrument, jaw) };
+  const { feature, print, kind, drawnMm, jaw, instrument, warmth } = observation;
+  return {
+    feature,
+    print,
+    kind,
+    drawnMm,
+    biasOf: jaw === undefined ? undefined : biasKey(instrument, jaw),
+    warmthOf: warmth && { key: warmth.sitting, sd: warmth.u },
+  };
 }
 
 function distinct(names: readonly string[]): string[] {
@@ -121,7 +138,7 @@ function distinct(names: readonly string[]): string[] {
 
 /** Nonzero entries of a row over the latent vector, columns ascending. An unknown print has no drift columns here. */
 export function latentEntries(
-  layout: Pick<Model, 'prints' | 'biases'>,
+  layout: Pick<Model, 'prints' | 'biases' | 'warmths'>,
   row: Omit<ModelRow, 'feature'>,
 ): { readonly columns: number[]; readonly values: number[] } {
   const columns: number[] = [];
@@ -139,12 +156,15 @@ export function latentEntries(
     add(PARAMETER_COUNT + 2 * print + 1, drift.scale);
   }
   const bias = row.biasOf === undefined ? -1 : layout.biases.findIndex(({ key }) => key === row.biasOf);
-  if (bias >= 0) add(PARAMETER_COUNT + 2 * layout.prints.length + bias, 1);
+  const afterPrints = PARAMETER_COUNT + 2 * layout.prints.length;
+  if (bias >= 0) add(afterPrints + bias, 1);
+  const warmth = layout.warmths.findIndex(({ key }) => key === row.warmthOf?.key);
+  if (warmth >= 0) add(afterPrints + layout.biases.length + warmth, row.drawnMm);
   return { columns, values };
 }
 
-function priorPrecisionOf(prior: LawPrior, printCount: number, mpes: readonly number[]): Float64Array {
-  const count = PARAMETER_COUNT + 2 * printCount + mpes.length;
+function priorPrecisionOf(prior: LawPrior, printCount: number, sds: readonly number[]): Float64Array {
+  const count = PARAMETER_COUNT + 2 * printCount + sds.length;
   const precision = new Float64Array(count * count);
   const law = expectOk(invertSymmetric(prior.covariance, PARAMETER_COUNT));
   for (let i = 0; i < PARAMETER_COUNT; i++) {
@@ -155,10 +175,7 @@ function priorPrecisionOf(prior: LawPrior, printCount: number, mpes: readonly nu
     setDiagonal(PARAMETER_COUNT + 2 * print, DRIFT_EDGE_SD_MM);
     setDiagonal(PARAMETER_COUNT + 2 * print + 1, DRIFT_SCALE_SD);
   }
-  // A perfect instrument would need an infinite precision: a nanometre stands in.
-  mpes.forEach((mpe, i) =>
-    setDiagonal(PARAMETER_COUNT + 2 * printCount + i, Math.max(mpe, 1e-6) / Math.sqrt(3)),
-  );
+  sds.forEach((sd, i) => setDiagonal(PARAMETER_COUNT + 2 * printCount + i, sd));
   return precision;
 }
 
@@ -182,28 +199,33 @@ export function assembleModel(rows: readonly ModelRow[], prior: LawPrior, instru
     const [instrument] = JSON.parse(key) as [string, string];
     return { key, mpeMm: instrumentNamed(instruments, instrument).mpeMm };
   });
-  const entries = grouped.map((row) => latentEntries({ prints, biases }, row));
+  const warmthOf = new Map(
+    rows.flatMap(({ warmthOf }) => (warmthOf === undefined ? [] : [[warmthOf.key, warmthOf] as const])),
+  );
+  const warmths = [...warmthOf.values()];
+  const entries = grouped.map((row) => latentEntries({ prints, biases, warmths }, row));
   const start = new Int32Array(grouped.length + 1);
   entries.forEach((entry, i) => (start[i + 1] = start[i] + entry.columns.length));
   const block = new Int32Array(features.length + 1);
   features.forEach((feature, f) => {
     block[f + 1] = block[f] + grouped.filter((row) => row.feature === feature).length;
   });
-  const latentCount = PARAMETER_COUNT + 2 * prints.length + biases.length;
+  const latentCount = PARAMETER_COUNT + 2 * prints.length + biases.length + warmths.length;
   const priorMean = new Float64Array(latentCount);
   priorMean.set(prior.mean);
   return {
     latentCount,
     prints,
     biases,
+    warmths,
     features,
     rows: grouped,
     priorMean,
-    priorPrecision: priorPrecisionOf(
-      prior,
-      prints.length,
-      biases.map(({ mpeMm }) => mpeMm),
-    ),
+    // A perfect instrument would need an infinite precision: a nanometre stands in.
+    priorPrecision: priorPrecisionOf(prior, prints.length, [
+      ...biases.map(({ mpeMm }) => Math.max(mpeMm, 1e-6) / Math.sqrt(3)),
+      ...warmths.map(({ sd }) => sd),
+    ]),
     start,
     column: Int32Array.from(entries.flatMap((entry) => entry.columns)),
     value: Float64Array.from(entries.flatMap((entry) => entry.values)),

@@ -11,7 +11,7 @@ import {
 } from '@/core/metrology';
 import { ONLY_INSTRUMENT, type Instruments, type SignatureReading } from './reading';
 
-/** The mean of the repeats of one feature in one print with one instrument. */
+/** The mean of the repeats of one feature in one print with one instrument, in one sitting where its warmth is unknown. */
 export interface Observation {
   readonly feature: string;
   readonly print: string;
@@ -19,6 +19,7 @@ export interface Observation {
   readonly kind: FeatureKind;
   readonly jaw: Jaw | undefined;
   readonly drawnMm: number;
+  readonly warmth: SignatureReading['warmth'];
   readonly readings: readonly SignatureReading[];
   readonly sizeMm: number;
   /** Standard uncertainty of repeats and resolution only, mm. */
@@ -38,7 +39,11 @@ export function groupObservations(
   for (const reading of readings) {
     const groups = byFeature.get(reading.feature) ?? new Map<string, SignatureReading[]>();
     byFeature.set(reading.feature, groups);
-    const key = JSON.stringify([reading.print, reading.instrument ?? ONLY_INSTRUMENT]);
+    const key = JSON.stringify([
+      reading.print,
+      reading.instrument ?? ONLY_INSTRUMENT,
+      reading.warmth?.sitting,
+    ]);
     const group = groups.get(key);
     if (group === undefined) groups.set(key, [reading]);
     else group.push(reading);
@@ -56,6 +61,7 @@ export function groupObservations(
       kind: first,
       jaw: jawOf(first.sense),
       drawnMm: first.drawnMm,
+      warmth: first.warmth,
       readings: group,
       sizeMm: meanOf(group.map((reading) => reading.readingMm)),
       u_mm: repeatU(group.length, s, instrument.resolutionMm),

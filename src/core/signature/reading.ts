@@ -12,6 +12,8 @@ export interface SignatureReading extends FeatureKind {
   readonly shownMm?: number;
   /** Which instrument; its bias is one unknown per jaw kind. Left out: the one of the options. */
   readonly instrument?: string;
+  /** Sitting whose warmth nobody measured: one unknown for all its readings, of this standard uncertainty per mm. */
+  readonly warmth?: { readonly sitting: string; readonly u: number };
   /** Where it came from (a line of a file, a row of a table); handed back with doubts. */
   readonly source?: number;
 }

@@ -1,13 +1,15 @@
 import { and, asc, eq, inArray, isNull, type SQL } from 'drizzle-orm';
+import { quoteOf } from '@/core/resins';
 import type { Db } from '../client';
 import { attempts, drawnSizes, printedFeatures, prints } from '../schema/attempts';
-import { instruments } from '../schema/equipment';
+import { instruments, profiles } from '../schema/equipment';
 import { features, jobs } from '../schema/jobs';
+import { resins } from '../schema/resins';
 import { readings, retractions, sessions, tries } from '../schema/readings';
 
 /** Readings that stand (not taken back) with everything that is needed to correct them, oldest first. */
 export function listStandingReadings(db: Db, where: SQL | undefined) {
-  return db
+  const rows = db
     .select({
       id: readings.id,
       clientKey: readings.clientKey,
@@ -19,6 +21,7 @@ export function listStandingReadings(db: Db, where: SQL | undefined) {
       printId: prints.id,
       printName: prints.name,
       attemptId: attempts.id,
+      resinId: profiles.resinId,
       drawnMm: drawnSizes.drawnMm,
       session: sessions,
       instrument: instruments,
@@ -29,6 +32,7 @@ export function listStandingReadings(db: Db, where: SQL | undefined) {
     .innerJoin(features, eq(readings.featureId, features.id))
     .innerJoin(prints, eq(readings.printId, prints.id))
     .innerJoin(attempts, eq(prints.attemptId, attempts.id))
+    .innerJoin(profiles, eq(attempts.profileId, profiles.id))
     .innerJoin(drawnSizes, and(eq(drawnSizes.attemptId, attempts.id), eq(drawnSizes.featureId, features.id)))
     .innerJoin(
       printedFeatures,
@@ -38,6 +42,19 @@ export function listStandingReadings(db: Db, where: SQL | undefined) {
     .where(and(isNull(retractions.readingId), where))
     .orderBy(asc(readings.id))
     .all();
+  const expansions = expansionOfResins(db);
+  return rows.map(({ resinId, ...row }) => ({ ...row, partExpansionPerK: expansions.get(resinId) }));
+}
+
+/** Thermal expansion of the resins whose sheet states it, 1/K, by id. */
+function expansionOfResins(db: Db): Map<number, number> {
+  const rows = db.select({ id: resins.id, sheet: resins.sheet }).from(resins).all();
+  return new Map(
+    rows.flatMap(({ id, sheet }) => {
+      const stated = quoteOf(sheet, 'expansion_um_mK')?.value;
+      return stated === undefined ? [] : [[id, stated * 1e-6]];
+    }),
+  );
 }
 
 export type StandingReading = ReturnType<typeof listStandingReadings>[number];

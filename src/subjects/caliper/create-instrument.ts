@@ -9,6 +9,8 @@ interface NewInstrument {
   readonly resolutionMm: number;
   readonly jawFlatMm?: number;
   readonly jawFlatUnknown: boolean;
+  /** Of steel; true when left out. */
+  readonly steel?: boolean;
   readonly simulated: boolean;
 }
 

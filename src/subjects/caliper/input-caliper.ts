@@ -24,9 +24,16 @@ export const instrumentForm = z
       high: 5,
       hint: 'They bridge a bore and read it small. Blank: unknown, and holes and jaws cannot be told apart.',
     }),
+    body: choiceField('Its beam is of', ['steel', 'other'], {
+      hint: 'Steel grows with warmth, 11.5 µm per metre and kelvin. Carbon fibre is taken as not growing.',
+    }),
     simulated: tickField('A simulated caliper, for parts of a simulated printer'),
   })
-  .transform((values) => ({ ...values, jawFlatUnknown: values.jawFlatMm === undefined }));
+  .transform(({ body, ...values }) => ({
+    ...values,
+    steel: body === 'steel',
+    jawFlatUnknown: values.jawFlatMm === undefined,
+  }));
 
 /** The start of a sitting. */
 export const sessionForm = z.object({
@@ -39,7 +46,7 @@ export const sessionForm = z.object({
   partC: optionalNumber('Part temperature', 'temperature', {
     low: -20,
     high: 60,
-    hint: 'Blank: unknown to 3 K, and counted so.',
+    hint: 'Leave it blank if nobody measured it: ±6 K is then allowed for.',
   }),
   instrumentC: optionalNumber('Caliper temperature', 'temperature', { low: -20, high: 60 }),
   state: choiceField('The part is', PART_STATES),

@@ -4,14 +4,22 @@ import {
   clearanceOf,
   drawFit,
   type DrawnFit,
-  type FitClasses,
   type Wish,
   WISHES,
 } from '@/core/fits';
 import { jointChance } from '@/core/signature';
 import { type Db, type queries, targetOf } from '@/store';
-import { readHouseRules } from '@/subjects/house';
-import { bandOf, conditionsOf, drawOptions, type JobView, limitsOf, mateOf } from '@/subjects/job';
+import {
+  bandOf,
+  conditionsOf,
+  drawOptions,
+  type JobView,
+  limitsOf,
+  limitsOffered,
+  mateOf,
+  type WishGround,
+  wishGround,
+} from '@/subjects/job';
 
 export type Mate = queries.Mate;
 
@@ -40,19 +48,21 @@ interface FitsView {
   readonly fits: readonly FitView[];
   /** Chance that one print has all of them right together. */
   readonly joint?: number;
+  /** Names of features whose limits would move with what the house and the resin's sheet say now. */
+  readonly offered: readonly string[];
 }
 
 function offersFor(
   view: JobView,
   feature: queries.Feature,
   mate: queries.Mate,
-  classes: FitClasses,
+  ground: WishGround,
 ): WishOffer[] {
   const { learned, job } = view;
   if (learned === undefined) return [];
   return WISHES.flatMap((wish) => {
     const wished = { ...feature, wish, bandLowMm: null, bandHighMm: null };
-    const limits = limitsOf(job, wished, mate, classes);
+    const limits = limitsOf(job, wished, mate, ground);
     if (limits === undefined) return [];
     const target = targetOf({ ...wished, ...limits }, view.mates);
     const drawn = drawFit(learned.signature, target, drawOptions(view));
@@ -60,16 +70,16 @@ function offersFor(
   });
 }
 
-function viewFit(view: JobView, feature: queries.Feature, classes: FitClasses): FitView {
+function viewFit(view: JobView, feature: queries.Feature, ground: WishGround): FitView {
   const { learned, job } = view;
   const mate = view.mates.find(({ id }) => id === feature.mateId);
   const body = mateOf(mate);
-  const band = body && bandOf(feature, body.sizeMm, classes);
+  const band = body && bandOf(feature, body.sizeMm, ground.classes);
   if (learned === undefined || mate === undefined || body === undefined || band === undefined)
     return { feature, mate, band, unheld: false, offers: [] };
   const target = targetOf(feature, view.mates);
   const drawn = drawFit(learned.signature, target, drawOptions(view));
-  const meanMm = clearanceOf(feature.sense, drawn.predictedMm, body, conditionsOf(job, feature));
+  const meanMm = clearanceOf(feature.sense, drawn.predictedMm, body, conditionsOf(job, feature, ground));
   const halfMm = 1.96 * Math.hypot(drawn.sdMm, body.u_mm);
   const unheld = cannotHold(target, drawn);
   return {
@@ -79,16 +89,16 @@ function viewFit(view: JobView, feature: queries.Feature, classes: FitClasses): 
     drawn,
     clearance: { meanMm, halfMm },
     unheld,
-    offers: offersFor(view, feature, mate, classes),
+    offers: offersFor(view, feature, mate, ground),
   };
 }
 
 /** Every feature that can meet a mate, with what its wish comes to. */
 export function viewFits(db: Db, view: JobView): FitsView {
-  const { fitClasses } = readHouseRules(db);
+  const ground = wishGround(db, view.job);
   const fits = view.features
     .filter(({ sense }) => sense !== 'pitch')
-    .map((feature) => viewFit(view, feature, fitClasses));
+    .map((feature) => viewFit(view, feature, ground));
   const drawn = fits.flatMap(({ feature, drawn: each }) =>
     each === undefined ? [] : { target: targetOf(feature, view.mates), drawMm: each.drawMm },
   );
@@ -96,5 +106,6 @@ export function viewFits(db: Db, view: JobView): FitsView {
     view.learned === undefined || drawn.length < 2
       ? undefined
       : jointChance(view.learned.signature, drawn, drawOptions(view));
-  return { fits, joint };
+  const offered = limitsOffered(db, view.job).map(({ feature }) => feature.name);
+  return { fits, joint, offered };
 }

@@ -3,8 +3,7 @@ import { type ClearanceBand, isoFit, type Ruin, type Wish, wishedClearance } fro
 import { fail, ok, type Result } from '@/core/result';
 import { optionOf, SHEETS } from '@/core/sheets';
 import { type Db, queries, tables } from '@/store';
-import { readHouseRules } from '@/subjects/house';
-import { keepMateBody, type MateInput, refit } from '@/subjects/job';
+import { keepMateBody, type MateInput, refit, wishGround } from '@/subjects/job';
 import { bumpRevision, noteLedger } from '@/subjects/records';
 import type { FitEntry } from './words-ledger';
 import type { WishIssue } from './words-issues';
@@ -79,8 +78,7 @@ export function wishFor(db: Db, jobId: number, featureId: number, input: WishInp
     }
     refit(tx, jobId);
     bumpRevision(tx, jobId);
-    const { lowMm, highMm } =
-      band.value ?? wishedClearance(input.wish, sizeMm, readHouseRules(tx).fitClasses);
+    const { lowMm, highMm } = band.value ?? wishedClearance(input.wish, sizeMm, wishGround(tx, job).classes);
     noteLedger<FitEntry>(tx, jobId, 'fit', {
       code: 'wished',
       feature: feature.name,

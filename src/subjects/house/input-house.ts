@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { type FitClasses, type Wish, WISHES } from '@/core/fits';
-import { numberField, refuse, textField, tickField } from '@/subjects/language/shared';
+import { DECISION_RULES } from '@/core/metrology';
+import { choiceField, numberField, refuse, textField, tickField } from '@/subjects/language/shared';
 
 /** What the house holds a part to; percentages as they are said. */
 export const checkRulesForm = z
@@ -22,6 +23,9 @@ export const checkRulesForm = z
 export const houseForm = z.object({
   benchName: textField('Name of the bench', { limit: 60 }),
   letterKeys: tickField('Single letters work as keys'),
+  decisionRule: choiceField('When is a size in, for new jobs?', DECISION_RULES, {
+    hint: 'Each job can choose its own under Need.',
+  }),
 });
 
 type BoundField = `low_${Wish}` | `high_${Wish}`;

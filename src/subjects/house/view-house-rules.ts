@@ -1,6 +1,7 @@
 import { eq } from 'drizzle-orm';
 import { CHECK_RULES, type CheckRules } from '@/core/findings';
 import { FIT_CLASSES_AT_10MM, type FitClasses } from '@/core/fits';
+import type { DecisionRule } from '@/core/metrology';
 import { DEFAULT_SCHOOLS, type Schools, type WashLiquid } from '@/core/resins';
 import { type Db, tables } from '@/store';
 
@@ -9,6 +10,8 @@ export interface HouseRules {
   readonly benchName: string;
   /** Single letters as keys; off for people who type with aids that send letters. */
   readonly letterKeys: boolean;
+  /** By which rule a size is in; a job may have its own. */
+  readonly decisionRule: DecisionRule;
   /** Clearance that each wish means at 10 mm. */
   readonly fitClasses: FitClasses;
   /** The side this shop is on where practice differs. */
@@ -26,6 +29,7 @@ export interface HouseRules {
 export const HOUSE_DEFAULTS: HouseRules = Object.freeze({
   benchName: 'My bench',
   letterKeys: true,
+  decisionRule: 'guarded',
   fitClasses: FIT_CLASSES_AT_10MM,
   schools: DEFAULT_SCHOOLS,
   liquids: [],

@@ -1,6 +1,12 @@
+import { readHouseRules } from '@/subjects/house';
 import { type Db, tables } from '@/store';
 
-/** Makes a job with nothing in it yet. */
+/** Makes a job with nothing in it yet, judged by the house's rule. */
 export function createJob(db: Db, name: string, profileId?: number, kind: 'part' | 'gauge' = 'part'): number {
-  return db.insert(tables.jobs).values({ name, profileId, kind, createdAt: new Date() }).returning().get().id;
+  const rule = readHouseRules(db).decisionRule;
+  return db
+    .insert(tables.jobs)
+    .values({ name, profileId, kind, rule, createdAt: new Date() })
+    .returning()
+    .get().id;
 }

@@ -3,6 +3,7 @@ import 'server-only';
 export { addFeature } from './add-feature';
 export { archiveJob } from './archive-job';
 export { buildJobFile, canBuild, outlineOfJob, PART_FORMATS, type PartFormat } from './build-part';
+export { changeFitClasses } from './change-fit-classes';
 export { changeFeature, type FeatureChange } from './change-feature';
 export { copyJob } from './copy-job';
 export { createJob } from './create-job';
@@ -11,11 +12,19 @@ export { drawnOfPart, drawOptions } from './drawn-sizes';
 export { type FeatureInput } from './feature-input';
 export { keepMateBody, type MateInput } from './keep-mate';
 export { keepPartFile } from './keep-part-file';
-export { bandOf, conditionsOf, limitsOf, mateOf, NO_WISH } from './limits-of-wish';
+export {
+  bandOf,
+  conditionsOf,
+  limitsOf,
+  mateOf,
+  NO_WISH,
+  type WishGround,
+  wishGround,
+} from './limits-of-wish';
 export { markOvertaken } from './mark-overtaken';
 export { notePrint } from './note-print';
 export { placeFeature } from './place-feature';
-export { refit } from './refit-job';
+export { limitsOffered, refit, takeOverClasses } from './refit-job';
 export { removeFeature } from './remove-feature';
 export { type NewAttempt, startAttempt } from './start-attempt';
 export { isJob, type JobView, viewJob } from './view-job';

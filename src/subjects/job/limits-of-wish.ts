@@ -8,7 +8,9 @@ import {
   targetForMate,
   wishedClearance,
 } from '@/core/fits';
-import { ASSUMED_MATE_U_MM, queries } from '@/store';
+import { quoteOf } from '@/core/resins';
+import { ASSUMED_MATE_U_MM, type Db, queries } from '@/store';
+import { readHouseRules } from '@/subjects/house';
 
 /** A stored mate as a fit takes it; undefined while it was never measured. */
 export function mateOf(mate: queries.Mate | undefined): MeasuredMate | undefined {
@@ -20,9 +22,31 @@ export function mateOf(mate: queries.Mate | undefined): MeasuredMate | undefined
   };
 }
 
+/** What the wishes of a job are taken by. */
+export interface WishGround {
+  /** Classes it was agreed with. */
+  readonly classes: FitClasses;
+  /** Thermal expansion of its resin, 1/K; undefined while its sheet does not state it. */
+  readonly partExpansionPerK?: number;
+}
+
+/** The classes that a job was agreed with, the house's own until those change, and how its resin grows. */
+export function wishGround(db: Db, job: queries.Job): WishGround {
+  const sheet = job.profileId === null ? undefined : queries.findProfile(db, job.profileId)?.resin.sheet;
+  const expansion = sheet && quoteOf(sheet, 'expansion_um_mK')?.value;
+  return {
+    classes: job.agreedClasses ?? readHouseRules(db).fitClasses,
+    partExpansionPerK: expansion === undefined ? undefined : expansion * 1e-6,
+  };
+}
+
 /** What happens to a feature's fit between print and use. */
-export function conditionsOf(job: queries.Job, feature: queries.Feature): FitConditions {
-  return { serviceC: job.fitC ?? 20, coatMm: feature.coatMm };
+export function conditionsOf(job: queries.Job, feature: queries.Feature, ground: WishGround): FitConditions {
+  return {
+    serviceC: job.fitC ?? 20,
+    coatMm: feature.coatMm,
+    partExpansionPerK: ground.partExpansionPerK,
+  };
 }
 
 /** The clearance that is wished of a feature: its own, or that of its class at the mate's size. */
@@ -41,13 +65,13 @@ export function limitsOf(
   job: queries.Job,
   feature: queries.Feature,
   mate: queries.Mate | undefined,
-  classes: FitClasses,
+  ground: WishGround,
 ): FitLimits | undefined {
   const body = mateOf(mate);
-  const band = body && bandOf(feature, body.sizeMm, classes);
+  const band = body && bandOf(feature, body.sizeMm, ground.classes);
   return body === undefined || band === undefined
     ? undefined
-    : targetForMate(feature.sense, body, band, conditionsOf(job, feature));
+    : targetForMate(feature.sense, body, band, conditionsOf(job, feature, ground));
 }
 
 /** A feature whose limits were typed by hand. */

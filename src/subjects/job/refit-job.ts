@@ -1,40 +1,72 @@
-import { eq } from 'drizzle-orm';
+import { and, eq, isNotNull, isNull } from 'drizzle-orm';
+import type { FitClasses } from '@/core/fits';
 import { markOvertaken } from './mark-overtaken';
 import { type Db, queries, tables, evidenceChanged } from '@/store';
-import { readHouseRules } from '@/subjects/house';
 import { bumpRevision } from '@/subjects/records';
-import { limitsOf } from './limits-of-wish';
+import { limitsOf, wishGround } from './limits-of-wish';
 
 const SAME_MM = 5e-5;
 
+/** A feature whose wish comes to other limits than it has. */
+interface MovedLimits {
+  readonly feature: queries.Feature;
+  readonly limits: Pick<queries.Feature, 'targetMm' | 'lowerDeviationMm' | 'upperDeviationMm'>;
+}
+
+function findMoved(db: Db, job: queries.Job): MovedLimits[] {
+  const mates = queries.listMates(db, job.id);
+  const ground = wishGround(db, job);
+  return queries.listFeatures(db, job.id).flatMap((feature) => {
+    const mate = mates.find(({ id }) => id === feature.mateId);
+    const wished = feature.wish === null ? undefined : limitsOf(job, feature, mate, ground);
+    if (wished === undefined) return [];
+    const { targetMm, lowerDeviationMm, upperDeviationMm } = wished;
+    const away =
+      Math.abs(targetMm - feature.targetMm) + Math.abs(upperDeviationMm - feature.upperDeviationMm);
+    return away < SAME_MM ? [] : [{ feature, limits: { targetMm, lowerDeviationMm, upperDeviationMm } }];
+  });
+}
+
 /**
- * Takes the limits of every wished feature anew from its mate, the house's classes and the temperature of use, and gives
- * the names of those that moved. What was drawn before stays on record and is judged by the new limits.
+ * Takes the limits of every wished feature anew from its mate, the classes the job was agreed with and the temperature of
+ * use, and gives the names of those that moved. What was drawn before stays on record and is judged by the new limits.
  */
 export function refit(db: Db, jobId: number): string[] {
   const job = queries.findJob(db, jobId);
-  if (job === undefined) return [];
-  const mates = queries.listMates(db, jobId);
-  const { fitClasses } = readHouseRules(db);
-  const moved: string[] = [];
-  for (const feature of queries.listFeatures(db, jobId)) {
-    const mate = mates.find(({ id }) => id === feature.mateId);
-    const limits = feature.wish === null ? undefined : limitsOf(job, feature, mate, fitClasses);
-    if (limits === undefined) continue;
-    const { targetMm, lowerDeviationMm, upperDeviationMm } = limits;
-    const away =
-      Math.abs(targetMm - feature.targetMm) + Math.abs(upperDeviationMm - feature.upperDeviationMm);
-    if (away < SAME_MM) continue;
-    moved.push(feature.name);
-    db.update(tables.features)
-      .set({ targetMm, lowerDeviationMm, upperDeviationMm })
-      .where(eq(tables.features.id, feature.id))
-      .run();
-  }
+  const moved = job === undefined ? [] : findMoved(db, job);
+  for (const { feature, limits } of moved)
+    db.update(tables.features).set(limits).where(eq(tables.features.id, feature.id)).run();
   if (moved.length > 0) {
     markOvertaken(db, jobId);
     bumpRevision(db, jobId);
     evidenceChanged(db, { jobId });
   }
-  return moved;
+  return moved.map(({ feature }) => feature.name);
+}
+
+/** Features whose limits would move if the job took over what the house's classes and the resin's sheet say now. */
+export function limitsOffered(db: Db, job: queries.Job): MovedLimits[] {
+  return findMoved(db, { ...job, agreedClasses: null });
+}
+
+/** Takes over the classes of the house as they are now; gives the names of the features whose limits moved. */
+export function takeOverClasses(db: Db, jobId: number): string[] {
+  return db.transaction((tx) => {
+    tx.update(tables.jobs).set({ agreedClasses: null }).where(eq(tables.jobs.id, jobId)).run();
+    return refit(tx, jobId);
+  });
+}
+
+/** Jobs whose wishes were agreed with the house's classes keep those classes when the house changes its own. */
+export function keepAgreedClasses(db: Db, classes: FitClasses): void {
+  const wished = db
+    .selectDistinct({ jobId: tables.features.jobId })
+    .from(tables.features)
+    .where(and(isNotNull(tables.features.wish), isNull(tables.features.removedAt)))
+    .all();
+  for (const { jobId } of wished)
+    db.update(tables.jobs)
+      .set({ agreedClasses: classes })
+      .where(and(eq(tables.jobs.id, jobId), isNull(tables.jobs.agreedClasses)))
+      .run();
 }

@@ -2,6 +2,7 @@ import {
   estimateSize,
   type FeatureKind,
   judgeConformity,
+  type PartState,
   type PooledScatter,
   pooledScatter,
   type SizeEstimate,
@@ -18,6 +19,7 @@ import {
   printedKey,
   printKey,
   queries,
+  warmthUOf,
 } from '@/store';
 import type { LearnedSignature } from '@/subjects/printing';
 
@@ -57,6 +59,8 @@ export interface FeatureView {
   readonly size?: SizeEstimate;
   readonly resolutionMm: number;
   readonly verdict?: Verdict;
+  /** It was read in another state than that in which its limits hold, so it is not judged. */
+  readonly otherState?: { readonly read: PartState; readonly counts: PartState };
   readonly word?: FitWord;
   /** Weight of the push at that word, N. */
   readonly pushN?: number;
@@ -86,18 +90,29 @@ function sizeOf(
   pooled: PooledScatter | undefined,
 ): SizeEstimate | undefined {
   if (readings.length === 0) return undefined;
-  const { instrument, session } = readings[readings.length - 1];
+  const { instrument } = readings[readings.length - 1];
   return estimateSize(readings.map(correctedMm), {
     instrument: instrumentOf(instrument),
     pooled,
-    temperatureU_K: session.partC === null ? undefined : 0,
+    warmthU: warmthUOf(readings),
   });
 }
 
-/** The newest sitting decides: readings of another state or instrument, or at the plate, are kept but not mixed in. */
-function ofOneSitting(all: readonly queries.StandingReading[]): queries.StandingReading[] {
+/**
+ * State in which the limits of a feature hold. A wish with a coat asks for a bare size that the coat then brings to its
+ * clearance, so it is judged before the coat.
+ */
+function limitState(job: queries.Job, { wish, coatMm }: queries.Feature): PartState {
+  return wish !== null && coatMm > 0 && job.fitState === 'coated' ? 'cured' : job.fitState;
+}
+
+/**
+ * The newest sitting in the state that counts decides, else the newest of all: readings of another state or instrument,
+ * or at the plate, are kept but not mixed in.
+ */
+function ofOneSitting(all: readonly queries.StandingReading[], counts: PartState): queries.StandingReading[] {
   const readings = all.filter((reading) => !isAtPlate(reading));
-  const last = readings.at(-1);
+  const last = readings.findLast(({ session }) => session.state === counts) ?? readings.at(-1);
   if (last === undefined) return [];
   return readings.filter(
     ({ session }) =>
@@ -134,6 +149,32 @@ function expectedOf(learned: LearnedSignature, { kind, key }: Lying, drawnMm: nu
   return { meanMm: mean, sdMm: sd };
 }
 
+type Doubts = LearnedSignature['report']['suspicious'];
+
+function viewReading(reading: queries.StandingReading, doubts: Doubts): ReadingView {
+  const { id, clientKey, readingMm } = reading;
+  const doubt = doubts.find(({ line }) => line === id);
+  const suspicious = doubt && { z: doubt.z, guessMm: doubt.guess_mm };
+  return { id, clientKey, readingMm, atPlate: isAtPlate(reading), suspicious };
+}
+
+/** The size that readings of one sitting come to, with its verdict where they were taken in the state that counts. */
+function judge(
+  job: queries.Job,
+  feature: queries.Feature,
+  readings: readonly queries.StandingReading[],
+  pooled: PooledScatter | undefined,
+): Pick<FeatureView, 'size' | 'resolutionMm' | 'otherState' | 'verdict'> {
+  const size = sizeOf(readings, pooled);
+  const last = readings.at(-1);
+  if (size === undefined || last === undefined) return { resolutionMm: 0.01 };
+  const { resolutionMm, mpeMm } = last.instrument;
+  const [read, counts] = [last.session.state, limitState(job, feature)];
+  // A gauge is read in whatever state is to be learned.
+  if (job.kind === 'part' && read !== counts) return { size, resolutionMm, otherState: { read, counts } };
+  return { size, resolutionMm, verdict: judgeConformity(size, feature, mpeMm, job.rule) };
+}
+
 interface PrintContext {
   readonly job: queries.Job;
   readonly features: readonly queries.Feature[];
@@ -152,16 +193,17 @@ export function viewPrint(
   const lay = print === undefined ? undefined : queries.printedById(db, print.id);
   const words = print === undefined ? [] : queries.listTries(db, queries.ofPrint(print.id));
   const ofFeature = groupBy(readings, (reading) => reading.feature.id);
-  const counted = new Map([...ofFeature].map(([id, all]) => [id, ofOneSitting(all)]));
+  const stateOf = new Map(context.features.map((feature) => [feature.id, limitState(context.job, feature)]));
+  const counted = new Map(
+    [...ofFeature].map(([id, all]) => [id, ofOneSitting(all, stateOf.get(id) ?? 'cured')]),
+  );
   const pooled = pooledScatter([...counted.values()].map((group) => group.map(correctedMm)));
   const doubts = context.learned?.report.suspicious ?? [];
   const features = context.features.map((feature): FeatureView => {
     const printed = lay?.get(feature.id) ?? { ...feature, featureId: feature.id, printId: 0 };
     const lying = { kind: kindOf(printed), key: printedKey({ feature, printed }) };
     const own = counted.get(feature.id) ?? [];
-    const size = sizeOf(own, pooled);
     const drawn = attempt.drawn.find(({ featureId }) => featureId === feature.id);
-    const instrument = own.at(-1)?.instrument;
     const mate = context.mates.find(({ id }) => id === feature.mateId);
     const said = words.filter(({ attempt: word }) => word.featureId === feature.id).at(-1)?.attempt;
     return {
@@ -175,23 +217,8 @@ export function viewPrint(
       anchor: printed.anchor,
       drawnMm: drawn?.drawnMm,
       predicted: predictionOf(context.learned, lying, drawn, print),
-      readings: (ofFeature.get(feature.id) ?? []).map((reading) => {
-        const { id, clientKey, readingMm } = reading;
-        const doubt = doubts.find(({ line }) => line === id);
-        return {
-          id,
-          clientKey,
-          readingMm,
-          atPlate: isAtPlate(reading),
-          suspicious: doubt && { z: doubt.z, guessMm: doubt.guess_mm },
-        };
-      }),
-      size,
-      resolutionMm: instrument?.resolutionMm ?? 0.01,
-      verdict:
-        size === undefined
-          ? undefined
-          : judgeConformity(size, feature, instrument?.mpeMm ?? 0.02, context.job.rule),
+      readings: (ofFeature.get(feature.id) ?? []).map((reading) => viewReading(reading, doubts)),
+      ...judge(context.job, feature, own, pooled),
       word: said?.word,
       pushN: said?.pushN ?? undefined,
     };

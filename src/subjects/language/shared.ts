@@ -62,6 +62,7 @@ export { describeCsvIssue } from './words-tables';
 export {
   describeFitWord,
   describeKind,
+  describeOtherState,
   describeOutcome,
   describeRule,
   describeSettling,

@@ -1,12 +1,18 @@
-import type { FeatureKind, Outcome, Settling, Verdict } from '@/core/metrology';
+import type { FeatureKind, Outcome, PartState, Settling, Verdict } from '@/core/metrology';
 import type { FitWord } from '@/core/signature';
 import { formatMm } from './words-lengths';
 
-/** in · out, 0.04 over · can't tell yet */
+/** in · out, 0.04 over · can't tell yet; a rule other than the guarded one is named. */
 export function describeVerdict(verdict: Verdict): string {
-  if (verdict.kind === 'in') return 'in';
+  const rule = verdict.rule === 'shared' ? ' (shared risk)' : '';
+  if (verdict.kind === 'in') return `in${rule}`;
   if (verdict.kind === 'cantTell') return 'can’t tell yet';
-  return `out, ${formatMm(verdict.byMm, verdict.byMm < 0.0095 ? 3 : 2)} ${verdict.side}`;
+  return `out, ${formatMm(verdict.byMm, verdict.byMm < 0.0095 ? 3 : 2)} ${verdict.side}${rule}`;
+}
+
+/** Why a size that was read is not judged. */
+export function describeOtherState({ read, counts }: { read: PartState; counts: PartState }): string {
+  return `read ${read}; the limits hold when ${counts}`;
 }
 
 /** What would turn “can't tell yet” into an answer. */
@@ -24,7 +30,9 @@ export function describeSettling(settling: Settling): string {
 }
 
 export function describeRule(rule: Verdict['rule']): string {
-  return rule === 'guarded' ? 'ISO 14253-1, U must fit inside' : 'shared risk, the size alone decides';
+  return rule === 'guarded'
+    ? 'guarded: size ± U must lie inside the limits (ISO 14253-1)'
+    : 'shared risk: the size alone must lie inside the limits';
 }
 
 /** outside ⌀ · inside along X · height, on the plate */
@@ -63,6 +71,8 @@ export function describeOutcome(outcome: Outcome): string {
       return 'drawn, not printed yet';
     case 'notRead':
       return 'printed, not read yet';
+    case 'otherState':
+      return describeOtherState(outcome);
     case 'partly':
       return `${outcome.read} of ${outcome.of} features read`;
     case 'in':

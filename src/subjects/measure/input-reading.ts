@@ -29,6 +29,7 @@ export const tryInput = z.object({
   printId: id,
   word: z.enum(FIT_WORDS),
   state: z.enum(PART_STATES),
+  warm: z.boolean().optional(),
   pushN: z.number().positive().max(10_000).optional(),
 });
 

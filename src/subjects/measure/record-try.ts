@@ -12,6 +12,8 @@ interface NewTry {
   readonly printId: number;
   readonly word: FitWord;
   readonly state: PartState;
+  /** The part was still warm: the word is kept and not learned from. */
+  readonly warm?: boolean;
   /** Weight of the push, where somebody weighed it, N. */
   readonly pushN?: number;
 }

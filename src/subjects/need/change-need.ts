@@ -1,5 +1,7 @@
 import { eq } from 'drizzle-orm';
-import type { DecisionRule } from '@/core/metrology';
+import { directionOfSide, type Side, sideOfDirection } from '@/core/findings';
+import type { Point } from '@/core/mesh';
+import type { DecisionRule, PartState } from '@/core/metrology';
 import type { Claim } from '@/core/need';
 import type { Ranked } from '@/core/resins';
 import { fail, ok, type Result } from '@/core/result';
@@ -21,9 +23,13 @@ export interface NeedChange {
   readonly quantity: number;
   readonly dueOn: string;
   readonly seenFaces: string;
+  /** Sides of the part, as it stands in its file, that are seen. */
+  readonly seenSides: readonly Side[];
   readonly hottestC?: number;
   readonly hottestWhen: string;
   readonly fitC?: number;
+  /** State in which the limits hold. */
+  readonly fitState: PartState;
   readonly loadWords: string;
   readonly loadN?: number;
   readonly claims: readonly Claim[];
@@ -37,6 +43,14 @@ function reopenResin(db: Db, job: queries.Job, before: Ranked | undefined): Reop
   if (before?.verdict !== 'passes' || after === undefined || after.verdict === 'passes') return [];
   db.update(tables.jobs).set({ resinChosenId: null }).where(eq(tables.jobs.id, job.id)).run();
   return [{ code: 'resin', name: after.resin }];
+}
+
+/** Directions of the seen sides; those of a tilted part stay what they are while the same sides are meant. */
+function directionsOf(sides: readonly Side[], { seenDirections }: queries.Job): readonly Point[] {
+  return sides.map(
+    (side) =>
+      seenDirections.find((direction) => sideOfDirection(direction) === side) ?? directionOfSide(side),
+  );
 }
 
 interface Before {
@@ -71,13 +85,14 @@ export function changeNeed(
   const job = queries.findJob(db, jobId);
   if (job === undefined) return fail({ code: 'gone' });
   if (job.revision !== wanted.revision) return fail({ code: 'changedElsewhere' });
-  const { revision, ...values } = wanted;
+  const { revision, seenSides, ...values } = wanted;
   return db.transaction((tx) => {
     const before = { answered: standingAnswer(tx, job) !== undefined, resin: verdictOfJob(tx, job) };
     const askedBefore = requirementFromNeed(tx, job);
     tx.update(tables.jobs)
       .set({
         ...values,
+        seenDirections: directionsOf(seenSides, job),
         profileId: wanted.profileId ?? null,
         hottestC: wanted.hottestC ?? null,
         fitC: wanted.fitC ?? null,

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { type Side, SIDES } from '@/core/findings';
 import { ANSWERS, type Claim, CLAIMS } from '@/core/need';
 import {
   choiceField,
@@ -22,9 +23,26 @@ const claimFields = Object.fromEntries(
   CLAIMS.map((claim) => [claimFieldName(claim), tickField(describeClaim(claim).label)]),
 ) as Record<ClaimField, ReturnType<typeof tickField>>;
 
-function omitClaims<Form extends Record<ClaimField, boolean>>(form: Form): Omit<Form, ClaimField> {
-  const rest = Object.entries(form).filter(([name]) => !name.startsWith('claim_'));
-  return Object.fromEntries(rest) as Omit<Form, ClaimField>;
+type SideField = `side_${Side}`;
+
+/** Name of the tick box of a seen side. */
+export function sideFieldName(side: Side): SideField {
+  return `side_${side}`;
+}
+
+const sideFields = Object.fromEntries(SIDES.map((side) => [sideFieldName(side), tickField(side)])) as Record<
+  SideField,
+  ReturnType<typeof tickField>
+>;
+
+/** States in which limits can hold: a part is finished in one of them. */
+export const FIT_STATES = ['cured', 'aged', 'coated', 'green'] as const;
+
+type Ticks = Record<ClaimField | SideField, boolean>;
+
+function omitTicks<Form extends Ticks>(form: Form): Omit<Form, keyof Ticks> {
+  const rest = Object.entries(form).filter(([name]) => !/^(claim|side)_/.test(name));
+  return Object.fromEntries(rest) as Omit<Form, keyof Ticks>;
 }
 
 /** What a job is for; each claim is a ticked box named after it. */
@@ -43,19 +61,24 @@ export const needForm = z
     }),
     quantity: optionalNumber('How many', 'number', { low: 1, high: 100_000 }),
     dueOn: dayField('By when'),
-    seenFaces: textField('Faces that are seen', { optional: true, limit: 300 }),
+    seenFaces: textField('Seen faces, in words', { optional: true, limit: 300 }),
     hottestC: optionalNumber('Hottest moment', 'temperature', { low: -60, high: 1000 }),
     hottestWhen: textField('What makes it hot, making included', { optional: true, limit: 120 }),
+    fitState: choiceField('The limits hold when the part is', FIT_STATES, {
+      hint: 'What is read in another state is shown and not judged.',
+    }),
     fitC: optionalNumber('Fits must hold at', 'temperature', { low: -60, high: 300 }),
     loadWords: textField('Load, in words', { optional: true, limit: 300 }),
     loadN: optionalNumber('and in number', 'force', { low: 0, high: 1e6 }),
     revision: numberField('Revision', 'number', { low: 0, high: 1e9 }),
     ...claimFields,
+    ...sideFields,
   })
   .transform((form) => ({
-    ...omitClaims(form),
+    ...omitTicks(form),
     quantity: Math.round(form.quantity ?? 1),
     claims: CLAIMS.filter((claim) => form[claimFieldName(claim)]),
+    seenSides: SIDES.filter((side) => form[sideFieldName(side)]),
   }));
 
 /** How a print did in the agreed test. */

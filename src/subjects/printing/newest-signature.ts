@@ -1,4 +1,4 @@
-import { estimateSize, type PartState } from '@/core/metrology';
+import { estimateSize, type PartState, pooledScatter } from '@/core/metrology';
 import { quoteOf } from '@/core/resins';
 import {
   estimateSignature,
@@ -18,6 +18,7 @@ import {
   printedKey,
   printKey,
   queries,
+  unknownWarmth,
 } from '@/store';
 import { standingTries } from './tries-as-evidence';
 
@@ -51,6 +52,7 @@ function toSignatureReading(reading: queries.StandingReading): SignatureReading 
     readingMm: correctedMm(reading),
     shownMm: reading.readingMm,
     instrument: reading.instrument.name,
+    warmth: unknownWarmth(reading),
     source: reading.id,
   };
 }
@@ -77,10 +79,18 @@ function estimate(db: Db, profileId: number): LearnedSignature {
   const readings = used.map(toSignatureReading);
   const options = { instruments, prior: lawPrior(priorOptions), tries };
   const signature = estimateSignature(readings, options);
+  const pooled = pooledScatter(
+    signature.observations.map((each) => each.readings.map(({ readingMm }) => readingMm)),
+  );
   const report = reportSignature(signature, [], options, (i) => {
     const observation = signature.observations[i];
     const values = observation.readings.map((reading) => reading.readingMm);
-    return estimateSize(values, { instrument: instruments[observation.instrument] }).u_mm;
+    const options = {
+      instrument: instruments[observation.instrument],
+      pooled,
+      warmthU: observation.warmth?.u ?? 0,
+    };
+    return estimateSize(values, options).u_mm;
   });
   return {
     profileId,

@@ -18,6 +18,7 @@ import {
   printKey,
   queries,
   tables,
+  warmthUOf,
 } from '@/store';
 
 /** The clearance on the mate that a feature's limits come to, lower and upper, mm. */
@@ -47,6 +48,7 @@ function standingWords(db: Db): StandingWord[] {
   const last = new Map(
     queries
       .listTries(db, undefined)
+      .filter(({ attempt }) => !attempt.warm)
       .map((row) => [`${row.attempt.featureId}/${row.attempt.printId}/${row.attempt.state}`, row]),
   );
   return [...last.values()].flatMap((row) => {
@@ -70,7 +72,10 @@ function meetingsOf(db: Db, words: readonly StandingWord[]): (WordOnSize | undef
     );
     const last = readings.at(-1);
     if (last === undefined) return undefined;
-    const size = estimateSize(readings.map(correctedMm), { instrument: instrumentOf(last.instrument) });
+    const size = estimateSize(readings.map(correctedMm), {
+      instrument: instrumentOf(last.instrument),
+      warmthU: warmthUOf(readings),
+    });
     return {
       word: attempt.word,
       clearanceMm: printed.sense === 'inside' ? size.sizeMm - mateMm : mateMm - size.sizeMm,

@@ -22,6 +22,7 @@ const PROPERTY_WORDS: Readonly<Record<PropertyId, string>> = {
   shoreD: 'Hardness, Shore D',
   deflectionLow_C: 'Deflection temperature, lower load',
   deflectionHigh_C: 'Deflection temperature, upper load',
+  expansion_um_mK: 'Thermal expansion',
   glassTransition_C: 'Glass transition',
   density_g_ml: 'Density',
   viscosity_mPas: 'Viscosity',

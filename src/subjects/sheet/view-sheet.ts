@@ -3,7 +3,7 @@ import { MATERIAL_FACTS } from '@/core/fits';
 import { asDiameter, type BodySize, estimateBody, type ReadAs } from '@/core/metrology';
 import { nextPlace, type Sheet, type SheetChoices, type SheetMeasure, workOutSheet } from '@/core/sheets';
 import { type Db, instrumentOf, queries, tables } from '@/store';
-import { readHouseRules } from '@/subjects/house';
+import { wishGround } from '@/subjects/job';
 
 export interface BodyReadingView {
   readonly id: number;
@@ -84,6 +84,7 @@ export function viewSheet(db: Db, jobId: number): SheetView | undefined {
   const mates = queries.listMates(db, jobId);
   const mateOf = (measure: string) => mates.find((mate) => mate.measure === measure);
   const bodies = bodiesOf(choices, rows);
+  const ground = wishGround(db, job);
   const sheet = workOutSheet({
     ...choices,
     bodies,
@@ -93,8 +94,8 @@ export function viewSheet(db: Db, jobId: number): SheetView | undefined {
         ? undefined
         : MATERIAL_FACTS[material].expansionPerK;
     },
-    classes: readHouseRules(db).fitClasses,
-    conditions: { serviceC: job.fitC ?? 20 },
+    classes: ground.classes,
+    conditions: { serviceC: job.fitC ?? 20, partExpansionPerK: ground.partExpansionPerK },
   });
   const measures = sheet.measures.map((measure): MeasureView => ({
     measure,

@@ -1,14 +1,27 @@
 'use client';
 
-import { ActionForm, Button, TextField, Tick } from '@/ui';
-import { saveHouse } from '../actions';
+import { DECISION_RULES, type DecisionRule } from '@/core/metrology';
 import { houseForm } from '@/subjects/house/shared';
+import { describeRule } from '@/subjects/language/shared';
+import { ActionForm, Button, Choice, TextField, Tick } from '@/ui';
+import { saveHouse } from '../actions';
 
-export function HouseFields({ benchName, letterKeys }: { benchName: string; letterKeys: boolean }) {
+interface HouseFieldsProps {
+  readonly benchName: string;
+  readonly letterKeys: boolean;
+  readonly decisionRule: DecisionRule;
+}
+
+export function HouseFields({ benchName, letterKeys, decisionRule }: HouseFieldsProps) {
   return (
     <ActionForm form={houseForm} action={saveHouse} label="House" className="grid gap-3">
       <TextField name="benchName" defaultValue={benchName} />
       <Tick name="letterKeys" defaultChecked={letterKeys} hint="(switch off for speech input)" />
+      <Choice
+        name="decisionRule"
+        defaultValue={decisionRule}
+        choices={DECISION_RULES.map((rule) => ({ value: rule, label: describeRule(rule) }))}
+      />
       <Button type="submit" className="justify-self-start">
         Keep this
       </Button>

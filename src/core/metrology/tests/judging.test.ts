@@ -4,7 +4,7 @@ import { estimateSize, findKindIssue, judgeConformity, outcomeOf, sameKind, type
 
 const INSTRUMENT = { mpeMm: 0.02, resolutionMm: 0.01 };
 const sizeAt = (mm: number, spread = 0.005) =>
-  estimateSize([mm - spread, mm, mm + spread], { instrument: INSTRUMENT, temperatureU_K: 0 });
+  estimateSize([mm - spread, mm, mm + spread], { instrument: INSTRUMENT, warmthU: 0 });
 const TEN = { targetMm: 10, lowerDeviationMm: -0.06, upperDeviationMm: 0.06 };
 
 describe('conformity after ISO 14253-1', () => {
@@ -40,9 +40,9 @@ describe('conformity after ISO 14253-1', () => {
       { length: size.count + verdict.settling.more },
       (_, i) => 10.03 + 0.02 * ((i % 3) - 1),
     );
-    expect(
-      judgeConformity(estimateSize(more, { instrument: INSTRUMENT, temperatureU_K: 0 }), TEN, 0.02).kind,
-    ).toBe('in');
+    expect(judgeConformity(estimateSize(more, { instrument: INSTRUMENT, warmthU: 0 }), TEN, 0.02).kind).toBe(
+      'in',
+    );
   });
 
   test('when the caliper alone is too coarse, no repeats are promised but a better caliper named', () => {

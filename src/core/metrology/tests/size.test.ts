@@ -17,7 +17,7 @@ describe('readings to a size', () => {
     '%d readings give the reference budget',
     (_, each) => {
       const instrument = { mpeMm: each.mpe_mm, resolutionMm: each.resolution_mm };
-      const size = estimateSize(each.readings, { instrument, temperatureU_K: 0 });
+      const size = estimateSize(each.readings, { instrument, warmthU: 0 });
       const relative = (found: number, expected: number) => Math.abs(found / expected - 1);
       const { expected } = each;
       expect(relative(size.sizeMm, expected.mean)).toBeLessThan(1e-9);
@@ -38,12 +38,12 @@ describe('readings to a size', () => {
         (readings, scale) => {
           const plain = estimateSize(readings, {
             instrument: { mpeMm: 0.02, resolutionMm: 0.01 },
-            temperatureU_K: 0,
+            warmthU: 0,
           });
           const instrument = { mpeMm: 0.02 * scale, resolutionMm: 0.01 * scale };
           const scaled = estimateSize(
             readings.map((value) => value * scale),
-            { instrument, temperatureU_K: 0 },
+            { instrument, warmthU: 0 },
           );
           expect(scaled.sizeMm / scale).toBeCloseTo(plain.sizeMm, 9);
           expect(scaled.expandedU_mm / scale).toBeCloseTo(plain.expandedU_mm, 9);
@@ -63,7 +63,7 @@ describe('readings to a size', () => {
   test('the limit of error does not average away', () => {
     const instrument = { mpeMm: 0.03, resolutionMm: 0.01 };
     const many = Array.from({ length: 400 }, (_, i) => 10 + (i % 2) * 0.01);
-    expect(estimateSize(many, { instrument, temperatureU_K: 0 }).u_mm).toBeGreaterThan(0.03 / Math.sqrt(3));
+    expect(estimateSize(many, { instrument, warmthU: 0 }).u_mm).toBeGreaterThan(0.03 / Math.sqrt(3));
   });
 
   test('an unknown temperature costs 3 K of the difference between resin and steel', () => {

@@ -8,8 +8,10 @@ import {
   createJob,
   type FeatureChange,
   changeFeature,
+  changeFitClasses,
   notePrint,
   startAttempt,
+  takeOverClasses,
   viewJob,
 } from '@/subjects/job';
 import { boundsByWords, noteBroken, recordReading, recordTry } from '@/subjects/measure';
@@ -98,6 +100,37 @@ describe('a wish', () => {
     expect(upperDeviationMm).toBeCloseTo(0.01 * Math.cbrt(0.947), 9);
     dropWish(db, jobId, bore);
     expect(limits()).toMatchObject({ wish: null, upperDeviationMm });
+  });
+
+  test('keeps the house’s classes it was agreed with until somebody takes the new ones over', () => {
+    const { db, jobId, bore } = readyBench();
+    expectOk(wishFor(db, jobId, bore, PUSH));
+    const limits = () => {
+      const { targetMm, upperDeviationMm } = queries.listFeatures(db, jobId).find(({ id }) => id === bore)!;
+      return { targetMm, upperDeviationMm };
+    };
+    const agreed = limits();
+    const before = viewFits(db, viewJob(db, jobId)!).fits[0];
+    changeFitClasses(db, { ...HOUSE_DEFAULTS.fitClasses, push: { lowMm: 0.2, highMm: 0.4 } });
+    // Another mate size moves the limits by the agreed class, not by the new one.
+    const { revision } = queries.findJob(db, jobId)!;
+    const mended = { name: 'Bore', kind: BORE, ...agreed, lowerDeviationMm: -agreed.upperDeviationMm };
+    expectOk(
+      changeFeature(db, jobId, bore, {
+        ...mended,
+        mateName: 'sleeve',
+        mateMm: 9.47 + 0.001,
+        mateU_mm: 0.01,
+        revision,
+      }),
+    );
+    expect(limits().targetMm - agreed.targetMm).toBeCloseTo(0.001, 4);
+    const { fits, offered } = viewFits(db, viewJob(db, jobId)!);
+    expect(fits[0].band!.highMm).toBeCloseTo(before.band!.highMm, 4);
+    expect(offered).toEqual(['Bore']);
+    expect(takeOverClasses(db, jobId)).toEqual(['Bore']);
+    expect(viewFits(db, viewJob(db, jobId)!)).toMatchObject({ offered: [] });
+    expect(limits().targetMm - agreed.targetMm).toBeGreaterThan(0.1);
   });
 
   test('gives way to limits typed by hand, and follows a mate whose size is mended', () => {

@@ -4,7 +4,7 @@ import { describeFeatureEffect } from '../words-feature-effect';
 
 const size = estimateSize([20.2, 20.2, 20.21], {
   instrument: { mpeMm: 0.02, resolutionMm: 0.01 },
-  temperatureU_K: 0,
+  warmthU: 0,
 });
 const out: Verdict = { kind: 'out', side: 'over', byMm: 0.12, rule: 'guarded' };
 const inside: Verdict = { kind: 'in', rule: 'guarded' };

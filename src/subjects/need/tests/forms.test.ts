@@ -78,7 +78,7 @@ test('everything that is wrong with a form is told at once', () => {
 });
 
 test('each quantity has its own units: pounds are a force’s, inches are not', () => {
-  const need = { name: 'a', rule: 'guarded', revision: '1' };
+  const need = { name: 'a', rule: 'guarded', fitState: 'cured', revision: '1' };
   expect(parseForm(needForm, form({ ...need, loadN: '2 kgf', hottestC: '212 °F' }))).toMatchObject({
     // 2 · 9.80665 N; 212 °F is where water boils.
     value: { loadN: 19.6133, hottestC: 100 },
@@ -104,7 +104,7 @@ test('a shrink is typed in per cent and kept as a share; unticked boxes are no',
 });
 
 test('a caliper whose flats are left blank has unknown flats', () => {
-  const caliper = { name: 'bench', mpeMm: '0.02', resolutionMm: '0.01', simulated: 'on' };
+  const caliper = { name: 'bench', mpeMm: '0.02', resolutionMm: '0.01', body: 'steel', simulated: 'on' };
   expect(parseForm(instrumentForm, form(caliper))).toMatchObject({
     ok: true,
     value: { jawFlatUnknown: true, simulated: true },
@@ -126,7 +126,7 @@ test('needs and names are trimmed; an unknown profile id is refused', () => {
     false,
   );
   expect(
-    parseForm(needForm, form({ name: 'a', profileId: '', rule: 'shared', revision: '1' })),
+    parseForm(needForm, form({ name: 'a', profileId: '', rule: 'shared', fitState: 'cured', revision: '1' })),
   ).toMatchObject({
     ok: true,
     value: { profileId: undefined, rule: 'shared' },

@@ -28,7 +28,7 @@ import {
   wishForm,
 } from '@/subjects/fit/shared';
 import { bench, today } from '@/subjects/house';
-import { viewJob } from '@/subjects/job';
+import { takeOverClasses, viewJob } from '@/subjects/job';
 import type { FormAnswer } from '@/subjects/language/shared';
 import { describeShelfChangeIssue } from '@/subjects/resin/shared';
 
@@ -91,6 +91,13 @@ export async function saveStrength(
     said: () => 'Kept with the resin.',
     changed: changedShelf,
   });
+}
+
+/** Takes over the limits that the house's classes and the resin's sheet give now. */
+export async function takeOverLimits(jobId: number): Promise<void> {
+  if (!areIds(jobId)) return;
+  takeOverClasses(bench().db, jobId);
+  changedJob(jobId);
 }
 
 /** Keeps a strain worked out here as what the resin must bear. */

@@ -9,6 +9,7 @@ import { FitDesk } from './_components/fit-desk';
 import { FitRows } from './_components/fit-rows';
 import type { FitRow } from './_components/fit-types';
 import { Joints } from './_components/joints';
+import { OfferedLimits } from './_components/offered-limits';
 
 function rowOf({ feature, ...rest }: FitView): FitRow {
   const ownBand = feature.bandLowMm !== null && feature.bandHighMm !== null;
@@ -21,7 +22,7 @@ export default async function FitPage({ params }: { params: Promise<{ jobId: str
   const jobId = idFrom((await params).jobId);
   const { db } = bench();
   const view = loadJob(jobId);
-  const { fits, joint } = viewFits(db, view);
+  const { fits, joint, offered } = viewFits(db, view);
   const { profile, learned, job } = view;
   const joints = viewJoints(db, view);
   const wished = fits.filter(({ drawn }) => drawn !== undefined).length;
@@ -54,6 +55,7 @@ export default async function FitPage({ params }: { params: Promise<{ jobId: str
         <h2 id="fits-title" className="text-lg">
           What should happen at each interface
         </h2>
+        {offered.length > 0 && <OfferedLimits jobId={jobId} names={offered} />}
         <FitRows jobId={jobId} rows={fits.map(rowOf)} fitC={job.fitC} />
         {joint !== undefined && (
           <p className="mt-2 flex flex-wrap items-center justify-between gap-3 bg-wash px-3 py-2">

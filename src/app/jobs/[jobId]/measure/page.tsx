@@ -3,7 +3,7 @@ import { CardSteps } from '@/app/_components/card-steps';
 import { loadJob } from '@/app/_components/load-job';
 import { idFrom } from '@/app/_components/read-params';
 import type { GaugeSpec } from '@/core/gauges';
-import { processCard } from '@/core/resins';
+import { processCard, quoteOf } from '@/core/resins';
 import { listRungs, rungsOfPrint, viewLadder } from '@/subjects/gauge';
 import { bench, benchHouse } from '@/subjects/house';
 import { canBuild, type JobView, partOfJob } from '@/subjects/job';
@@ -58,12 +58,19 @@ export default async function MeasurePage({ params }: { params: Promise<{ jobId:
         printName={current.printName ?? ''}
         features={current.features}
         session={{ ...open.session, instrument: open.instrument }}
+        rule={view.job.rule}
+        expansionStated={isExpansionStated(view)}
         simulated={sitting.simulatedPrint && open.instrument.simulatedSeed !== null}
         part={partOfJob(view)}
       />
       <BrokenNote jobId={jobId} printId={current.printId} note={brokenNote} />
     </>
   );
+}
+
+/** Whether the resin's sheet says how it grows with warmth; else the usual figure is taken. */
+function isExpansionStated({ profile }: JobView): boolean {
+  return profile !== undefined && quoteOf(profile.resin.sheet, 'expansion_um_mK') !== undefined;
 }
 
 /** What the print goes through before it is read: a warm or half-washed part measures something else. */

@@ -1,6 +1,7 @@
 import { connection } from 'next/server';
 import { loadJob } from '@/app/_components/load-job';
 import { idFrom } from '@/app/_components/read-params';
+import { sideOfDirection } from '@/core/findings';
 import type { Profile } from '@/core/solids';
 import { bench } from '@/subjects/house';
 import { canBuild, outlineOfJob } from '@/subjects/job';
@@ -43,7 +44,11 @@ export default async function NeedPage({ params }: { params: Promise<{ jobId: st
           <h2 id="need-title" className="mb-2 text-lg">
             What it must do
           </h2>
-          <NeedFields jobId={jobId} job={job} profiles={profiles} />
+          <NeedFields
+            jobId={jobId}
+            job={{ ...job, seenSides: [...new Set(job.seenDirections.map(sideOfDirection))] }}
+            profiles={profiles}
+          />
           <ProfileMaker jobId={jobId} open={profiles.length === 0} />
         </section>
       </div>

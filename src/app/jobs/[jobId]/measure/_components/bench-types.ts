@@ -1,4 +1,4 @@
-import type { PartState } from '@/core/metrology';
+import type { DecisionRule, PartState } from '@/core/metrology';
 import type { FeatureView } from '@/subjects/job';
 
 /** What the measuring bench is given by its page. */
@@ -8,6 +8,10 @@ export interface BenchProps {
   readonly printName: string;
   readonly features: readonly FeatureView[];
   readonly session: BenchSession;
+  /** By which rule its sizes are judged. */
+  readonly rule: DecisionRule;
+  /** The resin's sheet says how it grows with warmth. */
+  readonly expansionStated: boolean;
   /** Print and caliper are simulated: the jaws can be closed on the screen. */
   readonly simulated: boolean;
   readonly part?: { readonly source: string; readonly version: number };

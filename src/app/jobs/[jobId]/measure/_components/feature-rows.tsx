@@ -2,7 +2,13 @@
 
 import { stripOf } from '@/app/_components/strip-of';
 import type { FeatureView } from '@/subjects/job';
-import { describeKind, describeSettling, describeVerdict, formatMm } from '@/subjects/language/shared';
+import {
+  describeKind,
+  describeOtherState,
+  describeSettling,
+  describeVerdict,
+  formatMm,
+} from '@/subjects/language/shared';
 import type { ReadingInput } from '@/subjects/measure/shared';
 import { RuleStrip, toneOf } from '@/ui';
 import { READINGS_EACH } from './bench-types';
@@ -58,7 +64,7 @@ function Row({ feature, waiting, isActive, onChoose, onRetract }: RowProps) {
       <ReadingList feature={feature} waiting={waiting} />
       <RuleStrip {...stripOf(feature)} words={wordsOf(feature)} tone={toneOf(verdict)} showWords={false} />
       <div>
-        {size === undefined || verdict === undefined ? (
+        {size === undefined ? (
           <span className="text-soft">not read yet</span>
         ) : (
           <>
@@ -88,7 +94,9 @@ function Row({ feature, waiting, isActive, onChoose, onRetract }: RowProps) {
 }
 
 function wordsOf(feature: FeatureView): string {
-  const { name, size, verdict, predicted, targetMm } = feature;
+  const { name, size, verdict, otherState, predicted, targetMm } = feature;
+  if (size !== undefined && otherState !== undefined)
+    return `${name}: ${formatMm(size.sizeMm, 3)} ± ${formatMm(size.expandedU_mm, 3)} mm, ${describeOtherState(otherState)}`;
   if (size !== undefined && verdict !== undefined)
     return `${name}: ${describeVerdict(verdict)}, ${formatMm(size.sizeMm, 3)} ± ${formatMm(size.expandedU_mm, 3)} mm`;
   return predicted === undefined
@@ -104,7 +112,8 @@ const TONE_TEXT = {
   none: '',
 } as const;
 
-function VerdictWords({ feature: { verdict } }: { feature: FeatureView }) {
+function VerdictWords({ feature: { verdict, otherState } }: { feature: FeatureView }) {
+  if (otherState !== undefined) return <p className="text-sm">{describeOtherState(otherState)}</p>;
   if (verdict === undefined) return null;
   return (
     <>

@@ -7,11 +7,19 @@ import { Button, Dialog } from '@/ui';
 import type { BenchProps } from './bench-types';
 import { CsvPanel } from './csv-panel';
 
+/** The part's temperature, and whether the resin's own growth is known where it is corrected for. */
+function warmthWords(partC: number | null, expansionStated: boolean): string {
+  if (partC === null) return 'temperature not measured';
+  return expansionStated ? `${partC} °C` : `${partC} °C, resin taken to grow 90 µm/m·K`;
+}
+
 /** What holds for all readings of this sitting, in one line. */
 export function SessionLine({
   jobId,
   printName,
   session,
+  rule,
+  expansionStated,
   sound,
 }: BenchProps & { sound: { isOn: boolean; toggle: () => void } }) {
   const [csv, setCsv] = useState(false);
@@ -21,7 +29,8 @@ export function SessionLine({
     session.warm ? `${session.state}, still warm` : session.state,
     `${instrument.name} ± ${formatMm(instrument.mpeMm, 3)}`,
     `zero ${formatMm(session.zeroMm)}`,
-    session.partC === null ? 'temperature not stated' : `${session.partC} °C`,
+    warmthWords(session.partC, expansionStated),
+    rule === 'guarded' ? 'judged with U inside the limits' : 'judged by shared risk',
   ];
   const Icon = sound.isOn ? Volume2 : VolumeX;
   return (

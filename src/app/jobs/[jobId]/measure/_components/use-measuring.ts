@@ -107,7 +107,8 @@ export function useMeasuring(props: BenchProps, field: RefObject<HTMLInputElemen
     arm();
   };
   const say = async (word: FitWord, pushN?: number) => {
-    const problem = await sendWord({ featureId: active.id, printId, word, state: session.state, pushN });
+    const { state, warm } = session;
+    const problem = await sendWord({ featureId: active.id, printId, word, state, warm, pushN });
     if (problem !== undefined) return setRemark({ text: problem, isProblem: true });
     setRemark({ text: `${active.name} on its mate: ${describeFitWord(word)}.` });
     refresh();

@@ -1,9 +1,18 @@
 'use client';
 
-import { useState } from 'react';
+import { type ReactNode, useState } from 'react';
+import { type Side, SIDES } from '@/core/findings';
+import { DECISION_RULES, type PartState } from '@/core/metrology';
 import { ACCEPTANCE_TESTS, type Claim, CLAIMS } from '@/core/need';
 import { describeRule } from '@/subjects/language/shared';
-import { claimFieldName, describeAcceptanceTest, describeClaim, needForm } from '@/subjects/need/shared';
+import {
+  claimFieldName,
+  describeAcceptanceTest,
+  describeClaim,
+  FIT_STATES,
+  needForm,
+  sideFieldName,
+} from '@/subjects/need/shared';
 import { ActionForm, Button, Caution, Choice, TextArea, TextField, Tick } from '@/ui';
 import { saveNeed } from '../actions';
 
@@ -18,6 +27,8 @@ interface NeedFieldsProps {
     readonly quantity: number;
     readonly dueOn: string;
     readonly seenFaces: string;
+    readonly seenSides: readonly Side[];
+    readonly fitState: PartState;
     readonly hottestC: number | null;
     readonly hottestWhen: string;
     readonly fitC: number | null;
@@ -54,32 +65,73 @@ export function NeedFields({ jobId, job, profiles }: NeedFieldsProps) {
       <div className="grid gap-3 sm:grid-cols-3">
         <TextField name="quantity" defaultValue={job.quantity} />
         <TextField name="dueOn" type="date" defaultValue={job.dueOn} />
-        <TextField name="seenFaces" defaultValue={job.seenFaces} />
+        <Choice
+          name="fitState"
+          defaultValue={job.fitState}
+          choices={FIT_STATES.map((state) => ({ value: state, label: state }))}
+        />
       </div>
-      <fieldset className="grid gap-3 sm:grid-cols-3">
-        <legend className="mb-1 font-semibold">Heat and load</legend>
-        <TextField name="hottestC" defaultValue={job.hottestC ?? ''} />
-        <div className="sm:col-span-2">
-          <TextField
-            name="hottestWhen"
-            placeholder="in a parked van; forming over it; steam"
-            defaultValue={job.hottestWhen}
-          />
+      <Later title="Faces that are seen" said={job.seenSides.length > 0 || job.seenFaces !== ''}>
+        <SeenFields sides={job.seenSides} words={job.seenFaces} />
+      </Later>
+      <Later title="Heat and load" said={job.hottestC !== null || job.fitC !== null || job.loadWords !== ''}>
+        <div className="grid gap-3 sm:grid-cols-3">
+          <TextField name="hottestC" defaultValue={job.hottestC ?? ''} />
+          <div className="sm:col-span-2">
+            <TextField
+              name="hottestWhen"
+              placeholder="in a parked van; forming over it; steam"
+              defaultValue={job.hottestWhen}
+            />
+          </div>
+          <TextField name="fitC" placeholder="20" defaultValue={job.fitC ?? ''} />
+          <TextField name="loadWords" defaultValue={job.loadWords} />
+          <TextField name="loadN" defaultValue={job.loadN ?? ''} />
         </div>
-        <TextField name="fitC" placeholder="20" defaultValue={job.fitC ?? ''} />
-        <TextField name="loadWords" defaultValue={job.loadWords} />
-        <TextField name="loadN" defaultValue={job.loadN ?? ''} />
-      </fieldset>
-      <ClaimTicks claims={job.claims} />
-      <Choice
-        name="rule"
-        defaultValue={job.rule}
-        choices={(['guarded', 'shared'] as const).map((rule) => ({ value: rule, label: describeRule(rule) }))}
-      />
+      </Later>
+      <Later title="What it touches, what is claimed for it" said={job.claims.length > 0}>
+        <ClaimTicks claims={job.claims} />
+      </Later>
+      <Later title="How a size is judged" said={false}>
+        <Choice
+          name="rule"
+          defaultValue={job.rule}
+          choices={DECISION_RULES.map((rule) => ({ value: rule, label: describeRule(rule) }))}
+        />
+      </Later>
       <Button type="submit" className="justify-self-start">
         Keep this
       </Button>
     </ActionForm>
+  );
+}
+
+/** What is asked only when it matters; open where something was said. */
+function Later({ title, said, children }: { title: string; said: boolean; children: ReactNode }) {
+  return (
+    <details open={said} className="border-t border-hair pt-2">
+      <summary className="font-semibold">{title}</summary>
+      <div className="mt-2">{children}</div>
+    </details>
+  );
+}
+
+/** Sides of the part that are looked at, so that supports keep away from them. */
+function SeenFields({ sides, words }: { sides: readonly Side[]; words: string }) {
+  return (
+    <>
+      <fieldset className="flex flex-wrap gap-x-5 gap-y-1.5">
+        <legend className="mb-1 text-sm text-soft">
+          As the part stands in its file; orientations with supports on them are marked down in Check.
+        </legend>
+        {SIDES.map((side) => (
+          <Tick key={side} name={sideFieldName(side)} defaultChecked={sides.includes(side)} />
+        ))}
+      </fieldset>
+      <div className="mt-2">
+        <TextField name="seenFaces" defaultValue={words} />
+      </div>
+    </>
   );
 }
 
@@ -113,7 +165,7 @@ function ClaimTicks({ claims }: { claims: readonly Claim[] }) {
     setTicked(ticked.includes(claim) ? ticked.filter((each) => each !== claim) : [...ticked, claim]);
   return (
     <fieldset>
-      <legend className="mb-1 font-semibold">What it touches, what is claimed for it</legend>
+      <legend className="sr-only">What it touches, what is claimed for it</legend>
       <div className="flex flex-wrap gap-x-5 gap-y-1.5">
         {CLAIMS.map((claim) => (
           <Tick

@@ -1,0 +1,12 @@
+import type { FitClasses } from '@/core/fits';
+import type { Db } from '@/store';
+import { readHouseRules, writeHouseRules } from '@/subjects/house';
+import { keepAgreedClasses } from './refit-job';
+
+/** Changes what each wish means in this house; jobs agreed before keep the classes they were agreed with. */
+export function changeFitClasses(db: Db, fitClasses: FitClasses): void {
+  db.transaction((tx) => {
+    keepAgreedClasses(tx, readHouseRules(tx).fitClasses);
+    writeHouseRules(tx, { fitClasses });
+  });
+}
