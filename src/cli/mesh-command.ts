@@ -4,6 +4,7 @@ import {
   type Bounds,
   boundsOf,
   checkMesh,
+  listShells,
   correctAndProve,
   findFeatures,
   guessUnits,
@@ -76,7 +77,7 @@ function readAsPrinted(mesh: Mesh, given: Arguments, liftMm: number): LayerReadi
   const { min, max } = boundsOf(mesh.positions);
   if ((max[2] - min[2]) / heightMm > MOST_LAYERS)
     throw new UsageError(`--layer: ${heightMm} mm makes more than ${MOST_LAYERS} layers. Make them thicker.`);
-  return readLayers(mesh, { heightMm, pixelMm, onSupports: liftMm > 0 });
+  return readLayers(mesh, { heightMm, pixelMm, onSupports: liftMm > 0, bodyOf: listShells(mesh) });
 }
 
 /** The fields of FORMATS for what the layers say. */
@@ -110,6 +111,14 @@ function layerFields(reading: LayerReading): object {
     voids: voids.map(({ volumeMm3 }) => ({ volume_mm3: volumeMm3 })),
     smallestWall_mm: reading.smallestWall?.sizeMm ?? null,
     smallestGap_mm: reading.smallestGap?.sizeMm ?? null,
+    smallestWallZ_mm: reading.smallestWallZ?.sizeMm ?? null,
+    smallestGapZ_mm: reading.smallestGapZ?.sizeMm ?? null,
+    overlaps: reading.overlaps.map(({ volumeMm3, middleMm: [x_mm, y_mm, z_mm] }) => ({
+      volume_mm3: volumeMm3,
+      x_mm,
+      y_mm,
+      z_mm,
+    })),
   };
 }
 

@@ -63,3 +63,12 @@ export function moved(mesh: Mesh, by: readonly [number, number, number], angleRa
   }
   return { positions, facets: mesh.facets };
 }
+
+/** Two meshes in one file, drawn into one another or not. */
+export function joined(one: Mesh, other: Mesh): Mesh {
+  const count = one.positions.length / 3;
+  return {
+    positions: Float64Array.from([...one.positions, ...other.positions]),
+    facets: Uint32Array.from([...one.facets, ...[...other.facets].map((vertex) => vertex + count)]),
+  };
+}

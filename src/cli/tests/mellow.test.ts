@@ -7,7 +7,7 @@ import { checkMesh, readStl, weldCorners, writeStl } from '@/core/mesh';
 import { expectOk } from '@/core/result';
 import { loadTestKernel } from '@/testing/kernel';
 import { printedSolids, seatedMesh } from '@/testing/printed-solids';
-import { box } from '@/testing/meshes';
+import { box, joined, moved } from '@/testing/meshes';
 import type { ExpectedSignature } from '@/testing/reference';
 import { readReferenceJson } from '@/testing/reference';
 
@@ -153,6 +153,23 @@ describe('mellow mesh', () => {
     expect(onPlate).toMatchObject({ fitsPlate: null, voids: [], invertedShells: 0, enclosedVoids: 0 });
     const lifted = JSON.parse(mellow('mesh', 'check', cup, '--lift', '5', ...options).stdout) as CheckedMesh;
     expect([lifted.cups.length, lifted.islands.length, lifted.traps.length]).toEqual([0, 1, 1]);
+  });
+
+  test('check finds bodies drawn into one another, and walls and gaps along Z', () => {
+    const bodies = joined(box(10, 10, 4), moved(box(10, 10, 4), [6, 0, 2]));
+    const stacked = joined(bodies, moved(box(3, 3, 1), [-3.5, 0, 4.3]));
+    const file = inFolder('stacked.stl', writeStl(stacked));
+    const { stdout } = mellow('mesh', 'check', file, '--layer', '0.1', '--pixel', '0.1', '--json');
+    const { overlaps, smallestWallZ_mm, smallestGapZ_mm } = JSON.parse(stdout) as {
+      overlaps: { volume_mm3: number; x_mm: number; y_mm: number; z_mm: number }[];
+      smallestWallZ_mm: number;
+      smallestGapZ_mm: number;
+    };
+    expect(overlaps).toHaveLength(1);
+    expect(overlaps[0].volume_mm3 / 80).toBeCloseTo(1, 2);
+    expect([overlaps[0].x_mm, overlaps[0].z_mm]).toEqual([expect.closeTo(3, 1), expect.closeTo(3, 1)]);
+    expect(smallestWallZ_mm).toBeCloseTo(1, 5);
+    expect(smallestGapZ_mm).toBeCloseTo(0.3, 5);
   });
 
   test('a part drawn in metres is read and remarked on', () => {

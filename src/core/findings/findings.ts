@@ -1,6 +1,7 @@
 import type { MeshCheck } from '@/core/mesh';
 import { peaksOf, type LayerReading, type ReadingOptions } from '@/core/layers';
 import { liftLayers, liftOf } from './clock';
+import { heightFindings, overlapFindings, thinFindings } from './thin-findings';
 import { fitStations, STATIONS, type CheckLimits, type Room, type Stance, type Station } from './limits';
 
 export const RISKS = ['printLost', 'sizeOff', 'surfaceMarred'] as const;
@@ -21,6 +22,10 @@ export const FINDING_CODES = [
   'bodiesFuse',
   'gapCloses',
   'thinWall',
+  'bodiesOverlap',
+  'thinFloor',
+  'roofCloses',
+  'stackFuses',
   'largeArea',
   'areaJump',
   'overhang',
@@ -73,10 +78,13 @@ export function readingFor(limits: CheckLimits, stance: Stance): ReadingOptions 
     selfSupportingMm: limits.selfSupportingMm,
     thinWallMm: limits.wallMm.value,
     thinGapMm: Math.max(limits.gapMm.value, limits.jointGapMm ?? 0),
+    thinFloorMm: limits.floorMm.value,
+    thinRoofMm: Math.max(limits.roofMm.value, limits.jointRoofMm ?? 0),
   };
 }
 
-type Draft = Omit<Finding, 'key' | 'costHours' | 'more'>;
+/** A finding before its cost is known. */
+export type Draft = Omit<Finding, 'key' | 'costHours' | 'more'>;
 
 function meshFindings({
   watertight,
@@ -194,39 +202,6 @@ function hollowFindings({ cups, traps, voids }: LayerReading, { cupMm2 }: CheckL
   ];
 }
 
-function thinFindings({ thinWalls, thinGaps }: LayerReading, limits: CheckLimits): Draft[] {
-  const { wallMm, gapMm, jointGapMm, pixelMm } = limits;
-  return [
-    ...thinWalls
-      .filter(({ sizeMm }) => sizeMm < wallMm.value)
-      .map(({ sizeMm, layer, atMm }): Draft => ({
-        code: 'thinWall',
-        risk: sizeMm < 2 * pixelMm.value ? 'printLost' : 'sizeOff',
-        chance: sizeMm < pixelMm.value ? 'sure' : 'likely',
-        measured: sizeMm,
-        limit: wallMm.value,
-        layer,
-        atMm,
-      })),
-    ...thinGaps.flatMap(({ sizeMm, layer, atMm, betweenBodies }): Draft[] => {
-      const limit = betweenBodies ? Math.max(gapMm.value, jointGapMm ?? 0) : gapMm.value;
-      // A gap drawn as wide as the joint asks for is no finding, a hair's rounding below it included.
-      if (sizeMm >= limit - 1e-3) return [];
-      return [
-        {
-          code: betweenBodies ? 'bodiesFuse' : 'gapCloses',
-          risk: betweenBodies ? 'printLost' : 'sizeOff',
-          chance: sizeMm < limit / 2 ? 'sure' : 'likely',
-          measured: sizeMm,
-          limit,
-          layer,
-          atMm,
-        },
-      ];
-    }),
-  ];
-}
-
 function areaFindings(reading: LayerReading, limits: CheckLimits, stance: Stance): Draft[] {
   const { peak, jump } = peaksOf(reading);
   const drafts: Draft[] = [];
@@ -290,6 +265,8 @@ export function listFindings(
     ...islandFindings(reading, stance),
     ...hollowFindings(reading, limits),
     ...thinFindings(reading, limits),
+    ...heightFindings(reading, limits),
+    ...overlapFindings(reading, stance),
     ...areaFindings(reading, limits, stance),
   ];
   const ranked = drafts
@@ -315,10 +292,19 @@ export function listFindings(
   });
 }
 
+/** Findings that are the worse the smaller they are. */
+const IS_SMALL: readonly FindingCode[] = [
+  'thinWall',
+  'gapCloses',
+  'bodiesFuse',
+  'smallContact',
+  'thinFloor',
+  'roofCloses',
+  'stackFuses',
+];
+
 /** How far beyond its limit, to order what costs the same: a wall or gap the thinner, all else the larger. */
 function severity({ code, measured, limit }: Finding): number {
-  const small =
-    code === 'thinWall' || code === 'gapCloses' || code === 'bodiesFuse' || code === 'smallContact';
-  if (small) return limit === undefined ? 0 : limit / Math.max(measured, 1e-9);
+  if (IS_SMALL.includes(code)) return limit === undefined ? 0 : limit / Math.max(measured, 1e-9);
   return limit === undefined ? measured : measured / limit;
 }

@@ -27,6 +27,8 @@ export interface CheckRules {
   readonly wallPixels: number;
   /** Gap that stays open where no ladder has been tried, mm. */
   readonly leastGapMm: number;
+  /** A floor of fewer layers is not trusted. */
+  readonly floorLayers: number;
   /** Steeper than this from the plate a face holds itself while it grows, degrees. */
   readonly selfSupportingDeg: number;
   /** Largest area to hang free in one layer, mm². */
@@ -42,6 +44,7 @@ export interface CheckRules {
 export const CHECK_RULES: CheckRules = Object.freeze({
   wallPixels: 4,
   leastGapMm: 0.2,
+  floorLayers: 4,
   selfSupportingDeg: 45,
   hangMm2: 4,
   peelShare: 0.4,
@@ -64,8 +67,12 @@ export interface Machine {
   readonly leastFeatureMm?: number;
   /** Gap that a ladder of this printer and resin found to stay open, mm. */
   readonly ladderGapMm?: number;
+  /** The same below a roof, by a ladder through height, mm. */
+  readonly ladderRoofMm?: number;
   /** Gaps that the joints of this job are drawn with, mm. */
   readonly jointGapsMm: readonly number[];
+  /** Gaps below a roof that they are drawn with, mm. */
+  readonly jointRoofsMm?: readonly number[];
 }
 
 /** Every threshold of a check with where it comes from. */
@@ -75,6 +82,9 @@ export interface CheckLimits {
   readonly layerSeconds: Limit;
   readonly wallMm: Limit;
   readonly gapMm: Limit;
+  /** Thinnest floor along Z, and narrowest gap below a roof, mm. */
+  readonly floorMm: Limit;
+  readonly roofMm: Limit;
   /** Growth from one layer to the next that holds itself, mm. */
   readonly selfSupportingMm: number;
   readonly hangMm2: Limit;
@@ -84,6 +94,8 @@ export interface CheckLimits {
   readonly rooms: Rooms;
   /** Least gap of the job's joints, mm. */
   readonly jointGapMm?: number;
+  /** Least gap below a roof that they are drawn with, mm. */
+  readonly jointRoofMm?: number;
 }
 
 const known = (value: number | undefined, from: LimitSource, assumed: number): Limit =>
@@ -96,8 +108,14 @@ function leastWall(byPixels: Limit, { leastFeatureMm }: Machine): Limit {
     : { value: leastFeatureMm, from: 'resin' };
 }
 
+/** The gap that a ladder freed, or the house's rule where none was tried. */
+function openGap(ladderMm: number | undefined, { leastGapMm }: CheckRules): Limit {
+  return ladderMm === undefined ? { value: leastGapMm, from: 'house' } : { value: ladderMm, from: 'ladder' };
+}
+
 /** Turns what is known of a machine and the rules of the house into thresholds. */
 export function limitsOf(machine: Machine, rules: CheckRules = CHECK_RULES): CheckLimits {
+  const { jointRoofsMm = [] } = machine;
   const pixelMm = known(machine.pixelMm, 'printer', ASSUMED_PIXEL_MM);
   const [length, width] = machine.rooms.plate ?? ASSUMED_PLATE;
   const plateFrom: LimitSource = machine.rooms.plate === undefined ? 'assumed' : 'printer';
@@ -106,10 +124,9 @@ export function limitsOf(machine: Machine, rules: CheckRules = CHECK_RULES): Che
     layerMm: machine.layerMm,
     layerSeconds: known(machine.layerSeconds, 'printer', ASSUMED_LAYER_SECONDS),
     wallMm: leastWall({ value: rules.wallPixels * pixelMm.value, from: pixelMm.from }, machine),
-    gapMm:
-      machine.ladderGapMm === undefined
-        ? { value: rules.leastGapMm, from: 'house' }
-        : { value: machine.ladderGapMm, from: 'ladder' },
+    gapMm: openGap(machine.ladderGapMm, rules),
+    floorMm: { value: rules.floorLayers * machine.layerMm, from: 'house' },
+    roofMm: openGap(machine.ladderRoofMm, rules),
     selfSupportingMm: machine.layerMm / Math.tan((rules.selfSupportingDeg * Math.PI) / 180),
     hangMm2: { value: rules.hangMm2, from: 'house' },
     peelMm2: { value: rules.peelShare * length * width, from: plateFrom },
@@ -117,6 +134,7 @@ export function limitsOf(machine: Machine, rules: CheckRules = CHECK_RULES): Che
     cupMm2: rules.cupMm2,
     rooms: machine.rooms,
     ...(machine.jointGapsMm.length === 0 ? {} : { jointGapMm: Math.min(...machine.jointGapsMm) }),
+    ...(jointRoofsMm.length === 0 ? {} : { jointRoofMm: Math.min(...jointRoofsMm) }),
   };
 }
 

@@ -8,6 +8,7 @@ import { IslandFinder, type Island } from './islands';
 import { eachAirOverlap, LayerRegions } from './regions';
 import { gridOver, SpanRows } from './span-rows';
 import type { LayerSweep } from './sweep';
+import { readThroughHeight, type ThroughHeight } from './through-height';
 import { farPitch, Thinnest, type ThinSpot } from './thinnest';
 
 export interface ReadingOptions {
@@ -22,6 +23,9 @@ export interface ReadingOptions {
   /** Walls and gaps below these are listed one by one, mm. */
   readonly thinWallMm: number;
   readonly thinGapMm: number;
+  /** The same for what is measured along Z. */
+  readonly thinFloorMm: number;
+  readonly thinRoofMm: number;
   /** Which body each facet belongs to, where it is known. */
   readonly bodyOf?: ArrayLike<number>;
 }
@@ -32,13 +36,15 @@ export const READING_DEFAULTS: ReadingOptions = Object.freeze({
   onSupports: false,
   thinWallMm: 0,
   thinGapMm: 0,
+  thinFloorMm: 0,
+  thinRoofMm: 0,
 });
 
 /** Hollows narrower than so many pixels suck on nothing and hold nothing. */
 const HOLLOW_PIXELS = 5;
 
 /** A part as the printer will meet it, layer by layer. */
-export interface LayerReading extends LayerSweep, Hollows {
+export interface LayerReading extends LayerSweep, Hollows, ThroughHeight {
   readonly pixelMm: number;
   readonly islands: readonly Island[];
   /** Area of each layer beyond a self-supporting step from the one below, mm². */
@@ -93,6 +99,7 @@ class LayerReader {
   private firstAirBelow = 1;
   private readonly air = new AirGraph();
   private readonly thinnest: Thinnest;
+  private readonly throughHeight: ThroughHeight;
   private readonly islands: IslandFinder;
   private readonly areaMm2: Float64Array;
   private readonly perimeterMm: Float64Array;
@@ -113,10 +120,14 @@ class LayerReader {
     this.sense = isInsideOut(mesh) ? -1 : 1;
     this.islands = new IslandFinder(options.pixelMm, options.onSupports);
     const columns = new SpanRows(gridOver(1, [min[0], max[0]], farPitch(options.pixelMm)));
-    this.thinnest = new Thinnest(
-      { normals: facetNormals(mesh), bodyOf: options.bodyOf },
-      { ...options, columns },
-    );
+    const normals = facetNormals(mesh);
+    this.thinnest = new Thinnest({ normals, bodyOf: options.bodyOf }, { ...options, columns });
+    this.throughHeight = readThroughHeight(mesh, {
+      ...options,
+      normals,
+      bodyOf: options.bodyOf,
+      sense: this.sense,
+    });
     this.areaMm2 = new Float64Array(this.plan.count);
     this.perimeterMm = new Float64Array(this.plan.count);
     this.overhangMm2 = new Float64Array(this.plan.count);
@@ -179,6 +190,7 @@ class LayerReader {
       smallestGap: this.thinnest.gaps.smallest,
       thinWalls: this.thinnest.walls.list(),
       thinGaps: this.thinnest.gaps.list(),
+      ...this.throughHeight,
     };
   }
 }
@@ -195,6 +207,9 @@ export function roughReading(sweep: LayerSweep, pixelMm: number): LayerReading {
     voids: [],
     thinWalls: [],
     thinGaps: [],
+    thinFloors: [],
+    thinRoofs: [],
+    overlaps: [],
   };
 }
 

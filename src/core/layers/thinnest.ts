@@ -2,7 +2,7 @@ import type { Cuts } from './cutter';
 import { NearGrid } from './near-grid';
 import { middleOfRow, type SpanRows } from './span-rows';
 
-/** A wall or a gap, measured in the plane of a layer between two faces that look against one another. */
+/** A wall or a gap between two faces that look against one another, in the plane of a layer or along Z. */
 export interface ThinSpot {
   readonly sizeMm: number;
   readonly layer: number;
@@ -29,7 +29,7 @@ const FAR_EVERY = 8;
 const FAR_OPPOSITE = -Math.cos((3 * Math.PI) / 180);
 
 /** Keeps the smallest of one sort of spot, and one of each neighbourhood below a threshold. */
-class SpotKeeper {
+export class SpotKeeper {
   smallest: ThinSpot | undefined;
   private readonly spots = new Map<string, ThinSpot>();
 

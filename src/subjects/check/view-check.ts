@@ -7,6 +7,7 @@ import {
   limitsOf,
   type Stance,
 } from '@/core/findings';
+import type { GapDirection } from '@/core/fits';
 import type { Point } from '@/core/mesh';
 import { evidenceOf } from '@/core/resins';
 import { type Db, kindOf, tables } from '@/store';
@@ -37,9 +38,9 @@ interface CheckView {
   readonly last?: { readonly at: Date; readonly findings: readonly JudgedFinding[] };
 }
 
-/** Gap that a ladder of this profile found to stay open in the plane, mm. */
-function ladderGap(db: Db, profileId: number): number | undefined {
-  const rungs = listRungs(db).filter((rung) => rung.profileId === profileId && rung.direction === 'plane');
+/** Gap that a ladder of this profile found to stay open, between walls or below a roof, mm. */
+function ladderGap(db: Db, profileId: number, direction: GapDirection): number | undefined {
+  const rungs = listRungs(db).filter((rung) => rung.profileId === profileId && rung.direction === direction);
   return rungs.length === 0 ? undefined : viewLadder(rungs).summary.recommendedMm;
 }
 
@@ -56,6 +57,7 @@ function criticalDirections({ features }: JobView): Point[] {
 
 function limitsOfJob(db: Db, { job, profile }: JobView, rules: CheckRules): CheckLimits {
   const printer = profile?.printer;
+  const joints = listJoints(db, job.id);
   return limitsOf(
     {
       pixelMm: printer?.pixelMm ?? undefined,
@@ -63,8 +65,12 @@ function limitsOfJob(db: Db, { job, profile }: JobView, rules: CheckRules): Chec
       layerSeconds: printer?.layerSeconds ?? undefined,
       rooms: printer?.rooms ?? {},
       leastFeatureMm: profile === undefined ? undefined : leastFeature(db, profile.resin.id),
-      ladderGapMm: profile === undefined ? undefined : ladderGap(db, profile.profile.id),
-      jointGapsMm: listJoints(db, job.id).map(({ gapMm, scale }) => gapMm * scale),
+      ladderGapMm: profile && ladderGap(db, profile.profile.id, 'plane'),
+      ladderRoofMm: profile && ladderGap(db, profile.profile.id, 'height'),
+      jointGapsMm: joints.map(({ gapMm, scale }) => gapMm * scale),
+      jointRoofsMm: joints.flatMap(({ heightGapMm, scale }) =>
+        heightGapMm === null ? [] : heightGapMm * scale,
+      ),
     },
     rules,
   );

@@ -104,6 +104,40 @@ function describeThin({ code, measured, limit = 0 }: Finding): FindingWords {
   }
 }
 
+function describeThroughHeight({ code, measured, limit = 0, atMm }: Finding): FindingWords {
+  const sizes = `${formatMm(measured, 2)} mm, least ${formatMm(limit, 2)} mm`;
+  switch (code) {
+    case 'bodiesOverlap':
+      return {
+        title: `Two bodies share ${volume(measured)}`,
+        does: 'They are drawn into one another, so they print as one piece.',
+        mend: `Move them apart${place(atMm)}, or join them in the modeller if they are meant to be one.`,
+        changes: 'Apart, they need the gap that Fit gives. Joined, the check reads them as one body.',
+      };
+    case 'thinFloor':
+      return {
+        title: `A floor of ${sizes}`,
+        does: 'A few layers alone tear when they peel off the film, or they come out a whole layer thicker.',
+        mend: 'Draw it thicker, in whole layers, or turn the part so that the floor stands upright.',
+        changes: 'A thicker floor takes more resin and no more time than its layers.',
+      };
+    case 'stackFuses':
+      return {
+        title: `One body ${sizes} above another`,
+        does: 'Light passes through the upper body and cures the gap below it. The two fuse.',
+        mend: 'Move them further apart along Z, or print them side by side.',
+        changes: 'Side by side they take more of the plate and less height, so less time.',
+      };
+    default:
+      return {
+        title: `A gap of ${sizes} below a roof`,
+        does: 'Light passes through the roof and cures the resin below it. The gap is shallower or closed.',
+        mend: 'Draw the gap higher, or turn the part so that the gap stands upright.',
+        changes: 'Upright, the gap is closed by edge growth instead, which the signature knows better.',
+      };
+  }
+}
+
 function describeArea({ code, measured, limit = 0 }: Finding): FindingWords {
   switch (code) {
     case 'largeArea':
@@ -179,6 +213,11 @@ export function describeFinding(finding: Finding): FindingWords {
     case 'bodiesFuse':
     case 'gapCloses':
       return describeThin(finding);
+    case 'bodiesOverlap':
+    case 'thinFloor':
+    case 'roofCloses':
+    case 'stackFuses':
+      return describeThroughHeight(finding);
     default:
       return describeArea(finding);
   }

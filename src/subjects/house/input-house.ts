@@ -8,6 +8,7 @@ export const checkRulesForm = z
   .object({
     wallPixels: numberField('Least wall, in pixels', 'number', { low: 1, high: 50 }),
     leastGapMm: numberField('Least gap without a ladder', 'length', { low: 0.01, high: 5 }),
+    floorLayers: numberField('Least floor, in layers', 'number', { low: 1, high: 100 }),
     selfSupportingDeg: numberField('Holds itself from', 'angle', { low: 5, high: 85 }),
     hangMm2: numberField('Hangs free, at most', 'area', { low: 0.1, high: 10_000 }),
     peelPercent: numberField('Peels at once, of the plate', 'percent', { low: 1, high: 100 }),

@@ -42,5 +42,11 @@ export const NAME = 'house';
 
 export function readHouseRules(db: Db): HouseRules {
   const row = db.select().from(tables.settings).where(eq(tables.settings.name, NAME)).get();
-  return { ...HOUSE_DEFAULTS, ...(row?.value as Partial<HouseRules> | undefined) };
+  const kept = row?.value as Partial<HouseRules> | undefined;
+  return {
+    ...HOUSE_DEFAULTS,
+    ...kept,
+    check: { ...HOUSE_DEFAULTS.check, ...kept?.check },
+    schools: { ...HOUSE_DEFAULTS.schools, ...kept?.schools },
+  };
 }

@@ -8,6 +8,7 @@ import { checkRulesForm } from '@/subjects/house/shared';
 const FIELDS = [
   'wallPixels',
   'leastGapMm',
+  'floorLayers',
   'selfSupportingDeg',
   'hangMm2',
   'peelPercent',

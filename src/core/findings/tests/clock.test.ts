@@ -59,6 +59,7 @@ describe('limits', () => {
     expect(limitsOf(machine).selfSupportingMm).toBeCloseTo(0.05, 12);
     const rules = {
       wallPixels: 4,
+      floorLayers: 4,
       leastGapMm: 0.2,
       selfSupportingDeg: 60,
       hangMm2: 4,

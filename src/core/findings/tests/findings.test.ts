@@ -1,8 +1,9 @@
 import { describe, expect, test } from '@jest/globals';
 import type { Manifold } from 'manifold-3d';
-import { checkMesh, listShells } from '@/core/mesh';
+import { checkMesh, listShells, type Mesh } from '@/core/mesh';
 import { readLayers } from '@/core/layers';
 import { loadTestKernel } from '@/testing/kernel';
+import { box, joined, moved } from '@/testing/meshes';
 import { printedSolids, seatedMesh } from '@/testing/printed-solids';
 import {
   fitsAnyhow,
@@ -41,6 +42,35 @@ function judged(solid: Manifold, machine: Partial<Machine> = {}, stance: Stance 
 }
 const codes = (...given: Parameters<typeof judged>) => judged(...given).map(({ code }) => code);
 
+/** The same for meshes that no kernel would make: bodies that are not united. */
+function judgedMesh(mesh: Mesh, stance: Stance = ON_PLATE) {
+  const limits = limitsOf(MACHINE);
+  const reading = readLayers(mesh, { ...readingFor(limits, stance), bodyOf: listShells(mesh) });
+  return listFindings(checkMesh(mesh), reading, limits, stance);
+}
+
+describe('what runs along Z', () => {
+  test('bodies drawn into one another are found with what they share and where, but not supports in the file', () => {
+    const mesh = joined(box(10, 10, 6), moved(box(10, 10, 6), [6, 0, 3]));
+    const found = judgedMesh(mesh).find(({ code }) => code === 'bodiesOverlap')!;
+    expect(found.measured / 120).toBeCloseTo(1, 2);
+    expect(found.atMm![2]).toBeCloseTo(4.5, 1);
+    expect(judgedMesh(mesh, { kind: 'inFile' }).map(({ code }) => code)).not.toContain('bodiesOverlap');
+  });
+  test('a floor of two layers, a copy stacked too near, a slot below a roof', () => {
+    const floor = joined(box(10, 10, 0.2), moved(box(2, 2, 4), [0, 0, 0.2]));
+    expect(judgedMesh(floor)).toContainEqual(expect.objectContaining({ code: 'thinFloor', measured: 0.2 }));
+    const stacked = joined(box(10, 10, 3), moved(box(10, 10, 3), [0, 0, 3.15]));
+    expect(judgedMesh(stacked)).toContainEqual(
+      expect.objectContaining({ code: 'stackFuses', measured: expect.closeTo(0.15, 6) }),
+    );
+    const slotted = seatedMesh(
+      kernel.Manifold.cube([12, 12, 6]).subtract(kernel.Manifold.cube([8, 12, 0.15]).translate([4, 0, 3])),
+    );
+    expect(judgedMesh(slotted)).toContainEqual(expect.objectContaining({ code: 'roofCloses' }));
+  });
+});
+
 describe('findings', () => {
   test('a plain box has none', () => {
     expect(codes(solids.box)).toEqual([]);
@@ -58,6 +88,7 @@ describe('findings', () => {
   });
   test('two bodies fuse below the gap that a ladder or their joint asks for', () => {
     expect(codes(solids.apart)).not.toContain('bodiesFuse');
+    expect(codes(solids.apart)).not.toContain('bodiesOverlap');
     expect(codes(solids.apart, { ladderGapMm: 0.35 })).toContain('bodiesFuse');
     expect(codes(solids.apart, { jointGapsMm: [0.4, 0.32] })).toContain('bodiesFuse');
     expect(codes(solids.apart, { jointGapsMm: [0.3] })).not.toContain('bodiesFuse');

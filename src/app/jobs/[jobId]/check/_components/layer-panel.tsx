@@ -95,19 +95,17 @@ export function LayerPanel({
           name="Largest step"
           value={`${jump.deltaMm2.toFixed(1)} mm², layer ${momentOf(jump.layer, clock).printed}`}
         />
-        <Fact
-          name="Smallest wall"
-          value={
-            reading.smallestWall === undefined ? 'none' : `${formatMm(reading.smallestWall.sizeMm, 2)} mm`
-          }
-        />
-        <Fact
-          name="Smallest gap"
-          value={reading.smallestGap === undefined ? 'none' : `${formatMm(reading.smallestGap.sizeMm, 2)} mm`}
-        />
+        <Fact name="Smallest wall" value={sizeOf(reading.smallestWall)} />
+        <Fact name="Smallest gap" value={sizeOf(reading.smallestGap)} />
+        <Fact name="Thinnest along Z" value={sizeOf(reading.smallestWallZ)} />
+        <Fact name="Smallest gap along Z" value={sizeOf(reading.smallestGapZ)} />
       </dl>
     </section>
   );
+}
+
+function sizeOf(spot: { readonly sizeMm: number } | undefined): string {
+  return spot === undefined ? 'none' : `${formatMm(spot.sizeMm, 2)} mm`;
 }
 
 function Fact({ name, value }: { name: string; value: string }) {

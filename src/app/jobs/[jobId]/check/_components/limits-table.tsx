@@ -4,12 +4,14 @@ import { formatMm } from '@/subjects/language/shared';
 
 /** What the part is held against, and where each number comes from. */
 export function LimitsTable({ limits }: { limits: CheckLimits }) {
-  const { pixelMm, wallMm, gapMm, hangMm2, peelMm2, layerSeconds, rooms } = limits;
+  const { pixelMm, wallMm, gapMm, floorMm, roofMm, hangMm2, peelMm2, layerSeconds, rooms } = limits;
   const rows: readonly (readonly [string, string, Limit | undefined])[] = [
     ['Layer', `${formatMm(limits.layerMm, 3)} mm`, undefined],
     ['Pixel', `${formatMm(pixelMm.value, 3)} mm`, pixelMm],
     ['Least wall', `${formatMm(wallMm.value, 2)} mm`, wallMm],
     ['Least gap', `${formatMm(gapMm.value, 2)} mm`, gapMm],
+    ['Least floor', `${formatMm(floorMm.value, 2)} mm`, floorMm],
+    ['Least gap below a roof', `${formatMm(roofMm.value, 2)} mm`, roofMm],
     ['Hangs free, at most', `${hangMm2.value} mm²`, hangMm2],
     ['Peels at once, at most', `${Math.round(peelMm2.value)} mm²`, peelMm2],
     ['A layer takes', `${layerSeconds.value} s`, layerSeconds],
