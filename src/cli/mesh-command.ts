@@ -172,7 +172,8 @@ function readCorrection(path: string): PartCorrection {
 
 /** `mesh correct FILE --signature SIGNATURE.json -o OUT.stl`: writes the corrected part and tells what it did. */
 export function runMeshCorrect(words: readonly string[]): object {
-  const given = parseArguments(words, ['signature', 'json']);
+  const given = parseArguments(words, ['signature', 'lift', 'json']);
+  const liftMm = textOption(given, 'lift') === undefined ? 0 : neededNumber(given, 'lift', 0);
   const path = onePath(given, 'mesh correct');
   const signaturePath = textOption(given, 'signature');
   const out = textOption(given, 'output');
@@ -180,7 +181,7 @@ export function runMeshCorrect(words: readonly string[]): object {
   if (out === undefined) throw new UsageError('mesh correct needs -o OUT.stl, the file to write.');
   const by = readCorrection(signaturePath);
   const { mesh } = loadMesh(path);
-  const corrected = correctAndProve(mesh, by);
+  const corrected = correctAndProve(mesh, { by, onPlate: liftMm === 0 });
   try {
     writeFileSync(out, writeStl(corrected.mesh));
   } catch {
@@ -192,7 +193,7 @@ export function runMeshCorrect(words: readonly string[]): object {
     watertight,
     volume_mm3: volumeMm3,
     bounds_mm: bounds,
-    crossedFacets: corrected.crossedFacets,
+    crossedFacets: corrected.crossedFacets ?? null,
     worstMiss_mm: corrected.worstMissMm,
     features: corrected.proofs.map(({ feature, askedMm, afterMm }) => ({
       kind: feature.sort,

@@ -41,6 +41,8 @@ export interface CheckAsk {
   readonly stance: Stance;
   /** Directions in which the sizes that matter run, in the file; those found on it where the job has none. */
   readonly critical: readonly Point[];
+  /** Directions in which its seen faces look. */
+  readonly seen: readonly Point[];
 }
 
 /** What was found so far; `whole` once everything was looked at. */
@@ -159,17 +161,17 @@ export class CheckApi {
   }
 
   /** The poses usually tried, one after the other, then the one that a search finds. */
-  study({ limits, stance, critical }: CheckAsk, onProgress: Progress = () => {}): PoseWorth[] {
+  study({ limits, stance, critical, seen }: CheckAsk, onProgress: Progress = () => {}): PoseWorth[] {
     const { mesh } = this.opened;
     const flat = this.recognised().filter(({ kind }) => kind.shape === 'flat');
     const directions = critical.length > 0 ? critical : flat.map(({ direction }) => direction);
     const steps = STUDIED_POSES.length + 8;
-    const weigh = (pose: Pose) => weighPose(mesh, pose, limits, { stance, critical: directions });
+    const weigh = (pose: Pose) => weighPose(mesh, pose, limits, { stance, critical: directions, seen });
     const worths = STUDIED_POSES.map((pose, i) => {
       onProgress(i / steps);
       return weigh(pose);
     });
-    const found = searchPose(mesh, limits, stance, (share) =>
+    const found = searchPose(mesh, limits, { stance, seen }, (share) =>
       onProgress((STUDIED_POSES.length + 8 * share) / steps),
     );
     return [...worths, weigh(found)];

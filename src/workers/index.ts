@@ -8,6 +8,6 @@ export {
 export { CheckWorker } from './check-client';
 export { type AskedGauge } from './gauge-api';
 export { GaugeWorker } from './gauge-client';
-export { type CorrectedPart, type LoadedPart } from './mesh-api';
+export { type CorrectedPart, type LoadedPart, type ProofLine } from './mesh-api';
 export { MeshWorker } from './mesh-client';
 export { Stopped } from './stoppable-worker';

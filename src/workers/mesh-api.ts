@@ -10,7 +10,8 @@ import {
   type MeasuredCorrection,
   type Mesh,
   type MeshCheck,
-  type PartCorrection,
+  type CorrectionWanted,
+  type FoundFeature,
   type Progress,
   type MeshIssue,
 } from '@/core/mesh';
@@ -31,10 +32,22 @@ export interface LoadedPart {
 export interface CorrectedPart {
   readonly stl: Uint8Array<ArrayBuffer>;
   readonly watertight: boolean;
-  readonly crossedFacets: number;
+  /** undefined: too many facets to look. */
+  readonly crossedFacets: number | undefined;
   readonly worstMissMm: number;
   readonly sizes: readonly CorrectedSize[];
   readonly notFound: MeasuredCorrection['notFound'];
+  /** Everything recognised on the part, whether it is a feature of the job or not. */
+  readonly proofs: readonly ProofLine[];
+}
+
+/** A recognised size: asked of the corrected file, and found there; mm. */
+export interface ProofLine {
+  readonly sort: FoundFeature['sort'];
+  readonly nominalMm: number;
+  readonly askedMm: number;
+  /** undefined: not found again. */
+  readonly afterMm?: number;
 }
 
 /** What the worker can do, over the core; one part at a time. */
@@ -67,8 +80,18 @@ export class MeshApi {
   }
 
   /** Corrects the loaded part and measures its features before and after. */
-  correct(by: PartCorrection, features: readonly AnchoredFeature[]): CorrectedPart {
-    const { mesh, ...measured } = correctAndMeasure(this.loaded, by, features);
-    return { ...measured, stl: writeStl(mesh), watertight: checkMesh(mesh).watertight };
+  correct(wanted: CorrectionWanted, features: readonly AnchoredFeature[]): CorrectedPart {
+    const { mesh, proofs, ...measured } = correctAndMeasure(this.loaded, wanted, features);
+    return {
+      ...measured,
+      proofs: proofs.map(({ feature, askedMm, afterMm }) => ({
+        sort: feature.sort,
+        nominalMm: feature.nominalMm,
+        askedMm,
+        afterMm,
+      })),
+      stl: writeStl(mesh),
+      watertight: checkMesh(mesh).watertight,
+    };
   }
 }

@@ -1,4 +1,4 @@
-import type { AnchoredFeature, MeshIssue, PartCorrection, Progress } from '@/core/mesh';
+import type { AnchoredFeature, CorrectionWanted, MeshIssue, Progress } from '@/core/mesh';
 import type { Result } from '@/core/result';
 import type { CorrectedPart, LoadedPart } from './mesh-api';
 import type { MeshWorkerApi } from './mesh.worker';
@@ -20,8 +20,8 @@ export class MeshWorker {
     return this.worker.ask((api) => api.scaled(by));
   }
 
-  correct(by: PartCorrection, features: readonly AnchoredFeature[]): Promise<CorrectedPart> {
-    return this.worker.ask((api) => api.correct(by, features));
+  correct(wanted: CorrectionWanted, features: readonly AnchoredFeature[]): Promise<CorrectedPart> {
+    return this.worker.ask((api) => api.correct(wanted, features));
   }
 
   stop(): void {

@@ -1,6 +1,6 @@
 import { expose, transfer } from 'comlink';
 import { ok } from '@/core/result';
-import type { AnchoredFeature, PartCorrection, Progress } from '@/core/mesh';
+import type { AnchoredFeature, CorrectionWanted, Progress } from '@/core/mesh';
 import { MeshApi } from './mesh-api';
 import { drawnProxy } from './proxy';
 import { thinned } from './thinned';
@@ -19,8 +19,8 @@ const exposed = {
     const stl = api.scaled(by);
     return transfer(stl, [stl.buffer]);
   },
-  correct(by: PartCorrection, features: readonly AnchoredFeature[]) {
-    const corrected = api.correct(by, features);
+  correct(wanted: CorrectionWanted, features: readonly AnchoredFeature[]) {
+    const corrected = api.correct(wanted, features);
     return transfer(corrected, [corrected.stl.buffer]);
   },
 };

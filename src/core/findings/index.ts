@@ -41,6 +41,7 @@ export {
   sideOfDirection,
   SIDES,
   type Pose,
+  type PoseAim,
   posedMesh,
   type PoseName,
   type PoseWorth,

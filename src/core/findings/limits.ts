@@ -65,6 +65,8 @@ export interface Machine {
   readonly rooms: Rooms;
   /** Smallest detail that the resin's sheet promises, mm. */
   readonly leastFeatureMm?: number;
+  /** Support tip that the resin's sheet asks for, mm. */
+  readonly tipMm?: number;
   /** Gap that a ladder of this printer and resin found to stay open, mm. */
   readonly ladderGapMm?: number;
   /** The same below a roof, by a ladder through height, mm. */
@@ -89,6 +91,8 @@ export interface CheckLimits {
   readonly selfSupportingMm: number;
   readonly hangMm2: Limit;
   readonly peelMm2: Limit;
+  /** Support tip that the resin's sheet asks for, mm. */
+  readonly tipMm?: number;
   readonly contactShare: number;
   readonly cupMm2: number;
   readonly rooms: Rooms;
@@ -133,6 +137,7 @@ export function limitsOf(machine: Machine, rules: CheckRules = CHECK_RULES): Che
     contactShare: rules.contactShare,
     cupMm2: rules.cupMm2,
     rooms: machine.rooms,
+    ...(machine.tipMm === undefined ? {} : { tipMm: machine.tipMm }),
     ...(machine.jointGapsMm.length === 0 ? {} : { jointGapMm: Math.min(...machine.jointGapsMm) }),
     ...(jointRoofsMm.length === 0 ? {} : { jointRoofMm: Math.min(...jointRoofsMm) }),
   };

@@ -25,6 +25,8 @@ export interface PoseWorth {
   readonly peakMm2: number;
   /** Area of faces that look down flatter than holds itself, away from the plate. */
   readonly supportedMm2: number;
+  /** So much of it on faces that are seen: supports leave marks there. */
+  readonly seenMm2: number;
   readonly cups: number;
   readonly islands: number;
   /** Critical sizes that run along Z there: they come in whole layers and with the plate's squash. */
@@ -149,9 +151,29 @@ function evenDirections(count: number): Point[] {
 const STUDY_LAYERS = 160;
 const SEARCHED_DIRECTIONS = 120;
 
-/** Faces that look down flatter than 45°, but for those that lie on the plate. */
-function supportedArea(posed: Mesh, stance: Stance): number {
-  let area = 0;
+/** Faces within this of a seen direction are seen. */
+const SEEN_WITHIN = Math.cos(Math.PI / 4);
+
+/** Which facets are seen: those that look the way a seen face does. */
+function seenFacets(mesh: Mesh, seen: readonly Point[]): Uint8Array {
+  const flags = new Uint8Array(mesh.facets.length / 3);
+  if (seen.length === 0) return flags;
+  for (let facet = 0; facet < flags.length; facet++) {
+    const [x, y, z] = facetVector(mesh, facet);
+    const size = Math.hypot(x, y, z);
+    if (seen.some(([u, v, w]) => x * u + y * v + z * w > SEEN_WITHIN * size)) flags[facet] = 1;
+  }
+  return flags;
+}
+
+interface SupportedAreas {
+  readonly supportedMm2: number;
+  readonly seenMm2: number;
+}
+
+/** Faces that look down flatter than 45°, but for those that lie on the plate; and how much of it is seen. */
+function supportedAreas(posed: Mesh, stance: Stance, isSeen: Uint8Array): SupportedAreas {
+  let [area, seen] = [0, 0];
   for (let facet = 0; facet < posed.facets.length / 3; facet++) {
     const vector = facetVector(posed, facet);
     const size = Math.hypot(...vector);
@@ -160,14 +182,23 @@ function supportedArea(posed: Mesh, stance: Stance): number {
     const height = posed.positions[3 * posed.facets[3 * facet] + 2];
     if (stance.kind !== 'supports' && isFlat && height < 1e-3) continue;
     area += size / 2;
+    if (isSeen[facet] === 1) seen += size / 2;
   }
-  return area;
+  return { supportedMm2: area, seenMm2: seen };
 }
 
 /** How the quick comparison sees a pose: without islands and cups, which want a reading of the layers. */
-type QuickWorth = Pick<PoseWorth, 'heightMm' | 'hours' | 'peakMm2' | 'supportedMm2' | 'fits'>;
+type QuickWorth = Pick<PoseWorth, 'heightMm' | 'hours' | 'peakMm2' | 'supportedMm2' | 'seenMm2' | 'fits'>;
 
-function quickWorth(posed: Mesh, limits: CheckLimits, stance: Stance): QuickWorth {
+/** What poses are compared for. */
+export interface PoseAim {
+  readonly stance: Stance;
+  /** Directions in which sizes that matter run, and in which seen faces look; in the file. */
+  readonly critical: readonly Point[];
+  readonly seen: readonly Point[];
+}
+
+function quickWorth(posed: Mesh, limits: CheckLimits, stance: Stance, isSeen: Uint8Array): QuickWorth {
   const { min, max } = boundsOf(posed.positions);
   const size: Room = [max[0] - min[0], max[1] - min[1], max[2] - min[2]];
   const lift = liftOf(stance);
@@ -177,17 +208,17 @@ function quickWorth(posed: Mesh, limits: CheckLimits, stance: Stance): QuickWort
     heightMm,
     hours: printHours(Math.ceil(heightMm / limits.layerMm), limits),
     peakMm2: peaksOf(sweep).peak.areaMm2,
-    supportedMm2: supportedArea(posed, stance),
+    ...supportedAreas(posed, stance, isSeen),
     fits: fitStations(size, lift, limits.rooms),
   };
 }
 
-/** Reads a pose on coarse layers and rows. `critical`: directions in which sizes that matter run, in the file. */
+/** Reads a pose on coarse layers and rows. */
 export function weighPose(
   mesh: Mesh,
   pose: Pose,
   limits: CheckLimits,
-  { stance, critical }: { stance: Stance; critical: readonly Point[] },
+  { stance, critical, seen }: PoseAim,
 ): PoseWorth {
   const posed = posedMesh(mesh, pose.up);
   const { min, max } = boundsOf(posed.positions);
@@ -200,7 +231,7 @@ export function weighPose(
   const rotation = rotationTo(pose.up);
   return {
     pose,
-    ...quickWorth(posed, limits, stance),
+    ...quickWorth(posed, limits, stance, seenFacets(mesh, seen)),
     cups: reading.cups.filter(({ areaMm2 }) => areaMm2 >= limits.cupMm2).length,
     islands: reading.islands.filter(({ layer }) => stance.kind !== 'supports' || layer > 0).length,
     alongZ: critical.filter(
@@ -209,9 +240,16 @@ export function weighPose(
   };
 }
 
+/** A support on a seen face costs as much as so many elsewhere: it has to be rubbed down and may still show. */
+const SEEN_COSTS = 4;
+
+function supportBurden({ supportedMm2, seenMm2 }: QuickWorth): number {
+  return supportedMm2 + (SEEN_COSTS - 1) * seenMm2 + 1;
+}
+
 /** One number to search by: hours, peel and supports each against the best of them, those that do not fit last. */
 function burden(worth: QuickWorth, best: readonly number[]): number {
-  const parts = [worth.hours, worth.peakMm2, worth.supportedMm2 + 1];
+  const parts = [worth.hours, worth.peakMm2, supportBurden(worth)];
   const sum = parts.reduce((total, part, i) => total + part / best[i], 0);
   return worth.fits.plate === false ? 1000 + sum : sum;
 }
@@ -220,19 +258,21 @@ function burden(worth: QuickWorth, best: readonly number[]): number {
 export function searchPose(
   mesh: Mesh,
   limits: CheckLimits,
-  stance: Stance,
+  { stance, seen }: Pick<PoseAim, 'stance' | 'seen'>,
   onProgress: (share: number) => void = () => {},
 ): Pose {
   const poseTo = (up: Point): Pose => ({ name: { kind: 'search' }, up });
+  const isSeen = seenFacets(mesh, seen);
+  const worthOf = (up: Point) => quickWorth(posedMesh(mesh, up), limits, stance, isSeen);
   const worths = evenDirections(SEARCHED_DIRECTIONS).map((up, i) => {
     onProgress(i / (SEARCHED_DIRECTIONS + 27));
-    return { up, worth: quickWorth(posedMesh(mesh, up), limits, stance) };
+    return { up, worth: worthOf(up) };
   });
   const least = (of: (each: (typeof worths)[number]) => number) => Math.min(...worths.map(of));
   const best = [
     least(({ worth }) => worth.hours),
     least(({ worth }) => worth.peakMm2),
-    least(({ worth }) => worth.supportedMm2 + 1),
+    least(({ worth }) => supportBurden(worth)),
   ];
   let found = worths.reduce((a, b) => (burden(b.worth, best) < burden(a.worth, best) ? b : a));
   let done = SEARCHED_DIRECTIONS;
@@ -249,7 +289,7 @@ export function searchPose(
       const near = [0, 1, 2].map((k) => up[k] + step * (a * u[k] + b * v[k])) as unknown as Point;
       const length = Math.hypot(...near);
       const direction = near.map((value) => value / length) as unknown as Point;
-      const worth = quickWorth(posedMesh(mesh, direction), limits, stance);
+      const worth = worthOf(direction);
       if (burden(worth, best) < burden(found.worth, best)) found = { up: direction, worth };
     }
   }

@@ -8,7 +8,7 @@ export interface Window {
 }
 
 /** Columns are laid as close as the pixel while a window takes no more than so many of them. */
-const MOST_COLUMNS = 1 << 17;
+export const MOST_COLUMNS = 1 << 17;
 
 /** The faces that lie over one place of the plate, from below: heights and facets, a facet that is left told by its complement. */
 export interface Column {
@@ -18,9 +18,9 @@ export interface Column {
 }
 
 /** How far apart columns lie over a window: a pixel, or more where the window is large. */
-function pitchOver({ min, max }: Window, pixelMm: number): number {
+function pitchOver({ min, max }: Window, pixelMm: number, most: number): number {
   const area = (max[0] - min[0]) * (max[1] - min[1]);
-  return Math.max(pixelMm, Math.sqrt(area / MOST_COLUMNS));
+  return Math.max(pixelMm, Math.sqrt(area / most));
 }
 
 /**
@@ -41,8 +41,9 @@ export class ZColumns {
     private readonly mesh: Mesh,
     window: Window,
     pixelMm: number,
+    most = MOST_COLUMNS,
   ) {
-    const pitchMm = pitchOver(window, pixelMm);
+    const pitchMm = pitchOver(window, pixelMm, most);
     this.x = gridOver(1, [window.min[0], window.max[0]], pitchMm);
     this.y = gridOver(0, [window.min[1], window.max[1]], pitchMm);
     this.head = new Int32Array(this.x.count * this.y.count).fill(-1);

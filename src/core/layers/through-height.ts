@@ -1,5 +1,5 @@
 import { boundsOf, type Mesh } from '@/core/mesh';
-import { type Column, type Window, ZColumns } from './columns';
+import { type Column, MOST_COLUMNS, type Window, ZColumns } from './columns';
 import { SpotKeeper, type ThinSpot } from './thinnest';
 
 /** Two bodies drawn into one another: they print as one. */
@@ -33,6 +33,7 @@ interface Options {
   readonly bodyOf: ArrayLike<number> | undefined;
   /** −1 where the whole part is inside out. */
   readonly sense: 1 | -1;
+  readonly mostColumns?: number;
 }
 
 /** Faces nearer than this are one, mm: two bodies drawn to touch. */
@@ -167,7 +168,7 @@ class ColumnReader {
 }
 
 function read(mesh: Mesh, window: Window, options: Options): { reader: ColumnReader; sharing: Sharing } {
-  const columns = new ZColumns(mesh, window, options.pixelMm);
+  const columns = new ZColumns(mesh, window, options.pixelMm, options.mostColumns);
   const sharing = new Sharing(columns.cellMm2);
   const reader = new ColumnReader(mesh, options, sharing);
   columns.each((column, x, y) => reader.take(column, x, y));
@@ -180,7 +181,7 @@ function measureOverlap(mesh: Mesh, key: string, rough: Shared, options: Options
     min: [rough.min[0] - pitch, rough.min[1] - pitch],
     max: [rough.max[0] + pitch, rough.max[1] + pitch],
   };
-  const finer = { ...options, pixelMm: options.pixelMm / 8 };
+  const finer = { ...options, pixelMm: options.pixelMm / 8, mostColumns: 4 * MOST_COLUMNS };
   const shared = read(mesh, window, finer).sharing.pairs.get(key) ?? rough;
   const { volume, momentX, momentY, momentZ } = shared;
   const [a, b] = key.split(' ').map(Number);
@@ -192,7 +193,7 @@ function measureOverlap(mesh: Mesh, key: string, rough: Shared, options: Options
 }
 
 /** So many pairs are measured closely; a heap of shells has more than anybody reads. */
-const MOST_MEASURED = 20;
+const MOST_MEASURED = 12;
 
 /**
  * Walls, gaps and overlaps along Z: thin floors, roofs over narrow gaps, copies stacked too near, bodies drawn into one

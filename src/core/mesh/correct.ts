@@ -1,5 +1,6 @@
 import type { FeatureKind } from '@/core/metrology';
 import type { FoundFeature } from './features';
+import { findCrossings, MOST_CROSSING_FACETS } from './crossings';
 import { boundsOf, facetVector, type Mesh } from './mesh';
 
 /** What a signature says that a whole part can be corrected for; lengths mm, shrinks as signed shares. */
@@ -29,8 +30,11 @@ export const CORRECT_DEFAULTS: CorrectOptions = Object.freeze({ onPlate: true, h
 
 export interface CorrectedMesh {
   readonly mesh: Mesh;
-  /** Facets whose normal turned by more than a right angle: walls thinner than the offset have crossed. */
-  readonly crossedFacets: number;
+  /**
+   * Facets that cut through another one and did not before, or turned over: a wall or a gap is thinner than the offset.
+   * undefined: too many facets to look for crossings, and none turned over.
+   */
+  readonly crossedFacets: number | undefined;
   /** Largest distance by which a vertex missed what its facets asked, mm: 0 on prismatic walls. */
   readonly worstMissMm: number;
 }
@@ -204,13 +208,23 @@ export function correctMesh(
   const drop = boundsOf(moved).min[2] - boundsOf(mesh.positions).min[2];
   for (let i = 2; i < moved.length; i += 3) moved[i] -= drop;
   const corrected: Mesh = { positions: moved, facets: mesh.facets };
-  let crossedFacets = 0;
-  for (let facet = 0; facet < mesh.facets.length / 3; facet++) {
-    const [before, after] = [facetVector(scaled, facet), facetVector(corrected, facet)];
-    const dot = before[0] * after[0] + before[1] * after[1] + before[2] * after[2];
-    if (Math.hypot(...before) > 0 && dot <= 0) crossedFacets++;
+  return { mesh: corrected, crossedFacets: countCrossed(scaled, corrected), worstMissMm };
+}
+
+/** Facets that turned over or cut through another one since. */
+function countCrossed(before: Mesh, after: Mesh): number | undefined {
+  const crossed = new Set<number>();
+  const count = before.facets.length / 3;
+  for (let facet = 0; facet < count; facet++) {
+    const [was, is] = [facetVector(before, facet), facetVector(after, facet)];
+    const dot = was[0] * is[0] + was[1] * is[1] + was[2] * is[2];
+    if (Math.hypot(...was) > 0 && dot <= 0) crossed.add(facet);
   }
-  return { mesh: corrected, crossedFacets, worstMissMm };
+  if (count > MOST_CROSSING_FACETS) return crossed.size === 0 ? undefined : crossed.size;
+  const known = new Set(findCrossings(before).map((pair) => pair.join()));
+  for (const pair of findCrossings(after))
+    if (!known.has(pair.join())) pair.forEach((facet) => crossed.add(facet));
+  return crossed.size;
 }
 
 /**

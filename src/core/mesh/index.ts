@@ -16,7 +16,9 @@ export {
   correctAndMeasure,
   correctAndProve,
   type CorrectedSize,
+  type CorrectionWanted,
   type MeasuredCorrection,
+  type ProvenSize,
 } from './re-measure';
 export { type MeshIssue, readMesh } from './read-mesh';
 export { LARGEST_FILE_BYTES, type Progress, readStl } from './read-stl';

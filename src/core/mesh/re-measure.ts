@@ -11,14 +11,15 @@ export interface AnchoredFeature {
   readonly anchorMm: Point;
 }
 
-/** Size of one feature before and after a correction, mm. */
+/** Size of one feature before and after a correction, and what was asked of it, mm. */
 export interface CorrectedSize {
   readonly id: number;
   readonly beforeMm: number;
   readonly afterMm: number;
+  readonly askedMm: number;
 }
 
-export interface MeasuredCorrection extends CorrectedMesh {
+export interface MeasuredCorrection extends ProvenCorrection {
   readonly sizes: readonly CorrectedSize[];
   readonly notFound: readonly { readonly id: number; readonly issue: MeasureIssue }[];
 }
@@ -40,10 +41,10 @@ function nearestVertex({ positions }: Mesh, place: Point): number {
  */
 export function correctAndMeasure(
   mesh: Mesh,
-  by: PartCorrection,
+  { by, onPlate = true }: CorrectionWanted,
   features: readonly AnchoredFeature[],
 ): MeasuredCorrection {
-  const corrected = correctMesh(mesh, by, { ...CORRECT_DEFAULTS, features: recognise(mesh) });
+  const corrected = correctAndProve(mesh, { by, onPlate });
   const sizes: CorrectedSize[] = [];
   const notFound: { id: number; issue: MeasureIssue }[] = [];
   for (const { id, kind, anchorMm } of features) {
@@ -53,7 +54,13 @@ export function correctAndMeasure(
     ) as unknown as Point;
     const before = measureFeature(mesh, kind, anchorMm);
     const after = measureFeature(corrected.mesh, kind, moved);
-    if (before.ok && after.ok) sizes.push({ id, beforeMm: before.value, afterMm: after.value });
+    if (before.ok && after.ok)
+      sizes.push({
+        id,
+        beforeMm: before.value,
+        afterMm: after.value,
+        askedMm: drawnFor(standing(kind, onPlate), before.value, by),
+      });
     else if (!before.ok) notFound.push({ id, issue: before.issue });
     else if (!after.ok) notFound.push({ id, issue: after.issue });
   }
@@ -65,14 +72,20 @@ function recognise(mesh: Mesh): readonly FoundFeature[] {
 }
 
 /** A recognised size before and after a correction, and what was asked of it, mm. */
-interface ProvenSize {
+export interface ProvenSize {
   readonly feature: FoundFeature;
   readonly askedMm: number;
   /** undefined: not found again. */
   readonly afterMm?: number;
 }
 
-interface ProvenCorrection extends CorrectedMesh {
+/** What a part is corrected for, and whether its lowest flat face stands on the plate; default: it does. */
+export interface CorrectionWanted {
+  readonly by: PartCorrection;
+  readonly onPlate?: boolean;
+}
+
+export interface ProvenCorrection extends CorrectedMesh {
   readonly proofs: readonly ProvenSize[];
 }
 
@@ -80,14 +93,14 @@ interface ProvenCorrection extends CorrectedMesh {
  * Corrects a mesh for all that is recognised on it and finds the same features again on the result. A wall between two
  * slots cannot have both its own size and theirs: it shows what it missed.
  */
-export function correctAndProve(mesh: Mesh, by: PartCorrection): ProvenCorrection {
+export function correctAndProve(mesh: Mesh, { by, onPlate = true }: CorrectionWanted): ProvenCorrection {
   const features = recognise(mesh);
-  const corrected = correctMesh(mesh, by, { ...CORRECT_DEFAULTS, features });
+  const corrected = correctMesh(mesh, by, { ...CORRECT_DEFAULTS, onPlate, features });
   const after = recognise(corrected.mesh);
   const proofs = features
     .filter(({ kind }) => kind.shape === 'flat' || kind.axis === 'XY')
     .map((feature): ProvenSize => {
-      const askedMm = drawnFor(feature.kind, feature.nominalMm, by);
+      const askedMm = drawnFor(standing(feature.kind, onPlate), feature.nominalMm, by);
       const sameFacet = feature.facets[0];
       const again = after.find(
         ({ sort, facets }) =>
@@ -96,6 +109,11 @@ export function correctAndProve(mesh: Mesh, by: PartCorrection): ProvenCorrectio
       return { feature, askedMm, ...(again === undefined ? {} : { afterMm: again.nominalMm }) };
     });
   return { ...corrected, proofs };
+}
+
+/** On supports no lower face stands on the plate. */
+function standing(kind: FeatureKind, onPlate: boolean): FeatureKind {
+  return onPlate || kind.base !== 'plate' ? kind : { ...kind, base: 'supported' };
 }
 
 /** Facets keep their numbers through a correction. */

@@ -1,5 +1,17 @@
 /** What a part touches or is claimed for; each asks for a caution. */
-export const CLAIMS = ['mains', 'skin', 'mouth', 'food', 'sterile', 'pressure', 'vehicle', 'heat'] as const;
+export const CLAIMS = [
+  'mains',
+  'skin',
+  'mouth',
+  'food',
+  'sterile',
+  'pressure',
+  'vehicle',
+  'heat',
+  'water',
+  'outdoors',
+  'children',
+] as const;
 export type Claim = (typeof CLAIMS)[number];
 
 /** Outcome of the acceptance test. */

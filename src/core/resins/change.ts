@@ -17,6 +17,8 @@ export type Change =
   | { readonly code: 'warmerRoom'; readonly toC?: number }
   | { readonly code: 'largerFeature'; readonly toMm: number }
   | { readonly code: 'otherLiquid' }
+  | { readonly code: 'otherPrinter' }
+  | { readonly code: 'keepDry' }
   | { readonly code: 'blendIt' }
   | { readonly code: 'nothing'; readonly requirement: Asked }
   | { readonly code: 'prove'; readonly by: 'bend' | 'break' | 'bath' | 'oven' | 'drop' }
@@ -75,6 +77,10 @@ function changeForFailure({ requirement, need, have }: Check): Change {
       return { code: 'largerFeature', toMm: have! };
     case 'wash':
       return { code: 'otherLiquid' };
+    case 'light':
+      return { code: 'otherPrinter' };
+    case 'water':
+      return { code: 'keepDry' };
     case 'alone':
       return { code: 'blendIt' };
     default:

@@ -15,6 +15,8 @@ export type Asked =
   | 'wash'
   | 'room'
   | 'feature'
+  | 'light'
+  | 'water'
   | `rated:${string}`;
 
 type CheckState = 'pass' | 'fails' | 'unknown';
@@ -110,9 +112,23 @@ function checkFeature(evidence: Evidence, featureMm: number, pixelMm: number | u
   return atMost('feature', featureMm, { ...exactly(least), quote: own.quote });
 }
 
+/** Light engines this near to the one a resin was made for cure it alike, nm. */
+const SAME_LIGHT_NM = 10;
+
+/** Is the printer's light one that the resin was made for? Not asked while either is unknown. */
+function checkLight({ sheet }: Evidence, lightNm: number | undefined): Check | undefined {
+  if (lightNm === undefined || sheet.lightNm === undefined || sheet.lightNm.length === 0) return undefined;
+  const away = sheet.lightNm.map((nm) => Math.abs(nm - lightNm));
+  const nearest = sheet.lightNm[away.indexOf(Math.min(...away))];
+  const check = atMost('light', SAME_LIGHT_NM, exactly(Math.min(...away)));
+  return { ...check, need: lightNm, have: nearest };
+}
+
 /** What a check needs of the printer; left out: judged by the resin alone. */
 export interface PrinterFacts {
   readonly pixelMm?: number;
+  /** Wavelength it cures with, nm. */
+  readonly lightNm?: number;
 }
 
 /**
@@ -144,6 +160,10 @@ export function checkResin(evidence: Evidence, wanted: Requirement, printer: Pri
   if (wanted.room_C !== null) checks.push(checkRoom(evidence, wanted.room_C));
   if (wanted.smallestFeature_mm !== null)
     checks.push(checkFeature(evidence, wanted.smallestFeature_mm, printer.pixelMm));
+  const light = checkLight(evidence, printer.lightNm);
+  if (light !== undefined) checks.push(light);
+  if (wanted.waterUptakeMax !== null)
+    checks.push(atMost('water', wanted.waterUptakeMax, evidence.of('waterUptake')));
   for (const claim of ratingsNeeded(wanted))
     checks.push(factual(`rated:${claim}`, sheet.rated?.includes(claim)));
   return checks;

@@ -37,8 +37,9 @@ export type CardStep =
       readonly liquid: WashLiquid;
       readonly minutes: number;
       readonly why: 'house' | 'sheet' | 'unstated';
+      readonly crevices: number;
     }
-  | { readonly step: 'dry'; readonly minutes: number }
+  | { readonly step: 'dry'; readonly minutes: number; readonly crevices: number }
   | {
       readonly step: 'supports';
       readonly at: 'green' | 'cured';
@@ -58,15 +59,34 @@ export type CardStep =
   | { readonly step: 'coat'; readonly for: readonly string[] };
 
 /** Usual times where a sheet states none, as shops keep them. */
-const USUAL = { shakeS: 60, washMin: 4, dryMin: 30, coolMin: 20 } as const;
+const USUAL = { shakeS: 60, coolMin: 20 } as const;
+
+/** What a liquid takes: solvents dissolve quickly and evaporate; water is slower at both. */
+const LIQUID_MINUTES: Readonly<Record<WashLiquid, { readonly wash: number; readonly dry: number }>> = {
+  alcohol: { wash: 4, dry: 20 },
+  washerFluid: { wash: 8, dry: 40 },
+  water: { wash: 5, dry: 60 },
+  soapyWater: { wash: 10, dry: 60 },
+};
+/** Hollows and joints hold liquid where no air moves: they take so many times as long to wash and to dry. */
+const CREVICES_TAKE = 2;
+
+/** What the part asks of its handling. */
+export interface PartFacts {
+  readonly claims?: readonly string[];
+  /** Hollows that keep liquid, narrow gaps and joints printed in place. */
+  readonly crevices?: number;
+}
 /** Claims whose part is coated before long use. */
 const COATED_FOR = ['skin', 'mouth', 'food'];
 
 /**
  * How to handle a resin from bottle to fit, by the house's schools where they are allowed by its sheet. Short cure is a
- * quarter of the way from floor to ceiling, long three quarters; with only one of them known it is that one.
+ * quarter of the way from floor to ceiling, long three quarters. With the floor alone it is the floor; with the ceiling
+ * alone it is half of it and said to be a guess, for at the ceiling a part is yellow and brittle.
  */
-export function processCard(resin: ResinFile, schools: Schools, claims: readonly string[] = []): CardStep[] {
+export function processCard(resin: ResinFile, schools: Schools, part: PartFacts = {}): CardStep[] {
+  const { claims = [], crevices = 0 } = part;
   const evidence = evidenceOf(resin);
   const value = (property: Parameters<typeof evidence.of>[0]) => evidence.of(property)?.value;
   const { washLiquids } = evidence.sheet;
@@ -76,6 +96,7 @@ export function processCard(resin: ResinFile, schools: Schools, claims: readonly
   const brittle = elongation === undefined ? undefined : elongation < BRITTLE_BELOW;
   const allowed = washLiquids === undefined || washLiquids.includes(schools.washWith);
   const liquid = allowed ? schools.washWith : (washLiquids[0] ?? schools.washWith);
+  const longer = crevices > 0 ? CREVICES_TAKE : 1;
   const steps: CardStep[] = [
     { step: 'shake', seconds: value('shake_s') ?? USUAL.shakeS, stated: value('shake_s') !== undefined },
   ];
@@ -85,10 +106,11 @@ export function processCard(resin: ResinFile, schools: Schools, claims: readonly
     {
       step: 'wash',
       liquid,
-      minutes: USUAL.washMin,
+      minutes: longer * LIQUID_MINUTES[liquid].wash,
       why: washLiquids === undefined ? 'unstated' : allowed ? 'house' : 'sheet',
+      crevices,
     },
-    { step: 'dry', minutes: USUAL.dryMin },
+    { step: 'dry', minutes: longer * LIQUID_MINUTES[liquid].dry, crevices },
   );
   const supports: CardStep = {
     step: 'supports',
@@ -118,6 +140,7 @@ export function processCard(resin: ResinFile, schools: Schools, claims: readonly
 }
 
 function cureMinutes(school: Schools['cure'], floorMin?: number, ceilingMin?: number): number | undefined {
-  if (floorMin === undefined || ceilingMin === undefined) return floorMin ?? ceilingMin;
+  if (ceilingMin === undefined) return floorMin;
+  if (floorMin === undefined) return ceilingMin / 2;
   return floorMin + (school === 'short' ? 0.25 : 0.75) * Math.max(0, ceilingMin - floorMin);
 }

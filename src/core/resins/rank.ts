@@ -157,6 +157,8 @@ const STEP: Readonly<Record<string, (check: Check) => number>> = {
   hardness: () => 10,
   room: () => 5,
   feature: ({ need }) => need,
+  water: ({ need }) => need,
+  light: () => 10,
 };
 
 /** Sum of the shortfalls of what fails, in steps; a plain no counts three, an unknown one. */

@@ -43,6 +43,8 @@ export interface Requirement {
   readonly washWith: readonly WashLiquid[];
   readonly room_C: number | null;
   readonly smallestFeature_mm: number | null;
+  /** Most water it may take up in a day, as a share: what stays wet swells out of its fit. */
+  readonly waterUptakeMax: number | null;
   readonly weights: Weights;
 }
 
@@ -70,6 +72,7 @@ export const NO_REQUIREMENT: Requirement = Object.freeze({
   washWith: [],
   room_C: null,
   smallestFeature_mm: null,
+  waterUptakeMax: null,
   weights: EVEN_WEIGHTS,
 });
 

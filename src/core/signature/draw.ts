@@ -7,6 +7,7 @@ import {
 } from '@/core/numerics';
 import type { FeatureKind, Limits } from '@/core/metrology';
 import type { Signature } from './estimate';
+import { heaviestNodes } from './heaviest-nodes';
 import { DRIFT_EDGE_SD_MM, DRIFT_SCALE_SD, driftRow } from './law';
 import { latentCovariance } from './node';
 import { latentSizes, predictOffset, predictSize, reachesBeyond, type SizeQuery } from './predict';
@@ -115,21 +116,8 @@ export function drawTarget(signature: Signature, target: Target, options: DrawOp
   return assessDrawn(signature, target, snapToLayers(drawn, target.kind, options.layerMm), options);
 }
 
-/** Grid nodes that carry 99.9 % of the weight are enough for a chance given to two decimals. */
-const WEIGHT_KEPT = 0.999;
 const LATTICE_POINTS = 4096;
 const LEAST_POINTS = 64;
-
-/** Keeps nodes by falling weight until `WEIGHT_KEPT` is reached. */
-function heaviestNodes(weights: Float64Array): number[] {
-  const order = [...weights.keys()].sort((a, b) => weights[b] - weights[a]);
-  let sum = 0;
-  return order.filter((node) => {
-    const wanted = sum < WEIGHT_KEPT;
-    if (wanted) sum += weights[node];
-    return wanted;
-  });
-}
 
 /**
  * Chance that one print of all drawn targets has every one in tolerance, their shared law and drift counted.

@@ -1,3 +1,4 @@
+export { chanceOfAllCopies } from './copies';
 export { predictCombination, type SizeTerm } from './combination';
 export {
   assessDrawn,

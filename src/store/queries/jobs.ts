@@ -8,6 +8,8 @@ import { resins } from '../schema/resins';
 
 export type Job = typeof jobs.$inferSelect;
 
+export type Printer = typeof printers.$inferSelect;
+
 export type Feature = typeof features.$inferSelect;
 
 export type Attempt = typeof attempts.$inferSelect;

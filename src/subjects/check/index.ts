@@ -4,4 +4,4 @@ export { judgeFinding } from './judge-finding';
 export { keepCheck, type LayersFound } from './keep-check';
 export { setStance } from './set-stance';
 export { type Turn, type TurnEffect, turnPart } from './turn-part';
-export { listVerdicts, settledOfCheck, viewCheck } from './view-check';
+export { countCrevices, listVerdicts, settledOfCheck, viewCheck } from './view-check';

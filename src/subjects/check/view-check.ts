@@ -44,10 +44,14 @@ function ladderGap(db: Db, profileId: number, direction: GapDirection): number |
   return rungs.length === 0 ? undefined : viewLadder(rungs).summary.recommendedMm;
 }
 
-/** Smallest detail that the sheet of a resin promises, mm. */
-function leastFeature(db: Db, resinId: number): number | undefined {
+/** Smallest detail that the sheet of a resin promises, and the support tip that it asks for, mm. */
+function detailOf(db: Db, resinId: number) {
   const shelved = findShelved(db, resinId);
-  return shelved === undefined ? undefined : evidenceOf(resinFile(shelved)).of('leastFeature_mm')?.value;
+  const evidence = shelved && evidenceOf(resinFile(shelved));
+  return {
+    leastFeatureMm: evidence?.of('leastFeature_mm')?.value,
+    tipMm: evidence?.of('supportTip_mm')?.value,
+  };
 }
 
 /** Directions in which the flat sizes of a job run, as they were typed. */
@@ -64,7 +68,7 @@ function limitsOfJob(db: Db, { job, profile }: JobView, rules: CheckRules): Chec
       layerMm: profile?.profile.layerMm ?? 0.05,
       layerSeconds: printer?.layerSeconds ?? undefined,
       rooms: printer?.rooms ?? {},
-      leastFeatureMm: profile === undefined ? undefined : leastFeature(db, profile.resin.id),
+      ...(profile === undefined ? {} : detailOf(db, profile.resin.id)),
       ladderGapMm: profile && ladderGap(db, profile.profile.id, 'plane'),
       ladderRoofMm: profile && ladderGap(db, profile.profile.id, 'height'),
       jointGapsMm: joints.map(({ gapMm, scale }) => gapMm * scale),
@@ -127,6 +131,24 @@ export function viewCheck(
     verdicts: part === undefined ? {} : verdictsOn(db, view.job.id, part.key),
     last: standingCheck(db, view, part),
   };
+}
+
+/** Findings of hollows and narrow gaps: where liquid stays in the part. */
+const CREVICES: readonly Finding['code'][] = [
+  'cup',
+  'trap',
+  'void',
+  'gapCloses',
+  'bodiesFuse',
+  'roofCloses',
+  'stackFuses',
+];
+
+/** Places of a part that hold liquid: what the check found of hollows and narrow gaps, and its joints printed in place. */
+export function countCrevices(db: Db, view: JobView): number {
+  const found = standingCheck(db, view, partOfJob(view))?.findings ?? [];
+  const hollows = found.filter(({ code }) => CREVICES.includes(code)).length;
+  return hollows + listJoints(db, view.job.id).length;
 }
 
 /** What was passed or waived before printing, on whatever file, oldest first; what was opened again is not told. */

@@ -138,7 +138,7 @@ function describeThroughHeight({ code, measured, limit = 0, atMm }: Finding): Fi
   }
 }
 
-function describeArea({ code, measured, limit = 0 }: Finding): FindingWords {
+function describeArea({ code, measured, limit = 0 }: Finding, tipMm?: number): FindingWords {
   switch (code) {
     case 'largeArea':
       return {
@@ -158,7 +158,7 @@ function describeArea({ code, measured, limit = 0 }: Finding): FindingWords {
       return {
         title: `${area(measured)} of one layer hang free`,
         does: 'Nothing holds it while it cures: it sags, grows thick below, or tears away.',
-        mend: 'Support it from below, tilt it beyond its angle, or print it the other way up.',
+        mend: `Support it from below${describeTip(tipMm)}, tilt it beyond its angle, or print it the other way up.`,
         changes: 'Supported faces grow below; the signature knows by how much where it was measured.',
       };
     case 'smallContact':
@@ -178,8 +178,11 @@ function describeArea({ code, measured, limit = 0 }: Finding): FindingWords {
   }
 }
 
+const describeTip = (tipMm: number | undefined) =>
+  tipMm === undefined ? '' : ` with tips of ${formatMm(tipMm, 2)} mm, as the resin’s sheet asks`;
+
 /** What one finding is, what it does, what to do, and what that changes. */
-export function describeFinding(finding: Finding): FindingWords {
+export function describeFinding(finding: Finding, tipMm?: number): FindingWords {
   const { code, measured } = finding;
   switch (code) {
     case 'tooLarge':
@@ -200,9 +203,9 @@ export function describeFinding(finding: Finding): FindingWords {
       };
     case 'island':
       return {
-        title: `Begins in the air: ${area(measured)}`,
-        does: 'Nothing holds its first layer: it stays on the film or floats in the vat, and the next print meets it.',
-        mend: `Support it there${place(finding.atMm)}, mirror the support on its twin, or turn the part.`,
+        title: `Starts in mid-air: ${area(measured)}`,
+        does: 'Nothing holds its first layer. It sticks to the film or floats in the vat, where the next print hits it.',
+        mend: `Support it there${place(finding.atMm)}${describeTip(tipMm)}, or turn the part.`,
         changes: 'One support more, and a mark to rub down.',
       };
     case 'cup':
@@ -219,7 +222,7 @@ export function describeFinding(finding: Finding): FindingWords {
     case 'stackFuses':
       return describeThroughHeight(finding);
     default:
-      return describeArea(finding);
+      return describeArea(finding, tipMm);
   }
 }
 

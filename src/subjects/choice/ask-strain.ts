@@ -3,6 +3,8 @@ import { elongationForPress, elongationForSnap } from '@/core/fits';
 import { fail, ok, type Result } from '@/core/result';
 import { type Db, queries, tables } from '@/store';
 import { bumpRevision, noteLedger } from '@/subjects/records';
+import type { Reopened } from '@/subjects/job/shared';
+import { reopenedResin, resinStanding } from './reopened-resin';
 import { dropOvertaken } from './drop-overtaken';
 import { requirementFromNeed } from './requirement-of';
 import type { ChoiceEntry } from './words-ledger';
@@ -13,14 +15,21 @@ export type StrainAsked =
   | { readonly kind: 'press'; readonly strain: number }
   | { readonly kind: 'snap'; readonly strain: number; readonly use: 'once' | 'repeated' };
 
+interface StrainKept {
+  /** Elongation at break that bears it, as a share. */
+  readonly elongation: number;
+  readonly opened: readonly Reopened[];
+}
+
 /** Hands a strain worked out under Fit to the choice of the resin, as the elongation at break that bears it. */
-export function askStrain(db: Db, jobId: number, asked: StrainAsked): Result<number, ChoiceIssue> {
+export function askStrain(db: Db, jobId: number, asked: StrainAsked): Result<StrainKept, ChoiceIssue> {
   const job = queries.findJob(db, jobId);
   if (job === undefined) return fail({ code: 'gone' });
   const before = requirementFromNeed(db, job);
   const elongation =
     asked.kind === 'press' ? elongationForPress(asked.strain) : elongationForSnap(asked.strain, asked.use);
   return db.transaction((tx) => {
+    const standing = resinStanding(tx, jobId);
     tx.update(tables.jobs)
       .set({ strainAsked: { ...job.strainAsked, [asked.kind]: elongation } })
       .where(eq(tables.jobs.id, jobId))
@@ -29,6 +38,6 @@ export function askStrain(db: Db, jobId: number, asked: StrainAsked): Result<num
     const { kind, strain } = asked;
     noteLedger<ChoiceEntry>(tx, jobId, 'fit', { code: 'strainAsked', kind, strain, elongation });
     bumpRevision(tx, jobId);
-    return ok(elongation);
+    return ok({ elongation, opened: reopenedResin(tx, jobId, standing) });
   });
 }

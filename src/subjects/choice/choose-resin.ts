@@ -1,7 +1,8 @@
 import { eq } from 'drizzle-orm';
 import { fail, ok, type Result } from '@/core/result';
 import { type Db, queries, tables } from '@/store';
-import { markOvertaken } from '@/subjects/job';
+import { refit, reopenedSince, standingOf } from '@/subjects/job';
+import type { Reopened } from '@/subjects/job/shared';
 import { createProfile } from '@/subjects/printing';
 import { bumpRevision, noteLedger } from '@/subjects/records';
 import type { ChoiceEntry } from './words-ledger';
@@ -16,17 +17,22 @@ interface ResinPick {
   readonly reason: string;
 }
 
+export interface ResinChosen {
+  readonly name: string;
+  readonly opened: readonly Reopened[];
+}
+
 /**
  * Chooses a resin on a printer for a job: the profile that is there is taken, or one is made, unmeasured. Sizes drawn for
  * another process are open again.
  */
-export function chooseResin(db: Db, jobId: number, pick: ResinPick): Result<string, ChoiceIssue> {
+export function chooseResin(db: Db, jobId: number, pick: ResinPick): Result<ResinChosen, ChoiceIssue> {
   const job = queries.findJob(db, jobId);
   const resin = queries.findResin(db, pick.resinId)?.resin;
   const { printers } = tables;
   const printer = db.select().from(printers).where(eq(printers.id, pick.printerId)).get();
   if (job === undefined || resin === undefined || printer === undefined) return fail({ code: 'gone' });
-  const found = viewChoice(db, job).ranked.find((each) => each.resin === resin.name);
+  const found = viewChoice(db, job, printer).ranked.find((each) => each.resin === resin.name);
   return db.transaction((tx) => {
     const known = queries
       .listProfiles(tx)
@@ -43,7 +49,7 @@ export function chooseResin(db: Db, jobId: number, pick: ResinPick): Result<stri
           })
         : ok(known.profile.id);
     if (!made.ok) return fail({ code: 'gone' });
-    const moved = job.profileId !== made.value && queries.listAttempts(tx, jobId).length > 0;
+    const standing = standingOf(tx, jobId);
     tx.update(tables.jobs)
       .set({
         profileId: made.value,
@@ -51,7 +57,8 @@ export function chooseResin(db: Db, jobId: number, pick: ResinPick): Result<stri
       })
       .where(eq(tables.jobs.id, jobId))
       .run();
-    if (moved) markOvertaken(tx, jobId);
+    refit(tx, jobId);
+    const opened = reopenedSince(tx, jobId, standing);
     const entry: ChoiceEntry = {
       code: 'resinChosen',
       resin: resin.name,
@@ -61,6 +68,6 @@ export function chooseResin(db: Db, jobId: number, pick: ResinPick): Result<stri
     };
     noteLedger(tx, jobId, 'resin', entry);
     bumpRevision(tx, jobId);
-    return ok(resin.name);
+    return ok({ name: resin.name, opened });
   });
 }

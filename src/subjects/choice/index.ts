@@ -7,3 +7,4 @@ export { requirementFromNeed, requirementOf } from './requirement-of';
 export { saveRequirement } from './save-requirement';
 export { type Choice, verdictOfJob, viewChoice } from './view-choice';
 export { explainChoice, reasonsOf, type ResinReasons } from './view-reasons';
+export { reopenedResin, type ResinStanding, resinStanding } from './reopened-resin';

@@ -30,6 +30,7 @@ export const requirementForm = z
     rated: textField('Must be rated for, parted by commas', { optional: true, limit: 200 }),
     ...tickFields('wash', WASH_LIQUIDS, describeLiquid),
     room_C: numberOrNull('Room temperature', 'temperature', { low: -20, high: 60 }),
+    waterPercent: numberOrNull('Water uptake in a day, at most', 'percent', { low: 0, high: 50 }),
     smallestFeature_mm: numberOrNull('Smallest feature', 'length', { low: 0.01, high: 50 }),
     ...(Object.fromEntries(
       CRITERIA.map((each) => [
@@ -54,6 +55,7 @@ export const requirementForm = z
     washWith: ticked(form, 'wash', WASH_LIQUIDS),
     room_C: form.room_C,
     smallestFeature_mm: form.smallestFeature_mm,
+    waterUptakeMax: form.waterPercent === null ? null : form.waterPercent / 100,
     weights: Object.fromEntries(
       CRITERIA.map((criterion) => [criterion, form[`weight_${criterion}`]]),
     ) as unknown as Weights,

@@ -37,6 +37,7 @@ const requirementJson = z
     margin_K: z.number().min(0).max(200).default(15),
     washWith: z.array(z.enum(WASH_LIQUIDS)).default([]),
     room_C: number,
+    waterUptakeMax: finite.min(0).max(1).nullable().default(null),
     smallestFeature_mm: finite.positive().nullable().default(null),
     weights: z
       .object(

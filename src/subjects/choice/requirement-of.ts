@@ -13,6 +13,9 @@ const RATED_CLAIMS: Partial<Record<Claim, string>> = {
   heat: 'flame',
 };
 
+/** What a part that stays wet may take up in a day, as a share: with more it swells out of an ordinary fit. */
+const WET_UPTAKE = 0.015;
+
 /** What the need, the fits and the house ask of the resin, before anything was added under Resin. */
 export function requirementFromNeed(db: Db, job: queries.Job): Requirement {
   const { liquids, roomC } = readHouseRules(db);
@@ -22,6 +25,7 @@ export function requirementFromNeed(db: Db, job: queries.Job): Requirement {
     serviceMax_C: job.hottestC,
     strainMax: strains.length === 0 ? null : Math.max(...strains),
     claims: job.claims.flatMap((claim) => RATED_CLAIMS[claim] ?? []),
+    waterUptakeMax: job.claims.includes('water') ? WET_UPTAKE : null,
     washWith: liquids,
     room_C: roomC ?? null,
   };

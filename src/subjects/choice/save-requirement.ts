@@ -3,11 +3,17 @@ import { findRequirementIssue, type Requirement } from '@/core/resins';
 import { fail, ok, type Result } from '@/core/result';
 import { type Db, queries, tables } from '@/store';
 import { bumpRevision } from '@/subjects/records';
+import type { Reopened } from '@/subjects/job/shared';
+import { reopenedResin, resinStanding } from './reopened-resin';
 import { requirementFromNeed, same } from './requirement-of';
 import type { ChoiceIssue } from './words-requirement';
 
 /** Keeps what is asked of the resin; only what differs from the need is kept, so that the need goes on counting. */
-export function saveRequirement(db: Db, jobId: number, wanted: Requirement): Result<void, ChoiceIssue> {
+export function saveRequirement(
+  db: Db,
+  jobId: number,
+  wanted: Requirement,
+): Result<readonly Reopened[], ChoiceIssue> {
   const job = queries.findJob(db, jobId);
   if (job === undefined) return fail({ code: 'gone' });
   const issue = findRequirementIssue(wanted);
@@ -16,10 +22,11 @@ export function saveRequirement(db: Db, jobId: number, wanted: Requirement): Res
   const own = Object.fromEntries(
     Object.entries(wanted).filter(([field, value]) => !same(value, base[field as keyof Requirement])),
   ) as Partial<Requirement>;
-  if (same(own, job.requirement)) return ok(undefined);
+  if (same(own, job.requirement)) return ok([]);
   return db.transaction((tx) => {
+    const standing = resinStanding(tx, jobId);
     tx.update(tables.jobs).set({ requirement: own }).where(eq(tables.jobs.id, jobId)).run();
     bumpRevision(tx, jobId);
-    return ok(undefined);
+    return ok(reopenedResin(tx, jobId, standing));
   });
 }

@@ -17,11 +17,11 @@ interface BenchFacts {
   readonly costs: CostFacts;
 }
 
-function factsOfBench(db: Db, pixelMm: number | undefined): BenchFacts {
+function factsOfBench(db: Db, printer: queries.Printer | undefined): BenchFacts {
   const vats = listVats(db);
   const { changeoverMl } = readHouseRules(db);
   return {
-    printer: { pixelMm },
+    printer: { pixelMm: printer?.pixelMm ?? undefined, lightNm: printer?.lightNm ?? undefined },
     costs: { ...COST_FACTS, changeoverMl, inVat: vats.flatMap(({ resin }) => resin ?? []) },
   };
 }
@@ -32,14 +32,19 @@ export interface Choice {
   readonly shelf: readonly queries.ShelvedResin[];
 }
 
-/** The whole shelf held against a job; `pixelMm` is that of its printer. */
-export function viewChoice(db: Db, job: queries.Job, pixelMm?: number): Choice {
+/** The printer of a job's profile. */
+export function printerOf(db: Db, { profileId }: queries.Job): queries.Printer | undefined {
+  return profileId === null ? undefined : queries.findProfile(db, profileId)?.printer;
+}
+
+/** The whole shelf held against a job on a printer: on its own unless another is named. */
+export function viewChoice(db: Db, job: queries.Job, printer = printerOf(db, job)): Choice {
   const shelf = queries.listShelf(db);
   const requirement = requirementOf(db, job);
   return {
     requirement,
     shelf,
-    ranked: rankResins(shelf.map(resinFile), requirement, factsOfBench(db, pixelMm)),
+    ranked: rankResins(shelf.map(resinFile), requirement, factsOfBench(db, printer)),
   };
 }
 
@@ -49,6 +54,5 @@ export function verdictOfJob(db: Db, job: queries.Job): Ranked | undefined {
   const row = queries.findProfile(db, job.profileId);
   const found = row && queries.findResin(db, row.resin.id);
   if (row === undefined || found === undefined) return undefined;
-  const { printer, costs } = factsOfBench(db, row.printer.pixelMm ?? undefined);
-  return rankResins([resinFile(found)], requirementOf(db, job), { printer, costs })[0];
+  return rankResins([resinFile(found)], requirementOf(db, job), factsOfBench(db, row.printer))[0];
 }

@@ -26,8 +26,7 @@ export function reasonsOf(ranked: Ranked, file: ResinFile, requirement: Requirem
 export function explainChoice(db: Db, jobId: number, resinId: number): ResinReasons | undefined {
   const job = queries.findJob(db, jobId);
   if (job === undefined) return undefined;
-  const profile = job.profileId === null ? undefined : queries.findProfile(db, job.profileId);
-  const { shelf, ranked, requirement } = viewChoice(db, job, profile?.printer.pixelMm ?? undefined);
+  const { shelf, ranked, requirement } = viewChoice(db, job);
   const shelved = shelf.find(({ resin }) => resin.id === resinId);
   const found = ranked.find(({ resin }) => resin === shelved?.resin.name);
   return shelved === undefined || found === undefined

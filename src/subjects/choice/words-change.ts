@@ -35,6 +35,10 @@ export function describeChange(change: Change): string {
         : `a room, or resin warmed, to ${round(change.toC)} °C`;
     case 'largerFeature':
       return `no feature under ${formatMm(change.toMm)} mm`;
+    case 'otherPrinter':
+      return 'print it on a printer with the light it was made for';
+    case 'keepDry':
+      return 'coat the part, or allow the fit for the swelling after a day in water';
     case 'otherLiquid':
       return 'a wash liquid that its sheet names';
     case 'blendIt':

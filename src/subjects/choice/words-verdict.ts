@@ -49,6 +49,10 @@ export function describeAsked(asked: Asked): string {
       return 'room temperature';
     case 'feature':
       return 'smallest feature';
+    case 'light':
+      return 'light of the printer';
+    case 'water':
+      return 'water uptake';
     default:
       return `rated for ${nameOfClaim(asked)}`;
   }
@@ -72,6 +76,10 @@ function formatChecked(check: Pick<Check, 'requirement' | 'quote' | 'need'>, val
       return check.need > 100 ? formatProperty('viscosity_mPas', value) : `${plain(value)} °C`;
     case 'feature':
       return formatProperty('leastFeature_mm', value);
+    case 'light':
+      return `${plain(value)} nm`;
+    case 'water':
+      return formatProperty('waterUptake', value);
     default:
       return value >= 1 ? 'yes' : 'no';
   }
@@ -103,6 +111,10 @@ function failedSentence(check: Check): string {
       return need > 100
         ? `is too thick in this room: ${has}, over ${needs}`
         : `wants a room of ${needs}, this one has ${has}`;
+    case 'light':
+      return `was made for light of ${has}, this printer cures with ${needs}`;
+    case 'water':
+      return `takes up ${has} of water in a day, at most ${needs} is allowed`;
     case 'feature':
       return `resolves ${has}, the smallest feature is ${needs}`;
     default:
@@ -134,6 +146,8 @@ function unknownSentence(check: Check): string {
       return 'neither its least room temperature nor its viscosity there is known';
     case 'feature':
       return 'its least feature is unknown';
+    case 'water':
+      return 'its water uptake is unknown';
     default:
       return `nobody states whether it is rated for ${nameOfClaim(requirement)}`;
   }

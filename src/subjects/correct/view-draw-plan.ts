@@ -1,5 +1,11 @@
 import { assessFit, drawFit, type DrawnFit, type FitTarget } from '@/core/fits';
-import { jointChance, type ParameterName, rankNextReadings, type ReadingGain } from '@/core/signature';
+import {
+  chanceOfAllCopies,
+  jointChance,
+  type ParameterName,
+  rankNextReadings,
+  type ReadingGain,
+} from '@/core/signature';
 import { featureIdOf, printKey, queries, targetOf } from '@/store';
 import { drawOptions, type JobView } from '@/subjects/job';
 import type { LearnedSignature } from '@/subjects/printing';
@@ -18,6 +24,8 @@ export interface DrawPlan {
   /** Chance that one print has every feature in tolerance. */
   readonly joint: number;
   readonly jointUnchanged?: number;
+  /** Chance that all the copies wanted have every feature in tolerance; undefined where one is wanted. */
+  readonly allCopies?: number;
   /** Which reading would narrow the next print most, best first. */
   readonly nextReadings: readonly ReadingGain[];
 }
@@ -59,13 +67,12 @@ export function planDraw(view: JobView): DrawPlan | undefined {
   const asLast = lines.flatMap(({ lastDrawnMm }, i) =>
     lastDrawnMm === undefined ? [] : { target: targets[i], drawMm: lastDrawnMm },
   );
+  const drawn = lines.map(({ next }, i) => ({ target: targets[i], drawMm: next.drawMm }));
+  const { quantity } = view.job;
   return {
     lines,
-    joint: jointChance(
-      signature,
-      lines.map(({ next }, i) => ({ target: targets[i], drawMm: next.drawMm })),
-      options,
-    ),
+    joint: jointChance(signature, drawn, options),
+    allCopies: quantity > 1 ? chanceOfAllCopies(signature, drawn, quantity, options) : undefined,
     jointUnchanged: asLast.length === lines.length ? jointChance(signature, asLast, options) : undefined,
     nextReadings: rankNextReadings(signature, targets, candidatesOf(view, learned)),
   };

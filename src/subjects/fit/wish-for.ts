@@ -3,7 +3,8 @@ import { type ClearanceBand, isoFit, type Ruin, type Wish, wishedClearance } fro
 import { fail, ok, type Result } from '@/core/result';
 import { optionOf, SHEETS } from '@/core/sheets';
 import { type Db, queries, tables } from '@/store';
-import { keepMateBody, type MateInput, refit, wishGround } from '@/subjects/job';
+import { keepMateBody, type MateInput, refit, reopenedSince, standingOf, wishGround } from '@/subjects/job';
+import type { Reopened } from '@/subjects/job/shared';
 import { bumpRevision, noteLedger } from '@/subjects/records';
 import type { FitEntry } from './words-ledger';
 import type { WishIssue } from './words-issues';
@@ -42,11 +43,23 @@ function noteOnSheet(db: Db, job: queries.Job, mateId: number, wished: WishInput
     .run();
 }
 
+/** What became of a wish that was kept. */
+export interface WishKept {
+  /** The mate, where it was never measured: the limits follow once it is. */
+  readonly unmeasured?: string;
+  readonly opened: readonly Reopened[];
+}
+
 /**
  * Names what should happen where a feature meets its mate; its target and limits follow. With a mate that was never
- * measured the wish is kept and `mateUnmeasured` comes back: the limits stay what they were until it has a size.
+ * measured the wish is kept and the mate's name comes back: the limits stay what they were until it has a size.
  */
-export function wishFor(db: Db, jobId: number, featureId: number, input: WishInput): Result<void, WishIssue> {
+export function wishFor(
+  db: Db,
+  jobId: number,
+  featureId: number,
+  input: WishInput,
+): Result<WishKept, WishIssue> {
   const job = queries.findJob(db, jobId);
   const feature = queries.listFeatures(db, jobId).find(({ id }) => id === featureId);
   if (job === undefined || feature === undefined) return fail({ code: 'gone' });
@@ -58,6 +71,7 @@ export function wishFor(db: Db, jobId: number, featureId: number, input: WishInp
   if (band.value !== undefined && !(band.value.lowMm < band.value.highMm))
     return fail({ code: 'clearanceCrossed' });
   return db.transaction((tx) => {
+    const standing = standingOf(tx, jobId);
     const mateId = keepMateBody(tx, jobId, input.mate);
     tx.update(tables.features)
       .set({
@@ -74,7 +88,7 @@ export function wishFor(db: Db, jobId: number, featureId: number, input: WishInp
     noteOnSheet(tx, job, mateId, { ...input, clearance: band.value });
     if (sizeMm === undefined) {
       bumpRevision(tx, jobId);
-      return fail({ code: 'mateUnmeasured', name: input.mate.name });
+      return ok({ unmeasured: input.mate.name, opened: reopenedSince(tx, jobId, standing) });
     }
     refit(tx, jobId);
     bumpRevision(tx, jobId);
@@ -89,6 +103,6 @@ export function wishFor(db: Db, jobId: number, featureId: number, input: WishInp
       lowMm,
       highMm,
     });
-    return ok(undefined);
+    return ok({ opened: reopenedSince(tx, jobId, standing) });
   });
 }

@@ -1,13 +1,13 @@
 import type { IsoFitIssue } from '@/core/fits';
+import { describeReopened, type Reopened } from '@/subjects/job/shared';
 import { GONE_WORDS } from '@/subjects/language/shared';
 import { describeIsoIssue } from './words-fit';
 
-/** Why a wish does not stand, or not yet. */
+/** Why a wish was not kept. */
 export type WishIssue =
   | { readonly code: 'gone' }
   | { readonly code: 'pitchHasNoMate' }
   | { readonly code: 'clearanceCrossed' }
-  | { readonly code: 'mateUnmeasured'; readonly name: string }
   | { readonly code: 'iso'; readonly issue: IsoFitIssue };
 
 export function describeWishIssue(issue: WishIssue): string {
@@ -18,9 +18,21 @@ export function describeWishIssue(issue: WishIssue): string {
       return 'a distance between centres meets nothing: wish at the holes or pins themselves.';
     case 'clearanceCrossed':
       return 'the least clearance must lie below the most; negative is interference.';
-    case 'mateUnmeasured':
-      return `the wish is kept, but “${issue.name}” was never measured, so there is nothing to take the clearance from. Measure it and type its size, or read it on a measuring sheet.`;
     case 'iso':
       return describeIsoIssue(issue.issue);
   }
+}
+
+interface WishKept {
+  readonly unmeasured?: string;
+  readonly opened: readonly Reopened[];
+}
+
+/** What follows from a wish that was kept. */
+export function describeWishKept({ unmeasured, opened }: WishKept): string {
+  const follows =
+    unmeasured === undefined
+      ? 'Kept. Its target and limits follow from it.'
+      : `Kept. “${unmeasured}” has no size yet: measure it and type its size, or read it on a measuring sheet. The target and limits then follow.`;
+  return `${follows} ${describeReopened(opened)}`.trim();
 }

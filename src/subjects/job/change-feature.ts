@@ -7,6 +7,7 @@ import { type FeatureInput, featureValues, findInputIssue, keepMate } from './fe
 import type { JobIssue } from './words-issues';
 import { NO_WISH } from './limits-of-wish';
 import { refit } from './refit-job';
+import { reopenedSince, standingOf } from './reopened';
 import { viewJob } from './view-job';
 import type { FeatureView } from './view-print';
 import type { JobEntry } from './words-ledger';
@@ -57,7 +58,8 @@ export function changeFeature(
   if (issue !== undefined) return fail(issue);
   if (wanted.drawnMm !== undefined && !(wanted.drawnMm > 0)) return fail({ code: 'notPositive' });
   const before = viewOf(db, jobId, featureId);
-  const changed = db.transaction((tx) => {
+  const { changed, opened } = db.transaction((tx) => {
+    const standing = standingOf(tx, jobId);
     const mateId = keepMate(tx, jobId, wanted);
     const values = featureValues(wanted);
     // Limits typed by hand stand in place of a wish; a mate that was measured anew moves those of its wish.
@@ -79,8 +81,8 @@ export function changeFeature(
     }
     bumpRevision(tx, jobId);
     noteLedger<JobEntry>(tx, jobId, 'need', { code: 'featureChanged', name: wanted.name });
-    return evidenceChanged(tx, { jobId });
+    return { opened: reopenedSince(tx, jobId, standing), changed: evidenceChanged(tx, { jobId }) };
   });
   keepSignatures(db, changed);
-  return ok({ before, after: viewOf(db, jobId, featureId) });
+  return ok({ before, after: viewOf(db, jobId, featureId), opened });
 }

@@ -26,6 +26,7 @@ export { notePrint } from './note-print';
 export { placeFeature } from './place-feature';
 export { limitsOffered, refit, takeOverClasses } from './refit-job';
 export { removeFeature } from './remove-feature';
+export { reopenedSince, type Standing, standingOf } from './reopened';
 export { type NewAttempt, startAttempt } from './start-attempt';
 export { isJob, type JobView, viewJob } from './view-job';
 export { type JobPart, basePartOfJob, partOfJob } from './view-part';

@@ -3,4 +3,5 @@ export { formatTargetsCsv, parseTargetsCsv } from './input-targets-csv';
 export { describeFeatureEffect } from './words-feature-effect';
 export { CHANGED_ELSEWHERE_WORDS, describeJobIssue, describeStartIssue } from './words-issues';
 export { describeJobEntry, type JobEntry } from './words-ledger';
+export { describeReopened, type Reopened } from './words-reopened';
 export { describeMaterial, describeRuin, describeWish } from './words-wish';

@@ -39,9 +39,11 @@ export function startAttempt(db: Db, view: JobView, wanted: NewAttempt): Result<
       })
       .returning()
       .get();
+    const sizesMm: number[] = [];
     for (const feature of view.features) {
       const before = last?.drawn.find(({ featureId }) => featureId === feature.id)?.drawnMm;
       const drawnMm = roundDrawn(wanted.drawnMm.get(feature.id) ?? before ?? feature.targetMm);
+      sizesMm.push(drawnMm);
       const { predictedMm, sdMm, inTolerance } = assessFit(
         learned.signature,
         targetOf(feature, view.mates),
@@ -62,7 +64,7 @@ export function startAttempt(db: Db, view: JobView, wanted: NewAttempt): Result<
     noteLedger<JobEntry>(tx, job.id, 'correct', {
       code: 'attemptDrawn',
       number,
-      sizesMm: view.features.map(({ id, targetMm }) => roundDrawn(wanted.drawnMm.get(id) ?? targetMm)),
+      sizesMm,
       reason: wanted.reason.trim(),
       readingCount: learned.readingCount,
     });

@@ -1,4 +1,5 @@
 import type { SizeEstimate, Verdict } from '@/core/metrology';
+import type { Reopened } from './words-reopened';
 import { describeVerdict, formatMm } from '@/subjects/language/shared';
 
 interface Judged {
@@ -10,10 +11,14 @@ interface Judged {
 export interface FeatureEffect {
   readonly before?: Judged;
   readonly after?: Judged;
+  readonly opened: readonly Reopened[];
 }
 
 /** The effect of a change in a sentence. */
-export function describeFeatureEffect(name: string, { before, after }: FeatureEffect): string {
+export function describeFeatureEffect(
+  name: string,
+  { before, after }: Pick<FeatureEffect, 'before' | 'after'>,
+): string {
   if (after?.size === undefined || after.verdict === undefined) return `${name} changed.`;
   const now = `${formatMm(after.size.sizeMm, 3)} mm, ${describeVerdict(after.verdict)}`;
   if (before?.size === undefined || before.verdict === undefined)

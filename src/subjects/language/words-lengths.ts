@@ -16,9 +16,9 @@ export function formatSigned(valueMm: number, digits = 2): string {
 
 /** A chance: never a flat 0 or 1. */
 export function formatChance(chance: number): string {
-  if (chance < 0.005) return '< 0.01';
-  if (chance > 0.995) return '> 0.99';
-  return chance.toFixed(2);
+  if (chance < 0.005) return '< 1 %';
+  if (chance > 0.995) return '> 99 %';
+  return `${Math.round(100 * chance)} %`;
 }
 
 const QUANTITY_NAMES: Readonly<Record<Quantity, string>> = {

@@ -3,15 +3,20 @@ import { directionOfSide, type Side, sideOfDirection } from '@/core/findings';
 import type { Point } from '@/core/mesh';
 import type { DecisionRule, PartState } from '@/core/metrology';
 import type { Claim } from '@/core/need';
-import type { Ranked } from '@/core/resins';
 import { fail, ok, type Result } from '@/core/result';
 import { type Db, queries, tables } from '@/store';
-import { dropOvertaken, requirementFromNeed, verdictOfJob } from '@/subjects/choice';
-import { markOvertaken, refit } from '@/subjects/job';
+import {
+  dropOvertaken,
+  reopenedResin,
+  requirementFromNeed,
+  type ResinStanding,
+  resinStanding,
+} from '@/subjects/choice';
+import { refit, reopenedSince, type Standing, standingOf } from '@/subjects/job';
+import type { Reopened } from '@/subjects/job/shared';
 import { noteLedger } from '@/subjects/records';
 import { standingAnswer } from './view-answers';
 import type { NeedEntry } from './words-ledger';
-import type { Reopened } from './words-reopened';
 import type { NeedIssue } from './words-issues';
 
 export interface NeedChange {
@@ -37,14 +42,6 @@ export interface NeedChange {
   readonly revision: number;
 }
 
-/** A resin that did pass and no longer does is no longer chosen. */
-function reopenResin(db: Db, job: queries.Job, before: Ranked | undefined): Reopened[] {
-  const after = verdictOfJob(db, queries.findJob(db, job.id)!);
-  if (before?.verdict !== 'passes' || after === undefined || after.verdict === 'passes') return [];
-  db.update(tables.jobs).set({ resinChosenId: null }).where(eq(tables.jobs.id, job.id)).run();
-  return [{ code: 'resin', name: after.resin }];
-}
-
 /** Directions of the seen sides; those of a tilted part stay what they are while the same sides are meant. */
 function directionsOf(sides: readonly Side[], { seenDirections }: queries.Job): readonly Point[] {
   return sides.map(
@@ -55,20 +52,17 @@ function directionsOf(sides: readonly Side[], { seenDirections }: queries.Job): 
 
 interface Before {
   readonly answered: boolean;
-  readonly resin: Ranked | undefined;
+  readonly resin: ResinStanding;
+  readonly standing: Standing;
 }
 
-function reopen(db: Db, job: queries.Job, wanted: NeedChange, { answered, resin }: Before): Reopened[] {
-  const opened: Reopened[] = reopenResin(db, job, resin);
-  const moved = refit(db, job.id);
-  if (moved.length > 0) opened.push({ code: 'fits', names: moved });
-  if (answered && job.acceptance !== wanted.acceptance) opened.push({ code: 'acceptance' });
-  const attempt = queries.listAttempts(db, job.id).at(-1);
-  const otherProcess = (job.profileId ?? undefined) !== wanted.profileId;
-  if (attempt !== undefined && (otherProcess || moved.length > 0)) {
-    opened.push({ code: 'drawn', attempt: attempt.number });
-    markOvertaken(db, job.id);
-  }
+function reopen(db: Db, job: queries.Job, wanted: NeedChange, before: Before): Reopened[] {
+  refit(db, job.id);
+  const opened: Reopened[] = [
+    ...reopenedResin(db, job.id, before.resin),
+    ...reopenedSince(db, job.id, before.standing),
+  ];
+  if (before.answered && job.acceptance !== wanted.acceptance) opened.push({ code: 'acceptance' });
   if (opened.length > 0) noteLedger<NeedEntry>(db, job.id, 'need', { code: 'needReopened', opened });
   return opened;
 }
@@ -87,7 +81,11 @@ export function changeNeed(
   if (job.revision !== wanted.revision) return fail({ code: 'changedElsewhere' });
   const { revision, seenSides, ...values } = wanted;
   return db.transaction((tx) => {
-    const before = { answered: standingAnswer(tx, job) !== undefined, resin: verdictOfJob(tx, job) };
+    const before = {
+      answered: standingAnswer(tx, job) !== undefined,
+      resin: resinStanding(tx, jobId),
+      standing: standingOf(tx, jobId),
+    };
     const askedBefore = requirementFromNeed(tx, job);
     tx.update(tables.jobs)
       .set({

@@ -2,4 +2,3 @@ export { answerForm, claimFieldName, FIT_STATES, needForm, sideFieldName, pictur
 export { describeAnswerIssue, describeNeedIssue, describePictureIssue } from './words-issues';
 export { describeNeedEntry, type NeedEntry } from './words-ledger';
 export { describeAcceptanceTest, describeAnswer, describeClaim, describeOrigin } from './words-need';
-export { describeReopened } from './words-reopened';

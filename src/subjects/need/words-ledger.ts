@@ -2,7 +2,7 @@ import type { DecisionRule } from '@/core/metrology';
 import type { Answer } from '@/core/need';
 import { describeRule } from '@/subjects/language/shared';
 import type { LedgerWords } from '@/subjects/records/shared';
-import type { Reopened } from './words-reopened';
+import type { Reopened } from '@/subjects/job/shared';
 
 /** What is decided of what a job is for. */
 export type NeedEntry =
@@ -21,6 +21,8 @@ function shortly(each: Reopened): string {
       return `${each.name} no longer passes`;
     case 'drawn':
       return `attempt ${each.attempt} was drawn before`;
+    case 'check':
+      return 'the check is open again';
   }
 }
 

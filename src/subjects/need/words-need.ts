@@ -42,6 +42,21 @@ const CLAIM_WORDS: Readonly<Record<Claim, ClaimWords>> = {
     caution:
       'A part that steers, brakes or carries must not be a print. For the rest: heat in a parked vehicle, vibration and rules of approval come first.',
   },
+  water: {
+    label: 'stays wet or under water',
+    caution:
+      'Cured resin takes up water, swells and softens. Choose one of low uptake, coat it, and measure a spare after a week in water. Not for drinking water.',
+  },
+  outdoors: {
+    label: 'used outdoors',
+    caution:
+      'Sun and frost make cured resin yellow and brittle within months. Paint it, look it over each season, and do not hang anything from it that may fall on someone.',
+  },
+  children: {
+    label: 'within reach of children',
+    caution:
+      'Small parts are swallowed and brittle ones break sharp. A printed part is not a certified toy: keep it away from children unless your local toy rules are met.',
+  },
   heat: {
     label: 'near a flame or a hot surface',
     caution:

@@ -26,6 +26,23 @@ export function describeCardReason(step: CardStep): string | undefined {
   }
 }
 
+/** Why it takes longer than usual. */
+function describeCrevices(count: number): string {
+  if (count === 0) return '';
+  return `. Twice the usual time, for ${count === 1 ? 'a hollow or narrow gap' : `${count} hollows and narrow gaps`} of this part`;
+}
+
+function describeSupports({ brittle, tipMm, at }: Extract<CardStep, { step: 'supports' }>) {
+  const how =
+    brittle === true
+      ? 'brittle: nip tip by tip and hold the part'
+      : brittle === false
+        ? 'tough: cut, do not tear'
+        : 'its elongation at break is unknown: treat it as brittle';
+  const tip = tipMm === undefined ? '' : `tips of ${formatMm(tipMm)} mm; `;
+  return { title: 'Supports off', text: `${SIDE_WORDS[at]}; ${tip}${how}` };
+}
+
 /** A step of the process card: what to do. */
 export function describeCardStep(step: CardStep): { readonly title: string; readonly text: string } {
   switch (step.step) {
@@ -47,29 +64,25 @@ export function describeCardStep(step: CardStep): { readonly title: string; read
       } as const;
       return {
         title: 'Wash',
-        text: `in ${describeLiquid(step.liquid)}, about ${step.minutes} min, moved: ${why[step.why]}`,
+        text: `in ${describeLiquid(step.liquid)}, about ${step.minutes} min, moved: ${why[step.why]}${describeCrevices(step.crevices)}`,
       };
     }
     case 'dry':
       return {
         title: 'Dry',
-        text: `${step.minutes} min or until no crevice is wet: what stays in is cured in`,
+        text: `about ${step.minutes} min, until no crevice is wet: what stays in is cured in${describeCrevices(step.crevices)}`,
       };
-    case 'supports': {
-      const brittle =
-        step.brittle === true
-          ? 'brittle: nip tip by tip, hold the part'
-          : step.brittle === false
-            ? 'tough: cut, do not tear'
-            : 'its elongation is unknown: as if brittle';
-      const tip = step.tipMm === undefined ? '' : `tips of ${formatMm(step.tipMm)} mm; `;
-      return { title: 'Supports off', text: `${SIDE_WORDS[step.at]}; ${tip}${brittle}` };
-    }
+    case 'supports':
+      return describeSupports(step);
     case 'cure': {
       const range =
         step.floorMin === undefined && step.ceilingMin === undefined
           ? 'its sheet states no time: prove one on a spare'
-          : `not under ${step.floorMin === undefined ? 'an unstated time' : `${round(step.floorMin)} min`}, not over ${step.ceilingMin === undefined ? 'an unstated time' : `${round(step.ceilingMin)} min`}`;
+          : step.floorMin === undefined
+            ? `at most ${round(step.ceilingMin!)} min. Its sheet states no least time: half of the most is a guess, prove it on a spare`
+            : step.ceilingMin === undefined
+              ? `at least ${round(step.floorMin)} min; its sheet states no most`
+              : `at least ${round(step.floorMin)} min, at most ${round(step.ceilingMin)} min`;
       const minutes = step.minutes === undefined ? '' : `${round(step.minutes)} min, `;
       return {
         title: 'Cure',

@@ -10,6 +10,7 @@ import { drawnProxy } from '../proxy';
 
 const ASK: CheckAsk = {
   critical: [],
+  seen: [],
   stance: { kind: 'plate' },
   limits: limitsOf({
     pixelMm: 0.1,

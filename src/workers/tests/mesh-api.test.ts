@@ -20,7 +20,7 @@ test('a part is loaded, corrected and measured on both files', () => {
   const api = new MeshApi();
   const loaded = expectOk(api.load(writeStl(box(10, 20, 5))));
   expect(loaded.check.watertight).toBe(true);
-  const corrected = api.correct(BY, [
+  const corrected = api.correct({ by: BY }, [
     { id: 7, kind: { sense: 'outside', shape: 'flat', axis: 'Y' }, anchorMm: [1, 10, 2] },
   ]);
   expect(corrected.sizes[0]).toMatchObject({ id: 7, beforeMm: 20 });
@@ -39,5 +39,5 @@ test('a part that came as 3MF is handed on as STL, the one that is one already i
 test('what is no part is refused, and correcting before loading is a mistake of the caller', () => {
   const api = new MeshApi();
   expect(api.load(new Uint8Array(0))).toEqual({ ok: false, issue: { code: 'emptyFile' } });
-  expect(() => api.correct(BY, [])).toThrow(RangeError);
+  expect(() => api.correct({ by: BY }, [])).toThrow(RangeError);
 });

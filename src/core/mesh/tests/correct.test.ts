@@ -3,10 +3,12 @@ import { expectOk } from '@/core/result';
 import { buildSolid, ringOf } from '@/core/solids';
 import type { FeatureKind } from '@/core/metrology';
 import { loadTestKernel } from '@/testing/kernel';
-import { box, prism } from '@/testing/meshes';
+import { seededRandom } from '@/core/numerics';
+import { box, joined, moved, prism } from '@/testing/meshes';
 import {
   checkMesh,
   correctAndMeasure,
+  correctAndProve,
   correctMesh,
   joinContours,
   measureFeature,
@@ -18,6 +20,7 @@ import {
   type PartCorrection,
   type Point,
 } from '../index';
+import { findCrossings } from '../crossings';
 
 const NOTHING: PartCorrection = {
   epsilonX: 0,
@@ -191,7 +194,7 @@ describe('correcting', () => {
 
   test('with measuring, features are found again and lost ones named', () => {
     const part = box(10, 20, 5);
-    const { sizes, notFound } = correctAndMeasure(part, { ...NOTHING, edgeMm: 0.05 }, [
+    const { sizes, notFound } = correctAndMeasure(part, { by: { ...NOTHING, edgeMm: 0.05 } }, [
       { id: 1, kind: WIDTH_X, anchorMm: [5, 2, 2] },
       { id: 2, kind: SLOT_X, anchorMm: [40, 0, 2] },
     ]);
@@ -207,4 +210,63 @@ describe('correcting', () => {
       issue: { code: 'pitchNeedsTwoPlaces' },
     });
   });
+});
+
+describe('faces that cross', () => {
+  test('touching, sharing a corner or lying side by side is no crossing; a rod through a plate is', () => {
+    expect(findCrossings(box(10, 10, 4))).toEqual([]);
+    expect(findCrossings(joined(box(10, 10, 4), moved(box(10, 10, 4), [10, 0, 0])))).toEqual([]);
+    expect(findCrossings(joined(box(10, 10, 4), moved(box(10, 10, 4), [0, 0, 4])))).toEqual([]);
+    const pierced = joined(box(10, 10, 2), moved(box(3, 3, 8), [0.3, 0.2, -3]));
+    expect(findCrossings(pierced).length).toBeGreaterThan(3);
+  });
+
+  test('agrees with every pair held against every other, on blocks strewn about', () => {
+    const random = seededRandom(3);
+    const at = () => 12 * (random.uniform() - 0.5);
+    const heap = Array.from({ length: 12 }, () => moved(box(4, 5, 3), [at(), at(), at()], at())).reduce(
+      joined,
+    );
+    const count = heap.facets.length / 3;
+    const pairs: string[] = [];
+    for (let a = 0; a < count; a++)
+      for (let b = a + 1; b < count; b++) {
+        const only: Mesh = {
+          positions: heap.positions,
+          facets: Uint32Array.from([
+            ...heap.facets.subarray(3 * a, 3 * a + 3),
+            ...heap.facets.subarray(3 * b, 3 * b + 3),
+          ]),
+        };
+        if (findCrossings(only).length > 0) pairs.push(`${a},${b}`);
+      }
+    expect(pairs.length).toBeGreaterThan(10);
+    expect(
+      findCrossings(heap)
+        .map((pair) => pair.join())
+        .sort(),
+    ).toEqual(pairs.sort());
+  });
+
+  test('bodies that grow into one another cross, though no facet turns over; what crossed before does not count', () => {
+    // Two walls 0.06 apart, corrected outwards by 0.05 each: their faces pass one another.
+    const near = joined(box(10, 10, 5), moved(box(4, 14, 3), [7.06, 0, 1]));
+    const grown = correctMesh(near, { ...NOTHING, edgeMm: -0.05 });
+    expect(grown.crossedFacets).toBeGreaterThan(0);
+    expect(correctMesh(near, { ...NOTHING, edgeMm: -0.02 }).crossedFacets).toBe(0);
+    const crossing = joined(box(10, 10, 2), moved(box(3, 3, 8), [0.3, 0.2, -3]));
+    expect(correctMesh(crossing, { ...NOTHING, edgeMm: 0.01 }).crossedFacets).toBe(0);
+  });
+});
+
+test('on supports the lowest face hangs: it is raised, not squashed, and the height asked says so', () => {
+  const by = { ...NOTHING, zPlateMm: -0.08, zSupportedMm: 0.1 };
+  const plate = correctAndProve(box(10, 10, 5), { by });
+  const lifted = correctAndProve(box(10, 10, 5), { by, onPlate: false });
+  const height = ({ mesh }: { mesh: Mesh }) => checkMesh(mesh).bounds.max[2] - checkMesh(mesh).bounds.min[2];
+  expect(height(plate)).toBeCloseTo(5.08, 9);
+  expect(height(lifted)).toBeCloseTo(4.9, 9);
+  const proof = lifted.proofs.find(({ feature }) => feature.sort === 'height')!;
+  expect(proof.askedMm).toBeCloseTo(4.9, 9);
+  expect(proof.afterMm).toBeCloseTo(4.9, 9);
 });

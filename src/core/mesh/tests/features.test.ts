@@ -103,7 +103,7 @@ describe('a correction that proves itself', () => {
     zSupportedMm: 0.1,
     zPlateMm: -0.08,
   };
-  const { mesh, proofs } = correctAndProve(seatedMesh(bracket), by);
+  const { mesh, proofs } = correctAndProve(seatedMesh(bracket), { by });
 
   test('holes open by their own growth too: found again within 2 µm of what was asked', () => {
     const bores = proofs.filter(({ feature }) => feature.sort === 'hole');

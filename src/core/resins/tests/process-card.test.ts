@@ -67,8 +67,35 @@ test('a proven yellowing limit lowers the ceiling', () => {
 });
 
 test('what touches skin is coated', () => {
-  expect(processCard(resin('Slate General'), DEFAULT_SCHOOLS, ['skin', 'mains']).at(-1)).toEqual({
+  expect(processCard(resin('Slate General'), DEFAULT_SCHOOLS, { claims: ['skin', 'mains'] }).at(-1)).toEqual({
     step: 'coat',
     for: ['skin'],
   });
+});
+
+const minutesOf = (given: Parameters<typeof processCard>[0], ...rest: [typeof DEFAULT_SCHOOLS, object?]) => {
+  const card = processCard(given, ...rest);
+  const of = (name: string) => card.find(({ step }) => step === name) as { minutes?: number } | undefined;
+  return { wash: of('wash')?.minutes, dry: of('dry')?.minutes, cure: of('cure')?.minutes };
+};
+
+test('washing and drying take as long as the liquid and the part ask for', () => {
+  const alcohol = minutesOf(resin('Slate General'), DEFAULT_SCHOOLS);
+  const water = minutesOf(resin('Millpond'), { ...DEFAULT_SCHOOLS, washWith: 'water' });
+  expect(water.dry).toBeGreaterThan(2 * alcohol.dry!);
+  const hollow = minutesOf(resin('Slate General'), DEFAULT_SCHOOLS, { crevices: 2 });
+  expect(hollow).toMatchObject({ wash: 2 * alcohol.wash!, dry: 2 * alcohol.dry! });
+});
+
+test('with a ceiling alone the cure keeps well below it', () => {
+  const slate = resin('Slate General');
+  const only = (property: string) => ({
+    ...slate,
+    sheet: { ...slate.sheet, quotes: slate.sheet.quotes.filter((quote) => quote.property !== property) },
+  });
+  for (const cure of ['short', 'long'] as const) {
+    const schools = { ...DEFAULT_SCHOOLS, cure };
+    expect(minutesOf(only('cureFloor_min'), schools).cure).toBe(6);
+    expect(minutesOf(only('cureCeiling_min'), schools).cure).toBe(3);
+  }
 });

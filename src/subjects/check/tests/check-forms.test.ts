@@ -75,7 +75,8 @@ describe('forms of the check', () => {
   test('rules of the house come as percentages and go as shares', () => {
     const typed = {
       wallPixels: '4',
-      leastGapMm: '0,2',
+      leastGapMm: '0.2',
+      floorLayers: '4',
       selfSupportingDeg: '45',
       hangMm2: '4',
       peelPercent: '40',

@@ -94,7 +94,7 @@ test('each side of each school says its reason', () => {
 
 test('a process card reads from bottle to coat', () => {
   for (const resin of SHIPPED_SHELF) {
-    const lines = processCard(resin, DEFAULT_SCHOOLS, ['skin']).map(describeCardStep);
+    const lines = processCard(resin, DEFAULT_SCHOOLS, { claims: ['skin'] }).map(describeCardStep);
     expect(lines.map(({ title }) => title)).toContain('Coat');
     for (const { text } of lines) expect(text).not.toMatch(/undefined|NaN/);
     for (const step of processCard(resin, DEFAULT_SCHOOLS))

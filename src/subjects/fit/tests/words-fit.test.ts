@@ -38,7 +38,7 @@ import {
 } from '@/subjects/sheet/shared';
 import { classesForm } from '@/subjects/house/shared';
 import { jointForm } from '../input-fit';
-import { describeWishIssue } from '../words-issues';
+import { describeWishIssue, describeWishKept } from '../words-issues';
 import { describeFastening, describeFasteningReason, describeFasteningSize } from '../words-fastening';
 import { describeIsoIssue, describePress } from '../words-fit';
 
@@ -137,8 +137,8 @@ describe('what keeps something from coming out says what, where and how to mend 
   });
 
   test('a mate never measured names it and the way on', () => {
-    expect(describeWishIssue({ code: 'mateUnmeasured', name: 'the wheel' })).toMatch(
-      /“the wheel” was never measured.*measuring sheet/,
+    expect(describeWishKept({ unmeasured: 'the wheel', opened: [] })).toMatch(
+      /^Kept\..*“the wheel” has no size yet.*measuring sheet/,
     );
   });
 

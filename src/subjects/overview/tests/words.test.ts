@@ -38,9 +38,9 @@ describe('numbers for people', () => {
   });
 
   test('a chance is never a flat nought or one', () => {
-    expect(formatChance(0.001)).toBe('< 0.01');
-    expect(formatChance(0.9999)).toBe('> 0.99');
-    expect(formatChance(0.86)).toBe('0.86');
+    expect(formatChance(0.001)).toBe('< 1 %');
+    expect(formatChance(0.9999)).toBe('> 99 %');
+    expect(formatChance(0.86)).toBe('86 %');
   });
 });
 

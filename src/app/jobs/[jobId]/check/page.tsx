@@ -51,7 +51,7 @@ export default async function CheckPage({ params, searchParams }: CheckPageProps
     <CheckDesk
       jobId={jobId}
       part={part}
-      ask={{ stance, limits, critical }}
+      ask={{ stance, limits, critical, seen: view.job.seenDirections }}
       verdicts={verdicts}
       printer={profile?.printer.name}
     />

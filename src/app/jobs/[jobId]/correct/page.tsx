@@ -91,6 +91,9 @@ function Plan({ view, plan }: { view: JobView; plan: DrawPlan }) {
           nextNumber={(last?.number ?? 0) + 1}
           joint={plan.joint}
           jointUnchanged={plan.jointUnchanged}
+          copies={
+            plan.allCopies === undefined ? undefined : { wanted: view.job.quantity, chance: plan.allCopies }
+          }
           features={plan.lines.length}
           nextReading={nextReadingOf(view, plan)}
           hasSolid={view.job.solid !== null}
@@ -110,6 +113,7 @@ function FileLever({ view }: { view: JobView }) {
       jobName={job.name}
       meshHash={job.meshHash}
       by={correctionFrom(learned)}
+      onPlate={job.stance === null ? undefined : job.stance.kind !== 'supports'}
       features={listAnchored(view)}
       unplaced={features.filter(({ anchor }) => anchor === null).map(({ name }) => name)}
       nextNumber={waits ? undefined : (attempts.at(-1)?.number ?? 0) + 1}

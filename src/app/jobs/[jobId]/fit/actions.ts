@@ -22,6 +22,7 @@ import {
 import {
   chainInput,
   describeWishIssue,
+  describeWishKept,
   jointForm,
   strengthForm,
   wantedSizesInput,
@@ -29,6 +30,7 @@ import {
 } from '@/subjects/fit/shared';
 import { bench, today } from '@/subjects/house';
 import { takeOverClasses, viewJob } from '@/subjects/job';
+import { describeReopened } from '@/subjects/job/shared';
 import type { FormAnswer } from '@/subjects/language/shared';
 import { describeShelfChangeIssue } from '@/subjects/resin/shared';
 
@@ -44,7 +46,7 @@ export async function saveWish(
     ids: [jobId, featureId],
     verb: (wanted) => wishFor(bench().db, jobId, featureId, wanted),
     refusal: describeWishIssue,
-    said: () => 'Kept: its target and limits follow from it.',
+    said: describeWishKept,
     changed: () => changedJob(jobId),
   });
 }
@@ -107,7 +109,8 @@ export async function askOfResin(jobId: number, asked: StrainAsked): Promise<str
   const kept = askStrain(bench().db, jobId, parsed.data);
   if (!kept.ok) return describeChoiceIssue(kept.issue);
   changedJob(jobId);
-  return `Asked for: ${(kept.value * 100).toFixed(1)} % elongation at break, under Resin.`;
+  const { elongation, opened } = kept.value;
+  return `Resin now asks for ${(elongation * 100).toFixed(1)} % elongation at break. ${describeReopened(opened)}`.trim();
 }
 
 /** What to draw for sizes that are no features yet. */

@@ -4,6 +4,7 @@ import { loadJob } from '@/app/_components/load-job';
 import { idFrom } from '@/app/_components/read-params';
 import type { GaugeSpec } from '@/core/gauges';
 import { processCard, quoteOf } from '@/core/resins';
+import { countCrevices } from '@/subjects/check';
 import { listRungs, rungsOfPrint, viewLadder } from '@/subjects/gauge';
 import { bench, benchHouse } from '@/subjects/house';
 import { canBuild, type JobView, partOfJob } from '@/subjects/job';
@@ -44,9 +45,7 @@ export default async function MeasurePage({ params }: { params: Promise<{ jobId:
     return (
       <>
         <SessionPanel jobId={jobId} instruments={sitting.instruments} remembered={sitting.remembered} />
-        {view.profile !== undefined && (
-          <BeforeReading resinId={view.profile.resin.id} claims={view.job.claims} />
-        )}
+        {view.profile !== undefined && <BeforeReading view={view} resinId={view.profile.resin.id} />}
       </>
     );
   const brokenNote = view.attempts.at(-1)?.prints.at(-1)?.brokenNote ?? '';
@@ -74,13 +73,14 @@ function isExpansionStated({ profile }: JobView): boolean {
 }
 
 /** What the print goes through before it is read: a warm or half-washed part measures something else. */
-function BeforeReading({ resinId, claims }: { resinId: number; claims: readonly string[] }) {
+function BeforeReading({ view, resinId }: { view: JobView; resinId: number }) {
   const shelved = findShelved(bench().db, resinId);
   if (shelved === undefined) return null;
+  const partFacts = { claims: view.job.claims, crevices: countCrevices(bench().db, view) };
   return (
     <details className="mt-6 max-w-2xl">
       <summary className="font-semibold">From the plate to the caliper: {shelved.resin.name}</summary>
-      <CardSteps steps={processCard(resinFile(shelved), benchHouse().schools, claims)} />
+      <CardSteps steps={processCard(resinFile(shelved), benchHouse().schools, partFacts)} />
     </details>
   );
 }

@@ -15,17 +15,21 @@ import {
   placeFeature,
   removeFeature,
 } from '@/subjects/job';
-import { describeFeatureEffect, describeJobIssue, featureForm } from '@/subjects/job/shared';
+import {
+  describeFeatureEffect,
+  describeJobIssue,
+  describeReopened,
+  featureForm,
+  type Reopened,
+} from '@/subjects/job/shared';
 import { type FormAnswer, refused } from '@/subjects/language/shared';
 import { changeNeed, keepPicture, putPictureAway } from '@/subjects/need';
-import {
-  describeNeedIssue,
-  describePictureIssue,
-  describeReopened,
-  needForm,
-  pictureForm,
-} from '@/subjects/need/shared';
+import { describeNeedIssue, describePictureIssue, needForm, pictureForm } from '@/subjects/need/shared';
 import { describeProfileIssue, profileForm } from '@/subjects/printing/shared';
+
+function saidKept(opened: readonly Reopened[]): string {
+  return `Kept. ${describeReopened(opened)}`.trim();
+}
 
 export async function saveNeed(jobId: number, _before: FormAnswer, data: FormData): Promise<FormAnswer> {
   return answerForm({
@@ -34,7 +38,7 @@ export async function saveNeed(jobId: number, _before: FormAnswer, data: FormDat
     ids: [jobId],
     verb: (wanted) => changeNeed(bench().db, jobId, wanted),
     refusal: describeNeedIssue,
-    said: describeReopened,
+    said: (opened) => saidKept(opened),
     changed: () => changedJob(jobId),
   });
 }
@@ -77,7 +81,8 @@ export async function saveFeature(
     ids: [jobId, featureId],
     verb: (wanted) => changeFeature(bench().db, jobId, featureId, wanted),
     refusal: describeJobIssue,
-    said: (effect, { name }) => describeFeatureEffect(name, effect),
+    said: (effect, { name }) =>
+      `${describeFeatureEffect(name, effect)} ${describeReopened(effect.opened)}`.trim(),
     changed: () => changedJob(jobId),
   });
 }

@@ -6,6 +6,7 @@ import { areIds } from '@/app/_actions/from-page';
 import { chooseResin, explainChoice, type ResinReasons, saveRequirement } from '@/subjects/choice';
 import { describeChoiceIssue, pickForm, requirementForm } from '@/subjects/choice/shared';
 import { bench } from '@/subjects/house';
+import { describeReopened } from '@/subjects/job/shared';
 import type { FormAnswer } from '@/subjects/language/shared';
 
 export async function keepRequirement(
@@ -19,7 +20,7 @@ export async function keepRequirement(
     ids: [jobId],
     verb: (wanted) => saveRequirement(bench().db, jobId, wanted),
     refusal: describeChoiceIssue,
-    said: () => 'The shelf was held against it.',
+    said: (opened) => `The shelf is ranked by it. ${describeReopened(opened)}`.trim(),
     changed: () => changedJob(jobId),
   });
 }
@@ -31,7 +32,7 @@ export async function pickResin(jobId: number, _before: FormAnswer, data: FormDa
     ids: [jobId],
     verb: (pick) => chooseResin(bench().db, jobId, pick),
     refusal: describeChoiceIssue,
-    said: (name) => `${name} is chosen.`,
+    said: ({ name, opened }) => `${name} is chosen. ${describeReopened(opened)}`.trim(),
     changed: () => changedJob(jobId),
   });
 }

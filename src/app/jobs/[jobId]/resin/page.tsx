@@ -11,6 +11,7 @@ import {
   processCard,
   type Ranked,
 } from '@/core/resins';
+import { countCrevices } from '@/subjects/check';
 import { type Choice, requirementFromNeed, viewChoice, reasonsOf } from '@/subjects/choice';
 import { describeRanked } from '@/subjects/choice/shared';
 import { bench, benchHouse } from '@/subjects/house';
@@ -76,8 +77,10 @@ export default async function ResinStep({ params }: { params: Promise<{ jobId: s
   await connection();
   const jobId = idFrom((await params).jobId);
   const { db } = bench();
-  const { job, profile } = loadJob(jobId);
-  const choice = viewChoice(db, job, profile?.printer.pixelMm ?? undefined);
+  const view = loadJob(jobId);
+  const { job, profile } = view;
+  const partFacts = { claims: job.claims, crevices: countCrevices(db, view) };
+  const choice = viewChoice(db, job);
   const { requirement, ranked, shelf } = choice;
   const rows = rowsOf(choice);
   const fromNeed = requirementFromNeed(db, job);
@@ -152,7 +155,7 @@ export default async function ResinStep({ params }: { params: Promise<{ jobId: s
           <h2 id="card-title" className="text-lg">
             Process card of {chosen.resin.name}
           </h2>
-          <CardSteps steps={processCard(resinFile(chosen), benchHouse().schools, job.claims)} />
+          <CardSteps steps={processCard(resinFile(chosen), benchHouse().schools, partFacts)} />
           <p className="mt-1 text-sm text-soft">
             The house’s own ways are picked under{' '}
             <Link href="/house" className="underline">

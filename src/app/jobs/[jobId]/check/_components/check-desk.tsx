@@ -123,6 +123,7 @@ function WhatItCosts({ jobId, ask, verdicts, printer, desk: { found, clock, acti
           clock={clock}
           verdicts={verdicts}
           activeIndex={active}
+          tipMm={ask.limits.tipMm}
           onShow={show}
         />
       )}

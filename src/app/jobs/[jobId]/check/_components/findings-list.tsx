@@ -22,6 +22,8 @@ interface FindingsListProps {
   readonly clock: Clock;
   readonly verdicts: Verdicts;
   readonly activeIndex: number | undefined;
+  /** Support tip that the resin's sheet asks for, mm. */
+  readonly tipMm: number | undefined;
   readonly onShow: (index: number) => void;
 }
 
@@ -29,7 +31,8 @@ const formatHours = (hours: number) =>
   hours < 1 ? `${Math.max(1, Math.round(60 * hours))} min` : `${hours.toFixed(1)} h`;
 
 /** The findings in the order of what they will cost; each can be shown, passed or waived with a reason. */
-export function FindingsList({ jobId, found, clock, verdicts, activeIndex, onShow }: FindingsListProps) {
+export function FindingsList(props: FindingsListProps) {
+  const { jobId, found, clock, verdicts, activeIndex, tipMm, onShow } = props;
   const { findings, whole } = found;
   if (findings.length === 0)
     return whole ? (
@@ -47,7 +50,7 @@ export function FindingsList({ jobId, found, clock, verdicts, activeIndex, onSho
         {findings.map((finding, index) => (
           <Item
             key={finding.key}
-            {...{ jobId, finding, clock, index, onShow }}
+            {...{ jobId, finding, clock, index, tipMm, onShow }}
             verdict={verdicts[finding.key]}
             isActive={index === activeIndex}
             canJudge={whole}
@@ -72,11 +75,12 @@ interface ItemProps {
   readonly verdict: Verdicts[string] | undefined;
   readonly isActive: boolean;
   readonly canJudge: boolean;
+  readonly tipMm: number | undefined;
   readonly onShow: (index: number) => void;
 }
 
-function Item({ jobId, finding, clock, index, verdict, isActive, canJudge, onShow }: ItemProps) {
-  const { title, does, mend, changes } = describeFinding(finding);
+function Item({ jobId, finding, clock, index, verdict, isActive, canJudge, tipMm, onShow }: ItemProps) {
+  const { title, does, mend, changes } = describeFinding(finding, tipMm);
   const where = describeWhere(finding, clock);
   return (
     <li className={`border-b border-hair py-2 pl-2 ${isActive ? 'border-l-4 border-l-juniper' : ''}`}>

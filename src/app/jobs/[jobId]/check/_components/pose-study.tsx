@@ -79,6 +79,7 @@ export function PoseStudy({ jobId, worker, ask, onTurned }: PoseStudyProps) {
                     'Hours',
                     'Largest layer',
                     'Supported',
+                    'of it seen',
                     'Cups',
                     'Islands',
                     'Along Z',
@@ -93,7 +94,13 @@ export function PoseStudy({ jobId, worker, ask, onTurned }: PoseStudyProps) {
               </thead>
               <tbody>
                 {worths.map((worth, i) => (
-                  <PoseRow key={i} worth={worth} first={i === 0} onTurn={() => void turn(worth)} />
+                  <PoseRow
+                    key={i}
+                    worth={worth}
+                    first={i === 0}
+                    hasSeen={ask.seen.length > 0}
+                    onTurn={() => void turn(worth)}
+                  />
                 ))}
               </tbody>
             </table>
@@ -108,8 +115,16 @@ export function PoseStudy({ jobId, worker, ask, onTurned }: PoseStudyProps) {
   );
 }
 
-function PoseRow({ worth, first, onTurn }: { worth: PoseWorth; first: boolean; onTurn: () => void }) {
-  const { pose, heightMm, hours, peakMm2, supportedMm2, cups, islands, alongZ, fits } = worth;
+interface PoseRowProps {
+  readonly worth: PoseWorth;
+  readonly first: boolean;
+  /** Seen faces were named, under Need. */
+  readonly hasSeen: boolean;
+  readonly onTurn: () => void;
+}
+
+function PoseRow({ worth, first, hasSeen, onTurn }: PoseRowProps) {
+  const { pose, heightMm, hours, peakMm2, supportedMm2, seenMm2, cups, islands, alongZ, fits } = worth;
   const name = describePose(pose.name);
   return (
     <tr className="border-b border-hair whitespace-nowrap">
@@ -120,6 +135,7 @@ function PoseRow({ worth, first, onTurn }: { worth: PoseWorth; first: boolean; o
       <td className="num pr-3">{hours.toFixed(1)}</td>
       <td className="num pr-3">{peakMm2.toFixed(0)} mm²</td>
       <td className="num pr-3">{supportedMm2.toFixed(0)} mm²</td>
+      <td className="num pr-3">{hasSeen ? `${seenMm2.toFixed(0)} mm²` : '–'}</td>
       <td className="num pr-3">{cups}</td>
       <td className="num pr-3">{islands}</td>
       <td className="num pr-3">{alongZ}</td>

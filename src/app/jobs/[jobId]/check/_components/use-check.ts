@@ -24,7 +24,7 @@ export function useCheck(
   const [state, setState] = useState<CheckState>({});
   const [worker, setWorker] = useState<CheckWorker | undefined>();
   // The ask comes anew with every refresh of the page; only what the reading depends on counts.
-  const asked = JSON.stringify({ ...ask, critical: [] });
+  const asked = JSON.stringify({ ...ask, critical: [], seen: [] });
   useEffect(() => {
     const reader = new CheckWorker();
     let live = true;

@@ -3,10 +3,10 @@
 import { Download } from 'lucide-react';
 import { useState } from 'react';
 import type { AnchoredFeature, PartCorrection } from '@/core/mesh';
-import { formatChance, formatMm, type FormAnswer } from '@/subjects/language/shared';
+import { formatChance, formatMm, formatSigned, type FormAnswer } from '@/subjects/language/shared';
 import { describeMeasureIssue, describeMeshIssue } from '@/subjects/records/shared';
 import { ActionForm, Button, PlainChoice, Problem, TextField } from '@/ui';
-import { type CorrectedPart, Stopped, MeshWorker } from '@/workers';
+import { type CorrectedPart, MeshWorker, type ProofLine, Stopped } from '@/workers';
 import { expectOfFile, printCorrected } from '../actions';
 import { attemptForm } from '@/subjects/correct/shared';
 
@@ -15,6 +15,8 @@ interface MeshLeverProps {
   readonly jobName: string;
   readonly meshHash: string;
   readonly by: PartCorrection;
+  /** Whether its lowest face stands on the plate; undefined: nobody said yet how it stands. */
+  readonly onPlate: boolean | undefined;
   readonly features: readonly (AnchoredFeature & { readonly name: string })[];
   readonly unplaced: readonly string[];
   /** Undefined while an attempt waits for its print. */
@@ -31,14 +33,14 @@ type ExpectedSize = Awaited<ReturnType<typeof expectOfFile>>[number];
 
 async function correctFile(
   worker: MeshWorker,
-  { jobId, meshHash, by, features }: MeshLeverProps,
+  { jobId, meshHash, by, onPlate, features }: MeshLeverProps,
 ): Promise<Work> {
   const response = await fetch(`/api/meshes/${meshHash}`);
   if (!response.ok)
     return { kind: 'failed', message: 'The part’s file is not there. Bring it in again under Need.' };
   const loaded = await worker.load(new Uint8Array(await response.arrayBuffer()), () => {});
   if (!loaded.ok) return { kind: 'failed', message: describeMeshIssue(loaded.issue) };
-  const part = await worker.correct(by, features);
+  const part = await worker.correct({ by, onPlate }, features);
   return { kind: 'ready', part, expected: await expectOfFile(jobId, part.sizes) };
 }
 
@@ -64,8 +66,15 @@ export function MeshLever(props: MeshLeverProps) {
         Or correct the whole file
       </h2>
       <p className="text-sm text-soft">
-        Scale, skew, edge growth, hanging faces and the closing of the holes and slots that are recognised are
-        taken out of the STL that was brought in. Use one lever or the other, never both for the same error.
+        This takes scale, skew, edge growth, hanging faces and the closing of recognised holes and slots out
+        of the file that was brought in. Use one way or the other, never both for the same error.
+      </p>
+      <p className="mt-1 text-sm">
+        {props.onPlate === undefined
+          ? 'Taken as standing on the plate. Say how it stands under Check if that is wrong.'
+          : props.onPlate
+            ? 'Its lowest face stands on the plate, as said under Check.'
+            : 'It stands on supports, as said under Check: no face is squashed on the plate.'}
       </p>
       <div className="mt-2 flex items-center gap-3">
         <Button onClick={correct} disabled={work.kind === 'working'}>
@@ -127,24 +136,29 @@ function Corrected({
           <tr className="text-left text-soft">
             <th className="font-normal">Feature</th>
             <th className="font-normal">as it came</th>
-            <th className="font-normal">corrected</th>
+            <th className="font-normal">asked</th>
+            <th className="font-normal">found</th>
+            <th className="font-normal">off by</th>
             <th className="font-normal">should print as</th>
             <th className="text-right font-normal">chance in</th>
           </tr>
         </thead>
         <tbody>
-          {part.sizes.map(({ id, beforeMm, afterMm }) => (
+          {part.sizes.map(({ id, beforeMm, askedMm, afterMm }) => (
             <tr key={id} className="border-b border-hair">
               <th scope="row" className="py-1 text-left font-semibold">
                 {nameOf(id)}
               </th>
               <td className="num py-1">{formatMm(beforeMm, 3)}</td>
+              <td className="num py-1">{formatMm(askedMm, 3)}</td>
               <td className="num py-1 font-semibold text-juniper">{formatMm(afterMm, 3)}</td>
+              <td className="num py-1">{microns(afterMm - askedMm)}</td>
               <ExpectedCells expected={expected.find((each) => each.id === id)} />
             </tr>
           ))}
         </tbody>
       </table>
+      <Proofs proofs={part.proofs} />
       {unplaced.length > 0 && (
         <p className="mt-1 text-sm">
           Not placed on the part, so not measured: {unplaced.join(', ')}. They keep the size they had.
@@ -155,10 +169,13 @@ function Corrected({
           {nameOf(id)}: {describeMeasureIssue(issue)}
         </p>
       ))}
-      {(part.crossedFacets > 0 || !part.watertight) && (
+      {part.crossedFacets === undefined && (
+        <p className="mt-1 text-sm">Too many facets to look for faces that cut through one another.</p>
+      )}
+      {((part.crossedFacets ?? 0) > 0 || !part.watertight) && (
         <Problem>
-          {part.crossedFacets > 0
-            ? `${part.crossedFacets} facets turned over: a wall is thinner than the offset. `
+          {(part.crossedFacets ?? 0) > 0
+            ? `${part.crossedFacets} facets now cross one another: a wall or a gap is thinner than its correction. Draw it thicker, or correct its size alone. `
             : ''}
           {part.watertight ? '' : 'The file is not closed.'}
         </Problem>
@@ -188,6 +205,77 @@ function Corrected({
         </ActionForm>
       )}
     </div>
+  );
+}
+
+const microns = (mm: number) => `${formatSigned(1000 * mm, 0)} µm`;
+
+const SORT_WORDS: Readonly<Record<ProofLine['sort'], string>> = {
+  width: 'width',
+  slot: 'slot',
+  height: 'height',
+  hole: 'hole',
+  shaft: 'shaft',
+  pitch: 'pitch',
+};
+
+/** A correction counts as done where the size is found within this of what was asked, mm. */
+const PROVEN_MM = 0.002;
+
+/** What was recognised on the part, asked and found: the proof that the correction did what it should. */
+function Proofs({ proofs }: { proofs: readonly ProofLine[] }) {
+  if (proofs.length === 0)
+    return (
+      <p className="mt-2 text-sm">No size was recognised on the file, so the correction is not proven.</p>
+    );
+  const off = proofs.filter(
+    ({ askedMm, afterMm }) => afterMm === undefined || Math.abs(afterMm - askedMm) > PROVEN_MM,
+  );
+  return (
+    <details className="mt-2" open={off.length > 0}>
+      <summary className="text-sm">
+        {off.length === 0
+          ? `All ${proofs.length} sizes recognised on the file are within 2 µm of what was asked`
+          : `${off.length} of the ${proofs.length} sizes recognised on the file are more than 2 µm off, or not found again`}
+      </summary>
+      <div
+        className="max-h-64 overflow-y-auto"
+        tabIndex={0}
+        role="region"
+        aria-label="Proof of the correction"
+      >
+        <table className="w-full text-sm">
+          <thead>
+            <tr className="text-left text-soft">
+              <th className="font-normal">Recognised</th>
+              <th className="font-normal">as it came</th>
+              <th className="font-normal">asked</th>
+              <th className="font-normal">found</th>
+              <th className="text-right font-normal">off by</th>
+            </tr>
+          </thead>
+          <tbody>
+            {[...off, ...proofs.filter((proof) => !off.includes(proof))].map((proof, i) => (
+              <tr key={i} className="border-b border-hair">
+                <th scope="row" className="py-0.5 text-left font-normal">
+                  {SORT_WORDS[proof.sort]}
+                </th>
+                <td className="num py-0.5">{formatMm(proof.nominalMm, 3)}</td>
+                <td className="num py-0.5">{formatMm(proof.askedMm, 3)}</td>
+                <td className="num py-0.5">
+                  {proof.afterMm === undefined ? 'not found' : formatMm(proof.afterMm, 3)}
+                </td>
+                <td
+                  className={`num py-0.5 text-right ${off.includes(proof) ? 'font-semibold text-plum' : ''}`}
+                >
+                  {proof.afterMm === undefined ? '' : microns(proof.afterMm - proof.askedMm)}
+                </td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      </div>
+    </details>
   );
 }
 

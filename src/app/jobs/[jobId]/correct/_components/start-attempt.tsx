@@ -11,6 +11,8 @@ interface StartAttemptProps {
   readonly nextNumber: number;
   readonly joint: number;
   readonly jointUnchanged?: number;
+  /** Copies wanted, and the chance that all of them are right. */
+  readonly copies?: { readonly wanted: number; readonly chance: number };
   readonly features: number;
   readonly nextReading?: { readonly name: string; readonly sdShare: number };
   readonly hasSolid: boolean;
@@ -22,6 +24,7 @@ export function StartAttempt({
   nextNumber,
   joint,
   jointUnchanged,
+  copies,
   features,
   nextReading,
   hasSolid,
@@ -35,6 +38,13 @@ export function StartAttempt({
           <span className="text-soft">
             {' '}
             (printed again as it was: <span className="num">{formatChance(jointUnchanged)}</span>)
+          </span>
+        )}
+        {copies !== undefined && (
+          <span>
+            {' '}
+            All {copies.wanted} copies right:{' '}
+            <span className="num font-semibold">{formatChance(copies.chance)}</span>.
           </span>
         )}
         {nextReading !== undefined && (

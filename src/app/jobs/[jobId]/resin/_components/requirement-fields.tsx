@@ -73,6 +73,11 @@ export function RequirementFields({ jobId, wanted, fromNeed, hottestWhen, loadN 
       {number('shoreA')}
       {number('smallestFeature_mm')}
       {number('room_C')}
+      <TextField
+        name="waterPercent"
+        defaultValue={percent(wanted.waterUptakeMax)}
+        hint={fromNeed.waterUptakeMax === null ? undefined : 'asked because it stays wet'}
+      />
       <Tick name="clear" defaultChecked={wanted.clear} className="self-end pb-2" />
       <fieldset className="col-span-2">
         <legend className="text-sm text-soft">Wash liquid at hand; none ticked: any</legend>

@@ -1,0 +1,27 @@
+import { eq } from 'drizzle-orm';
+import type { Ranked } from '@/core/resins';
+import { type Db, queries, tables } from '@/store';
+import type { Reopened } from '@/subjects/job/shared';
+import { verdictOfJob } from './view-choice';
+
+/** Whether the resin of a job was settled before a change: it passed, or somebody had chosen it. */
+export interface ResinStanding {
+  readonly verdict: Ranked['verdict'] | undefined;
+  readonly chosen: boolean;
+}
+
+export function resinStanding(db: Db, jobId: number): ResinStanding {
+  const job = queries.findJob(db, jobId);
+  const ranked = job && verdictOfJob(db, job);
+  return { verdict: ranked?.verdict, chosen: job !== undefined && job.resinChosenId !== null };
+}
+
+/** A resin that no longer passes is no longer chosen; one that passed before, or was chosen, is told. */
+export function reopenedResin(db: Db, jobId: number, before: ResinStanding): Reopened[] {
+  const job = queries.findJob(db, jobId);
+  const after = job && verdictOfJob(db, job);
+  if (after === undefined || after.verdict === 'passes' || after.verdict === before.verdict) return [];
+  if (before.verdict !== 'passes' && !before.chosen) return [];
+  db.update(tables.jobs).set({ resinChosenId: null }).where(eq(tables.jobs.id, jobId)).run();
+  return [{ code: 'resin', name: after.resin }];
+}
