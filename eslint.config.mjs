@@ -20,7 +20,7 @@ const SUBJECTS = {
   need: [...ground, 'resin', 'printing', 'job', 'choice'],
   check: [...ground, 'resin', 'printing', 'job', 'gauge', 'fit'],
   measure: [...ground, 'printing', 'caliper', 'job', 'gauge'],
-  correct: [...ground, 'printing', 'job'],
+  correct: [...ground, 'printing', 'job', 'gauge', 'fit'],
   overview: [
     ...ground,
     'resin',

@@ -1,55 +1,85 @@
 import { connection } from 'next/server';
 import { bench, benchHouse, today } from '@/subjects/house';
 import { describeOutcome } from '@/subjects/language/shared';
-import { glanceAtJobs, type JobGlance, type NextStep } from '@/subjects/overview';
+import { glanceAtJobs, type JobGlance } from '@/subjects/overview';
 import { listCreepChecks, listShort } from '@/subjects/resin';
 import { buttonLook, Link } from '@/ui';
+import { JobFilter, type JobFilterWords } from './_components/job-filter';
+import { describeSince, JobList, NEXT, processOf } from './_components/job-list';
 import { NewJobForm } from './_components/new-job-form';
 
-const NEXT: Readonly<Record<NextStep, string>> = {
-  need: 'Say what it must do',
-  resin: 'Choose its resin',
-  fit: 'Look at its fits',
-  check: 'Look at its layers',
-  measure: 'Measure',
-  correct: 'Put it right',
-  story: 'Read the story',
-};
+type Search = Readonly<Record<string, string | string[] | undefined>>;
 
-function progressOf({ attempt, read, of, kind, joints }: JobGlance): string {
-  if (attempt === 0 && of === 0 && joints > 0)
-    return `${joints} ${joints === 1 ? 'joint' : 'joints'} designed, nothing drawn yet`;
-  if (attempt === 0) return `${of} ${of === 1 ? 'feature' : 'features'}, nothing drawn yet`;
-  return kind === 'gauge'
-    ? `${read} of ${of} found out`
-    : `attempt ${attempt}, ${read} of ${of} features read`;
+/** So many jobs stand on a page, and from so many on they can be filtered. */
+const PAGE = 25;
+const FILTER_FROM = 8;
+
+const wordOf = (value: string | string[] | undefined) => (typeof value === 'string' ? value.trim() : '');
+
+function chosenIn(search: Search): JobFilterWords {
+  const [name, step, printer, resin] = ['name', 'step', 'printer', 'resin'].map((key) => wordOf(search[key]));
+  return { name, step, printer, resin };
 }
 
-/** Today: the jobs, where each stands and what to do next. */
-export default async function TodayPage() {
+function passes(glance: JobGlance, { name, step, printer, resin }: JobFilterWords): boolean {
+  return (
+    glance.name.toLowerCase().includes(name.toLowerCase()) &&
+    (step === '' || glance.step === step) &&
+    (printer === '' || glance.printer === printer) &&
+    (resin === '' || glance.resin === resin)
+  );
+}
+
+const namesOf = (values: readonly string[]) => [...new Set(values)].filter((value) => value !== '').sort();
+
+/** Today: the jobs, where each stands, what waits longest and what to do next. */
+export default async function TodayPage({ searchParams }: { searchParams: Promise<Search> }) {
   await connection();
+  const search = await searchParams;
+  const now = new Date();
   const glances = glanceAtJobs(bench().db);
   const parts = glances.filter(({ kind }) => kind === 'part');
-  const gauges = glances.filter(({ kind }) => kind === 'gauge');
-  const waiting = parts.filter(({ step }) => step !== 'story');
+  const gauges = glances.filter(({ kind, done }) => kind === 'gauge' && !done);
+  const chosen = chosenIn(search);
+  const shown = parts.filter((glance) => passes(glance, chosen));
+  const pages = Math.max(1, Math.ceil(shown.length / PAGE));
+  const page = Math.min(pages, Math.max(1, Math.floor(Number(wordOf(search.page)) || 1)));
+  const first = parts.find(({ done }) => !done);
   return (
     <div className="mx-auto max-w-5xl px-4 py-5 sm:px-6">
       <h1 className="text-3xl">{benchHouse().benchName}, today</h1>
       {parts.length === 0 && (
         <p className="mt-2 max-w-prose text-lg text-soft">
-          Nothing is under way yet. Name one thing that must fit; its printer, resin and caliper are made on
+          Nothing is under way yet. Name one thing that must fit. You add its printer, resin and caliper on
           the way.
         </p>
       )}
-      {waiting.length > 0 && <FirstThing glance={waiting[0]} />}
+      {first !== undefined && <FirstThing glance={first} now={now} />}
       <Watch />
-      {parts.length > 0 && <JobList title="Jobs" glances={parts} />}
+      {parts.length >= FILTER_FROM && (
+        <JobFilter
+          chosen={chosen}
+          printers={namesOf(parts.map(({ printer }) => printer))}
+          resins={namesOf(parts.map(({ resin }) => resin))}
+        />
+      )}
+      {parts.length > 0 && (
+        <JobList title="Jobs" glances={shown.slice((page - 1) * PAGE, page * PAGE)} now={now} />
+      )}
+      {parts.length > 0 && shown.length === 0 && (
+        <p className="mt-2 text-soft">No job is like this. Choose less above.</p>
+      )}
+      {pages > 1 && <Pages page={page} pages={pages} chosen={chosen} count={shown.length} />}
       <section className="mt-6" aria-label="A new job">
         <NewJobForm isFirst={parts.length === 0} />
       </section>
-      {gauges.length > 0 && <JobList title="Gauges" glances={gauges} />}
+      {gauges.length > 0 && <JobList title="Gauges under way" glances={gauges} now={now} />}
       <p className="mt-8 text-sm text-soft">
-        Put-away jobs are kept under{' '}
+        Finished gauges are listed under{' '}
+        <Link href="/gauges" className="underline">
+          Gauges
+        </Link>
+        , archived jobs under{' '}
         <Link href="/house" className="underline">
           House
         </Link>
@@ -59,56 +89,54 @@ export default async function TodayPage() {
   );
 }
 
+interface PagesProps {
+  readonly page: number;
+  readonly pages: number;
+  readonly chosen: JobFilterWords;
+  readonly count: number;
+}
+
+function Pages({ page, pages, chosen, count }: PagesProps) {
+  const hrefOf = (wanted: number) => `/?${new URLSearchParams({ ...chosen, page: String(wanted) })}`;
+  return (
+    <nav aria-label="Pages of jobs" className="mt-3 flex items-center gap-4">
+      {page > 1 && (
+        <Link href={hrefOf(page - 1)} className={buttonLook('plain')}>
+          Before
+        </Link>
+      )}
+      <span className="text-soft">
+        page <span className="num">{page}</span> of <span className="num">{pages}</span>,{' '}
+        <span className="num">{count}</span> jobs
+      </span>
+      {page < pages && (
+        <Link href={hrefOf(page + 1)} className={buttonLook('plain')}>
+          More
+        </Link>
+      )}
+    </nav>
+  );
+}
+
 /** The one next action of the bench, the biggest thing on the screen. */
-function FirstThing({ glance }: { glance: JobGlance }) {
+function FirstThing({ glance, now }: { glance: JobGlance; now: Date }) {
+  const process = processOf(glance);
   return (
     <section
       aria-label="Next"
       className="mt-4 flex flex-wrap items-center justify-between gap-4 bg-sheet px-5 py-5"
     >
       <div>
-        <p className="text-soft">Next on the bench</p>
+        <p className="text-soft">Waits longest, {describeSince(glance.since, now)}</p>
         <p className="font-serif text-2xl font-semibold">{glance.name}</p>
         <p>
-          {describeOutcome(glance.outcome)}
-          {glance.profile !== '' && <span className="text-soft"> · {glance.profile}</span>}
+          {glance.attempt === 0 ? 'nothing drawn yet' : describeOutcome(glance.outcome)}
+          {process !== '' && <span className="text-soft"> · {process}</span>}
         </p>
       </div>
       <Link href={`/jobs/${glance.id}/${glance.step}`} className={buttonLook('large')}>
         {NEXT[glance.step]}
       </Link>
-    </section>
-  );
-}
-
-function JobList({ title, glances }: { title: string; glances: readonly JobGlance[] }) {
-  return (
-    <section className="mt-6" aria-label={title}>
-      <h2 className="border-b border-ink pb-1 text-lg">{title}</h2>
-      <ul>
-        {glances.map((glance) => (
-          <li
-            key={glance.id}
-            className="flex flex-wrap items-center justify-between gap-x-4 gap-y-1 border-b border-hair py-2.5"
-          >
-            <div className="min-w-0">
-              <Link
-                href={`/jobs/${glance.id}/${glance.step}`}
-                className="text-lg font-semibold hover:underline"
-              >
-                {glance.name}
-              </Link>
-              <p className="text-sm text-soft">
-                {progressOf(glance)}
-                {glance.profile !== '' && ` · ${glance.profile}`}
-              </p>
-            </div>
-            {glance.kind === 'part' && glance.attempt > 0 && (
-              <span className="text-sm">{describeOutcome(glance.outcome)}</span>
-            )}
-          </li>
-        ))}
-      </ul>
     </section>
   );
 }
@@ -129,7 +157,7 @@ function Watch() {
               {resin}
             </Link>
             : creep check under {under},{' '}
-            {isDue ? <strong>read it again, due since {dueOn}</strong> : <>to be read again on {dueOn}</>}
+            {isDue ? <strong>measure it again, due since {dueOn}</strong> : <>measure it again on {dueOn}</>}
           </li>
         ))}
         {short.map(({ id, name, leftMl }) => (

@@ -13,7 +13,9 @@ interface LedgerLine {
 
 /** The running column of what has been decided in a job, newest first; folds away. */
 export function Ledger({ lines }: { lines: readonly LedgerLine[] }) {
-  const [open, setOpen] = useState(true);
+  // An empty ledger earns no column of its own.
+  const [chosen, setOpen] = useState<boolean | undefined>();
+  const open = chosen ?? lines.length > 0;
   const Icon = open ? PanelRightClose : PanelRightOpen;
   return (
     <section

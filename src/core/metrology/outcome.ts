@@ -15,7 +15,7 @@ export type Outcome =
 interface JudgedFeature {
   readonly name: string;
   /** Undefined while it was not read. */
-  readonly verdict?: Verdict;
+  readonly verdict?: Pick<Verdict, 'kind'>;
   readonly otherState?: { readonly read: PartState; readonly counts: PartState };
 }
 

@@ -1,3 +1,4 @@
+export * from './activity';
 export * from './jobs';
 
 export * from './readings';

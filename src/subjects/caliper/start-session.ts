@@ -3,6 +3,8 @@ import { type Db, queries, tables } from '@/store';
 
 interface NewSession {
   readonly jobId: number;
+  /** The print that lies on the bench; the newest of the job when left out. */
+  readonly printId?: number;
   readonly instrumentId: number;
   readonly zeroMm: number;
   readonly partC?: number;
@@ -11,9 +13,11 @@ interface NewSession {
   readonly warm: boolean;
 }
 
-/** Starts a sitting: the instrument, its zero, temperatures and the part's state for all readings of the newest print until the next. */
+/** Starts a sitting: the instrument, its zero, temperatures and the part's state for all readings of one print until the next. */
 export function startSession(db: Db, wanted: NewSession): number {
-  const printId = queries.listAttempts(db, wanted.jobId).at(-1)?.prints.at(-1)?.id;
+  const newest = queries.listAttempts(db, wanted.jobId).at(-1)?.prints.at(-1)?.id;
+  const isOwn = wanted.printId !== undefined && queries.isPrintOf(db, wanted.jobId, wanted.printId);
+  const printId = isOwn ? wanted.printId : newest;
   return db
     .insert(tables.sessions)
     .values({ ...wanted, printId, startedAt: new Date() })

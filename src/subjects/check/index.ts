@@ -4,4 +4,12 @@ export { judgeFinding } from './judge-finding';
 export { keepCheck, type LayersFound } from './keep-check';
 export { setStance } from './set-stance';
 export { type Turn, type TurnEffect, turnPart } from './turn-part';
-export { countCrevices, listVerdicts, settledOfCheck, viewCheck } from './view-check';
+export { printAttempt } from './print-attempt';
+export {
+  countCrevices,
+  isUnchecked,
+  listOpenLosses,
+  listVerdicts,
+  settledOfCheck,
+  viewCheck,
+} from './view-check';

@@ -23,6 +23,14 @@ export const stanceForm = z
     return { kind: 'supports', liftMm };
   });
 
+/** A print of the newest attempt. */
+export const printForm = z
+  .object({
+    copies: numberField('Copies on the plate', 'number', { low: 1, high: 200 }),
+    despite: textField('Why it is printed all the same', { optional: true, limit: 300 }),
+  })
+  .transform(({ copies, despite }) => ({ copies: Math.round(copies), despite }));
+
 /** What is decided of one finding. */
 export const findingForm = z.object({
   key: textField('Finding', { limit: 200 }),

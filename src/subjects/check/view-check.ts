@@ -133,6 +133,18 @@ export function viewCheck(
   };
 }
 
+/** Findings that could lose the print of the file as it stands, and that nobody passed or waived. */
+export function listOpenLosses(db: Db, view: JobView): Finding[] {
+  const found = standingCheck(db, view, partOfJob(view))?.findings ?? [];
+  return found.filter(({ risk, verdict }) => risk === 'printLost' && verdict === undefined);
+}
+
+/** The part was never looked at as it would be printed now, though there is one to look at. */
+export function isUnchecked(db: Db, view: JobView): boolean {
+  const part = partOfJob(view);
+  return part !== undefined && standingCheck(db, view, part) === undefined;
+}
+
 /** Findings of hollows and narrow gaps: where liquid stays in the part. */
 const CREVICES: readonly Finding['code'][] = [
   'cup',

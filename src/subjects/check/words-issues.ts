@@ -12,6 +12,16 @@ export function describeTurnIssue(issue: TurnIssue): string {
     : `Attempt ${issue.attempt} waits for its print with a file that was corrected for the way it stands. Print it, or turn the part before it is corrected.`;
 }
 
+/** Why a print was not noted. */
+export type PrintIssue =
+  { readonly code: 'gone' } | { readonly code: 'openFindings'; readonly count: number };
+
+export function describePrintIssue(issue: PrintIssue): string {
+  if (issue.code === 'gone') return GONE_WORDS;
+  const findings = issue.count === 1 ? 'One finding' : `${issue.count} findings`;
+  return `${findings} could lose this print. Look at them under Check, or say in a line why you print it all the same.`;
+}
+
 /** Why a decision on a finding was not kept. */
 export type VerdictIssue = { readonly code: 'partChanged' } | { readonly code: 'noWaiver' };
 

@@ -16,6 +16,15 @@ export type CheckEntry =
       readonly reason: string;
     }
   | {
+      readonly code: 'printed';
+      readonly attempt: number;
+      readonly again: boolean;
+      readonly copies: number;
+      /** Findings that could lose it, open when it was printed. */
+      readonly open: number;
+      readonly reason: string;
+    }
+  | {
       readonly code: 'partTurned';
       /** Features that run another way, and those for which no law is known as they lie; older lines tell neither. */
       readonly turned?: readonly TurnedFeature[];
@@ -45,6 +54,14 @@ export function describeCheckEntry(entry: CheckEntry): LedgerWords {
       return {
         title: `${VERDICT_WORDS[entry.verdict]}: ${describeFinding(entry.finding).title}`,
         detail: entry.reason,
+      };
+    case 'printed':
+      return {
+        title: `Attempt ${entry.attempt} printed${entry.again ? ' again' : ''}${entry.copies > 1 ? `, ${entry.copies} copies` : ''}`,
+        detail:
+          entry.open === 0
+            ? ''
+            : `with ${entry.open === 1 ? 'a finding' : `${entry.open} findings`} open: ${entry.reason}`,
       };
     case 'partTurned':
       return { title: 'Part turned', detail: describeTurn(entry) };

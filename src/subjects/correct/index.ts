@@ -1,4 +1,5 @@
 import 'server-only';
 
+export { drawAttempt } from './draw-attempt';
 export { correctionFrom, listAnchored } from './view-correction';
 export { assessSizes, type DrawPlan, nextReadingOf, planDraw, usedParameters } from './view-draw-plan';

@@ -1,6 +1,6 @@
 import { z } from 'zod';
-import { LONGEST_MM } from '@/core/metrology';
-import { JOINT_KINDS, MATERIALS, RUINS, WISHES } from '@/core/fits';
+import { LONGEST_MM, PART_STATES } from '@/core/metrology';
+import { JOINT_KINDS, JOINT_OUTCOMES, MATERIALS, RUINS, WISHES } from '@/core/fits';
 import { MATE_ORIGINS } from '@/core/need';
 import {
   choiceField,
@@ -50,6 +50,20 @@ export const wishForm = z
       mate: { name: mateName, sizeMm: mateMm, u_mm: mateU_mm, material, origin, irreplaceable },
     };
   });
+
+/** What the hand found at a joint, as the page sends it. */
+export const jointFoundInput = z.object({
+  clientKey: z.string().min(8).max(80),
+  jobId: z.int().positive(),
+  jointId: z.int().positive(),
+  printId: z.int().positive(),
+  outcome: z.enum(JOINT_OUTCOMES),
+  playMm: z.number().min(0).max(50).optional(),
+  playDeg: z.number().min(0).max(180).optional(),
+  state: z.enum(PART_STATES),
+});
+
+export type JointFoundInput = z.infer<typeof jointFoundInput>;
 
 /** A joint printed in place. A scale is a share: 0.1 to 10 times the file. */
 export const jointForm = z

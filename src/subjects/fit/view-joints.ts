@@ -21,6 +21,8 @@ import { type Db, tables } from '@/store';
 import { type FoundRung, listRungs } from '@/subjects/gauge';
 import type { JobView } from '@/subjects/job';
 import type { LearnedSignature } from '@/subjects/printing';
+import { limitOf } from './play-limit';
+import { listJointRungs } from './view-joint-outcomes';
 import { type LadderSource, rungsFor } from './rungs-for-joint';
 
 export type Joint = typeof tables.joints.$inferSelect;
@@ -59,17 +61,6 @@ export interface JointView {
 
 export function designOf({ kind, gapMm, heightGapMm, pinMm, spanMm }: Joint): JointDesign {
   return { kind, gapMm, heightGapMm: heightGapMm ?? undefined, pinMm, spanMm };
-}
-
-/** Play that counts as floppy where nobody said: a hinge may wobble two degrees, the rest shift half a millimetre. */
-function limitOf({
-  kind,
-  mostAngleDeg,
-  mostLateralMm,
-}: Pick<Joint, 'kind' | 'mostAngleDeg' | 'mostLateralMm'>): PlayLimit {
-  if (mostAngleDeg !== null) return { angleRad: (mostAngleDeg * Math.PI) / 180 };
-  if (mostLateralMm !== null) return { lateralMm: mostLateralMm };
-  return kind === 'hinge' ? { angleRad: (2 * Math.PI) / 180 } : { lateralMm: 0.5 };
 }
 
 const CHART_SCALES = Array.from({ length: 27 }, (_, i) => 0.4 + i * 0.1);
@@ -111,6 +102,6 @@ function viewJoint(db: Db, all: readonly FoundRung[], learned: LearnedSignature,
 export function viewJoints(db: Db, view: JobView): JointView[] | undefined {
   const { learned } = view;
   if (learned === undefined) return undefined;
-  const all = listRungs(db);
+  const all = [...listRungs(db), ...listJointRungs(db)];
   return listJoints(db, view.job.id).map((joint) => viewJoint(db, all, learned, joint));
 }

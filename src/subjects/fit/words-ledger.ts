@@ -1,6 +1,7 @@
-import type { JointKind, Wish } from '@/core/fits';
+import type { JointKind, JointOutcome, Wish } from '@/core/fits';
 import { formatMm, formatSigned } from '@/subjects/language/shared';
 import type { LedgerWords } from '@/subjects/records/shared';
+import { describeJointOutcome } from './words-joint';
 
 /** What is decided under Fit. */
 export type FitEntry =
@@ -13,6 +14,12 @@ export type FitEntry =
       readonly mateMm: number;
       readonly lowMm: number;
       readonly highMm: number;
+    }
+  | {
+      readonly code: 'jointFound';
+      readonly name: string;
+      readonly outcome: JointOutcome;
+      readonly print: string;
     }
   | {
       readonly code: 'jointKept';
@@ -28,6 +35,11 @@ export function describeFitEntry(entry: FitEntry): LedgerWords {
       return {
         title: `${entry.feature}: ${entry.isoFit ?? entry.wish} on ${entry.mate}`,
         detail: `clearance ${formatSigned(entry.lowMm, 3)} to ${formatSigned(entry.highMm, 3)} mm on ${formatMm(entry.mateMm)}`,
+      };
+    case 'jointFound':
+      return {
+        title: `${entry.name}: ${describeJointOutcome(entry.outcome).name}`,
+        detail: `print ${entry.print}`,
       };
     case 'jointKept':
       return {

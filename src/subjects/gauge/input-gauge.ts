@@ -2,22 +2,19 @@ import { z } from 'zod';
 import { RUNG_OUTCOMES } from '@/core/fits';
 import { GAUGE_CHOICES } from '@/core/gauges';
 import { PART_STATES } from '@/core/metrology';
-import {
-  choiceField,
-  idField,
-  numberField,
-  optionalId,
-  optionalNumber,
-  textField,
-} from '@/subjects/language/shared';
+import { choiceField, idField, optionalId, optionalNumber, textField } from '@/subjects/language/shared';
 
-/** What the hand found at a rung. */
-export const rungForm = z.object({
-  rung: numberField('Rung', 'number', { low: 1, high: 100 }),
-  outcome: choiceField('Outcome', RUNG_OUTCOMES),
-  state: choiceField('It is being tried', PART_STATES),
-  clientKey: textField('Key', { limit: 80 }),
+/** What the hand found at a rung, as the page sends it. */
+export const rungInput = z.object({
+  clientKey: z.string().min(8).max(80),
+  jobId: z.int().positive(),
+  printId: z.int().positive(),
+  rung: z.int().min(1).max(100),
+  outcome: z.enum(RUNG_OUTCOMES),
+  state: z.enum(PART_STATES),
 });
+
+export type RungInput = z.infer<typeof rungInput>;
 
 /** A gauge as it is asked for; blanks take the usual ladder. A job may say what a chosen block should tell about. */
 export const gaugeForm = z

@@ -1,4 +1,4 @@
-export { gaugeForm, rungForm } from './input-gauge';
+export { gaugeForm, type RungInput, rungInput } from './input-gauge';
 export { formatOutcomesCsv, parseOutcomesCsv } from './input-outcomes-csv';
 export { describeGaugeChoice, describeGaugeIssue } from './words-gauge';
 export { describeJointParts } from './words-joint-parts';

@@ -1,7 +1,12 @@
 export { featureForm, kindFields, newJobForm } from './input-job';
 export { formatTargetsCsv, parseTargetsCsv } from './input-targets-csv';
 export { describeFeatureEffect } from './words-feature-effect';
-export { CHANGED_ELSEWHERE_WORDS, describeJobIssue, describeStartIssue } from './words-issues';
+export {
+  CHANGED_ELSEWHERE_WORDS,
+  describeJobIssue,
+  describeStartIssue,
+  type StartIssue,
+} from './words-issues';
 export { describeJobEntry, type JobEntry } from './words-ledger';
 export { describeReopened, type Reopened } from './words-reopened';
 export { describeMaterial, describeRuin, describeWish } from './words-wish';

@@ -13,13 +13,26 @@ export interface NewAttempt {
   readonly reason: string;
   /** Drawn sizes by feature id; features left out keep what they had, or their target. */
   readonly drawnMm: ReadonlyMap<number, number>;
+  /** Joints printed in place, as the file has them. */
+  readonly joints?: readonly DrawnJoint[];
+}
+
+/** A joint in an attempt's file; lengths mm. */
+export interface DrawnJoint {
+  readonly jointId: number;
+  readonly gapMm: number;
+  readonly heightGapMm: number | null;
+  readonly scale: number;
+  /** Chance to come free that is expected. */
+  readonly free: number;
 }
 
 /** Starts the next attempt with its drawn sizes and what was expected of each, before anything is printed. */
 export function startAttempt(db: Db, view: JobView, wanted: NewAttempt): Result<number, StartIssue> {
   const { job, learned } = view;
   if (job.profileId === null || learned === undefined) return fail({ code: 'noProfile' });
-  if (view.features.length === 0) return fail({ code: 'noFeatures' });
+  const { joints = [] } = wanted;
+  if (view.features.length + joints.length === 0) return fail({ code: 'noFeatures' });
   const last = view.attempts.at(-1);
   if (last !== undefined && wanted.reason.trim() === '') return fail({ code: 'noReason' });
   const number = (last?.number ?? 0) + 1;
@@ -61,10 +74,15 @@ export function startAttempt(db: Db, view: JobView, wanted: NewAttempt): Result<
         })
         .run();
     }
+    for (const joint of joints)
+      tx.insert(tables.drawnJoints)
+        .values({ attemptId: attempt.id, ...joint })
+        .run();
     noteLedger<JobEntry>(tx, job.id, 'correct', {
       code: 'attemptDrawn',
       number,
       sizesMm,
+      joints: joints.length,
       reason: wanted.reason.trim(),
       readingCount: learned.readingCount,
     });

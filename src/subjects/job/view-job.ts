@@ -17,16 +17,29 @@ export function isJob(db: Db, jobId: number): boolean {
   return queries.findJob(db, jobId) !== undefined;
 }
 
-/** Everything a job's pages show; undefined when there is no such job. */
-export function viewJob(db: Db, jobId: number): JobView | undefined {
+function viewWith(
+  db: Db,
+  jobId: number,
+  learn: (profileId: number) => LearnedSignature | undefined,
+): JobView | undefined {
   const job = queries.findJob(db, jobId);
   if (job === undefined) return undefined;
   const attempts = queries.listAttempts(db, jobId);
   const features = queries.listFeatures(db, jobId);
   const mates = queries.listMates(db, jobId);
   const profile = job.profileId === null ? undefined : queries.findProfile(db, job.profileId);
-  const learned = job.profileId === null ? undefined : newestSignature(db, job.profileId);
+  const learned = job.profileId === null ? undefined : learn(job.profileId);
   const last = attempts.at(-1);
   const current = last && viewPrint(db, { job, features, mates, learned }, last, last.prints.at(-1));
   return { job, profile, attempts, mates, features, current, learned };
+}
+
+/** Everything a job's pages show; undefined when there is no such job. */
+export function viewJob(db: Db, jobId: number): JobView | undefined {
+  return viewWith(db, jobId, (profileId) => newestSignature(db, profileId));
+}
+
+/** The same without the signature: sizes and verdicts, no predictions. For lists of many jobs. */
+export function viewJobUnlearned(db: Db, jobId: number): JobView | undefined {
+  return viewWith(db, jobId, () => undefined);
 }

@@ -44,7 +44,7 @@ export function describeStartIssue(issue: StartIssue): string {
     case 'noProfile':
       return 'choose the printer, resin and profile under Need first.';
     case 'noFeatures':
-      return 'enter at least one feature with its target under Need first.';
+      return 'enter at least one feature with its target under Need first, or design a joint under Fit.';
     case 'noReason':
       return 'say in a line why: what changed is found by itself, the reason is not.';
   }

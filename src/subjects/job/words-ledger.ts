@@ -6,6 +6,8 @@ export type JobEntry =
       readonly code: 'attemptDrawn';
       readonly number: number;
       readonly sizesMm: readonly number[];
+      /** Joints printed in place in its file; older lines do not say. */
+      readonly joints?: number;
       readonly reason: string;
       readonly readingCount: number;
     }
@@ -18,14 +20,17 @@ const MOST_SIZES = 4;
 export function describeJobEntry(entry: JobEntry): LedgerWords {
   switch (entry.code) {
     case 'attemptDrawn': {
-      const { number, sizesMm, reason, readingCount } = entry;
+      const { number, sizesMm, joints = 0, reason, readingCount } = entry;
       const more = sizesMm.length > MOST_SIZES ? ' …' : '';
       const learned =
         readingCount === 0
-          ? 'no signature yet: the prior decided'
-          : `${readingCount} readings of this profile`;
+          ? 'nothing measured yet: assumed for such printers'
+          : `from ${readingCount} readings of this profile`;
       return {
-        title: `Attempt ${number} drawn ${sizesMm.slice(0, MOST_SIZES).join(' / ')}${more}`,
+        title:
+          sizesMm.length === 0
+            ? `Attempt ${number} drawn with ${joints === 1 ? 'its joint' : `${joints} joints`}`
+            : `Attempt ${number} drawn ${sizesMm.slice(0, MOST_SIZES).join(' / ')}${more}`,
         detail: reason === '' ? learned : reason,
       };
     }

@@ -9,15 +9,14 @@ interface Sitting {
   readonly instruments: readonly (typeof tables.instruments.$inferSelect)[];
   readonly remembered?: Session;
   readonly open?: { readonly session: Session; readonly instrument: typeof tables.instruments.$inferSelect };
-  /** The newest print came off a simulated printer: its sizes can be read with the simulated caliper. */
+  /** The print came off a simulated printer: its sizes can be read with the simulated caliper. */
   readonly simulatedPrint: boolean;
 }
 
 /** A session belongs to the print that lay on the bench when it began; of any other print it is only remembered. */
-export function sitDown(db: Db, view: JobView): Sitting {
-  const print = view.attempts.at(-1)?.prints.at(-1);
+export function sitDown(db: Db, view: JobView, printId = view.current?.printId): Sitting {
   const last = openSession(db, view.job.id);
-  const isOpen = last !== undefined && print !== undefined && last.session.printId === print.id;
+  const isOpen = last !== undefined && last.session.printId === printId;
   return {
     instruments: listInstruments(db),
     remembered: lastSession(db, view.job.id),

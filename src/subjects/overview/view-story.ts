@@ -1,6 +1,9 @@
-import { type Outcome, outcomeOf } from '@/core/metrology';
+import type { Outcome } from '@/core/metrology';
 import type { Db } from '@/store';
+import type { PrintedJoint } from '@/subjects/fit';
 import { type JobView, type PrintView, viewPrint } from '@/subjects/job';
+
+import { foundInPrint } from './outcome-of-print';
 
 /** One difference between an attempt and the one before, found by comparing them. */
 export type AttemptChange =
@@ -16,7 +19,10 @@ export interface AttemptStory {
   readonly reason: string;
   readonly lever: 'drawn' | 'mesh';
   readonly changes: readonly AttemptChange[];
-  readonly prints: readonly PrintView[];
+  readonly prints: readonly (PrintView & {
+    readonly joints: readonly PrintedJoint[];
+    readonly despite: string;
+  })[];
   readonly expectedJoint?: number;
   readonly outcome: Outcome;
 }
@@ -50,19 +56,19 @@ function changesBetween(view: JobView, index: number): AttemptChange[] {
 /** Attempt by attempt: what changed (found, not asked), why (asked), what came out. Oldest first. */
 export function tellStory(db: Db, view: JobView): AttemptStory[] {
   return view.attempts.map((attempt, index) => {
-    const prints =
-      attempt.prints.length === 0
-        ? [viewPrint(db, view, attempt)]
-        : attempt.prints.map((print) => viewPrint(db, view, attempt, print));
-    const last = prints[prints.length - 1];
+    const tried = attempt.prints.length === 0 ? [undefined] : attempt.prints;
+    const found = tried.map((print) => {
+      const shown = viewPrint(db, view, attempt, print);
+      return { shown, despite: print?.despite ?? '', ...foundInPrint(db, view.job.id, shown) };
+    });
     return {
       number: attempt.number,
       createdAt: attempt.createdAt,
       reason: attempt.reason,
       lever: attempt.lever,
       changes: changesBetween(view, index),
-      prints,
-      outcome: outcomeOf(last.features, attempt.prints.length > 0),
+      prints: found.map(({ shown, joints, despite }) => ({ ...shown, joints, despite })),
+      outcome: found[found.length - 1].outcome,
     };
   });
 }

@@ -1,20 +1,23 @@
-import { type Outcome, outcomeOf } from '@/core/metrology';
+import type { Outcome } from '@/core/metrology';
 import { type Db, queries } from '@/store';
-import { settledOfCheck } from '@/subjects/check';
+import { isUnchecked, listOpenLosses } from '@/subjects/check';
 import { verdictOfJob } from '@/subjects/choice';
 import { listJoints } from '@/subjects/fit';
 import { rungsOfPrint } from '@/subjects/gauge';
-import { type JobView, viewJob } from '@/subjects/job';
+import { type JobView, viewJobUnlearned } from '@/subjects/job';
 import type { LedgerStep } from '@/subjects/records';
+import { foundInPrint } from './outcome-of-print';
+import { isOvertaken, type Settled, settledSteps } from './settled-steps';
 
 export type NextStep = LedgerStep;
 
-/** A job as Today shows it: where it stands and the one thing to do next. */
+/** A job as Today shows it: where it stands, since when, and the one thing to do next. */
 export interface JobGlance {
   readonly id: number;
   readonly name: string;
   readonly kind: 'part' | 'gauge';
-  readonly profile: string;
+  readonly printer: string;
+  readonly resin: string;
   readonly attempt: number;
   readonly read: number;
   readonly of: number;
@@ -22,55 +25,112 @@ export interface JobGlance {
   /** Joints printed in place that are designed in it. */
   readonly joints: number;
   readonly step: NextStep;
+  /** Nothing is left to do but to read its story. */
+  readonly done: boolean;
+  readonly settled: Settled;
+  /** Findings of its check that could lose the print, still open. */
+  readonly openLosses: number;
+  /** When something was last done in it. */
+  readonly since: Date;
 }
 
-function nextStep(db: Db, view: JobView, outcome: Outcome, joints: number): NextStep {
+interface Standing {
+  readonly outcome: Outcome;
+  readonly joints: number;
+  readonly openLosses: number;
+}
+
+/** The step that comes next; while what could lose a print is open, that is Check. */
+function nextStep(db: Db, view: JobView, { outcome, joints, openLosses }: Standing): NextStep {
   const { job, attempts, features } = view;
-  if (features.length === 0) return joints > 0 ? 'fit' : 'need';
+  if (features.length + joints === 0) return 'need';
+  const waits = attempts.length === 0 || outcome.kind === 'notPrinted';
+  if (waits && openLosses > 0) return 'check';
   if (attempts.length === 0) {
     if (verdictOfJob(db, job)?.verdict === 'fails') return 'resin';
+    if (features.length === 0 && job.profileId === null) return 'need';
     // A file that somebody drew is looked at before it is printed.
-    return job.meshHash !== null && settledOfCheck(db, view) === 0 ? 'check' : 'correct';
+    return job.meshHash !== null && isUnchecked(db, view) ? 'check' : 'correct';
   }
+  if (isOvertaken(view)) return 'correct';
   if (outcome.kind === 'in') return 'story';
-  return outcome.kind === 'out' || outcome.kind === 'notPrinted' ? 'correct' : 'measure';
+  return outcome.kind === 'out' ? 'correct' : 'measure';
 }
 
 function rungsFound(db: Db, { current }: JobView): number {
   return current?.printId === undefined ? 0 : rungsOfPrint(db, current.printId).size;
 }
 
-/** Every open job with its next step. */
+function countFound(db: Db, view: JobView, joints: readonly { readonly found?: unknown }[]) {
+  const { job, current } = view;
+  if (job.gauge?.kind === 'joint') return { read: rungsFound(db, view), of: job.gauge.stepsMm.length };
+  const features = current?.features ?? [];
+  const tried = joints.filter(({ found }) => found !== undefined).length;
+  return {
+    read: features.filter(({ size }) => size !== undefined).length + tried,
+    of: view.features.length + joints.length,
+  };
+}
+
+function glanceAt(db: Db, view: JobView, since: Date): JobGlance {
+  const { job, profile, current } = view;
+  const found = foundInPrint(db, job.id, current);
+  const { read, of } = countFound(db, view, found.joints);
+  const joints = listJoints(db, job.id).length;
+  const openLosses = job.kind === 'part' ? listOpenLosses(db, view).length : 0;
+  const gaugeStep = of > 0 && read === of ? 'story' : 'measure';
+  const step =
+    job.kind === 'gauge' ? gaugeStep : nextStep(db, view, { outcome: found.outcome, joints, openLosses });
+  return {
+    id: job.id,
+    name: job.name,
+    kind: job.kind,
+    printer: profile?.printer.name ?? '',
+    resin: profile?.resin.name ?? '',
+    attempt: current?.attemptNumber ?? 0,
+    read,
+    of,
+    outcome: found.outcome,
+    joints,
+    step,
+    done: step === 'story',
+    settled: settledSteps(db, view, found),
+    openLosses,
+    since,
+  };
+}
+
+/** What waits longest comes first; what is done comes last, the newest of it first. */
+function compare(a: JobGlance, b: JobGlance): number {
+  if (a.done !== b.done) return a.done ? 1 : -1;
+  return a.done ? b.since.getTime() - a.since.getTime() : a.since.getTime() - b.since.getTime();
+}
+
+const kept = globalThis as typeof globalThis & {
+  mellowGlances?: WeakMap<object, Map<number, { key: string; glance: JobGlance }>>;
+};
+
+/** Glances by bench and job, until something changes in the job. */
+const glances = (kept.mellowGlances ??= new WeakMap());
+
+/** Every open job with its next step, what waits longest first. */
 export function glanceAtJobs(db: Db): JobGlance[] {
-  return queries.listJobs(db).flatMap(({ job, printer, resin }) => {
-    const view = viewJob(db, job.id);
+  const known = glances.get(db) ?? new Map<number, { key: string; glance: JobGlance }>();
+  const fresh: typeof known = new Map();
+  const all = queries.listActivity(db).flatMap(({ jobId, key, lastAt }) => {
+    const before = known.get(jobId);
+    if (before?.key === key) {
+      fresh.set(jobId, before);
+      return [before.glance];
+    }
+    const view = viewJobUnlearned(db, jobId);
     if (view === undefined) return [];
-    const features = view.current?.features ?? [];
-    const printed = view.current?.printId !== undefined;
-    const outcome = outcomeOf(features, printed);
-    const [read, of] =
-      job.gauge?.kind === 'joint'
-        ? [rungsFound(db, view), job.gauge.stepsMm.length]
-        : [features.filter(({ size }) => size !== undefined).length, view.features.length];
-    const joints = listJoints(db, job.id).length;
-    return {
-      id: job.id,
-      name: job.name,
-      kind: job.kind,
-      profile: printer === null || resin === null ? '' : `${resin.name} on ${printer.name}`,
-      attempt: view.current?.attemptNumber ?? 0,
-      read,
-      of,
-      outcome,
-      joints,
-      step:
-        job.kind === 'gauge'
-          ? of > 0 && read === of
-            ? 'story'
-            : 'measure'
-          : nextStep(db, view, outcome, joints),
-    };
+    const glance = glanceAt(db, view, lastAt);
+    fresh.set(jobId, { key, glance });
+    return [glance];
   });
+  glances.set(db, fresh);
+  return all.sort(compare);
 }
 
 /** Jobs that were put away. */

@@ -39,6 +39,7 @@ export function describeLedgerEntry(entry: LedgerEntry): LedgerWords {
       return describeChoiceEntry(entry);
     case 'wished':
     case 'jointKept':
+    case 'jointFound':
       return describeFitEntry(entry);
     case 'gaugeDrawn':
       return describeGaugeEntry(entry);
@@ -46,6 +47,7 @@ export function describeLedgerEntry(entry: LedgerEntry): LedgerWords {
     case 'layersRead':
     case 'findingJudged':
     case 'partTurned':
+    case 'printed':
       return describeCheckEntry(entry);
     case 'readingsTakenIn':
       return describeMeasureEntry(entry);

@@ -2,28 +2,26 @@ import { z } from 'zod';
 import { RUINS, WISHES } from '@/core/fits';
 import { LONGEST_MM, READ_AS } from '@/core/metrology';
 import { type InterfaceWish, SHEET_KINDS, type SheetChoices, type SheetKind, SHEETS } from '@/core/sheets';
-import {
-  choiceField,
-  idField,
-  numberField,
-  optionalChoice,
-  optionalNumber,
-  refuse,
-  textField,
-  tickField,
-} from '@/subjects/language/shared';
+import { choiceField, optionalChoice, optionalNumber, refuse } from '@/subjects/language/shared';
 
-/** A reading of the old part or its neighbour. */
-export const bodyForm = z.object({
-  measure: textField('Size of the sheet', { limit: 40 }),
-  level: numberField('Height', 'number', { low: 0, high: 20 }),
-  turn: numberField('Turn', 'number', { low: 0, high: 20 }),
-  readingMm: numberField('Reading', 'length', { low: -LONGEST_MM, high: 4 * LONGEST_MM }),
-  readAs: choiceField('read as', READ_AS),
-  instrumentId: idField('with'),
-  clientKey: textField('Key', { limit: 80 }),
-  confirmed: tickField('Right as it stands'),
+/** A reading of the old part or its neighbour as the page sends it, already in millimetres. */
+export const bodyInput = z.object({
+  clientKey: z.string().min(8).max(80),
+  jobId: z.int().positive(),
+  measure: z.string().min(1).max(40),
+  level: z.int().min(0).max(20),
+  turn: z.int().min(0).max(20),
+  /** Zero and below are told apart from slips by the verb, in words. */
+  readingMm: z
+    .number()
+    .min(-LONGEST_MM)
+    .max(4 * LONGEST_MM),
+  readAs: z.enum(READ_AS),
+  instrumentId: z.int().positive(),
+  confirmed: z.boolean(),
 });
+
+export type BodyInput = z.infer<typeof bodyInput>;
 
 /** Which sheet a job is measured by. */
 export const sheetKindForm = z.object({ kind: choiceField('Sheet', SHEET_KINDS) });

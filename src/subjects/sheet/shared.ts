@@ -1,4 +1,4 @@
-export { bodyForm, interfacesIn, sheetFormOf, sheetKindForm } from './input-sheet';
-export { describeBodyIssue, describeTakeOverIssue } from './words-issues';
+export { type BodyInput, bodyInput, interfacesIn, sheetFormOf, sheetKindForm } from './input-sheet';
+export { type BodyIssue, describeBodyIssue, describeTakeOverIssue } from './words-issues';
 export { describeSheetEntry, type SheetEntry } from './words-ledger';
 export { describeBodyNote, describePlace, describeSheetIssue } from './words-sheet';

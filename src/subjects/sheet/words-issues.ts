@@ -16,7 +16,7 @@ export type TakeOverIssue =
   | { readonly code: 'nameTaken'; readonly name: string };
 
 export function describeBodyIssue({ code }: Exclude<BodyIssue, { code: 'doubt' }>): string {
-  return code === 'gone' ? GONE_WORDS : 'put a caliper on the bench first, under Printers.';
+  return code === 'gone' ? GONE_WORDS : 'put a caliper on the bench first, under House.';
 }
 
 export function describeTakeOverIssue(issue: TakeOverIssue): string {

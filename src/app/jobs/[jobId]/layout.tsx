@@ -3,25 +3,13 @@ import type { Metadata } from 'next';
 import type { ReactNode } from 'react';
 import { loadJob } from '@/app/_components/load-job';
 import { idFrom } from '@/app/_components/read-params';
+import { threadOf } from '@/app/_components/thread';
 import { bench } from '@/subjects/house';
 import { describeOutcome } from '@/subjects/language/shared';
 import { frameJob, type JobFrame } from '@/subjects/overview';
 import { Ledger, Tape, type TapeStep } from '@/ui';
 
 type Params = { params: Promise<{ jobId: string }> };
-
-const THREAD = [
-  { step: 'need', number: 1, label: 'Need' },
-  { step: 'resin', number: 2, label: 'Resin' },
-  { step: 'fit', number: 3, label: 'Fit' },
-  { step: 'check', number: 4, label: 'Check' },
-  { step: 'measure', number: 6, label: 'Measure' },
-  { step: 'correct', number: 7, label: 'Correct' },
-  { step: 'story', number: 8, label: 'Story' },
-] as const;
-
-/** A gauge is printed as it is: nothing is wished of it and nothing drawn anew. */
-const GAUGE_STEPS: ReadonlySet<string> = new Set(['need', 'measure', 'story']);
 
 function subtitleOf({ attemptNumber, profile, outcome, kind, archived }: JobFrame): string {
   const attempt = attemptNumber === undefined ? 'nothing drawn yet' : `attempt ${attemptNumber}`;
@@ -43,8 +31,7 @@ export async function generateMetadata({ params }: Params): Promise<Metadata> {
 export default async function JobLayout({ params, children }: Params & { children: ReactNode }) {
   const jobId = idFrom((await params).jobId);
   const frame = frameJob(bench().db, loadJob(jobId));
-  const thread = frame.kind === 'part' ? THREAD : THREAD.filter(({ step }) => GAUGE_STEPS.has(step));
-  const steps: TapeStep[] = thread.map(({ step, number, label }) => ({
+  const steps: TapeStep[] = threadOf(frame.kind).map(({ step, number, label }) => ({
     number,
     label,
     href: `/jobs/${jobId}/${step}`,
@@ -65,8 +52,8 @@ export default async function JobLayout({ params, children }: Params & { childre
         <Tape steps={steps} />
         {frame.overtaken && (
           <p className="no-print mt-3 border-l-4 border-honey py-1 pl-3">
-            The need changed after attempt {frame.attemptNumber} was drawn: its sizes are judged by the new
-            limits, and Fit and Correct are open again.
+            Something changed after attempt {frame.attemptNumber} was drawn. Its sizes are judged by the
+            limits as they are now; look at Fit and Correct again.
           </p>
         )}
         <div className="mt-4">{children}</div>

@@ -145,6 +145,7 @@ describe('forms of a gauge and of the need', () => {
       name: 'a',
       rule: 'guarded',
       revision: '1',
+      fitState: 'cured',
       claim_mains: 'on',
       dueOn: '2026-12-01',
       quantity: '',

@@ -3,28 +3,21 @@
 import { answerForm } from '@/app/_actions/answer-form';
 import { changedJob } from '@/app/_actions/changed';
 import { areIds } from '@/app/_actions/from-page';
-import { fail } from '@/core/result';
-import { assessSizes, planDraw } from '@/subjects/correct';
+import { assessSizes, drawAttempt } from '@/subjects/correct';
 import { attemptForm, fileSizesInput } from '@/subjects/correct/shared';
 import { bench } from '@/subjects/house';
-import { type JobView, type NewAttempt, startAttempt, viewJob } from '@/subjects/job';
+import { viewJob } from '@/subjects/job';
 import { describeStartIssue } from '@/subjects/job/shared';
 import { type FormAnswer, GONE_WORDS, refused } from '@/subjects/language/shared';
 
-type Lever = (view: JobView) => Omit<NewAttempt, 'reason'>;
+type FileDrawn = Parameters<typeof drawAttempt>[3];
 
-function start(jobId: number, data: FormData, lever: Lever): Promise<FormAnswer> {
-  const { db } = bench();
+function start(jobId: number, data: FormData, file?: FileDrawn): Promise<FormAnswer> {
   return answerForm({
     form: attemptForm,
     data,
     ids: [jobId],
-    verb: ({ reason }) => {
-      const view = viewJob(db, jobId);
-      return view === undefined
-        ? fail({ code: 'gone' } as const)
-        : startAttempt(db, view, { ...lever(view), reason });
-    },
+    verb: ({ reason }) => drawAttempt(bench().db, jobId, reason, file),
     refusal: describeStartIssue,
     changed: () => changedJob(jobId),
     goOn: () => `/jobs/${jobId}/measure`,
@@ -32,11 +25,8 @@ function start(jobId: number, data: FormData, lever: Lever): Promise<FormAnswer>
 }
 
 /** The next attempt, drawn anew from the sizes the signature says. */
-export async function drawAttempt(jobId: number, _before: FormAnswer, data: FormData): Promise<FormAnswer> {
-  return start(jobId, data, (view) => ({
-    lever: 'drawn',
-    drawnMm: new Map(planDraw(view)?.lines.map(({ feature, next }) => [feature.id, next.drawMm])),
-  }));
+export async function drawNext(jobId: number, _before: FormAnswer, data: FormData): Promise<FormAnswer> {
+  return start(jobId, data);
 }
 
 interface FileSize {
@@ -55,11 +45,7 @@ export async function printCorrected(
 ): Promise<FormAnswer> {
   const sizes = fileSizesInput.safeParse(file?.sizes);
   if (!sizes.success) return refused(GONE_WORDS);
-  return start(jobId, data, () => ({
-    lever: 'mesh',
-    meshHash: String(file.hash),
-    drawnMm: drawnOf(sizes.data),
-  }));
+  return start(jobId, data, { meshHash: String(file.hash), drawnMm: drawnOf(sizes.data) });
 }
 
 /** What the sizes measured on a file should print as, and with what chance. */

@@ -10,9 +10,11 @@ import {
   planDraw,
   usedParameters,
 } from '@/subjects/correct';
+import { type JointView, viewJoints } from '@/subjects/fit';
 import { bench } from '@/subjects/house';
 import type { JobView } from '@/subjects/job';
 import { boundsByWords } from '@/subjects/measure';
+import { formatChance, formatMm } from '@/subjects/language/shared';
 import { buttonLook, Link } from '@/ui';
 import { type DrawRow, DrawTable } from './_components/draw-table';
 import { MeshLever } from './_components/mesh-lever';
@@ -25,9 +27,12 @@ export default async function CorrectPage({ params }: { params: Promise<{ jobId:
   const view = loadJob(jobId);
   const plan = planDraw(view);
   const { learned, profile } = view;
-  if (plan === undefined || learned === undefined || profile === undefined) return <NotYet view={view} />;
+  const joints = viewJoints(bench().db, view) ?? [];
+  if (learned === undefined || profile === undefined || (plan === undefined && joints.length === 0))
+    return <NotYet view={view} />;
   return (
     <div className="space-y-6">
+      {joints.length > 0 && <JointPlan jobId={jobId} joints={joints} />}
       <Plan view={view} plan={plan} />
       <div className={`grid gap-8 ${view.job.meshHash === null ? '' : 'lg:grid-cols-2'}`}>
         <section aria-labelledby="does-title">
@@ -54,11 +59,90 @@ export default async function CorrectPage({ params }: { params: Promise<{ jobId:
   );
 }
 
-function Plan({ view, plan }: { view: JobView; plan: DrawPlan }) {
+/** Joints printed in place: what the file has, and what would free itself. */
+function JointPlan({ jobId, joints }: { jobId: number; joints: readonly JointView[] }) {
+  return (
+    <section aria-labelledby="joint-plan-title">
+      <h2 id="joint-plan-title" className="text-lg">
+        Joints printed in place
+      </h2>
+      <table className="mt-1 w-full border-collapse">
+        <thead>
+          <tr className="text-left text-sm text-soft">
+            <th className="font-normal">joint</th>
+            <th className="font-normal">gap per side, in the file</th>
+            <th className="font-normal">frees itself</th>
+            <th className="font-normal">play</th>
+            <th className="font-normal">gap for 95 %</th>
+          </tr>
+        </thead>
+        <tbody>
+          {joints.map(({ joint, wanted, recommendedMm }) => (
+            <tr key={joint.id} className="border-b border-hair">
+              <th scope="row" className="py-1 text-left font-semibold">
+                {joint.name}
+              </th>
+              <td className="num py-1 text-xl font-semibold text-juniper">
+                {formatMm(joint.gapMm * joint.scale, 3)}
+              </td>
+              <td className="num py-1">{formatChance(wanted.free)}</td>
+              <td className="num py-1">{formatMm(wanted.lateralMm, 3)}</td>
+              <td className="num py-1">{formatMm(recommendedMm.plane, 3)}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      <p className="mt-1 text-sm text-soft">
+        The gap is changed under{' '}
+        <Link href={`/jobs/${jobId}/fit`} className="underline">
+          Fit
+        </Link>
+        ; the next attempt takes it as it stands there.
+      </p>
+    </section>
+  );
+}
+
+function Plan({ view, plan }: { view: JobView; plan: DrawPlan | undefined }) {
   const last = view.attempts.at(-1);
   const waits = last !== undefined && last.prints.length === 0;
+  return (
+    <section aria-labelledby="draw-title">
+      <h2 id="draw-title" className="text-lg">
+        Draw next
+      </h2>
+      {plan !== undefined && <DrawTable rows={rowsOf(view, plan)} />}
+      {waits ? (
+        <p className="mt-3 flex flex-wrap items-center justify-between gap-3 bg-wash px-3 py-2">
+          <span>
+            Attempt {last.number} is drawn
+            {last.drawn.length > 0 && ` with ${last.drawn.length} sizes`} and waits for its print.
+          </span>
+          <Link href={`/jobs/${view.job.id}/measure`} className={buttonLook('main')}>
+            On to its print
+          </Link>
+        </p>
+      ) : (
+        <StartAttempt
+          jobId={view.job.id}
+          nextNumber={(last?.number ?? 0) + 1}
+          joint={plan?.joint}
+          jointUnchanged={plan?.jointUnchanged}
+          copies={
+            plan?.allCopies === undefined ? undefined : { wanted: view.job.quantity, chance: plan.allCopies }
+          }
+          features={plan?.lines.length ?? 0}
+          nextReading={plan && nextReadingOf(view, plan)}
+          hasSolid={view.job.solid !== null}
+        />
+      )}
+    </section>
+  );
+}
+
+function rowsOf(view: JobView, plan: DrawPlan): DrawRow[] {
   const bounds = boundsByWords(bench().db, view);
-  const rows = plan.lines.map(({ feature, lastDrawnMm, next, unchanged }): DrawRow => ({
+  return plan.lines.map(({ feature, lastDrawnMm, next, unchanged }) => ({
     id: feature.id,
     name: feature.name,
     targetMm: feature.targetMm,
@@ -70,37 +154,6 @@ function Plan({ view, plan }: { view: JobView; plan: DrawPlan }) {
     hasMate: feature.mateId !== null,
     bounds: bounds.get(feature.id),
   }));
-  return (
-    <section aria-labelledby="draw-title">
-      <h2 id="draw-title" className="text-lg">
-        Draw next
-      </h2>
-      <DrawTable rows={rows} />
-      {waits ? (
-        <p className="mt-3 flex flex-wrap items-center justify-between gap-3 bg-wash px-3 py-2">
-          <span>
-            Attempt {last.number} is drawn with {last.drawn.length} sizes and waits for its print.
-          </span>
-          <Link href={`/jobs/${view.job.id}/measure`} className={buttonLook('main')}>
-            On to its print
-          </Link>
-        </p>
-      ) : (
-        <StartAttempt
-          jobId={view.job.id}
-          nextNumber={(last?.number ?? 0) + 1}
-          joint={plan.joint}
-          jointUnchanged={plan.jointUnchanged}
-          copies={
-            plan.allCopies === undefined ? undefined : { wanted: view.job.quantity, chance: plan.allCopies }
-          }
-          features={plan.lines.length}
-          nextReading={nextReadingOf(view, plan)}
-          hasSolid={view.job.solid !== null}
-        />
-      )}
-    </section>
-  );
 }
 
 function FileLever({ view }: { view: JobView }) {
@@ -128,7 +181,7 @@ function NotYet({ view }: { view: JobView }) {
       <p className="mt-2 text-soft">
         {view.job.profileId === null
           ? 'Choose the printer, resin and profile: each prints in its own way.'
-          : 'Enter the sizes that matter, with their targets and limits.'}
+          : 'Enter the sizes that matter, with their targets and limits, or design a joint under Fit.'}
       </p>
       <Link href={`/jobs/${view.job.id}/need`} className={`${buttonLook('large')} mt-4`}>
         Back to the need

@@ -4,23 +4,28 @@ import { answerForm } from '@/app/_actions/answer-form';
 import { changedJob } from '@/app/_actions/changed';
 import { areIds } from '@/app/_actions/from-page';
 import { ok } from '@/core/result';
+import { printAttempt } from '@/subjects/check';
+import { describePrintIssue, printForm } from '@/subjects/check/shared';
 import { startSession } from '@/subjects/caliper';
 import { sessionForm } from '@/subjects/caliper/shared';
-import { recordRung, tryAllRungs } from '@/subjects/gauge';
-import { rungForm } from '@/subjects/gauge/shared';
+import { tryAllRungs } from '@/subjects/gauge';
 import { bench } from '@/subjects/house';
-import { notePrint } from '@/subjects/job';
 import { done, type FormAnswer, formatMm, GONE_WORDS, refused } from '@/subjects/language/shared';
 import { noteBroken, takeBackReading } from '@/subjects/measure';
 import { describeTakeBackIssue } from '@/subjects/measure/shared';
 import { describeSimulatedIssue } from '@/subjects/simulated/shared';
 
-export async function beginSession(jobId: number, _before: FormAnswer, data: FormData): Promise<FormAnswer> {
+export async function beginSession(
+  jobId: number,
+  printId: number,
+  _before: FormAnswer,
+  data: FormData,
+): Promise<FormAnswer> {
   return answerForm({
     form: sessionForm,
     data,
-    ids: [jobId],
-    verb: (wanted) => ok(startSession(bench().db, { jobId, ...wanted })),
+    ids: [jobId, printId],
+    verb: (wanted) => ok(startSession(bench().db, { jobId, printId, ...wanted })),
     refusal: String,
     changed: () => changedJob(jobId),
   });
@@ -35,21 +40,21 @@ export async function takeBack(jobId: number, printId: number, readingId?: numbe
     : describeTakeBackIssue(taken.issue);
 }
 
-export async function makePrint(jobId: number, attemptId: number): Promise<void> {
-  if (!areIds(jobId, attemptId)) return;
-  notePrint(bench().db, attemptId, jobId);
-  changedJob(jobId);
-}
-
-/** Keeps what the hand found at a rung. */
-export async function tapRung(jobId: number, printId: number, data: FormData): Promise<FormAnswer> {
+/** Notes that an attempt was printed, and shows its first copy. */
+export async function makePrint(
+  jobId: number,
+  attemptId: number,
+  _before: FormAnswer,
+  data: FormData,
+): Promise<FormAnswer> {
   return answerForm({
-    form: rungForm,
+    form: printForm,
     data,
-    ids: [jobId, printId],
-    verb: (wanted) => recordRung(bench().db, { printId, ...wanted }, jobId),
-    refusal: () => GONE_WORDS,
+    ids: [jobId, attemptId],
+    verb: (wanted) => printAttempt(bench().db, jobId, attemptId, wanted),
+    refusal: describePrintIssue,
     changed: () => changedJob(jobId),
+    goOn: () => `/jobs/${jobId}/measure`,
   });
 }
 

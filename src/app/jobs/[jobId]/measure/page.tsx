@@ -4,66 +4,137 @@ import { loadJob } from '@/app/_components/load-job';
 import { idFrom } from '@/app/_components/read-params';
 import type { GaugeSpec } from '@/core/gauges';
 import { processCard, quoteOf } from '@/core/resins';
-import { countCrevices } from '@/subjects/check';
+import { countCrevices, isUnchecked, listOpenLosses } from '@/subjects/check';
+import { describeFinding } from '@/subjects/check/shared';
+import { jointsOfPrint, listJoints } from '@/subjects/fit';
 import { listRungs, rungsOfPrint, viewLadder } from '@/subjects/gauge';
 import { bench, benchHouse } from '@/subjects/house';
-import { canBuild, type JobView, partOfJob } from '@/subjects/job';
+import { canBuild, type JobView, partOfJob, type PrintView, viewPrint } from '@/subjects/job';
 import { sitDown } from '@/subjects/measure';
 import { findShelved, resinFile } from '@/subjects/resin';
 import { buttonLook, Link } from '@/ui';
 import { BrokenNote } from './_components/broken-note';
+import { JointBench } from './_components/joint-bench';
 import { MeasuringBench } from './_components/measuring-bench';
+import { PrintForm } from './_components/print-form';
 import { PrintPanel } from './_components/print-panel';
 import { RungBench } from './_components/rung-bench';
 import { SessionPanel } from './_components/session-panel';
 
-/** Measure: readings of a print by keyboard or caliper, and ladders tried on their mates. */
-export default async function MeasurePage({ params }: { params: Promise<{ jobId: string }> }) {
+interface MeasurePageProps {
+  readonly params: Promise<{ jobId: string }>;
+  readonly searchParams: Promise<{ print?: string | string[] }>;
+}
+
+/** Measure: readings of a print by keyboard or caliper, joints and ladders tried by the hand. */
+export default async function MeasurePage({ params, searchParams }: MeasurePageProps) {
   await connection();
   const jobId = idFrom((await params).jobId);
   const { db } = bench();
   const view = loadJob(jobId);
-  const { current } = view;
-  if (current === undefined) return <NothingDrawn view={view} />;
-  const sitting = sitDown(db, view);
-  if (current.printId === undefined) {
-    return (
-      <PrintPanel
-        jobId={jobId}
-        attemptId={current.attemptId}
-        attemptNumber={current.attemptNumber}
-        simulated={sitting.simulatedPrint}
-        files={canBuild(view)}
-      />
-    );
-  }
-  const { gauge } = view.job;
-  if (gauge?.kind === 'joint')
-    return <Rungs view={view} gauge={gauge} printId={current.printId} simulated={sitting.simulatedPrint} />;
+  const attempt = view.attempts.at(-1);
+  if (attempt === undefined || view.current === undefined) return <NothingDrawn view={view} />;
+  const wanted = Number((await searchParams).print);
+  const print = attempt.prints.find(({ id }) => id === wanted) ?? attempt.prints.at(-1);
+  const asked = {
+    jobId,
+    attemptId: attempt.id,
+    simulated: sitDown(db, view).simulatedPrint,
+    openFindings: listOpenLosses(db, view).map((finding) => describeFinding(finding).title),
+    unchecked: isUnchecked(db, view),
+  };
+  if (print === undefined)
+    return <PrintPanel {...asked} attemptNumber={attempt.number} files={canBuild(view)} />;
+  return (
+    <div className="space-y-6">
+      <PrintChoice jobId={jobId} prints={attempt.prints} shownId={print.id} />
+      <OfPrint view={view} print={print} shown={viewPrint(db, view, attempt, print)} />
+      <details className="border-t border-hair pt-2">
+        <summary className="font-semibold">Print attempt {attempt.number} again</summary>
+        <p className="mt-1 mb-2 max-w-prose text-sm text-soft">
+          A second print of the same file tells the habit of a feature from chance, which one print cannot.
+        </p>
+        <PrintForm {...asked} again />
+      </details>
+    </div>
+  );
+}
+
+interface OfPrintProps {
+  readonly view: JobView;
+  readonly print: JobView['attempts'][number]['prints'][number];
+  readonly shown: PrintView;
+}
+
+/** What is found out of one print: rungs of a gauge, joints by the hand, sizes by the caliper. */
+function OfPrint({ view, print, shown }: OfPrintProps) {
+  const { db } = bench();
+  const { job } = view;
+  const sitting = sitDown(db, view, print.id);
+  if (job.gauge?.kind === 'joint')
+    return <Rungs view={view} gauge={job.gauge} print={print} simulated={sitting.simulatedPrint} />;
+  const joints = jointsOfPrint(db, job.id, print.attemptId, print.id).filter(
+    ({ gapMm }) => gapMm !== undefined,
+  );
   const { open } = sitting;
-  if (open === undefined)
-    return (
-      <>
-        <SessionPanel jobId={jobId} instruments={sitting.instruments} remembered={sitting.remembered} />
-        {view.profile !== undefined && <BeforeReading view={view} resinId={view.profile.resin.id} />}
-      </>
-    );
-  const brokenNote = view.attempts.at(-1)?.prints.at(-1)?.brokenNote ?? '';
   return (
     <>
-      <MeasuringBench
-        jobId={jobId}
-        printId={current.printId}
-        printName={current.printName ?? ''}
-        features={current.features}
-        session={{ ...open.session, instrument: open.instrument }}
-        rule={view.job.rule}
-        expansionStated={isExpansionStated(view)}
-        simulated={sitting.simulatedPrint && open.instrument.simulatedSeed !== null}
-        part={partOfJob(view)}
-      />
-      <BrokenNote jobId={jobId} printId={current.printId} note={brokenNote} />
+      {joints.length > 0 && (
+        <JointBench key={print.id} jobId={job.id} printId={print.id} printName={print.name} joints={joints} />
+      )}
+      {view.features.length > 0 && open === undefined && (
+        <>
+          <SessionPanel
+            jobId={job.id}
+            printId={print.id}
+            instruments={sitting.instruments}
+            remembered={sitting.remembered}
+          />
+          {view.profile !== undefined && <BeforeReading view={view} resinId={view.profile.resin.id} />}
+        </>
+      )}
+      {view.features.length > 0 && open !== undefined && (
+        <MeasuringBench
+          key={print.id}
+          jobId={job.id}
+          printId={print.id}
+          printName={print.name}
+          features={shown.features}
+          session={{ ...open.session, instrument: open.instrument }}
+          rule={job.rule}
+          expansionStated={isExpansionStated(view)}
+          simulated={sitting.simulatedPrint && open.instrument.simulatedSeed !== null}
+          part={partOfJob(view)}
+        />
+      )}
+      <BrokenNote key={print.id} jobId={job.id} printId={print.id} note={print.brokenNote} />
     </>
+  );
+}
+
+interface PrintChoiceProps {
+  readonly jobId: number;
+  readonly prints: readonly { readonly id: number; readonly name: string }[];
+  readonly shownId: number;
+}
+
+/** Prints of the attempt, one of which is measured. */
+function PrintChoice({ jobId, prints, shownId }: PrintChoiceProps) {
+  if (prints.length < 2) return null;
+  return (
+    <nav aria-label="Prints of this attempt" className="flex flex-wrap items-center gap-2">
+      <span className="text-sm text-soft">Print</span>
+      {prints.map(({ id, name }) => (
+        <Link
+          key={id}
+          href={`/jobs/${jobId}/measure?print=${id}`}
+          aria-current={id === shownId ? 'page' : undefined}
+          className={`num min-h-8 rounded-[5px] border px-2 py-1 ${id === shownId ? 'border-juniper bg-band font-semibold' : 'border-edge'}`}
+        >
+          {name}
+        </Link>
+      ))}
+    </nav>
   );
 }
 
@@ -88,12 +159,12 @@ function BeforeReading({ view, resinId }: { view: JobView; resinId: number }) {
 interface RungsProps {
   readonly view: JobView;
   readonly gauge: Extract<GaugeSpec, { kind: 'joint' }>;
-  readonly printId: number;
+  readonly print: { readonly id: number; readonly name: string };
   readonly simulated: boolean;
 }
 
 /** A ladder of joints is tried by the hand, rung by rung. */
-function Rungs({ view, gauge, printId, simulated }: RungsProps) {
+function Rungs({ view, gauge, print, simulated }: RungsProps) {
   const { db } = bench();
   const { joint, direction, stepsMm } = gauge;
   const all = listRungs(db).filter(
@@ -103,21 +174,24 @@ function Rungs({ view, gauge, printId, simulated }: RungsProps) {
   return (
     <RungBench
       jobId={view.job.id}
-      printId={printId}
-      printName={view.current?.printName ?? ''}
+      key={print.id}
+      printId={print.id}
+      printName={print.name}
       joint={joint}
       direction={direction}
       stepsMm={stepsMm}
-      outcomes={Object.fromEntries(rungsOfPrint(db, printId))}
+      outcomes={Object.fromEntries(rungsOfPrint(db, print.id))}
       ladder={{ summary, note, curve }}
-      otherRungs={all.filter((rung) => rung.printId !== printId).length}
+      otherRungs={all.filter((rung) => rung.printId !== print.id).length}
       simulated={simulated}
     />
   );
 }
 
 function NothingDrawn({ view }: { view: JobView }) {
-  const step = view.features.length === 0 ? 'need' : 'correct';
+  const { db } = bench();
+  const isEmpty = view.features.length + listJoints(db, view.job.id).length === 0;
+  const step = isEmpty ? 'need' : 'correct';
   return (
     <div className="max-w-prose">
       <h2 className="text-xl">Nothing has been drawn yet</h2>

@@ -4,9 +4,18 @@ import { loadJob } from '@/app/_components/load-job';
 import { idFrom } from '@/app/_components/read-params';
 import { stripOf } from '@/app/_components/strip-of';
 import { listVerdicts } from '@/subjects/check';
+import type { PrintedJoint } from '@/subjects/fit';
+import { describeJointFound } from '@/subjects/fit/shared';
 import { bench } from '@/subjects/house';
 import type { FeatureView, PrintView } from '@/subjects/job';
-import { describeFitWord, describeOutcome, describeVerdict, formatMm } from '@/subjects/language/shared';
+import {
+  describeFitWord,
+  describeOtherState,
+  describeOutcome,
+  describeVerdict,
+  formatChance,
+  formatMm,
+} from '@/subjects/language/shared';
 import { listAnswers, standingAnswer } from '@/subjects/need';
 import { describeAnswer } from '@/subjects/need/shared';
 import { type AttemptChange, type AttemptStory, tellStory } from '@/subjects/overview';
@@ -126,7 +135,11 @@ function Attempt({ attempt, answers }: { attempt: AttemptStory; answers: Answers
         </div>
       )}
       {prints.map((print) => (
-        <PrintTable key={print.printId ?? 0} print={print} answers={answers} />
+        <div key={print.printId ?? 0}>
+          <PrintTable print={print} answers={answers} />
+          <JointLines joints={print.joints} />
+          {print.despite !== '' && <p className="text-sm">Printed with findings open: {print.despite}</p>}
+        </div>
       ))}
     </section>
   );
@@ -196,8 +209,35 @@ function PrintTable({
   );
 }
 
+/** Joints of a print and what the hand found of each. */
+function JointLines({ joints }: { joints: readonly PrintedJoint[] }) {
+  if (joints.length === 0) return null;
+  return (
+    <ul aria-label="Joints">
+      {joints.map(({ id, name, gapMm = 0, free, found, floppy, verdict }) => (
+        <li key={id} className="flex flex-wrap items-baseline gap-x-4 border-b border-hair py-1">
+          <span className="w-36 font-semibold">{name}</span>
+          <span className="text-sm text-soft">
+            drawn gap <span className="num">{formatMm(gapMm, 3)}</span>
+            {free !== undefined && (
+              <>
+                , expected free with <span className="num">{formatChance(free)}</span>
+              </>
+            )}
+          </span>
+          <span
+            className={`font-medium ${verdict === undefined ? 'text-soft' : verdict.kind === 'in' ? 'text-juniper' : 'text-plum'}`}
+          >
+            {found === undefined ? 'not tried' : describeJointFound(found, floppy)}
+          </span>
+        </li>
+      ))}
+    </ul>
+  );
+}
+
 function FeatureLine({ feature }: { feature: FeatureView }) {
-  const { name, drawnMm, size, verdict, word, pushN } = feature;
+  const { name, drawnMm, size, verdict, otherState, word, pushN } = feature;
   return (
     <tr className="border-b border-hair align-middle">
       <th scope="row" className="w-36 py-1 pr-3 text-left font-semibold">
@@ -215,7 +255,7 @@ function FeatureLine({ feature }: { feature: FeatureView }) {
       <td className="hidden py-1 pr-3 sm:table-cell">
         <RuleStrip
           {...stripOf(feature)}
-          words={`${name}: ${verdict === undefined ? 'not read' : describeVerdict(verdict)}`}
+          words={`${name}: ${verdict === undefined ? 'not judged' : describeVerdict(verdict)}`}
           tone={toneOf(verdict)}
           showWords={false}
         />
@@ -226,7 +266,10 @@ function FeatureLine({ feature }: { feature: FeatureView }) {
         ) : (
           <>
             {formatMm(size.sizeMm, 3)} ± {formatMm(size.expandedU_mm, 3)}
-            <span className="block font-sans text-sm font-medium">{verdict && describeVerdict(verdict)}</span>
+            <span className="block font-sans text-sm font-medium">
+              {verdict && describeVerdict(verdict)}
+              {otherState && describeOtherState(otherState)}
+            </span>
           </>
         )}
       </td>

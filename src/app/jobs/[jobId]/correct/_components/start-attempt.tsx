@@ -3,13 +3,14 @@
 import { Download } from 'lucide-react';
 import { formatChance } from '@/subjects/language/shared';
 import { ActionForm, Button, buttonLook, TextField } from '@/ui';
-import { drawAttempt } from '../actions';
+import { drawNext } from '../actions';
 import { attemptForm } from '@/subjects/correct/shared';
 
 interface StartAttemptProps {
   readonly jobId: number;
   readonly nextNumber: number;
-  readonly joint: number;
+  /** Chance that every feature is in tolerance; undefined where the job has joints only. */
+  readonly joint?: number;
   readonly jointUnchanged?: number;
   /** Copies wanted, and the chance that all of them are right. */
   readonly copies?: { readonly wanted: number; readonly chance: number };
@@ -32,8 +33,12 @@ export function StartAttempt({
   return (
     <div className="bottom-0 mt-3 sm:sticky bg-wash px-3 py-3">
       <p>
-        <strong>{features === 1 ? 'In tolerance' : `All ${features} in tolerance`}:</strong>{' '}
-        <span className="num font-semibold">{formatChance(joint)}</span>
+        {joint !== undefined && (
+          <>
+            <strong>{features === 1 ? 'In tolerance' : `All ${features} in tolerance`}:</strong>{' '}
+            <span className="num font-semibold">{formatChance(joint)}</span>
+          </>
+        )}
         {jointUnchanged !== undefined && (
           <span className="text-soft">
             {' '}
@@ -57,7 +62,7 @@ export function StartAttempt({
       </p>
       <ActionForm
         form={attemptForm}
-        action={drawAttempt.bind(null, jobId)}
+        action={drawNext.bind(null, jobId)}
         label={`Start attempt ${nextNumber}`}
         className="mt-2"
       >

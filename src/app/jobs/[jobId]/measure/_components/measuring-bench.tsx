@@ -1,6 +1,7 @@
 'use client';
 
 import { type RefObject, useMemo, useRef } from 'react';
+import { listAnd } from '@/subjects/language/shared';
 import { PartFrame, useShortcuts } from '@/ui';
 import { ArmedField } from './armed-field';
 import type { BenchProps } from './bench-types';
@@ -70,7 +71,7 @@ interface ReadingProps {
 
 /** The armed field with its caliper, the words of the hand, and what was said last. */
 function Reading({ bench: { printId, features, session, simulated }, measuring, field }: ReadingProps) {
-  const { active, count, text, asked, setText, take, say, settle, setRemark } = measuring;
+  const { active, count, text, asked, words, setText, take, say, settle, setRemark } = measuring;
   return (
     <div className="border-l-4 border-juniper bg-sheet px-4 py-3">
       <ArmedField
@@ -94,8 +95,8 @@ function Reading({ bench: { printId, features, session, simulated }, measuring, 
         )}
       </ArmedField>
       <FitWords
-        said={active.word}
-        onSay={(word, pushN) => void say(word, pushN)}
+        said={words.saidOf(active.id) ?? active.word}
+        onSay={say}
         hasMate={active.mate !== undefined}
       />
       <Said measuring={measuring} />
@@ -110,7 +111,17 @@ function Reading({ bench: { printId, features, session, simulated }, measuring, 
   );
 }
 
-function Said({ measuring: { atPlate, setAtPlate, remark, isCutOff, waiting } }: { measuring: Measuring }) {
+/** 2 readings; empty for none. */
+function count(number: number, one: string, many = `${one}s`): string {
+  return number === 0 ? '' : `${number} ${number === 1 ? one : many}`;
+}
+
+function Said({ measuring }: { measuring: Measuring }) {
+  const { atPlate, setAtPlate, remark, isCutOff, waiting, words } = measuring;
+  const kept = [
+    count(waiting.length, 'reading'),
+    count(words.waiting.length, 'word of fit', 'words of fit'),
+  ].filter((each) => each !== '');
   return (
     <div className="mt-1.5 flex flex-wrap items-baseline gap-x-4">
       <label className="flex items-center gap-2 text-sm text-soft">
@@ -126,8 +137,8 @@ function Said({ measuring: { atPlate, setAtPlate, remark, isCutOff, waiting } }:
         role={remark?.isProblem ? 'alert' : 'status'}
         className={`min-h-6 ${remark?.isProblem ? 'font-medium text-plum' : 'text-soft'}`}
       >
-        {isCutOff
-          ? `No answer from the bench: ${waiting.length} reading(s) wait here and are sent again by themselves.`
+        {(isCutOff || words.isCutOff) && kept.length > 0
+          ? `The bench does not answer. ${listAnd(kept)} wait in this browser until it does.`
           : remark?.text}
       </p>
     </div>

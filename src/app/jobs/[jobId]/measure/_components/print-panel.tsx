@@ -1,28 +1,22 @@
-'use client';
+import { buttonLook, Caution } from '@/ui';
+import { PrintForm, type PrintFormProps } from './print-form';
 
-import { useTransition } from 'react';
-import { Button, buttonLook, Caution } from '@/ui';
-import { makePrint } from '../actions';
-
-interface PrintPanelProps {
-  readonly jobId: number;
-  readonly attemptId: number;
+interface PrintPanelProps extends Omit<PrintFormProps, 'again'> {
   readonly attemptNumber: number;
-  readonly simulated: boolean;
   /** The program builds the file itself. */
   readonly files: boolean;
 }
 
 /** The attempt is drawn and waits for its print. */
-export function PrintPanel({ jobId, attemptId, attemptNumber, simulated, files }: PrintPanelProps) {
-  const [pending, start] = useTransition();
+export function PrintPanel({ attemptNumber, files, ...print }: PrintPanelProps) {
+  const { jobId, simulated } = print;
   return (
     <div className="max-w-prose space-y-4" data-fills-screen>
       <h2 className="text-xl">Attempt {attemptNumber} is drawn and waits for its print</h2>
       <p className="text-soft">
         {simulated
           ? 'This printer is a simulated one: it prints at once, with hidden faults of its own, and its sizes are read with the simulated caliper.'
-          : 'Print, wash, dry and cure it as its profile says, let it cool, then read it here.'}
+          : 'Print, wash, dry and cure it as its profile says, let it cool, then measure it here.'}
       </p>
       {files && (
         <p className="flex flex-wrap gap-2">
@@ -34,13 +28,20 @@ export function PrintPanel({ jobId, attemptId, attemptNumber, simulated, files }
           </a>
         </p>
       )}
-      <Caution>
-        Green parts, wash liquid and drips are wet with uncured resin: gloves, eye protection and fresh air,
-        no drips on skin. Follow the safety sheets and your local rules for waste.
-      </Caution>
-      <Button weight="large" disabled={pending} onClick={() => start(() => makePrint(jobId, attemptId))}>
-        {simulated ? 'Print it on the simulated printer' : 'It is printed'}
-      </Button>
+      <WetCaution />
+      <PrintForm {...print} again={false} />
     </div>
+  );
+}
+
+/** Everything that comes off the plate is wet with uncured resin. */
+export function WetCaution() {
+  return (
+    <Caution>
+      Uncured resin is on the part, in the wash liquid and in every drip. Wear nitrile gloves and eye
+      protection and open a window. Take the gloves off before you touch the keyboard or the phone. Do not eat
+      or drink here. Scrapers and cutters point away from your fingers. Follow the safety sheets and your
+      local rules for waste.
+    </Caution>
   );
 }

@@ -1,18 +1,23 @@
 'use client';
 
-import { useRef, useState, useTransition } from 'react';
+import { useRouter } from 'next/navigation';
+import { useState, useTransition } from 'react';
+import { CutOffNote } from '@/app/_components/cut-off-note';
+import { useOutbox } from '@/app/_components/use-outbox';
 import { type GapDirection, type JointKind, RUNG_OUTCOMES, type RungOutcome } from '@/core/fits';
 import { PART_STATES, type PartState } from '@/core/metrology';
+import type { Result } from '@/core/result';
 import type { LadderView } from '@/subjects/gauge';
 import {
   describeGapDirection,
   describeJoint,
   describeLadderNote,
   describeRungOutcome,
+  type RungInput,
 } from '@/subjects/gauge/shared';
-import { formatMm } from '@/subjects/language/shared';
+import { formatMm, GONE_WORDS } from '@/subjects/language/shared';
 import { Button, Caution, PlainChoice, Problem, useShortcuts } from '@/ui';
-import { tapRung, touchAll } from '../actions';
+import { touchAll } from '../actions';
 import { LadderChart } from './ladder-chart';
 
 interface RungBenchProps {
@@ -41,28 +46,32 @@ const capital = (text: string) => text[0].toUpperCase() + text.slice(1);
 
 /** A gap ladder by the hand: from the widest rung down, what each one does. */
 export function RungBench(props: RungBenchProps) {
-  const { jobId, printId, stepsMm, outcomes, joint, direction, simulated } = props;
+  const { jobId, printId, stepsMm, joint, direction, simulated } = props;
+  const router = useRouter();
   const [chosen, setChosen] = useState<number | undefined>();
   const [state, setState] = useState<PartState>('green');
   const [problem, setProblem] = useState<string | undefined>();
   const [pending, start] = useTransition();
-  const keys = useRef(new Map<string, string>());
+  const outbox = useOutbox<RungInput, Result<void, { readonly code: 'gone' }>>({
+    name: `mellow-rungs-${printId}`,
+    url: '/api/rungs',
+    onAnswer: (_entry, result) => {
+      setProblem(result?.ok === true ? undefined : GONE_WORDS);
+      router.refresh();
+    },
+  });
+  const outcomes: Readonly<Record<number, RungOutcome>> = {
+    ...props.outcomes,
+    ...Object.fromEntries(outbox.waiting.map(({ rung, outcome }) => [rung, outcome])),
+  };
   // From the wide end, which frees most easily, down to the first that does not: the usual way to try one.
   const rungs = stepsMm.map((gapMm, i) => ({ rung: i + 1, gapMm })).reverse();
   const open = rungs.find(({ rung }) => outcomes[rung] === undefined);
   const active = chosen ?? open?.rung ?? rungs[0].rung;
   const tap = (rung: number, outcome: RungOutcome) => {
-    const id = `${printId}/${rung}/${outcome}/${outcomes[rung] ?? ''}`;
-    const clientKey = keys.current.get(id) ?? crypto.randomUUID();
-    keys.current.set(id, clientKey);
-    const data = new FormData();
-    for (const [name, value] of Object.entries({ rung: String(rung), outcome, state, clientKey }))
-      data.set(name, value);
-    start(async () => {
-      const said = await tapRung(jobId, printId, data);
-      setProblem(said.ok ? undefined : said.message);
-      if (said.ok) setChosen(undefined);
-    });
+    setProblem(undefined);
+    setChosen(undefined);
+    outbox.add({ clientKey: crypto.randomUUID(), jobId, printId, rung, outcome, state });
   };
   useShortcuts(
     RUNG_OUTCOMES.map((outcome, i) => ({
@@ -98,6 +107,9 @@ export function RungBench(props: RungBenchProps) {
           {RUNG_OUTCOMES.map((outcome) => `${describeRungOutcome(outcome)}: ${MEANING[outcome]}`).join(' · ')}
         </p>
         {problem !== undefined && <Problem>{problem}</Problem>}
+        {outbox.isCutOff && (
+          <CutOffNote waiting={outbox.waiting.length} what={outbox.waiting.length === 1 ? 'rung' : 'rungs'} />
+        )}
         {simulated && (
           <Button
             className="mt-3"

@@ -10,6 +10,7 @@ import { sessionForm } from '@/subjects/caliper/shared';
 
 interface SessionPanelProps {
   readonly jobId: number;
+  readonly printId: number;
   readonly instruments: readonly {
     readonly id: number;
     readonly name: string;
@@ -26,7 +27,7 @@ interface SessionPanelProps {
 }
 
 /** A sitting starts with its caliper, its zero and, if wished, temperatures; remembered from last time. */
-export function SessionPanel({ jobId, instruments, remembered }: SessionPanelProps) {
+export function SessionPanel({ jobId, printId, instruments, remembered }: SessionPanelProps) {
   const [state, setState] = useState(remembered?.state ?? 'cured');
   const isWet = state === 'green' || state === 'washed';
   return (
@@ -35,7 +36,7 @@ export function SessionPanel({ jobId, instruments, remembered }: SessionPanelPro
       {instruments.length > 0 && (
         <ActionForm
           form={sessionForm}
-          action={beginSession.bind(null, jobId)}
+          action={beginSession.bind(null, jobId, printId)}
           label="Start measuring"
           className="grid gap-3 sm:grid-cols-2"
         >
@@ -60,8 +61,9 @@ export function SessionPanel({ jobId, instruments, remembered }: SessionPanelPro
           {isWet && (
             <div className="sm:col-span-2">
               <Caution>
-                Uncured resin is still on this part: gloves and eye protection, nothing on the skin, and wipe
-                the jaws before the caliper goes back. Its safety sheet and your local rules come first.
+                Uncured resin is still on this part. Wear nitrile gloves and eye protection, and wipe the jaws
+                before the caliper goes back. Take the gloves off before you touch the keyboard or the phone.
+                Do not eat or drink here. The safety sheet and your local rules come first.
               </Caution>
             </div>
           )}

@@ -13,10 +13,10 @@ import { takeBack } from '../actions';
 import type { BenchProps } from './bench-types';
 import type { AskedReading } from './doubt-panel';
 import { countReadings, firstToRead, newestSeen, nextToRead, readingsOnTheWay } from './reading-order';
-import { sendWord } from './send-word';
 import { useDraft } from './use-draft';
 import { type Answer, useReadingQueue } from './use-reading-queue';
 import { useTick } from './use-tick';
+import { useWords } from './use-words';
 
 /** Something to say about the last action; a problem is read out at once. */
 export interface Remark {
@@ -58,6 +58,25 @@ function useAnswers(printId: number) {
   return { ...queue, kept, setKept, remark, setRemark, asked, setAsked, sound, refresh: router.refresh };
 }
 
+/** Words of fit of this print, and what is said when they are in. */
+function useSaid(
+  { printId, features }: BenchProps,
+  { setRemark, refresh }: Pick<ReturnType<typeof useAnswers>, 'setRemark' | 'refresh'>,
+) {
+  return useWords({
+    printId,
+    onAnswer: ({ featureId, word }, issue) => {
+      refresh();
+      const name = features.find(({ id }) => id === featureId)?.name ?? '';
+      setRemark(
+        issue === undefined
+          ? { text: `${name} on its mate: ${describeFitWord(word)}.` }
+          : { text: describeReadingIssue(issue), isProblem: true },
+      );
+    },
+  });
+}
+
 /** The state of a sitting: what is typed, which feature is read, what is on its way, and what can be done. */
 export function useMeasuring(props: BenchProps, field: RefObject<HTMLInputElement | null>) {
   const { jobId, printId, features, session } = props;
@@ -65,7 +84,7 @@ export function useMeasuring(props: BenchProps, field: RefObject<HTMLInputElemen
   const [chosenId, setChosenId] = useState<number | undefined>();
   const [atPlate, setAtPlate] = useState(false);
   const answers = useAnswers(printId);
-  const { waiting, kept, setKept, setRemark, asked, setAsked, add, drain, refresh } = answers;
+  const { waiting, kept, setKept, setRemark, asked, setAsked, add, drain } = answers;
   const arm = useCallback(() => field.current?.focus(), [field]);
   const onTheWay = useMemo(() => readingsOnTheWay(features, kept, waiting), [features, kept, waiting]);
   const counts = useMemo(() => countReadings(features, onTheWay), [features, onTheWay]);
@@ -106,12 +125,10 @@ export function useMeasuring(props: BenchProps, field: RefObject<HTMLInputElemen
     setRemark(said === undefined ? { text: lost, isProblem: true } : { text: said });
     arm();
   };
-  const say = async (word: FitWord, pushN?: number) => {
+  const words = useSaid(props, answers);
+  const say = (word: FitWord, pushN?: number) => {
     const { state, warm } = session;
-    const problem = await sendWord({ featureId: active.id, printId, word, state, warm, pushN });
-    if (problem !== undefined) return setRemark({ text: problem, isProblem: true });
-    setRemark({ text: `${active.name} on its mate: ${describeFitWord(word)}.` });
-    refresh();
+    words.say({ featureId: active.id, printId, word, state, warm, pushN });
   };
   const settle = (readingMm: number | undefined) => {
     if (asked === undefined) return;
@@ -122,5 +139,5 @@ export function useMeasuring(props: BenchProps, field: RefObject<HTMLInputElemen
   const step = (by: number) =>
     choose(features[(features.indexOf(active) + by + features.length) % features.length].id);
   const doing = { choose, take, retract, say, settle, step, setText, setAtPlate };
-  return { ...answers, text, atPlate, active, count, counts, onTheWay, ...doing };
+  return { ...answers, words, text, atPlate, active, count, counts, onTheWay, ...doing };
 }

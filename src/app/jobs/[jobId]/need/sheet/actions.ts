@@ -3,62 +3,12 @@
 import { answerForm } from '@/app/_actions/answer-form';
 import { changedJob } from '@/app/_actions/changed';
 import { areIds } from '@/app/_actions/from-page';
-import { type Doubt, guessOf } from '@/core/metrology';
 import { ok } from '@/core/result';
 import { SHEET_KINDS } from '@/core/sheets';
 import { bench } from '@/subjects/house';
-import {
-  describeDoubt,
-  describeFaults,
-  done,
-  type FormAnswer,
-  GONE_WORDS,
-  parseForm,
-  refused,
-} from '@/subjects/language/shared';
-import { chooseSheet, recordBody, takeBackBody, takeOverSheet } from '@/subjects/sheet';
-import {
-  bodyForm,
-  describeBodyIssue,
-  describeTakeOverIssue,
-  interfacesIn,
-  sheetFormOf,
-  sheetKindForm,
-} from '@/subjects/sheet/shared';
-
-/** What became of a reading: kept, refused with a sentence, or in doubt and waiting for a word. */
-export type BodyAnswer =
-  | { readonly kind: 'kept' }
-  | { readonly kind: 'refused'; readonly message: string }
-  | {
-      readonly kind: 'doubt';
-      readonly message: string;
-      readonly canBeRight: boolean;
-      readonly guessMm?: number;
-    };
-
-const inDoubt = (doubt: Doubt, readingMm: number): BodyAnswer => ({
-  kind: 'doubt',
-  message: describeDoubt(doubt, readingMm),
-  canBeRight: doubt.code !== 'notPositive',
-  guessMm: guessOf(doubt),
-});
-
-export async function takeBody(jobId: number, data: FormData): Promise<BodyAnswer> {
-  const form = parseForm(bodyForm, data);
-  if (!form.ok || !areIds(jobId))
-    return {
-      kind: 'refused',
-      message: form.ok ? GONE_WORDS : describeFaults(form.issue, bodyForm).join(' '),
-    };
-  const recorded = recordBody(bench().db, { jobId, ...form.value });
-  changedJob(jobId);
-  if (recorded.ok) return { kind: 'kept' };
-  const { issue } = recorded;
-  return issue.code === 'doubt'
-    ? inDoubt(issue.doubt, issue.readingMm)
-    : { kind: 'refused', message: describeBodyIssue(issue) };
-}
+import { done, type FormAnswer, GONE_WORDS, refused } from '@/subjects/language/shared';
+import { chooseSheet, takeBackBody, takeOverSheet } from '@/subjects/sheet';
+import { describeTakeOverIssue, interfacesIn, sheetFormOf, sheetKindForm } from '@/subjects/sheet/shared';
 
 export async function takeBodyBack(jobId: number, readingId?: number): Promise<boolean> {
   if (!areIds(jobId, ...(readingId === undefined ? [] : [readingId]))) return false;

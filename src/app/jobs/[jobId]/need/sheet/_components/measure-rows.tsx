@@ -45,14 +45,18 @@ export function MeasureRows({ jobId, measures, activeId, onChoose }: MeasureRows
                     ({readAs} {formatMm(readingMm)})
                   </span>
                 )}
-                <button
-                  type="button"
-                  className="flex size-6 items-center justify-center text-soft hover:text-plum"
-                  aria-label={`Take back ${formatMm(mm)} of ${measure.label}`}
-                  onClick={() => void takeBodyBack(jobId, id)}
-                >
-                  <X size={13} aria-hidden />
-                </button>
+                {id < 0 ? (
+                  <span className="font-sans text-soft"> waits</span>
+                ) : (
+                  <button
+                    type="button"
+                    className="flex size-6 items-center justify-center text-soft hover:text-plum"
+                    aria-label={`Take back ${formatMm(mm)} of ${measure.label}`}
+                    onClick={() => void takeBodyBack(jobId, id)}
+                  >
+                    <X size={13} aria-hidden />
+                  </button>
+                )}
               </span>
             ))}
           </p>

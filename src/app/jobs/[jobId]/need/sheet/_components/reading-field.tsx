@@ -1,18 +1,21 @@
 'use client';
 
 import { type FormEvent, useEffect, useRef, useState } from 'react';
-import { READ_AS, type ReadAs } from '@/core/metrology';
-import { formatMm } from '@/subjects/language/shared';
+import { CutOffNote } from '@/app/_components/cut-off-note';
+import { parseLength, READ_AS, type ReadAs } from '@/core/metrology';
+import { describeQuantityIssue, formatMm } from '@/subjects/language/shared';
 import { describePlace } from '@/subjects/sheet/shared';
 import { Button, Note, PlainChoice, Problem, useShortcuts } from '@/ui';
-import { type BodyAnswer, takeBody, takeBodyBack } from '../actions';
+import { takeBodyBack } from '../actions';
 import type { BenchMeasure, SheetBenchProps } from './sheet-types';
+import type { AskedBody, useBodies } from './use-bodies';
 
 interface ReadingFieldProps {
   readonly jobId: number;
   readonly measure?: BenchMeasure;
   readonly place?: { readonly level: number; readonly turn: number };
   readonly instruments: SheetBenchProps['instruments'];
+  readonly bodies: ReturnType<typeof useBodies>;
   readonly onTaken: () => void;
 }
 
@@ -22,44 +25,45 @@ const READ_AS_LABELS: Readonly<Record<ReadAs, string>> = {
   circumference: 'circumference, by tape or string',
 };
 
-const CUT_OFF: BodyAnswer = {
-  kind: 'refused',
-  message: 'no answer from the bench: the reading stands here still. Take it again; it is never kept twice.',
-};
-
 /** One field that is always armed for the next reading of the sheet. */
-export function ReadingField({ jobId, measure, place, instruments, onTaken }: ReadingFieldProps) {
+export function ReadingField({ jobId, measure, place, instruments, bodies, onTaken }: ReadingFieldProps) {
   const field = useRef<HTMLInputElement>(null);
-  const form = useRef<HTMLFormElement>(null);
   const [text, setText] = useState('');
-  const [answer, setAnswer] = useState<BodyAnswer | undefined>();
   const [readAs, setReadAs] = useState<ReadAs>('diameter');
-  // The same text sent again, after a cut connection, is the same reading; another text is another one.
-  const sent = useRef({ text: '', key: '' });
+  const [instrumentId, setInstrumentId] = useState(instruments.at(0)?.id);
+  const { take, drain, problem, setProblem, asked, setAsked, isCutOff, waiting } = bodies;
   // Armed without pulling the page to itself: the drawing above stays in sight.
   const arm = () => field.current?.focus({ preventScroll: true });
   useEffect(arm, [measure?.id, place?.level, place?.turn]);
 
-  const send = async (confirmed: boolean, value = text) => {
-    if (form.current === null || measure === undefined || place === undefined) return;
-    const data = new FormData(form.current);
-    const what = `${measure.id}/${place.level}/${place.turn}/${value}`;
-    if (sent.current.text !== what) sent.current = { text: what, key: crypto.randomUUID() };
-    data.set('clientKey', sent.current.key);
-    data.set('readingMm', value);
-    if (measure.shape !== 'round') data.set('readAs', 'diameter');
-    if (confirmed) data.set('confirmed', 'on');
-    const said = await takeBody(jobId, data).catch((): BodyAnswer => CUT_OFF);
-    setAnswer(said.kind === 'kept' ? undefined : said);
-    if (said.kind !== 'kept') return arm();
-    sent.current = { text: '', key: '' };
+  const send = () => {
+    if (measure === undefined || place === undefined) return;
+    if (instrumentId === undefined) return setProblem('put a caliper on the bench first, under House.');
+    const parsed = parseLength(text);
+    if (!parsed.ok) return setProblem(describeQuantityIssue(parsed.issue));
+    take({
+      measure: measure.id,
+      ...place,
+      readingMm: parsed.value.valueMm,
+      readAs: measure.shape === 'round' ? readAs : 'diameter',
+      instrumentId,
+      confirmed: false,
+    });
     setText('');
     onTaken();
     arm();
   };
+  const settle = (readingMm: number | undefined) => {
+    if (asked === undefined) return;
+    if (readingMm === undefined) setAsked(undefined);
+    else take({ ...asked.entry, readingMm, confirmed: true });
+    arm();
+  };
   const retract = async () => {
-    const taken = await takeBodyBack(jobId);
-    setAnswer(taken ? undefined : { kind: 'refused', message: 'there is no reading left to take back.' });
+    await drain();
+    const taken = await takeBodyBack(jobId).catch(() => undefined);
+    if (taken === undefined) setProblem('the connection is lost; nothing was taken back. Try again.');
+    else setProblem(taken ? undefined : 'there is no reading left to take back.');
   };
   useShortcuts([
     { key: 'Enter', does: 'take the reading' },
@@ -70,22 +74,17 @@ export function ReadingField({ jobId, measure, place, instruments, onTaken }: Re
       onEmptyField: true,
     },
   ]);
-  const onSubmit = (event: FormEvent) => {
-    event.preventDefault();
-    void send(false);
-  };
   if (measure === undefined || place === undefined)
     return <Note>Every size of this sheet is read. Choose one in the drawing to read it again.</Note>;
   return (
     <form
-      ref={form}
-      onSubmit={onSubmit}
+      onSubmit={(event: FormEvent) => {
+        event.preventDefault();
+        send();
+      }}
       aria-label="A reading"
       className="border-l-4 border-juniper bg-sheet px-4 py-3"
     >
-      <input type="hidden" name="measure" value={measure.id} />
-      <input type="hidden" name="level" value={place.level} />
-      <input type="hidden" name="turn" value={place.turn} />
       <label htmlFor="body-reading" className="block">
         <span className="font-serif text-xl font-semibold">{measure.label}</span>
         <span className="block text-soft">
@@ -118,23 +117,35 @@ export function ReadingField({ jobId, measure, place, instruments, onTaken }: Re
         <PlainChoice
           name="instrumentId"
           label="with"
+          value={String(instrumentId ?? '')}
+          onChange={(event) => setInstrumentId(Number(event.target.value))}
           choices={instruments.map(({ id, name }) => ({ value: String(id), label: name }))}
         />
       </div>
-      {answer?.kind === 'refused' && <Problem>{answer.message}</Problem>}
-      {answer?.kind === 'doubt' && (
-        <div role="alert" className="mt-2">
-          <p className="font-medium text-plum">{answer.message}</p>
-          <div className="mt-1 flex flex-wrap gap-2">
-            {answer.guessMm !== undefined && (
-              <Button onClick={() => void send(true, String(answer.guessMm))}>
-                Take {formatMm(answer.guessMm)}
-              </Button>
-            )}
-            {answer.canBeRight && <Button onClick={() => void send(true)}>It is right as typed</Button>}
-          </div>
-        </div>
+      {problem !== undefined && <Problem>{problem}</Problem>}
+      {isCutOff && (
+        <CutOffNote waiting={waiting.length} what={waiting.length === 1 ? 'reading' : 'readings'} />
       )}
+      {asked !== undefined && <AskedPanel asked={asked} onSettle={settle} />}
     </form>
+  );
+}
+
+function AskedPanel({
+  asked: { entry, message, canBeRight, guessMm },
+  onSettle,
+}: {
+  asked: AskedBody;
+  onSettle: (readingMm: number | undefined) => void;
+}) {
+  return (
+    <div role="alert" className="mt-2">
+      <p className="font-medium text-plum">{message}</p>
+      <div className="mt-1 flex flex-wrap gap-2">
+        {guessMm !== undefined && <Button onClick={() => onSettle(guessMm)}>Take {formatMm(guessMm)}</Button>}
+        {canBeRight && <Button onClick={() => onSettle(entry.readingMm)}>It is right as typed</Button>}
+        <Button onClick={() => onSettle(undefined)}>Leave it out</Button>
+      </div>
+    </div>
   );
 }

@@ -1,7 +1,10 @@
 'use client';
 
 import { useState } from 'react';
+import { asDiameter } from '@/core/metrology';
+import { nextPlace } from '@/core/sheets';
 import { formatMm } from '@/subjects/language/shared';
+import type { BodyInput } from '@/subjects/sheet/shared';
 import { SheetDrawing } from '@/ui';
 import { MeasureRows } from './measure-rows';
 import { ModellerTable } from './modeller-table';
@@ -9,6 +12,23 @@ import { ReadingField } from './reading-field';
 import { SheetChoicesForm } from './sheet-choices-form';
 import { SheetOutcome } from './sheet-outcome';
 import type { BenchMeasure, SheetBenchProps } from './sheet-types';
+import { useBodies } from './use-bodies';
+
+/** Sizes with the readings that still wait in this browser, so that the next place is asked for. */
+function withWaiting(
+  measures: readonly BenchMeasure[],
+  waiting: readonly BodyInput[],
+): readonly BenchMeasure[] {
+  return measures.map((measure) => ({
+    ...measure,
+    readings: [
+      ...measure.readings,
+      ...waiting
+        .filter((entry) => entry.measure === measure.id)
+        .map((entry, i) => ({ ...entry, id: -1 - i, mm: asDiameter(entry.readingMm, entry.readAs) })),
+    ],
+  }));
+}
 
 /** The first place of a measure that lacks a reading; past its last one, another at the first. */
 function placeIn({ levels, turns, readings }: BenchMeasure): { level: number; turn: number } {
@@ -20,9 +40,12 @@ function placeIn({ levels, turns, readings }: BenchMeasure): { level: number; tu
 
 /** The measuring sheet: the drawing asks, the field takes, the sizes follow. */
 export function SheetBench(props: SheetBenchProps) {
-  const { jobId, title, purpose, drawing, measures, next, jobName } = props;
+  const { jobId, title, purpose, drawing, jobName } = props;
+  const bodies = useBodies(jobId);
+  const measures = withWaiting(props.measures, bodies.waiting);
+  const next = nextPlace(measures, (id) => measures.find((measure) => measure.id === id)?.readings ?? []);
   const [chosen, setChosen] = useState<string | undefined>();
-  const active = measures.find(({ id }) => id === (chosen ?? next?.measure));
+  const active = measures.find(({ id }) => id === (chosen ?? next?.measure.id));
   const place = active && (chosen === undefined && next !== undefined ? next : placeIn(active));
   const textOf = (id: string) => {
     const measure = measures.find((each) => each.id === id);
@@ -52,6 +75,7 @@ export function SheetBench(props: SheetBenchProps) {
             measure={active}
             place={place}
             instruments={props.instruments}
+            bodies={bodies}
             onTaken={() => setChosen(undefined)}
           />
           <MeasureRows jobId={jobId} measures={measures} activeId={active?.id} onChoose={setChosen} />

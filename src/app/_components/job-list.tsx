@@ -1,0 +1,88 @@
+import { describeOutcome } from '@/subjects/language/shared';
+import type { JobGlance, NextStep } from '@/subjects/overview';
+import { Link } from '@/ui';
+import { SmallTape } from './small-tape';
+import { threadOf } from './thread';
+
+/** What the next step of a job is called as a thing to do. */
+export const NEXT: Readonly<Record<NextStep, string>> = {
+  need: 'Say what it must do',
+  resin: 'Choose its resin',
+  fit: 'Look at its fits',
+  check: 'Check its layers',
+  measure: 'Measure it',
+  correct: 'Draw the next attempt',
+  story: 'Read the story',
+};
+
+const DAY_MS = 86_400_000;
+
+/** today · since yesterday · for 12 days */
+export function describeSince(since: Date, now: Date): string {
+  const days = Math.floor(now.getTime() / DAY_MS) - Math.floor(since.getTime() / DAY_MS);
+  if (days <= 0) return 'today';
+  return days === 1 ? 'since yesterday' : `for ${days} days`;
+}
+
+function progressOf({ attempt, read, of, kind, joints, outcome, openLosses }: JobGlance): string {
+  if (attempt === 0 && of === 0 && joints > 0)
+    return `${joints} ${joints === 1 ? 'joint' : 'joints'} designed, nothing drawn yet`;
+  if (attempt === 0) return `${of} ${of === 1 ? 'size' : 'sizes'}, nothing drawn yet`;
+  if (kind === 'gauge') return `${read} of ${of} rungs or sizes found`;
+  const open = openLosses === 0 ? '' : `; ${openLosses} open ${openLosses === 1 ? 'finding' : 'findings'}`;
+  return `attempt ${attempt}, ${describeOutcome(outcome)}${open}`;
+}
+
+export function processOf({ printer, resin }: JobGlance): string {
+  return printer === '' ? '' : `${resin} on ${printer}`;
+}
+
+interface JobListProps {
+  readonly title: string;
+  readonly glances: readonly JobGlance[];
+  readonly now: Date;
+}
+
+/** Jobs with their thread in small, what is next and since when it waits. */
+export function JobList({ title, glances, now }: JobListProps) {
+  return (
+    <section className="mt-6" aria-label={title}>
+      <h2 className="border-b border-ink pb-1 text-lg">{title}</h2>
+      <ul>
+        {glances.map((glance) => (
+          <JobLine key={glance.id} glance={glance} now={now} />
+        ))}
+      </ul>
+    </section>
+  );
+}
+
+function JobLine({ glance, now }: { glance: JobGlance; now: Date }) {
+  const steps = threadOf(glance.kind).map((each) => ({ ...each, settled: glance.settled[each.step] }));
+  const next = steps.find(({ step }) => step === glance.step)?.label ?? '';
+  const process = processOf(glance);
+  return (
+    <li className="grid items-center gap-x-5 gap-y-1 border-b border-hair py-2.5 sm:grid-cols-[minmax(0,1fr)_auto_11rem]">
+      <div className="min-w-0">
+        <Link href={`/jobs/${glance.id}/${glance.step}`} className="text-lg font-semibold hover:underline">
+          {glance.name}
+        </Link>
+        <p className="text-sm text-soft">
+          {progressOf(glance)}
+          {process !== '' && ` · ${process}`}
+        </p>
+      </div>
+      <SmallTape steps={steps} next={next} />
+      <p className="text-sm">
+        {glance.done ? (
+          <span className="text-soft">nothing left to do</span>
+        ) : (
+          <>
+            {NEXT[glance.step]}
+            <span className="block text-soft">waits {describeSince(glance.since, now)}</span>
+          </>
+        )}
+      </p>
+    </li>
+  );
+}

@@ -1,0 +1,25 @@
+import type { LedgerStep } from '@/subjects/records';
+
+interface ThreadStep {
+  readonly step: LedgerStep;
+  readonly number: number;
+  readonly label: string;
+}
+
+/** The steps of a job in the order of the work; a step keeps its number while others do not exist yet. */
+const THREAD: readonly ThreadStep[] = [
+  { step: 'need', number: 1, label: 'Need' },
+  { step: 'resin', number: 2, label: 'Resin' },
+  { step: 'fit', number: 3, label: 'Fit' },
+  { step: 'check', number: 4, label: 'Check' },
+  { step: 'measure', number: 6, label: 'Measure' },
+  { step: 'correct', number: 7, label: 'Correct' },
+  { step: 'story', number: 8, label: 'Story' },
+];
+
+/** A gauge is printed as it is: nothing is wished of it and nothing drawn anew. */
+const GAUGE_STEPS: ReadonlySet<LedgerStep> = new Set(['need', 'measure', 'story']);
+
+export function threadOf(kind: 'part' | 'gauge'): readonly ThreadStep[] {
+  return kind === 'part' ? THREAD : THREAD.filter(({ step }) => GAUGE_STEPS.has(step));
+}

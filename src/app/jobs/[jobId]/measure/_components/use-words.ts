@@ -1,0 +1,29 @@
+import { useOutbox } from '@/app/_components/use-outbox';
+import type { Result } from '@/core/result';
+import type { FitWord } from '@/core/signature';
+import type { ReadingIssue, TryInput } from '@/subjects/measure/shared';
+
+/** A word is never in doubt. */
+type WordIssue = Exclude<ReadingIssue, { code: 'doubt' }>;
+
+interface Words {
+  readonly printId: number;
+  /** Called when the bench has kept a word, or could not: then with why. */
+  readonly onAnswer: (word: TryInput, issue: WordIssue | undefined) => void;
+}
+
+/** Words of fit on their way to the bench; `saidOf` knows those that still wait. */
+export function useWords({ printId, onAnswer }: Words) {
+  const outbox = useOutbox<TryInput, Result<void, WordIssue>>({
+    name: `mellow-words-${printId}`,
+    url: '/api/tries',
+    onAnswer: (entry, result) => {
+      if (result === undefined) onAnswer(entry, { code: 'gone', what: 'print' });
+      else onAnswer(entry, result.ok ? undefined : result.issue);
+    },
+  });
+  const saidOf = (featureId: number): FitWord | undefined =>
+    outbox.waiting.findLast((word) => word.featureId === featureId)?.word;
+  const say = (word: Omit<TryInput, 'clientKey'>) => outbox.add({ ...word, clientKey: crypto.randomUUID() });
+  return { ...outbox, say, saidOf };
+}

@@ -1,0 +1,64 @@
+import { sql } from 'drizzle-orm';
+import type { Db } from '../client';
+
+interface Activity {
+  readonly jobId: number;
+  /** Another one as soon as anything changed that its glance is made of. */
+  readonly key: string;
+  /** When something was last done in it. */
+  readonly lastAt: Date;
+}
+
+/** When something was last done in each open job, and a key of all that was done there and on what it depends. */
+export function listActivity(db: Db): Activity[] {
+  const rows = db.all<{ jobId: number; lastAt: number; key: string }>(sql`
+    with
+      printed as (
+        select attempts.job_id as job_id, prints.id as id, prints.made_at as made_at, prints.broken_note as note
+        from prints join attempts on prints.attempt_id = attempts.id),
+      read as (
+        select sessions.job_id as job_id, max(readings.id) as id, max(readings.taken_at) as at,
+          count(*) - count(retractions.reading_id) as standing
+        from readings join sessions on readings.session_id = sessions.id
+          left join retractions on retractions.reading_id = readings.id
+        group by sessions.job_id),
+      tried as (
+        select printed.job_id as job_id, max(tries.id) as id, max(tries.taken_at) as at
+        from tries join printed on tries.print_id = printed.id group by printed.job_id),
+      felt as (
+        select printed.job_id as job_id, max(joint_outcomes.id) as id, max(joint_outcomes.taken_at) as at
+        from joint_outcomes join printed on joint_outcomes.print_id = printed.id group by printed.job_id),
+      rung as (
+        select printed.job_id as job_id, max(rungs.id) as id, max(rungs.taken_at) as at
+        from rungs join printed on rungs.print_id = printed.id group by printed.job_id),
+      made as (select job_id, max(id) as id, max(made_at) as at from printed group by job_id),
+      drawn as (select job_id, max(id) as id, max(created_at) as at from attempts group by job_id),
+      noted as (select job_id, max(id) as id, max(at) as at from ledger_lines group by job_id),
+      judged as (select job_id, max(id) as id from finding_verdicts group by job_id),
+      looked as (select job_id, max(id) as id from checks group by job_id),
+      answered as (select job_id, max(id) as id from acceptance_answers group by job_id)
+    select jobs.id as jobId,
+      max(jobs.created_at, ifnull(read.at, 0), ifnull(tried.at, 0), ifnull(felt.at, 0), ifnull(rung.at, 0),
+        ifnull(made.at, 0), ifnull(drawn.at, 0), ifnull(noted.at, 0)) as lastAt,
+      json_array(jobs.revision, jobs.profile_id, jobs.overtaken_attempt_id, jobs.resin_chosen_id, jobs.stance,
+        jobs.mesh_hash, jobs.name, read.id, read.standing, tried.id, felt.id, rung.id, made.id, drawn.id, noted.id,
+        judged.id, looked.id, answered.id, profiles.evidence_key, resins.sheet, printers.name,
+        (select value from settings where name = 'house')) as key
+    from jobs
+      left join profiles on profiles.id = jobs.profile_id
+      left join resins on resins.id = profiles.resin_id
+      left join printers on printers.id = profiles.printer_id
+      left join read on read.job_id = jobs.id
+      left join tried on tried.job_id = jobs.id
+      left join felt on felt.job_id = jobs.id
+      left join rung on rung.job_id = jobs.id
+      left join made on made.job_id = jobs.id
+      left join drawn on drawn.job_id = jobs.id
+      left join noted on noted.job_id = jobs.id
+      left join judged on judged.job_id = jobs.id
+      left join looked on looked.job_id = jobs.id
+      left join answered on answered.job_id = jobs.id
+    where jobs.archived_at is null
+    order by jobs.id`);
+  return rows.map(({ jobId, key, lastAt }) => ({ jobId, key, lastAt: new Date(lastAt) }));
+}

@@ -1,0 +1,43 @@
+import { fail, ok, type Result } from '@/core/result';
+import { type Db } from '@/store';
+import { notePrint, viewJob } from '@/subjects/job';
+import { noteLedger } from '@/subjects/records';
+import { listOpenLosses } from './view-check';
+import type { PrintIssue } from './words-issues';
+import type { CheckEntry } from './words-ledger';
+
+interface PrintWanted {
+  readonly copies: number;
+  /** Why it is printed although findings that could lose it are open. */
+  readonly despite: string;
+}
+
+/**
+ * Notes that the newest attempt of a job was printed, once more or for the first time. While findings that could lose the
+ * print are open a reason is needed; the story keeps it. Gives the id of the first copy.
+ */
+export function printAttempt(
+  db: Db,
+  jobId: number,
+  attemptId: number,
+  { copies, despite }: PrintWanted,
+): Result<number, PrintIssue> {
+  const view = viewJob(db, jobId);
+  const attempt = view?.attempts.find(({ id }) => id === attemptId);
+  if (view === undefined || attempt === undefined) return fail({ code: 'gone' });
+  const open = listOpenLosses(db, view);
+  if (open.length > 0 && despite === '') return fail({ code: 'openFindings', count: open.length });
+  return db.transaction((tx) => {
+    const reason = open.length > 0 ? despite : '';
+    const printId = notePrint(tx, attemptId, jobId, { copies, despite: reason });
+    noteLedger<CheckEntry>(tx, jobId, 'check', {
+      code: 'printed',
+      attempt: attempt.number,
+      again: attempt.prints.length > 0,
+      copies,
+      open: open.length,
+      reason,
+    });
+    return ok(printId);
+  });
+}

@@ -1,0 +1,141 @@
+import { and, asc, eq } from 'drizzle-orm';
+import {
+  chanceFree,
+  estimateLadder,
+  type GapDirection,
+  type JointOutcome,
+  type RungOutcome,
+} from '@/core/fits';
+import type { PartState } from '@/core/metrology';
+import { type Db, tables } from '@/store';
+import type { FoundRung } from '@/subjects/gauge';
+import { isFloppyPlay } from './play-limit';
+import { type Joint, listJoints } from './view-joints';
+
+/** What the hand found at a joint. */
+export interface JointFound {
+  readonly outcome: JointOutcome;
+  readonly playMm?: number;
+  readonly playDeg?: number;
+  readonly state: PartState;
+}
+
+/** A joint as it was drawn for an attempt and found in one print of it. */
+export interface PrintedJoint {
+  readonly id: number;
+  readonly name: string;
+  readonly joint: Joint;
+  /** Gap per side in the file that was printed, mm; undefined: it was not in that attempt. */
+  readonly gapMm?: number;
+  readonly scale: number;
+  /** Chance to come free that was expected when it was drawn. */
+  readonly free?: number;
+  readonly found?: JointFound;
+  /** More play than the joint may have. */
+  readonly floppy: boolean;
+  /** As a feature is judged: in when it is free and not floppy. */
+  readonly verdict?: { readonly kind: 'in' | 'out' };
+}
+
+/** The last outcome of every joint of a print. */
+function foundIn(db: Db, printId: number): Map<number, JointFound> {
+  const { jointOutcomes } = tables;
+  const rows = db
+    .select()
+    .from(jointOutcomes)
+    .where(eq(jointOutcomes.printId, printId))
+    .orderBy(asc(jointOutcomes.id))
+    .all();
+  return new Map(
+    rows.map(({ jointId, outcome, playMm, playDeg, state }) => [
+      jointId,
+      { outcome, playMm: playMm ?? undefined, playDeg: playDeg ?? undefined, state },
+    ]),
+  );
+}
+
+/** Joints of a job in an attempt, and what was found of each in a print of it. */
+export function jointsOfPrint(db: Db, jobId: number, attemptId: number, printId?: number): PrintedJoint[] {
+  const { drawnJoints } = tables;
+  const drawn = new Map(
+    db
+      .select()
+      .from(drawnJoints)
+      .where(eq(drawnJoints.attemptId, attemptId))
+      .all()
+      .map((row) => [row.jointId, row]),
+  );
+  const outcomes = printId === undefined ? undefined : foundIn(db, printId);
+  return listJoints(db, jobId).map((joint): PrintedJoint => {
+    const found = outcomes?.get(joint.id);
+    const floppy = found !== undefined && isFloppyPlay(joint, found);
+    const isIn = found?.outcome === 'free' && !floppy;
+    const asDrawn = drawn.get(joint.id);
+    return {
+      id: joint.id,
+      name: joint.name,
+      joint,
+      gapMm: asDrawn?.gapMm,
+      scale: asDrawn?.scale ?? joint.scale,
+      free: asDrawn?.free ?? undefined,
+      found,
+      floppy,
+      ...(found === undefined ? {} : { verdict: { kind: isIn ? 'in' : 'out' } }),
+    };
+  });
+}
+
+/** What broke while it was freed had not come free. */
+const AS_RUNG: Readonly<Record<JointOutcome, RungOutcome>> = {
+  free: 'free',
+  stiff: 'stiff',
+  fused: 'fused',
+  broken: 'fused',
+};
+
+/**
+ * What joints that were printed taught about coming free, as rungs of a ladder. A joint that came free had all its gaps
+ * free; of one that did not, the gap that was the likelier to close by what is known without it is taken as closed.
+ */
+export function listJointRungs(db: Db): FoundRung[] {
+  const { jointOutcomes, joints, drawnJoints, prints, attempts } = tables;
+  const rows = db
+    .select({ found: jointOutcomes, joint: joints, drawn: drawnJoints, profileId: attempts.profileId })
+    .from(jointOutcomes)
+    .innerJoin(joints, eq(jointOutcomes.jointId, joints.id))
+    .innerJoin(prints, eq(jointOutcomes.printId, prints.id))
+    .innerJoin(attempts, eq(prints.attemptId, attempts.id))
+    .innerJoin(
+      drawnJoints,
+      and(eq(drawnJoints.attemptId, attempts.id), eq(drawnJoints.jointId, jointOutcomes.jointId)),
+    )
+    .orderBy(asc(jointOutcomes.id))
+    .all();
+  const last = new Map(rows.map((row) => [`${row.found.printId}/${row.found.jointId}`, row]));
+  return [...last.values()].flatMap(({ found, joint, drawn, profileId }, i) => {
+    const outcome = AS_RUNG[found.outcome];
+    const rung = (direction: GapDirection, gapMm: number): FoundRung => ({
+      rung: i + 1,
+      printId: found.printId,
+      profileId,
+      state: found.state,
+      joint: joint.kind,
+      direction,
+      gapMm,
+      outcome,
+    });
+    if (drawn.heightGapMm === null) return [rung('plane', drawn.gapMm)];
+    if (outcome === 'free') return [rung('plane', drawn.gapMm), rung('height', drawn.heightGapMm)];
+    return [
+      isLikelier(drawn.heightGapMm, drawn.gapMm)
+        ? rung('height', drawn.heightGapMm)
+        : rung('plane', drawn.gapMm),
+    ];
+  });
+}
+
+const UNTRIED = estimateLadder([]);
+
+function isLikelier(closedMm: number, otherMm: number): boolean {
+  return chanceFree(UNTRIED, closedMm) < chanceFree(UNTRIED, otherMm);
+}
