@@ -167,7 +167,7 @@ test('a claim raises its caution at once, and a changed need says what it opened
   await typeOver(driver, '[name="fitC"]', '55');
   await typeOver(driver, '[name="acceptance"]', 'Every terminal stays at 55 °C.');
   await click(driver, 'Keep this');
-  await waitForText(driver, 'The limits of Pocket 1.6');
+  await waitForText(driver, 'The limits of Bore 5.2');
   await waitForText(driver, 'The acceptance test is open again');
   await waitForText(driver, 'Attempt 3 was drawn before this');
   await visit('/jobs/5/story');
@@ -235,7 +235,7 @@ test('a push is weighed, a broken print noted, and the story remembers both', as
 test('a block chosen for a job is built for its sizes and belongs to its printer', async () => {
   const { driver } = browser;
   await visit('/gauges?choice=chosenBlock&job=5&profile=2');
-  await waitForText(driver, 'Chosen to tell about the sizes of Logger terminal comb');
+  await waitForText(driver, 'Chosen to tell about the sizes of Sample vial rack');
   await typeOver(driver, '[name="count"]', '4');
   await waitForText(driver, 'mm high, closed');
   await click(driver, 'Make this gauge');

@@ -100,97 +100,115 @@ export function makeBushing(db: Db, profileId: number, instrumentId: number): vo
   printNext(db, jobId);
 }
 
-const TERMINALS_MM = [1.6, 2.4, 3.2, 4.8, 6.4, 8] as const;
+/** Outer diameters of the station's sample vials, mm. */
+const VIALS_MM = [5.2, 8.2, 10, 13, 16, 22] as const;
 
-function pocket(targetMm: number): FeatureInput {
+function bore(vialMm: number): FeatureInput {
   return {
-    name: `Pocket ${targetMm.toFixed(1)}`,
-    kind: { sense: 'inside', shape: 'flat', axis: 'X' },
-    targetMm,
-    lowerDeviationMm: -0.06,
-    upperDeviationMm: 0.06,
-    mateName: `Terminal ${targetMm.toFixed(1)}`,
-    mateMm: targetMm - 0.03,
+    name: `Bore ${vialMm.toFixed(1)}`,
+    kind: { sense: 'inside', shape: 'round', axis: 'XY' },
+    targetMm: vialMm + 0.16,
+    lowerDeviationMm: -0.08,
+    upperDeviationMm: 0.08,
+    mateName: `Vial ${vialMm.toFixed(1)}`,
+    mateMm: vialMm,
     mateU_mm: 0.01,
   };
 }
 
-function wishOfTerminal(targetMm: number): WishInput {
+function wishOfVial(vialMm: number): WishInput {
   return {
-    wish: 'push',
-    clearance: { lowMm: -0.03, highMm: 0.09 },
+    wish: 'slide',
+    clearance: { lowMm: 0.08, highMm: 0.24 },
     ruin: 'none',
     coatMm: 0,
     mate: {
-      name: `Terminal ${targetMm.toFixed(1)}`,
-      sizeMm: targetMm - 0.03,
+      name: `Vial ${vialMm.toFixed(1)}`,
+      sizeMm: vialMm,
       u_mm: 0.01,
-      material: 'brass',
+      material: 'glass',
       origin: 'bought',
       irreplaceable: false,
     },
   };
 }
 
-/** The comb of bought terminals, finished over three attempts: scaled, one change for all, and each by its own. */
-export function makeComb(db: Db, profileId: number, instrumentId: number): void {
-  const jobId = createJob(db, 'Logger terminal comb', profileId);
+/** Places of the bores from the first one, a wall of 4 mm between them. */
+function boreSteps(): number[] {
+  let at = 0;
+  return VIALS_MM.map((mm, i) => (i === 0 ? 0 : (at += (VIALS_MM[i - 1] + mm) / 2 + 4)));
+}
+
+/** The rack for glass sample vials, finished over three attempts: scaled, one change for all, and each by its own. */
+export function makeRack(db: Db, profileId: number, instrumentId: number): void {
+  const jobId = createJob(db, 'Sample vial rack', profileId);
   describeJob(db, jobId, {
-    need: 'Holds six bought terminals in a row.',
-    acceptance: 'Every terminal pushes in by thumb and stays when the comb is shaken upside down.',
+    need: 'Holds six glass sample vials of six sizes. A vial must slide in by hand and must not tip.',
+    acceptance: 'Every vial slides in by hand, without a tool, and stands upright when the rack is nudged.',
     quantity: 4,
   });
-  const pockets = TERMINALS_MM.map((mm) => expectOk(addFeature(db, jobId, pocket(mm))));
+  const bores = VIALS_MM.map((mm) => expectOk(addFeature(db, jobId, bore(mm))));
   const [length, height] = (
     [
       {
         name: 'Length',
         kind: { sense: 'outside', shape: 'flat', axis: 'X' },
-        targetMm: 40,
-        lowerDeviationMm: -0.12,
-        upperDeviationMm: 0.12,
+        targetMm: 108,
+        lowerDeviationMm: -0.2,
+        upperDeviationMm: 0.2,
       },
       {
         name: 'Height',
         kind: { sense: 'outside', shape: 'flat', axis: 'Z', base: 'plate' },
         targetMm: 8,
-        lowerDeviationMm: -0.1,
-        upperDeviationMm: 0.1,
+        lowerDeviationMm: -0.12,
+        upperDeviationMm: 0.12,
       },
     ] satisfies FeatureInput[]
   ).map((input) => expectOk(addFeature(db, jobId, input)));
-  pockets.forEach((id, i) => expectOk(wishFor(db, jobId, id, wishOfTerminal(TERMINALS_MM[i]))));
-  keepSolid(db, jobId, { kind: 'comb', length, height, pockets, wallMm: 1.6, depthMm: 16 });
+  bores.forEach((id, i) => expectOk(wishFor(db, jobId, id, wishOfVial(VIALS_MM[i]))));
+  const steps = boreSteps();
+  keepSolid(db, jobId, {
+    kind: 'plate',
+    length: { feature: length },
+    width: { mm: 28 },
+    thickness: { feature: height },
+    holes: bores.map((feature, i) => ({
+      diameter: { feature },
+      x: { mm: i === 0 ? 9 : steps[i] },
+      y: { mm: i === 0 ? 14 : 0 },
+    })),
+  });
 
   const drawnAs = (change: (mm: number) => number) =>
-    new Map(pockets.map((id, i) => [id, change(TERMINALS_MM[i])]));
+    new Map(bores.map((id, i) => [id, change(VIALS_MM[i] + 0.16)]));
   printNext(
     db,
     jobId,
-    drawnAs((mm) => mm * 1.025),
+    drawnAs((mm) => mm * 1.0105),
   );
   readAll(db, jobId, instrumentId, 2);
-  tryAll(db, jobId, pockets);
-  expectOk(answerAcceptance(db, jobId, 'failed', 'the small ones stay out, the large ones fall out'));
+  tryAll(db, jobId, bores);
+  expectOk(answerAcceptance(db, jobId, 'failed', 'the small ones are tight, the large ones tip'));
   printNext(
     db,
     jobId,
-    drawnAs((mm) => mm + 0.05),
-    'Scaling opened the large ones most: now the same 0.05 for all.',
+    drawnAs((mm) => mm + 0.1),
+    'Scaling opened the large ones most. Now the same 0.1 for all.',
   );
   readAll(db, jobId, instrumentId, 2);
-  tryAll(db, jobId, pockets);
+  tryAll(db, jobId, bores);
   expectOk(answerAcceptance(db, jobId, 'partly', 'some still need force'));
   const plan = planDraw(viewJob(db, jobId)!)!;
   printNext(
     db,
     jobId,
     new Map(plan.lines.map(({ feature, next }) => [feature.id, next.drawMm])),
-    'Each drawn as this printer with this resin asks for it.',
+    'Each drawn for what this printer does with this resin.',
   );
   readAll(db, jobId, instrumentId, 3);
-  tryAll(db, jobId, pockets);
-  expectOk(answerAcceptance(db, jobId, 'passed', 'all six stay when shaken'));
+  tryAll(db, jobId, bores);
+  expectOk(answerAcceptance(db, jobId, 'passed', 'all six slide in and stand'));
 }
 
 /** A gap ladder of the rain gauge's hinge: printed, and every rung tried. */

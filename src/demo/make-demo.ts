@@ -8,7 +8,7 @@ import { notePrint } from '@/subjects/job';
 import { createProfile } from '@/subjects/printing';
 import { listVats, loadVat } from '@/subjects/resin';
 import { readAll } from './hands';
-import { makeBushing, makeComb, makeHinge, makeLadder, makeTiltHead } from './jobs';
+import { makeBushing, makeRack, makeHinge, makeLadder, makeTiltHead } from './jobs';
 import { makeHingeBlend, makeShelf, makeSightGlass, makeVane } from './shelf';
 
 function makeEquipment(db: Db) {
@@ -54,7 +54,7 @@ function makeBlock(
 
 /**
  * Fills an empty bench with the tide station's: two printers, a shelf of eight resins and a proven blend, two blocks
- * measured, two ladders tried, a comb finished, a bushing printed and not yet read, a hinge and a tilt head designed, a
+ * measured, two ladders tried, a rack finished, a bushing printed and not yet read, a hinge and a tilt head designed, a
  * vane and a sight glass whose resin is still open.
  */
 export function makeDemo(db: Db): void {
@@ -71,7 +71,7 @@ export function makeDemo(db: Db): void {
   makeBlock(db, caliper, { name: 'Signature block, six sizes', profileId: slate, sizes: FEW_SIZES });
   makeLadder(db, slate, 'plane');
   makeLadder(db, slate, 'height');
-  makeComb(db, slate, caliper);
+  makeRack(db, slate, caliper);
   makeTiltHead(db, slate);
   makeHinge(db, slate);
   makeBushing(db, otter, caliper);

@@ -36,7 +36,7 @@ test('the shipped shelf against the vane: one is ranked with its margins, the ot
   };
   expect(ranked.map(({ resin }) => resin)).toEqual(['Anvil Impact']);
   expect(ranked[0].margins.map(({ requirement }) => requirement)).toEqual(['heat', 'strain', 'wash']);
-  expect(rejected.find(({ resin }) => resin === 'Hearth 210')?.reasons).toEqual([
+  expect(rejected.find(({ resin }) => resin === 'Hearth')?.reasons).toEqual([
     { requirement: 'strain', need: 0.045, have: 0.016 },
   ]);
   expect(rejected.find(({ resin }) => resin === 'Kelp Flex')?.reasons).toEqual([

@@ -188,7 +188,7 @@ export const SHIPPED_SHELF: readonly ShelfEntry[] = Object.freeze([
     cautions: ['Rated for skin only after the full cure and wash that its sheet states.'],
   }),
   entry({
-    name: 'Hearth 210',
+    name: 'Hearth',
     family: 'heat',
     on: '2025-02-27',
     values: {

@@ -30,7 +30,7 @@ test('the card follows the house: supports and assembly before or after the cure
 });
 
 test('a brittle resin is put together green whatever the house likes, and says so', () => {
-  const card = processCard(resin('Hearth 210'), { ...DEFAULT_SCHOOLS, assemble: 'cured' });
+  const card = processCard(resin('Hearth'), { ...DEFAULT_SCHOOLS, assemble: 'cured' });
   expect(card.find(({ step }) => step === 'assemble')).toEqual({
     step: 'assemble',
     at: 'green',
@@ -49,7 +49,7 @@ test('the house’s liquid only where the sheet allows it', () => {
   const wash = (name: string) =>
     processCard(resin(name), { ...DEFAULT_SCHOOLS, washWith: 'water' }).find(({ step }) => step === 'wash');
   expect(wash('Millpond')).toMatchObject({ liquid: 'water', why: 'house' });
-  expect(wash('Hearth 210')).toMatchObject({ liquid: 'alcohol', why: 'sheet' });
+  expect(wash('Hearth')).toMatchObject({ liquid: 'alcohol', why: 'sheet' });
 });
 
 test('a proven yellowing limit lowers the ceiling', () => {
