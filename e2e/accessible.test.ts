@@ -124,7 +124,7 @@ test.each(LOOKS)('with a dialog, with an error, %s at %d px', async (theme, widt
   await click(driver, 'Change the wish for Collar outside');
   await waitForText(driver, 'what should happen');
   await typeOver(driver, '[name="lowMm"]', '0.2');
-  await click(driver, 'Keep the wish');
+  await click(driver, 'Save the wish');
   await waitForText(driver, 'the least clearance must lie below');
   await expectClean(`refused wish ${theme} ${width}`);
   await press(driver, Key.ESCAPE);

@@ -73,8 +73,8 @@ test('a part is dropped, its island and its cup are found, one is waived, two fe
   await (await find(driver, 'input[type="file"]')).sendKeys(await islandAndCup());
   await waitForText(driver, 'How will it stand?');
   await (await find(driver, 'input[value="plate"]')).click();
-  await click(driver, 'Read the layers');
-  await waitForText(driver, 'Go on to Measure');
+  await click(driver, 'Check the layers');
+  await waitForText(driver, 'Go on to its print');
   const text = await mainText();
   // The peg begins at 3 mm, in layers of 0.05; the bore is π·5² wide.
   expect(text).toMatch(/Begins in the air: (8\.9|9\.0)\d mm²/);
@@ -129,8 +129,8 @@ test('a part is dropped, its island and its cup are found, one is waived, two fe
   await waitForText(driver, 'Hole ⌀10.00');
   expect(await mainText()).toContain('Width 20.00');
   await driver.get(`${job}/check`);
-  await waitForText(driver, 'Go on to Measure');
-  await (await findNamed(driver, 'Go on to Measure')).sendKeys(Key.ENTER);
+  await waitForText(driver, 'Go on to its print');
+  await (await findNamed(driver, 'Go on to its print')).sendKeys(Key.ENTER);
   await waitFor(
     driver,
     async () => (await driver.getCurrentUrl()).endsWith('/measure'),
@@ -142,7 +142,7 @@ test('a part is dropped, its island and its cup are found, one is waived, two fe
 test('standing on supports the same vane is judged anew; poses are compared and the part is turned', async () => {
   const { driver } = browser;
   await driver.get(`${demo.address}/jobs/9/check`);
-  await waitForText(driver, 'Go on to Measure');
+  await waitForText(driver, 'Go on to its print');
   await waitForText(driver, 'A cup of 28 mm² sucks on the film');
   await click(driver, 'Orientation');
   await click(driver, 'Compare orientations');
@@ -150,7 +150,7 @@ test('standing on supports the same vane is judged anew; poses are compared and 
   await click(driver, 'Turn it so: +Y up');
   // The blade stands on its long edge: 18 mm high.
   await waitForText(driver, '42.00 × 8.00 × 18.00');
-  await waitForText(driver, 'Go on to Measure');
+  await waitForText(driver, 'Go on to its print');
   expect(await mainText()).toContain('Part turned');
   expect(await mainText()).not.toContain('A cup of 28 mm²');
   await click(driver, 'Stands flat on the plate');
@@ -159,7 +159,7 @@ test('standing on supports the same vane is judged anew; poses are compared and 
   await click(driver, 'Stand it so');
   await waitForText(driver, 'Stands on supports 6.0 mm high');
   // 18 mm of part above 6 mm of supports: 360 layers after 120.
-  await waitForText(driver, 'Go on to Measure');
+  await waitForText(driver, 'Go on to its print');
   await waitFor(
     driver,
     async () =>
@@ -181,13 +181,13 @@ test('a file in metres is asked for its unit, and a hole in a mesh is mended on 
   await click(driver, 'metres: 30.0 × 20.0 × 10.0');
   await waitForText(driver, 'How will it stand?');
   await (await find(driver, 'input[value="plate"]')).click();
-  await click(driver, 'Read the layers');
+  await click(driver, 'Check the layers');
   await waitForText(driver, 'The mesh is not closed');
-  await waitForText(driver, 'Go on to Measure');
+  await waitForText(driver, 'Go on to its print');
   await click(driver, 'Mend');
   await click(driver, 'Mend a copy');
   await waitForText(driver, '1 holes filled');
-  await click(driver, 'Take the mended copy as the part');
+  await click(driver, 'Use the mended copy');
   await waitForText(driver, 'Nothing found');
   expect(await mainText()).toContain('closed');
   expect(await browser.errors()).toEqual([]);

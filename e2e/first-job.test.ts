@@ -117,7 +117,7 @@ test('the first caliper is made where it is first needed', async () => {
   await waitForText(driver, 'First, the caliper');
   await fill({ name: 'My caliper' });
   await (await find(driver, 'input[name=simulated]')).click();
-  await click(driver, 'Put it on the bench');
+  await click(driver, 'Add the caliper');
   await click(driver, 'Start measuring');
   await waitForText(driver, 'first of three');
   await click(driver, 'Close the jaws of the simulated caliper');

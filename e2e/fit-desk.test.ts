@@ -52,14 +52,14 @@ test('a wish by class, by letters and by a bought bearing, each with what it com
   await click(driver, 'Change the wish for Sleeve bore');
   await waitForText(driver, 'Chance to come out right');
   await typeOver(driver, '[name="isoFit"]', 'H7/zz6');
-  await click(driver, 'Keep the wish');
+  await click(driver, 'Save the wish');
   await waitForText(driver, 'shaft letter zz');
   await typeOver(driver, '[name="isoFit"]', 'H7/g6');
   await typeOver(driver, '[name="lowMm"]', ' ');
   await typeOver(driver, '[name="highMm"]', ' ');
-  await click(driver, 'Keep the wish');
+  await click(driver, 'Save the wish');
   await waitForNoDialog();
-  await waitForText(driver, 'This process scatters more than H7/g6 allows');
+  await waitForText(driver, 'This printer scatters more than H7/g6 allows');
   await waitForText(driver, 'the best it can do is');
 
   await click(driver, 'Change the wish for Sleeve bore');
@@ -67,7 +67,7 @@ test('a wish by class, by letters and by a bought bearing, each with what it com
   expect(await (await find(driver, '[name="mateMm"]')).getAttribute('value')).toBe('21.996');
   await typeOver(driver, '[name="isoFit"]', ' ');
   await typeOver(driver, '[name="wish"]', 'push');
-  await click(driver, 'Keep the wish');
+  await click(driver, 'Save the wish');
   await waitForNoDialog();
   await waitForText(driver, 'on Bearing 8 × 22 × 7, outside (ISO 15), steel, 22.00');
   await waitForText(driver, 'The need changed after attempt 1 was drawn');
@@ -78,7 +78,7 @@ test('a mate never measured is said, and the wish is kept', async () => {
   await visit(`${BUSHING}/fit`);
   await click(driver, 'Wish for Height');
   await typeOver(driver, '[name="mateName"]', 'the lid');
-  await click(driver, 'Keep the wish');
+  await click(driver, 'Save the wish');
   await waitForText(driver, 'the wish is kept, but “the lid” was never measured');
   await press(driver, Key.ESCAPE);
   await waitForText(driver, 'the lid was never measured, so there is nothing to take the clearance from');
@@ -207,10 +207,10 @@ test('the house’s classes are edited, and one that does not rise is refused by
   const { driver } = browser;
   await visit('/house');
   await typeOver(driver, 'input[name=high_push]', '-0.2');
-  await click(driver, 'Keep the classes');
+  await click(driver, 'Save the classes');
   await waitForText(driver, 'Must lie between');
   await typeOver(driver, 'input[name=high_push]', '0.05');
-  await click(driver, 'Keep the classes');
+  await click(driver, 'Save the classes');
   await waitForText(driver, 'Kept. Wishes named from now on use them');
   await waitForText(driver, 'checked by caliper');
 });
@@ -223,7 +223,7 @@ test('a push is weighed, a broken print noted, and the story remembers both', as
   await typeOver(driver, 'input[aria-label^="Weight of the push"]', '14');
   await click(driver, 'needs force');
   await waitForText(driver, 'on its mate: needs force');
-  await click(driver, 'Something of this print broke');
+  await click(driver, 'Part of this print broke');
   await typeOver(driver, 'details input:not([type])', 'the rim split at the seam');
   await click(driver, 'Note it');
   await visit(`${BUSHING}/story`);

@@ -55,7 +55,7 @@ test('by mouse: measure, learn, draw, download, print, measure again, read the s
   await waitForText(driver, 'All are read');
   const verdicts = await driver.findElement(By.css('main')).getText();
   expect(verdicts).toMatch(/out, 0\.\d\d under/);
-  await click(driver, 'Put it right');
+  await click(driver, 'Correct it');
   await waitForText(driver, 'Draw next');
   await waitForText(driver, 'pinned by readings');
 
@@ -73,13 +73,13 @@ test('by mouse: measure, learn, draw, download, print, measure again, read the s
   await click(driver, 'Start measuring');
   await waitForText(driver, 'first of three');
   await readNine(() => click(driver, 'Close the jaws of the simulated caliper'));
-  await waitForText(driver, 'Every feature is in.');
+  await waitForText(driver, 'Every size is in.');
   await click(driver, 'Read the story');
   await waitForText(driver, 'What changed');
   const story = await driver.findElement(By.css('main')).getText();
   expect(story).toContain('bore tight: edges grow');
   expect(story).toContain('out: Sleeve bore');
-  expect(story).toContain('in: every feature');
+  expect(story).toContain('all in');
   expect(story).toContain('9.558 → ');
   expect(await browser.errors()).toEqual([]);
 });
@@ -149,10 +149,10 @@ test('by keys alone, from page load to the story', async () => {
   await press(browser.driver, Key.ENTER);
   await openSession();
   await readNine(() => press(browser.driver, 'c'));
-  await waitForText(driver, 'Every feature is in.');
+  await waitForText(driver, 'Every size is in.');
   await press(browser.driver, 'g', '8');
   await waitForText(driver, 'What changed');
-  expect(await driver.findElement(By.css('main')).getText()).toContain('in: every feature');
+  expect(await driver.findElement(By.css('main')).getText()).toContain('all in');
 
   await press(browser.driver, '?');
   await waitForText(driver, 'Keys of this screen');

@@ -133,6 +133,23 @@ function wishOfVial(vialMm: number): WishInput {
   };
 }
 
+const RACK_SIZES: readonly FeatureInput[] = [
+  {
+    name: 'Length',
+    kind: { sense: 'outside', shape: 'flat', axis: 'X' },
+    targetMm: 108,
+    lowerDeviationMm: -0.2,
+    upperDeviationMm: 0.2,
+  },
+  {
+    name: 'Height',
+    kind: { sense: 'outside', shape: 'flat', axis: 'Z', base: 'plate' },
+    targetMm: 8,
+    lowerDeviationMm: -0.12,
+    upperDeviationMm: 0.12,
+  },
+];
+
 /** Places of the bores from the first one, a wall of 4 mm between them. */
 function boreSteps(): number[] {
   let at = 0;
@@ -148,24 +165,7 @@ export function makeRack(db: Db, profileId: number, instrumentId: number): void 
     quantity: 4,
   });
   const bores = VIALS_MM.map((mm) => expectOk(addFeature(db, jobId, bore(mm))));
-  const [length, height] = (
-    [
-      {
-        name: 'Length',
-        kind: { sense: 'outside', shape: 'flat', axis: 'X' },
-        targetMm: 108,
-        lowerDeviationMm: -0.2,
-        upperDeviationMm: 0.2,
-      },
-      {
-        name: 'Height',
-        kind: { sense: 'outside', shape: 'flat', axis: 'Z', base: 'plate' },
-        targetMm: 8,
-        lowerDeviationMm: -0.12,
-        upperDeviationMm: 0.12,
-      },
-    ] satisfies FeatureInput[]
-  ).map((input) => expectOk(addFeature(db, jobId, input)));
+  const [length, height] = RACK_SIZES.map((input) => expectOk(addFeature(db, jobId, input)));
   bores.forEach((id, i) => expectOk(wishFor(db, jobId, id, wishOfVial(VIALS_MM[i]))));
   const steps = boreSteps();
   keepSolid(db, jobId, {

@@ -117,9 +117,7 @@ function FindList({ onDone }: { onDone: () => void }) {
           <p role="alert">The bench does not answer. Check the connection and type the words again.</p>
         )}
         {lines?.length === 0 && (
-          <Command.Empty className="text-soft">
-            Nothing here bears these words. Try one word less.
-          </Command.Empty>
+          <Command.Empty className="text-soft">Nothing found. Try fewer words.</Command.Empty>
         )}
         {lines?.map((line) => (
           <Command.Item

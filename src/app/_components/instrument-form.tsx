@@ -26,7 +26,7 @@ export function InstrumentForm() {
       />
       <Tick name="simulated" />
       <Button type="submit" className="justify-self-start sm:col-span-2">
-        Put it on the bench
+        Add the caliper
       </Button>
     </ActionForm>
   );

@@ -17,10 +17,10 @@ export const NEXT: Readonly<Record<NextStep, string>> = {
 
 const DAY_MS = 86_400_000;
 
-/** today · since yesterday · for 12 days */
+/** since today · since yesterday · for 12 days */
 export function describeSince(since: Date, now: Date): string {
   const days = Math.floor(now.getTime() / DAY_MS) - Math.floor(since.getTime() / DAY_MS);
-  if (days <= 0) return 'today';
+  if (days <= 0) return 'since today';
   return days === 1 ? 'since yesterday' : `for ${days} days`;
 }
 

@@ -98,10 +98,10 @@ export default async function HousePage() {
         </section>
         <section aria-labelledby="away-title">
           <h2 id="away-title" className="text-lg">
-            Jobs put away
+            Archived jobs
           </h2>
           {archived.length === 0 && (
-            <p className="text-soft">None. A job is put away under its Need, and can be taken out again.</p>
+            <p className="text-soft">None. You archive a job under its Need and can bring it back.</p>
           )}
           <ul>
             {archived.map(({ id, name }) => (
@@ -144,8 +144,8 @@ function ShopMeanings({ meanings }: { meanings: Readonly<Record<FitWord, WordMea
         </tbody>
       </table>
       <p className="mt-1 text-sm text-soft">
-        Clearance on the diameter at 10 mm, against the start values: where a feature was both tried and read,
-        this shop’s own use of the word is learned and counts in every job.
+        Clearance on the diameter at 10 mm, compared with the start values. Where a feature was both tried and
+        measured, the program learns how this shop uses the word and applies it in every job.
       </p>
     </>
   );

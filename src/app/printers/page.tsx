@@ -44,7 +44,7 @@ export default async function PrintersPage() {
             </div>
             <p>
               {profile.readingCount === 0 ? (
-                <span className="text-soft">nothing measured yet: all assumed</span>
+                <span className="text-soft">nothing measured yet, all assumed</span>
               ) : (
                 <>
                   <span className="num">{profile.pinned}</span> of{' '}
@@ -80,8 +80,8 @@ export default async function PrintersPage() {
             What a part must fit into
           </h2>
           <p className="text-sm text-soft">
-            Plate, bath and lamp: a part that fits the printer and not the lamp is found out before it is
-            printed.
+            Plate, bath and lamp. With their sizes, a part that fits the printer but not the lamp is found
+            before it is printed.
           </p>
           {printers.map((printer) => (
             <StationsForm key={printer.id} printer={printer} />

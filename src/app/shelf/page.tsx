@@ -23,7 +23,7 @@ export default async function ShelfPage() {
         </Link>
       </div>
       <p className="mt-2 max-w-prose text-soft">
-        Resins with what their sheets state and what this bench has proven of them. What nobody states stays
+        Resins with what their sheets state and what this bench has proven of them. What is not stated stays
         unknown, and an unknown value passes nothing.
       </p>
       {lines.length > 0 ? (
@@ -31,8 +31,8 @@ export default async function ShelfPage() {
       ) : (
         <form action={takePracticeShelf} className="mt-4 bg-sheet px-4 py-4">
           <p className="mb-3 max-w-prose">
-            Nothing stands here yet. Type your first resin below, bring a shelf file, or take eight made-up
-            resins to try things with.
+            Nothing here yet. Type your first resin below, bring a shelf file, or take eight made-up resins to
+            try things with.
           </p>
           <Button type="submit" weight="main">
             Take the practice resins

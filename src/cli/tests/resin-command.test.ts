@@ -53,5 +53,5 @@ test('an own shelf by its file gives the same; a bad one and a strange field are
   expect(bad.stderr).toContain('resin 1: name');
   const strange = mellow(inFolder('strange.json', '{"heat":3}'));
   expect(strange.status).toBe(2);
-  expect(strange.stderr).toContain('nobody knows the field heat');
+  expect(strange.stderr).toContain('there is no field heat');
 });

@@ -1,6 +1,6 @@
 /** What is known of a caliper before it touches a part. */
 export interface Instrument {
-  /** Limit of error, mm: the largest error its maker or a check piece allows, either way. */
+  /** Limit of error (MPE), mm: the largest error its maker or a check piece allows, either way. */
   readonly mpeMm: number;
   /** Step of its display, mm. */
   readonly resolutionMm: number;

@@ -78,7 +78,7 @@ export const mates = sqliteTable('mates', {
   sizeMm: real(),
   uMm: real(),
   material: text().$type<Material>().notNull().default('other'),
-  /** Bought new, or an old piece as it was found. */
+  /** Bought new, or an old part, as found. */
   origin: text().$type<MateOrigin>().notNull().default('bought'),
   irreplaceable: integer({ mode: 'boolean' }).notNull().default(false),
   /** The size of the measuring sheet that it is; null when it is on none. */

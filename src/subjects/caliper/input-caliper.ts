@@ -13,16 +13,16 @@ import {
 export const instrumentForm = z
   .object({
     name: textField('Name', { limit: 60 }),
-    mpeMm: numberField('Limit of error', 'length', {
+    mpeMm: numberField('Limit of error (MPE)', 'length', {
       low: 0.0001,
       high: 1,
-      hint: 'From its sheet, or better from a check piece.',
+      hint: 'From its datasheet, or better from a check piece.',
     }),
     resolutionMm: numberField('Resolution', 'length', { low: 0.0001, high: 1 }),
     jawFlatMm: optionalNumber('Flats of the inside jaws', 'length', {
       low: 0,
       high: 5,
-      hint: 'They bridge a bore and read it small. Blank: unknown, and holes and jaws cannot be told apart.',
+      hint: 'They span a bore and read it too small. Leave it blank if unknown; then the program cannot tell hole error from jaw error.',
     }),
     body: choiceField('Its beam is of', ['steel', 'other'], {
       hint: 'Steel grows with warmth, 11.5 µm per metre and kelvin. Carbon fibre is taken as not growing.',
@@ -41,7 +41,7 @@ export const sessionForm = z.object({
   zeroMm: numberField('Closed jaws show', 'length', {
     low: -5,
     high: 5,
-    hint: 'Wipe and close them now; taken off every reading.',
+    hint: 'Wipe the jaws and close them now. This is subtracted from every reading.',
   }),
   partC: optionalNumber('Part temperature', 'temperature', {
     low: -20,

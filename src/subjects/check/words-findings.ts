@@ -37,15 +37,16 @@ function describeTooLarge({ station = 'plate', measured }: Finding): FindingWord
   if (station === 'plate')
     return {
       title,
-      does: 'It cannot be printed standing so.',
+      does: 'It cannot be printed standing like this.',
       mend: 'Turn it, cut it in two, or make it smaller.',
-      changes: 'Orientation below shows which poses fit; a joint between two halves is a fit of its own.',
+      changes:
+        'Orientation below shows which poses fit; two halves need a joint, which is one more fit to design.',
     };
   return {
     title,
-    does: 'Washing or curing it in a makeshift leaves it sticky or cured unevenly, and cure moves sizes.',
-    mend: 'Plan a larger bath or turn the part by hand under the lamp, or print it in two.',
-    changes: 'A cure in two turns wants its own reading: let the signature see it.',
+    does: 'A part that does not fit the bath or the lamp stays sticky or cures unevenly, and its sizes change with the cure.',
+    mend: 'Use a larger bath, turn the part by hand under the lamp, or print it in two pieces.',
+    changes: 'A part cured in two turns prints other sizes: measure it, so that the signature learns it.',
   };
 }
 
@@ -54,25 +55,25 @@ function describeHollow({ code, measured, volumeMm3, ventMm }: Finding): Finding
   switch (code) {
     case 'cup':
       return {
-        title: `A cup of ${area(measured)} sucks on the film`,
-        does: `While it grows ${volume(volumeMm3)} are closed off: each lift pulls a vacuum, and layers tear or the film does.`,
+        title: `A suction cup of ${area(measured)}`,
+        does: `It closes off ${volume(volumeMm3)} while it prints. Every lift pulls a vacuum that can tear a layer or the film.`,
         mend: `Drill or draw a hole of 2 mm or more${vent}, stand it on supports where it is open to the plate, or tilt it.`,
-        changes: 'Through the hole resin flows in and out; plug it afterwards if it must be tight.',
+        changes: 'Resin can flow through the hole. Plug it afterwards if the part must be tight.',
       };
     case 'trap':
       return {
-        title: `Keeps ${volume(volumeMm3)} of resin while it hangs`,
-        does: 'The pool drips over the plate when it comes off, and cures on the surface if it is not washed out.',
-        mend: 'Tilt it so that it runs out, or give it a hole at its far end; let it drip before the wash.',
+        title: `Traps ${volume(volumeMm3)} of resin while it hangs from the plate`,
+        does: 'The trapped resin drips when the part comes off, and cures on the surface if it is not washed out.',
+        mend: 'Tilt the part so that the resin runs out, or add a drain hole at its far end. Let it drip before the wash.',
         changes:
-          'Gloves and a tray under it: liquid resin is on its way out. Less resin to pay for, a cleaner inside.',
+          'Wear gloves and keep a tray under it: liquid resin runs out. You use less resin and the inside washes clean.',
       };
     default:
       return {
         title: `A sealed void holds ${volume(volumeMm3)}`,
-        does: 'Liquid resin stays in for good: it swells, cracks the wall months later, and leaks where someone touches it.',
+        does: 'Liquid resin stays inside for good. It can crack the wall months later and leak onto hands.',
         mend: 'Fill it in the modeller, or give it two holes that can be washed and closed.',
-        changes: 'Solid it takes that much more resin; with holes it can be washed and cured from inside.',
+        changes: 'A solid part takes that much more resin. With holes it can be washed and cured inside.',
       };
   }
 }
@@ -83,23 +84,23 @@ function describeThin({ code, measured, limit = 0 }: Finding): FindingWords {
     case 'thinWall':
       return {
         title: `A wall of ${sizes}`,
-        does: 'With so few pixels it comes out thinner or thicker by a whole one, or not at all.',
+        does: 'A wall of so few pixels comes out a whole pixel too thick or too thin, or not at all.',
         mend: 'Draw it thicker, or enlarge the part.',
-        changes: 'A wall of whole pixels prints as drawn; the scale study shows from which size on it holds.',
+        changes: 'A wall of whole pixels prints as drawn. The scale study shows the size at which it holds.',
       };
     case 'bodiesFuse':
       return {
         title: `Two bodies ${sizes} apart`,
-        does: 'Light and edge growth bridge it: what should move is one piece.',
-        mend: 'Move them apart, or offset the joint under Fit to a gap that its ladder freed.',
-        changes: 'More play in the joint, and a chance to free it that Fit can tell.',
+        does: 'Stray light and edge growth bridge the gap, so what should move comes out as one piece.',
+        mend: 'Move them apart, or widen the joint under Fit to a gap that came free on its ladder.',
+        changes: 'The joint gets more play. Fit shows the chance that it comes free.',
       };
     default:
       return {
         title: `A gap of ${sizes}`,
-        does: 'It fills with resin that cures: the slot is shallower or closed.',
+        does: 'Resin stays in it and cures, so the slot comes out shallower or closed.',
         mend: 'Draw it wider, or try a gap ladder if it must be that narrow.',
-        changes: 'Resin washes out of a gap that stays open.',
+        changes: 'A wider gap stays open and washes out.',
       };
   }
 }
@@ -143,37 +144,37 @@ function describeArea({ code, measured, limit = 0 }: Finding, tipMm?: number): F
     case 'largeArea':
       return {
         title: `One layer of ${area(measured)}, over ${area(limit)}`,
-        does: 'So much surface peels at once: the part may stay on the film instead of the plate.',
+        does: 'So much surface peels at once that the part may stick to the film instead of the plate.',
         mend: 'Tilt it until no layer is that large, hollow it with vents, or lift more slowly.',
-        changes: 'Tilted it takes more layers and supports; a slower lift takes hours.',
+        changes: 'Tilting takes more layers and supports. A slower lift adds hours.',
       };
     case 'areaJump':
       return {
         title: `The area grows by ${area(measured)} in one layer`,
-        does: 'The peel changes at once: a line shows there, and thin stems below are pulled.',
-        mend: 'Tilt it so that the face comes in over many layers, or chamfer its edge.',
+        does: 'The peel force jumps there. It leaves a line and pulls on thin stems below.',
+        mend: 'Tilt the part so that the face starts over many layers, or chamfer its edge.',
         changes: 'A chamfer spreads the step and needs no support.',
       };
     case 'overhang':
       return {
-        title: `${area(measured)} of one layer hang free`,
-        does: 'Nothing holds it while it cures: it sags, grows thick below, or tears away.',
+        title: `${area(measured)} of one layer overhang without support`,
+        does: 'Nothing holds the overhang while it cures. It sags, grows thick below, or tears off.',
         mend: `Support it from below${describeTip(tipMm)}, tilt it beyond its angle, or print it the other way up.`,
-        changes: 'Supported faces grow below; the signature knows by how much where it was measured.',
+        changes: 'Supported faces grow downward. The signature knows by how much once it was measured.',
       };
     case 'smallContact':
       return {
         title: `Only ${area(measured)} touch the plate, least ${area(limit)}`,
         does: 'The peel of larger layers pulls it off the plate.',
         mend: 'Sink it into the plate by a few layers, stand it on another face, or on supports.',
-        changes: 'What is sunk is gone from the height: correct it under Fit.',
+        changes: 'What you sink into the plate is missing from the height, so add it to the drawing.',
       };
     default:
       return {
-        title: `It stands on a point: ${area(measured)}`,
-        does: 'There is nothing for the plate to hold. Blaming the exposure costs another night.',
+        title: `It stands on a point of ${area(measured)}`,
+        does: 'The plate has nothing to hold. More exposure does not help.',
         mend: 'Stand it on a face, sink it into the plate, or lift it onto supports.',
-        changes: 'Supports leave marks; a sunk part is that much lower.',
+        changes: 'Supports leave marks. A sunk part comes out that much lower.',
       };
   }
 }
@@ -190,7 +191,7 @@ export function describeFinding(finding: Finding, tipMm?: number): FindingWords 
     case 'notClosed':
       return {
         title: `The mesh is not closed: ${plural(measured, 'edge', 'edges')}`,
-        does: 'A slicer guesses what is inside: layers come out empty or filled.',
+        does: 'The slicer has to guess what is inside, so layers can come out empty or filled.',
         mend: 'Mend a copy below, or export it again from the modeller.',
         changes: 'A mend says what it changed in volume before you take it.',
       };
@@ -198,15 +199,15 @@ export function describeFinding(finding: Finding, tipMm?: number): FindingWords 
       return {
         title: `${plural(measured, 'shell is', 'shells are')} inside out`,
         does: 'A slicer may print the air around it, or nothing.',
-        mend: 'Mend a copy below: it is turned.',
-        changes: 'The shape stays; only its inside and outside change places.',
+        mend: 'Mend a copy below: the mend turns it right side out.',
+        changes: 'The shape stays the same. Only inside and outside are swapped.',
       };
     case 'island':
       return {
         title: `Starts in mid-air: ${area(measured)}`,
         does: 'Nothing holds its first layer. It sticks to the film or floats in the vat, where the next print hits it.',
         mend: `Support it there${place(finding.atMm)}${describeTip(tipMm)}, or turn the part.`,
-        changes: 'One support more, and a mark to rub down.',
+        changes: 'One more support, and its mark to sand down.',
       };
     case 'cup':
     case 'trap':

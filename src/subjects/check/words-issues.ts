@@ -27,6 +27,6 @@ export type VerdictIssue = { readonly code: 'partChanged' } | { readonly code: '
 
 export function describeVerdictIssue({ code }: VerdictIssue): string {
   return code === 'noWaiver'
-    ? 'say in a line why it is printed all the same; the story keeps it.'
-    : 'the part has changed since. Let it be read again.';
+    ? 'give a reason for printing it anyway. The story keeps it.'
+    : 'the part has changed since it was checked. Check it again.';
 }

@@ -43,12 +43,11 @@ const VERDICT_WORDS = { passed: 'Passed', waived: 'Waived', open: 'Open again' }
 export function describeCheckEntry(entry: CheckEntry): LedgerWords {
   switch (entry.code) {
     case 'stanceSaid':
-      return { title: `Stands ${describeStance(entry.stance)}`, detail: 'asked before judging' };
+      return { title: `Stands ${describeStance(entry.stance)}`, detail: 'said before the check' };
     case 'layersRead':
       return {
         title: entry.found === 0 ? 'Layers read: nothing found' : `Layers read: ${entry.found} found`,
-        detail:
-          entry.couldLose === 0 ? 'none that loses the print' : `${entry.couldLose} could lose the print`,
+        detail: entry.couldLose === 0 ? 'none can lose the print' : `${entry.couldLose} could lose the print`,
       };
     case 'findingJudged':
       return {

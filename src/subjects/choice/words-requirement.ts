@@ -5,17 +5,17 @@ import type { RequirementJsonIssue } from './input-requirement-json';
 export function describeRequirementIssue(issue: RequirementIssue | RequirementJsonIssue): string {
   switch (issue.code) {
     case 'stiffnessCrossed':
-      return `at least ${round(issue.leastMPa)} MPa and at most ${round(issue.mostMPa)} MPa: no stiffness is both. Exchange them, or clear one.`;
+      return `at least ${round(issue.leastMPa)} MPa and at most ${round(issue.mostMPa)} MPa: no resin can be both. Swap them, or clear one.`;
     case 'weightNegative':
       return `the weight of ${issue.criterion} is below zero. 0 leaves it out.`;
     case 'stressNegative':
       return `a stress of ${round(issue.stressMPa)} MPa: give its size without a sign.`;
     case 'notJson':
-      return 'the file is no JSON.';
+      return 'the file is not JSON.';
     case 'notReadable':
       return `${issue.detail}.`;
     case 'fieldUnknown':
-      return `nobody knows the field${issue.fields.length > 1 ? 's' : ''} ${issue.fields.join(', ')}. See docs/formats.md for those there are.`;
+      return `there is no field${issue.fields.length > 1 ? 's' : ''} ${issue.fields.join(', ')}. See docs/formats.md for those there are.`;
   }
 }
 

@@ -30,11 +30,11 @@ export function describeAsked(asked: Asked): string {
     case 'alone':
       return 'prints neat';
     case 'heat':
-      return 'heat, with margin';
+      return 'heat deflection, with margin';
     case 'strain':
       return 'elongation at break';
     case 'impact':
-      return 'knocks';
+      return 'impact strength';
     case 'stiffnessLeast':
       return 'stiff enough';
     case 'stiffnessMost':
@@ -92,25 +92,25 @@ function failedSentence(check: Check): string {
     case 'alone':
       return 'is an additive and must not be printed neat';
     case 'heat':
-      return `gives way at ${has}, ${kelvins(-(margin ?? 0))} below the ${needs} asked`;
+      return `has a heat deflection temperature of ${has}, ${kelvins(-(margin ?? 0))} below the ${needs} needed`;
     case 'strain':
-      return `breaks at ${has} where ${needs} is asked`;
+      return `has ${has} elongation at break, ${needs} is needed`;
     case 'impact':
-      return `takes ${has} where ${needs} is asked`;
+      return `has an impact strength of ${has}, ${needs} is needed`;
     case 'stiffnessLeast':
-      return `is too soft: ${has} where at least ${needs} is asked`;
+      return `is too soft: ${has}, at least ${needs} is needed`;
     case 'stiffnessMost':
-      return `is too stiff: ${has} where at most ${needs} is asked`;
+      return `is too stiff: ${has}, at most ${needs} is allowed`;
     case 'hardness':
-      return `has Shore A ${has} where about ${needs} is asked`;
+      return `has Shore A ${has}, about ${needs} is needed`;
     case 'clear':
       return 'is not clear';
     case 'wash':
-      return 'does not wash in what is at hand';
+      return 'cannot be washed in the liquids you have';
     case 'room':
       return need > 100
         ? `is too thick in this room: ${has}, over ${needs}`
-        : `wants a room of ${needs}, this one has ${has}`;
+        : `needs a room of ${needs}, yours has ${has}`;
     case 'light':
       return `was made for light of ${has}, this printer cures with ${needs}`;
     case 'water':
@@ -125,23 +125,23 @@ function failedSentence(check: Check): string {
 function unknownSentence(check: Check): string {
   const { requirement, have } = check;
   if (have !== null)
-    return `can’t tell ${describeAsked(requirement)}: what is known lies on both sides of the ${formatChecked(check, check.need)} asked`;
+    return `can’t tell ${describeAsked(requirement)}: its range lies on both sides of the ${formatChecked(check, check.need)} needed`;
   switch (requirement) {
     case 'heat':
-      return 'nobody states its deflection temperature at this stress or a higher one';
+      return 'its heat deflection temperature at this stress is not stated';
     case 'strain':
       return 'its elongation at break is unknown';
     case 'impact':
-      return 'nobody knows what knocks it takes';
+      return 'its impact strength is unknown';
     case 'stiffnessLeast':
     case 'stiffnessMost':
       return 'its modulus is unknown';
     case 'hardness':
       return 'its Shore A hardness is unknown';
     case 'clear':
-      return 'nobody states whether it is clear';
+      return 'its sheet does not say whether it is clear';
     case 'wash':
-      return 'nobody states what it washes in';
+      return 'its sheet names no wash liquid';
     case 'room':
       return 'neither its least room temperature nor its viscosity there is known';
     case 'feature':
@@ -149,7 +149,7 @@ function unknownSentence(check: Check): string {
     case 'water':
       return 'its water uptake is unknown';
     default:
-      return `nobody states whether it is rated for ${nameOfClaim(requirement)}`;
+      return `its sheet does not say whether it is rated for ${nameOfClaim(requirement)}`;
   }
 }
 
@@ -162,8 +162,8 @@ export function describeHave(check: Check): string {
   const [has, needs] = [formatChecked(check, check.have), formatChecked(check, check.need)];
   if (isPlainFact(check.requirement)) return has;
   if (check.requirement === 'room')
-    return check.need > 100 ? `${has}, up to ${needs}` : `${has}, it wants ${needs}`;
-  return `${has}, asked ${needs}`;
+    return check.need > 100 ? `${has}, up to ${needs}` : `${has}, it needs ${needs}`;
+  return `${has}, needed ${needs}`;
 }
 
 function isPlainFact(asked: Asked): boolean {
@@ -188,7 +188,7 @@ export function describeRanked({ verdict, checks }: Pick<Ranked, 'verdict' | 'ch
     const heat = checks.find(({ requirement }) => requirement === 'heat');
     return heat?.margin === undefined || heat.margin === null
       ? 'passes'
-      : `passes, ${kelvins(heat.margin)} beyond the margin`;
+      : `passes with ${kelvins(heat.margin)} to spare beyond the margin`;
   }
   const failing = checks.filter(({ state }) => state === 'fails');
   const shown = failing.length > 0 ? failing : checks.filter(({ state }) => state === 'unknown');

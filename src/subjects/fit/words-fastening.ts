@@ -13,15 +13,15 @@ export function describeFastening(way: Fastening): string {
 }
 
 const REASON_WORDS: Readonly<Record<FasteningReason, string>> = {
-  doesNotMelt: 'A cured resin is crosslinked: it does not melt round a hot insert, it cracks or crumbles.',
-  loadsAsCompression: 'The screw presses the resin together, which it bears best.',
+  doesNotMelt: 'Cured resin does not melt. A hot insert cracks it or makes it crumble.',
+  loadsAsCompression: 'The screw puts the resin in compression, which it bears best.',
   needsBothSides: 'Both sides must stay reachable.',
   cannotReach: 'The other side cannot be reached.',
   wearsOut:
     'A cut thread wears: coarse pitch only, engaged over twice the diameter, undone a few times at most.',
   tooBrittleToTap: 'This resin is too brittle: the thread would crumble.',
   finePitchStrips: 'So fine a pitch strips.',
-  glueHoldsFor: 'Roughen, degrease and glue with epoxy; it holds until the glue line gives.',
+  glueHoldsFor: 'Roughen, degrease and glue it with epoxy. It holds as well as the glue.',
   captiveForGood: 'The nut stays, and the thread is steel.',
   measureYours: 'Inserts differ: measure yours, the size here is only a start.',
 };

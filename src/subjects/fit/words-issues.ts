@@ -15,7 +15,7 @@ export function describeWishIssue(issue: WishIssue): string {
     case 'gone':
       return GONE_WORDS;
     case 'pitchHasNoMate':
-      return 'a distance between centres meets nothing: wish at the holes or pins themselves.';
+      return 'a distance between centres has no mate. Set the wish at the holes or pins themselves.';
     case 'clearanceCrossed':
       return 'the least clearance must lie below the most; negative is interference.';
     case 'iso':

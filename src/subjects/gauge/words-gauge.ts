@@ -27,7 +27,7 @@ const GAUGE_WORDS: Readonly<Record<GaugeChoice, GaugeWords>> = {
   block: {
     title: 'Signature block, 24 sizes',
     answers:
-      'what this printer does with this resin: outsides, holes, slots, heights, skew. Ten minutes with a caliper',
+      'what this printer does with this resin: outsides, holes, slots, heights and skew. Ten minutes with a caliper',
   },
   shortBlock: {
     title: 'Signature block, six sizes',
@@ -35,7 +35,7 @@ const GAUGE_WORDS: Readonly<Record<GaugeChoice, GaugeWords>> = {
   },
   chosenBlock: {
     title: 'Signature block, sizes chosen',
-    answers: 'most about the sizes of a job, or of usual parts, for as many sizes as you care to read',
+    answers: 'the sizes that tell most about a job, as many as you want to measure',
   },
   hinge: { title: 'Ladder for a hinge', answers: 'the gap at which a pin comes free in its knuckle' },
   ball: { title: 'Ladder for a ball', answers: 'the gap at which a ball comes free in its socket' },
@@ -43,8 +43,8 @@ const GAUGE_WORDS: Readonly<Record<GaugeChoice, GaugeWords>> = {
   slider: { title: 'Ladder for a slider', answers: 'the gap at which a captured rail runs' },
   roof: { title: 'Ladder through height', answers: 'the gap below a roof that does not cure shut' },
   pocket: { title: 'Pocket ladder', answers: 'the pocket that a bought terminal pushes into and stays' },
-  hole: { title: 'Hole ladder', answers: 'the hole that a pin, peg or bearing goes into as wished' },
-  pin: { title: 'Pin ladder', answers: 'the peg that goes into a hole as wished' },
+  hole: { title: 'Hole ladder', answers: 'the hole that gives a pin, peg or bearing the fit you want' },
+  pin: { title: 'Pin ladder', answers: 'the peg that gives the fit you want in a hole' },
   bar: {
     title: 'Bars for bending',
     answers: 'stiffness, strain at break and heat of the resin as you cure it',

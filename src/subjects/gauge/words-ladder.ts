@@ -31,12 +31,12 @@ export function describeRungOutcome(outcome: RungOutcome): string {
 export function describeLadderNote(note: LadderNote): string {
   switch (note.code) {
     case 'noRungs':
-      return 'No rung tried yet: what follows is assumed, for a printer nobody knows.';
+      return 'No rung tried yet. The figures are assumed for an unknown printer.';
     case 'allFused':
-      return `Every rung up to ${formatMm(note.mostMm)} fused: the threshold lies above. Print a ladder that starts there.`;
+      return `Every rung up to ${formatMm(note.mostMm)} fused: wider gaps are needed. Print a ladder that starts there.`;
     case 'allFree':
-      return `Every rung from ${formatMm(note.leastMm)} came free: the threshold lies below. A ladder with narrower gaps would find it.`;
+      return `Every rung from ${formatMm(note.leastMm)} came free: narrower gaps may work. Print a ladder with narrower gaps to find out.`;
     case 'crossed':
-      return `${formatMm(note.fusedMm)} did not come free though ${formatMm(note.freeMm)} did: chance is at work, so the recommended gap is wider. A second ladder would narrow it.`;
+      return `${formatMm(note.fusedMm)} did not come free though ${formatMm(note.freeMm)} did: some of it is chance, so the recommended gap is wider. A second ladder would narrow it.`;
   }
 }

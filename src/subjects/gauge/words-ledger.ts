@@ -7,6 +7,6 @@ export interface GaugeEntry {
 export function describeGaugeEntry(entry: GaugeEntry): LedgerWords {
   switch (entry.code) {
     case 'gaugeDrawn':
-      return { title: 'Gauge drawn', detail: 'as it is: what the printer does to it is the answer' };
+      return { title: 'Gauge drawn', detail: 'printed as drawn: what the printer does to it is the result' };
   }
 }

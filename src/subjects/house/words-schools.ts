@@ -10,18 +10,18 @@ export const SCHOOL_WORDS: Readonly<Record<School, SchoolWords>> = {
   supportsOff: {
     title: 'Supports come off',
     sides: {
-      green: { label: 'green, before the cure', reason: 'soft tips cut clean and leave small marks' },
+      green: { label: 'green, before the cure', reason: 'soft tips cut cleanly and leave small marks' },
       cured: {
         label: 'after the cure',
-        reason: 'light tips pop off, and the part does not bend under the cutter',
+        reason: 'light tips snap off, and the part does not bend under the cutter',
       },
     },
   },
   assemble: {
     title: 'Parts are put together',
     sides: {
-      green: { label: 'green', reason: 'they give way and slide in, and do not fuse in the cure' },
-      cured: { label: 'cured', reason: 'the fit is judged as it will stay' },
+      green: { label: 'green', reason: 'they give and slide together, and do not fuse during the cure' },
+      cured: { label: 'cured', reason: 'the fit you feel is the fit that stays' },
     },
   },
   cure: {
@@ -34,7 +34,7 @@ export const SCHOOL_WORDS: Readonly<Record<School, SchoolWords>> = {
   cureIn: {
     title: 'Cured in',
     sides: {
-      air: { label: 'air', reason: 'no wet part, every station does it' },
+      air: { label: 'air', reason: 'the part stays dry, and every curing station does it' },
       water: { label: 'clear water', reason: 'keeps air off: a harder skin and less yellow' },
     },
   },
@@ -42,7 +42,7 @@ export const SCHOOL_WORDS: Readonly<Record<School, SchoolWords>> = {
     title: 'Washed with',
     sides: {
       alcohol: { label: 'alcohol', reason: 'what most sheets ask for' },
-      water: { label: 'water', reason: 'no solvent in the house, for resins that allow it' },
+      water: { label: 'water', reason: 'no solvent needed, for resins that allow it' },
       washerFluid: {
         label: 'windscreen washer fluid',
         reason: 'cheap alcohol in water, weaker: wash longer',
@@ -53,10 +53,10 @@ export const SCHOOL_WORDS: Readonly<Record<School, SchoolWords>> = {
   mixing: {
     title: 'Resins are used',
     sides: {
-      neat: { label: 'neat', reason: 'the sheet holds, and a signature lasts' },
+      neat: { label: 'neat', reason: 'the datasheet applies, and the signature stays valid' },
       blended: {
         label: 'blended where it helps',
-        reason: 'a property no bottle has, at the price of proving it',
+        reason: 'gives a property that no bottle has, but you have to prove it',
       },
     },
   },

@@ -18,7 +18,7 @@ export type StartIssue =
   | { readonly code: 'noReason' };
 
 export const CHANGED_ELSEWHERE_WORDS =
-  'another window changed this job meanwhile. Nothing of yours is lost: copy it, load the page again and put it in.';
+  'this job was changed in another window. Nothing you typed is lost: copy it, load the page again and enter it there.';
 
 export function describeJobIssue(issue: JobIssue): string {
   switch (issue.code) {
@@ -46,6 +46,6 @@ export function describeStartIssue(issue: StartIssue): string {
     case 'noFeatures':
       return 'enter at least one feature with its target under Need first, or design a joint under Fit.';
     case 'noReason':
-      return 'say in a line why: what changed is found by itself, the reason is not.';
+      return 'give the reason in a line. The program finds what changed, but not why.';
   }
 }

@@ -35,7 +35,7 @@ export function describeJobEntry(entry: JobEntry): LedgerWords {
       };
     }
     case 'partBroughtIn':
-      return { title: 'Part brought in', detail: entry.name };
+      return { title: 'Part file imported', detail: entry.name };
     case 'featureChanged':
       return { title: `${entry.name} changed`, detail: 'sense, target, limits or drawn size' };
   }

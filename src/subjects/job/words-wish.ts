@@ -13,10 +13,10 @@ export function describeWish(wish: Wish): { readonly name: string; readonly mean
 }
 
 const RUIN_WORDS: Readonly<Record<Ruin, string>> = {
-  none: 'either way is a reprint',
+  none: 'a miss either way costs one reprint',
   tightCosts: 'too tight costs a day',
   tightRuins: 'too tight breaks what cannot be replaced',
-  looseRuins: 'too loose is what must not happen',
+  looseRuins: 'too loose must not happen',
 };
 
 export function describeRuin(ruin: Ruin): string {

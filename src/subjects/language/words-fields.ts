@@ -7,19 +7,19 @@ import { quoted } from './words-quoted';
 export function describeFieldIssue(issue: FieldIssue, form: z.ZodType): string {
   switch (issue.code) {
     case 'needed':
-      return 'nothing typed yet.';
+      return 'this field is empty.';
     case 'tooLong':
-      return `longer than ${issue.limit} characters. Say it shorter.`;
+      return `longer than ${issue.limit} characters. Shorten it.`;
     case 'outOfRange':
       return `must lie between ${issue.low} and ${issue.high}${issue.unit === '' ? '' : ` ${issue.unit}`}.`;
     case 'notADay':
-      return `“${quoted(issue.text)}” is no day. Write year, month and day, such as 2026-12-01.`;
+      return `“${quoted(issue.text)}” is not a date. Write year, month and day, such as 2026-12-01.`;
     case 'together':
-      return `goes together with “${wordsOfField(form, issue.other).label}”: give both, or leave both blank.`;
+      return `needs “${wordsOfField(form, issue.other).label}” too. Fill in both, or leave both blank.`;
     case 'notAChoice':
-      return 'choose one of the list.';
+      return 'choose one from the list.';
     case 'notNumbers':
-      return `“${quoted(issue.text)}” is no list of numbers. Part them with spaces, such as 10.02 10.01 10.03.`;
+      return `“${quoted(issue.text)}” is not a list of numbers. Separate them with spaces, such as 10.02 10.01 10.03.`;
     case 'worded':
       return issue.text;
     default:

@@ -49,7 +49,7 @@ export function describeQuantityIssue(issue: QuantityIssue): string {
       const { unit, quantity, known } = issue;
       return known.length === 0
         ? `“${quoted(unit)}” does not go with ${QUANTITY_NAMES[quantity]}. Leave the unit out.`
-        : `“${quoted(unit)}” is no unit of ${QUANTITY_NAMES[quantity]}. Use ${listOr(known)}, or leave it out for ${known[0]}.`;
+        : `“${quoted(unit)}” is not a unit of ${QUANTITY_NAMES[quantity]}. Use ${listOr(known)}, or leave it out for ${known[0]}.`;
     }
     case 'tooLarge':
       return `“${quoted(issue.text)}” is too large. Check the digits.`;
@@ -61,11 +61,11 @@ export function describeLengthNote(note: LengthNote): string {
     case 'commaDecimal':
       return 'comma read as decimal point';
     case 'inches':
-      return 'inches turned into mm';
+      return 'inches converted to mm';
     case 'centimetres':
-      return 'centimetres turned into mm';
+      return 'centimetres converted to mm';
     case 'micrometres':
-      return 'micrometres turned into mm';
+      return 'micrometres converted to mm';
   }
 }
 
@@ -73,15 +73,15 @@ export function describeDoubt(doubt: Doubt, readingMm: number): string {
   const shown = formatMm(readingMm, 3).replace(/0$/, '');
   switch (doubt.code) {
     case 'notPositive':
-      return `${shown} mm is no size: it must be above zero. Check the zero of the caliper and type it again.`;
+      return `${shown} mm cannot be a size, which must be above zero. Check the caliper’s zero and type it again.`;
     case 'looksLikeInches':
-      return `${shown} is 25.4 times too small: inches? That would be ${formatMm(doubt.guessMm)} mm.`;
+      return `${shown} is 25.4 times too small. Inches? That would be ${formatMm(doubt.guessMm)} mm.`;
     case 'looksLikeMillimetresTwice':
-      return `${shown} is 25.4 times too large: turned into mm twice? That would be ${formatMm(doubt.guessMm)} mm.`;
+      return `${shown} is 25.4 times too large. Converted to mm twice? That would be ${formatMm(doubt.guessMm)} mm.`;
     case 'decimalPoint':
-      return `${shown} is far off by a power of ten: the decimal point? That would be ${formatMm(doubt.guessMm)} mm.`;
+      return `${shown} is off by a factor of ten. A misplaced decimal point? That would be ${formatMm(doubt.guessMm)} mm.`;
     case 'swappedDigits':
-      return `${shown} is far off: two digits exchanged? That would be ${formatMm(doubt.guessMm)} mm.`;
+      return `${shown} is far off. Two digits swapped? That would be ${formatMm(doubt.guessMm)} mm.`;
     case 'farOff':
       return `${shown} is ${formatMm(Math.abs(readingMm - doubt.expectedMm))} mm away from the ${formatMm(doubt.expectedMm)} expected here.`;
   }
@@ -90,7 +90,7 @@ export function describeDoubt(doubt: Doubt, readingMm: number): string {
 export function describeKindIssue(issue: FeatureKindIssue): string {
   switch (issue.code) {
     case 'baseMissing':
-      return 'an outside size along Z needs its base: plate or supported';
+      return 'an outside size along Z needs its base, plate or supported';
     case 'angleMissing':
       return 'a flat size with axis XY needs its angle from X in degrees';
     case 'roundNeedsXY':

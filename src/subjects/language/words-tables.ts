@@ -23,7 +23,7 @@ function describeCellIssue(issue: CellIssue): string {
     case 'badNumber':
       return `line ${issue.line}, ${issue.column}: ${describeQuantityIssue(issue.issue)}`;
     case 'notPositive':
-      return `line ${issue.line}, ${issue.column}: ${issue.value} is no size; it must be above zero.`;
+      return `line ${issue.line}, ${issue.column}: ${issue.value} cannot be a size; it must be above zero.`;
     case 'outOfRange':
       return `line ${issue.line}, ${issue.column}: ${issue.value} must lie between ${issue.bounds.low} and ${issue.bounds.high} ${issue.bounds.unit}. Check the digits.`;
     case 'tooLong':
@@ -39,11 +39,11 @@ function describeCellIssue(issue: CellIssue): string {
 export function describeCsvIssue(issue: RowIssue | CellIssue | CsvIssue): string {
   switch (issue.code) {
     case 'otherKind':
-      return `line ${issue.line}: “${quoted(issue.feature)}” has another sense, shape, axis or base than in line ${issue.firstLine}. Use another name, or mend one of the lines.`;
+      return `line ${issue.line}: “${quoted(issue.feature)}” has another sense, shape, axis or base than in line ${issue.firstLine}. Use another name, or correct one of the lines.`;
     case 'limitsCrossed':
       return `line ${issue.line}: tol_minus_mm of “${quoted(issue.feature)}” must be zero or negative and below tol_plus_mm.`;
     case 'twice':
-      return `line ${issue.line}: “${quoted(issue.feature)}” stands in the file twice. Keep one of the lines.`;
+      return `line ${issue.line}: “${quoted(issue.feature)}” is in the file twice. Keep one of the lines.`;
     case 'emptyTable':
     case 'missingColumns':
     case 'raggedRow':

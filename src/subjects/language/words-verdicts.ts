@@ -23,9 +23,9 @@ export function describeSettling(settling: Settling): string {
         ? 'one more reading would settle it'
         : `${settling.more} more readings would settle it`;
     case 'instrument':
-      return `no repeats will: a caliper good to ${formatMm(Math.floor(settling.mpeMm * 1000) / 1000, 3)} mm would settle it`;
+      return `more readings will not settle it: a caliper good to ${formatMm(Math.floor(settling.mpeMm * 1000) / 1000, 3)} mm would settle it`;
     case 'nothing':
-      return 'on the limit: only a finer method would settle it';
+      return 'on the limit: only a finer instrument would settle it';
   }
 }
 
@@ -76,7 +76,7 @@ export function describeOutcome(outcome: Outcome): string {
     case 'partly':
       return `${outcome.read} of ${outcome.of} features read`;
     case 'in':
-      return 'in: every feature';
+      return 'all in';
     case 'out':
       return `out: ${listNames(outcome.features)}`;
     case 'cantTell':

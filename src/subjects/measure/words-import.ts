@@ -18,12 +18,12 @@ export type ImportIssue =
 export function describeImportIssue(issue: ImportIssue): string {
   switch (issue.code) {
     case 'gone':
-      return 'this job is no longer on the bench. Load the page again to see what is.';
+      return 'this job no longer exists. Load the page again.';
     case 'noProfile':
       return 'choose the printer, resin and profile under Need first.';
     case 'noInstrument':
       return issue.name === ''
-        ? 'there is no instrument on this bench yet. Make one under Measure, then bring the file in again.'
+        ? 'there is no instrument on this bench yet. Make one under Measure, then import the file again.'
         : `line ${issue.line}: the instrument “${quoted(issue.name)}” is not on this bench. Make it under Measure, or leave the cell blank.`;
     case 'otherDrawn':
       return `line ${issue.line}: “${quoted(issue.feature)}” is drawn ${issue.haveMm} mm here and ${issue.fileMm} mm in the file. Correct one of them.`;

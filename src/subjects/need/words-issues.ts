@@ -23,9 +23,9 @@ export function describeAnswerIssue({ code }: AnswerIssue): string {
     case 'gone':
       return GONE_WORDS;
     case 'noTest':
-      return 'no acceptance test was agreed. Write it under Need.';
+      return 'no acceptance test is agreed yet. Write it under Need.';
     case 'notPrinted':
-      return 'nothing is printed yet that could be tested.';
+      return 'nothing is printed yet, so there is nothing to test.';
   }
 }
 

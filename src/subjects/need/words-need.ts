@@ -10,22 +10,22 @@ const CLAIM_WORDS: Readonly<Record<Claim, ClaimWords>> = {
   mains: {
     label: 'mains voltage near it',
     caution:
-      'Printed resin is no proven insulation and burns. Parts of mains wiring come certified or not at all; a licensed electrician decides, by the local code.',
+      'Printed resin is not tested insulation, and it burns. Mains parts and battery contacts must be certified; a licensed electrician decides by the local code. Never let cells touch a bare printed holder under load.',
   },
   skin: {
     label: 'worn on skin',
     caution:
-      'Under-cured resin sensitises skin for life. Only a resin rated for skin, washed and cured as its sheet says, and nothing here vouches for that.',
+      'Under-cured resin can make skin allergic for life. Use only a resin rated for skin, washed and cured as its sheet says. This program cannot vouch for it.',
   },
   mouth: {
-    label: 'in the mouth',
+    label: 'in or near the mouth or an eye',
     caution:
-      'Only a rated resin on a proven process, made and fitted by licensed practice. This program computes sizes and no more.',
+      'In or near the mouth or an eye, use only a rated resin on a validated process, made and fitted by licensed practice. This program only computes sizes.',
   },
   food: {
     label: 'touches food or drink',
     caution:
-      'Layer lines hold what washing leaves, and most resins may not touch food. Use a rated resin and coating, or another material; local food rules decide.',
+      'Layer lines trap food, and most resins must not touch it. Use a rated resin with a coating, or another material. Local food rules decide.',
   },
   sterile: {
     label: 'must be sterile',
@@ -35,12 +35,12 @@ const CLAIM_WORDS: Readonly<Record<Claim, ClaimWords>> = {
   pressure: {
     label: 'under pressure or vacuum',
     caution:
-      'Layered resin fails without warning, in splinters. Test filled with water, behind a shield, well above the pressure of use; pressure equipment has its own codes.',
+      'Printed resin bursts without warning, into splinters. Test it filled with water, behind a shield, well above the working pressure. Wear eye protection around compressed air. Pressure equipment has its own codes.',
   },
   vehicle: {
     label: 'on a vehicle, or holds a person',
     caution:
-      'A part that steers, brakes or carries must not be a print. For the rest: heat in a parked vehicle, vibration and rules of approval come first.',
+      'Never print a part that steers, brakes or carries a person. A printed part is not certified: check approval rules, heat in a parked vehicle and vibration first.',
   },
   water: {
     label: 'stays wet or under water',
@@ -60,7 +60,7 @@ const CLAIM_WORDS: Readonly<Record<Claim, ClaimWords>> = {
   heat: {
     label: 'near a flame or a hot surface',
     caution:
-      'Cured resin softens before it chars and then burns. Keep it from flames and heaters; prove the hottest step on a spare one first.',
+      'Cured resin softens, then burns. Keep it away from flames and heaters. Hot plastic formed or moulded over it sticks and burns skin: wear heat gloves and try the hottest step on a spare part first.',
   },
 };
 
@@ -93,5 +93,5 @@ export function describeAnswer(answer: Answer): string {
 }
 
 export function describeOrigin(origin: MateOrigin): string {
-  return origin === 'bought' ? 'bought, can be bought again' : 'an old piece as it was found';
+  return origin === 'bought' ? 'bought, can be bought again' : 'an old part, as found';
 }

@@ -10,31 +10,31 @@ interface ParameterWords {
 }
 
 const PARAMETERS: Readonly<Record<ParameterName, ParameterWords>> = {
-  epsilonX: { title: 'Shrinks along X', pin: 'measure over 30 mm along X', unit: '%', factor: -100 },
-  epsilonY: { title: 'Shrinks along Y', pin: 'measure over 30 mm along Y', unit: '%', factor: -100 },
-  skew: { title: 'X and Y out of square', pin: 'measure both diagonals', unit: 'mm/m', factor: 1000 },
-  epsilonZ: { title: 'Shrinks along Z', pin: 'measure a low and a tall height', unit: '%', factor: -100 },
-  edge: { title: 'Every edge grows', pin: 'measure a small and a large width', unit: 'mm', factor: 1 },
+  epsilonX: { title: 'Scale error along X', pin: 'measure over 30 mm along X', unit: '%', factor: -100 },
+  epsilonY: { title: 'Scale error along Y', pin: 'measure over 30 mm along Y', unit: '%', factor: -100 },
+  skew: { title: 'X and Y out of square (skew)', pin: 'measure both diagonals', unit: 'mm/m', factor: 1000 },
+  epsilonZ: { title: 'Scale error along Z', pin: 'measure a low and a tall height', unit: '%', factor: -100 },
+  edge: { title: 'Edge growth', pin: 'measure a small and a large width', unit: 'mm', factor: 1 },
   insideExtra: {
-    title: 'Inside edges close further',
+    title: 'Extra growth of inside edges',
     pin: 'measure slots beside widths',
     unit: 'mm',
     factor: 1,
   },
   roundExtra: {
-    title: 'Small holes close further',
+    title: 'Extra closing of small holes',
     pin: 'measure a small and a large hole',
     unit: 'mm²',
     factor: 1,
   },
   zSupported: {
-    title: 'Grows below hanging faces',
+    title: 'Growth below hanging faces',
     pin: 'measure a height that hangs on supports',
     unit: 'mm',
     factor: 1,
   },
   zPlate: {
-    title: 'Changes at the plate',
+    title: 'Change at the plate',
     pin: 'measure a low height that stands on the plate',
     unit: 'mm',
     factor: 1,

@@ -7,7 +7,7 @@ function reasonsOfSchool(school: School, side: string): string {
   const { sides } = SCHOOL_WORDS[school];
   const others = Object.entries(sides).filter(([name]) => name !== side);
   const other = others.map(([, { label, reason }]) => `${label}: ${reason}`).join('; ');
-  return `Here since ${sides[side].reason}. Others: ${other}.`;
+  return `This shop does so because ${sides[side].reason}. Others: ${other}.`;
 }
 
 /** Both sides of a step on which good shops differ; undefined where they do not. */

@@ -33,7 +33,7 @@ const MOST_NAMED = 6;
 export function describeShelfIssue(issue: ShelfCsvIssue): string {
   switch (issue.code) {
     case 'notJson':
-      return 'the file is no JSON. Choose one that “Carry the shelf away” wrote, or a CSV with resin, property and value.';
+      return 'the file is no JSON. Choose one that “Export the shelf” wrote, or a CSV with resin, property and value.';
     case 'notAShelf':
       return 'this JSON is no shelf: it must have "kind": "shelf" and a list of resins.';
     case 'tooManyResins':

@@ -31,7 +31,7 @@ export function CheckFields({ rules }: { rules: CheckRules }) {
         <TextField key={name} name={name} defaultValue={String(Math.round(values[name] * 1000) / 1000)} />
       ))}
       <Button type="submit" className="justify-self-start self-end">
-        Keep these
+        Save these
       </Button>
     </ActionForm>
   );

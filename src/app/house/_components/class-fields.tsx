@@ -51,7 +51,7 @@ export function ClassFields({ classes }: { classes: FitClasses }) {
         On the diameter at 10 mm; negative is interference. Other sizes go with the cube root of the diameter.
       </p>
       <Button type="submit" className="mt-2">
-        Keep the classes
+        Save the classes
       </Button>
     </ActionForm>
   );

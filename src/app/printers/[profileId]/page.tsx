@@ -62,7 +62,8 @@ export default async function SignaturePage({ params }: Params) {
             </p>
             {printsOf(view) < 2 && learned.readingCount > 0 && (
               <p className="text-sm text-soft">
-                Habit or chance cannot be told apart from one print: print something again to learn which.
+                One print cannot tell a feature’s habit from chance. Print the same file again to learn which
+                it is.
               </p>
             )}
           </div>
@@ -98,7 +99,7 @@ function describeStaleness(staleness: Staleness, readingCount: number): string {
 function Biases({ view }: { view: SignatureView }) {
   return (
     <div>
-      <h3 className="text-base">What the calipers may add</h3>
+      <h3 className="text-base">Possible error of the calipers</h3>
       <ul className="text-sm">
         {view.learned.signature.biases.map(({ instrument, jaw, meanMm, sdMm }) => (
           <li key={`${instrument} ${jaw}`}>

@@ -78,8 +78,8 @@ export default async function ResinPage({ params }: Params) {
               Proofs at the bench
             </h2>
             <p className="mb-2 max-w-prose text-soft">
-              Weights, a caliper and a kettle tell of the resin as you print and cure it. What is proven is
-              used before what a sheet states.
+              With weights, a caliper and a kettle you test the resin as you print and cure it. Proven values
+              count before those of the datasheet.
             </p>
             <ProofList resinId={resin.id} rows={proofs} today={today()} />
             <ProofBench resinId={resin.id} today={today()} />

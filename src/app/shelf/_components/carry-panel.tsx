@@ -22,7 +22,7 @@ export function CarryPanel() {
       </h2>
       <p className="mb-3 flex flex-wrap gap-3">
         <a href="/api/shelf" download className={buttonLook('plain')}>
-          Carry the shelf away
+          Export the shelf
         </a>
         <a href="/api/shelf?form=csv" download className={buttonLook('plain')}>
           Sheets as CSV

@@ -94,7 +94,7 @@ test('every parameter has a title and says how to pin it', () => {
 
 test('doubts say what was typed and what it may have been', () => {
   expect(describeDoubt({ code: 'looksLikeInches', guessMm: 9.5 }, 0.374)).toBe(
-    '0.374 is 25.4 times too small: inches? That would be 9.50 mm.',
+    '0.374 is 25.4 times too small. Inches? That would be 9.50 mm.',
   );
   expect(describeDoubt({ code: 'farOff', expectedMm: 9.5 }, 12)).toContain(
     '2.50 mm away from the 9.50 expected',

@@ -28,8 +28,7 @@ export default async function CheckPage({ params, searchParams }: CheckPageProps
     return (
       <section className="max-w-prose">
         <p>
-          There is no part to look at yet. Bring its file in: a look at the layers costs seconds, a lost print
-          a night.
+          There is no part to check yet. Import its file: the check takes seconds, a lost print takes a night.
         </p>
         <PartDrop jobId={jobId} hasPart={false} />
       </section>
@@ -41,7 +40,7 @@ export default async function CheckPage({ params, searchParams }: CheckPageProps
           How will it stand?
         </h2>
         <p className="mb-3 text-soft">
-          A bowl that sucks on the plate breathes on supports, so this is asked before anything is judged.
+          A bowl that seals against the plate is open on supports, so the check needs to know this first.
         </p>
         <StanceForm jobId={jobId} />
       </section>

@@ -30,8 +30,8 @@ export default async function FitPage({ params }: { params: Promise<{ jobId: str
     <div className="space-y-8">
       {profile === undefined && (
         <Note>
-          No printer and resin chosen yet: wishes give targets, but what to draw for them is told once they
-          are chosen under{' '}
+          No printer and resin chosen yet. Wishes set the targets now; what to draw follows once you choose
+          them under{' '}
           <Link href={`/jobs/${jobId}/need`} className="underline">
             Need
           </Link>
@@ -40,8 +40,8 @@ export default async function FitPage({ params }: { params: Promise<{ jobId: str
       )}
       {learned !== undefined && learned.readingCount === 0 && (
         <p className="border-l-4 border-honey py-1 pl-3">
-          Nothing printed by this profile was ever measured: the chances below come from what such printers
-          usually do, not from this one. A{' '}
+          Nothing printed with this profile was measured yet. The chances below are for a typical printer, not
+          for this one. A{' '}
           <Link
             href={`/gauges?profile=${learned.profileId}&choice=chosenBlock&job=${jobId}`}
             className="underline"

@@ -161,8 +161,8 @@ function YellowingFields() {
       <TextField name="accepted" defaultValue="1" />
       <ProofRows columns={PROOF_COLUMNS.yellowing} />
       <p className="text-sm text-soft sm:col-span-4">
-        Offcuts cured for different times, laid on a white card by daylight: 0 like the card, 5 amber. The
-        lamp harms eyes: lid closed.
+        Cure offcuts for different times and lay them on a white card in daylight. 0 looks like the card, 5 is
+        amber. The lamp harms eyes: lid closed.
       </p>
     </>
   );
@@ -181,7 +181,7 @@ function CreepFields() {
       <TextField name="firstMm" />
       <TextField name="weeks" defaultValue="6" />
       <TextField name="caliperMm" placeholder="0.02" />
-      <p className="text-sm text-soft sm:col-span-4">Today will remind of the second reading.</p>
+      <p className="text-sm text-soft sm:col-span-4">Today reminds you of the second reading.</p>
     </>
   );
 }

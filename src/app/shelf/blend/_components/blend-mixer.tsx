@@ -84,8 +84,8 @@ export function BlendMixer({ resins }: { resins: readonly ResinFile[] }) {
         {issue !== undefined && <Problem>{describeBlendIssue(issue)}</Problem>}
         <Caution>
           Off-label: no supplier answers for a mixture, and the safety sheets of its parts no longer apply.
-          Mix with gloves on, in fresh air, only what you need, and keep it labelled and out of the original
-          bottles.
+          Mix with gloves on and the window open, only what you need, and keep it labelled and out of the
+          original bottles.
         </Caution>
         <TextField key={name} name="name" defaultValue={name} maxLength={60} />
         <Button type="submit" weight="main" className="justify-self-start">

@@ -104,7 +104,7 @@ function WhatItCosts({ jobId, ask, verdicts, printer, desk: { found, clock, acti
   return (
     <section aria-labelledby="findings-title" className="order-first min-w-0 xl:order-none">
       <h2 id="findings-title" className="text-lg">
-        What it will cost as it is
+        What it would cost to print it like this
       </h2>
       <details className="text-sm">
         <summary>
@@ -130,7 +130,7 @@ function WhatItCosts({ jobId, ask, verdicts, printer, desk: { found, clock, acti
       {found?.whole === true && (
         <p className="mt-4">
           <Link href={`/jobs/${jobId}/measure`} className="font-semibold text-juniper underline">
-            Go on to Measure
+            Go on to its print
           </Link>
         </p>
       )}

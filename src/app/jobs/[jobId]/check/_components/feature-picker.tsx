@@ -50,7 +50,8 @@ export function FeaturePicker({ jobId, worker, onPicking }: FeaturePickerProps) 
   if (features.length === 0)
     return (
       <p className="text-soft">
-        No flat or round faces that make a size: a thread, a scan or a free shape. Type its sizes under Need.
+        No flat or round faces that form a size, as on a thread, a scan or a free shape. Enter the sizes under
+        Need.
       </p>
     );
   const listed = shown ?? features.map((_, i) => i);
@@ -123,7 +124,7 @@ function Found({ jobId, feature }: { jobId: number; feature: ListedFeature }) {
           </ActionForm>
         ) : (
           <p className="text-sm text-soft">
-            It lies: its roof and its sides print differently, and no law is known for it.
+            It lies on its side. Its roof and sides print differently, so this program cannot predict it.
           </p>
         )}
       </details>

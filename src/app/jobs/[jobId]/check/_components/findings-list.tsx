@@ -40,12 +40,14 @@ export function FindingsList(props: FindingsListProps) {
         Nothing found: no islands, no cups, no walls or gaps too small for this printer.
       </p>
     ) : (
-      <p className="mt-2 text-soft">Nothing so far; the slow questions are still being asked.</p>
+      <p className="mt-2 text-soft">Nothing so far. The slower checks are still running.</p>
     );
   const drips = findings.some(({ code }) => code === 'trap' || code === 'cup' || code === 'void');
   return (
     <>
-      {!whole && <p className="mt-1 text-sm text-soft">First findings; the slow ones are still coming.</p>}
+      {!whole && (
+        <p className="mt-1 text-sm text-soft">First findings. The slower checks are still running.</p>
+      )}
       <ol className="mt-2 border-t border-hair">
         {findings.map((finding, index) => (
           <Item

@@ -80,7 +80,7 @@ function Mended({ mended, onTake }: { mended: MendedPart; onTake: () => void }) 
       </ul>
       {left.length === 0 ? <Note>The copy is closed.</Note> : <Problem>Still: {left.join('; ')}.</Problem>}
       <Button onClick={onTake} className="mt-2">
-        Take the mended copy as the part
+        Use the mended copy
       </Button>
     </div>
   );

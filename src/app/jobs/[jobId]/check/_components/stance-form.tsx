@@ -43,7 +43,7 @@ export function StanceForm({ jobId, stance }: { jobId: number; stance?: Stance }
         </div>
       )}
       <Button type="submit" weight={stance === undefined ? 'main' : 'plain'} className="justify-self-start">
-        {stance === undefined ? 'Read the layers' : 'Stand it so'}
+        {stance === undefined ? 'Check the layers' : 'Stand it so'}
       </Button>
     </ActionForm>
   );

@@ -128,7 +128,7 @@ function Unheld({ row: { wish, offers, isoFit }, drawn }: { row: FitRow; drawn: 
   const held = offers.filter((offer) => offer.held);
   return (
     <p className="mt-1 border-l-4 border-honey py-0.5 pl-3 text-sm">
-      This process scatters more than {isoFit ?? (wish === null ? 'this' : `“${wish}”`)} allows; the best it
+      This printer scatters more than {isoFit ?? (wish === null ? 'this' : `“${wish}”`)} allows. The best it
       can do is <span className="num">{formatChance(drawn.inTolerance)}</span>
       {held.length > 0 && (
         <>; it would hold {held.map((offer) => `${offer.wish} (${formatChance(offer.right)})`).join(', ')}</>

@@ -32,7 +32,7 @@ export function Joints({ jobId, views, profileId }: JointsProps) {
       </div>
       {views === undefined && (
         <p className="mt-2 text-soft">
-          A gap prints as the printer makes it: choose printer and resin under Need first.
+          How a gap prints depends on the printer and resin. Choose them under Need first.
         </p>
       )}
       {views?.length === 0 && (
@@ -174,7 +174,7 @@ function JointCard({ jobId, view, profileId, onChange }: JointCardProps) {
           {joint.freed === 'green'
             ? 'Freed green, before the cure: walls still give and break loose easily, but they mark, and what is bent then stays bent. Work it through its range, wash again, then cure in mid position.'
             : 'Freed after the cure: surfaces and sizes are safe, but what bridged has hardened: it takes more force and may crack. Widen the gap by a step if it must never crack.'}{' '}
-          <span className="text-soft">Rungs tried in the same state decide, where there are any.</span>
+          <span className="text-soft">Rungs tried in the same state count first.</span>
         </p>
         <Caution>
           Uncured resin sits in the gap: gloves on while it is worked free, and wash and cure the gap open, or

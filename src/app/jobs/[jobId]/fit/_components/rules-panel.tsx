@@ -82,7 +82,7 @@ export function RulesPanel() {
           </p>
         )}
         <p className="text-sm text-soft">
-          Our own solids draw holes round their circle and shafts inside it.
+          Parts built here draw holes around the circle and shafts inside it.
         </p>
       </div>
       <div>

@@ -117,7 +117,7 @@ export function WishDialog({ jobId, row, onClose }: WishDialogProps) {
         )}
         <div className="flex gap-3 sm:col-span-2">
           <Button type="submit" weight="main">
-            Keep the wish
+            Save the wish
           </Button>
           {row.wish !== null && (
             <Button

@@ -10,7 +10,7 @@ export function BrokenNote({ jobId, printId, note }: { jobId: number; printId: n
   const [pending, start] = useTransition();
   return (
     <details className="mt-4 border-t border-hair pt-2" open={note !== ''}>
-      <summary className="text-sm text-soft">Something of this print broke</summary>
+      <summary className="text-sm text-soft">Part of this print broke</summary>
       <div className="mt-2 flex flex-wrap items-end gap-2">
         <label className="block text-sm text-soft">
           <span className="mb-1 block">What broke; the rest still counts</span>

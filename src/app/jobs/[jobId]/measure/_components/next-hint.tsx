@@ -36,13 +36,13 @@ export function NextHint({ features, counts, activeId, jobId, onAgain }: NextHin
   return (
     <div className="mt-3 flex flex-wrap items-center justify-between gap-3 bg-wash px-3 py-2">
       <p>
-        <strong>{isIn ? 'Every feature is in.' : 'All are read.'}</strong>{' '}
+        <strong>{isIn ? 'Every size is in.' : 'All sizes are measured.'}</strong>{' '}
         {unsure !== undefined && `A few more readings of ${unsure.name} would settle it.`}
       </p>
       <span className="flex gap-3">
         {unsure !== undefined && <Button onClick={() => onAgain(unsure.id)}>Read {unsure.name} again</Button>}
         <Link href={`/jobs/${jobId}/${isIn ? 'story' : 'correct'}`} className={buttonLook('main')}>
-          {isIn ? 'Read the story' : 'Put it right'}
+          {isIn ? 'Read the story' : 'Correct it'}
         </Link>
       </span>
     </div>

@@ -195,7 +195,7 @@ function LadderOutcome({ ladder, otherRungs, stepsMm, outcomes }: RungBenchProps
         per side
       </h2>
       <p className="text-soft">
-        so that it frees itself with 0.95. Half come free at{' '}
+        to come free with a chance of 95 %. Half of them come free at{' '}
         <span className="num">{formatMm(summary.g50Mm, 3)}</span> (95 %:{' '}
         <span className="num">{formatMm(summary.interval95Mm[0], 3)}</span> to{' '}
         <span className="num">{formatMm(summary.interval95Mm[1], 3)}</span>)

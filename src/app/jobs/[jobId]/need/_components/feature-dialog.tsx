@@ -80,11 +80,11 @@ export function FeatureDialog({ jobId, revision, row, onClose }: FeatureDialogPr
         <SizeFields row={row} />
         <div className="flex flex-wrap gap-3">
           <Button type="submit" weight="main">
-            {row === undefined ? 'Add it' : 'Keep the change'}
+            {row === undefined ? 'Add it' : 'Save the change'}
           </Button>
           {row !== undefined && (
             <Button onClick={() => void putFeatureAway(jobId, row.feature.id).then(onClose)}>
-              Put the feature away
+              Remove the feature
             </Button>
           )}
         </div>

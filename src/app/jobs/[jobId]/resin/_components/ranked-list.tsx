@@ -128,7 +128,7 @@ function Line({ row, reasons, onOpen, compared, onCompare }: LineProps) {
           </span>
         </p>
         <p className="flex items-baseline gap-3">
-          {pareto && <span className="text-sm">nothing beats it in everything</span>}
+          {pareto && <span className="text-sm">no other resin is better in every respect</span>}
           <span className={`font-semibold ${TONES[verdict]}`}>{describeVerdictOfResin(verdict)}</span>
           {verdict === 'passes' && <span className="num">{Math.round(score * 100)}</span>}
           <label className="flex min-h-6 items-center gap-1.5 text-sm">

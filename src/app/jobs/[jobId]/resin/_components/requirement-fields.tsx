@@ -111,7 +111,7 @@ export function RequirementFields({ jobId, wanted, fromNeed, hottestWhen, loadN 
         </div>
       </details>
       <Button type="submit" weight="main" className="col-span-2 justify-self-start">
-        Hold the shelf against it
+        Rank the shelf
       </Button>
     </ActionForm>
   );
