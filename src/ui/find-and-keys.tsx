@@ -4,6 +4,7 @@ import { Command } from 'cmdk';
 import { useRouter } from 'next/navigation';
 import { useEffect, useState } from 'react';
 import { Dialog } from './dialog';
+import { Glossary } from './glossary';
 import { useShortcutList, useShortcuts } from './shortcuts/shortcuts';
 
 interface FindableLine {
@@ -12,11 +13,12 @@ interface FindableLine {
   readonly href: string;
 }
 
-/** The two helps of every screen: find anything, and the keys that work here. */
+/** The helps of every screen: find anything, the keys that work here, what the words mean. */
 export function FindAndKeys() {
-  const [open, setOpen] = useState<'find' | 'keys' | undefined>();
+  const [open, setOpen] = useState<'find' | 'keys' | 'words' | undefined>();
   useShortcuts([
     { key: '/', does: 'find anything', run: () => setOpen('find'), onEmptyField: true },
+    { key: 'h', does: 'what the words mean', run: () => setOpen('words'), onEmptyField: true },
     { key: '?', does: 'show the keys of this screen', run: () => setOpen('keys'), onEmptyField: true },
   ]);
   const close = (stays: boolean) => !stays && setOpen(undefined);
@@ -32,11 +34,21 @@ export function FindAndKeys() {
       >
         Keys <kbd>?</kbd>
       </button>
+      <button
+        type="button"
+        className="hidden py-1 text-soft hover:text-ink sm:block"
+        onClick={() => setOpen('words')}
+      >
+        Words <kbd>h</kbd>
+      </button>
       <Dialog open={open === 'find'} onOpenChange={close} title="Find">
         <FindList onDone={() => setOpen(undefined)} />
       </Dialog>
       <Dialog open={open === 'keys'} onOpenChange={close} title="Keys of this screen">
         <KeyList />
+      </Dialog>
+      <Dialog open={open === 'words'} onOpenChange={close} title="What the words mean">
+        <Glossary />
       </Dialog>
     </div>
   );

@@ -1,3 +1,4 @@
+export { chooseFeature, useChosenFeature } from './chosen-feature';
 export { Button, buttonLook } from './button';
 export { Caution } from './caution';
 export { CopyButton } from './copy-button';

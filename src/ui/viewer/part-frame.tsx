@@ -15,6 +15,7 @@ interface PartFrameProps {
   readonly callouts: readonly Callout[];
   readonly activeId?: number;
   readonly onPlace?: (pointMm: [number, number, number]) => void;
+  readonly onChoose?: (id: number) => void;
   readonly className?: string;
 }
 

@@ -19,6 +19,8 @@ import { layOutCallouts, type PlacedCallout } from './callouts';
 /** A feature shown on the part with a leader line. */
 export interface Callout {
   readonly id: number;
+  /** Its number in the list beside the picture, where there is one. */
+  readonly number?: number;
   readonly label: string;
   readonly anchorMm: readonly [number, number, number];
 }
@@ -30,6 +32,8 @@ interface PartViewProps {
   readonly activeId?: number;
   /** Set while a feature waits for its place: a click on the part gives it. */
   readonly onPlace?: (pointMm: [number, number, number]) => void;
+  /** Called with the callout that was clicked: its row is shown then. */
+  readonly onChoose?: (id: number) => void;
   /** Shown up to a height only, with the contours there filled: what has been printed by then. */
   readonly cut?: Cut;
 }
@@ -63,7 +67,8 @@ function useColours(): Colours {
 }
 
 /** The part on its plate, matte, with its features as callouts like on a workshop drawing. */
-export default function PartView({ corners, bounds, callouts, activeId, onPlace, cut }: PartViewProps) {
+export default function PartView(props: PartViewProps) {
+  const { corners, bounds, callouts, activeId, onPlace, onChoose, cut } = props;
   const frame = useRef<HTMLDivElement>(null);
   const [placed, setPlaced] = useState<readonly PlacedCallout[]>([]);
   const colours = useColours();
@@ -119,7 +124,7 @@ export default function PartView({ corners, bounds, callouts, activeId, onPlace,
         <OrbitControls target={middle} enableDamping={false} makeDefault />
         <Projection callouts={callouts} middle={middle} onPlaced={setPlaced} />
       </Canvas>
-      <CalloutOverlay callouts={placed} activeId={activeId} />
+      <CalloutOverlay callouts={placed} activeId={activeId} onChoose={onChoose} />
     </div>
   );
 }
@@ -178,7 +183,10 @@ function Projection({ callouts, middle, onPlaced }: ProjectionProps) {
     };
     const update = () => {
       camera.updateMatrixWorld();
-      const anchors = callouts.map(({ id, label, anchorMm }) => ({ id, label, at: project(anchorMm) }));
+      const anchors = callouts.map(({ anchorMm, ...callout }) => ({
+        ...callout,
+        at: project(anchorMm),
+      }));
       onPlaced(layOutCallouts(anchors, { middle: project(middle), width: size.width, height: size.height }));
     };
     update();
@@ -192,28 +200,77 @@ function Projection({ callouts, middle, onPlaced }: ProjectionProps) {
   return null;
 }
 
-function CalloutOverlay({ callouts, activeId }: { callouts: readonly PlacedCallout[]; activeId?: number }) {
+interface CalloutOverlayProps {
+  readonly callouts: readonly PlacedCallout[];
+  readonly activeId?: number;
+  readonly onChoose?: (id: number) => void;
+}
+
+/** Callouts over the picture; by mouse they lead to their rows, by keyboard the rows themselves are there. */
+function CalloutOverlay({ callouts, activeId, onChoose }: CalloutOverlayProps) {
+  // The active one is drawn last, over the others.
+  const ordered = [...callouts].sort((a, b) => Number(a.id === activeId) - Number(b.id === activeId));
   return (
     <svg className="pointer-events-none absolute inset-0 h-full w-full" aria-hidden>
-      {callouts.map(({ id, label, from, to, end }) => (
-        <g key={id} className={id === activeId ? 'fill-juniper stroke-juniper' : 'fill-ink stroke-ink'}>
-          <circle cx={from[0]} cy={from[1]} r={3} stroke="none" />
-          <path
-            d={`M${from[0]} ${from[1]}L${to[0]} ${to[1]}H${end}`}
-            fill="none"
-            strokeWidth={id === activeId ? 2 : 1}
-          />
-          <text
-            x={end > to[0] ? to[0] + 4 : to[0] - 4}
-            y={to[1] - 4}
-            textAnchor={end > to[0] ? 'start' : 'end'}
-            stroke="none"
-            className={`text-[13px] ${id === activeId ? 'font-semibold' : ''}`}
-          >
-            {label}
-          </text>
+      {ordered.map((callout) => (
+        <g
+          key={callout.id}
+          onClick={onChoose && (() => onChoose(callout.id))}
+          className={`${callout.id === activeId ? 'fill-juniper stroke-juniper' : 'fill-ink stroke-ink'} ${onChoose === undefined ? '' : 'pointer-events-auto cursor-pointer'}`}
+        >
+          {callout.isBadge ? (
+            <Badge callout={callout} isActive={callout.id === activeId} />
+          ) : (
+            <Leader callout={callout} isActive={callout.id === activeId} />
+          )}
         </g>
       ))}
     </svg>
+  );
+}
+
+interface CalloutProps {
+  readonly callout: PlacedCallout;
+  readonly isActive: boolean;
+}
+
+/** A number in a ring at its place on the part. */
+function Badge({ callout: { from, label }, isActive }: CalloutProps) {
+  return (
+    <>
+      <circle cx={from[0]} cy={from[1]} r={isActive ? 11 : 9} className={isActive ? '' : 'fill-ground'} />
+      <text
+        x={from[0]}
+        y={from[1] + 4}
+        textAnchor="middle"
+        stroke="none"
+        className={`text-[11px] ${isActive ? 'fill-on-juniper font-semibold' : ''}`}
+      >
+        {label}
+      </text>
+    </>
+  );
+}
+
+/** A label beside the part with a line to its place. */
+function Leader({ callout: { from, to, end, label }, isActive }: CalloutProps) {
+  return (
+    <>
+      <circle cx={from[0]} cy={from[1]} r={3} stroke="none" />
+      <path
+        d={`M${from[0]} ${from[1]}L${to[0]} ${to[1]}H${end}`}
+        fill="none"
+        strokeWidth={isActive ? 2 : 1}
+      />
+      <text
+        x={end > to[0] ? to[0] + 4 : to[0] - 4}
+        y={to[1] - 4}
+        textAnchor={end > to[0] ? 'start' : 'end'}
+        stroke="none"
+        className={`text-[13px] ${isActive ? 'font-semibold' : ''}`}
+      >
+        {label}
+      </text>
+    </>
   );
 }

@@ -61,7 +61,7 @@ function PartOnDesk(props: PartProps) {
 
 /** The part on its plate, cut at the layer that is looked at, with the layers below it. */
 function PartInLayers({ ask, desk }: DeskProps) {
-  const { opened, found, busy, problem, stop, callouts, active, cut, picking } = desk;
+  const { opened, found, busy, problem, stop, callouts, active, show, cut, picking } = desk;
   return (
     <div className="min-w-0 xl:sticky xl:top-2 xl:self-start">
       <div className="h-72 bg-sheet">
@@ -71,6 +71,7 @@ function PartInLayers({ ask, desk }: DeskProps) {
             bounds={opened.check.bounds}
             callouts={callouts}
             activeId={active}
+            onChoose={picking === undefined ? show : undefined}
             cut={cut}
             onPlace={picking}
           />

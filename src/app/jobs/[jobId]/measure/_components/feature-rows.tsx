@@ -24,12 +24,13 @@ interface FeatureRowsProps {
 export function FeatureRows({ features, activeId, waiting, onChoose, onRetract }: FeatureRowsProps) {
   return (
     <ul className="mt-4 border-t border-hair" aria-label="Features">
-      {features.map((feature) => (
+      {features.map((feature, i) => (
         <li
           key={feature.id}
           className={`border-b border-hair ${feature.id === activeId ? 'border-l-4 border-l-juniper bg-sheet' : 'border-l-4 border-l-transparent'}`}
         >
           <Row
+            number={i + 1}
             feature={feature}
             waiting={waiting.filter(({ featureId }) => featureId === feature.id)}
             onChoose={() => onChoose(feature.id)}
@@ -43,6 +44,8 @@ export function FeatureRows({ features, activeId, waiting, onChoose, onRetract }
 }
 
 interface RowProps {
+  /** As in the picture. */
+  readonly number: number;
   readonly feature: FeatureView;
   readonly waiting: readonly ReadingInput[];
   readonly isActive: boolean;
@@ -50,13 +53,18 @@ interface RowProps {
   readonly onRetract: (readingId: number) => void;
 }
 
-function Row({ feature, waiting, isActive, onChoose, onRetract }: RowProps) {
+function Row({ number, feature, waiting, isActive, onChoose, onRetract }: RowProps) {
   const { name, kind, targetMm, size, verdict } = feature;
   const odd = feature.readings.find(({ suspicious }) => suspicious !== undefined);
   return (
     <div className="grid items-center gap-x-4 gap-y-1 px-3 py-1.5 sm:grid-cols-[minmax(0,9.5rem)_minmax(0,10rem)_minmax(10rem,1fr)_minmax(0,12rem)]">
       <button type="button" onClick={onChoose} aria-pressed={isActive} className="text-left max-sm:min-h-11">
-        <span className="block font-semibold">{name}</span>
+        <span className="block font-semibold">
+          <span className="num mr-1.5 font-normal text-soft" aria-hidden>
+            {number}
+          </span>
+          {name}
+        </span>
         <span className="block text-sm text-soft">
           {describeKind(kind)} · <span className="num">{formatMm(targetMm)}</span>
         </span>

@@ -34,8 +34,8 @@ export function MeasuringBench(props: BenchProps) {
   ]);
   const callouts = useMemo(
     () =>
-      features.flatMap(({ id, name, anchor }) =>
-        anchor === null ? [] : { id, label: name, anchorMm: anchor },
+      features.flatMap(({ id, name, anchor }, i) =>
+        anchor === null ? [] : { id, number: i + 1, label: name, anchorMm: anchor },
       ),
     [features],
   );
@@ -46,7 +46,13 @@ export function MeasuringBench(props: BenchProps) {
       <div className={`grid gap-4 ${beside}`}>
         {part !== undefined && (
           <div className="hidden lg:block">
-            <PartFrame {...part} callouts={callouts} activeId={active.id} className="h-48" />
+            <PartFrame
+              {...part}
+              callouts={callouts}
+              activeId={active.id}
+              onChoose={choose}
+              className={features.length > 8 ? 'h-72' : 'h-48'}
+            />
           </div>
         )}
         <Reading bench={props} measuring={measuring} field={field} />

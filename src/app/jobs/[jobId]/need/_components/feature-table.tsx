@@ -1,9 +1,9 @@
 'use client';
 
 import { Plus } from 'lucide-react';
-import { useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { describeKind, formatMm, formatSigned } from '@/subjects/language/shared';
-import { Button, CopyButton, useShortcuts } from '@/ui';
+import { Button, chooseFeature, CopyButton, useChosenFeature, useShortcuts } from '@/ui';
 import { FeatureDialog, type FeatureRow } from './feature-dialog';
 
 interface FeatureTableProps {
@@ -16,6 +16,7 @@ const DIGITS = 3;
 
 /** Targets of the job, one row a feature; each can be mended at any time. */
 export function FeatureTable({ jobId, revision, rows }: FeatureTableProps) {
+  const chosen = useChosenFeature();
   const [editing, setEditing] = useState<FeatureRow | 'new' | undefined>();
   useShortcuts([{ key: 'n', does: 'enter a new feature', run: () => setEditing('new') }]);
   const text = rows.map(({ feature }) => `${feature.name}\t${feature.targetMm}`).join('\n');
@@ -39,8 +40,14 @@ export function FeatureTable({ jobId, revision, rows }: FeatureTableProps) {
         </p>
       )}
       <ul>
-        {rows.map((row) => (
-          <FeatureLine key={row.feature.id} row={row} onChange={() => setEditing(row)} />
+        {rows.map((row, i) => (
+          <FeatureLine
+            key={row.feature.id}
+            number={i + 1}
+            row={row}
+            isChosen={row.feature.id === chosen}
+            onChange={() => setEditing(row)}
+          />
         ))}
       </ul>
       {editing !== undefined && (
@@ -55,18 +62,38 @@ export function FeatureTable({ jobId, revision, rows }: FeatureTableProps) {
   );
 }
 
-function FeatureLine({
-  row: { feature, drawnMm, mate },
-  onChange,
-}: {
-  row: FeatureRow;
-  onChange: () => void;
-}) {
+interface FeatureLineProps {
+  /** As in the picture. */
+  readonly number: number;
+  readonly row: FeatureRow;
+  readonly isChosen: boolean;
+  readonly onChange: () => void;
+}
+
+function FeatureLine({ number, row: { feature, drawnMm, mate }, isChosen, onChange }: FeatureLineProps) {
+  const line = useRef<HTMLLIElement>(null);
+  useEffect(() => {
+    if (isChosen) line.current?.scrollIntoView({ block: 'nearest' });
+  }, [isChosen]);
   const kind = { ...feature, angleRad: feature.angleRad ?? undefined, base: feature.base ?? undefined };
   return (
-    <li className="grid grid-cols-[1fr_auto] items-baseline gap-x-4 border-b border-hair py-2 sm:grid-cols-[minmax(0,1.2fr)_minmax(0,1.3fr)_minmax(0,1fr)_auto]">
+    <li
+      ref={line}
+      className={`grid grid-cols-[1fr_auto] items-baseline gap-x-4 border-b border-hair py-2 sm:grid-cols-[minmax(0,1.2fr)_minmax(0,1.3fr)_minmax(0,1fr)_auto] ${isChosen ? 'bg-wash' : ''}`}
+    >
       <div>
-        <p className="font-semibold">{feature.name}</p>
+        <p className="font-semibold">
+          <button
+            type="button"
+            className="num mr-1.5 min-h-6 min-w-6 text-left font-normal text-soft"
+            aria-pressed={isChosen}
+            aria-label={`Show ${feature.name} on the part`}
+            onClick={() => chooseFeature(isChosen ? undefined : feature.id)}
+          >
+            {number}
+          </button>
+          {feature.name}
+        </p>
         <p className="text-sm text-soft">{describeKind(kind)}</p>
       </div>
       <p className="num text-lg">

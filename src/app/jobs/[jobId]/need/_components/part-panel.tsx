@@ -4,7 +4,7 @@ import { useMemo, useState } from 'react';
 import { PartDrop } from '@/app/_components/part-drop';
 import type { Shape } from '@/core/metrology';
 import { formatMm } from '@/subjects/language/shared';
-import { Button, PartFrame } from '@/ui';
+import { Button, chooseFeature, PartFrame, useChosenFeature } from '@/ui';
 import { placeOnPart } from '../actions';
 
 interface PanelFeature {
@@ -27,10 +27,13 @@ const labelOf = ({ targetMm, shape }: PanelFeature) => `${shape === 'round' ? 'â
 /** The part in three dimensions: bring its file in, and say where on it each feature is. */
 export function PartPanel({ jobId, source, version, features }: PartPanelProps) {
   const [placing, setPlacing] = useState<number | undefined>();
+  const chosen = useChosenFeature();
   const callouts = useMemo(
     () =>
-      features.flatMap((feature) =>
-        feature.anchor === null ? [] : { id: feature.id, label: labelOf(feature), anchorMm: feature.anchor },
+      features.flatMap((feature, i) =>
+        feature.anchor === null
+          ? []
+          : { id: feature.id, number: i + 1, label: labelOf(feature), anchorMm: feature.anchor },
       ),
     [features],
   );
@@ -49,7 +52,8 @@ export function PartPanel({ jobId, source, version, features }: PartPanelProps) 
         source={source}
         version={version}
         callouts={callouts}
-        activeId={placing}
+        activeId={placing ?? chosen}
+        onChoose={placing === undefined ? chooseFeature : undefined}
         onPlace={placing === undefined ? undefined : place}
       />
       {source !== undefined && unplaced.length > 0 && (
