@@ -113,7 +113,7 @@ test.each(LOOKS)('with a dialog, with an error, %s at %d px', async (theme, widt
   await visit(demo, '/jobs/5/measure', theme, width);
   await find(driver, '#reading');
   await press(driver, '0.063', Key.ENTER);
-  await waitForText(driver, 'inches?');
+  await waitForText(driver, 'Inches?');
   await expectClean(`asked about ${theme} ${width}`);
   await click(driver, 'Read it again');
   await visit(demo, '/jobs/5/correct', theme, width);

@@ -69,7 +69,7 @@ test('a part is dropped, its island and its cup are found, one is waived, two fe
   const { driver } = browser;
   const job = await newJob('Logger housing');
   await driver.get(`${job}/check`);
-  await waitForText(driver, 'There is no part to look at yet');
+  await waitForText(driver, 'There is no part to check yet');
   await (await find(driver, 'input[type="file"]')).sendKeys(await islandAndCup());
   await waitForText(driver, 'How will it stand?');
   await (await find(driver, 'input[value="plate"]')).click();
@@ -77,13 +77,13 @@ test('a part is dropped, its island and its cup are found, one is waived, two fe
   await waitForText(driver, 'Go on to its print');
   const text = await mainText();
   // The peg begins at 3 mm, in layers of 0.05; the bore is π·5² wide.
-  expect(text).toMatch(/Begins in the air: (8\.9|9\.0)\d mm²/);
+  expect(text).toMatch(/Starts in mid-air: (8\.9|9\.0)\d mm²/);
   expect(text).toContain('layer 60, 3.03 mm up');
-  expect(text).toContain('A cup of 78 mm² sucks on the film');
+  expect(text).toContain('A suction cup of 78 mm²');
   expect(text).toContain('40.00 × 20.00 × 8.00');
 
   // Shown: its layer is the one that the slider stands at.
-  await click(driver, 'Begins in the air');
+  await click(driver, 'Starts in mid-air');
   await waitFor(
     driver,
     async () => (await (await find(driver, 'input[type="range"]')).getAttribute('value')) === '60',
@@ -99,15 +99,15 @@ test('a part is dropped, its island and its cup are found, one is waived, two fe
   );
 
   // Waived only with a reason; it stays in the ledger and after a reload.
-  const form = '//form[contains(@aria-label, "Decide: Begins in the air")]';
+  const form = '//form[contains(@aria-label, "Decide: Starts in mid-air")]';
   await (await find(driver, `${form}//button[contains(., "Waive")]`)).click();
-  await waitForText(driver, 'say in a line why it is printed all the same');
+  await waitForText(driver, 'give a reason for printing it anyway');
   await typeOver(driver, `${form}//input[@name="reason"]`, 'a support stands below it in the slicer');
   await (await find(driver, `${form}//button[contains(., "Waive")]`)).click();
   await waitForText(driver, 'Waived: a support stands below it in the slicer');
   await driver.navigate().refresh();
   await waitForText(driver, 'Waived: a support stands below it in the slicer');
-  expect(await mainText()).toContain('Waived: Begins in the air');
+  expect(await mainText()).toContain('Waived: Starts in mid-air');
 
   await driver.get(`${job}/story`);
   await waitForText(driver, 'Decided before printing');
@@ -143,7 +143,7 @@ test('standing on supports the same vane is judged anew; poses are compared and 
   const { driver } = browser;
   await driver.get(`${demo.address}/jobs/9/check`);
   await waitForText(driver, 'Go on to its print');
-  await waitForText(driver, 'A cup of 28 mm² sucks on the film');
+  await waitForText(driver, 'A suction cup of 28 mm²');
   await click(driver, 'Orientation');
   await click(driver, 'Compare orientations');
   await waitForText(driver, 'found by search');
@@ -152,7 +152,7 @@ test('standing on supports the same vane is judged anew; poses are compared and 
   await waitForText(driver, '42.00 × 8.00 × 18.00');
   await waitForText(driver, 'Go on to its print');
   expect(await mainText()).toContain('Part turned');
-  expect(await mainText()).not.toContain('A cup of 28 mm²');
+  expect(await mainText()).not.toContain('A suction cup of 28 mm²');
   await click(driver, 'Stands flat on the plate');
   await (await find(driver, 'input[value="supports"]')).click();
   await typeOver(driver, 'input[name="liftMm"]', '6');

@@ -48,11 +48,11 @@ test('by mouse: measure, learn, draw, download, print, measure again, read the s
   server = await serveBench('demo');
   const { driver } = browser;
   await driver.get(server.address);
-  await click(driver, 'Measure');
+  await click(driver, 'Float-wheel bushing');
   await click(driver, 'Start measuring');
   await waitForText(driver, 'first of three');
   await readNine(() => click(driver, 'Close the jaws of the simulated caliper'));
-  await waitForText(driver, 'All are read');
+  await waitForText(driver, 'All sizes are measured');
   const verdicts = await driver.findElement(By.css('main')).getText();
   expect(verdicts).toMatch(/out, 0\.\d\d under/);
   await click(driver, 'Correct it');
@@ -135,11 +135,11 @@ test('by keys alone, from page load to the story', async () => {
   server = await serveBench('demo');
   const { driver } = browser;
   await driver.get(server.address);
-  await tabTo('Measure');
+  await tabTo('Float-wheel bushing');
   await press(browser.driver, Key.ENTER);
   await openSession();
   await readNine(() => press(browser.driver, 'c'));
-  await waitForText(driver, 'All are read');
+  await waitForText(driver, 'All sizes are measured');
   await press(browser.driver, Key.PAGE_DOWN);
   await waitForText(driver, 'Draw next');
   await tabTo('Why, in a line');

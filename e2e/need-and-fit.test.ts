@@ -71,7 +71,7 @@ test('an old ring: measured by its sheet from the keyboard, wished, taken over, 
   await readBody('12.06');
   await readBody('12,05');
   await press(driver, '120.5', Key.ENTER);
-  await waitForText(driver, 'the decimal point?');
+  await waitForText(driver, 'A misplaced decimal point?');
   await click(driver, 'Take 12.05');
   await waitFor(
     driver,

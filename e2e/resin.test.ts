@@ -46,9 +46,9 @@ test('the vane: reasons read, two compared, one chosen, and the ledger remembers
   expect(text).toContain(
     'The job is set to Slate General: it gives way at 59.3 °C, 47.7 K below the 107 °C asked',
   );
-  expect(text).toContain('breaks at 1.6 % where 4.5 % is asked');
+  expect(text).toContain('has 1.6 % elongation at break, 4.5 % is needed');
   await click(driver, 'Each margin, and what would have to change: Hearth');
-  await waitForText(driver, 'a part that asks for 1.6 % at most');
+  await waitForText(driver, 'ask for 1.6 % at most');
   await tick('compare Anvil Impact');
   await tick('compare Hearth');
   await waitForText(driver, 'Side by side');
@@ -57,7 +57,7 @@ test('the vane: reasons read, two compared, one chosen, and the ledger remembers
   await click(driver, 'Choose Anvil Impact');
   await waitForText(driver, 'Anvil Impact is chosen.');
   await waitForText(driver, 'Process card of Anvil Impact');
-  await waitForText(driver, 'passes, 3.9 K beyond the margin; snaps and stands the cabinet');
+  await waitForText(driver, 'passes with 3.9 K to spare beyond the margin; snaps and stands the cabinet');
   await waitForText(driver, 'Anvil Impact on Long Bench, 0.05 mm');
 });
 
@@ -67,7 +67,7 @@ test('by keyboard: a hotter making step leaves nothing, and the nearest three ar
   await (await find(driver, '[name="processMax_C"]')).click();
   await press(driver, '121', Key.ENTER);
   await waitForText(driver, 'No resin on the shelf meets all of it. Nearest come:');
-  await waitForText(driver, '25.1 K below the 136 °C asked');
+  await waitForText(driver, '25.1 K below the 136 °C needed');
   await typeOver(driver, '[name="processMax_C"]', 'warm');
   await press(driver, Key.ENTER);
   await waitForText(driver, '“warm” is not a number');
@@ -139,7 +139,7 @@ test('the shelf is carried to an empty bench, proofs and blends too; a bad file 
   const file = path.join(folder, 'shelf.json');
   writeFileSync(file, await answer.text());
   await visit(empty, '/shelf');
-  await waitForText(driver, 'Nothing stands here yet');
+  await waitForText(driver, 'Nothing here yet');
   const bad = path.join(folder, 'bad.csv');
   writeFileSync(bad, 'resin,property,value,unit\nDune,density_g_ml,0,g/ml\n');
   await (await find(driver, 'input[type=file]')).sendKeys(bad);

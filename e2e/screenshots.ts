@@ -56,7 +56,7 @@ await driver.get(`${server.address}/jobs/8/measure`);
 await click(driver, 'Start measuring');
 await waitForText(driver, 'first of three');
 await readAll();
-await waitForText(driver, 'All are read');
+await waitForText(driver, 'All sizes are measured');
 await take('measure');
 await driver.manage().addCookie({ name: 'theme', value: 'dark' });
 await visit('/jobs/8/measure', 'measure-dark');

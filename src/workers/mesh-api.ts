@@ -3,6 +3,9 @@ import {
   checkMesh,
   correctAndMeasure,
   readMesh,
+  silhouetteOf,
+  type Silhouette,
+  VIEWS,
   weldCorners,
   writeStl,
   type AnchoredFeature,
@@ -77,6 +80,11 @@ export class MeshApi {
   scaled(by: number): Uint8Array<ArrayBuffer> {
     const { positions, facets } = this.loaded;
     return writeStl({ positions: positions.map((value) => value * by), facets });
+  }
+
+  /** The loaded part's outline seen from each side. */
+  silhouettes(): Silhouette[] {
+    return VIEWS.map((view) => silhouetteOf(this.loaded, view));
   }
 
   /** Corrects the loaded part and measures its features before and after. */

@@ -1,4 +1,4 @@
-import type { AnchoredFeature, CorrectionWanted, MeshIssue, Progress } from '@/core/mesh';
+import type { AnchoredFeature, CorrectionWanted, MeshIssue, Progress, Silhouette } from '@/core/mesh';
 import type { Result } from '@/core/result';
 import type { CorrectedPart, LoadedPart } from './mesh-api';
 import type { MeshWorkerApi } from './mesh.worker';
@@ -22,6 +22,10 @@ export class MeshWorker {
 
   correct(wanted: CorrectionWanted, features: readonly AnchoredFeature[]): Promise<CorrectedPart> {
     return this.worker.ask((api) => api.correct(wanted, features));
+  }
+
+  silhouettes(): Promise<Silhouette[]> {
+    return this.worker.ask((api) => api.silhouettes());
   }
 
   stop(): void {

@@ -19,6 +19,7 @@ const exposed = {
     const stl = api.scaled(by);
     return transfer(stl, [stl.buffer]);
   },
+  silhouettes: () => api.silhouettes(),
   correct(wanted: CorrectionWanted, features: readonly AnchoredFeature[]) {
     const corrected = api.correct(wanted, features);
     return transfer(corrected, [corrected.stl.buffer]);

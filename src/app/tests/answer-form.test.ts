@@ -32,7 +32,7 @@ describe('a form whose save fails', () => {
     ['SQLITE_FULL', 'the disk is full'],
     ['SQLITE_BUSY', 'another program'],
     ['SQLITE_READONLY_DBMOVED', 'cannot be written'],
-    ['SQLITE_CONSTRAINT_FOREIGNKEY', 'no longer on the bench'],
+    ['SQLITE_CONSTRAINT_FOREIGNKEY', 'no longer exists'],
   ])('by %s says why, and was not taken', async (code, words) => {
     expect(await answerOf(failing(code))).toMatchObject({
       ok: false,

@@ -27,3 +27,4 @@ export { guessUnits, MESH_UNITS, type MeshUnit, MM_IN } from './units';
 export { weldCorners } from './weld';
 export { write3mf } from './write-3mf';
 export { writeStl } from './write-stl';
+export { type Silhouette, silhouetteOf, type View, VIEWS } from './silhouette';

@@ -51,7 +51,7 @@ describe('a form over a server action', () => {
     const name = screen.getByLabelText(/^Name/);
     expect(name.getAttribute('aria-invalid')).toBe('true');
     const fault = document.getElementById(name.getAttribute('aria-describedby')!);
-    expect(fault?.textContent).toBe('Nothing typed yet.');
+    expect(fault?.textContent).toBe('This field is empty.');
     expect(document.activeElement).toBe(name);
     expect(action).not.toHaveBeenCalled();
   });
@@ -60,9 +60,9 @@ describe('a form over a server action', () => {
     const { send } = show();
     type(/^Size/, '5');
     send();
-    await waitFor(() => expect(screen.getByText('Nothing typed yet.')).toBeDefined());
+    await waitFor(() => expect(screen.getByText('This field is empty.')).toBeDefined());
     fireEvent.input(screen.getByLabelText(/^Name/), { target: { value: 'Bore' } });
-    await waitFor(() => expect(screen.queryByText('Nothing typed yet.')).toBeNull());
+    await waitFor(() => expect(screen.queryByText('This field is empty.')).toBeNull());
   });
 
   test('what is right is sent, and a refusal loses nothing that was typed', async () => {

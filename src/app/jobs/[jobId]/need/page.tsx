@@ -15,7 +15,7 @@ import { NeedFields } from './_components/need-fields';
 import { PartPanel } from './_components/part-panel';
 import { Pictures } from './_components/pictures';
 import { ProfileMaker } from './_components/profile-maker';
-import { TrueSize } from './_components/true-size';
+import { TrueSize, TrueSizeOfFile } from './_components/true-size';
 
 /** Need: the sizes that matter, what they meet and what the part must do. */
 export default async function NeedPage({ params }: { params: Promise<{ jobId: string }> }) {
@@ -72,6 +72,9 @@ export default async function NeedPage({ params }: { params: Promise<{ jobId: st
           }))}
         />
         {outline !== undefined && <TrueSize loops={outline.loops} circles={circlesOf(outline)} />}
+        {outline === undefined && job.meshHash !== null && (
+          <TrueSizeOfFile key={job.meshHash} source={`/api/meshes/${job.meshHash}`} version={job.revision} />
+        )}
         <Pictures
           jobId={jobId}
           pictures={listPictures(db, jobId).map(({ id, caption }) => ({ id, caption }))}

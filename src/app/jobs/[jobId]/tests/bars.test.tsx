@@ -6,9 +6,9 @@ import { UseBar } from '../fit/_components/strength-fields';
 describe('small bars', () => {
   test('chances are told in words and numbers beside the bar, and never as a flat nought', () => {
     const markup = renderToStaticMarkup(<ChanceBar tight={0.13} right={0.87} loose={0.0001} />);
-    expect(markup).toMatch(/tight <span class="num">0\.13/);
-    expect(markup).toMatch(/right <span class="num">0\.87/);
-    expect(markup).toMatch(/loose <span class="num">&lt; 0\.01/);
+    expect(markup).toMatch(/tight <span class="num">13 %/);
+    expect(markup).toMatch(/right <span class="num">87 %/);
+    expect(markup).toMatch(/loose <span class="num">&lt; 1 %/);
     expect(markup).toContain('width:13%');
   });
 

@@ -4,7 +4,7 @@ import { useState } from 'react';
 import { type DrawnFit, MATERIAL_FACTS } from '@/core/fits';
 import { describeMaterial, describeRuin, describeWish } from '@/subjects/job/shared';
 import { formatChance, formatMm, formatSigned } from '@/subjects/language/shared';
-import { Button, Caution, RuleStrip } from '@/ui';
+import { Button, Caution, Note, RuleStrip } from '@/ui';
 import { ChanceBar } from './chance-bar';
 import type { FitRow } from './fit-types';
 import { WishDialog } from './wish-dialog';
@@ -18,6 +18,7 @@ interface FitRowsProps {
 /** Every size that can meet a mate, with its wish and what becomes of it. */
 export function FitRows({ jobId, rows, fitC }: FitRowsProps) {
   const [editing, setEditing] = useState<number | undefined>();
+  const [said, setSaid] = useState<string | undefined>();
   const edited = rows.find(({ id }) => id === editing);
   if (rows.length === 0)
     return (
@@ -28,6 +29,7 @@ export function FitRows({ jobId, rows, fitC }: FitRowsProps) {
     );
   return (
     <>
+      {said !== undefined && <Note>{said}</Note>}
       <ul className="mt-1 border-t border-ink">
         {rows.map((row) => (
           <FitLine key={row.id} row={row} onWish={() => setEditing(row.id)} />
@@ -40,7 +42,15 @@ export function FitRows({ jobId, rows, fitC }: FitRowsProps) {
         </p>
       )}
       {edited !== undefined && (
-        <WishDialog key={edited.id} jobId={jobId} row={edited} onClose={() => setEditing(undefined)} />
+        <WishDialog
+          key={edited.id}
+          jobId={jobId}
+          row={edited}
+          onClose={(told) => {
+            setEditing(undefined);
+            setSaid(told);
+          }}
+        />
       )}
     </>
   );

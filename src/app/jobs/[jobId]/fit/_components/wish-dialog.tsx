@@ -19,7 +19,8 @@ function shown(mm: number | undefined): string {
 interface WishDialogProps {
   readonly jobId: number;
   readonly row: FitRow;
-  readonly onClose: () => void;
+  /** Called with what is to be told where the wish was kept. */
+  readonly onClose: (said?: string) => void;
 }
 
 /** Names the mate and what should happen on it. */
@@ -35,7 +36,7 @@ export function WishDialog({ jobId, row, onClose }: WishDialogProps) {
   const standards = listStandardMates(row.sense, row.shape);
   const action = async (before: FormAnswer, data: FormData) => {
     const state = await saveWish(jobId, row.id, before, data);
-    if (state.ok) onClose();
+    if (state.ok) onClose(state.message);
     return state;
   };
   return (

@@ -104,7 +104,7 @@ test('a half-typed field outlives a reload and is forgotten when it is empty', a
   expect(localStorage.getItem('draft')).toBeNull();
 });
 
-test('sound is silent until it is switched on', () => {
+test('sound is silent until it is switched on, and is heard at once when it is', () => {
   const started = jest.fn();
   class Context {
     currentTime = 0;
@@ -125,6 +125,7 @@ test('sound is silent until it is switched on', () => {
   result.current.tick(true);
   expect(started).not.toHaveBeenCalled();
   act(() => result.current.toggle());
-  result.current.tick(true);
   expect(started).toHaveBeenCalledTimes(1);
+  result.current.tick(true);
+  expect(started).toHaveBeenCalledTimes(2);
 });

@@ -7,10 +7,8 @@ import type { Answer } from '../_components/use-reading-queue';
 
 const refresh = jest.fn();
 const takeBack = jest.fn<(jobId: number, printId: number, readingId?: number) => Promise<string>>();
-const sendWord = jest.fn<(word: { word: string; featureId: number }) => Promise<string | undefined>>();
 jest.unstable_mockModule('next/navigation', () => ({ useRouter: () => ({ refresh }) }));
 jest.unstable_mockModule('../actions', () => ({ takeBack }));
-jest.unstable_mockModule('../_components/send-word', () => ({ sendWord }));
 const { useMeasuring } = await import('../_components/use-measuring');
 
 const feature = (id: number, name: string, readings: number) => ({
@@ -33,7 +31,7 @@ let answers: Answer['result'][];
 beforeEach(() => {
   localStorage.clear();
   sessionStorage.clear();
-  [refresh, takeBack, sendWord].forEach((mock) => mock.mockReset());
+  [refresh, takeBack].forEach((mock) => mock.mockReset());
   sent = [];
   answers = [];
   globalThis.fetch = jest.fn(async (_address: unknown, init?: RequestInit) => {
@@ -119,21 +117,30 @@ test('taking back waits for what is on its way; a lost connection is said', asyn
   expect(result.current.remark).toMatchObject({ isProblem: true });
 });
 
-test('a word of the hand is for the feature that is read; steps go round the list', async () => {
-  sendWord.mockResolvedValueOnce(undefined).mockResolvedValueOnce('The word was not kept. Say it again.');
+test('a word of the hand is for the feature that is read; a word refused is told; steps go round the list', async () => {
+  answers = [
+    { ok: true, value: undefined },
+    { ok: false, issue: { code: 'notDrawn', feature: 'Height' } },
+  ] as never;
   const { result } = sit();
   act(() => result.current.step(-1));
   expect(result.current.active.name).toBe('Height');
-  await act(() => result.current.say('right'));
-  expect(sendWord.mock.calls[0][0]).toMatchObject({
-    featureId: 3,
-    word: 'right',
-    state: 'cured',
-    printId: 7,
-  });
-  expect(result.current.remark?.text).toContain('Height on its mate');
-  await act(() => result.current.say('rattles'));
-  expect(result.current.remark).toMatchObject({ isProblem: true });
+  await act(async () => result.current.say('right'));
+  expect(globalThis.fetch).toHaveBeenLastCalledWith('/api/tries', expect.anything());
+  expect(sent[0]).toMatchObject({ featureId: 3, word: 'right', state: 'cured', printId: 7 });
+  await waitFor(() => expect(result.current.remark?.text).toContain('Height on its mate'));
+  await act(async () => result.current.say('rattles'));
+  await waitFor(() => expect(result.current.remark).toMatchObject({ isProblem: true }));
   act(() => result.current.step(1));
   expect(result.current.active.name).toBe('Bore');
+});
+
+test('a word waits in the browser while the bench does not answer', async () => {
+  globalThis.fetch = jest.fn(async () => {
+    throw new TypeError('no answer');
+  }) as unknown as typeof fetch;
+  const { result, unmount } = sit();
+  await act(async () => result.current.say('right'));
+  unmount();
+  expect(JSON.stringify({ ...localStorage })).toContain('"word\\":\\"right');
 });

@@ -1,7 +1,11 @@
 'use client';
 
-import { useState, useSyncExternalStore } from 'react';
+import { type ReactNode, useState, useSyncExternalStore } from 'react';
+import type { Silhouette, View } from '@/core/mesh';
 import { extentOfProfile, type Profile } from '@/core/solids';
+import { describeMeshIssue } from '@/subjects/records/shared';
+import { Button, Problem } from '@/ui';
+import { MeshWorker, Stopped } from '@/workers';
 
 interface TrueSizeProps {
   readonly loops: Profile['loops'];
@@ -35,41 +39,152 @@ function useScreenScale(): readonly [number, (scale: number) => void] {
   return [Number.isFinite(scale) && scale > 0 ? scale : 1, keep];
 }
 
+interface Sheet {
+  readonly left: number;
+  readonly low: number;
+  readonly width: number;
+  readonly height: number;
+}
+
 /** The part's outline at its true size on this screen, to hold the old one against. */
 export function TrueSize({ loops, circles }: TrueSizeProps) {
-  const [scale, keep] = useScreenScale();
-  const [tuning, setTuning] = useState(false);
   const extent = extentOfProfile({ loops, circles });
   const [left, low] = [extent.left - 1, extent.low - 1];
-  const [width, height] = [extent.right + 1 - left, extent.high + 1 - low];
+  const sheet = { left, low, width: extent.right + 1 - left, height: extent.high + 1 - low };
+  return (
+    <AtTrueSize sheets={[{ ...sheet, label: 'Outline' }]}>
+      {() => (
+        <>
+          {loops.map((loop) => (
+            <path key={String(loop[0])} d={`M${loop.map(([x, y]) => `${x} ${-y}`).join('L')}Z`} />
+          ))}
+          {circles.map(({ centre, diameterMm, isHole }) => (
+            <circle
+              key={`${centre.join()} ${diameterMm}`}
+              cx={centre[0]}
+              cy={-centre[1]}
+              r={diameterMm / 2}
+              className={isHole ? 'fill-sheet' : undefined}
+            />
+          ))}
+        </>
+      )}
+    </AtTrueSize>
+  );
+}
+
+const VIEW_WORDS: Readonly<Record<View, string>> = {
+  top: 'From above',
+  front: 'From the front',
+  side: 'From the right',
+};
+
+/** A loop as a path of the drawing, whose Y runs downwards. */
+function pathOf(points: Float64Array): string {
+  const corners = Array.from(
+    { length: points.length / 2 },
+    (_, i) => `${points[2 * i]} ${-points[2 * i + 1]}`,
+  );
+  return `M${corners.join('L')}Z`;
+}
+
+/** The same for a file that was brought in: read on demand, seen from three sides. */
+export function TrueSizeOfFile({ source, version }: { source: string; version: number }) {
+  const [views, setViews] = useState<readonly Silhouette[] | undefined>();
+  const [problem, setProblem] = useState<string | undefined>();
+  const [reading, setReading] = useState<MeshWorker | undefined>();
+  const show = async () => {
+    const worker = new MeshWorker();
+    setReading(worker);
+    setProblem(undefined);
+    try {
+      const response = await fetch(`${source}${source.includes('?') ? '&' : '?'}v=${version}`);
+      if (!response.ok) return setProblem('the part’s file is not there. Import it again.');
+      const loaded = await worker.load(new Uint8Array(await response.arrayBuffer()), () => {});
+      if (!loaded.ok) return setProblem(describeMeshIssue(loaded.issue));
+      setViews(await worker.silhouettes());
+    } catch (error) {
+      if (!(error instanceof Stopped)) setProblem('the part could not be read. Try again.');
+    } finally {
+      worker.stop();
+      setReading(undefined);
+    }
+  };
+  if (views === undefined)
+    return (
+      <section aria-labelledby="true-size-title">
+        <h2 id="true-size-title" className="mb-1 text-lg">
+          At its true size
+        </h2>
+        <div className="flex items-center gap-3">
+          <Button onClick={() => void show()} disabled={reading !== undefined}>
+            Show its outlines at true size
+          </Button>
+          {reading !== undefined && (
+            <>
+              <progress aria-label="Reading the part" />
+              <Button onClick={() => reading.stop()}>Stop</Button>
+            </>
+          )}
+        </div>
+        {problem !== undefined && <Problem>{problem}</Problem>}
+      </section>
+    );
+  const sheets = views.map(({ view, min, max }) => ({
+    label: VIEW_WORDS[view],
+    left: min[0] - 1,
+    low: min[1] - 1,
+    width: max[0] - min[0] + 2,
+    height: max[1] - min[1] + 2,
+  }));
+  return (
+    <AtTrueSize sheets={sheets}>
+      {(at) =>
+        views[at].sections.map((loops, i) => (
+          <path key={i} d={loops.map(pathOf).join('')} fillRule="evenodd" stroke="none" />
+        ))
+      }
+    </AtTrueSize>
+  );
+}
+
+interface AtTrueSizeProps {
+  readonly sheets: readonly (Sheet & { readonly label: string })[];
+  /** What is drawn on each of them. */
+  readonly children: (sheet: number) => ReactNode;
+}
+
+/** Drawings at true size, with the way to set the screen's own scale. */
+function AtTrueSize({ sheets, children }: AtTrueSizeProps) {
+  const [scale, keep] = useScreenScale();
+  const [tuning, setTuning] = useState(false);
   return (
     <section aria-labelledby="true-size-title">
       <h2 id="true-size-title" className="mb-1 text-lg">
         At its true size
       </h2>
-      <div className="overflow-auto bg-sheet p-2">
-        <svg
-          style={{ width: `${width * scale}mm`, height: `${height * scale}mm` }}
-          viewBox={`${left} ${-(low + height)} ${width} ${height}`}
-          role="img"
-          aria-label={`Outline at true size, ${width.toFixed(0)} by ${height.toFixed(0)} mm`}
-        >
-          <g className="fill-part stroke-ink" strokeWidth={0.15}>
-            {loops.map((loop) => (
-              <path key={String(loop[0])} d={`M${loop.map(([x, y]) => `${x} ${-y}`).join('L')}Z`} />
-            ))}
-            {circles.map(({ centre, diameterMm, isHole }) => (
-              <circle
-                key={`${centre.join()} ${diameterMm}`}
-                cx={centre[0]}
-                cy={-centre[1]}
-                r={diameterMm / 2}
-                className={isHole ? 'fill-sheet' : undefined}
-              />
-            ))}
-          </g>
-        </svg>
-      </div>
+      {sheets.map(({ label, left, low, width, height }, i) => (
+        <figure key={label} className="mb-2">
+          <div
+            className="overflow-auto bg-sheet p-2"
+            tabIndex={0}
+            role="region"
+            aria-label={`${label}, may scroll`}
+          >
+            <svg
+              style={{ width: `${width * scale}mm`, height: `${height * scale}mm` }}
+              viewBox={`${left} ${-(low + height)} ${width} ${height}`}
+              role="img"
+              aria-label={`${label} at true size, ${(width - 2).toFixed(0)} by ${(height - 2).toFixed(0)} mm`}
+            >
+              <g className="fill-part stroke-ink" strokeWidth={0.15}>
+                {children(i)}
+              </g>
+            </svg>
+          </div>
+          {sheets.length > 1 && <figcaption className="text-sm text-soft">{label}</figcaption>}
+        </figure>
+      ))}
       <button
         type="button"
         className="mt-1 min-h-6 text-sm text-soft underline"
