@@ -2,7 +2,7 @@ import { afterAll, beforeAll, expect, test } from '@jest/globals';
 import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
-import { By, Key } from 'selenium-webdriver';
+import { By } from 'selenium-webdriver';
 import { click, find, openBrowser, press, typeOver, waitFor, waitForText, type Browser } from './browser';
 import { serveBench, type BenchServer } from './bench-server';
 
@@ -160,6 +160,10 @@ test('a claim raises its caution at once, and a changed need says what it opened
   const { driver } = browser;
   await visit('/jobs/5/need');
   const mains = await find(driver, '//label[contains(., "mains voltage")]/input');
+  for (const folded of ['Heat and load', 'What it touches, what is claimed for it']) {
+    const fold = await find(driver, `//details[summary[contains(., "${folded}")]]`);
+    await driver.executeScript('arguments[0].open = true', fold);
+  }
   await driver.executeScript('arguments[0].scrollIntoView({ block: "center" })', mains);
   await mains.click();
   await waitForText(driver, 'a licensed electrician decides, by the local code');

@@ -1,0 +1,175 @@
+import { afterAll, beforeAll, expect, test } from '@jest/globals';
+import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import path from 'node:path';
+import { By, Key } from 'selenium-webdriver';
+import { writeStl } from '@/core/mesh';
+import { loadTestKernel } from '@/testing/kernel';
+import { seatedMesh } from '@/testing/printed-solids';
+import {
+  click,
+  find,
+  findNamed,
+  openBrowser,
+  press,
+  typeOver,
+  waitFor,
+  waitForText,
+  type Browser,
+} from './browser';
+import { serveBench, type BenchServer } from './bench-server';
+
+let server: BenchServer;
+let browser: Browser;
+const folder = mkdtempSync(path.join(tmpdir(), 'mellow-journeys-'));
+beforeAll(async () => {
+  server = await serveBench('demo');
+  browser = await openBrowser();
+});
+afterAll(async () => {
+  await browser.quit();
+  await server.stop();
+  rmSync(folder, { recursive: true, force: true });
+});
+
+const mainText = () => browser.driver.findElement(By.css('main')).getText();
+
+/** A new job on a printer and resin of the demo, with a test it must pass; answers with its address. */
+async function startJob(name: string): Promise<string> {
+  const { driver } = browser;
+  await driver.get(server.address);
+  await typeOver(driver, '[name="name"]', name);
+  await click(driver, 'Start the job');
+  await waitForText(driver, 'Sizes that matter');
+  await (await find(driver, '//select[@name="profileId"]/option[contains(., "Slate")]')).click();
+  await typeOver(driver, '[name="acceptance"]', 'It does its work on the bench for a day.');
+  await click(driver, 'Keep this');
+  await waitForText(driver, 'Slate on');
+  return (await driver.getCurrentUrl()).replace(/\/need.*/, '');
+}
+
+async function readTyped(...readings: string[]): Promise<void> {
+  const { driver } = browser;
+  const shown = () => driver.findElements(By.css('[data-reading]'));
+  const before = (await shown()).length;
+  for (let i = 0; i < readings.length; i++) {
+    await press(driver, readings[i], Key.ENTER);
+    await waitFor(driver, async () => (await shown()).length > before + i, `${readings[i]} is not in`);
+  }
+}
+
+test('a joint printed in place is the whole job: designed, printed, tried by hand, accepted, told', async () => {
+  const { driver } = browser;
+  const job = await startJob('Latch of the rain gauge');
+  await driver.get(`${job}/fit`);
+  await click(driver, 'A joint');
+  await typeOver(driver, '[name="name"]', 'Lid hinge pin');
+  await typeOver(driver, '[name="mostLateralMm"]', '0.4');
+  await click(driver, 'Keep the joint');
+  await waitForText(driver, 'Lid hinge pin');
+  const before = /frees itself[^%]*%/i.exec(await mainText())?.[0];
+
+  await driver.get(`${job}/correct`);
+  await waitForText(driver, 'Joints printed in place');
+  await click(driver, 'Start attempt 1');
+  await waitForText(driver, 'waits for its print');
+  await click(driver, 'On to its print');
+  await click(driver, 'Print it on the simulated printer');
+  await waitForText(driver, 'Joints of print A1');
+  // By the keyboard: the second key says stiff; the mouse corrects it.
+  await press(driver, '2');
+  await waitForText(driver, 'Every joint is tried.');
+  await click(driver, 'moves by hand');
+  await find(driver, '//button[@aria-pressed="true"][contains(., "moves by hand")]');
+  await typeOver(driver, '[name^="play-mm"]', '0.12');
+  await press(driver, Key.ENTER);
+  await waitForText(driver, 'free, play 0.12 mm');
+
+  await click(driver, 'Read the story');
+  await waitForText(driver, 'How did print A1 do in the agreed test?');
+  await click(driver, 'Answer it');
+  await waitForText(driver, 'The agreed test: ');
+  expect(await mainText()).toContain('Lid hinge pin');
+  expect(await mainText()).toContain('play 0.12 mm');
+  // What was found teaches the ladder of this printer and resin.
+  await driver.get(`${job}/fit`);
+  await waitForText(driver, '1 rung tried');
+  expect(/frees itself[^%]*%/i.exec(await mainText())?.[0]).not.toBe(before ?? '');
+  expect(await browser.errors()).toEqual([]);
+});
+
+test('a size picked on the model goes to its verdict, past what Check finds on the way to the print', async () => {
+  const { driver } = browser;
+  const { Manifold } = await loadTestKernel();
+  const bored = Manifold.cube([24, 20, 8]).subtract(Manifold.cylinder(12, 5, 5, 64).translate([10, 10, -2]));
+  const arm = Manifold.cube([20, 6, 2])
+    .translate([20, 7, 6])
+    .add(Manifold.cube([3, 3, 3]).translate([36, 8.5, 3]));
+  const file = path.join(folder, 'bracket.stl');
+  writeFileSync(file, writeStl(seatedMesh(bored.add(arm))));
+
+  const job = await startJob('Bracket with a bore');
+  await driver.get(`${job}/check`);
+  await (await find(driver, 'input[type="file"]')).sendKeys(file);
+  await waitForText(driver, 'How will it stand?');
+  await (await find(driver, 'input[value="plate"]')).click();
+  await click(driver, 'Check the layers');
+  await waitForText(driver, 'sizes found. Click a face');
+  await (await findNamed(driver, 'Hole ⌀10.00')).sendKeys(Key.ENTER);
+  await click(driver, 'Make it a feature: Hole ⌀10.00');
+  await waitForText(driver, 'Hole ⌀10.00 is a feature of the job.');
+
+  // The next step of the job is Check while its findings are open.
+  await driver.get(`${job}/correct`);
+  await click(driver, 'Start attempt 1');
+  await waitForText(driver, 'waits for its print');
+  await driver.get(server.address);
+  const row = '//li[.//*[contains(., "Bracket with a bore")]]';
+  expect(await (await find(driver, row)).getText()).toContain('Check');
+
+  await driver.get(`${job}/measure`);
+  await waitForText(driver, 'could lose this print');
+  expect(await mainText()).toContain('Starts in mid-air');
+  await click(driver, 'Print it on the simulated printer');
+  await waitForText(driver, 'say why');
+  expect(await mainText()).not.toContain('Before the first reading');
+  await typeOver(driver, '[name="despite"]', 'a support stands below the peg in the slicer');
+  await click(driver, 'Print it on the simulated printer');
+  await click(driver, 'Start measuring');
+  await waitForText(driver, 'first of three');
+  await readTyped('10.01', '10.02', '10.01');
+  await waitForText(driver, 'All sizes are measured');
+  expect(await mainText()).not.toMatch(/out, \d/);
+  expect(await mainText()).toContain('Every size is in.');
+  await driver.get(`${job}/story`);
+  await waitForText(driver, 'a support stands below the peg in the slicer');
+  expect(await browser.errors()).toEqual([]);
+});
+
+test('the same attempt is printed again, in two copies, and each print is measured by itself', async () => {
+  const { driver } = browser;
+  await driver.get(`${server.address}/jobs/1/measure`);
+  await click(driver, 'Print attempt 1 again');
+  await typeOver(driver, '[name="copies"]', '2');
+  await waitForText(driver, 'Each copy is measured by itself');
+  await click(driver, 'Print it again on the simulated printer');
+  await find(driver, '//nav[@aria-label="Prints of this attempt"]//a[3]');
+  await click(driver, 'Start measuring');
+  await waitForText(driver, 'first of three');
+  for (let reading = 1; reading <= 3; reading++) {
+    await press(driver, 'c');
+    await waitFor(
+      driver,
+      async () => (await driver.findElements(By.css('[data-reading]'))).length >= reading,
+      `reading ${reading} is not in`,
+    );
+  }
+  // The first print has none of these readings.
+  await (await find(driver, '//nav[@aria-label="Prints of this attempt"]//a[1]')).click();
+  await waitFor(
+    driver,
+    async () => (await driver.findElements(By.css('[data-reading]'))).length === 0,
+    'the first print shows readings of another',
+  );
+  expect(await browser.errors()).toEqual([]);
+});
