@@ -121,7 +121,7 @@ test('screws are advised with what to draw here; a chain of sizes names who cont
   const { driver } = browser;
   await visit('/jobs/5/fit');
   await click(driver, 'Screws');
-  await waitForText(driver, 'it cracks or crumbles');
+  await waitForText(driver, 'A hot insert cracks it or makes it crumble');
   await waitForText(driver, 'hole for the bolt 3.40, draw 3.');
   await click(driver, 'Chain of sizes');
   await typeOver(driver, '#boughtMm', '0');
@@ -166,7 +166,7 @@ test('a claim raises its caution at once, and a changed need says what it opened
   }
   await driver.executeScript('arguments[0].scrollIntoView({ block: "center" })', mains);
   await mains.click();
-  await waitForText(driver, 'a licensed electrician decides, by the local code');
+  await waitForText(driver, 'a licensed electrician decides by the local code');
   await typeOver(driver, '[name="fitC"]', '55');
   await typeOver(driver, '[name="acceptance"]', 'Every terminal stays at 55 °C.');
   await click(driver, 'Keep this');

@@ -6,7 +6,7 @@ import { buildMesh } from '@/core/solids';
 import { type Db, queries } from '@/store';
 import { setStance } from '@/subjects/check';
 import { keepPartFile } from '@/subjects/job';
-import { listStations, setStations } from '@/subjects/printing';
+import { changePrinter, listPrinters } from '@/subjects/printing';
 import { keepMesh } from '@/subjects/records';
 
 /**
@@ -29,14 +29,16 @@ async function vaneMesh(): Promise<Mesh> {
 
 /** Rooms of the two printers and what stands beside them, and the files of parts that were drawn elsewhere. */
 export async function makeDemoParts(db: Db, folder: string): Promise<void> {
-  const printers = new Map(listStations(db).map(({ id, printer }) => [printer, id]));
-  setStations(db, printers.get('Long Bench')!, {
+  const printers = new Map(listPrinters(db).map(({ id, name }) => [name, id]));
+  changePrinter(db, printers.get('Long Bench')!, {
     rooms: { plate: [130, 80, 160], wash: [150, 100, 180], lamp: [120, 120, 140] },
     layerSeconds: 7.5,
+    lightNm: 405,
   });
-  setStations(db, printers.get('Old Amber')!, {
+  changePrinter(db, printers.get('Old Amber')!, {
     rooms: { plate: [115, 65, 150], wash: [150, 100, 180], lamp: [120, 120, 140] },
     layerSeconds: 16,
+    lightNm: 405,
   });
   const vane = queries.listJobs(db).find(({ job }) => job.name.includes('vent vane'))!.job;
   const name = 'vent vane.stl';

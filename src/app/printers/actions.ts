@@ -1,10 +1,9 @@
 'use server';
 
-import { ok } from '@/core/result';
 import { bench } from '@/subjects/house';
-import type { FormAnswer } from '@/subjects/language/shared';
-import { createProfile, setStations } from '@/subjects/printing';
-import { describeProfileIssue, profileForm, stationsForm } from '@/subjects/printing/shared';
+import { type FormAnswer, GONE_WORDS } from '@/subjects/language/shared';
+import { changePrinter, createProfile } from '@/subjects/printing';
+import { describeProfileIssue, printerForm, profileForm } from '@/subjects/printing/shared';
 import { answerForm } from '../_actions/answer-form';
 import { changedPrinters } from '../_actions/changed';
 
@@ -19,13 +18,13 @@ export async function addProfile(_before: FormAnswer, data: FormData): Promise<F
   });
 }
 
-export async function saveStations(_before: FormAnswer, data: FormData): Promise<FormAnswer> {
+export async function savePrinter(_before: FormAnswer, data: FormData): Promise<FormAnswer> {
   return answerForm({
-    form: stationsForm,
+    form: printerForm,
     data,
-    verb: ({ printerId, ...stations }) => ok(setStations(bench().db, printerId, stations)),
-    refusal: String,
-    said: () => 'Kept. The next look at a part counts with it.',
+    verb: ({ printerId, facts }) => changePrinter(bench().db, printerId, facts),
+    refusal: () => GONE_WORDS,
+    said: () => 'Kept. The next look at a part and the next choice of a resin count with it.',
     changed: changedPrinters,
   });
 }

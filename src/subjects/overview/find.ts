@@ -40,6 +40,11 @@ export function listFindables(db: Db): Findable[] {
     detail: `signature, ${profile.name}`,
     href: `/printers/${profile.id}`,
   }));
+  const printers = db
+    .select()
+    .from(tables.printers)
+    .all()
+    .map(({ id, name }) => ({ label: name, detail: 'printer', href: `/printers/machine/${id}` }));
   const shelf = queries.listResinNames(db).map(({ id, name, recipe }) => ({
     label: name,
     detail: recipe === null ? 'resin' : 'blend',
@@ -50,5 +55,5 @@ export function listFindables(db: Db): Findable[] {
     .from(tables.instruments)
     .all()
     .map(({ name }) => ({ label: name, detail: 'instrument', href: '/printers' }));
-  return [...profiles, ...ofJobs, ...shelf, ...instruments];
+  return [...profiles, ...printers, ...ofJobs, ...shelf, ...instruments];
 }

@@ -1,9 +1,16 @@
 import 'server-only';
 
+export { changePrinter, type PrinterFacts } from './change-printer';
 export { createProfile, type NewProfile } from './create-profile';
 export { keepSignatures, type Later } from './keep-signature';
 export { type LearnedSignature, newestSignature } from './newest-signature';
-export { setStations } from './set-stations';
 export { learnShopMeanings } from './tries-as-evidence';
-export { firstProfile, glanceAtProfiles, listProfileChoices, listStations } from './view-profiles';
+export {
+  findPrinter,
+  firstProfile,
+  glanceAtProfiles,
+  listPrinters,
+  listProfileChoices,
+  type ProfileGlance,
+} from './view-profiles';
 export { listKeptSignatures, type SignatureView, viewSignature } from './view-signature';

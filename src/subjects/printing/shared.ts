@@ -1,4 +1,5 @@
 export { profileForm } from './input-profile';
-export { stationsForm } from './input-stations';
+export { printerForm } from './input-printer';
 export { describeProfileIssue, type ProfileIssue } from './words-issues';
+export { describePrinter } from './words-printer';
 export { parameterWords } from './words-signature';

@@ -20,15 +20,20 @@ export function listProfileChoices(
   }));
 }
 
-/** Printers with the rooms of their stations, by name. */
-export function listStations(db: Db) {
-  const { id, name, rooms, layerSeconds } = tables.printers;
-  return db.select({ id, printer: name, rooms, layerSeconds }).from(tables.printers).orderBy(name).all();
+/** Printers by name. */
+export function listPrinters(db: Db) {
+  return db.select().from(tables.printers).orderBy(tables.printers.name).all();
+}
+
+/** One printer; undefined when there is none. */
+export function findPrinter(db: Db, printerId: number) {
+  return db.select().from(tables.printers).where(eq(tables.printers.id, printerId)).get();
 }
 
 /** A printer with a resin and a profile, and how well it is known. */
-interface ProfileGlance {
+export interface ProfileGlance {
   readonly id: number;
+  readonly printerId: number;
   readonly printer: string;
   readonly resin: string;
   readonly name: string;
@@ -44,6 +49,7 @@ export function glanceAtProfiles(db: Db): ProfileGlance[] {
     const { signature, readingCount } = newestSignature(db, profile.id);
     return {
       id: profile.id,
+      printerId: printer.id,
       printer: printer.name,
       resin: resin.name,
       name: profile.name,

@@ -3,7 +3,7 @@ import { CHECK_RULES } from '@/core/findings';
 import { expectOk } from '@/core/result';
 import { checkRulesForm } from '@/subjects/house/shared';
 import { parseForm } from '@/subjects/language/shared';
-import { stationsForm } from '@/subjects/printing/shared';
+import { printerForm } from '@/subjects/printing/shared';
 import { findingForm, findingsInput, foundFeatureForm, stanceForm } from '../input-check';
 
 function form(fields: Readonly<Record<string, string>>): FormData {
@@ -35,13 +35,14 @@ describe('forms of the check', () => {
       lamp0: '',
       lamp1: '',
       lamp2: '',
+      pixelMm: '0.022',
+      lightNm: '405',
     };
-    expect(expectOk(parseForm(stationsForm, form(asked)))).toEqual({
+    expect(expectOk(parseForm(printerForm, form(asked)))).toEqual({
       printerId: 1,
-      layerSeconds: undefined,
-      rooms: { plate: [130, 80, 160] },
+      facts: { pixelMm: 0.022, lightNm: 405, layerSeconds: null, rooms: { plate: [130, 80, 160] } },
     });
-    expect(parseForm(stationsForm, form({ ...asked, lamp1: '90' }))).toMatchObject({
+    expect(parseForm(printerForm, form({ ...asked, lamp1: '90' }))).toMatchObject({
       issue: { lamp0: expect.any(Array) },
     });
   });

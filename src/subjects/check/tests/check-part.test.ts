@@ -5,7 +5,7 @@ import { queries, tables } from '@/store';
 import { saveJoint } from '@/subjects/fit';
 import { addFeature, createJob, keepPartFile, viewJob } from '@/subjects/job';
 import { frameJob } from '@/subjects/overview';
-import { createProfile, listStations, setStations } from '@/subjects/printing';
+import { createProfile, changePrinter, listPrinters } from '@/subjects/printing';
 import { emptyBench, readyBench } from '@/testing/bench';
 import { judgeFinding } from '../judge-finding';
 import { keepCheck } from '../keep-check';
@@ -64,7 +64,7 @@ test('thresholds come from the printer, its stations and the joints of the job, 
   const before = viewCheck(db, view(), CHECK_RULES).limits;
   expect(before.pixelMm).toEqual({ value: 0.022, from: 'printer' });
   expect(before.peelMm2.from).toBe('assumed');
-  setStations(db, listStations(db)[0].id, {
+  changePrinter(db, listPrinters(db)[0].id, {
     rooms: { plate: [100, 50, 120], lamp: [60, 60, 60] },
     layerSeconds: 9,
   });

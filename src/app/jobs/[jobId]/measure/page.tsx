@@ -80,7 +80,13 @@ function OfPrint({ view, print, shown }: OfPrintProps) {
   return (
     <>
       {joints.length > 0 && (
-        <JointBench key={print.id} jobId={job.id} printId={print.id} printName={print.name} joints={joints} />
+        <JointBench
+          key={`joints ${print.id}`}
+          jobId={job.id}
+          printId={print.id}
+          printName={print.name}
+          joints={joints}
+        />
       )}
       {view.features.length > 0 && open === undefined && (
         <>
@@ -95,7 +101,7 @@ function OfPrint({ view, print, shown }: OfPrintProps) {
       )}
       {view.features.length > 0 && open !== undefined && (
         <MeasuringBench
-          key={print.id}
+          key={`sizes ${print.id}`}
           jobId={job.id}
           printId={print.id}
           printName={print.name}
@@ -107,7 +113,7 @@ function OfPrint({ view, print, shown }: OfPrintProps) {
           part={partOfJob(view)}
         />
       )}
-      <BrokenNote key={print.id} jobId={job.id} printId={print.id} note={print.brokenNote} />
+      <BrokenNote key={`broken ${print.id}`} jobId={job.id} printId={print.id} note={print.brokenNote} />
     </>
   );
 }

@@ -43,7 +43,8 @@ export function ReadingField({ jobId, measure, place, instruments, bodies, onTak
     if (!parsed.ok) return setProblem(describeQuantityIssue(parsed.issue));
     take({
       measure: measure.id,
-      ...place,
+      level: place.level,
+      turn: place.turn,
       readingMm: parsed.value.valueMm,
       readAs: measure.shape === 'round' ? readAs : 'diameter',
       instrumentId,

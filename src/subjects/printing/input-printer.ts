@@ -20,14 +20,28 @@ const sides = Object.fromEntries(
   ),
 ) as Record<SideField, ReturnType<typeof optionalNumber>>;
 
-/** Rooms of a printer's plate, bath and lamp: all three sides or none. */
-export const stationsForm = z
+/** A printer: its pixel and light, and the rooms of plate, bath and lamp, all three sides or none. */
+export const printerForm = z
   .object({
     printerId: idField('Printer'),
-    layerSeconds: optionalNumber('A layer takes', 'time', { low: 0.5, high: 600 }),
+    pixelMm: optionalNumber('Pixel', 'length', {
+      low: 0.001,
+      high: 1,
+      hint: 'Leave blank when unknown, or when anti-aliasing hides it.',
+    }),
+    lightNm: optionalNumber('Light, nm', 'number', {
+      low: 200,
+      high: 800,
+      hint: 'A resin made for another light may not cure.',
+    }),
+    layerSeconds: optionalNumber('One layer takes', 'time', {
+      low: 0.5,
+      high: 600,
+      hint: 'Lift and rest included.',
+    }),
     ...sides,
   })
-  .transform(({ printerId, layerSeconds, ...given }, context) => {
+  .transform(({ printerId, pixelMm = null, lightNm = null, layerSeconds = null, ...given }, context) => {
     const rooms: { -readonly [Name in keyof Rooms]: Room } = {};
     let whole = true;
     for (const station of STATIONS) {
@@ -40,5 +54,5 @@ export const stationsForm = z
       });
       rooms[station] = room as unknown as Room;
     }
-    return whole ? { printerId, layerSeconds, rooms } : z.NEVER;
+    return whole ? { printerId, facts: { pixelMm, lightNm, layerSeconds, rooms } } : z.NEVER;
   });
