@@ -73,6 +73,7 @@ const VIEWS = [
   '/jobs/5/story',
   '/printers',
   '/printers/1',
+  '/printers/machine/1',
   '/house',
   '/strips',
 ];

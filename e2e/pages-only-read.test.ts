@@ -36,6 +36,7 @@ function listViews(): string[] {
     '/house',
     '/strips',
     '/api/find?words=bore',
+    ...idsOf('printers').map((id) => `/printers/machine/${id}`),
     ...idsOf('profiles').map((id) => `/printers/${id}`),
     ...idsOf('resins').map((id) => `/shelf/${id}`),
     ...idsOf('jobs').flatMap((id) => STEPS.map((step) => `/jobs/${id}${step}`)),

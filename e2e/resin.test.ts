@@ -44,7 +44,7 @@ test('the vane: reasons read, two compared, one chosen, and the ledger remembers
   await waitForText(driver, '1 of 9 pass');
   const text = await mainText();
   expect(text).toContain(
-    'The job is set to Slate General: it gives way at 59.3 °C, 47.7 K below the 107 °C asked',
+    'The job is set to Slate General: it has a heat deflection temperature of 59.3 °C, 47.7 K below the 107 °C needed',
   );
   expect(text).toContain('has 1.6 % elongation at break, 4.5 % is needed');
   await click(driver, 'Each margin, and what would have to change: Hearth');
@@ -84,7 +84,7 @@ test('a strain worked out under Fit is asked of the resin', async () => {
   await driver.executeScript('arguments[0].scrollIntoView({ block: "center" })', tab);
   await tab.click();
   await click(driver, 'Ask this of the resin');
-  await waitForText(driver, 'elongation at break, under Resin');
+  await waitForText(driver, 'Resin now asks for');
 });
 
 test('a blend is mixed, its shares must add up, and a bar of it proves its modulus', async () => {

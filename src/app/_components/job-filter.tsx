@@ -29,7 +29,7 @@ export function JobFilter({ chosen, printers, resins }: JobFilterProps) {
       className="mt-3 grid items-end gap-3 sm:grid-cols-[1fr_1fr_1fr_1fr_auto]"
       aria-label="Filter"
     >
-      <PlainField name="name" label="Name" defaultValue={chosen.name} />
+      <PlainField name="called" label="Name" defaultValue={chosen.name} />
       <PlainChoice
         name="step"
         label="Next"

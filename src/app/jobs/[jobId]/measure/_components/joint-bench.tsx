@@ -27,18 +27,24 @@ export function JointBench({ jobId, printId, printName, joints }: JointBenchProp
   const router = useRouter();
   const [state, setState] = useState<PartState>(joints[0]?.joint.freed === 'cured' ? 'cured' : 'green');
   const [problem, setProblem] = useState<string | undefined>();
+  // What was tapped here shows until the page shows it itself.
+  const [tapped, setTapped] = useState<ReadonlyMap<number, JointFoundInput>>(new Map());
   const { waiting, isCutOff, add } = useOutbox<JointFoundInput, Result<void, { readonly code: 'gone' }>>({
     name: `mellow-joints-${printId}`,
     url: '/api/joints',
-    onAnswer: (_entry, result) => {
-      setProblem(result?.ok === true ? undefined : GONE_WORDS);
+    onAnswer: ({ jointId }, result) => {
+      const isKept = result?.ok === true;
+      setProblem(isKept ? undefined : GONE_WORDS);
+      if (!isKept) setTapped((before) => new Map([...before].filter(([id]) => id !== jointId)));
       router.refresh();
     },
   });
-  const foundOf = ({ id, found }: PrintedJoint) => waiting.findLast(({ jointId }) => jointId === id) ?? found;
+  const foundOf = ({ id, found }: PrintedJoint) => waiting.findLast(({ jointId }) => jointId === id) ?? tapped.get(id) ?? found;
   const keep = (jointId: number, outcome: JointOutcome, play: Play) => {
     setProblem(undefined);
-    add({ clientKey: crypto.randomUUID(), jobId, jointId, printId, outcome, state, ...play });
+    const entry = { clientKey: crypto.randomUUID(), jobId, jointId, printId, outcome, state, ...play };
+    setTapped((before) => new Map(before).set(jointId, entry));
+    add(entry);
   };
   const open = joints.find((joint) => foundOf(joint) === undefined);
   useShortcuts(

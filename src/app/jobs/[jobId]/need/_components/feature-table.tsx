@@ -87,7 +87,7 @@ function FeatureLine({ number, row: { feature, drawnMm, mate }, isChosen, onChan
             type="button"
             className="num mr-1.5 min-h-6 min-w-6 text-left font-normal text-soft"
             aria-pressed={isChosen}
-            aria-label={`Show ${feature.name} on the part`}
+            aria-label={`${number}: show ${feature.name} on the part`}
             onClick={() => chooseFeature(isChosen ? undefined : feature.id)}
           >
             {number}
