@@ -173,7 +173,7 @@ test('a second server on the same folder says whose it is, and ends', async () =
 });
 
 test('a folder that cannot be written is said, and nothing is served', async () => {
-  const locked = mountSmallDisk(4);
+  const locked = mountSmallDisk(16);
   try {
     cpSync(path.join(disk.folder, 'data'), path.join(locked.folder, 'data'), { recursive: true });
     locked.makeReadOnly();

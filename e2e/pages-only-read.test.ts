@@ -18,7 +18,7 @@ function rows(): Record<string, unknown[]> {
   return all;
 }
 
-function idsOf(table: 'jobs' | 'profiles' | 'resins'): number[] {
+function idsOf(table: 'jobs' | 'printers' | 'profiles' | 'resins'): number[] {
   return (rows()[table] as { id: number }[]).map(({ id }) => id);
 }
 

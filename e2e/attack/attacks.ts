@@ -291,9 +291,8 @@ async function nameEverything(target: Target, name: string): Promise<number> {
     revision: '1',
   };
   await send('newFeature', [jobId], feature);
-  await send('addInstrument', [], { name, mpeMm: '0.02', resolutionMm: '0.01', jawFlatMm: '' }).catch(
-    () => undefined,
-  );
+  const caliper = { name, mpeMm: '0.02', resolutionMm: '0.01', jawFlatMm: '', body: 'steel' };
+  await send('addInstrument', [], caliper).catch(() => undefined);
   await send('startResin', [], { name, family: 'general' });
   const resin = rows<{ id: number }>(target, 'select id from resins order by id desc limit 1')[0].id;
   await send('saveQuote', [resin], {

@@ -17,7 +17,9 @@ const FILTER_FROM = 8;
 const wordOf = (value: string | string[] | undefined) => (typeof value === 'string' ? value.trim() : '');
 
 function chosenIn(search: Search): JobFilterWords {
-  const [name, step, printer, resin] = ['called', 'step', 'printer', 'resin'].map((key) => wordOf(search[key]));
+  const [name, step, printer, resin] = ['called', 'step', 'printer', 'resin'].map((key) =>
+    wordOf(search[key]),
+  );
   return { name, step, printer, resin };
 }
 

@@ -29,9 +29,7 @@ describe('findings in words', () => {
   });
   test('a cup names the place of its vent, a void warns of what stays in', () => {
     expect(describeFinding(finding({ code: 'cup', measured: 78.5 })).mend).toContain('at 4.0, 5.0, 0.1');
-    expect(describeFinding(finding({ code: 'cup', measured: 78.5 })).title).toBe(
-      'A cup of 79 mm² sucks on the film',
-    );
+    expect(describeFinding(finding({ code: 'cup', measured: 78.5 })).title).toBe('A suction cup of 79 mm²');
     expect(describeFinding(finding({ code: 'void' })).title).toBe('A sealed void holds 1.5 ml');
   });
   test('layer, height and clock stand together', () => {

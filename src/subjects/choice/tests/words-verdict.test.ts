@@ -42,9 +42,11 @@ const why = (name: string, wanted: Requirement) =>
   describeRanked(rankResins(SHIPPED_SHELF, wanted).find(({ resin }) => resin === name)!);
 
 test('a loser is told why, with its number and what was asked', () => {
-  expect(why('Slate General', VANE)).toBe('gives way at 59.3 °C, 47.7 K below the 107 °C asked');
+  expect(why('Slate General', VANE)).toBe(
+    'has a heat deflection temperature of 59.3 °C, 47.7 K below the 107 °C needed',
+  );
   expect(why('Hearth', VANE)).toBe(
-    'breaks at 1.6 % where 4.5 % is asked; wants a room of 25 °C, this one has 22 °C',
+    'has 1.6 % elongation at break, 4.5 % is needed; needs a room of 25 °C, yours has 22 °C',
   );
   expect(why('Anvil Impact', VANE)).toBe('passes, 3.9 K beyond the margin');
   expect(why('Kelp Flex', VANE)).toBe('its heat deflection temperature at this stress is not stated');

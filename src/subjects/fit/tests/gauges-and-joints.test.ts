@@ -202,13 +202,13 @@ describe('a joint', () => {
 });
 
 describe('on Today and in its frame', () => {
-  test('a job of joints alone goes on to its fits, a ladder to its rungs until all are found out', () => {
+  test('a job of joints alone goes on to its drawing, a ladder to its rungs until all are found out', () => {
     const { db, profileId } = readyBench();
     const hinge = createJob(db, 'Rain gauge', profileId);
     const glance = (id: number) => glanceAtJobs(db).find((each) => each.id === id)!;
     expect(glance(hinge)).toMatchObject({ step: 'need', joints: 0 });
     saveJoint(db, hinge, LID);
-    expect(glance(hinge)).toMatchObject({ step: 'fit', joints: 1 });
+    expect(glance(hinge)).toMatchObject({ step: 'correct', joints: 1 });
     expect(frameJob(db, viewJob(db, hinge)!).settled.fit).toBe(1);
 
     const { jobId, printId } = printGauge(db, profileId, HINGE);

@@ -85,23 +85,23 @@ test('ticks are gathered in the order of their words', () => {
 
 describe('a field that cannot be taken', () => {
   test.each([
-    [{ name: '  ' }, 'Name: nothing typed yet.'],
+    [{ name: '  ' }, 'Name: this field is empty.'],
     [{ name: 'a very long name' }, 'Name: longer than 10 characters. Shorten it.'],
     [{ length: '' }, 'Length: Nothing typed yet.'],
     [{ length: '100.1' }, 'Length: must lie between 0 and 100 mm.'],
     [{ force: '5 in' }, 'Load: '],
     [{ force: 'NaN' }, 'Load: “NaN” is not a number.'],
     [{ hottest: '500' }, 'Hottest: must lie between -50 and 400 °C.'],
-    [{ readings: '9.48 wide' }, 'Readings: “9.48 wide” is no list of numbers.'],
+    [{ readings: '9.48 wide' }, 'Readings: “9.48 wide” is not a list of numbers.'],
     [{ readings: '9.48 51' }, 'Readings: must lie between 0 and 50 mm.'],
     [{ wish: 'glue' }, 'Wish: choose one from the list.'],
     [{ knocks: 'glue' }, 'Knocks: choose one from the list.'],
     [{ resin: '0' }, 'Resin: choose one from the list.'],
     [{ printer: '' }, 'Printer: choose one from the list.'],
     [{ printer: '1e3' }, 'Printer: choose one from the list.'],
-    [{ due: '2026-02-31' }, 'Due: “2026-02-31” is no day.'],
-    [{ due: '2027-02-29' }, 'Due: “2027-02-29” is no day.'],
-    [{ due: '1.12.2026' }, 'Due: “1.12.2026” is no day.'],
+    [{ due: '2026-02-31' }, 'Due: “2026-02-31” is not a date.'],
+    [{ due: '2027-02-29' }, 'Due: “2027-02-29” is not a date.'],
+    [{ due: '1.12.2026' }, 'Due: “1.12.2026” is not a date.'],
   ] as const)('%j', (changes, sentence) => {
     const sentences = told(changes as Readonly<Record<string, string>>);
     expect(sentences).toHaveLength(1);

@@ -54,8 +54,8 @@ describe('readings.csv', () => {
     ],
     [`${HEADER}\n${BORE.replace('8.02', 'eight')}\n`, 'line 2, reading_mm: “eight” is not a number'],
     [`${HEADER}\n${BORE.replace('8.02', '')}\n`, 'line 2, reading_mm: Nothing typed yet'],
-    [`${HEADER}\n${BORE.replace('8.1', '0')}\n`, 'line 2, drawn_mm: 0 is no size'],
-    [`${HEADER}\n${BORE.replace('8.02', '-8.02')}\n`, 'line 2, reading_mm: -8.02 is no size'],
+    [`${HEADER}\n${BORE.replace('8.1', '0')}\n`, 'line 2, drawn_mm: 0 cannot be a size'],
+    [`${HEADER}\n${BORE.replace('8.02', '-8.02')}\n`, 'line 2, reading_mm: -8.02 cannot be a size'],
     [`${HEADER}\n${BORE.replace('bore', '')}\n`, 'line 2, feature: blank'],
     [`${HEADER}\nstep,outside,flat,Z,,,5,P1,cured,5.01\n`, 'line 2: an outside size along Z needs its base'],
     [
@@ -100,7 +100,7 @@ describe('targets.csv', () => {
     ['bore,inside,round,XY,,,8,0,0', 'must be zero or negative'],
     [
       'bore,inside,round,XY,,,8,-0.1,0.1\nbore,inside,round,XY,,,8,-0.1,0.1',
-      'line 3: “bore” stands in the file twice',
+      'line 3: “bore” is in the file twice',
     ],
   ])('%s is refused', (row, sentence) => {
     const parsed = parseTargetsCsv(`${TARGETS}\n${row}\n`);

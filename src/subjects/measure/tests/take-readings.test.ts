@@ -95,12 +95,12 @@ test('sizes come with U and a verdict, and readings at the plate are kept apart'
   expect(view.readings.map(({ atPlate }) => atPlate)).toEqual([false, false, false, true]);
 });
 
-test('readings of another state are not mixed into one size', () => {
+test('readings of another state are not mixed into one size: the state of the fit counts', () => {
   const { db, jobId, instrumentId, width, reading } = readyBench();
   recordReading(db, reading(width, 20.3));
-  const cured = startSession(db, { jobId, instrumentId, zeroMm: 0, state: 'aged', warm: false });
-  recordReading(db, { ...reading(width, 20.1), sessionId: cured });
-  expect(viewJob(db, jobId)!.current!.features.find(({ id }) => id === width)!.size?.sizeMm).toBe(20.1);
+  const aged = startSession(db, { jobId, instrumentId, zeroMm: 0, state: 'aged', warm: false });
+  recordReading(db, { ...reading(width, 20.1), sessionId: aged });
+  expect(viewJob(db, jobId)!.current!.features.find(({ id }) => id === width)!.size?.sizeMm).toBe(20.3);
 });
 
 test('a sitting is open for its print only, and remembered for the next', () => {

@@ -52,9 +52,9 @@ test.each([
   [{ ...FEATURE, targetMm: '' }, 'Target: Nothing typed yet'],
   [{ ...FEATURE, targetMm: 'abc' }, 'Target: “abc” is not a number'],
   [{ ...FEATURE, targetMm: '9000' }, 'Target: must lie between 0 and 2000'],
-  [{ ...FEATURE, name: '  ' }, 'Name: nothing typed yet'],
+  [{ ...FEATURE, name: '  ' }, 'Name: this field is empty'],
   [{ ...FEATURE, name: 'x'.repeat(61) }, 'Name: longer than 60'],
-  [{ ...FEATURE, sense: 'within' }, 'Sense: choose one of the list'],
+  [{ ...FEATURE, sense: 'within' }, 'Sense: choose one from the list'],
 ])('a bad field is named as it is labelled (%#)', (fields, sentence) => {
   const parsed = parseForm(featureForm, form(fields));
   expect(parsed.ok ? [] : describeFaults(parsed.issue, featureForm)).toEqual([
@@ -85,7 +85,7 @@ test('each quantity has its own units: pounds are a force’s, inches are not', 
   });
   const parsed = parseForm(needForm, form({ ...need, loadN: '5 in' }));
   expect(parsed.ok ? [] : describeFaults(parsed.issue, needForm)).toEqual([
-    'and in number: “in” is no unit of a force. Use N, kN, kgf or lbf, or leave it out for N.',
+    'and in number: “in” is not a unit of a force. Use N, kN, kgf or lbf, or leave it out for N.',
   ]);
 });
 

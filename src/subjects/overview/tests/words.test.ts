@@ -59,7 +59,7 @@ describe('verdicts in words', () => {
     expect(describeSettling({ kind: 'repeats', more: 1 })).toBe('one more reading would settle it');
     expect(describeSettling({ kind: 'repeats', more: 4 })).toContain('4 more readings');
     expect(describeSettling({ kind: 'instrument', mpeMm: 0.0079 })).toContain('0.007 mm');
-    expect(describeSettling({ kind: 'nothing' })).toContain('finer method');
+    expect(describeSettling({ kind: 'nothing' })).toContain('finer instrument');
   });
 
   test('an outcome names the features it hangs on, and not a dozen of them', () => {
@@ -184,7 +184,7 @@ describe('a length that cannot be taken', () => {
     [{ code: 'ambiguousSeparators', text: '1,234.5' }, /more than one point or comma/],
     [
       { code: 'unknownUnit', unit: 'ell', quantity: 'length', known: ['mm', 'in'] },
-      /“ell” is no unit of a length/,
+      /“ell” is not a unit of a length/,
     ],
     [{ code: 'tooLarge', text: '1e999' }, /too large/],
   ] as const)('$0.code says what to type', (issue, sentence) => {
@@ -194,7 +194,7 @@ describe('a length that cannot be taken', () => {
   test.each(['commaDecimal', 'inches', 'centimetres', 'micrometres'] as const)(
     '%s is noted in words',
     (note) => {
-      expect(describeLengthNote(note)).toMatch(/ (read as|turned into) /);
+      expect(describeLengthNote(note)).toMatch(/ (read as|converted to) /);
     },
   );
 });

@@ -39,7 +39,8 @@ export function JointBench({ jobId, printId, printName, joints }: JointBenchProp
       router.refresh();
     },
   });
-  const foundOf = ({ id, found }: PrintedJoint) => waiting.findLast(({ jointId }) => jointId === id) ?? tapped.get(id) ?? found;
+  const foundOf = ({ id, found }: PrintedJoint) =>
+    waiting.findLast(({ jointId }) => jointId === id) ?? tapped.get(id) ?? found;
   const keep = (jointId: number, outcome: JointOutcome, play: Play) => {
     setProblem(undefined);
     const entry = { clientKey: crypto.randomUUID(), jobId, jointId, printId, outcome, state, ...play };
