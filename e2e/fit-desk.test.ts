@@ -130,16 +130,16 @@ test('screws are advised with what to draw here; a chain of sizes names who cont
   const length = await find(driver, '//select[@id="feature"]/option[contains(., "Length")]');
   await length.click();
   await click(driver, 'Add it');
-  await waitForText(driver, 'left at the end 40.000 mm');
+  await waitForText(driver, 'left at the end 108.000 mm');
   await (await find(driver, '//select[@id="feature"]/option[@value=""]')).click();
   await typeOver(driver, '#boughtName', 'rail');
-  await typeOver(driver, '#boughtMm', '38');
+  await typeOver(driver, '#boughtMm', '106');
   await typeOver(driver, '#halfMm', '0.05');
   await typeOver(driver, '#direction', 'closes');
   await click(driver, 'Add it');
-  await waitForText(driver, 'left at the end 2.000 mm; at worst ± 0.170');
-  // 0.12² / (0.12² + 0.05²) = 85 %
-  await waitForText(driver, '85 %');
+  await waitForText(driver, 'left at the end 2.000 mm; at worst ± 0.250');
+  // 0.2² / (0.2² + 0.05²) = 94 %
+  await waitForText(driver, '94 %');
   await click(driver, 'Standard parts');
   await waitForText(driver, 'ISO 4032:2012');
   await click(driver, 'Entries and facets');

@@ -40,7 +40,7 @@ test('a word instead of a number is refused with how to mend it, and stays in th
 
 test('inches are asked about: the guess is kept with one press', async () => {
   await press(browser.driver, '0.628', Key.ENTER);
-  await waitForText(browser.driver, '25.4 times too small: inches?');
+  await waitForText(browser.driver, 'is 25.4 times too small. Inches?');
   expect(await features()).not.toContain('0.63');
   await click(browser.driver, 'It was 15.95 mm');
   await rowSays('15.95 15.95');

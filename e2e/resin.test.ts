@@ -52,7 +52,7 @@ test('the vane: reasons read, two compared, one chosen, and the ledger remembers
   await tick('compare Anvil Impact');
   await tick('compare Hearth');
   await waitForText(driver, 'Side by side');
-  await waitForText(driver, 'fails: 1.6 %, asked 4.5 %');
+  await waitForText(driver, 'fails: 1.6 %, needed 4.5 %');
   await typeOver(driver, '[name="reason"]', 'snaps and stands the cabinet');
   await click(driver, 'Choose Anvil Impact');
   await waitForText(driver, 'Anvil Impact is chosen.');

@@ -105,7 +105,7 @@ describe('mellow press, snap and iso286', () => {
     expect(mellow('iso286', '25', 'H7/g6').json()).toMatchObject({ clearance_um: { min: 7, max: 41 } });
     const wrong = mellow('iso286', '25', 'loose');
     expect(wrong.status).toBe(2);
-    expect(wrong.stderr).toMatch(/Write hole and shaft/);
+    expect(wrong.stderr).toMatch(/Write hole, slash, shaft/);
   });
 });
 

@@ -11,8 +11,8 @@ import type { GapDirection } from '@/core/fits';
 import type { Point } from '@/core/mesh';
 import { evidenceOf } from '@/core/resins';
 import { type Db, kindOf, tables } from '@/store';
-import { listJoints } from '@/subjects/fit';
-import { listRungs, viewLadder } from '@/subjects/gauge';
+import { listJoints, listTriedGaps } from '@/subjects/fit';
+import { viewLadder } from '@/subjects/gauge';
 import { type JobPart, basePartOfJob, type JobView, partOfJob } from '@/subjects/job';
 import { findShelved, resinFile } from '@/subjects/resin';
 
@@ -40,7 +40,7 @@ interface CheckView {
 
 /** Gap that a ladder of this profile found to stay open, between walls or below a roof, mm. */
 function ladderGap(db: Db, profileId: number, direction: GapDirection): number | undefined {
-  const rungs = listRungs(db).filter((rung) => rung.profileId === profileId && rung.direction === direction);
+  const rungs = listTriedGaps(db).filter((rung) => rung.profileId === profileId && rung.direction === direction);
   return rungs.length === 0 ? undefined : viewLadder(rungs).summary.recommendedMm;
 }
 

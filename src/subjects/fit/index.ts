@@ -9,7 +9,7 @@ export { type LadderSource } from './rungs-for-joint';
 export { saveJoint } from './save-joint';
 export { type ChainView, type LinkInput, workOutChain } from './view-chain';
 export { type FitView, type Mate, viewFits } from './view-fits';
-export { type JointFound, jointsOfPrint, type PrintedJoint } from './view-joint-outcomes';
+export { type JointFound, jointsOfPrint, listTriedGaps, type PrintedJoint } from './view-joint-outcomes';
 export { type Joint, type JointView, listJoints, viewJoints } from './view-joints';
 export { type ResinStrength, strengthOf, type StrengthValue } from './view-strength';
 export { drawSizes, type SizeWanted } from './view-wanted-sizes';

@@ -18,11 +18,11 @@ import {
 } from '@/core/fits';
 import { mixtureMoments } from '@/core/numerics';
 import { type Db, tables } from '@/store';
-import { type FoundRung, listRungs } from '@/subjects/gauge';
+import type { FoundRung } from '@/subjects/gauge';
 import type { JobView } from '@/subjects/job';
 import type { LearnedSignature } from '@/subjects/printing';
 import { limitOf } from './play-limit';
-import { listJointRungs } from './view-joint-outcomes';
+import { listTriedGaps } from './view-joint-outcomes';
 import { type LadderSource, rungsFor } from './rungs-for-joint';
 
 export type Joint = typeof tables.joints.$inferSelect;
@@ -102,6 +102,6 @@ function viewJoint(db: Db, all: readonly FoundRung[], learned: LearnedSignature,
 export function viewJoints(db: Db, view: JobView): JointView[] | undefined {
   const { learned } = view;
   if (learned === undefined) return undefined;
-  const all = [...listRungs(db), ...listJointRungs(db)];
+  const all = listTriedGaps(db);
   return listJoints(db, view.job.id).map((joint) => viewJoint(db, all, learned, joint));
 }

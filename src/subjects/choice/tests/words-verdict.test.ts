@@ -48,7 +48,7 @@ test('a loser is told why, with its number and what was asked', () => {
   expect(why('Hearth', VANE)).toBe(
     'has 1.6 % elongation at break, 4.5 % is needed; needs a room of 25 °C, yours has 22 °C',
   );
-  expect(why('Anvil Impact', VANE)).toBe('passes, 3.9 K beyond the margin');
+  expect(why('Anvil Impact', VANE)).toBe('passes with 3.9 K to spare beyond the margin');
   expect(why('Kelp Flex', VANE)).toBe('its heat deflection temperature at this stress is not stated');
 });
 

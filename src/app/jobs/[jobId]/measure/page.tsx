@@ -6,8 +6,8 @@ import type { GaugeSpec } from '@/core/gauges';
 import { processCard, quoteOf } from '@/core/resins';
 import { countCrevices, isUnchecked, listOpenLosses } from '@/subjects/check';
 import { describeFinding } from '@/subjects/check/shared';
-import { jointsOfPrint, listJoints } from '@/subjects/fit';
-import { listRungs, rungsOfPrint, viewLadder } from '@/subjects/gauge';
+import { jointsOfPrint, listJoints, listTriedGaps } from '@/subjects/fit';
+import { rungsOfPrint, viewLadder } from '@/subjects/gauge';
 import { bench, benchHouse } from '@/subjects/house';
 import { canBuild, type JobView, partOfJob, type PrintView, viewPrint } from '@/subjects/job';
 import { sitDown } from '@/subjects/measure';
@@ -173,7 +173,7 @@ interface RungsProps {
 function Rungs({ view, gauge, print, simulated }: RungsProps) {
   const { db } = bench();
   const { joint, direction, stepsMm } = gauge;
-  const all = listRungs(db).filter(
+  const all = listTriedGaps(db).filter(
     (rung) => rung.profileId === view.job.profileId && rung.joint === joint && rung.direction === direction,
   );
   const { summary, note, curve } = viewLadder(all);

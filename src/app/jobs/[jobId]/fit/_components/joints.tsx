@@ -143,7 +143,7 @@ function JointCard({ jobId, view, profileId, onChange }: JointCardProps) {
               </>
             )}{' '}
             <span className="text-soft">
-              frees with <N>0.95</N>
+              comes free with <N>95 %</N>
             </span>
           </Line>
           <Line term={`offset of every wall after scaling to ${percent}`}>
