@@ -119,7 +119,7 @@ test.each(LOOKS)('with a dialog, with an error, %s at %d px', async (theme, widt
   await click(driver, 'Read it again');
   await visit(demo, '/jobs/5/correct', theme, width);
   await click(driver, 'Start attempt 4');
-  await waitForText(driver, 'say in a line why');
+  await waitForText(driver, 'give the reason in a line');
   await expectClean(`refused attempt ${theme} ${width}`);
   await visit(demo, '/jobs/8/fit', theme, width);
   await click(driver, 'Change the wish for Collar outside');

@@ -4,9 +4,12 @@ import { Caution } from '@/ui';
 
 /** Cautions that stand at the step where the harm can happen. */
 const CAUTIONS: Partial<Record<CardStep['step'], string>> = {
-  shake: 'Liquid resin sensitises skin for life: nitrile gloves, eyes covered, a lid that closes.',
-  wash: 'Solvent vapour burns and makes dizzy: open window, no flame, no heated bath. Used liquid and paper are cured and disposed of under local waste rules.',
-  cure: 'The lamp harms eyes and skin: lid closed. The part and its tray come out hot.',
+  shake:
+    'Liquid resin can make skin allergic for life. Wear nitrile gloves and eye protection, and close the lid before you shake. Do not eat or drink here.',
+  wash: 'Solvent vapour burns and makes you dizzy. Open a window; no flame, no heated bath. Take the gloves off before you touch a keyboard or a phone. Cure used paper and dispose of it and of the liquid under local waste rules. Protect your ears beside an ultrasonic bath.',
+  dry: 'Compressed air throws resin and solvent into the eyes: wear eye protection, blow into a cloth, and protect your ears.',
+  supports: 'Point cutters and scrapers away from your fingers. Cut supports fly: wear eye protection.',
+  cure: 'The lamp harms eyes and skin: keep its lid closed. The part and its tray come out hot.',
 };
 
 /** The handling of a resin in the order of the work. */

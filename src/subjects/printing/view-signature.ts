@@ -30,6 +30,8 @@ export interface SignatureView {
   readonly learned: LearnedSignature;
   readonly observed: readonly ObservedLine[];
   readonly staleness: Staleness;
+  /** Job of the newest print that it was learned from: where the same file can be printed again. */
+  readonly newestJobId?: number;
   /** Every estimate kept, newest first. */
   readonly kept: readonly {
     readonly at: Date;
@@ -51,6 +53,20 @@ function printMisses(db: Db, profileId: number, { report }: LearnedSignature): n
     misses.set(printId, [...(misses.get(printId) ?? []), z]);
   }
   return [...misses.values()].map((z) => z.reduce((sum, value) => sum + value, 0) / Math.sqrt(z.length));
+}
+
+/** Job of the newest print of a profile of which something was read. */
+function newestJob(db: Db, profileId: number, { report }: LearnedSignature): number | undefined {
+  const { attempts, prints } = tables;
+  const read = new Set(report.features.map(({ print }) => print));
+  return db
+    .select({ printId: prints.id, jobId: attempts.jobId })
+    .from(prints)
+    .innerJoin(attempts, eq(prints.attemptId, attempts.id))
+    .where(eq(attempts.profileId, profileId))
+    .orderBy(desc(prints.id))
+    .all()
+    .find(({ printId }) => read.has(printKey(printId)))?.jobId;
 }
 
 /** A profile's signature with what it was learned from; undefined when there is no such profile. */
@@ -77,5 +93,12 @@ export function viewSignature(db: Db, profileId: number): SignatureView | undefi
     edgeMm: report.parameters.find(({ name }) => name === 'edge')?.mean ?? 0,
     featureScatterMm: report.scatter.feature_mm,
   }));
-  return { row, learned, observed, staleness: judgeStaleness(printMisses(db, profileId, learned)), kept };
+  return {
+    row,
+    learned,
+    observed,
+    staleness: judgeStaleness(printMisses(db, profileId, learned)),
+    newestJobId: newestJob(db, profileId, learned),
+    kept,
+  };
 }

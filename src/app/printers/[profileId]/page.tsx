@@ -62,8 +62,13 @@ export default async function SignaturePage({ params }: Params) {
             </p>
             {printsOf(view) < 2 && learned.readingCount > 0 && (
               <p className="text-sm text-soft">
-                One print cannot tell a feature’s habit from chance. Print the same file again to learn which
-                it is.
+                One print cannot tell a feature’s habit from chance.{' '}
+                {view.newestJobId !== undefined && (
+                  <Link href={`/jobs/${view.newestJobId}/measure#again`} className="underline">
+                    Print the same file again
+                  </Link>
+                )}{' '}
+                to learn which it is.
               </p>
             )}
           </div>

@@ -148,6 +148,8 @@ describe('the demo bench', () => {
     );
     expect(view.staleness).toEqual({ kind: 'holds' });
     expect(view.kept.length).toBeGreaterThan(1);
+    // Printed again where it was printed last.
+    expect(viewJob(db, view.newestJobId!)?.job.name).toBe('Float-wheel bushing');
     expect(viewSignature(db, 99)).toBeUndefined();
   });
 });

@@ -49,7 +49,7 @@ export default async function MeasurePage({ params, searchParams }: MeasurePageP
     <div className="space-y-6">
       <PrintChoice jobId={jobId} prints={attempt.prints} shownId={print.id} />
       <OfPrint view={view} print={print} shown={viewPrint(db, view, attempt, print)} />
-      <details className="border-t border-hair pt-2">
+      <details id="again" className="border-t border-hair pt-2">
         <summary className="font-semibold">Print attempt {attempt.number} again</summary>
         <p className="mt-1 mb-2 max-w-prose text-sm text-soft">
           A second print of the same file tells the habit of a feature from chance, which one print cannot.

@@ -162,7 +162,7 @@ function YellowingFields() {
       <ProofRows columns={PROOF_COLUMNS.yellowing} />
       <p className="text-sm text-soft sm:col-span-4">
         Cure offcuts for different times and lay them on a white card in daylight. 0 looks like the card, 5 is
-        amber. The lamp harms eyes: lid closed.
+        amber. The lamp harms eyes: keep its lid closed.
       </p>
     </>
   );
