@@ -33,7 +33,7 @@ test('a caliper that types is taken at Enter, comma decimals too, with a note', 
 
 test('a word instead of a number is refused with how to mend it, and stays in the field', async () => {
   await press(browser.driver, '12x', Key.ENTER);
-  await waitForText(browser.driver, '“x” is no unit of a length');
+  await waitForText(browser.driver, '“x” is not a unit of a length');
   expect(await (await field()).getAttribute('value')).toBe('12x');
   await press(browser.driver, Key.BACK_SPACE, Key.BACK_SPACE, Key.BACK_SPACE);
 });
