@@ -71,7 +71,7 @@ test('without a connection a reading waits here and goes out by itself', async (
   await devtools.sendDevToolsCommand('Network.enable', {});
   await devtools.sendDevToolsCommand('Network.emulateNetworkConditions', { offline: true, ...conditions });
   await press(browser.driver, '9.43', Key.ENTER);
-  await waitForText(browser.driver, 'kept in this browser; they are sent as soon as it does');
+  await waitForText(browser.driver, 'wait in this browser until it does');
   await devtools.sendDevToolsCommand('Network.emulateNetworkConditions', { offline: false, ...conditions });
   await browser.driver.navigate().refresh();
   await rowSays('9.43');
