@@ -40,7 +40,9 @@ interface CheckView {
 
 /** Gap that a ladder of this profile found to stay open, between walls or below a roof, mm. */
 function ladderGap(db: Db, profileId: number, direction: GapDirection): number | undefined {
-  const rungs = listTriedGaps(db).filter((rung) => rung.profileId === profileId && rung.direction === direction);
+  const rungs = listTriedGaps(db).filter(
+    (rung) => rung.profileId === profileId && rung.direction === direction,
+  );
   return rungs.length === 0 ? undefined : viewLadder(rungs).summary.recommendedMm;
 }
 
