@@ -6,7 +6,7 @@ import { type DragEvent, useRef, useState } from 'react';
 import { type Bounds, guessUnits, LARGEST_FILE_BYTES, MESH_UNITS, type MeshUnit, MM_IN } from '@/core/mesh';
 import { formatMm } from '@/subjects/language/shared';
 import { describeMeshIssue, UNIT_WORDS } from '@/subjects/records/shared';
-import { Button, Problem } from '@/ui';
+import { Button, Note, Problem } from '@/ui';
 import { Stopped, MeshWorker } from '@/workers';
 
 /** Tells how far a file has come; stopping leaves what was there before. */
@@ -58,25 +58,29 @@ async function checkFirst(
   }
 }
 
+/** What the bench answered: why it refused the file, or what the new part opened again. */
+interface Sent {
+  readonly refusal?: string;
+  readonly said?: string;
+}
+
 /** Sends the file with progress; gives what the bench answered. */
 function send(
   jobId: number,
   { part, name }: { readonly part: Blob; readonly name: string },
   onArrival: (arrival: Arrival) => void,
-): Promise<string | undefined> {
+): Promise<Sent> {
   return new Promise((resolve, reject) => {
     const request = new XMLHttpRequest();
     const stop = () => request.abort();
     request.open('POST', `/api/jobs/${jobId}/part?name=${encodeURIComponent(name)}`);
     request.upload.onprogress = ({ loaded }) =>
       onArrival({ what: 'Keeping', share: loaded / part.size, stop });
-    request.onload = () =>
-      resolve(
-        request.status === 200
-          ? undefined
-          : (JSON.parse(request.responseText) as { message: string }).message,
-      );
-    request.onerror = () => resolve('The connection was lost. Drop the file again.');
+    request.onload = () => {
+      const { message, said } = JSON.parse(request.responseText) as { message?: string; said?: string };
+      resolve(request.status === 200 ? { said } : { refusal: message });
+    };
+    request.onerror = () => resolve({ refusal: 'The connection was lost. Drop the file again.' });
     request.onabort = () => reject(new Stopped());
     request.send(part);
   });
@@ -87,6 +91,7 @@ export function PartDrop({ jobId, hasPart }: { jobId: number; hasPart: boolean }
   const input = useRef<HTMLInputElement>(null);
   const [arrival, setArrival] = useState<Arrival | undefined>();
   const [problem, setProblem] = useState<string | undefined>();
+  const [said, setSaid] = useState<string | undefined>();
   const [question, setQuestion] = useState<UnitQuestion | undefined>();
   const askUnit = (name: string) => (bounds: Bounds) => {
     setArrival(undefined);
@@ -97,14 +102,16 @@ export function PartDrop({ jobId, hasPart }: { jobId: number; hasPart: boolean }
   const take = async (file: File | undefined) => {
     if (file === undefined) return;
     setProblem(undefined);
+    setSaid(undefined);
     try {
       const checked = await checkFirst(file, setArrival, askUnit(file.name));
-      const refusal =
+      const sent: Sent =
         'refusal' in checked
-          ? checked.refusal
+          ? checked
           : await send(jobId, { part: checked.part, name: file.name }, setArrival);
-      setProblem(refusal);
-      if (refusal === undefined) router.refresh();
+      setProblem(sent.refusal);
+      setSaid(sent.said);
+      if (sent.refusal === undefined) router.refresh();
     } catch (error) {
       setProblem(
         error instanceof Stopped ? 'Stopped; nothing was changed.' : 'The file could not be read. Try again.',
@@ -148,6 +155,7 @@ export function PartDrop({ jobId, hasPart }: { jobId: number; hasPart: boolean }
           <Button onClick={arrival.stop}>Stop</Button>
         </div>
       )}
+      {said !== undefined && said !== '' && <Note>{said}</Note>}
       {problem !== undefined && (
         <div className="mt-2">
           <Problem>{problem}</Problem>

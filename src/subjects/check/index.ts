@@ -1,5 +1,6 @@
 import 'server-only';
 
+export { bringPart } from './bring-part';
 export { judgeFinding } from './judge-finding';
 export { keepCheck, type LayersFound } from './keep-check';
 export { setStance } from './set-stance';

@@ -3,8 +3,10 @@ import { turnedKind, turnPoint } from '@/core/findings';
 import type { Base } from '@/core/metrology';
 import { fail, ok, type Result } from '@/core/result';
 import { type Db, evidenceChanged, kindColumns, kindOf, queries, tables } from '@/store';
-import { keepPartFile, partOfJob, viewJob } from '@/subjects/job';
+import { keepPartFile, partOfJob, reopenedSince, standingOf, viewJob } from '@/subjects/job';
+import type { Reopened } from '@/subjects/job/shared';
 import { noteLedger } from '@/subjects/records';
+import { tellingOfCheck } from './reopened-check';
 import { keepSignatures, type Later } from '@/subjects/printing';
 import type { TurnIssue } from './words-issues';
 import type { CheckEntry, TurnedFeature } from './words-ledger';
@@ -27,6 +29,7 @@ export interface TurnEffect {
   readonly turned: readonly TurnedFeature[];
   /** They lie or lean so that no law is known for them, and keep the direction they had. */
   readonly unknown: readonly string[];
+  readonly opened: readonly Reopened[];
 }
 
 /** A face this near to z = 0 lies on the plate, mm. */
@@ -58,28 +61,33 @@ export function turnPart(
   const standsOnPlate = view.job.stance?.kind === 'plate';
   const turned: TurnedFeature[] = [];
   const unknown: string[] = [];
-  const changed = db.transaction((tx) => {
-    keepPartFile(tx, jobId, meshHash, name);
-    for (const feature of view.features) {
-      const anchor = feature.anchor && liftedPoint(turnPoint(rotation, feature.anchor), liftMm);
-      const base = baseOf({ anchor, targetMm: feature.targetMm }, standsOnPlate);
-      const before = kindOf(feature);
-      const kind = turnedKind(before, rotation, base);
-      if (kind === undefined) unknown.push(feature.name);
-      else if (kind.axis !== before.axis || kind.base !== before.base)
-        turned.push({ name: feature.name, axis: kind.axis });
-      tx.update(tables.features)
-        .set({ ...kindColumns(kind ?? before), anchor })
-        .where(eq(tables.features.id, feature.id))
-        .run();
-    }
+  const turnFeature = (tx: Db, feature: queries.Feature) => {
+    const anchor = feature.anchor && liftedPoint(turnPoint(rotation, feature.anchor), liftMm);
+    const base = baseOf({ anchor, targetMm: feature.targetMm }, standsOnPlate);
+    const before = kindOf(feature);
+    const kind = turnedKind(before, rotation, base);
+    if (kind === undefined) unknown.push(feature.name);
+    else if (kind.axis !== before.axis || kind.base !== before.base)
+      turned.push({ name: feature.name, axis: kind.axis });
+    tx.update(tables.features)
+      .set({ ...kindColumns(kind ?? before), anchor })
+      .where(eq(tables.features.id, feature.id))
+      .run();
+  };
+  const { opened, changed } = db.transaction((tx) => {
+    const opened = tellingOfCheck(tx, jobId, () => {
+      const standing = standingOf(tx, jobId);
+      keepPartFile(tx, jobId, meshHash, name);
+      for (const feature of view.features) turnFeature(tx, feature);
+      return reopenedSince(tx, jobId, standing);
+    });
     const seenDirections = view.job.seenDirections.map((direction) => turnPoint(rotation, direction));
     tx.update(tables.jobs).set({ seenDirections }).where(eq(tables.jobs.id, jobId)).run();
     noteLedger<CheckEntry>(tx, jobId, 'check', { code: 'partTurned', turned, unknown });
-    return evidenceChanged(tx, { jobId });
+    return { opened, changed: evidenceChanged(tx, { jobId }) };
   });
   later(() => keepSignatures(db, changed));
-  return ok({ turned, unknown });
+  return ok({ turned, unknown, opened });
 }
 
 function liftedPoint([x, y, z]: readonly [number, number, number], liftMm: number): [number, number, number] {

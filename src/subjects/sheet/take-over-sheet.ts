@@ -3,7 +3,8 @@ import { fail, ok, type Result } from '@/core/result';
 import type { SheetFeature } from '@/core/sheets';
 import { anchorsOf } from '@/core/solids';
 import { type Db, kindColumns, queries, rememberPrinted, tables, evidenceChanged } from '@/store';
-import { keepMateBody, markOvertaken } from '@/subjects/job';
+import { keepMateBody, markOvertaken, reopenedSince, standingOf } from '@/subjects/job';
+import type { Reopened } from '@/subjects/job/shared';
 import { bumpRevision, noteLedger } from '@/subjects/records';
 import { type SheetView, viewSheet } from './view-sheet';
 import type { SheetEntry } from './words-ledger';
@@ -69,12 +70,18 @@ function placeOnSolid(db: Db, view: SheetView, ids: ReadonlyMap<string, number>,
   }
 }
 
+/** What came of it: how many sizes the job has from its sheet, and what that opened again. */
+interface TakenOver {
+  readonly sizes: number;
+  readonly opened: readonly Reopened[];
+}
+
 /**
  * Takes the sheet's sizes over into the job: mates as read, features with targets by their wishes, and the part where
  * the sheet defines it. Again later, it changes what has moved and leaves names,
  * attempts and readings alone.
  */
-export function takeOverSheet(db: Db, jobId: number): Result<number, TakeOverIssue> {
+export function takeOverSheet(db: Db, jobId: number): Result<TakenOver, TakeOverIssue> {
   const view = viewSheet(db, jobId);
   if (view === undefined) return fail({ code: 'noSheet' });
   const { sheet } = view;
@@ -85,6 +92,7 @@ export function takeOverSheet(db: Db, jobId: number): Result<number, TakeOverIss
     : sheet.features.find(({ name }) => others.some((other) => other.name === name));
   if (clash !== undefined) return fail({ code: 'nameTaken', name: clash.name });
   return db.transaction((tx) => {
+    const standing = standingOf(tx, jobId);
     const attempt = queries.listAttempts(tx, jobId).at(-1);
     const ids = new Map<string, number>();
     sheet.features.forEach((feature, i) =>
@@ -113,6 +121,6 @@ export function takeOverSheet(db: Db, jobId: number): Result<number, TakeOverIss
       again: view.takenOver,
       sizes: sheet.features.map(({ name, targetMm }) => ({ name, targetMm })),
     });
-    return ok(ids.size);
+    return ok({ sizes: ids.size, opened: reopenedSince(tx, jobId, standing) });
   });
 }

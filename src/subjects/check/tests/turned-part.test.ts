@@ -56,6 +56,7 @@ test('what was read before the part was turned still counts in the direction it 
   const effect = expectOk(turnPart(db, jobId, { ...ONTO_SIDE, meshHash: first }));
   expect(effect.turned).toEqual([{ name: 'Width', axis: 'Z' }]);
   expect(effect.unknown).toEqual(['Bore']);
+  expect(effect.opened).toEqual([{ code: 'drawn', attempt: 1 }]);
   expect(featureOf(bench, width).kind).toMatchObject({ axis: 'X' });
   expect(queries.listFeatures(db, jobId).find(({ id }) => id === width)).toMatchObject({
     axis: 'Z',

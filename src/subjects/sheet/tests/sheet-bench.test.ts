@@ -91,7 +91,7 @@ describe('a measuring sheet', () => {
   test('taken over, it makes mates, features with wishes, and the part at its drawn sizes', async () => {
     const { db, jobId, read } = sheetJob();
     readWhole(read);
-    expect(expectOk(takeOverSheet(db, jobId))).toBe(3);
+    expect(expectOk(takeOverSheet(db, jobId))).toEqual({ sizes: 3, opened: [] });
     const view = viewJob(db, jobId)!;
     expect(view.features.map(({ name, wish }) => [name, wish])).toEqual([
       ['Outside', 'push'],
@@ -120,7 +120,10 @@ describe('a measuring sheet', () => {
     expectOk(read('bore', 15.85, { turn: 1 }));
     expect(viewSheet(db, jobId)!.measures[0].body).toMatchObject({ decidedBy: 'limit', sizeMm: 15.85 });
     expect(viewSheet(db, jobId)!.stale).toEqual(['Outside']);
-    expectOk(takeOverSheet(db, jobId));
+    expect(expectOk(takeOverSheet(db, jobId)).opened).toEqual([
+      { code: 'fits', names: ['Outside'] },
+      { code: 'drawn', attempt: 1 },
+    ]);
     const second = viewJob(db, jobId)!;
     expect(second.features[0].id).toBe(first.features[0].id);
     expect(second.features[0].targetMm).toBeLessThan(first.features[0].targetMm - 0.05);

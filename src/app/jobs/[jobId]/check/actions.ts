@@ -14,7 +14,7 @@ import {
 } from '@/subjects/check/shared';
 import { bench } from '@/subjects/house';
 import { addFeature, basePartOfJob, partOfJob, viewJob } from '@/subjects/job';
-import { describeJobIssue } from '@/subjects/job/shared';
+import { describeJobIssue, describeReopened } from '@/subjects/job/shared';
 import type { FormAnswer } from '@/subjects/language/shared';
 
 export async function saveStance(jobId: number, _before: FormAnswer, data: FormData): Promise<FormAnswer> {
@@ -24,6 +24,7 @@ export async function saveStance(jobId: number, _before: FormAnswer, data: FormD
     ids: [jobId],
     verb: (stance) => ok(setStance(bench().db, jobId, stance)),
     refusal: String,
+    said: (opened) => `Kept. ${describeReopened(opened)}`.trim(),
     changed: () => changedJob(jobId),
   });
 }

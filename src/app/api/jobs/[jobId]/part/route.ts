@@ -1,8 +1,9 @@
 import { after } from 'next/server';
-import { turnPart, type Turn } from '@/subjects/check';
+import { bringPart, turnPart, type Turn } from '@/subjects/check';
 import { describeTurn, describeTurnIssue, turnInput } from '@/subjects/check/shared';
 import { bench } from '@/subjects/house';
-import { buildJobFile, isJob, keepPartFile, PART_FORMATS, type PartFormat, viewJob } from '@/subjects/job';
+import { buildJobFile, isJob, PART_FORMATS, type PartFormat, viewJob } from '@/subjects/job';
+import { describeReopened } from '@/subjects/job/shared';
 import { keepMesh } from '@/subjects/records';
 import { describeKeepIssue } from '@/subjects/records/shared';
 import { answering, bodyOf, download, idIn, refusal } from '../../../answers';
@@ -55,10 +56,14 @@ export const POST = answering(async (request: Request, { params }: Params) => {
   if (turn !== undefined) {
     const turned = turnPart(db, jobId, { meshHash: kept.value, name, ...turn }, after);
     if (!turned.ok) return refusal(describeTurnIssue(turned.issue), 409);
-    return Response.json({ hash: kept.value, said: describeTurn(turned.value) });
+    const { opened, ...effect } = turned.value;
+    return Response.json({
+      hash: kept.value,
+      said: `${describeTurn(effect)} ${describeReopened(opened)}`.trim(),
+    });
   }
-  if (!searchParams.has('attempt')) keepPartFile(db, jobId, kept.value, name);
-  return Response.json({ hash: kept.value });
+  const opened = searchParams.has('attempt') ? [] : bringPart(db, jobId, kept.value, name);
+  return Response.json({ hash: kept.value, said: describeReopened(opened) });
 });
 
 function readTurn(text: string | null): Turn | undefined | 'unreadable' {

@@ -23,6 +23,7 @@ export function MendPanel({
   const router = useRouter();
   const [mended, setMended] = useState<MendedPart | undefined>();
   const [problem, setProblem] = useState<string | undefined>();
+  const [said, setSaid] = useState('');
   const faults = describeMeshFaults(check);
   const mend = () =>
     void worker.mend().then(
@@ -34,8 +35,9 @@ export function MendPanel({
       () => setProblem('The mend was stopped. Load the page again to try.'),
     );
   const take = async ({ stl }: MendedPart) => {
-    const { refusal } = await sendPart(jobId, stl, 'mended.stl');
+    const { refusal, said = '' } = await sendPart(jobId, stl, 'mended.stl');
     setProblem(refusal);
+    setSaid(said);
     if (refusal === undefined) router.refresh();
   };
   return (
@@ -54,6 +56,7 @@ export function MendPanel({
       <Button onClick={mend} className="mt-2" disabled={faults.length === 0}>
         Mend a copy
       </Button>
+      {said !== '' && <Note>{said}</Note>}
       {problem !== undefined && <Problem>{problem}</Problem>}
       {mended !== undefined && <Mended mended={mended} onTake={() => void take(mended)} />}
     </div>

@@ -6,6 +6,7 @@ import { areIds } from '@/app/_actions/from-page';
 import { ok } from '@/core/result';
 import { SHEET_KINDS } from '@/core/sheets';
 import { bench } from '@/subjects/house';
+import { describeReopened } from '@/subjects/job/shared';
 import { done, type FormAnswer, GONE_WORDS, refused } from '@/subjects/language/shared';
 import { chooseSheet, takeBackBody, takeOverSheet } from '@/subjects/sheet';
 import { describeTakeOverIssue, interfacesIn, sheetFormOf, sheetKindForm } from '@/subjects/sheet/shared';
@@ -57,5 +58,6 @@ export async function takeOver(jobId: number): Promise<FormAnswer> {
   const taken = takeOverSheet(bench().db, jobId);
   if (!taken.ok) return refused(describeTakeOverIssue(taken.issue));
   changedJob(jobId);
-  return done(`${taken.value} sizes taken over into the job.`);
+  const { sizes, opened } = taken.value;
+  return done(`${sizes} sizes taken over into the job. ${describeReopened(opened)}`.trim());
 }
