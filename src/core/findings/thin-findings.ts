@@ -1,70 +1,89 @@
-import type { LayerReading } from '@/core/layers';
+import type { LayerReading, ThinSpot } from '@/core/layers';
 import type { Draft } from './findings';
 import type { CheckLimits, Stance } from './limits';
 
-/** Walls and gaps in the plane of a layer. */
-export function thinFindings({ thinWalls, thinGaps }: LayerReading, limits: CheckLimits): Draft[] {
-  const { wallMm, gapMm, jointGapMm, pixelMm } = limits;
-  return [
-    ...thinWalls
-      .filter(({ sizeMm }) => sizeMm < wallMm.value)
-      .map(({ sizeMm, layer, atMm }): Draft => ({
-        code: 'thinWall',
-        risk: sizeMm < 2 * pixelMm.value ? 'printLost' : 'sizeOff',
-        chance: sizeMm < pixelMm.value ? 'sure' : 'likely',
+/** A hair's rounding below a limit is no finding, mm. */
+const HAIR_MM = 1e-3;
+
+interface SolidLimit {
+  readonly code: Draft['code'];
+  readonly limitMm: number;
+  /** Thinner than this the print is lost, else a size is off. */
+  readonly lostMm: number;
+  /** Thinner than this it is sure to fail. */
+  readonly sureMm: number;
+}
+
+function tooThin(spots: readonly ThinSpot[], { code, limitMm, lostMm, sureMm }: SolidLimit): Draft[] {
+  return spots
+    .filter(({ sizeMm }) => sizeMm < limitMm - HAIR_MM)
+    .map(({ sizeMm, layer, atMm }) => ({
+      code,
+      risk: sizeMm < lostMm ? 'printLost' : 'sizeOff',
+      chance: sizeMm < sureMm ? 'sure' : 'likely',
+      measured: sizeMm,
+      limit: limitMm,
+      layer,
+      atMm,
+    }));
+}
+
+interface AirLimit {
+  /** Within one body, and between two, which need as much as a joint does. */
+  readonly within: Draft['code'];
+  readonly between: Draft['code'];
+  readonly limitMm: number;
+  readonly jointMm: number | undefined;
+}
+
+function tooNarrow(spots: readonly ThinSpot[], { within, between, limitMm, jointMm = 0 }: AirLimit): Draft[] {
+  return spots.flatMap(({ sizeMm, layer, atMm, betweenBodies }): Draft[] => {
+    const limit = betweenBodies ? Math.max(limitMm, jointMm) : limitMm;
+    if (sizeMm >= limit - HAIR_MM) return [];
+    return [
+      {
+        code: betweenBodies ? between : within,
+        risk: betweenBodies ? 'printLost' : 'sizeOff',
+        chance: sizeMm < limit / 2 ? 'sure' : 'likely',
         measured: sizeMm,
-        limit: wallMm.value,
+        limit,
         layer,
         atMm,
-      })),
-    ...thinGaps.flatMap(({ sizeMm, layer, atMm, betweenBodies }): Draft[] => {
-      const limit = betweenBodies ? Math.max(gapMm.value, jointGapMm ?? 0) : gapMm.value;
-      // A gap drawn as wide as the joint asks for is no finding, a hair's rounding below it included.
-      if (sizeMm >= limit - 1e-3) return [];
-      return [
-        {
-          code: betweenBodies ? 'bodiesFuse' : 'gapCloses',
-          risk: betweenBodies ? 'printLost' : 'sizeOff',
-          chance: sizeMm < limit / 2 ? 'sure' : 'likely',
-          measured: sizeMm,
-          limit,
-          layer,
-          atMm,
-        },
-      ];
+      },
+    ];
+  });
+}
+
+/** Walls and gaps in the plane of a layer, which the pixel resolves. */
+export function thinFindings({ thinWalls, thinGaps }: LayerReading, limits: CheckLimits): Draft[] {
+  const { wallMm, gapMm, jointGapMm, pixelMm } = limits;
+  const pixel = pixelMm.value;
+  return [
+    ...tooThin(thinWalls, { code: 'thinWall', limitMm: wallMm.value, lostMm: 2 * pixel, sureMm: pixel }),
+    ...tooNarrow(thinGaps, {
+      within: 'gapCloses',
+      between: 'bodiesFuse',
+      limitMm: gapMm.value,
+      jointMm: jointGapMm,
     }),
   ];
 }
 
-/** What runs along Z: floors of few layers, roofs over narrow gaps, copies stacked too near. */
+/** What runs along Z, in layers: floors of few of them, roofs over narrow gaps, copies stacked too near. */
 export function heightFindings({ thinFloors, thinRoofs }: LayerReading, limits: CheckLimits): Draft[] {
-  const { floorMm, roofMm, jointRoofMm = 0, layerMm } = limits;
+  const { floorMm, roofMm, jointRoofMm, layerMm } = limits;
   return [
-    ...thinFloors
-      .filter(({ sizeMm }) => sizeMm < floorMm.value - 1e-3)
-      .map(({ sizeMm, layer, atMm }): Draft => ({
-        code: 'thinFloor',
-        risk: sizeMm < 2 * layerMm ? 'printLost' : 'sizeOff',
-        chance: sizeMm < layerMm ? 'sure' : 'likely',
-        measured: sizeMm,
-        limit: floorMm.value,
-        layer,
-        atMm,
-      })),
-    ...thinRoofs.flatMap(({ sizeMm, layer, atMm, betweenBodies }): Draft[] => {
-      const limit = betweenBodies ? Math.max(roofMm.value, jointRoofMm) : roofMm.value;
-      if (sizeMm >= limit - 1e-3) return [];
-      return [
-        {
-          code: betweenBodies ? 'stackFuses' : 'roofCloses',
-          risk: betweenBodies ? 'printLost' : 'sizeOff',
-          chance: sizeMm < limit / 2 ? 'sure' : 'likely',
-          measured: sizeMm,
-          limit,
-          layer,
-          atMm,
-        },
-      ];
+    ...tooThin(thinFloors, {
+      code: 'thinFloor',
+      limitMm: floorMm.value,
+      lostMm: 2 * layerMm,
+      sureMm: layerMm,
+    }),
+    ...tooNarrow(thinRoofs, {
+      within: 'roofCloses',
+      between: 'stackFuses',
+      limitMm: roofMm.value,
+      jointMm: jointRoofMm,
     }),
   ];
 }

@@ -135,7 +135,8 @@ export class ZColumns {
   /** Where an edge crosses a line across Y; taken from its lower corner, so that both its facets get the same to the last bit. */
   private crossEdge(one: number, other: number, y: number): number {
     const { positions } = this.mesh;
-    const [from, to] = one < other ? [one, other] : [other, one];
+    const from = one < other ? one : other;
+    const to = one < other ? other : one;
     const fromY = positions[from + 1];
     const toY = positions[to + 1];
     if (fromY > y === toY > y) return NaN;

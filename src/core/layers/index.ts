@@ -7,3 +7,4 @@ export {
   roughReading,
 } from './read-layers';
 export { peaksOf, sweepLayers } from './sweep';
+export type { ThinSpot } from './thinnest';

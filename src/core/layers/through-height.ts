@@ -135,8 +135,10 @@ class ColumnReader {
   private leave(column: Column, i: number): void {
     const { z, facet, length } = column;
     const { open } = this;
+    // Nearly always the last one entered, or one that crosses itself.
     const at = open.lastIndexOf(this.bodyOf(facet[i]));
-    open.splice(at < 0 ? open.length - 1 : at, 1);
+    if (at < 0 || at === open.length - 1) open.pop();
+    else open.splice(at, 1);
     if (open.length > 0) return;
     this.left = i;
     if (i + 1 < length && z[i + 1] - z[i] <= TOUCHING_MM) return;
