@@ -24,7 +24,7 @@ export const instrumentForm = z
       high: 5,
       hint: 'They span a bore and read it too small. Leave it blank if unknown; then the program cannot tell hole error from jaw error.',
     }),
-    body: choiceField('Its beam is of', ['steel', 'other'], {
+    body: choiceField('Its beam is made of', ['steel', 'other'], {
       hint: 'Steel grows with warmth, 11.5 µm per metre and kelvin. Carbon fibre is taken as not growing.',
     }),
     simulated: tickField('A simulated caliper, for parts of a simulated printer'),

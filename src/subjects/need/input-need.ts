@@ -83,7 +83,7 @@ export const needForm = z
 
 /** How a print did in the agreed test. */
 export const answerForm = z.object({
-  answer: choiceField('It', ANSWERS),
+  answer: choiceField('The part', ANSWERS),
   note: textField('In a line: what was seen', { optional: true, limit: 300 }),
 });
 

@@ -92,6 +92,12 @@ describe('the demo bench', () => {
     };
     expect(deviation('Bore 5.2')).toBeLessThan(-0.06);
     expect(deviation('Bore 22.0')).toBeGreaterThan(0.06);
+    const wordOn = (name: string) => features.find((each) => each.name === name)!.word;
+    expect([wordOn('Bore 5.2'), wordOn('Bore 13.0'), wordOn('Bore 22.0')]).toEqual([
+      'needsForce',
+      'right',
+      'slides',
+    ]);
   });
 
   test('the loop closes: attempt 1 is out, the next is drawn, printed, measured, and in', () => {
