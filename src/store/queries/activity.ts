@@ -3,13 +3,24 @@ import type { Db } from '../client';
 
 interface Activity {
   readonly jobId: number;
-  /** Another one as soon as anything changed that its glance is made of. */
+  /** Another one as soon as anything of the job changed that its glance is made of. */
   readonly key: string;
   /** When something was last done in it. */
   readonly lastAt: Date;
 }
 
-/** When something was last done in each open job, and a key of all that was done there and on what it depends. */
+/** Another text as soon as anything changed that the glances of all jobs are made of: shelf, printers, ways of the house. */
+export function keyOfBench(db: Db): string {
+  const { key } = db.get<{ key: string }>(sql`
+    select json_array(
+      (select json_group_array(json_array(id, name, sheet, recipe)) from resins),
+      (select json_group_array(json_array(resin_id, test, removed_at)) from proofs),
+      (select json_group_array(json_array(id, name, pixel_mm, light_nm)) from printers),
+      (select value from settings where name = 'house')) as key`);
+  return key;
+}
+
+/** When something was last done in each open job, and a key of all that was done there. */
 export function listActivity(db: Db): Activity[] {
   const rows = db.all<{ jobId: number; lastAt: number; key: string }>(sql`
     with
@@ -42,12 +53,9 @@ export function listActivity(db: Db): Activity[] {
         ifnull(made.at, 0), ifnull(drawn.at, 0), ifnull(noted.at, 0)) as lastAt,
       json_array(jobs.revision, jobs.profile_id, jobs.overtaken_attempt_id, jobs.resin_chosen_id, jobs.stance,
         jobs.mesh_hash, jobs.name, read.id, read.standing, tried.id, felt.id, rung.id, made.id, drawn.id, noted.id,
-        judged.id, looked.id, answered.id, profiles.evidence_key, resins.sheet, printers.name,
-        (select value from settings where name = 'house')) as key
+        judged.id, looked.id, answered.id, profiles.evidence_key) as key
     from jobs
       left join profiles on profiles.id = jobs.profile_id
-      left join resins on resins.id = profiles.resin_id
-      left join printers on printers.id = profiles.printer_id
       left join read on read.job_id = jobs.id
       left join tried on tried.job_id = jobs.id
       left join felt on felt.job_id = jobs.id

@@ -3,7 +3,7 @@ import type { JointOutcome } from '@/core/fits';
 import type { PartState } from '@/core/metrology';
 import { fail, ok, type Result } from '@/core/result';
 import { type Db, queries, tables } from '@/store';
-import { bumpRevision, noteLedger } from '@/subjects/records';
+import { noteLedger } from '@/subjects/records';
 import type { FitEntry } from './words-ledger';
 
 interface NewJointOutcome {
@@ -44,7 +44,6 @@ export function recordJoint(
       outcome,
       print: print.name,
     });
-    bumpRevision(tx, jobId);
     return ok(undefined);
   });
 }

@@ -106,31 +106,34 @@ function compare(a: JobGlance, b: JobGlance): number {
   return a.done ? b.since.getTime() - a.since.getTime() : a.since.getTime() - b.since.getTime();
 }
 
-const kept = globalThis as typeof globalThis & {
-  mellowGlances?: WeakMap<object, Map<number, { key: string; glance: JobGlance }>>;
-};
+/** Glances of a bench by job, with the keys of what they are made of. */
+interface KeptGlances {
+  readonly benchKey: string;
+  readonly byJob: ReadonlyMap<number, { readonly key: string; readonly glance: JobGlance }>;
+}
 
-/** Glances by bench and job, until something changes in the job. */
-const glances = (kept.mellowGlances ??= new WeakMap());
+const kept = globalThis as typeof globalThis & { mellowGlances?: WeakMap<object, KeptGlances> };
+
+/** Kept until something changes in the job or in what all jobs depend on. */
+const keptGlances = (kept.mellowGlances ??= new WeakMap());
 
 /** Every open job with its next step, what waits longest first. */
 export function glanceAtJobs(db: Db): JobGlance[] {
-  const known = glances.get(db) ?? new Map<number, { key: string; glance: JobGlance }>();
-  const fresh: typeof known = new Map();
-  const all = queries.listActivity(db).flatMap(({ jobId, key, lastAt }) => {
-    const before = known.get(jobId);
-    if (before?.key === key) {
-      fresh.set(jobId, before);
-      return [before.glance];
+  const benchKey = queries.keyOfBench(db);
+  const before = keptGlances.get(db);
+  const known = before?.benchKey === benchKey ? before.byJob : undefined;
+  const byJob = new Map<number, { key: string; glance: JobGlance }>();
+  for (const { jobId, key, lastAt } of queries.listActivity(db)) {
+    const same = known?.get(jobId);
+    if (same?.key === key) {
+      byJob.set(jobId, same);
+      continue;
     }
     const view = viewJobUnlearned(db, jobId);
-    if (view === undefined) return [];
-    const glance = glanceAt(db, view, lastAt);
-    fresh.set(jobId, { key, glance });
-    return [glance];
-  });
-  glances.set(db, fresh);
-  return all.sort(compare);
+    if (view !== undefined) byJob.set(jobId, { key, glance: glanceAt(db, view, lastAt) });
+  }
+  keptGlances.set(db, { benchKey, byJob });
+  return [...byJob.values()].map(({ glance }) => glance).sort(compare);
 }
 
 /** Jobs that were put away. */
