@@ -52,10 +52,32 @@ export function overhangArea(here: SpanRows, below: SpanRows, stepMm: number): n
   return length * here.grid.pitchMm;
 }
 
+/** Does the only stretch of a row below, grown by `reachMm`, hold all of a span? */
+function holdsAlone(
+  below: SpanRows,
+  row: number,
+  { left, right }: { readonly left: number; readonly right: number },
+  reachMm: number,
+): boolean {
+  const first = below.firstOf[row];
+  return (
+    below.firstOf[row + 1] - first === 1 &&
+    below.left[first] - reachMm <= left &&
+    below.right[first] + reachMm >= right
+  );
+}
+
 /** The part of one stretch that nothing of the layer below is near to, in its own row and those within the step. */
 function hangingLength(here: SpanRows, span: number, below: SpanRows, row: number, stepMm: number): number {
   const { count, pitchMm } = here.grid;
   const rowsWithin = Math.floor(stepMm / pitchMm + 1e-9);
+  // At the rim of a part that widens, a neighbouring row holds all of it: told without a list.
+  if (rowsWithin > 0) {
+    const stretch = { left: here.left[span], right: here.right[span] };
+    const reach = Math.sqrt(Math.max(0, stepMm * stepMm - pitchMm * pitchMm));
+    if (row > 0 && holdsAlone(below, row - 1, stretch, reach)) return 0;
+    if (row + 1 < count && holdsAlone(below, row + 1, stretch, reach)) return 0;
+  }
   let rest = withoutRow([here.left[span], here.right[span]], below, row, stepMm);
   for (let off = 1; off <= rowsWithin && rest.length > 0; off++) {
     const reach = Math.sqrt(Math.max(0, stepMm * stepMm - (off * pitchMm) ** 2));

@@ -77,13 +77,23 @@ function areaOfRows({ left, right, count, grid }: SpanRows): number {
 /** Sixth parts of the signed volume: negative where the whole part is inside out. */
 function isInsideOut({ positions, facets }: Mesh): boolean {
   let volume = 0;
-  const [ox, oy, oz] = [positions[0], positions[1], positions[2]];
+  const ox = positions[0];
+  const oy = positions[1];
+  const oz = positions[2];
   for (let i = 0; i < facets.length; i += 3) {
-    const [a, b, c] = [3 * facets[i], 3 * facets[i + 1], 3 * facets[i + 2]];
-    const [ax, ay, az] = [positions[a] - ox, positions[a + 1] - oy, positions[a + 2] - oz];
-    const [bx, by, bz] = [positions[b] - ox, positions[b + 1] - oy, positions[b + 2] - oz];
-    const [cx, cy, cz] = [positions[c] - ox, positions[c + 1] - oy, positions[c + 2] - oz];
-    volume += ax * (by * cz - bz * cy) + ay * (bz * cx - bx * cz) + az * (bx * cy - by * cx);
+    const a = 3 * facets[i];
+    const b = 3 * facets[i + 1];
+    const c = 3 * facets[i + 2];
+    const bx = positions[b] - ox;
+    const by = positions[b + 1] - oy;
+    const bz = positions[b + 2] - oz;
+    const cx = positions[c] - ox;
+    const cy = positions[c + 1] - oy;
+    const cz = positions[c + 2] - oz;
+    volume +=
+      (positions[a] - ox) * (by * cz - bz * cy) +
+      (positions[a + 1] - oy) * (bz * cx - bx * cz) +
+      (positions[a + 2] - oz) * (bx * cy - by * cx);
   }
   return volume < 0;
 }

@@ -107,7 +107,7 @@ export class LayerRegions {
         // Most rows have one span, as their neighbours have.
         const end = right[here - 1] < right[here] ? right[here - 1] : right[here];
         const begin = left[here - 1] > left[here] ? left[here - 1] : left[here];
-        if (end - begin > LEAST_OVERLAP_MM) this.joinedSolid.join(here - 1, here);
+        if (end - begin > LEAST_OVERLAP_MM) this.joinedSolid.attach(here, here - 1);
         continue;
       }
       eachSolidOverlap(rows, row - 1, rows, row, joinSolid);
@@ -125,24 +125,32 @@ export class LayerRegions {
     for (let i = firstOf[row] + 1; i < firstOf[row + 1]; i++) this.joinedAir.join(0, i + 1);
   }
 
-  private measureSolids(rows: SpanRows): void {
+  private measureSolids({ grid, firstOf, left, right, rowFrom, rowTo }: SpanRows): void {
     this.solids = [];
-    for (let row = rows.rowFrom; row < rows.rowTo; row++) {
-      const middle = middleOfRow(rows.grid, row);
-      for (let i = rows.firstOf[row]; i < rows.firstOf[row + 1]; i++) {
+    let region: Region = { areaMm2: 0, momentX: 0, momentY: 0 };
+    let current = -1;
+    // Spans that follow one another are mostly of one region: summed here, entered when another one comes.
+    let [area, momentX, momentY] = [0, 0, 0];
+    for (let row = rowFrom; row < rowTo; row++) {
+      const middle = middleOfRow(grid, row);
+      for (let i = firstOf[row]; i < firstOf[row + 1]; i++) {
         const root = this.joinedSolid.rootOf(i);
         // A root is the lowest of its set and so comes first.
-        if (root === i) {
-          this.solidOf[i] = this.solids.length;
-          this.solids.push({ areaMm2: 0, momentX: 0, momentY: 0 });
-        } else this.solidOf[i] = this.solidOf[root];
-        const region = this.solids[this.solidOf[i]];
-        const area = (rows.right[i] - rows.left[i]) * rows.grid.pitchMm;
-        region.areaMm2 += area;
-        region.momentX += (area * (rows.left[i] + rows.right[i])) / 2;
-        region.momentY += area * middle;
+        if (root === i) this.solidOf[i] = this.solids.push({ areaMm2: 0, momentX: 0, momentY: 0 }) - 1;
+        else this.solidOf[i] = this.solidOf[root];
+        if (this.solidOf[i] !== current) {
+          addTo(region, area, momentX, momentY);
+          current = this.solidOf[i];
+          region = this.solids[current];
+          area = momentX = momentY = 0;
+        }
+        const own = (right[i] - left[i]) * grid.pitchMm;
+        area += own;
+        momentX += (own * (left[i] + right[i])) / 2;
+        momentY += own * middle;
       }
     }
+    addTo(region, area, momentX, momentY);
   }
 
   private measureAirs(rows: SpanRows): void {
@@ -180,9 +188,13 @@ export class LayerRegions {
   }
 }
 
+function addTo(region: Region, areaMm2: number, momentX: number, momentY: number): void {
+  region.areaMm2 += areaMm2;
+  region.momentX += momentX;
+  region.momentY += momentY;
+}
+
 function addStretch(region: Region, grid: RowGrid, row: number, left: number, right: number): void {
   const area = (right - left) * grid.pitchMm;
-  region.areaMm2 += area;
-  region.momentX += (area * (left + right)) / 2;
-  region.momentY += area * middleOfRow(grid, row);
+  addTo(region, area, (area * (left + right)) / 2, area * middleOfRow(grid, row));
 }

@@ -23,6 +23,11 @@ export class DisjointSets {
     return item;
   }
 
+  /** Puts an item that stands alone into the set of a lower one. */
+  attach(alone: number, lower: number): void {
+    this.parent[alone] = this.rootOf(lower);
+  }
+
   join(a: number, b: number): void {
     const rootA = this.rootOf(a);
     const rootB = this.rootOf(b);

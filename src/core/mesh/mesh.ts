@@ -26,14 +26,20 @@ export interface Bounds {
 /** Smallest and largest coordinates, mm; throws RangeError for a mesh without vertices. */
 export function boundsOf(positions: ArrayLike<number>): Bounds {
   if (positions.length < 3) throw new RangeError('boundsOf: at least one vertex is needed');
-  const min = [Infinity, Infinity, Infinity];
-  const max = [-Infinity, -Infinity, -Infinity];
-  for (let i = 0; i < positions.length; i++) {
-    const axis = i % 3;
-    if (positions[i] < min[axis]) min[axis] = positions[i];
-    if (positions[i] > max[axis]) max[axis] = positions[i];
+  let [minX, minY, minZ] = [Infinity, Infinity, Infinity];
+  let [maxX, maxY, maxZ] = [-Infinity, -Infinity, -Infinity];
+  for (let i = 0; i + 2 < positions.length; i += 3) {
+    const x = positions[i];
+    const y = positions[i + 1];
+    const z = positions[i + 2];
+    if (x < minX) minX = x;
+    if (x > maxX) maxX = x;
+    if (y < minY) minY = y;
+    if (y > maxY) maxY = y;
+    if (z < minZ) minZ = z;
+    if (z > maxZ) maxZ = z;
   }
-  return { min: min as unknown as Point, max: max as unknown as Point };
+  return { min: [minX, minY, minZ], max: [maxX, maxY, maxZ] };
 }
 
 /** Twice the vector area of a facet: its length is twice the area, its direction the outward normal. */
