@@ -128,7 +128,7 @@ const layers = [
   ),
   mayImport(
     ['src/testing/**/*.ts'],
-    [core, 'core/signature/(law|observations|node)', '@/store', anyDoor],
+    [core, 'core/signature/(law|observations|scatter-grid|states)', '@/store', anyDoor],
     'testing: core, store, doors.',
   ),
 ];

@@ -23,7 +23,7 @@ const KINDS: readonly FeatureKind[] = [
   { sense: 'outside', shape: 'round', axis: 'XY' },
   { sense: 'outside', shape: 'flat', axis: 'Z', base: 'plate' },
 ];
-const TRUTH = [-0.004, -0.0045, 0.0003, -0.004, 0.04, 0.015, 0.01, 0.08, -0.06];
+const TRUTH = [-0.004, -0.0045, 0.0003, -0.004, 0.04, 0.015, 0.01, 0.08, -0.06, 0, 0];
 const OPTIONS = { instruments: { '': { mpeMm: 0.02, resolutionMm: 0.01 } } };
 
 function makeReadings(features: number): SignatureReading[] {

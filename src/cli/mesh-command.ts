@@ -16,7 +16,7 @@ import {
   weldCorners,
   writeStl,
 } from '@/core/mesh';
-import { PARAMETER_NAMES, type ParameterName } from '@/core/signature';
+import type { ParameterName } from '@/core/signature';
 import { describeMeshIssue, UNIT_WORDS } from '@/subjects/records/shared';
 import { type Arguments, neededNumber, numberOption, onePath, parseArguments, textOption } from './arguments';
 import { readBytes, readText } from './files';
@@ -165,9 +165,17 @@ function readCorrection(path: string): PartCorrection {
     }
     return found.mean;
   };
-  const [epsilonX, epsilonY, skew, epsilonZ, edgeMm, insideMm, roundMm2, zSupportedMm, zPlateMm] =
-    PARAMETER_NAMES.map(valueOf);
-  return { epsilonX, epsilonY, skew, epsilonZ, edgeMm, insideMm, roundMm2, zSupportedMm, zPlateMm };
+  return {
+    epsilonX: valueOf('epsilonX'),
+    epsilonY: valueOf('epsilonY'),
+    skew: valueOf('skew'),
+    epsilonZ: valueOf('epsilonZ'),
+    edgeMm: valueOf('edge'),
+    insideMm: valueOf('insideExtra'),
+    roundMm2: valueOf('roundExtra'),
+    zSupportedMm: valueOf('zSupported'),
+    zPlateMm: valueOf('zPlate'),
+  };
 }
 
 /** `mesh correct FILE --signature SIGNATURE.json -o OUT.stl`: writes the corrected part and tells what it did. */

@@ -8,20 +8,24 @@ import {
 } from '@/core/metrology';
 import {
   estimateSignature,
-  groupObservations,
   lawPrior,
+  priorFromRelatives,
   reportSignature,
+  type SignatureOptions,
   type SignatureReading,
   type SignatureReport,
 } from '@/core/signature';
+import type { Result } from '@/core/result';
+import { parseChecksCsv } from '@/subjects/caliper/shared';
 import { parseTargetsCsv } from '@/subjects/job/shared';
 import { describeCsvIssue, quoted } from '@/subjects/language/shared';
 import { parseReadingsCsv, type ReadingRow } from '@/subjects/measure/shared';
+import { describeSignatureFileIssue, parseRelativesJson } from '@/subjects/printing/shared';
 import { type Arguments, numberOption, onePath, parseArguments, textOption } from './arguments';
 import { readText } from './files';
 import { UsageError, valueOrRefuse } from './usage-error';
 
-const OPTIONS = ['targets', 'mpe', 'resolution', 'jaw-flat', 'state', 'json'];
+const OPTIONS = ['targets', 'mpe', 'resolution', 'jaw-flat', 'state', 'checks', 'relatives', 'json'];
 
 /** First layers flare: sizes in the plane read lower than this are reported, not learned from. */
 const LEAST_HEIGHT_MM = 1;
@@ -40,29 +44,20 @@ function stateOption(given: Arguments): PartState | undefined {
   return state;
 }
 
-/** Rows of the state asked for (those without one count), or all when they agree. */
-function selectState(rows: readonly ReadingRow[], state: PartState | undefined, path: string): ReadingRow[] {
-  if (state !== undefined) {
-    const kept = rows.filter((row) => row.state === undefined || row.state === state);
-    if (kept.length === 0)
-      throw new UsageError(`${path}: no reading was taken ${state}. Choose another --state.`);
-    return kept;
-  }
-  const stated = rows.filter((row) => row.state !== undefined);
-  const other = stated.find((row) => row.state !== stated[0].state);
-  if (other !== undefined) {
-    throw new UsageError(
-      `${path}: line ${other.line} is ${other.state}, line ${stated[0].line} ${stated[0].state}. Choose one with --state.`,
-    );
-  }
-  return [...rows];
-}
-
 function isTooLow(row: ReadingRow): boolean {
   return row.kind.axis !== 'Z' && row.heightMm !== undefined && row.heightMm < LEAST_HEIGHT_MM;
 }
 
-function toReading(row: ReadingRow, instrument: Instrument): SignatureReading {
+/** Why a reading is kept and not learned from; undefined where it is. */
+function leftOutOf(row: ReadingRow): string | undefined {
+  if (isTooLow(row))
+    return `was read ${row.heightMm} mm above the plate, where first layers flare; not learned from.`;
+  if (row.state === 'coated' && row.coatMm === undefined)
+    return 'is coated, without coat_mm; not learned from. Give the thickness of the coat on a face.';
+  return undefined;
+}
+
+function toReading(row: ReadingRow, instrument: Instrument, unstated: PartState): SignatureReading {
   const conditions = { zeroMm: row.zeroMm, partC: row.partC };
   return {
     ...row.kind,
@@ -71,8 +66,62 @@ function toReading(row: ReadingRow, instrument: Instrument): SignatureReading {
     drawnMm: row.drawnMm,
     readingMm: correctReading(row.readingMm, row.kind, instrument, conditions),
     shownMm: row.readingMm,
+    state: row.state ?? unstated,
+    coatMm: row.coatMm,
+    place: row.place,
     instrument: row.instrument,
     source: row.line,
+  };
+}
+
+/** The rows of readings.csv; a header alone gives none, so that the prior can be asked for. */
+function readReadings(path: string): ReadingRow[] {
+  const text = readText(path);
+  const parsed = parseReadingsCsv(text);
+  if (!parsed.ok && parsed.issue.code === 'emptyTable' && text.trim() !== '') return [];
+  return valueOrRefuse(parsed, (issue) => `${path}: ${describeCsvIssue(issue)}`);
+}
+
+/** The state of rows that state none: the one that all others were read in, or cured. */
+function unstatedState(rows: readonly ReadingRow[]): PartState {
+  const stated = new Set(rows.flatMap(({ state }) => state ?? []));
+  return stated.size === 1 ? [...stated][0] : 'cured';
+}
+
+/** A file given as an option, parsed; the first thing wrong with it is said behind its name. */
+function optionalFile<Value, Issue>(
+  given: Arguments,
+  name: string,
+  parse: (text: string) => Result<Value, Issue>,
+  describe: (issue: Issue) => string,
+): Value | undefined {
+  const path = textOption(given, name);
+  if (path === undefined) return undefined;
+  return valueOrRefuse(parse(readText(path)), (issue) => `${path}: ${describe(issue)}`);
+}
+
+function instrumentOption(given: Arguments): Instrument {
+  return {
+    mpeMm: numberOption(given, 'mpe', 0.02),
+    resolutionMm: numberOption(given, 'resolution', 0.01),
+    jawFlatMm: jawFlatOption(given),
+  };
+}
+
+/** What the signature is learned with beside the readings. */
+function signatureOptions(
+  given: Arguments,
+  instrument: Instrument,
+  names: Iterable<string>,
+): SignatureOptions {
+  const ownPrior = lawPrior({ jawFlatsUnknown: instrument.jawFlatMm === 'unknown' });
+  const related = optionalFile(given, 'relatives', parseRelativesJson, describeSignatureFileIssue);
+  return {
+    instruments: Object.fromEntries([...new Set(names)].map((name) => [name, instrument])),
+    prior: related === undefined ? ownPrior : priorFromRelatives(related.kin, related.relatives, ownPrior),
+    ownPrior,
+    checks: optionalFile(given, 'checks', parseChecksCsv, describeCsvIssue),
+    state: stateOption(given),
   };
 }
 
@@ -80,47 +129,29 @@ function toReading(row: ReadingRow, instrument: Instrument): SignatureReading {
 export function runSignature(words: readonly string[]): { report: SignatureReport; notes: string[] } {
   const given = parseArguments(words, OPTIONS);
   const path = onePath(given, 'signature');
-  const all = valueOrRefuse(
-    parseReadingsCsv(readText(path)),
-    (issue) => `${path}: ${describeCsvIssue(issue)}`,
+  const all = readReadings(path);
+  const rows = all.filter((row) => leftOutOf(row) === undefined);
+  if (rows.length === 0 && all.length > 0)
+    throw new UsageError(`${path}: line ${all[0].line}: ${all[0].feature} ${leftOutOf(all[0])}`);
+  const instrument = instrumentOption(given);
+  const targets = optionalFile(given, 'targets', parseTargetsCsv, describeCsvIssue) ?? [];
+  const options = signatureOptions(
+    given,
+    instrument,
+    rows.map((row) => row.instrument ?? ''),
   );
-  const selected = selectState(all, stateOption(given), path);
-  const rows = selected.filter((row) => !isTooLow(row));
-  if (rows.length === 0)
-    throw new UsageError(
-      `${path}: every reading was taken under 1 mm height, where first layers flare. Read higher up.`,
-    );
-  const instrument: Instrument = {
-    mpeMm: numberOption(given, 'mpe', 0.02),
-    resolutionMm: numberOption(given, 'resolution', 0.01),
-    jawFlatMm: jawFlatOption(given),
-  };
-  const targetsPath = textOption(given, 'targets');
-  const targets =
-    targetsPath === undefined
-      ? []
-      : valueOrRefuse(
-          parseTargetsCsv(readText(targetsPath)),
-          (issue) => `${targetsPath}: ${describeCsvIssue(issue)}`,
-        );
-  const readings = rows.map((row) => toReading(row, instrument));
-  const names = new Set(rows.map((row) => row.instrument ?? ''));
-  const options = {
-    instruments: Object.fromEntries([...names].map((name) => [name, instrument])),
-    prior: lawPrior({ jawFlatsUnknown: instrument.jawFlatMm === 'unknown' }),
-  };
-  const observations = groupObservations(readings, options.instruments);
-  const pooled = pooledScatter(observations.map((each) => each.readings.map((reading) => reading.readingMm)));
-  const uOfSize = (index: number) => {
-    const values = observations[index].readings.map((reading) => reading.readingMm);
-    return estimateSize(values, { instrument, pooled, warmthU: 0 }).u_mm;
-  };
-  const report = reportSignature(estimateSignature(readings, options), targets, options, uOfSize);
-  const notes = selected
-    .filter(isTooLow)
-    .map(
-      (row) =>
-        `line ${row.line}: ${row.feature} was read ${row.heightMm} mm above the plate, where first layers flare; not learned from.`,
-    );
+  const unstated = unstatedState(all);
+  const signature = estimateSignature(
+    rows.map((row) => toReading(row, instrument, unstated)),
+    options,
+  );
+  const values = signature.observations.map((each) => each.readings.map(({ readingMm }) => readingMm));
+  const pooled = pooledScatter(values);
+  const uOfSize = (index: number) => estimateSize(values[index], { instrument, pooled, warmthU: 0 }).u_mm;
+  const report = reportSignature(signature, targets, options, uOfSize);
+  const notes = all.flatMap((row) => {
+    const why = leftOutOf(row);
+    return why === undefined ? [] : [`line ${row.line}: ${row.feature} ${why}`];
+  });
   return { report, notes };
 }

@@ -8,8 +8,6 @@ import { expectOk } from '@/core/result';
 import { loadTestKernel } from '@/testing/kernel';
 import { printedSolids, seatedMesh } from '@/testing/printed-solids';
 import { box, joined, moved } from '@/testing/meshes';
-import type { ExpectedSignature } from '@/testing/reference';
-import { readReferenceJson } from '@/testing/reference';
 
 const folder = mkdtempSync(path.join(tmpdir(), 'mellow-cli-'));
 afterAll(() => rmSync(folder, { recursive: true, force: true }));
@@ -32,33 +30,6 @@ function mellow(...words: string[]) {
 }
 
 describe('mellow signature', () => {
-  test.each([11, 12])('reference %d holds through the command line', (number) => {
-    const { status, stdout } = mellow(
-      'signature',
-      `reference/signature-${number}.readings.csv`,
-      '--targets',
-      `reference/signature-${number}.targets.csv`,
-      '--mpe',
-      '0.02',
-      '--resolution',
-      '0.01',
-      '--json',
-    );
-    expect(status).toBe(0);
-    const report = JSON.parse(stdout) as ExpectedSignature & { jointInTolerance: number };
-    const expected = readReferenceJson<ExpectedSignature>(`signature-${number}.expected.json`);
-    expected.parameters.forEach(({ name, mean, sd }) => {
-      const found = report.parameters.find((each) => each.name === name)!;
-      expect(Math.abs(found.mean - mean)).toBeLessThan(0.1 * sd);
-    });
-    expected.targets.forEach((wanted, i) => {
-      expect(Math.abs(report.targets[i].draw_mm - wanted.draw_mm)).toBeLessThan(0.1 * wanted.sd_mm);
-      expect(Math.abs(report.targets[i].sd_mm / wanted.sd_mm - 1)).toBeLessThan(0.02);
-      expect(Math.abs(report.targets[i].inTolerance - wanted.inTolerance)).toBeLessThan(0.01);
-    });
-    expect(report.jointInTolerance).toBeGreaterThan(0);
-  });
-
   test('one JSON object on standard output, remarks on standard error', () => {
     const rows = readFileSync('reference/signature-12.readings.csv', 'utf8').trim().split('\n');
     const low = inFolder(
@@ -87,16 +58,6 @@ describe('mellow signature', () => {
     expect(stdout).toBe('');
     expect(stderr).toContain(sentence);
     expect(stderr.trim().split('\n')).toHaveLength(1);
-  });
-
-  test('readings of two states need a choice', () => {
-    const [header, first, ...rest] = readFileSync('reference/signature-12.readings.csv', 'utf8')
-      .trim()
-      .split('\n');
-    const green = first.split(',').map((cell, column) => (column === 8 ? 'green' : cell));
-    const mixed = inFolder('mixed.csv', [header, green.join(','), ...rest].join('\n'));
-    expect(mellow('signature', mixed, '--json').stderr).toContain('Choose one with --state');
-    expect(mellow('signature', mixed, '--state', 'cured', '--json').status).toBe(0);
   });
 });
 

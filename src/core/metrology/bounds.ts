@@ -19,6 +19,8 @@ export const BOUNDS = Object.freeze({
   deviation: { low: -LONGEST_MM, high: LONGEST_MM, unit: 'mm' },
   /** Above the plate. */
   height: { low: 0, high: LONGEST_MM, unit: 'mm' },
+  /** On the plate, from its middle. */
+  place: { low: -LONGEST_MM / 2, high: LONGEST_MM / 2, unit: 'mm' },
   /** Of parts and instruments. */
   temperature: { low: -50, high: 400, unit: '°C' },
   angle: { low: -360, high: 360, unit: '°' },

@@ -5,12 +5,14 @@ export type Shape = 'flat' | 'round';
 export type Axis = 'X' | 'Y' | 'Z' | 'XY';
 export type Base = 'plate' | 'supported';
 export type PartState = 'green' | 'washed' | 'cured' | 'aged' | 'coated';
-export type Jaw = 'outside' | 'inside';
+/** What touches a size: the jaws, or the rod that goes into a depth. */
+export type Jaw = 'outside' | 'inside' | 'depth';
 
 export const SENSES: readonly Sense[] = ['outside', 'inside', 'pitch'];
 export const SHAPES: readonly Shape[] = ['flat', 'round'];
 export const AXES: readonly Axis[] = ['X', 'Y', 'Z', 'XY'];
 export const BASES: readonly Base[] = ['plate', 'supported'];
+export const JAWS: readonly Jaw[] = ['outside', 'inside', 'depth'];
 export const PART_STATES: readonly PartState[] = ['green', 'washed', 'cured', 'aged', 'coated'];
 
 /** What the direction and surroundings of a size are, in the orientation as printed. */

@@ -25,6 +25,7 @@ export {
   type FeatureKindIssue,
   findKindIssue,
   type Jaw,
+  JAWS,
   jawOf,
   PART_STATES,
   type PartState,

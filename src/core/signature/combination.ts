@@ -1,6 +1,5 @@
 import type { NormalMixture } from '@/core/numerics';
-import { DRIFT_EDGE_SD_MM, DRIFT_SCALE_SD, driftRow } from './law';
-import { latentCovariance } from './node';
+import { latentCovariance } from './latent-size';
 import { latentSizes, predictSize, type SizeQuery } from './predict';
 import type { Signature } from './estimate';
 
@@ -18,8 +17,7 @@ export interface SizeTerm {
 export function predictCombination(signature: Signature, terms: readonly SizeTerm[]): NormalMixture {
   const { posterior } = signature;
   const mixtures = terms.map(({ query }) => predictSize(signature, query));
-  const latent = terms.map(({ query }) => latentSizes(posterior, query));
-  const drift = terms.map(({ query }) => driftRow(query.kind, query.drawnMm));
+  const latent = terms.map(({ query }) => latentSizes(signature, query));
   const means = new Float64Array(posterior.weights.length);
   const variances = new Float64Array(posterior.weights.length);
   for (let node = 0; node < means.length; node++) {
@@ -27,10 +25,7 @@ export function predictCombination(signature: Signature, terms: readonly SizeTer
       means[node] += terms[i].factor * mixtures[i].means[node];
       variances[node] += terms[i].factor ** 2 * mixtures[i].variances[node];
       for (let j = 0; j < i; j++) {
-        const shared =
-          drift[i].edge * drift[j].edge * DRIFT_EDGE_SD_MM ** 2 +
-          drift[i].scale * drift[j].scale * DRIFT_SCALE_SD ** 2;
-        const covariance = latentCovariance(latent[i][node], latent[j][node], shared);
+        const covariance = latentCovariance(latent[i][node], latent[j][node], posterior.nodes[node]);
         variances[node] += 2 * terms[i].factor * terms[j].factor * covariance;
       }
     }

@@ -1,9 +1,9 @@
 import { choleskyInPlace, normalCdf, normalQuantile } from '@/core/numerics';
-import { jointChance, type DrawOptions, type Target } from './draw';
+import { jointChance, queryOf, type DrawOptions, type Target } from './draw';
 import type { Signature } from './estimate';
 import { heaviestNodes } from './heaviest-nodes';
 import { DRIFT_EDGE_SD_MM, DRIFT_SCALE_SD, driftRow } from './law';
-import { latentCovariance } from './node';
+import { latentCovariance } from './latent-size';
 import { latentSizes } from './predict';
 
 interface DrawnTarget {
@@ -20,6 +20,8 @@ const DRIFTS = [
 const POINTS = 1024;
 const LEAST_POINTS = 48;
 
+type Drift = ReturnType<typeof driftRow>;
+
 /** What all copies share at one node, and what each has of its own. */
 interface CopiesAtNode {
   /** Lower triangle of the shared part's factor, features × features. */
@@ -29,7 +31,7 @@ interface CopiesAtNode {
   readonly upper: Float64Array;
   /** Standard deviation of each feature's own chance from copy to copy, mm. */
   readonly ownSd: Float64Array;
-  readonly drift: readonly { readonly edge: number; readonly scale: number }[];
+  readonly drift: readonly Drift[];
 }
 
 /** Chance that one copy is right, the shared part being known: over its drift, features independent. */
@@ -71,6 +73,11 @@ function averageOverShared(node: CopiesAtNode, copies: number, points: number): 
   return total / points;
 }
 
+/** Covariance that the drift of one print gives two of its sizes, mm². */
+function driftShare(a: Drift, b: Drift): number {
+  return a.edge * b.edge * DRIFT_EDGE_SD_MM ** 2 + a.scale * b.scale * DRIFT_SCALE_SD ** 2;
+}
+
 /**
  * Chance that `copies` prints of all drawn targets have every one in tolerance. Copies share the law and the habits of
  * their features, the doubt about the mates too; each has its own drift and chance. So they fail together more often than
@@ -86,12 +93,8 @@ export function chanceOfAllCopies(
   if (copies <= 1 || drawn.length === 0) return jointChance(signature, drawn, options);
   const { posterior } = signature;
   const { weights, nodes } = posterior;
-  const queries = drawn.map(({ target, drawMm }) => ({
-    kind: target.kind,
-    feature: target.feature,
-    drawnMm: drawMm,
-  }));
-  const sizes = queries.map((query) => latentSizes(posterior, query));
+  const queries = drawn.map(({ target, drawMm }) => queryOf(target, drawMm, options));
+  const sizes = queries.map((query) => latentSizes(signature, query));
   const drift = queries.map((query) => driftRow(query.kind, query.drawnMm));
   const kept = heaviestNodes(weights);
   const sum = kept.reduce((total, node) => total + weights[node], 0);
@@ -115,15 +118,16 @@ export function chanceOfAllCopies(
     return chance + share * averageOverShared(atNode, copies, points);
   }, 0);
 
-  /** What the copies share: the law, habits and the doubt about mates, without the chance of a single print. */
+  /** What the copies share: the law, habits and the doubt about mates, without chance and drift of a single print. */
   function sharedFactor(node: number): Float64Array {
     const count = drawn.length;
     const covariance = new Float64Array(count * count);
     for (let i = 0; i < count; i++) {
       for (let j = 0; j < i; j++)
-        covariance[i * count + j] = latentCovariance(sizes[i][node], sizes[j][node], 0);
+        covariance[i * count + j] =
+          latentCovariance(sizes[i][node], sizes[j][node], nodes[node]) - driftShare(drift[i], drift[j]);
       const mate = (drawn[i].target.mateU_mm ?? 0) ** 2;
-      const habit = sizes[i][node].variance - nodes[node].tauP ** 2;
+      const habit = sizes[i][node].variance - nodes[node].tauP ** 2 - driftShare(drift[i], drift[i]);
       covariance[i * count + i] = Math.max(habit, 0) * (1 + 1e-9) + mate + 1e-12;
     }
     if (choleskyInPlace(covariance, count) >= 0)

@@ -5,11 +5,12 @@ import {
   mixtureMoments,
   type NormalMixture,
 } from '@/core/numerics';
-import type { FeatureKind, Limits } from '@/core/metrology';
+import type { FeatureKind, Limits, PartState } from '@/core/metrology';
 import type { Signature } from './estimate';
 import { heaviestNodes } from './heaviest-nodes';
-import { DRIFT_EDGE_SD_MM, DRIFT_SCALE_SD, driftRow } from './law';
-import { latentCovariance } from './node';
+import { latentCovariance } from './latent-size';
+import { sharedParts } from './layout';
+import type { PlatePlace } from './law';
 import { latentSizes, predictOffset, predictSize, reachesBeyond, type SizeQuery } from './predict';
 
 /** A size wanted of the finished part. */
@@ -17,6 +18,11 @@ export interface Target extends Limits {
   readonly feature: string;
   readonly kind: FeatureKind;
   readonly targetMm: number;
+  /** Where it will lie on the plate; left out when nobody knows. */
+  readonly place?: PlatePlace;
+  /** State in which the limits count; default that of the signature. */
+  readonly state?: PartState;
+  readonly coatMm?: number;
   /** Standard uncertainty of the mate that the limits were taken from, mm: a fit is judged with it, a size is not. */
   readonly mateU_mm?: number;
 }
@@ -44,8 +50,10 @@ function middleOf({ targetMm, lowerDeviationMm, upperDeviationMm }: Target): num
   return targetMm + (lowerDeviationMm + upperDeviationMm) / 2;
 }
 
-function queryOf(target: Target, drawnMm: number, options: DrawOptions): SizeQuery {
-  return { kind: target.kind, feature: target.feature, drawnMm, pixelMm: options.pixelMm };
+/** A target drawn at a size, as a question to the signature. */
+export function queryOf(target: Target, drawnMm: number, { pixelMm }: DrawOptions): SizeQuery {
+  const { kind, feature, place, state, coatMm } = target;
+  return { kind, feature, drawnMm, place, state, coatMm, pixelMm };
 }
 
 /** Printed size at a drawn size, as its mate meets it: the mate's own uncertainty added. */
@@ -67,7 +75,7 @@ function solveDrawn(wantedMm: number, offset: (drawnMm: number) => number): numb
   let drawn = wantedMm - missBefore;
   for (let i = 0; i < 60; i++) {
     const miss = drawn + offset(drawn) - wantedMm;
-    if (Math.abs(miss) < 1e-13 * Math.max(1, wantedMm) || miss === missBefore) break;
+    if (Math.abs(miss) < 1e-11 * Math.max(1, wantedMm) || miss === missBefore) break;
     const next = drawn - (miss * (drawn - before)) / (miss - missBefore);
     before = drawn;
     missBefore = miss;
@@ -138,9 +146,10 @@ export function jointChance(
     target.targetMm + target.upperDeviationMm,
   ]);
   if (drawn.length === 1) return mixtureInterval(mixtures[0], limits[0][0], limits[0][1]);
-  const sizes = queries.map((query) => latentSizes(signature.posterior, query));
-  const drift = queries.map((query) => driftRow(query.kind, query.drawnMm));
-  const { weights } = signature.posterior;
+  const sizes = queries.map((query) => latentSizes(signature, query));
+  const shared = sizes.map(([a]) => sizes.map(([b]) => sharedParts(a.row, b.row)));
+  const { posterior } = signature;
+  const { weights } = posterior;
   const nodes = heaviestNodes(weights);
   const kept = nodes.reduce((sum, node) => sum + weights[node], 0);
   const count = drawn.length;
@@ -149,10 +158,12 @@ export function jointChance(
     const covariance = new Float64Array(count * count);
     for (let i = 0; i < count; i++) {
       for (let j = 0; j < i; j++) {
-        const shared =
-          drift[i].edge * drift[j].edge * DRIFT_EDGE_SD_MM ** 2 +
-          drift[i].scale * drift[j].scale * DRIFT_SCALE_SD ** 2;
-        covariance[i * count + j] = latentCovariance(sizes[i][node], sizes[j][node], shared);
+        covariance[i * count + j] = latentCovariance(
+          sizes[i][node],
+          sizes[j][node],
+          posterior.nodes[node],
+          shared[i][j],
+        );
       }
       covariance[i * count + i] = mixtures[i].variances[node];
     }

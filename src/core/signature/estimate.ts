@@ -1,37 +1,61 @@
-import { mixtureMoments, type NormalMixture } from '@/core/numerics';
-import type { Jaw } from '@/core/metrology';
-import { lawPrior, PARAMETER_COUNT, PARAMETER_NAMES, type LawPrior, type ParameterName } from './law';
+import { backwardSolve, forwardSolve, mixtureMoments, type NormalMixture } from '@/core/numerics';
+import { type Jaw, type PartState, scatterOfReading, pooledScatter } from '@/core/metrology';
 import {
-  assembleModel,
-  biasKey,
-  prepareData,
-  priorOffset,
-  rowOfObservation,
-  SAYS_NOTHING,
-  type Model,
-  type ModelData,
-} from './model';
-import { groupObservations, type Observation } from './observations';
-import { SCATTER_GRID, solveGrid, weighNodes, type WeightedNodes } from './grid';
-import type { Node } from './node';
-import type { Instruments, SignatureReading } from './reading';
-import { rowOfTry, solveNodeWithTries, type Try, type TryRow } from './tries';
+  type Evidence,
+  gatherEvidence,
+  type KeptGroups,
+  type Node,
+  solveReadings,
+  solveWithWords,
+} from './evidence';
+import type { ColumnReading, SharedColumn } from './layout';
+import { lawPrior, PARAMETER_COUNT, PARAMETER_NAMES, type LawPrior, type ParameterName } from './law';
+import { groupObservations, instrumentNamed, type Observation, steadyScatter } from './observations';
+import { ONLY_INSTRUMENT, type CheckReading, type Instruments, type SignatureReading } from './reading';
+import { biasKey, rowOfObservation, shiftKey } from './rows';
+import { climbGrid, normaliseWeights, SCATTER_GRID, walkGrid } from './scatter-grid';
+import { baseState, shiftPrior, SHIFTED_STATES, type ShiftedState, stateUnderCoat } from './states';
+import { compareTries, rowOfTry, type Try } from './tries';
 
 export interface SignatureOptions {
   readonly instruments: Instruments;
   /** Default: the prior of docs/methods.md §2 for a printer nobody knows. */
   readonly prior?: LawPrior;
+  /** The prior before relatives lent to it; default `prior`. */
+  readonly ownPrior?: LawPrior;
   readonly tries?: readonly Try[];
+  /** Readings of pieces of known size. */
+  readonly checks?: readonly CheckReading[];
+  /** State of the sizes that are asked about; default cured, or the one state in which all was read. */
+  readonly state?: PartState;
+  /** What an earlier estimate computed; brought up to date. The answer is the same without it. */
+  readonly kept?: KeptGroups;
 }
 
 export interface ParameterEstimate {
   readonly name: ParameterName;
   readonly mean: number;
   readonly sd: number;
+  /** Before readings and relatives. */
   readonly priorMean: number;
   readonly priorSd: number;
-  /** Pinned down by data: sd under half of the prior's. */
+  /** After relatives, before readings; the same as the prior's without relatives. */
+  readonly lentSd: number;
+  /** Pinned down: sd under half of the prior's. */
   readonly pinned: boolean;
+  /** What narrowed it most; the prior where nothing narrowed it by a tenth. */
+  readonly from: ParameterSource;
+}
+
+export type ParameterSource = 'readings' | 'relatives' | 'prior';
+
+/** Narrowed by less than this share, a parameter is as it was. */
+const HARDLY = 0.9;
+
+function sourceOf(priorSd: number, lentSd: number, sd: number): ParameterSource {
+  const [relatives, readings] = [lentSd / priorSd, sd / lentSd];
+  if (Math.min(relatives, readings) > HARDLY) return 'prior';
+  return readings <= relatives ? 'readings' : 'relatives';
 }
 
 interface InstrumentBias {
@@ -41,12 +65,31 @@ interface InstrumentBias {
   readonly sdMm: number;
 }
 
+interface Moments {
+  readonly mean: number;
+  readonly sd: number;
+}
+
+/** How much larger sizes are in a state than in the base state, per mm. */
+export interface StateShift {
+  readonly state: ShiftedState;
+  readonly xy: Moments;
+  readonly z: Moments;
+}
+
 /** What a printer with a resin and a profile does to drawn sizes, as far as the readings tell. */
 export interface Signature {
   readonly parameters: readonly ParameterEstimate[];
+  /** Over the parameters, row-major. */
+  readonly covariance: Float64Array;
   /** Posterior means of both scatters, mm. */
   readonly scatter: { readonly featureMm: number; readonly printMm: number };
   readonly biases: readonly InstrumentBias[];
+  /** The state that the law speaks of, and the shifts of the others that were read. */
+  readonly base: ShiftedState;
+  readonly shifts: readonly StateShift[];
+  /** State of the sizes that are asked about. */
+  readonly state: PartState;
   readonly observations: readonly Observation[];
   /** Longest size measured, mm; beyond 1.5 times this a prediction reaches out. 0 without readings. */
   readonly longestMm: number;
@@ -54,109 +97,174 @@ export interface Signature {
 }
 
 /** The computable form: everything a prediction needs. */
-export interface Posterior extends WeightedNodes {
-  readonly model: Model;
-  /** Data of each node, parallel to nodes (words of fit differ from node to node). */
-  readonly dataOfNode: readonly ModelData[];
+export interface Posterior {
+  readonly evidence: Evidence;
+  readonly nodes: readonly Node[];
+  /** Of the nodes; sum to one. */
+  readonly weights: Float64Array;
+  /** Stride of the grid that they lie on, and the heaviest node there. */
+  readonly stride: number;
+  readonly heaviest: number;
   readonly instruments: Instruments;
   readonly prior: LawPrior;
 }
 
-/** Residuals and variances of the model's rows; `rows` of tries say nothing yet. */
-export function dataOf(model: Model, observations: readonly Observation[]): ModelData {
-  const residual = new Float64Array(model.rows.length);
-  const variance = new Float64Array(model.rows.length).fill(SAYS_NOTHING);
-  const rowOf = observationRows(model, observations);
-  observations.forEach((observation, i) => {
-    const row = rowOf[i];
-    residual[row] = observation.sizeMm - observation.drawnMm - priorOffset(model, row);
-    variance[row] = observation.u_mm ** 2;
-  });
-  return prepareData(model, { residual, variance });
+/** Biases of jaws that read anything; a perfect instrument would need an infinite precision: a nanometre stands in. */
+function biasColumns(observations: readonly Observation[], instruments: Instruments): SharedColumn[] {
+  const used = new Map<string, SharedColumn>();
+  for (const { instrument, jaw } of observations) {
+    if (jaw === undefined) continue;
+    const key = biasKey(instrument, jaw);
+    const { mpeMm } = instrumentNamed(instruments, instrument);
+    used.set(key, { key, mean: 0, sd: Math.max(mpeMm, 1e-6) / Math.sqrt(3) });
+  }
+  return [...used.values()];
 }
 
-/** Row of the model for each observation: both are grouped by feature, tries come last in their feature. */
-export function observationRows(model: Model, observations: readonly Observation[]): number[] {
-  const taken = new Set<number>();
-  return observations.map(({ feature, print, jaw, instrument, drawnMm, warmth }) => {
-    const f = model.features.indexOf(feature);
-    for (let row = model.block[f]; row < model.block[f + 1]; row++) {
-      const candidate = model.rows[row];
-      const bias = jaw === undefined ? undefined : biasKey(instrument, jaw);
-      if (taken.has(row) || candidate.print !== print || candidate.biasOf !== bias) continue;
-      if (candidate.drawnMm !== drawnMm || candidate.warmthOf?.key !== warmth?.sitting) continue;
-      taken.add(row);
-      return row;
-    }
-    throw new RangeError(`observationRows: no row for ${feature}`);
-  });
-}
-
-function compareTries(a: Try, b: Try): number {
-  const keyOf = (attempt: Try) =>
-    JSON.stringify([attempt.feature, attempt.print, attempt.word, attempt.mateMm]);
-  return keyOf(a) < keyOf(b) ? -1 : 1;
-}
-
-function solveWithTries(
-  model: Model,
-  data: ModelData,
-  tries: readonly TryRow[],
-): WeightedNodes & { dataOfNode: ModelData[] } {
-  const solved = SCATTER_GRID.map((scatter) => solveNodeWithTries(model, data, scatter, tries));
-  const dataOf = new Map<Node, ModelData>(solved.map((each) => [each.node, each.data]));
-  const weighted = weighNodes(
-    solved.map((each) => each.node),
-    solved.map((each, i) => each.node.logLikelihood + SCATTER_GRID[i].logPrior + each.wordsLogLikelihood),
+function shiftColumns(states: Iterable<PartState>, base: ShiftedState): SharedColumn[] {
+  const read = new Set([...states].map(stateUnderCoat));
+  return SHIFTED_STATES.filter((state) => state !== base && read.has(state)).flatMap((state) =>
+    (['xy', 'z'] as const).map((along) => ({ key: shiftKey(state, along), ...shiftPrior(state, base) })),
   );
-  return { ...weighted, dataOfNode: weighted.nodes.map((node) => dataOf.get(node)!) };
 }
 
-/** Moments of latent variable `at`, over the mixture of nodes. */
-function latentMoments(
-  { model, nodes, weights }: Pick<Posterior, 'model' | 'nodes' | 'weights'>,
-  at: number,
-) {
+/** Check pieces as readings of the biases: noise of one reading, the display's step and the piece's own u. */
+function checkReadings(
+  observations: readonly Observation[],
+  { checks = [], instruments }: SignatureOptions,
+): ColumnReading[] {
+  const pooled = steadyScatter(
+    pooledScatter(observations.map(({ readings }) => readings.map(({ readingMm }) => readingMm))),
+  );
+  return checks.map(({ instrument: name = ONLY_INSTRUMENT, jaw, knownMm, u_mm, readingMm }) => {
+    const instrument = instrumentNamed(instruments, name);
+    const s = pooled?.sMm ?? scatterOfReading(1, instrument);
+    const variance = s * s + instrument.resolutionMm ** 2 / 12 + u_mm ** 2;
+    return { key: biasKey(name, jaw), value: readingMm - knownMm, variance };
+  });
+}
+
+/** Observations, words and check pieces as evidence, with the state that the law speaks of and the one asked about. */
+export function evidenceOf(
+  observations: readonly Observation[],
+  options: SignatureOptions,
+): { readonly evidence: Evidence; readonly base: ShiftedState; readonly state: PartState } {
+  const { instruments, prior = lawPrior(), tries = [], kept = new Map() } = options;
+  const states = [...observations.map(({ state }) => state), ...tries.map(({ state }) => state ?? 'cured')];
+  const base = states.length === 0 ? 'cured' : baseState(states);
+  const state = options.state ?? base;
+  const evidence = gatherEvidence(
+    {
+      prior,
+      rows: observations.map((observation) => rowOfObservation(observation, base)),
+      words: [...tries].sort(compareTries).map((word) => ({ row: rowOfTry(word, base), word })),
+      columns: [...shiftColumns([...states, state], base), ...biasColumns(observations, instruments)],
+      columnReadings: checkReadings(observations, options),
+    },
+    kept,
+  );
+  return { evidence, base, state };
+}
+
+/** Words are taken in at nodes within e^-18 of the heaviest: they are matched to a millionth. */
+const WORDED = 18;
+
+/** Visits the nodes that weigh: readings alone lead there, words are taken in where it counts. */
+function weighNodes(evidence: Evidence): Pick<Posterior, 'nodes' | 'weights' | 'stride' | 'heaviest'> {
+  const nodeOf = new Map<number, Node>();
+  const logWeightOf = (at: number) => {
+    const node = nodeOf.get(at) ?? solveReadings(evidence, at);
+    nodeOf.set(at, node);
+    return node.logLikelihood + SCATTER_GRID[at].logPrior;
+  };
+  const { stride, ...walk } = walkGrid(climbGrid(logWeightOf), logWeightOf);
+  const most = walk.logWeights.reduce((a, b) => Math.max(a, b));
+  const worded = evidence.groups.some(({ words }) => words.length > 0);
+  const kept = walk.nodes.filter((_, i) => !worded || walk.logWeights[i] > most - WORDED);
+  const nodes = kept.map((at) => (worded ? solveWithWords(evidence, at) : nodeOf.get(at)!));
+  const logWeights = nodes.map(({ logLikelihood }, i) => logLikelihood + SCATTER_GRID[kept[i]].logPrior);
+  const weights = normaliseWeights(logWeights);
+  const heaviest = weights.indexOf(weights.reduce((a, b) => Math.max(a, b)));
+  return { nodes, weights, stride, heaviest: kept[heaviest] };
+}
+
+/** Column `at` of the inverse of L·Lᵀ. */
+function covarianceColumn(factor: Float64Array, count: number, at: number): Float64Array {
+  const unit = new Float64Array(count);
+  unit[at] = 1;
+  forwardSolve(factor, count, unit);
+  backwardSolve(factor, count, unit);
+  return unit;
+}
+
+/** Moments of one shared column over the mixture of nodes. */
+function momentsOf({ evidence, nodes, weights }: Posterior, key: string): Moments {
+  const { count, at } = evidence.layout;
+  const column = at.get(key)!;
   const mixture: NormalMixture = {
     weights,
-    means: Float64Array.from(nodes, (node) => model.priorMean[at] + node.shift[at]),
-    variances: Float64Array.from(nodes, (node) => varianceOfLatent(node, model.latentCount, at)),
+    means: Float64Array.from(nodes, ({ mean }) => mean[column]),
+    variances: Float64Array.from(nodes, ({ factor }) => covarianceColumn(factor, count, column)[column]),
   };
   return mixtureMoments(mixture);
 }
 
-/** Diagonal entry of the inverse of L·Lᵀ. */
-function varianceOfLatent({ factor }: Node, latent: number, at: number): number {
-  const unit = new Float64Array(latent);
-  let sum = 0;
-  for (let row = at; row < latent; row++) {
-    let rest = row === at ? 1 : 0;
-    for (let k = at; k < row; k++) rest -= factor[row * latent + k] * unit[k];
-    unit[row] = rest / factor[row * latent + row];
-    sum += unit[row] * unit[row];
-  }
-  return sum;
+/** Covariance of the law's parameters over the mixture: spread within the nodes and between them. */
+function lawCovariance({ evidence, nodes, weights }: Posterior, means: readonly number[]): Float64Array {
+  const covariance = new Float64Array(PARAMETER_COUNT ** 2);
+  nodes.forEach(({ factor, mean }, node) => {
+    for (let j = 0; j < PARAMETER_COUNT; j++) {
+      const column = covarianceColumn(factor, evidence.layout.count, j);
+      for (let i = 0; i < PARAMETER_COUNT; i++) {
+        const between = (mean[i] - means[i]) * (mean[j] - means[j]);
+        covariance[i * PARAMETER_COUNT + j] += weights[node] * (column[i] + between);
+      }
+    }
+  });
+  return covariance;
 }
 
-function estimateParameters(posterior: Posterior): ParameterEstimate[] {
-  return PARAMETER_NAMES.map((name, at) => {
-    const { mean, sd } = latentMoments(posterior, at);
-    const priorSd = Math.sqrt(posterior.prior.covariance[at * PARAMETER_COUNT + at]);
-    return { name, mean, sd, priorMean: posterior.prior.mean[at], priorSd, pinned: sd < priorSd / 2 };
+function estimateParameters(posterior: Posterior, ownPrior: LawPrior) {
+  const means = PARAMETER_NAMES.map((_, at) =>
+    posterior.nodes.reduce((sum, { mean }, node) => sum + posterior.weights[node] * mean[at], 0),
+  );
+  const covariance = lawCovariance(posterior, means);
+  const parameters = PARAMETER_NAMES.map((name, at): ParameterEstimate => {
+    const diagonal = at * PARAMETER_COUNT + at;
+    const sd = Math.sqrt(covariance[diagonal]);
+    const priorSd = Math.sqrt(ownPrior.covariance[diagonal]);
+    const lentSd = Math.sqrt(posterior.prior.covariance[diagonal]);
+    return {
+      name,
+      mean: means[at],
+      sd,
+      priorMean: ownPrior.mean[at],
+      priorSd,
+      lentSd,
+      pinned: sd < priorSd / 2,
+      from: sourceOf(priorSd, lentSd, sd),
+    };
+  });
+  return { parameters, covariance };
+}
+
+function estimateBiases(posterior: Posterior, columns: readonly SharedColumn[]): InstrumentBias[] {
+  return columns.flatMap(({ key }) => {
+    if (!key.startsWith('["bias"')) return [];
+    const [, instrument, jaw] = JSON.parse(key) as [string, string, Jaw];
+    const { mean, sd } = momentsOf(posterior, key);
+    return [{ instrument, jaw, meanMm: mean, sdMm: sd }];
   });
 }
 
-function estimateBiases(posterior: Posterior): InstrumentBias[] {
-  const { model } = posterior;
-  return model.biases.map(({ key }, i) => {
-    const [instrument, jaw] = JSON.parse(key) as [string, Jaw];
-    const { mean, sd } = latentMoments(posterior, PARAMETER_COUNT + 2 * model.prints.length + i);
-    return { instrument, jaw, meanMm: mean, sdMm: sd };
-  });
-}
-
-function meanScatter(weighted: WeightedNodes, of: (node: Node) => number): number {
-  return weighted.nodes.reduce((sum, node, i) => sum + weighted.weights[i] * of(node), 0);
+function estimateShifts(posterior: Posterior): StateShift[] {
+  return SHIFTED_STATES.filter((state) => posterior.evidence.layout.at.has(shiftKey(state, 'xy'))).map(
+    (state) => ({
+      state,
+      xy: momentsOf(posterior, shiftKey(state, 'xy')),
+      z: momentsOf(posterior, shiftKey(state, 'z')),
+    }),
+  );
 }
 
 /** Estimates a signature from observations already grouped; see estimateSignature. */
@@ -164,50 +272,31 @@ export function estimateFromObservations(
   observations: readonly Observation[],
   options: SignatureOptions,
 ): Signature {
-  const { instruments, prior = lawPrior(), tries = [] } = options;
-  const sorted = [...tries].sort(compareTries);
-  const rows = [...observations.map(rowOfObservation), ...sorted.map(rowOfTry)];
-  const model = assembleModel(rows, prior, instruments);
-  const data = dataOf(model, observations);
-  let solved: WeightedNodes & { dataOfNode: ModelData[] };
-  if (sorted.length === 0) {
-    const weighted = solveGrid(model, data);
-    solved = { ...weighted, dataOfNode: weighted.nodes.map(() => data) };
-  } else {
-    const used = new Set(observationRows(model, observations));
-    const free = model.rows.map((_, row) => row).filter((row) => !used.has(row));
-    solved = solveWithTries(model, data, pairTries(model, free, sorted));
-  }
-  const posterior: Posterior = { ...solved, model, instruments, prior };
+  const { instruments, prior = lawPrior() } = options;
+  const { evidence, base, state } = evidenceOf(observations, options);
+  const weighed = weighNodes(evidence);
+  const posterior: Posterior = { evidence, ...weighed, instruments, prior };
+  const meanOf = (of: (node: Node) => number) =>
+    weighed.nodes.reduce((sum, node, i) => sum + weighed.weights[i] * of(node), 0);
   return {
-    parameters: estimateParameters(posterior),
-    scatter: {
-      featureMm: meanScatter(solved, (node) => node.tauB),
-      printMm: meanScatter(solved, (node) => node.tauP),
-    },
-    biases: estimateBiases(posterior),
+    ...estimateParameters(posterior, options.ownPrior ?? prior),
+    scatter: { featureMm: meanOf(({ tauB }) => tauB), printMm: meanOf(({ tauP }) => tauP) },
+    biases: estimateBiases(posterior, evidence.layout.extra),
+    base,
+    shifts: estimateShifts(posterior),
+    state,
     observations,
-    longestMm: Math.max(0, ...observations.map((observation) => observation.drawnMm)),
+    longestMm: observations.reduce((longest, { drawnMm }) => Math.max(longest, drawnMm), 0),
     posterior,
   };
 }
 
-function pairTries(model: Model, rows: readonly number[], tries: readonly Try[]): TryRow[] {
-  const free = new Set(rows);
-  return tries.map((attempt) => {
-    const row = [...free].find(
-      (at) => model.rows[at].feature === attempt.feature && model.rows[at].print === attempt.print,
-    );
-    if (row === undefined) throw new RangeError(`pairTries: no row for ${attempt.feature}`);
-    free.delete(row);
-    return { row, attempt };
-  });
-}
-
 /**
  * The signature of a process: a hierarchical linear model of offset = size − drawn, with the habits of features, the
- * drift of prints and one bias per instrument and jaw; both scatters integrated over a fixed grid.
+ * drift of prints, shifts between states and one bias per instrument and jaw; both scatters integrated over a grid.
  * No readings at all give the prior. Equal inputs give equal outputs (nothing is sampled).
+ * What does not hang together by a print or a feature is eliminated by itself and leaves a small matrix over the shared
+ * columns at each node; with `kept`, one more reading costs one such group and a sum.
  * Source: the model of docs/methods.md §2; closed form after A. Gelman et al., Bayesian Data Analysis (2013) ch. 15.
  */
 export function estimateSignature(

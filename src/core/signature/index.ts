@@ -10,14 +10,32 @@ export {
   snapToLayers,
   type Target,
 } from './draw';
-export { estimateSignature, type ParameterEstimate, type Signature } from './estimate';
-export { driftRow, lawPrior, lawRow, PARAMETER_NAMES, type ParameterName } from './law';
+export { estimateSignature, type ParameterEstimate, type Signature, type SignatureOptions } from './estimate';
+export {
+  driftRow,
+  lawPrior,
+  lawRow,
+  type LawPrior,
+  PARAMETER_NAMES,
+  type ParameterName,
+  type PlatePlace,
+} from './law';
 export { rankNextReadings, type ReadingGain } from './next-reading';
 export { groupObservations } from './observations';
 export { predictSize, reachesBeyond, type SizeQuery } from './predict';
-export { type Instruments, type SignatureReading } from './reading';
+export {
+  checkShares,
+  contradiction,
+  DEFAULT_SHARES,
+  type Kin,
+  priorFromRelatives,
+  type Relative,
+  type ShareTable,
+} from './relatives';
+export { type CheckReading, type Instruments, type SignatureReading } from './reading';
 export { reportSignature, type SignatureReport } from './report';
 export { judgeStaleness, type Staleness } from './staleness';
+export { foretellSamePrint } from './same-print';
 export { leaveOneOut } from './suspicious';
 export { FIT_WORDS, type FitWord, type Try } from './tries';
 export { learnMeanings, sideOfWord, type WordMeaning, type WordOnSize } from './word-meanings';

@@ -2,7 +2,7 @@ import { expectOk } from '@/core/result';
 import { invertSymmetric } from '@/core/numerics';
 import type { FeatureKind } from '@/core/metrology';
 
-/** The nine parameters of the shared law, in the order of every parameter vector and matrix. */
+/** The parameters of the shared law, in the order of every parameter vector and matrix. */
 export const PARAMETER_NAMES = [
   'epsilonX',
   'epsilonY',
@@ -13,6 +13,8 @@ export const PARAMETER_NAMES = [
   'roundExtra',
   'zSupported',
   'zPlate',
+  'leanX',
+  'leanY',
 ] as const;
 export type ParameterName = (typeof PARAMETER_NAMES)[number];
 export const PARAMETER_COUNT = PARAMETER_NAMES.length;
@@ -27,25 +29,30 @@ export const PARAMETER_UNITS: Readonly<Record<ParameterName, '1' | 'mm' | 'mm2'>
   roundExtra: 'mm2',
   zSupported: 'mm',
   zPlate: 'mm',
+  leanX: '1',
+  leanY: '1',
 };
 
 const [EPSILON_X, EPSILON_Y, SKEW, EPSILON_Z, EDGE, INSIDE_EXTRA, ROUND_EXTRA, Z_SUPPORTED, Z_PLATE] = [
   0, 1, 2, 3, 4, 5, 6, 7, 8,
 ];
+const [LEAN_X, LEAN_Y] = [9, 10];
 
-const EDGE_SIGN = { outside: 1, inside: -1, pitch: 0 } as const;
+/** Place of a feature on the plate, from its middle, mm. */
+export interface PlatePlace {
+  readonly xMm: number;
+  readonly yMm: number;
+}
+
+export const EDGE_SIGN = { outside: 1, inside: -1, pitch: 0 } as const;
 
 /**
- * Row x(f) of the law: offset = size − drawn = x·β for a feature of this kind drawn at `drawnMm`.
- * Length 9 in the order of PARAMETER_NAMES. Writes into `row` when given (all nine entries).
- * Example: lawRow({ sense: 'outside', shape: 'flat', axis: 'X' }, 20) → [20, 0, 0, 0, 2, 0, 0, 0, 0]
+ * Row x(f) of the law: offset = size − drawn = x·β for a feature of this kind drawn at `drawnMm`; in the order of
+ * PARAMETER_NAMES. Where its place on the plate is not known, the lean of the light says nothing of it.
+ * Example: lawRow({ sense: 'outside', shape: 'flat', axis: 'X' }, 20) → [20, 0, 0, 0, 2, 0, 0, 0, 0, 0, 0]
  */
-export function lawRow(
-  kind: FeatureKind,
-  drawnMm: number,
-  row = new Float64Array(PARAMETER_COUNT),
-): Float64Array {
-  row.fill(0);
+export function lawRow(kind: FeatureKind, drawnMm: number, place?: PlatePlace): Float64Array {
+  const row = new Float64Array(PARAMETER_COUNT);
   if (kind.axis === 'Z') {
     row[EPSILON_Z] = drawnMm;
     if (kind.sense === 'inside') row[Z_SUPPORTED] = -1;
@@ -64,6 +71,8 @@ export function lawRow(
     row[SKEW] = drawnMm * sin * cos;
   }
   row[EDGE] = 2 * EDGE_SIGN[kind.sense];
+  row[LEAN_X] = row[EDGE] * (place?.xMm ?? 0);
+  row[LEAN_Y] = row[EDGE] * (place?.yMm ?? 0);
   if (kind.sense === 'inside') {
     row[INSIDE_EXTRA] = -2;
     if (kind.shape === 'round') row[ROUND_EXTRA] = -2 / Math.max(1, drawnMm);
@@ -84,7 +93,7 @@ export function driftRow(
 export const DRIFT_EDGE_SD_MM = 0.008;
 export const DRIFT_SCALE_SD = 0.0004;
 
-/** A normal prior of β: mean (9), covariance (9 × 9 row-major). */
+/** A normal prior of β: mean, covariance (row-major). */
 export interface LawPrior {
   readonly mean: Float64Array;
   readonly covariance: Float64Array;
@@ -97,8 +106,8 @@ interface LawPriorOptions {
   readonly jawFlatsUnknown?: boolean;
 }
 
-const PRIOR_MEAN = [-0.003, -0.003, 0, -0.003, 0.03, 0.01, 0, 0.05, -0.05];
-const PRIOR_SD = [0.004, 0.004, 0.001, 0.005, 0.05, 0.025, 0.03, 0.08, 0.08];
+const PRIOR_MEAN = [-0.003, -0.003, 0, -0.003, 0.03, 0.01, 0, 0.05, -0.05, 0, 0];
+const PRIOR_SD = [0.004, 0.004, 0.001, 0.005, 0.05, 0.025, 0.03, 0.08, 0.08, 0.0004, 0.0004];
 /** ε_X and ε_Y of one machine are close: their difference is N(0, 0.0015²). */
 const AXES_APART_SD = 0.0015;
 

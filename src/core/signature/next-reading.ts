@@ -1,9 +1,12 @@
-import type { FeatureKind } from '@/core/metrology';
+import { type FeatureKind, jawOf, type PartState } from '@/core/metrology';
 import type { Signature } from './estimate';
-import { DRIFT_EDGE_SD_MM, DRIFT_SCALE_SD, driftRow } from './law';
-import { biasKey } from './model';
-import { latentCovariance } from './node';
+import { latentCovariance } from './latent-size';
+import { sharedParts } from './layout';
+import type { PlatePlace } from './law';
+import { instrumentNamed } from './observations';
 import { latentSizes, type SizeQuery } from './predict';
+import { ONLY_INSTRUMENT } from './reading';
+import { biasKey } from './rows';
 import type { Target } from './draw';
 
 /** A reading that could be taken now. */
@@ -16,6 +19,9 @@ interface ReadingCandidate {
   /** Standard uncertainty of the planned mean of repeats, mm. */
   readonly u_mm: number;
   readonly instrument?: string;
+  readonly place?: PlatePlace;
+  /** State in which it would be read; default that of the signature. */
+  readonly state?: PartState;
 }
 
 export interface ReadingGain {
@@ -26,12 +32,12 @@ export interface ReadingGain {
 }
 
 function targetQuery(target: Target): SizeQuery {
-  return { kind: target.kind, feature: target.feature, drawnMm: target.targetMm };
+  return { ...target, drawnMm: target.targetMm };
 }
 
 /**
  * Which reading shrinks the summed predictive variance of the targets most: closed form at every node, mixed by weight.
- * Best first. The bias of the caliper counts as noise that the reading cannot see past.
+ * Best first. The bias of the jaw is in the reading, as well as it is known by then.
  * Source: D. J. C. MacKay, Neural Computation 4 (1992) 590 (expected variance of a query).
  */
 export function rankNextReadings(
@@ -40,32 +46,41 @@ export function rankNextReadings(
   candidates: readonly ReadingCandidate[],
 ): ReadingGain[] {
   const { posterior } = signature;
-  const { nodes, weights, model } = posterior;
-  const wanted = targets.map((target) => latentSizes(posterior, targetQuery(target)));
+  const { nodes, weights } = posterior;
+  const wanted = targets.map((target) => latentSizes(signature, targetQuery(target)));
   const before = wanted.reduce(
     (sum, sizes) => sum + sizes.reduce((own, size, node) => own + weights[node] * size.variance, 0),
     0,
   );
   const gains = candidates.map((candidate) => {
-    const read = latentSizes(posterior, { ...candidate, print: candidate.print });
-    const seen = model.prints.includes(candidate.print);
-    const drift = driftRow(candidate.kind, candidate.drawnMm);
-    const unseen = seen ? 0 : (drift.edge * DRIFT_EDGE_SD_MM) ** 2 + (drift.scale * DRIFT_SCALE_SD) ** 2;
-    const jaw = candidate.kind.sense === 'pitch' ? undefined : candidate.kind.sense;
-    const key = jaw === undefined ? undefined : biasKey(candidate.instrument ?? '', jaw);
-    const mpe = posterior.instruments[candidate.instrument ?? '']?.mpeMm ?? 0;
-    // A jaw already used is partly known; its prior variance is the cautious side.
-    const noise = candidate.u_mm ** 2 + unseen + (key === undefined ? 0 : mpe ** 2 / 3);
+    const { query, noise } = readingQuery(signature, candidate);
+    const read = latentSizes(signature, query);
     let gained = 0;
-    wanted.forEach((sizes, t) => {
-      const sameFeature = targets[t].feature === candidate.feature;
+    for (const sizes of wanted) {
+      const shared = sharedParts(sizes[0].row, read[0].row);
       for (let node = 0; node < nodes.length; node++) {
-        const shared = sameFeature ? nodes[node].tauB ** 2 : 0;
-        const covariance = latentCovariance(sizes[node], read[node], shared);
+        const covariance = latentCovariance(sizes[node], read[node], nodes[node], shared);
         gained += (weights[node] * covariance ** 2) / (read[node].variance + noise);
       }
-    });
+    }
     return { candidate, before, after: before - gained };
   });
   return gains.sort((a, b) => a.after - b.after);
+}
+
+/** A reading as a size with the bias of its jaw in it, and the noise beside it, mm². */
+function readingQuery(
+  { posterior }: Signature,
+  candidate: ReadingCandidate,
+): { query: SizeQuery; noise: number } {
+  const instrument = candidate.instrument ?? ONLY_INSTRUMENT;
+  const jaw = jawOf(candidate.kind.sense);
+  const noise = candidate.u_mm ** 2;
+  if (jaw === undefined) return { query: candidate, noise };
+  const bias = biasKey(instrument, jaw);
+  // A jaw that never read is not among the columns: its limit of error stands for it.
+  const unknown = posterior.evidence.layout.at.has(bias)
+    ? 0
+    : instrumentNamed(posterior.instruments, instrument).mpeMm ** 2 / 3;
+  return { query: { ...candidate, bias }, noise: noise + unknown };
 }

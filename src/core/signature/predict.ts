@@ -1,9 +1,10 @@
 import { mixtureMoments, type NormalMixture } from '@/core/numerics';
-import type { FeatureKind } from '@/core/metrology';
-import { DRIFT_EDGE_SD_MM, DRIFT_SCALE_SD, driftRow } from './law';
-import { latentEntries } from './model';
-import { latentSize, type LatentSize } from './node';
-import type { Posterior, Signature } from './estimate';
+import type { FeatureKind, PartState } from '@/core/metrology';
+import type { Signature } from './estimate';
+import { latentSize, type LatentSize, placeQuery } from './latent-size';
+import type { PlatePlace } from './law';
+import { rowOf } from './rows';
+import { coatedFaces } from './states';
 
 /** A size to be predicted. */
 export interface SizeQuery {
@@ -13,6 +14,14 @@ export interface SizeQuery {
   readonly feature?: string;
   /** A print already made; left out: one to come, with its own drift and chance. */
   readonly print?: string;
+  /** Where it lies on the plate; left out when nobody knows. */
+  readonly place?: PlatePlace;
+  /** State in which the size is asked for; default that of the signature. */
+  readonly state?: PartState;
+  /** Key of the jaw whose bias is to be in it: a reading's, not a size's. */
+  readonly bias?: string;
+  /** Thickness of a coat on each face, mm. */
+  readonly coatMm?: number;
   /** Pixel pitch, mm, when XY edges land on pixels without anti-aliasing: adds px/√6 of chance. */
   readonly pixelMm?: number;
 }
@@ -23,22 +32,23 @@ function snapVariance({ kind, pixelMm }: SizeQuery): number {
   return pixelMm === undefined || !aligned ? 0 : (pixelMm * pixelMm) / 6;
 }
 
-/** Variance that the drift of a print to come adds, mm². */
-function driftVariance(query: SizeQuery): number {
-  const drift = driftRow(query.kind, query.drawnMm);
-  return (drift.edge * DRIFT_EDGE_SD_MM) ** 2 + (drift.scale * DRIFT_SCALE_SD) ** 2;
-}
+/** Names that nothing on a bench bears: of a print to come, of a feature that was never measured. */
+const TO_COME = '\u0000to come';
+const NEW = '\u0000new';
 
-/** The size at each node as a function of the latent vector; what covariances and joint chances are made of. */
-export function latentSizes(posterior: Posterior, query: SizeQuery): LatentSize[] {
-  const { model } = posterior;
-  const row = { print: query.print ?? '\u0000to come', kind: query.kind, drawnMm: query.drawnMm };
-  const latent = {
-    ...latentEntries(model, row),
-    feature: query.feature === undefined ? -1 : model.features.indexOf(query.feature),
-    print: query.print === undefined ? -1 : model.prints.indexOf(query.print),
+/** The size at each node as a function of the shared columns; what covariances and joint chances are made of. */
+export function latentSizes(
+  { posterior: { evidence, nodes }, base, state }: Signature,
+  query: SizeQuery,
+): LatentSize[] {
+  const facts = {
+    ...query,
+    feature: query.feature ?? NEW,
+    print: query.print ?? TO_COME,
+    state: query.state ?? state,
   };
-  return posterior.nodes.map((node, i) => latentSize(model, posterior.dataOfNode[i], node, latent));
+  const placed = placeQuery(evidence, rowOf(facts, base));
+  return nodes.map((node) => latentSize(evidence, node, placed));
 }
 
 /**
@@ -46,14 +56,14 @@ export function latentSizes(posterior: Posterior, query: SizeQuery): LatentSize[
  * For a print to come it holds the feature's habit (its own where it was measured), chance, drift and pixel snapping;
  * the bias of the caliper is not in it, since it belongs to readings.
  */
-export function predictSize({ posterior }: Signature, query: SizeQuery): NormalMixture {
-  const seen = query.print !== undefined && posterior.model.prints.includes(query.print);
-  const extra = snapVariance(query) + (seen ? 0 : driftVariance(query));
-  const sizes = latentSizes(posterior, query);
+export function predictSize(signature: Signature, query: SizeQuery): NormalMixture {
+  const extra = snapVariance(query);
+  const sizes = latentSizes(signature, query);
+  const coatMm = query.coatMm === undefined ? 0 : coatedFaces(query.kind) * query.coatMm;
   return {
-    weights: posterior.weights,
-    means: Float64Array.from(sizes, (size) => query.drawnMm + size.offsetMm),
-    variances: Float64Array.from(sizes, (size) => size.variance + extra),
+    weights: signature.posterior.weights,
+    means: Float64Array.from(sizes, ({ offsetMm }) => query.drawnMm + offsetMm + coatMm),
+    variances: Float64Array.from(sizes, ({ variance }) => variance + extra),
   };
 }
 

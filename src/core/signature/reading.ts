@@ -1,4 +1,5 @@
-import type { FeatureKind, Instrument } from '@/core/metrology';
+import type { FeatureKind, Instrument, Jaw, PartState } from '@/core/metrology';
+import type { PlatePlace } from './law';
 
 /** One corrected reading of one feature in one print, as the signature learns from it. */
 export interface SignatureReading extends FeatureKind {
@@ -10,12 +11,28 @@ export interface SignatureReading extends FeatureKind {
   readonly readingMm: number;
   /** What the display showed before corrections, mm: exchanged digits are looked for there. Default readingMm. */
   readonly shownMm?: number;
+  /** State of the print when it was read; default cured. */
+  readonly state?: PartState;
+  /** Thickness of the coat on each face, mm; a coated reading needs it. */
+  readonly coatMm?: number;
+  /** Where the feature lay on the plate; left out when nobody knows. */
+  readonly place?: PlatePlace;
   /** Which instrument; its bias is one unknown per jaw kind. Left out: the one of the options. */
   readonly instrument?: string;
   /** Sitting whose warmth nobody measured: one unknown for all its readings, of this standard uncertainty per mm. */
   readonly warmth?: { readonly sitting: string; readonly u: number };
   /** Where it came from (a line of a file, a row of a table); handed back with doubts. */
   readonly source?: number;
+}
+
+/** A reading of a piece of known size: it tells the bias of that jaw of that instrument. */
+export interface CheckReading {
+  readonly instrument?: string;
+  readonly jaw: Jaw;
+  readonly knownMm: number;
+  /** Standard uncertainty of the piece, mm. */
+  readonly u_mm: number;
+  readonly readingMm: number;
 }
 
 /** A caliper under the name that readings give. */

@@ -1,7 +1,8 @@
 import { leaveOneOut } from './suspicious';
 import { drawTarget, jointChance, type DrawnSize, type Target } from './draw';
-import type { Signature, SignatureOptions } from './estimate';
-import { PARAMETER_UNITS, type ParameterName } from './law';
+import type { ParameterSource, Signature, SignatureOptions, StateShift } from './estimate';
+import { PARAMETER_COUNT, PARAMETER_NAMES, PARAMETER_UNITS, type ParameterName } from './law';
+import { foretellSamePrint } from './same-print';
 
 /** The open form of a signature: what the command line prints and the mesh correction reads. */
 export interface SignatureReport {
@@ -11,6 +12,19 @@ export interface SignatureReport {
     readonly sd: number;
     readonly pinned: boolean;
     readonly unit: string;
+    readonly from: ParameterSource;
+  }[];
+  /** Over the parameters, in their order. */
+  readonly covariance: readonly (readonly number[])[];
+  /** How much larger sizes are in a state than in the base state, per mm. */
+  readonly stateShift: readonly StateShift[];
+  /** Features of prints that were not read in the state asked about, foretold in it. */
+  readonly samePrint: readonly {
+    readonly feature: string;
+    readonly print: string;
+    readonly state: string;
+    readonly predicted_mm: number;
+    readonly sd_mm: number;
   }[];
   readonly scatter: { readonly feature_mm: number; readonly print_mm: number };
   readonly jointInTolerance: number | null;
@@ -76,12 +90,24 @@ export function reportSignature(
     drawn.map((each, i) => ({ target: targets[i], drawMm: each.drawMm })),
   );
   return {
-    parameters: signature.parameters.map(({ name, mean, sd, pinned }) => ({
+    parameters: signature.parameters.map(({ name, mean, sd, pinned, from }) => ({
       name,
       mean,
       sd,
       pinned,
       unit: PARAMETER_UNITS[name],
+      from,
+    })),
+    covariance: PARAMETER_NAMES.map((_, i) => [
+      ...signature.covariance.subarray(i * PARAMETER_COUNT, (i + 1) * PARAMETER_COUNT),
+    ]),
+    stateShift: signature.shifts,
+    samePrint: foretellSamePrint(signature).map(({ feature, print, state, predictedMm, sdMm }) => ({
+      feature,
+      print,
+      state,
+      predicted_mm: predictedMm,
+      sd_mm: sdMm,
     })),
     scatter: { feature_mm: signature.scatter.featureMm, print_mm: signature.scatter.printMm },
     jointInTolerance: targets.length === 0 ? null : joint,

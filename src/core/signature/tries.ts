@@ -1,7 +1,9 @@
 import { normalCdf, normalDensity } from '@/core/numerics';
-import type { FeatureKind } from '@/core/metrology';
-import { latentEntries, prepareData, type Model, type ModelData, type ModelRow } from './model';
-import { latentSize, solveNode, type Node, type Scatter } from './node';
+import type { FeatureKind, PartState } from '@/core/metrology';
+import type { Sites } from './group-parts';
+import type { PlatePlace } from './law';
+import { type ModelRow, rowOf } from './rows';
+import { coatedFaces, type ShiftedState } from './states';
 
 /** What the hand says when a part meets its mate, from tight to loose. */
 export const FIT_WORDS = ['wontEnter', 'needsForce', 'right', 'slides', 'rattles'] as const;
@@ -12,6 +14,10 @@ export interface Try extends FeatureKind {
   readonly feature: string;
   readonly print: string;
   readonly drawnMm: number;
+  /** State of the print when it was tried; default cured. */
+  readonly state?: PartState;
+  readonly coatMm?: number;
+  readonly place?: PlatePlace;
   readonly word: FitWord;
   readonly mateMm: number;
   readonly mateU_mm: number;
@@ -67,9 +73,10 @@ function meaningOf(attempt: Try): WordReading {
   return { ...standard, at: standard.at + (attempt.shiftMm ?? 0) * Math.cbrt(attempt.mateMm / 10) };
 }
 
-/** The row that a try adds to the model; a word reads the true size, so no instrument's bias is in it. */
-export function rowOfTry(attempt: Try): ModelRow {
-  return { feature: attempt.feature, print: attempt.print, kind: attempt, drawnMm: attempt.drawnMm };
+/** The row that a word speaks of: the true size, so no instrument's bias is in it. */
+export function rowOfTry(attempt: Try, base: ShiftedState): ModelRow {
+  const { feature, print, drawnMm, state = 'cured', place, coatMm } = attempt;
+  return rowOf({ feature, print, kind: attempt, drawnMm, place, state, coatMm }, base);
 }
 
 /** A word taken in at one node: the mean and variance of the printed size that it amounts to, and its likelihood. */
@@ -109,46 +116,52 @@ function siteOf(
   return { meanMm: siteMean, variance: 1 / precision, logLikelihood: Math.log(mass) };
 }
 
-/** Rows of the model that are tries, each with its try. */
-export interface TryRow {
-  readonly row: number;
-  readonly attempt: Try;
+/** Moments of the offsets that words speak of, given all that came before: means, mm, and covariance, row-major, mm². */
+export interface WordMoments {
+  readonly means: Float64Array;
+  readonly covariance: Float64Array;
+}
+
+/** Offset that a word speaks of when its clearance is `clearanceMm`, mm: hole − shaft, the feature being one of the two. */
+function offsetAt(attempt: Try, clearanceMm: number): number {
+  const side = attempt.sense === 'inside' ? 1 : -1;
+  return attempt.mateMm + side * clearanceMm - attempt.drawnMm;
 }
 
 /**
- * One node with the words taken in one after another, in a fixed order (assumed-density filtering).
- * `data` says nothing at the rows of tries; the node's own data come back with their sites filled in.
+ * Takes words in one after another (assumed-density filtering): each sees the moments as those before it left them. The
+ * moments are used up. Gives what each word amounts to, and the log likelihood of all.
  */
-export function solveNodeWithTries(
-  model: Model,
-  data: ModelData,
-  scatter: Scatter,
-  tries: readonly TryRow[],
-): { readonly node: Node; readonly data: ModelData; readonly wordsLogLikelihood: number } {
-  let own = data;
-  let node = solveNode(model, own, scatter);
-  const bare = node.logLikelihood;
-  let wordsLogLikelihood = 0;
-  for (const { row, attempt } of tries) {
-    const query = {
-      ...latentEntries(model, rowOfTry(attempt)),
-      feature: model.features.indexOf(attempt.feature),
-      print: model.prints.indexOf(attempt.print),
-    };
-    const size = latentSize(model, own, node, query);
-    // Clearance is hole − shaft: the feature itself is the hole when it is an inside one.
+export function takeWords(
+  words: readonly Try[],
+  { means, covariance }: WordMoments,
+): { readonly sites: Sites; readonly logLikelihood: number } {
+  const count = words.length;
+  let logLikelihood = 0;
+  const sites = words.map((attempt, at) => {
     const side = attempt.sense === 'inside' ? 1 : -1;
-    const clearance = side * (attempt.drawnMm + size.offsetMm - attempt.mateMm);
-    const site = siteOf(meaningOf(attempt), attempt.mateU_mm, clearance, size.variance, attempt.word);
-    if (site === undefined) continue;
-    const prior = query.columns.reduce(
-      (sum, column, i) => sum + query.values[i] * model.priorMean[column],
-      0,
-    );
-    const residual = own.residual.with(row, attempt.mateMm + side * site.meanMm - attempt.drawnMm - prior);
-    own = prepareData(model, { residual, variance: own.variance.with(row, site.variance) });
-    wordsLogLikelihood += site.logLikelihood;
-    node = solveNode(model, own, scatter);
-  }
-  return { node: { ...node, logLikelihood: bare }, data: own, wordsLogLikelihood };
+    const coatMm = attempt.state === 'coated' ? coatedFaces(attempt) * (attempt.coatMm ?? 0) : 0;
+    const clearance = side * (attempt.drawnMm + means[at] + coatMm - attempt.mateMm);
+    const variance = covariance[at * count + at];
+    const site = siteOf(meaningOf(attempt), attempt.mateU_mm, clearance, variance, attempt.word);
+    if (site === undefined) return undefined;
+    logLikelihood += site.logLikelihood;
+    const offsetMm = offsetAt(attempt, site.meanMm) - coatMm;
+    const miss = offsetMm - means[at];
+    const total = variance + site.variance;
+    const shared = Float64Array.from(means, (_, i) => covariance[i * count + at]);
+    for (let i = 0; i < count; i++) {
+      means[i] += (shared[i] * miss) / total;
+      for (let j = 0; j < count; j++) covariance[i * count + j] -= (shared[i] * shared[j]) / total;
+    }
+    return { offsetMm, variance: site.variance };
+  });
+  return { sites, logLikelihood };
+}
+
+/** One order for words, whatever order they were said in. */
+export function compareTries(a: Try, b: Try): number {
+  const keyOf = ({ feature, print, state, word, mateMm }: Try) =>
+    JSON.stringify([feature, print, state, word, mateMm]);
+  return keyOf(a) < keyOf(b) ? -1 : 1;
 }

@@ -9,6 +9,7 @@ import {
   readKind,
   readName,
   readNeededNumber,
+  readPlace,
   readSize,
   type RowIssue,
 } from '@/subjects/language/shared';
@@ -43,6 +44,8 @@ export function parseTargetsCsv(text: string): Result<Target[], TargetsCsvIssue>
     if (!minus.ok) return minus;
     const plus = readNeededNumber(row, 'tol_plus_mm');
     if (!plus.ok) return plus;
+    const place = readPlace(row);
+    if (!place.ok) return place;
     const name = feature.value;
     if (minus.value > 0 || minus.value >= plus.value)
       return fail({ code: 'limitsCrossed', line: row.line, feature: name });
@@ -54,6 +57,7 @@ export function parseTargetsCsv(text: string): Result<Target[], TargetsCsvIssue>
       targetMm: target.value,
       lowerDeviationMm: minus.value,
       upperDeviationMm: plus.value,
+      place: place.value,
     });
   }
   return ok(targets);
@@ -61,13 +65,15 @@ export function parseTargetsCsv(text: string): Result<Target[], TargetsCsvIssue>
 
 export function formatTargetsCsv(targets: readonly Target[]): string {
   return formatTable(
-    COLUMNS,
+    [...COLUMNS, 'x_mm', 'y_mm'],
     targets.map((target) => [
       target.feature,
       ...kindCells(target.kind),
       target.targetMm,
       target.lowerDeviationMm,
       target.upperDeviationMm,
+      target.place?.xMm ?? '',
+      target.place?.yMm ?? '',
     ]),
   );
 }

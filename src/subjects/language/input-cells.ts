@@ -39,6 +39,7 @@ export type CellIssue =
     }
   | { readonly code: 'tooLong'; readonly line: number; readonly column: string; readonly limit: number }
   | { readonly code: 'blankName'; readonly line: number; readonly column: string }
+  | { readonly code: 'halfAPlace'; readonly line: number; readonly missing: 'x_mm' | 'y_mm' }
   | { readonly code: 'kind'; readonly line: number; readonly issue: FeatureKindIssue };
 
 /** What is wrong with a row beside the others. */
@@ -130,6 +131,19 @@ export function readName(row: CsvRow, column: string): Result<string, CellIssue>
   const name = readText(row, column);
   if (!name.ok) return name;
   return name.value === undefined ? fail({ code: 'blankName', line: row.line, column }) : ok(name.value);
+}
+
+/** x_mm and y_mm of a row, from the middle of the plate: both or neither. */
+export function readPlace(
+  row: CsvRow,
+): Result<{ readonly xMm: number; readonly yMm: number } | undefined, CellIssue> {
+  const x = readNumber(row, 'x_mm', BOUNDS.place);
+  if (!x.ok) return x;
+  const y = readNumber(row, 'y_mm', BOUNDS.place);
+  if (!y.ok) return y;
+  if (x.value !== undefined && y.value !== undefined) return ok({ xMm: x.value, yMm: y.value });
+  if (x.value === undefined && y.value === undefined) return ok(undefined);
+  return fail({ code: 'halfAPlace', line: row.line, missing: x.value === undefined ? 'x_mm' : 'y_mm' });
 }
 
 /** sense, shape, axis, angle_deg and base of a row. */

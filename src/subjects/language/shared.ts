@@ -8,6 +8,7 @@ export {
   readNeeded,
   readNeededNumber,
   readNumber,
+  readPlace,
   readText,
   readSize,
   type RowIssue,

@@ -30,6 +30,8 @@ function describeCellIssue(issue: CellIssue): string {
       return `line ${issue.line}, ${issue.column}: longer than ${issue.limit} characters. Shorten it.`;
     case 'blankName':
       return `line ${issue.line}, ${issue.column}: blank. Give it a name.`;
+    case 'halfAPlace':
+      return `line ${issue.line}, ${issue.missing}: blank, but the other half of the place is given. Give both, or neither.`;
     case 'kind':
       return `line ${issue.line}: ${describeKindIssue(issue.issue)}.`;
   }

@@ -11,6 +11,7 @@ import {
   readKind,
   readName,
   readNumber,
+  readPlace,
   readSize,
   readText,
   type RowIssue,
@@ -31,6 +32,10 @@ export interface ReadingRow {
   readonly zeroMm?: number;
   readonly partC?: number;
   readonly heightMm?: number;
+  /** Where the feature lay on the plate, from its middle. */
+  readonly place?: { readonly xMm: number; readonly yMm: number };
+  /** Thickness of the coat on each face, mm. */
+  readonly coatMm?: number;
   readonly instrumentC?: number;
   readonly takenAt?: string;
   /** Identity of the reading, from whoever took it first. */
@@ -52,10 +57,10 @@ const REQUIRED = [
   'reading_mm',
 ];
 
+type OptionalNumber = 'zeroMm' | 'partC' | 'instrumentC' | 'heightMm' | 'place' | 'coatMm';
+
 /** Optional cells that are numbers. */
-function readOptional(
-  row: CsvRow,
-): Result<Pick<ReadingRow, 'zeroMm' | 'partC' | 'instrumentC' | 'heightMm'>, CellIssue> {
+function readOptional(row: CsvRow): Result<Pick<ReadingRow, OptionalNumber>, CellIssue> {
   const zero = readNumber(row, 'zero_mm', BOUNDS.deviation);
   if (!zero.ok) return zero;
   const part = readNumber(row, 'part_C', BOUNDS.temperature);
@@ -64,11 +69,17 @@ function readOptional(
   if (!instrument.ok) return instrument;
   const height = readNumber(row, 'height_mm', BOUNDS.height);
   if (!height.ok) return height;
+  const place = readPlace(row);
+  if (!place.ok) return place;
+  const coat = readNumber(row, 'coat_mm', BOUNDS.height);
+  if (!coat.ok) return coat;
   return ok({
     zeroMm: zero.value,
     partC: part.value,
     instrumentC: instrument.value,
     heightMm: height.value,
+    place: place.value,
+    coatMm: coat.value,
   });
 }
 
@@ -157,6 +168,9 @@ const WRITTEN = [
   'part_C',
   'instrument_C',
   'height_mm',
+  'x_mm',
+  'y_mm',
+  'coat_mm',
   'taken_at',
   'reading_id',
 ];
@@ -178,6 +192,9 @@ export function formatReadingsCsv(rows: readonly Omit<ReadingRow, 'line'>[]): st
       row.partC ?? '',
       row.instrumentC ?? '',
       row.heightMm ?? '',
+      row.place?.xMm ?? '',
+      row.place?.yMm ?? '',
+      row.coatMm ?? '',
       row.takenAt ?? '',
       row.key ?? '',
     ]),

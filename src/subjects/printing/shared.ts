@@ -1,5 +1,11 @@
 export { profileForm } from './input-profile';
 export { printerForm } from './input-printer';
+export {
+  describeSignatureFileIssue,
+  parseRelativesJson,
+  parseSignatureJson,
+  type SignatureFileIssue,
+} from './input-signature-json';
 export { describeProfileIssue, type ProfileIssue } from './words-issues';
 export { describePrinter } from './words-printer';
 export { parameterWords } from './words-signature';

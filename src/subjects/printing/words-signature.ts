@@ -39,6 +39,18 @@ const PARAMETERS: Readonly<Record<ParameterName, ParameterWords>> = {
     unit: 'mm',
     factor: 1,
   },
+  leanX: {
+    title: 'Lean of the light along X',
+    pin: 'measure the same kind of size left and right on the plate',
+    unit: 'mm/m',
+    factor: 1000,
+  },
+  leanY: {
+    title: 'Lean of the light along Y',
+    pin: 'measure the same kind of size in front and at the back of the plate',
+    unit: 'mm/m',
+    factor: 1000,
+  },
 };
 
 export function parameterWords(name: ParameterName): ParameterWords {

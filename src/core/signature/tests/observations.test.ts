@@ -101,8 +101,8 @@ test('ε_X and ε_Y of the prior lean together, and unknown jaw flats widen c al
   const { covariance } = lawPrior();
   expect(covariance[1]).toBeGreaterThan(0.8 * covariance[0]);
   const open = lawPrior({ jawFlatsUnknown: true }).covariance;
-  expect(Math.sqrt(open[6 * 9 + 6])).toBeCloseTo(0.06, 12);
-  expect(open[4 * 9 + 4]).toBeCloseTo(covariance[4 * 9 + 4], 15);
+  expect(Math.sqrt(open[6 * 11 + 6])).toBeCloseTo(0.06, 12);
+  expect(open[4 * 11 + 4]).toBeCloseTo(covariance[4 * 11 + 4], 15);
 });
 
 test('reaching beyond begins past 1.5 × the longest size, and never without a reading', () => {

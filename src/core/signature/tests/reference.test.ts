@@ -1,9 +1,16 @@
 import { describe, expect, test } from '@jest/globals';
 import { loadSignatureCase } from '@/testing/reference';
 import { pooledScatter } from '@/core/metrology';
-import { drawTarget, estimateSignature, groupObservations, jointChance, reportSignature } from '../index';
+import {
+  drawTarget,
+  estimateSignature,
+  foretellSamePrint,
+  groupObservations,
+  jointChance,
+  reportSignature,
+} from '../index';
 
-describe.each([11, 12] as const)('reference signature %d', (number) => {
+describe.each([11, 12, 13, 14, 15] as const)('reference signature %d', (number) => {
   const { readings, targets, expected, options } = loadSignatureCase(number);
   const signature = estimateSignature(readings, options);
 
@@ -22,6 +29,31 @@ describe.each([11, 12] as const)('reference signature %d', (number) => {
       expect(Math.abs(found.sd / wanted.sd - 1)).toBeLessThan(0.02);
     },
   );
+
+  test('the bias of each jaw, the shifts of states and green prints foretold lie within a tenth of their sd', () => {
+    for (const wanted of expected.instrumentBias ?? []) {
+      const found = signature.biases.find(({ jaw }) => jaw === wanted.jaw)!;
+      expect(Math.abs(found.meanMm - wanted.mean_mm)).toBeLessThan(0.1 * wanted.sd_mm);
+      expect(Math.abs(found.sdMm / wanted.sd_mm - 1)).toBeLessThan(0.02);
+    }
+    for (const wanted of expected.stateShift ?? []) {
+      const found = signature.shifts.find(({ state }) => state === wanted.state)!;
+      for (const along of ['xy', 'z'] as const) {
+        expect(Math.abs(found[along].mean - wanted[along].mean)).toBeLessThan(0.1 * wanted[along].sd);
+        expect(Math.abs(found[along].sd / wanted[along].sd - 1)).toBeLessThan(0.02);
+      }
+    }
+    const foretold = foretellSamePrint(signature);
+    expect(foretold).toHaveLength(expected.samePrint?.length ?? 0);
+    for (const wanted of expected.samePrint ?? []) {
+      const found = foretold.find(
+        ({ feature, print }) => feature === wanted.feature && print === wanted.print,
+      )!;
+      expect(found.state).toBe(wanted.state);
+      expect(Math.abs(found.predictedMm - wanted.predicted_mm)).toBeLessThan(0.1 * wanted.sd_mm);
+      expect(Math.abs(found.sdMm / wanted.sd_mm - 1)).toBeLessThan(0.02);
+    }
+  });
 
   test('both scatters lie within 5 %', () => {
     expect(Math.abs(signature.scatter.featureMm / expected.scatter.feature_mm - 1)).toBeLessThan(0.05);
@@ -71,6 +103,8 @@ describe.each([11, 12] as const)('reference signature %d', (number) => {
       'mm2',
       'mm',
       'mm',
+      '1',
+      '1',
     ]);
     expect(report.targets).toHaveLength(targets.length);
     expect(report.jointInTolerance).toBeGreaterThan(0);

@@ -17,11 +17,11 @@ import {
   type SignatureReading,
   type Target,
 } from '../index';
-import { isNegligible, normaliseWeights, SCATTER_GRID, walkGrid } from '../grid';
+import { climbGrid, normaliseWeights, SCATTER_GRID, walkGrid } from '../scatter-grid';
 
 const OPTIONS = { instruments: { '': { mpeMm: 0.02, resolutionMm: 0.01 } } };
 const WIDTH: FeatureKind = { sense: 'outside', shape: 'flat', axis: 'X' };
-const TRUTH = [-0.004, -0.0045, 0.0003, -0.004, 0.045, 0.015, 0.01, 0.08, -0.06];
+const TRUTH = [-0.004, -0.0045, 0.0003, -0.004, 0.045, 0.015, 0.01, 0.08, -0.06, 0, 0];
 
 function readingsOf(sizes: readonly number[], kind: FeatureKind = WIDTH, print = 'P1'): SignatureReading[] {
   const random = seededRandom(9);
@@ -55,7 +55,7 @@ describe('law of a process', () => {
 
   test('a round size shares both axes, and a small hole closes more', () => {
     const hole: FeatureKind = { sense: 'inside', shape: 'round', axis: 'XY' };
-    expect([...lawRow(hole, 4)]).toEqual([2, 2, 0, 0, -2, -2, -0.5, 0, 0]);
+    expect([...lawRow(hole, 4)]).toEqual([2, 2, 0, 0, -2, -2, -0.5, 0, 0, 0, 0]);
     expect(lawRow(hole, 0.5)[6]).toBe(-2);
   });
 
@@ -78,7 +78,7 @@ describe('law of a process', () => {
   test('a linear shrink from the datasheet moves the prior, and half of it is its doubt when large', () => {
     const { mean, covariance } = lawPrior({ datasheetShrink: 0.02 });
     expect(mean[3]).toBe(-0.02);
-    expect(Math.sqrt(covariance[3 * 9 + 3])).toBeCloseTo(0.01, 12);
+    expect(Math.sqrt(covariance[3 * 11 + 3])).toBeCloseTo(0.01, 12);
   });
 });
 
@@ -196,12 +196,34 @@ describe('what to measure next', () => {
 });
 
 describe('walking the grid of scatters', () => {
-  test('visits every node that weighs, and gives the weights of a full visit', () => {
-    const hill = (at: number) => -((Math.floor(at / 13) - 7) ** 2) * 2 - ((at % 13) - 4) ** 2 * 3;
-    const walked = normaliseWeights(walkGrid(0, hill));
-    const full = normaliseWeights(SCATTER_GRID.map((_, at) => hill(at)));
-    walked.forEach((weight, at) => expect(Math.abs(weight - full[at])).toBeLessThan(1e-11));
-    expect(isNegligible(-40, 0)).toBe(true);
+  const hill = (sharpness: number) => (at: number) =>
+    -sharpness * ((Math.floor(at / 49) - 30) ** 2 + 2 * ((at % 49) - 14) ** 2);
+
+  test('visits what weighs of a broad hill in coarse steps, with the weights of a full visit', () => {
+    const broad = hill(0.02);
+    const { stride, nodes, logWeights } = walkGrid(climbGrid(broad), broad);
+    expect(stride).toBe(4);
+    const coarse = SCATTER_GRID.flatMap((_, at) =>
+      Math.floor(at / 49) % 4 === 0 && (at % 49) % 4 === 0 ? [at] : [],
+    );
+    const full = normaliseWeights(coarse.map(broad));
+    const walked = normaliseWeights(logWeights);
+    coarse.forEach((at, i) =>
+      expect(Math.abs((walked[nodes.indexOf(at)] ?? 0) - full[i])).toBeLessThan(1e-9),
+    );
+  });
+
+  test('takes finer steps on a sharp hill, so that its middle and spread come out right', () => {
+    const sharp = hill(0.25);
+    const { stride, nodes, logWeights } = walkGrid(climbGrid(sharp), sharp);
+    expect(stride).toBeLessThan(4);
+    const weights = normaliseWeights(logWeights);
+    const rows = nodes.map((at) => Math.floor(at / 49));
+    const mean = rows.reduce((sum, row, i) => sum + weights[i] * row, 0);
+    const variance = rows.reduce((sum, row, i) => sum + weights[i] * (row - mean) ** 2, 0);
+    expect(mean).toBeCloseTo(30, 2);
+    // A normal hill exp(−0.25·d²) has the variance 1/(2·0.25).
+    expect(variance).toBeCloseTo(2, 1);
   });
 });
 

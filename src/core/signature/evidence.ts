@@ -1,0 +1,157 @@
+import { eliminate, type GroupParts, type Left, partsOf, type Sites } from './group-parts';
+import { takeGroupWords } from './group-words';
+import { habitKey, splitGroups, type WordRow } from './groups';
+import { type ColumnReading, connectionsOf, layColumns, type Layout, type SharedColumn } from './layout';
+import { DRIFT_EDGE_SD_MM, DRIFT_SCALE_SD, type LawPrior } from './law';
+import type { DataRow } from './rows';
+import { SCATTER_GRID, type Scatter } from './scatter-grid';
+import { addLeft, solve, startSum, type Sum } from './shared-sum';
+import type { Try } from './tries';
+
+/** Groups of an earlier estimate by their content, so that only what changed is computed again. */
+export type KeptGroups = Map<string, GroupParts>;
+
+/** What a signature is learned from, in groups that are independent given the shared columns. */
+export interface Evidence {
+  readonly layout: Layout;
+  readonly groups: readonly GroupParts[];
+  /** Column of each key of each group. */
+  readonly columnsOf: readonly Int32Array[];
+  /** Group of each connection: a feature's habit or its chance in a print, a print's drift, a sitting's warmth, a coat. */
+  readonly groupOf: ReadonlyMap<string, number>;
+  /** Group and row in it of each row that was read, in the order they were given. */
+  readonly places: readonly { readonly group: number; readonly row: number }[];
+}
+
+interface EvidenceInput {
+  readonly prior: LawPrior;
+  readonly rows: readonly DataRow[];
+  readonly words: readonly WordRow<Try>[];
+  /** Biases and shifts of states. */
+  readonly columns: readonly SharedColumn[];
+  readonly columnReadings: readonly ColumnReading[];
+}
+
+/** The column of a connection that was made one: a habit, the drift of a print, the warmth of a sitting, a coat. */
+function columnOfConnection(key: string, rows: readonly DataRow[]): SharedColumn {
+  if (key.startsWith('habit ')) return { key, mean: 0, sd: 'habit' };
+  for (const { unknowns } of rows)
+    for (const unknown of unknowns) if (unknown.key === key) return { key, mean: 0, sd: unknown.sd };
+  return { key, mean: 0, sd: key.startsWith('edge ') ? DRIFT_EDGE_SD_MM : DRIFT_SCALE_SD };
+}
+
+function contentOf(rows: readonly DataRow[], words: readonly WordRow<Try>[], shared: string): string {
+  const told = rows.map(({ feature, print, law, shared: also, unknowns, offsetMm, variance }) => [
+    feature,
+    print,
+    [...law],
+    also,
+    unknowns,
+    offsetMm,
+    variance,
+  ]);
+  return JSON.stringify([told, words.map(({ word }) => word), shared]);
+}
+
+/** The same readings, without the words, with other variances of their noise, mm², in the order that the rows were given. */
+export function withNoise(evidence: Evidence, variances: ArrayLike<number>): Evidence {
+  const noise = evidence.groups.map((parts) => parts.noise.slice());
+  evidence.places.forEach(({ group, row }, i) => (noise[group][row] = variances[i]));
+  const groups = evidence.groups.map((parts, g) => ({ ...parts, noise: noise[g], left: new Map() }));
+  return { ...evidence, groups };
+}
+
+/** Splits rows and words into groups; what `kept` holds of them from an earlier estimate is not computed again. */
+export function gatherEvidence(input: EvidenceInput, kept: KeptGroups): Evidence {
+  const { rows, words, prior, columnReadings } = input;
+  const { groups: split, promoted } = splitGroups(rows, words);
+  const isShared = (key: string) => promoted.has(key);
+  const extra = [...input.columns, ...[...promoted].map((key) => columnOfConnection(key, rows))];
+  const layout = layColumns(prior, extra, columnReadings);
+  const used = new Set<string>();
+  const groups = split.map((group) => {
+    const names =
+      promoted.size === 0 ? '' : [...promoted].filter((key) => mentions(group.rows, key)).join('\n');
+    const content = contentOf(group.rows, group.words, names);
+    used.add(content);
+    const parts = kept.get(content) ?? partsOf(group, isShared);
+    kept.set(content, parts);
+    return parts;
+  });
+  for (const content of kept.keys()) if (!used.has(content)) kept.delete(content);
+  const groupOf = new Map<string, number>();
+  groups.forEach((parts, g) => {
+    for (const row of parts.rows) for (const key of connectionsOf(row)) groupOf.set(key, g);
+  });
+  const placeOf = new Map<DataRow, { group: number; row: number }>();
+  split.forEach((part, group) => part.rows.forEach((each, row) => placeOf.set(each, { group, row })));
+  const columnsOf = groups.map(({ keys }) => Int32Array.from(keys, (key) => layout.at.get(key)!));
+  return { layout, groups, columnsOf, groupOf, places: rows.map((row) => placeOf.get(row)!) };
+}
+
+function mentions(rows: readonly DataRow[], key: string): boolean {
+  return rows.some(
+    ({ feature, unknowns }) => habitKey(feature) === key || unknowns.some((unknown) => unknown.key === key),
+  );
+}
+
+/** The Gaussian posterior of the shared columns at one node. */
+export interface Node extends Scatter {
+  /** Cholesky factor of the posterior precision, count × count row-major. */
+  readonly factor: Float64Array;
+  /** Posterior mean, length count. */
+  readonly mean: Float64Array;
+  /** Log marginal likelihood of readings and words, up to a constant common to all nodes. */
+  readonly logLikelihood: number;
+  /** What the words of each group amount to here; left out where nothing was said. */
+  readonly sites?: readonly Sites[];
+}
+
+/** What a group leaves at a node, computed when it is first asked for. */
+function leftBy(parts: GroupParts, at: number): Left {
+  const left = parts.left.get(at) ?? eliminate(parts, SCATTER_GRID[at]);
+  parts.left.set(at, left);
+  return left;
+}
+
+function sumGroups({ layout, groups, columnsOf }: Evidence, at: number): Sum {
+  const sum = startSum(layout, SCATTER_GRID[at]);
+  groups.forEach((parts, g) => addLeft(sum, layout.count, columnsOf[g], leftBy(parts, at).information));
+  return sum;
+}
+
+const NO_SITES: Sites = [];
+
+/** The posterior at a node from readings alone. */
+export function solveReadings(evidence: Evidence, at: number): Node {
+  const { count } = evidence.layout;
+  const sum = sumGroups(evidence, at);
+  const { factor, mean, explained, logDeterminant } = solve(sum, count);
+  const { tauB, tauP } = SCATTER_GRID[at];
+  const logLikelihood = -0.5 * (sum.misfit + logDeterminant - explained);
+  return { tauB, tauP, factor, mean, logLikelihood };
+}
+
+/**
+ * The posterior at a node from readings and words: the readings of all first, then the words, group after group, in the
+ * order of compareTries within a group.
+ */
+export function solveWithWords(evidence: Evidence, at: number): Node {
+  const bare = solveReadings(evidence, at);
+  const sum = sumGroups(evidence, at);
+  const { count } = evidence.layout;
+  let { logLikelihood } = bare;
+  const sites = evidence.groups.map((parts, g) => {
+    if (parts.words.length === 0) return NO_SITES;
+    const { words: sizes } = leftBy(parts, at);
+    const taken = takeGroupWords(sum, count, {
+      columns: evidence.columnsOf[g],
+      sizes: sizes!,
+      words: parts.words,
+    });
+    logLikelihood += taken.logLikelihood;
+    return taken.sites;
+  });
+  const { factor, mean } = solve(sum, count);
+  return { ...bare, factor, mean, logLikelihood, sites };
+}

@@ -1,0 +1,108 @@
+import type { DataRow, ModelRow } from './rows';
+
+/** A word of fit as a row: no reading, but evidence about its size. */
+export interface WordRow<Word> {
+  readonly row: ModelRow;
+  readonly word: Word;
+}
+
+/** Rows and words that hang together by a print, a feature or a sitting, and with no other rows but through shared columns. */
+export interface Group<Word> {
+  readonly rows: readonly DataRow[];
+  readonly words: readonly WordRow<Word>[];
+}
+
+/** Rows that are eliminated together; more than these are taken apart (see splitGroups). */
+const MOST_ROWS = 48;
+
+export function habitKey(feature: string): string {
+  return `habit ${feature}`;
+}
+
+const CHANCE = 'chance ';
+
+/** A feature's chance in one print. */
+export function chanceKey(feature: string, print: string): string {
+  return CHANCE + JSON.stringify([feature, print]);
+}
+
+/** What connects a row with others; a feature's chance in one print always holds its rows together. */
+function connections({ feature, print, unknowns }: ModelRow): string[] {
+  const keys = unknowns.map(({ key }) => key);
+  return [...keys, habitKey(feature), chanceKey(feature, print)];
+}
+
+/** Components of a graph given as lists of the names that each item carries. */
+function componentsOf(namesOf: readonly (readonly string[])[]): number[][] {
+  const parent = namesOf.map((_, i) => i);
+  const root = (at: number): number => {
+    let top = at;
+    while (parent[top] !== top) top = parent[top] = parent[parent[top]];
+    return top;
+  };
+  const first = new Map<string, number>();
+  namesOf.forEach((names, i) => {
+    for (const name of names) {
+      const before = first.get(name);
+      if (before === undefined) first.set(name, i);
+      else parent[root(i)] = root(before);
+    }
+  });
+  const members = new Map<number, number[]>();
+  namesOf.forEach((_, i) => {
+    const top = root(i);
+    const list = members.get(top);
+    if (list === undefined) members.set(top, [i]);
+    else list.push(i);
+  });
+  return [...members.values()];
+}
+
+/** The connection that most rows of a component share; undefined where no two do, or only the chance of one feature. */
+function mostShared(
+  component: readonly number[],
+  namesOf: readonly (readonly string[])[],
+): string | undefined {
+  const counts = new Map<string, number>();
+  for (const i of component)
+    for (const name of namesOf[i])
+      if (!name.startsWith(CHANCE)) counts.set(name, (counts.get(name) ?? 0) + 1);
+  let most: string | undefined;
+  for (const [name, count] of counts) if (count > 1 && count > (counts.get(most ?? '') ?? 1)) most = name;
+  return most;
+}
+
+/**
+ * Takes rows and words apart into groups that are independent given the shared columns. Where more than 48 rows hang
+ * together (a control feature in every print, a gauge of a hundred sizes), what most of them share becomes a shared
+ * column itself, until the groups are small: exact, and the cost stays in proportion to the rows.
+ */
+export function splitGroups<Word>(
+  rows: readonly DataRow[],
+  words: readonly WordRow<Word>[],
+): { readonly groups: Group<Word>[]; readonly promoted: ReadonlySet<string> } {
+  const all: ModelRow[] = [...rows, ...words.map(({ row }) => row)];
+  const promoted = new Set<string>();
+  const namesOf = all.map(connections);
+  let open = componentsOf(namesOf);
+  const done: number[][] = [];
+  while (open.length > 0) {
+    const large = open.filter((component) => component.length > MOST_ROWS);
+    done.push(...open.filter((component) => component.length <= MOST_ROWS));
+    open = large.flatMap((component) => {
+      const shared = mostShared(component, namesOf);
+      if (shared === undefined) {
+        done.push([...component]);
+        return [];
+      }
+      promoted.add(shared);
+      const left = component.map((i) => (namesOf[i] = namesOf[i].filter((name) => name !== shared)));
+      return componentsOf(left).map((part) => part.map((at) => component[at]));
+    });
+  }
+  const groups = done.map((component) => ({
+    rows: component.flatMap((i) => (i < rows.length ? [rows[i]] : [])),
+    words: component.flatMap((i) => (i < rows.length ? [] : [words[i - rows.length]])),
+  }));
+  return { groups, promoted };
+}

@@ -1,0 +1,125 @@
+import { expectOk } from '@/core/result';
+import { invertSymmetric } from '@/core/numerics';
+import { type LawPrior, PARAMETER_COUNT, PARAMETER_NAMES } from './law';
+import type { ModelRow } from './rows';
+import { chanceKey, habitKey } from './groups';
+
+/** A shared column beside the law's: its prior, of a standard deviation or of the scatter of habits (τ_b). */
+export interface SharedColumn {
+  readonly key: string;
+  readonly mean: number;
+  readonly sd: number | 'habit';
+}
+
+/** A reading that speaks of one shared column alone, as a check piece does of a jaw. */
+export interface ColumnReading {
+  readonly key: string;
+  readonly value: number;
+  readonly variance: number;
+}
+
+/**
+ * The columns that all groups share: the law's, then `extra`. `precision` (count × count, row-major) and `moment` (count)
+ * are those of the prior and of readings of columns, without the habits among the columns, whose precision is the node's.
+ */
+export interface Layout {
+  readonly count: number;
+  readonly extra: readonly SharedColumn[];
+  readonly at: ReadonlyMap<string, number>;
+  readonly precision: Float64Array;
+  readonly moment: Float64Array;
+  /** Places of habits among the columns. */
+  readonly habits: readonly number[];
+}
+
+export function layColumns(
+  prior: LawPrior,
+  extra: readonly SharedColumn[],
+  readings: readonly ColumnReading[],
+): Layout {
+  const count = PARAMETER_COUNT + extra.length;
+  const at = new Map<string, number>();
+  PARAMETER_NAMES.forEach((name, i) => at.set(name, i));
+  extra.forEach(({ key }, i) => at.set(key, PARAMETER_COUNT + i));
+  const precision = new Float64Array(count * count);
+  const moment = new Float64Array(count);
+  const law = expectOk(invertSymmetric(prior.covariance, PARAMETER_COUNT));
+  for (let i = 0; i < PARAMETER_COUNT; i++) {
+    for (let j = 0; j < PARAMETER_COUNT; j++) {
+      precision[i * count + j] = law[i * PARAMETER_COUNT + j];
+      moment[i] += law[i * PARAMETER_COUNT + j] * prior.mean[j];
+    }
+  }
+  const inform = (column: number, value: number, weight: number) => {
+    precision[column * count + column] += weight;
+    moment[column] += weight * value;
+  };
+  extra.forEach(({ mean, sd }, i) => {
+    if (sd !== 'habit') inform(PARAMETER_COUNT + i, mean, 1 / sd ** 2);
+  });
+  for (const { key, value, variance } of readings) {
+    const column = at.get(key);
+    if (column !== undefined) inform(column, value, 1 / variance);
+  }
+  const habits = extra.flatMap(({ sd }, i) => (sd === 'habit' ? [PARAMETER_COUNT + i] : []));
+  return { count, extra, at, precision, moment, habits };
+}
+
+/** A row taken apart: entries on shared columns by name, and what it shares only with rows of its group. */
+export interface PlacedRow {
+  readonly shared: readonly (readonly [key: string, value: number])[];
+  readonly habit: string | undefined;
+  readonly chance: string;
+  readonly unknowns: ModelRow['unknowns'];
+}
+
+/** `isShared` says which connections are columns. */
+export function placeRow(row: ModelRow, isShared: (key: string) => boolean): PlacedRow {
+  const shared: [string, number][] = [];
+  row.law.forEach((value, i) => {
+    if (value !== 0) shared.push([PARAMETER_NAMES[i], value]);
+  });
+  for (const { key, value } of row.shared) shared.push([key, value]);
+  const own = row.unknowns.filter(({ key, value }) => {
+    if (!isShared(key)) return true;
+    shared.push([key, value]);
+    return false;
+  });
+  const { feature } = row;
+  const habit = habitKey(feature);
+  if (isShared(habit)) shared.push([habit, 1]);
+  return {
+    shared,
+    habit: isShared(habit) ? undefined : habit,
+    chance: chanceKey(feature, row.print),
+    unknowns: own,
+  };
+}
+
+/** Names of what connects a row with others of its group. */
+export function connectionsOf({ habit, chance, unknowns }: PlacedRow): string[] {
+  const keys = unknowns.map(({ key }) => key);
+  if (habit !== undefined) keys.push(habit);
+  keys.push(chance);
+  return keys;
+}
+
+/** Prior covariance of what two rows share apart from columns: habit·τ_b² + chance·τ_p² + fixed. */
+export interface SharedParts {
+  readonly habit: 0 | 1;
+  readonly chance: 0 | 1;
+  /** mm². */
+  readonly fixed: number;
+}
+
+export function sharedParts(a: PlacedRow, b: PlacedRow): SharedParts {
+  let fixed = 0;
+  for (const own of a.unknowns)
+    for (const other of b.unknowns)
+      if (own.key === other.key) fixed += own.value * other.value * own.sd * other.sd;
+  return {
+    habit: a.habit !== undefined && a.habit === b.habit ? 1 : 0,
+    chance: a.chance === b.chance ? 1 : 0,
+    fixed,
+  };
+}

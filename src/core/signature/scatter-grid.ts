@@ -1,0 +1,131 @@
+/** Scatters of the model: τ_b of a feature's habit, τ_p from print to print; mm. */
+export interface Scatter {
+  readonly tauB: number;
+  readonly tauP: number;
+}
+
+/** A node of the grid over both scatters with its log prior (normal in ln τ). */
+export interface ScatterNode extends Scatter {
+  readonly logPrior: number;
+}
+
+/** Nodes lie in equal steps of ln τ. 13 a side are enough while a scatter is hardly known; 25 or 49 once it is known well. */
+const SIDE = 49;
+const COARSEST = 4;
+const TAU_B = { low: 0.002, high: 0.2, median: 0.02 };
+const TAU_P = { low: 0.0015, high: 0.15, median: 0.012 };
+const SIGMA_LN = 0.7;
+
+function stepOf({ low, high, median }: typeof TAU_B, step: number): { tau: number; logPrior: number } {
+  const tau = low * Math.exp((step * Math.log(high / low)) / (SIDE - 1));
+  const z = Math.log(tau / median) / SIGMA_LN;
+  return { tau, logPrior: -0.5 * z * z };
+}
+
+/** The finest grid; node `at` is step floor(at / 49) of τ_b and step at % 49 of τ_p. */
+export const SCATTER_GRID: readonly ScatterNode[] = Array.from({ length: SIDE * SIDE }, (_, at) => {
+  const habit = stepOf(TAU_B, Math.floor(at / SIDE));
+  const chance = stepOf(TAU_P, at % SIDE);
+  return { tauB: habit.tau, tauP: chance.tau, logPrior: habit.logPrior + chance.logPrior };
+});
+
+/** Nodes lighter than the heaviest by this (natural log) carry less than 1e-10 of the weight each. */
+const NEGLIGIBLE = 23;
+
+function neighboursOf(at: number, stride: number): number[] {
+  const [row, column] = [Math.floor(at / SIDE), at % SIDE];
+  const near: number[] = [];
+  if (row >= stride) near.push(at - stride * SIDE);
+  if (row + stride < SIDE) near.push(at + stride * SIDE);
+  if (column >= stride) near.push(at - stride);
+  if (column + stride < SIDE) near.push(at + stride);
+  return near;
+}
+
+/** Climbs from the middle of the grid to a node that no neighbour at the coarsest stride outweighs. */
+export function climbGrid(logWeightOf: (at: number) => number): number {
+  let top = Math.floor(SCATTER_GRID.length / 2);
+  let most = logWeightOf(top);
+  for (;;) {
+    const before = top;
+    for (const near of neighboursOf(before, COARSEST)) {
+      const weight = logWeightOf(near);
+      if (weight > most) [top, most] = [near, weight];
+    }
+    if (top === before) return top;
+  }
+}
+
+interface Walk {
+  /** Steps of the finest grid from node to node. */
+  readonly stride: number;
+  /** Nodes lighter than the heaviest by this (natural log) are left out. */
+  readonly negligible: number;
+}
+
+/** Log weights of the nodes that were visited, by node. */
+type Visited = Map<number, number>;
+
+/**
+ * Walks a grid of this stride outward from `from` and stops where a node weighs nothing beside the heaviest seen.
+ * What can be missed is a second hill behind so deep a valley; visiting all nodes took three times as long.
+ */
+function spread(from: number, { stride, negligible }: Walk, logWeightOf: (at: number) => number): Visited {
+  const visited: Visited = new Map();
+  const queued = new Set([from]);
+  let heaviest = -Infinity;
+  for (const at of queued) {
+    const weight = logWeightOf(at);
+    visited.set(at, weight);
+    heaviest = Math.max(heaviest, weight);
+    if (weight > heaviest - negligible) for (const near of neighboursOf(at, stride)) queued.add(near);
+  }
+  for (const [at, weight] of visited) if (weight <= heaviest - negligible) visited.delete(at);
+  return visited;
+}
+
+/** A sum over steps is good to a part in a hundred while no one step of either scatter holds more than this of the weight. */
+const TOO_COARSE = 0.7;
+
+function isTooCoarse(visited: Visited): boolean {
+  const weights = normaliseWeights([...visited.values()]);
+  const [rows, columns] = [new Map<number, number>(), new Map<number, number>()];
+  const add = (sums: Map<number, number>, step: number, weight: number) =>
+    sums.set(step, (sums.get(step) ?? 0) + weight);
+  [...visited.keys()].forEach((at, i) => {
+    add(rows, Math.floor(at / SIDE), weights[i]);
+    add(columns, at % SIDE, weights[i]);
+  });
+  return Math.max(...rows.values(), ...columns.values()) > TOO_COARSE;
+}
+
+/** Where a distribution over the grid lives: nodes of one stride, with log weights. */
+export interface GridWalk {
+  readonly stride: number;
+  readonly nodes: readonly number[];
+  readonly logWeights: readonly number[];
+}
+
+/** Visits the nodes that weigh, from a node near the top, at a stride that suits how well the scatters are known. */
+export function walkGrid(
+  from: number,
+  logWeightOf: (at: number) => number,
+  { stride = COARSEST, negligible = NEGLIGIBLE }: Partial<Walk> = {},
+): GridWalk {
+  const visited = spread(from, { stride, negligible }, logWeightOf);
+  if (stride === 1 || !isTooCoarse(visited))
+    return { stride, nodes: [...visited.keys()], logWeights: [...visited.values()] };
+  const top = [...visited].reduce((a, b) => (b[1] > a[1] ? b : a))[0];
+  return walkGrid(top, logWeightOf, { stride: stride / 2, negligible });
+}
+
+/** Weights in proportion to exp(logWeight), summing to one. */
+export function normaliseWeights(logWeights: ArrayLike<number>): Float64Array {
+  let most = -Infinity;
+  for (let i = 0; i < logWeights.length; i++) most = Math.max(most, logWeights[i]);
+  const weights = new Float64Array(logWeights.length);
+  let total = 0;
+  for (let i = 0; i < weights.length; i++) total += weights[i] = Math.exp(logWeights[i] - most);
+  for (let i = 0; i < weights.length; i++) weights[i] /= total;
+  return weights;
+}

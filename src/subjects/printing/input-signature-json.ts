@@ -1,0 +1,126 @@
+import { z } from 'zod';
+import { fail, ok, type Result } from '@/core/result';
+import { lawPrior, PARAMETER_NAMES, type Relative } from '@/core/signature';
+
+/** What is wrong with a file of a signature or of relatives. */
+export type SignatureFileIssue =
+  | { readonly code: 'notJson' }
+  | { readonly code: 'badField'; readonly where: string; readonly what: string }
+  | { readonly code: 'noParameter'; readonly where: string; readonly name: string };
+
+const signatureShape = z.object({
+  parameters: z.array(z.object({ name: z.string(), mean: z.number(), sd: z.number().positive() })),
+  covariance: z.array(z.array(z.number())).optional(),
+});
+
+const relativeShape = z.object({
+  same: z.array(z.enum(['printer', 'resin'])).optional(),
+  printer: z.string().optional(),
+  resin: z.string().optional(),
+  foreign: z.boolean().optional(),
+  signature: signatureShape,
+});
+
+const listShape = z.array(relativeShape);
+const namedShape = z.object({ printer: z.string(), resin: z.string(), relatives: listShape });
+
+/** The parameters a file must hold; the lean of the light is younger than some files. */
+const NEEDED = PARAMETER_NAMES.filter((name) => !name.startsWith('lean'));
+
+function readJson(text: string): Result<unknown, SignatureFileIssue> {
+  try {
+    return ok(JSON.parse(text) as unknown);
+  } catch {
+    return fail({ code: 'notJson' });
+  }
+}
+
+function shaped<Shape>(schema: z.ZodType<Shape>, value: unknown): Result<Shape, SignatureFileIssue> {
+  const parsed = schema.safeParse(value);
+  if (parsed.success) return ok(parsed.data);
+  const [issue] = parsed.error.issues;
+  return fail({ code: 'badField', where: issue.path.join('.'), what: issue.message });
+}
+
+/** Mean and covariance over the parameters; what a file lacks of them is taken from the prior. */
+function lawOf(
+  { parameters, covariance: rows }: z.infer<typeof signatureShape>,
+  where: string,
+): Result<Pick<Relative, 'mean' | 'covariance'>, SignatureFileIssue> {
+  const missing = NEEDED.find((name) => !parameters.some((each) => each.name === name));
+  if (missing !== undefined) return fail({ code: 'noParameter', where, name: missing });
+  const prior = lawPrior();
+  const count = PARAMETER_NAMES.length;
+  const mean = prior.mean.slice();
+  const covariance = prior.covariance.slice();
+  const places = PARAMETER_NAMES.map((name) => parameters.findIndex((each) => each.name === name));
+  const whole = rows?.length === parameters.length && rows.every((row) => row.length === parameters.length);
+  if (rows !== undefined && !whole)
+    return fail({ code: 'badField', where: `${where}covariance`, what: 'not a square over the parameters' });
+  places.forEach((at, i) => {
+    if (at < 0) return;
+    mean[i] = parameters[at].mean;
+    places.forEach((other, j) => {
+      if (other < 0) return;
+      // Without a covariance the parameters are taken as independent.
+      covariance[i * count + j] = rows?.[at][other] ?? (i === j ? parameters[at].sd ** 2 : 0);
+    });
+  });
+  return ok({ mean, covariance });
+}
+
+/** What a saved signature says of the law. */
+export function parseSignatureJson(
+  text: string,
+): Result<Pick<Relative, 'mean' | 'covariance'>, SignatureFileIssue> {
+  const json = readJson(text);
+  if (!json.ok) return json;
+  const shape = shaped(signatureShape, json.value);
+  return shape.ok ? lawOf(shape.value, '') : shape;
+}
+
+interface Relatives {
+  readonly kin: Relative['kin'];
+  readonly relatives: readonly Relative[];
+}
+
+/** The profile that a list without names speaks of. */
+const NEW = { printer: 'this printer', resin: 'this resin' };
+
+/** RELATIVES.json: a list of what each shares with the new profile, or the names of printers and resins. */
+export function parseRelativesJson(text: string): Result<Relatives, SignatureFileIssue> {
+  const json = readJson(text);
+  if (!json.ok) return json;
+  const named = Array.isArray(json.value) ? undefined : shaped(namedShape, json.value);
+  if (named !== undefined && !named.ok) return named;
+  const list = named === undefined ? shaped(listShape, json.value) : ok(named.value.relatives);
+  if (!list.ok) return list;
+  const kin = named === undefined ? NEW : { printer: named.value.printer, resin: named.value.resin };
+  const relatives: Relative[] = [];
+  for (const [i, { same = [], printer, resin, foreign, signature }] of list.value.entries()) {
+    const law = lawOf(signature, `${named === undefined ? '' : 'relatives.'}${i}.signature.`);
+    if (!law.ok) return law;
+    relatives.push({
+      kin: {
+        printer: printer ?? (same.includes('printer') ? kin.printer : `another printer ${i}`),
+        resin: resin ?? (same.includes('resin') ? kin.resin : `another resin ${i}`),
+      },
+      foreign,
+      ...law.value,
+    });
+  }
+  return ok({ kin, relatives });
+}
+
+/** What is wrong, where, and how to mend it. */
+export function describeSignatureFileIssue(issue: SignatureFileIssue): string {
+  const mend = 'Give what `signature … --json` printed.';
+  switch (issue.code) {
+    case 'notJson':
+      return `this is not JSON. ${mend}`;
+    case 'badField':
+      return `${issue.where === '' ? 'the whole' : issue.where}: ${issue.what}. ${mend}`;
+    case 'noParameter':
+      return `${issue.where}parameters: ${issue.name} is missing. ${mend}`;
+  }
+}
