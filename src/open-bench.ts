@@ -1,3 +1,5 @@
+import { learnElsewhere } from '@/subjects/printing';
+import { SignatureLearner } from '@/workers/signature-learner';
 import { benchTrouble, storageTroubleOf } from '@/subjects/house';
 import { describeBenchTrouble, describeStorageTrouble, isMendedByRestore } from '@/subjects/house/shared';
 
@@ -24,3 +26,6 @@ if (trouble !== undefined) {
   console.error(describeBenchTrouble(trouble));
   console.error('Only Restore is served until then.');
 }
+
+// Signatures are learned on a thread of their own, so that nobody else waits.
+learnElsewhere(new SignatureLearner());

@@ -14,6 +14,7 @@ export {
   isAtPlate,
   kindColumns,
   kindOf,
+  limitState,
   printedKey,
   printKey,
   targetOf,

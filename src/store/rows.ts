@@ -3,6 +3,7 @@ import {
   correctReading,
   type FeatureKind,
   type Instrument,
+  type PartState,
   sameKind,
   type Warmth,
   warmthU,
@@ -32,8 +33,24 @@ export function kindColumns({ sense, shape, axis, angleRad, base }: FeatureKind)
 /** Standard uncertainty of a mate whose size was typed without one, mm. */
 export const ASSUMED_MATE_U_MM = 0.01;
 
-/** What a feature asks for; where a wish decides, the doubt about its mate counts too. */
-export function targetOf(feature: queries.Feature, mates: readonly queries.Mate[]): FitTarget {
+/**
+ * State in which the limits of a feature hold. A wish with a coat asks for a bare size that the coat then brings to its
+ * clearance, so it counts before the coat.
+ */
+export function limitState(
+  { fitState }: Pick<queries.Job, 'fitState'>,
+  { wish, coatMm }: Pick<queries.Feature, 'wish' | 'coatMm'>,
+): PartState {
+  return wish !== null && coatMm > 0 && fitState === 'coated' ? 'cured' : fitState;
+}
+
+/** What a feature of a job asks for; where a wish decides, the doubt about its mate counts too. */
+export function targetOf(
+  feature: queries.Feature,
+  mates: readonly queries.Mate[],
+  job: Pick<queries.Job, 'fitState'>,
+): FitTarget {
+  const state = limitState(job, feature);
   const mate = mates.find(({ id }) => id === feature.mateId);
   const mated = feature.wish !== null && mate !== undefined && mate.sizeMm !== null;
   return {
@@ -44,6 +61,8 @@ export function targetOf(feature: queries.Feature, mates: readonly queries.Mate[
     upperDeviationMm: feature.upperDeviationMm,
     mateU_mm: mated ? (mate.uMm ?? ASSUMED_MATE_U_MM) : undefined,
     ruin: feature.ruin,
+    state,
+    coatMm: state === 'coated' ? feature.coatMm : undefined,
   };
 }
 

@@ -22,8 +22,14 @@ export function ParameterList({ parameters, used, isWide = false }: ParameterLis
   );
 }
 
+function describeSource(from: ParameterEstimate['from'], pinned: boolean, pin: string): string {
+  if (from === 'relatives')
+    return pinned ? 'pinned by relatives' : `lent by relatives; to know it here, ${pin}`;
+  return pinned ? 'pinned by readings' : `still assumed: ${pin}`;
+}
+
 function ParameterRow({
-  parameter: { name, mean, sd, priorMean, priorSd, pinned },
+  parameter: { name, mean, sd, priorMean, priorSd, pinned, from },
 }: {
   parameter: ParameterEstimate;
 }) {
@@ -33,7 +39,7 @@ function ParameterRow({
       <dt>
         <span className="font-semibold">{title}</span>
         <span className={`block text-sm ${pinned ? 'text-juniper' : 'text-soft'}`}>
-          {pinned ? 'pinned by readings' : `still assumed: ${pin}`}
+          {describeSource(from, pinned, pin)}
         </span>
       </dt>
       <dd className="hidden sm:block" aria-hidden>

@@ -8,6 +8,7 @@ import { expectOk } from '@/core/result';
 import { loadTestKernel } from '@/testing/kernel';
 import { printedSolids, seatedMesh } from '@/testing/printed-solids';
 import { box, joined, moved } from '@/testing/meshes';
+import type { ExpectedSignature } from '@/testing/reference';
 
 const folder = mkdtempSync(path.join(tmpdir(), 'mellow-cli-'));
 afterAll(() => rmSync(folder, { recursive: true, force: true }));

@@ -55,5 +55,6 @@ export {
   repeatU,
   scatterOfReading,
   type SizeEstimate,
+  shiftSize,
   squaresAround,
 } from './size';

@@ -78,6 +78,16 @@ export function typeBUncertainty(sizeMm: number, options: SizeOptions): number {
   return Math.hypot(mpe, resolution, temperature);
 }
 
+/** A size brought to other conditions by `offsetMm`, which is known to a standard uncertainty of `u_mm`. */
+export function shiftSize(size: SizeEstimate, offsetMm: number, u_mm: number): SizeEstimate {
+  const uTypeB_mm = Math.hypot(size.uTypeB_mm, u_mm);
+  const u = Math.hypot(size.u_mm, u_mm);
+  // The share of Type A becomes smaller, and with it what few repeats cost.
+  const nuEff = size.nuEff * (u / size.u_mm) ** 4;
+  const k = studentTQuantile(0.975, nuEff);
+  return { ...size, sizeMm: size.sizeMm + offsetMm, uTypeB_mm, u_mm: u, nuEff, k, expandedU_mm: k * u };
+}
+
 /**
  * The size that corrected readings of one feature stand for, with U at 95 %.
  * Refuses nothing a person can type: throws RangeError for an empty list.

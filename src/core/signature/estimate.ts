@@ -149,7 +149,7 @@ export function evidenceOf(
   observations: readonly Observation[],
   options: SignatureOptions,
 ): { readonly evidence: Evidence; readonly base: ShiftedState; readonly state: PartState } {
-  const { instruments, prior = lawPrior(), tries = [], kept = new Map() } = options;
+  const { instruments, prior = lawPrior(), tries = [], kept } = options;
   const states = [...observations.map(({ state }) => state), ...tries.map(({ state }) => state ?? 'cured')];
   const base = states.length === 0 ? 'cured' : baseState(states);
   const state = options.state ?? base;

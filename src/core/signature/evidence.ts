@@ -1,7 +1,7 @@
 import { eliminate, type GroupParts, type Left, partsOf, type Sites } from './group-parts';
 import { takeGroupWords } from './group-words';
-import { habitKey, splitGroups, type WordRow } from './groups';
-import { type ColumnReading, connectionsOf, layColumns, type Layout, type SharedColumn } from './layout';
+import { connections, type Group, habitKey, splitGroups, type WordRow } from './groups';
+import { type ColumnReading, layColumns, type Layout, type SharedColumn } from './layout';
 import { DRIFT_EDGE_SD_MM, DRIFT_SCALE_SD, type LawPrior } from './law';
 import type { DataRow } from './rows';
 import { SCATTER_GRID, type Scatter } from './scatter-grid';
@@ -11,12 +11,18 @@ import type { Try } from './tries';
 /** Groups of an earlier estimate by their content, so that only what changed is computed again. */
 export type KeptGroups = Map<string, GroupParts>;
 
+/** A group made ready for computing, with the column of each of its keys. */
+interface ReadyGroup {
+  readonly parts: GroupParts;
+  readonly columns: Int32Array;
+}
+
 /** What a signature is learned from, in groups that are independent given the shared columns. */
 export interface Evidence {
   readonly layout: Layout;
-  readonly groups: readonly GroupParts[];
-  /** Column of each key of each group. */
-  readonly columnsOf: readonly Int32Array[];
+  readonly groups: readonly Group<Try>[];
+  /** Groups that were asked for, made ready; see readyGroup. */
+  readonly ready: (ReadyGroup | undefined)[];
   /** Group of each connection: a feature's habit or its chance in a print, a print's drift, a sitting's warmth, a coat. */
   readonly groupOf: ReadonlyMap<string, number>;
   /** Group and row in it of each row that was read, in the order they were given. */
@@ -53,40 +59,60 @@ function contentOf(rows: readonly DataRow[], words: readonly WordRow<Try>[], sha
   return JSON.stringify([told, words.map(({ word }) => word), shared]);
 }
 
-/** The same readings, without the words, with other variances of their noise, mm², in the order that the rows were given. */
-export function withNoise(evidence: Evidence, variances: ArrayLike<number>): Evidence {
-  const noise = evidence.groups.map((parts) => parts.noise.slice());
-  evidence.places.forEach(({ group, row }, i) => (noise[group][row] = variances[i]));
-  const groups = evidence.groups.map((parts, g) => ({ ...parts, noise: noise[g], left: new Map() }));
-  return { ...evidence, groups };
+function readyFrom(parts: GroupParts, { at }: Layout): ReadyGroup {
+  return { parts, columns: Int32Array.from(parts.keys, (key) => at.get(key)!) };
 }
 
-/** Splits rows and words into groups; what `kept` holds of them from an earlier estimate is not computed again. */
-export function gatherEvidence(input: EvidenceInput, kept: KeptGroups): Evidence {
+/** A group made ready for computing, when it is first asked for: a question about one job needs but its own. */
+export function readyGroup({ layout, groups, ready }: Evidence, group: number): ReadyGroup {
+  return (ready[group] ??= readyFrom(
+    partsOf(groups[group], (key) => layout.at.has(key)),
+    layout,
+  ));
+}
+
+/** The same readings with other variances of their noise, mm², in the order that the rows were given. */
+export function withNoise(evidence: Evidence, variances: ArrayLike<number>): Evidence {
+  const noise = evidence.groups.map((_, g) => readyGroup(evidence, g).parts.noise.slice());
+  evidence.places.forEach(({ group, row }, i) => (noise[group][row] = variances[i]));
+  const ready = noise.map((own, g) => {
+    const { parts, columns } = readyGroup(evidence, g);
+    return { parts: { ...parts, noise: own, left: new Map() }, columns };
+  });
+  return { ...evidence, ready };
+}
+
+/** Splits rows and words into groups; with `kept`, what it holds of them from an earlier estimate is not computed again. */
+export function gatherEvidence(input: EvidenceInput, kept?: KeptGroups): Evidence {
   const { rows, words, prior, columnReadings } = input;
-  const { groups: split, promoted } = splitGroups(rows, words);
-  const isShared = (key: string) => promoted.has(key);
+  const { groups, promoted } = splitGroups(rows, words);
   const extra = [...input.columns, ...[...promoted].map((key) => columnOfConnection(key, rows))];
   const layout = layColumns(prior, extra, columnReadings);
+  const groupOf = new Map<string, number>();
+  const placeOf = new Map<DataRow, { group: number; row: number }>();
+  groups.forEach((group, g) => {
+    group.rows.forEach((each, row) => placeOf.set(each, { group: g, row }));
+    for (const row of [...group.rows, ...group.words.map((word) => word.row)])
+      for (const key of connections(row)) if (!promoted.has(key)) groupOf.set(key, g);
+  });
+  const places = rows.map((row) => placeOf.get(row)!);
+  const evidence = { layout, groups, ready: new Array<undefined>(groups.length), groupOf, places };
+  if (kept !== undefined) takeKept(evidence, promoted, kept);
+  return evidence;
+}
+
+/** Takes groups over from an earlier estimate by their content, and leaves there what this one has. */
+function takeKept(evidence: Evidence, promoted: ReadonlySet<string>, kept: KeptGroups): void {
   const used = new Set<string>();
-  const groups = split.map((group) => {
-    const names =
-      promoted.size === 0 ? '' : [...promoted].filter((key) => mentions(group.rows, key)).join('\n');
-    const content = contentOf(group.rows, group.words, names);
+  evidence.groups.forEach(({ rows, words }, g) => {
+    const shared = [...promoted].filter((key) => mentions(rows, key)).join('\n');
+    const content = contentOf(rows, words, shared);
     used.add(content);
-    const parts = kept.get(content) ?? partsOf(group, isShared);
-    kept.set(content, parts);
-    return parts;
+    const known = kept.get(content);
+    if (known !== undefined) evidence.ready[g] = readyFrom(known, evidence.layout);
+    kept.set(content, readyGroup(evidence, g).parts);
   });
   for (const content of kept.keys()) if (!used.has(content)) kept.delete(content);
-  const groupOf = new Map<string, number>();
-  groups.forEach((parts, g) => {
-    for (const row of parts.rows) for (const key of connectionsOf(row)) groupOf.set(key, g);
-  });
-  const placeOf = new Map<DataRow, { group: number; row: number }>();
-  split.forEach((part, group) => part.rows.forEach((each, row) => placeOf.set(each, { group, row })));
-  const columnsOf = groups.map(({ keys }) => Int32Array.from(keys, (key) => layout.at.get(key)!));
-  return { layout, groups, columnsOf, groupOf, places: rows.map((row) => placeOf.get(row)!) };
 }
 
 function mentions(rows: readonly DataRow[], key: string): boolean {
@@ -114,9 +140,13 @@ function leftBy(parts: GroupParts, at: number): Left {
   return left;
 }
 
-function sumGroups({ layout, groups, columnsOf }: Evidence, at: number): Sum {
+function sumGroups(evidence: Evidence, at: number): Sum {
+  const { layout, groups } = evidence;
   const sum = startSum(layout, SCATTER_GRID[at]);
-  groups.forEach((parts, g) => addLeft(sum, layout.count, columnsOf[g], leftBy(parts, at).information));
+  for (let g = 0; g < groups.length; g++) {
+    const { parts, columns } = readyGroup(evidence, g);
+    addLeft(sum, layout.count, columns, leftBy(parts, at).information);
+  }
   return sum;
 }
 
@@ -141,14 +171,11 @@ export function solveWithWords(evidence: Evidence, at: number): Node {
   const sum = sumGroups(evidence, at);
   const { count } = evidence.layout;
   let { logLikelihood } = bare;
-  const sites = evidence.groups.map((parts, g) => {
-    if (parts.words.length === 0) return NO_SITES;
+  const sites = evidence.groups.map(({ words }, g) => {
+    if (words.length === 0) return NO_SITES;
+    const { parts, columns } = readyGroup(evidence, g);
     const { words: sizes } = leftBy(parts, at);
-    const taken = takeGroupWords(sum, count, {
-      columns: evidence.columnsOf[g],
-      sizes: sizes!,
-      words: parts.words,
-    });
+    const taken = takeGroupWords(sum, count, { columns, sizes: sizes!, words: parts.words });
     logLikelihood += taken.logLikelihood;
     return taken.sites;
   });

@@ -27,7 +27,7 @@ export function chanceKey(feature: string, print: string): string {
 }
 
 /** What connects a row with others; a feature's chance in one print always holds its rows together. */
-function connections({ feature, print, unknowns }: ModelRow): string[] {
+export function connections({ feature, print, unknowns }: ModelRow): string[] {
   const keys = unknowns.map(({ key }) => key);
   return [...keys, habitKey(feature), chanceKey(feature, print)];
 }

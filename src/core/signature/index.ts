@@ -10,7 +10,13 @@ export {
   snapToLayers,
   type Target,
 } from './draw';
-export { estimateSignature, type ParameterEstimate, type Signature, type SignatureOptions } from './estimate';
+export {
+  estimateSignature,
+  type ParameterEstimate,
+  type Signature,
+  type SignatureOptions,
+  type StateShift,
+} from './estimate';
 export {
   driftRow,
   lawPrior,
@@ -21,6 +27,14 @@ export {
   type PlatePlace,
 } from './law';
 export { rankNextReadings, type ReadingGain } from './next-reading';
+export {
+  attachSignature,
+  type DetachedSignature,
+  detachSignature,
+  type Learned,
+  learnSignature,
+} from './learn';
+export type { KeptGroups } from './evidence';
 export { groupObservations } from './observations';
 export { predictSize, reachesBeyond, type SizeQuery } from './predict';
 export {
@@ -33,7 +47,8 @@ export {
   type ShareTable,
 } from './relatives';
 export { type CheckReading, type Instruments, type SignatureReading } from './reading';
-export { reportSignature, type SignatureReport } from './report';
+export { reportSignature, type SignatureReport, type SignatureSummary, summariseSignature } from './report';
+export { convertState } from './convert-state';
 export { judgeStaleness, type Staleness } from './staleness';
 export { foretellSamePrint } from './same-print';
 export { leaveOneOut } from './suspicious';

@@ -1,5 +1,5 @@
 import { forwardSolve } from '@/core/numerics';
-import type { Evidence, Node } from './evidence';
+import { type Evidence, type Node, readyGroup } from './evidence';
 import { givenColumns, whiten, type WhitenedGroup } from './group-parts';
 import { connectionsOf, type PlacedRow, placeRow, type SharedParts, sharedParts } from './layout';
 import type { ModelRow } from './rows';
@@ -40,7 +40,7 @@ export function placeQuery(evidence: Evidence, row: ModelRow): PlacedQuery {
       .sort((a, b) => a - b)
       .map((group) => ({
         group,
-        shares: evidence.groups[group].rows.map((other) => sharedParts(placed, other)),
+        shares: readyGroup(evidence, group).parts.rows.map((other) => sharedParts(placed, other)),
       })),
   };
 }
@@ -51,7 +51,7 @@ const whitenedOf = new WeakMap<Node, Map<number, WhitenedGroup>>();
 export function whitenedGroup(evidence: Evidence, node: Node, group: number): WhitenedGroup {
   const known = whitenedOf.get(node) ?? new Map<number, WhitenedGroup>();
   whitenedOf.set(node, known);
-  const whitened = known.get(group) ?? whiten(evidence.groups[group], node, node.sites?.[group]);
+  const whitened = known.get(group) ?? whiten(readyGroup(evidence, group).parts, node, node.sites?.[group]);
   known.set(group, whitened);
   return whitened;
 }
@@ -73,13 +73,13 @@ export function latentSize(evidence: Evidence, node: Node, query: PlacedQuery): 
   let variance = valueOf(query.own, node);
   const own = new Map<number, Float64Array>();
   for (const { group, shares } of query.groups) {
-    const parts = evidence.groups[group];
+    const { parts, columns } = readyGroup(evidence, group);
     const whitened = whitenedGroup(evidence, node, group);
     const covariance = new Float64Array(whitened.size);
     for (let i = 0; i < whitened.size; i++) covariance[i] = valueOf(shares[i], node);
     const given = givenColumns(parts.keys.length, whitened, covariance);
     offsetMm += given.ownMm;
-    given.taken.forEach((value, key) => (coefficients[evidence.columnsOf[group][key]] -= value));
+    given.taken.forEach((value, key) => (coefficients[columns[key]] -= value));
     for (const each of given.whitened) variance -= each * each;
     own.set(group, given.whitened);
   }

@@ -71,8 +71,10 @@ export function lawRow(kind: FeatureKind, drawnMm: number, place?: PlatePlace): 
     row[SKEW] = drawnMm * sin * cos;
   }
   row[EDGE] = 2 * EDGE_SIGN[kind.sense];
-  row[LEAN_X] = row[EDGE] * (place?.xMm ?? 0);
-  row[LEAN_Y] = row[EDGE] * (place?.yMm ?? 0);
+  if (place !== undefined) {
+    row[LEAN_X] = row[EDGE] * place.xMm;
+    row[LEAN_Y] = row[EDGE] * place.yMm;
+  }
   if (kind.sense === 'inside') {
     row[INSIDE_EXTRA] = -2;
     if (kind.shape === 'round') row[ROUND_EXTRA] = -2 / Math.max(1, drawnMm);

@@ -1,7 +1,7 @@
 import { backwardSolve, forwardSolve, mixtureMoments } from '@/core/numerics';
 import { meanOf, pooledScatter, type PooledScatter, squaresAround } from '@/core/metrology';
 import type { Signature, SignatureOptions } from './estimate';
-import { type Evidence, type Node, solveReadings, withNoise } from './evidence';
+import { type Evidence, type Node, readyGroup, solveReadings, withNoise } from './evidence';
 import type { WhitenedGroup } from './group-parts';
 import { whitenedGroup } from './latent-size';
 import { inSteps, instrumentNamed, type Observation, observationU, steadyScatter } from './observations';
@@ -43,7 +43,7 @@ function inverseDiagonal({ factor, size }: WhitenedGroup): Float64Array {
  */
 function foretellRows(evidence: Evidence, node: Node, group: number): Foretold {
   const { count } = evidence.layout;
-  const columns = evidence.columnsOf[group];
+  const { columns } = readyGroup(evidence, group);
   const whitened = whitenedGroup(evidence, node, group);
   const { size, factor, design } = whitened;
   const errors = whitened.offsets.slice();

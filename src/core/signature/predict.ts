@@ -3,8 +3,9 @@ import type { FeatureKind, PartState } from '@/core/metrology';
 import type { Signature } from './estimate';
 import { latentSize, type LatentSize, placeQuery } from './latent-size';
 import type { PlatePlace } from './law';
-import { rowOf } from './rows';
-import { coatedFaces } from './states';
+import type { Evidence } from './evidence';
+import { isShiftKey, type ModelRow, rowOf } from './rows';
+import { coatedFaces, shiftPrior, type ShiftedState, stateUnderCoat } from './states';
 
 /** A size to be predicted. */
 export interface SizeQuery {
@@ -36,6 +37,14 @@ function snapVariance({ kind, pixelMm }: SizeQuery): number {
 const TO_COME = '\u0000to come';
 const NEW = '\u0000new';
 
+/** What is assumed of the shift of a state that was not read: it has no column; mm. */
+function unreadShift(evidence: Evidence, { shared }: ModelRow, state: PartState, base: ShiftedState) {
+  const shift = shared.find(({ key }) => isShiftKey(key));
+  if (shift === undefined || evidence.layout.at.has(shift.key)) return undefined;
+  const { mean, sd } = shiftPrior(stateUnderCoat(state), base);
+  return { mean: mean * shift.value, sd: sd * shift.value };
+}
+
 /** The size at each node as a function of the shared columns; what covariances and joint chances are made of. */
 export function latentSizes(
   { posterior: { evidence, nodes }, base, state }: Signature,
@@ -47,8 +56,15 @@ export function latentSizes(
     print: query.print ?? TO_COME,
     state: query.state ?? state,
   };
-  const placed = placeQuery(evidence, rowOf(facts, base));
-  return nodes.map((node) => latentSize(evidence, node, placed));
+  const row = rowOf(facts, base);
+  const placed = placeQuery(evidence, row);
+  const unread = unreadShift(evidence, row, facts.state, base);
+  return nodes.map((node) => {
+    const size = latentSize(evidence, node, placed);
+    return unread === undefined
+      ? size
+      : { ...size, offsetMm: size.offsetMm + unread.mean, variance: size.variance + unread.sd ** 2 };
+  });
 }
 
 /**

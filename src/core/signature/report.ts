@@ -4,8 +4,8 @@ import type { ParameterSource, Signature, SignatureOptions, StateShift } from '.
 import { PARAMETER_COUNT, PARAMETER_NAMES, PARAMETER_UNITS, type ParameterName } from './law';
 import { foretellSamePrint } from './same-print';
 
-/** The open form of a signature: what the command line prints and the mesh correction reads. */
-export interface SignatureReport {
+/** What a signature says of the process, whatever it was learned from: as long in the fifth year as in the first week. */
+export interface SignatureSummary {
   readonly parameters: readonly {
     readonly name: ParameterName;
     readonly mean: number;
@@ -16,8 +16,19 @@ export interface SignatureReport {
   }[];
   /** Over the parameters, in their order. */
   readonly covariance: readonly (readonly number[])[];
+  readonly scatter: { readonly feature_mm: number; readonly print_mm: number };
   /** How much larger sizes are in a state than in the base state, per mm. */
   readonly stateShift: readonly StateShift[];
+  readonly instrumentBias: readonly {
+    readonly instrument: string;
+    readonly jaw: string;
+    readonly mean_mm: number;
+    readonly sd_mm: number;
+  }[];
+}
+
+/** The open form of a signature: what the command line prints and the mesh correction reads. */
+export interface SignatureReport extends SignatureSummary {
   /** Features of prints that were not read in the state asked about, foretold in it. */
   readonly samePrint: readonly {
     readonly feature: string;
@@ -26,7 +37,6 @@ export interface SignatureReport {
     readonly predicted_mm: number;
     readonly sd_mm: number;
   }[];
-  readonly scatter: { readonly feature_mm: number; readonly print_mm: number };
   readonly jointInTolerance: number | null;
   readonly features: readonly {
     readonly feature: string;
@@ -45,12 +55,6 @@ export interface SignatureReport {
     readonly sd_mm: number;
     readonly inTolerance: number;
     readonly reachesBeyond: boolean;
-  }[];
-  readonly instrumentBias: readonly {
-    readonly instrument: string;
-    readonly jaw: string;
-    readonly mean_mm: number;
-    readonly sd_mm: number;
   }[];
   readonly suspicious: readonly {
     readonly line: number;
@@ -72,6 +76,31 @@ function targetLine(drawn: DrawnSize) {
   };
 }
 
+/** What a signature says of the process, in the open format's names and units. */
+export function summariseSignature(signature: Signature): SignatureSummary {
+  return {
+    parameters: signature.parameters.map(({ name, mean, sd, pinned, from }) => ({
+      name,
+      mean,
+      sd,
+      pinned,
+      unit: PARAMETER_UNITS[name],
+      from,
+    })),
+    covariance: PARAMETER_NAMES.map((_, i) => [
+      ...signature.covariance.subarray(i * PARAMETER_COUNT, (i + 1) * PARAMETER_COUNT),
+    ]),
+    stateShift: signature.shifts,
+    scatter: { feature_mm: signature.scatter.featureMm, print_mm: signature.scatter.printMm },
+    instrumentBias: signature.biases.map(({ instrument, jaw, meanMm, sdMm }) => ({
+      instrument,
+      jaw,
+      mean_mm: meanMm,
+      sd_mm: sdMm,
+    })),
+  };
+}
+
 /**
  * A signature with its targets, left-out predictions and doubts, in the open format's names and units.
  * `uOfSize`: standard uncertainty of a size with everything in it (docs/methods.md §1), mm.
@@ -90,18 +119,7 @@ export function reportSignature(
     drawn.map((each, i) => ({ target: targets[i], drawMm: each.drawMm })),
   );
   return {
-    parameters: signature.parameters.map(({ name, mean, sd, pinned, from }) => ({
-      name,
-      mean,
-      sd,
-      pinned,
-      unit: PARAMETER_UNITS[name],
-      from,
-    })),
-    covariance: PARAMETER_NAMES.map((_, i) => [
-      ...signature.covariance.subarray(i * PARAMETER_COUNT, (i + 1) * PARAMETER_COUNT),
-    ]),
-    stateShift: signature.shifts,
+    ...summariseSignature(signature),
     samePrint: foretellSamePrint(signature).map(({ feature, print, state, predictedMm, sdMm }) => ({
       feature,
       print,
@@ -109,7 +127,6 @@ export function reportSignature(
       predicted_mm: predictedMm,
       sd_mm: sdMm,
     })),
-    scatter: { feature_mm: signature.scatter.featureMm, print_mm: signature.scatter.printMm },
     jointInTolerance: targets.length === 0 ? null : joint,
     features: signature.observations.map((observation, i) => ({
       feature: observation.feature,
@@ -122,12 +139,6 @@ export function reportSignature(
       suspicious: suspicious.some(({ reading }) => observation.readings.includes(reading)),
     })),
     targets: drawn.map(targetLine),
-    instrumentBias: signature.biases.map(({ instrument, jaw, meanMm, sdMm }) => ({
-      instrument,
-      jaw,
-      mean_mm: meanMm,
-      sd_mm: sdMm,
-    })),
     suspicious: suspicious.map(({ reading, z, guessMm }) => ({
       line: reading.source ?? 0,
       feature: reading.feature,

@@ -46,8 +46,14 @@ export function biasKey(instrument: string, jaw: string): string {
   return JSON.stringify(['bias', instrument, jaw]);
 }
 
+const SHIFT = 'shift ';
+
 export function shiftKey(state: ShiftedState, along: 'xy' | 'z'): string {
-  return `shift ${state} ${along}`;
+  return `${SHIFT}${state} ${along}`;
+}
+
+export function isShiftKey(key: string): boolean {
+  return key.startsWith(SHIFT);
 }
 
 /** The drift of one print: names of its two unknowns. */

@@ -84,19 +84,20 @@ function spread(from: number, { stride, negligible }: Walk, logWeightOf: (at: nu
   return visited;
 }
 
-/** A sum over steps is good to a part in a hundred while no one step of either scatter holds more than this of the weight. */
-const TOO_COARSE = 0.7;
+/** A sum over steps stands for the integral to about 1 % while the spread along either scatter is more than half a step. */
+const LEAST_VARIANCE = 0.3;
 
-function isTooCoarse(visited: Visited): boolean {
+function isTooCoarse(visited: Visited, stride: number): boolean {
   const weights = normaliseWeights([...visited.values()]);
-  const [rows, columns] = [new Map<number, number>(), new Map<number, number>()];
-  const add = (sums: Map<number, number>, step: number, weight: number) =>
-    sums.set(step, (sums.get(step) ?? 0) + weight);
-  [...visited.keys()].forEach((at, i) => {
-    add(rows, Math.floor(at / SIDE), weights[i]);
-    add(columns, at % SIDE, weights[i]);
+  const steps = [...visited.keys()].map((at) => [Math.floor(at / SIDE) / stride, (at % SIDE) / stride]);
+  return [0, 1].some((along) => {
+    let [mean, square] = [0, 0];
+    steps.forEach((step, i) => {
+      mean += weights[i] * step[along];
+      square += weights[i] * step[along] ** 2;
+    });
+    return square - mean * mean < LEAST_VARIANCE;
   });
-  return Math.max(...rows.values(), ...columns.values()) > TOO_COARSE;
 }
 
 /** Where a distribution over the grid lives: nodes of one stride, with log weights. */
@@ -113,7 +114,7 @@ export function walkGrid(
   { stride = COARSEST, negligible = NEGLIGIBLE }: Partial<Walk> = {},
 ): GridWalk {
   const visited = spread(from, { stride, negligible }, logWeightOf);
-  if (stride === 1 || !isTooCoarse(visited))
+  if (stride === 1 || !isTooCoarse(visited, stride))
     return { stride, nodes: [...visited.keys()], logWeights: [...visited.values()] };
   const top = [...visited].reduce((a, b) => (b[1] > a[1] ? b : a))[0];
   return walkGrid(top, logWeightOf, { stride: stride / 2, negligible });

@@ -1,9 +1,11 @@
-import { and, asc, eq, inArray, isNull, type SQL } from 'drizzle-orm';
+import { and, asc, desc, eq, inArray, isNull, type SQL } from 'drizzle-orm';
 import { quoteOf } from '@/core/resins';
+import type { StateShift } from '@/core/signature';
 import type { Db } from '../client';
 import { attempts, drawnSizes, printedFeatures, prints } from '../schema/attempts';
 import { instruments, profiles } from '../schema/equipment';
 import { features, jobs } from '../schema/jobs';
+import { signatures } from '../schema/records';
 import { resins } from '../schema/resins';
 import { readings, retractions, sessions, tries } from '../schema/readings';
 
@@ -130,4 +132,26 @@ export function listExpectations(db: Db, profileId: number) {
   return rows.flatMap(({ predictedMm, sdMm, ...row }) =>
     predictedMm === null || sdMm === null ? [] : { ...row, predictedMm, sdMm },
   );
+}
+
+/** The newest signature that was kept of a profile. */
+export function findKeptSignature(db: Db, profileId: number) {
+  return db
+    .select()
+    .from(signatures)
+    .where(eq(signatures.profileId, profileId))
+    .orderBy(desc(signatures.id))
+    .limit(1)
+    .get();
+}
+
+/** Shifts between states as the newest kept signature of a profile has them; none before one was kept. */
+export function listKeptShifts(db: Db, profileId: number): readonly StateShift[] {
+  return findKeptSignature(db, profileId)?.summary.stateShift ?? [];
+}
+
+/** Was a signature with this evidence kept for the profile? */
+export function hasKeptSignature(db: Db, profileId: number, evidenceKey: string): boolean {
+  const where = and(eq(signatures.profileId, profileId), eq(signatures.evidenceKey, evidenceKey));
+  return db.select({ id: signatures.id }).from(signatures).where(where).get() !== undefined;
 }

@@ -1,11 +1,14 @@
 import { index, integer, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core';
 import type { Answer } from '@/core/need';
-import type { SignatureReport } from '@/core/signature';
+import type { SignatureSummary } from '@/core/signature';
 import { prints } from './attempts';
 import { profiles } from './equipment';
 import { jobs } from './jobs';
 
-/** Every estimate of a signature that was ever used, with what it was learned from. */
+/**
+ * Every estimate of a signature that was ever used: what it said of the law, and how far the readings went that it was
+ * learned from. A row is as short in the fifth year as in the first week.
+ */
 export const signatures = sqliteTable(
   'signatures',
   {
@@ -15,8 +18,10 @@ export const signatures = sqliteTable(
       .references(() => profiles.id),
     /** Key of the evidence it was learned from. */
     evidenceKey: text().notNull(),
-    readingIds: text({ mode: 'json' }).$type<number[]>().notNull(),
-    report: text({ mode: 'json' }).$type<SignatureReport>().notNull(),
+    readingCount: integer().notNull(),
+    /** The newest reading in it; 0 where it was learned from words alone. */
+    lastReadingId: integer().notNull(),
+    summary: text({ mode: 'json' }).$type<SignatureSummary>().notNull(),
     createdAt: integer({ mode: 'timestamp_ms' }).notNull(),
   },
   (table) => [uniqueIndex('signatures_once').on(table.profileId, table.evidenceKey)],

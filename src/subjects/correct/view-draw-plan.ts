@@ -56,7 +56,7 @@ export function planDraw(view: JobView): DrawPlan | undefined {
   const options = drawOptions(view);
   const last = view.attempts.at(-1);
   const { signature } = learned;
-  const targets: FitTarget[] = view.features.map((feature) => targetOf(feature, view.mates));
+  const targets: FitTarget[] = view.features.map((feature) => targetOf(feature, view.mates, view.job));
   const lines = view.features.map((feature, i): DrawLine => {
     const lastDrawnMm = last?.drawn.find(({ featureId }) => featureId === feature.id)?.drawnMm;
     const next = drawFit(signature, targets[i], options);
@@ -90,7 +90,7 @@ export function assessSizes(
     if (drawn === undefined) return [];
     return {
       id: feature.id,
-      ...assessFit(learned.signature, targetOf(feature, view.mates), drawn, drawOptions(view)),
+      ...assessFit(learned.signature, targetOf(feature, view.mates, view.job), drawn, drawOptions(view)),
     };
   });
 }

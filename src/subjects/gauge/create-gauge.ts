@@ -7,8 +7,8 @@ import { noteLedger } from '@/subjects/records';
 import type { GaugeEntry } from './words-ledger';
 
 /** Targets of a job, for a block chosen to tell about them; undefined when it has none. */
-export function targetsOf({ features, mates }: JobView): Target[] | undefined {
-  return features.length === 0 ? undefined : features.map((feature) => targetOf(feature, mates));
+export function targetsOf({ job, features, mates }: JobView): Target[] | undefined {
+  return features.length === 0 ? undefined : features.map((feature) => targetOf(feature, mates, job));
 }
 
 interface NewGauge {

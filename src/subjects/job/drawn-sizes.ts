@@ -13,7 +13,9 @@ export function drawnOfPart(view: JobView, which: 'newest' | 'next'): Map<number
       if (which === 'newest' || view.learned === undefined) return [feature.id, before];
       return [
         feature.id,
-        roundDrawn(drawFit(view.learned.signature, targetOf(feature, view.mates), drawOptions(view)).drawMm),
+        roundDrawn(
+          drawFit(view.learned.signature, targetOf(feature, view.mates, view.job), drawOptions(view)).drawMm,
+        ),
       ];
     }),
   );

@@ -28,6 +28,6 @@ export { limitsOffered, refit, takeOverClasses } from './refit-job';
 export { removeFeature } from './remove-feature';
 export { reopenedSince, type Standing, standingOf } from './reopened';
 export { type DrawnJoint, type NewAttempt, startAttempt } from './start-attempt';
-export { isJob, type JobView, viewJob, viewJobUnlearned } from './view-job';
+export { isJob, profileOfJob, type JobView, viewJob, viewJobUnlearned } from './view-job';
 export { type JobPart, basePartOfJob, partOfJob } from './view-part';
 export { type FeatureView, type PrintView, viewPrint } from './view-print';

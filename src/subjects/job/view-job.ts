@@ -17,6 +17,11 @@ export function isJob(db: Db, jobId: number): boolean {
   return queries.findJob(db, jobId) !== undefined;
 }
 
+/** The profile whose signature a job's pages need; undefined without a job or a profile. */
+export function profileOfJob(db: Db, jobId: number): number | undefined {
+  return queries.findJob(db, jobId)?.profileId ?? undefined;
+}
+
 function viewWith(
   db: Db,
   jobId: number,

@@ -5,17 +5,19 @@ import {
   type PartState,
   type PooledScatter,
   pooledScatter,
+  shiftSize,
   type SizeEstimate,
   type Verdict,
 } from '@/core/metrology';
 import { mixtureMoments } from '@/core/numerics';
-import { type FitWord, predictSize } from '@/core/signature';
+import { convertState, type FitWord, predictSize, type StateShift } from '@/core/signature';
 import {
   correctedMm,
   type Db,
   instrumentOf,
   isAtPlate,
   kindOf,
+  limitState,
   printedKey,
   printKey,
   queries,
@@ -59,7 +61,9 @@ export interface FeatureView {
   readonly size?: SizeEstimate;
   readonly resolutionMm: number;
   readonly verdict?: Verdict;
-  /** It was read in another state than that in which its limits hold, so it is not judged. */
+  /** Read in another state than that in which its limits hold: what it comes to there, which is what is judged. */
+  readonly converted?: { readonly read: PartState; readonly counts: PartState; readonly size: SizeEstimate };
+  /** Read in another state, and nothing tells what it comes to where its limits hold: not judged. */
   readonly otherState?: { readonly read: PartState; readonly counts: PartState };
   readonly word?: FitWord;
   /** Weight of the push at that word, N. */
@@ -96,14 +100,6 @@ function sizeOf(
     pooled,
     warmthU: warmthUOf(readings),
   });
-}
-
-/**
- * State in which the limits of a feature hold. A wish with a coat asks for a bare size that the coat then brings to its
- * clearance, so it is judged before the coat.
- */
-function limitState(job: queries.Job, { wish, coatMm }: queries.Feature): PartState {
-  return wish !== null && coatMm > 0 && job.fitState === 'coated' ? 'cured' : job.fitState;
 }
 
 /**
@@ -158,21 +154,41 @@ function viewReading(reading: queries.StandingReading, doubts: Doubts): ReadingV
   return { id, clientKey, readingMm, atPlate: isAtPlate(reading), suspicious };
 }
 
-/** The size that readings of one sitting come to, with its verdict where they were taken in the state that counts. */
+/** What readings are judged with. */
+interface Judging {
+  readonly job: queries.Job;
+  readonly pooled: PooledScatter | undefined;
+  /** Shifts between states, as the profile was last found. */
+  readonly shifts: readonly StateShift[];
+}
+
+type Judged = Pick<FeatureView, 'size' | 'resolutionMm' | 'otherState' | 'converted' | 'verdict'>;
+
+/** The size that readings of one sitting come to, with its verdict in the state that counts. */
 function judge(
-  job: queries.Job,
+  { job, pooled, shifts }: Judging,
   feature: queries.Feature,
+  { kind, drawnMm }: { readonly kind: FeatureKind; readonly drawnMm: number },
   readings: readonly queries.StandingReading[],
-  pooled: PooledScatter | undefined,
-): Pick<FeatureView, 'size' | 'resolutionMm' | 'otherState' | 'verdict'> {
+): Judged {
   const size = sizeOf(readings, pooled);
   const last = readings.at(-1);
   if (size === undefined || last === undefined) return { resolutionMm: 0.01 };
   const { resolutionMm, mpeMm } = last.instrument;
   const [read, counts] = [last.session.state, limitState(job, feature)];
   // A gauge is read in whatever state is to be learned.
-  if (job.kind === 'part' && read !== counts) return { size, resolutionMm, otherState: { read, counts } };
-  return { size, resolutionMm, verdict: judgeConformity(size, feature, mpeMm, job.rule) };
+  if (job.kind !== 'part' || read === counts)
+    return { size, resolutionMm, verdict: judgeConformity(size, feature, mpeMm, job.rule) };
+  const between = { from: read, to: counts, coatMm: feature.coatMm };
+  const conversion = convertState(kind, drawnMm, between, shifts);
+  if (conversion === undefined) return { size, resolutionMm, otherState: { read, counts } };
+  const there = shiftSize(size, conversion.offsetMm, conversion.u_mm);
+  return {
+    size,
+    resolutionMm,
+    converted: { read, counts, size: there },
+    verdict: judgeConformity(there, feature, mpeMm, job.rule),
+  };
 }
 
 interface PrintContext {
@@ -198,6 +214,8 @@ export function viewPrint(
     [...ofFeature].map(([id, all]) => [id, ofOneSitting(all, stateOf.get(id) ?? 'cured')]),
   );
   const pooled = pooledScatter([...counted.values()].map((group) => group.map(correctedMm)));
+  const shifts = context.learned?.signature.shifts ?? queries.listKeptShifts(db, attempt.profileId);
+  const judging = { job: context.job, pooled, shifts };
   const doubts = context.learned?.report.suspicious ?? [];
   const features = context.features.map((feature): FeatureView => {
     const printed = lay?.get(feature.id) ?? { ...feature, featureId: feature.id, printId: 0 };
@@ -218,7 +236,7 @@ export function viewPrint(
       drawnMm: drawn?.drawnMm,
       predicted: predictionOf(context.learned, lying, drawn, print),
       readings: (ofFeature.get(feature.id) ?? []).map((reading) => viewReading(reading, doubts)),
-      ...judge(context.job, feature, own, pooled),
+      ...judge(judging, feature, { ...lying, drawnMm: drawn?.drawnMm ?? feature.targetMm }, own),
       word: said?.word,
       pushN: said?.pushN ?? undefined,
     };

@@ -63,6 +63,7 @@ export { describeCsvIssue } from './words-tables';
 export {
   describeFitWord,
   describeKind,
+  describeConverted,
   describeOtherState,
   describeOutcome,
   describeRule,

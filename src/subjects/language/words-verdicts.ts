@@ -10,9 +10,22 @@ export function describeVerdict(verdict: Verdict): string {
   return `out, ${formatMm(verdict.byMm, verdict.byMm < 0.0095 ? 3 : 2)} ${verdict.side}${rule}`;
 }
 
-/** Why a size that was read is not judged. */
+/** Why a size that was read is not judged: nothing tells what it comes to in the other state. */
 export function describeOtherState({ read, counts }: { read: PartState; counts: PartState }): string {
   return `read ${read}; the limits hold when ${counts}`;
+}
+
+/** What a size read in one state comes to in the state in which its limits hold. */
+export function describeConverted({
+  read,
+  counts,
+  size,
+}: {
+  read: PartState;
+  counts: PartState;
+  size: { readonly sizeMm: number; readonly expandedU_mm: number };
+}): string {
+  return `read ${read}; ${counts} it comes to ${formatMm(size.sizeMm, 3)} ± ${formatMm(size.expandedU_mm, 3)}`;
 }
 
 /** What would turn “can't tell yet” into an answer. */

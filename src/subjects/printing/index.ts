@@ -3,7 +3,7 @@ import 'server-only';
 export { changePrinter, type PrinterFacts } from './change-printer';
 export { createProfile, type NewProfile } from './create-profile';
 export { keepSignatures, type Later } from './keep-signature';
-export { type LearnedSignature, newestSignature } from './newest-signature';
+export { type LearnedSignature, learnElsewhere, newestSignature, waitForSignature } from './newest-signature';
 export { learnShopMeanings } from './tries-as-evidence';
 export {
   findPrinter,
@@ -13,4 +13,4 @@ export {
   listProfileChoices,
   type ProfileGlance,
 } from './view-profiles';
-export { listKeptSignatures, type SignatureView, viewSignature } from './view-signature';
+export { hasProfile, listKeptSignatures, type SignatureView, viewSignature } from './view-signature';

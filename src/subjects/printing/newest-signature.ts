@@ -1,132 +1,149 @@
-import { estimateSize, type PartState, pooledScatter } from '@/core/metrology';
-import { quoteOf } from '@/core/resins';
 import {
-  estimateSignature,
+  attachSignature,
+  type DetachedSignature,
   type Instruments,
-  lawPrior,
-  reportSignature,
-  type Signature,
+  type Learned,
+  learnSignature,
+  type SignatureOptions,
   type SignatureReading,
-  type SignatureReport,
 } from '@/core/signature';
-import {
-  correctedMm,
-  type Db,
-  instrumentOf,
-  isAtPlate,
-  kindOf,
-  printedKey,
-  printKey,
-  queries,
-  unknownWarmth,
-} from '@/store';
-import { standingTries } from './tries-as-evidence';
+import { type Db, queries } from '@/store';
+import { type ProfileEvidence, readProfileEvidence } from './profile-evidence';
 
 /** A signature with what it was learned from. */
-export interface LearnedSignature {
+export interface LearnedSignature extends Learned {
   readonly profileId: number;
-  readonly state: PartState;
-  readonly signature: Signature;
-  readonly report: SignatureReport;
   /** Readings it was learned from, oldest first. */
   readonly readingIds: readonly number[];
   readonly readingCount: number;
-  /** Readings kept but not learned from: warm, too near the plate, or another state. */
-  readonly leftOut: { readonly warm: number; readonly low: number; readonly otherState: number };
+  readonly leftOut: ProfileEvidence['leftOut'];
   readonly instruments: Instruments;
+  /** The evidence has changed since, and a newer one is being learned. */
+  readonly isOvertaken: boolean;
 }
 
-/** The state in which most readings were taken; cured when there are none. */
-function mainState(readings: readonly queries.StandingReading[]): PartState {
-  const counts = new Map<PartState, number>();
-  for (const { session } of readings) counts.set(session.state, (counts.get(session.state) ?? 0) + 1);
-  return [...counts].sort((a, b) => b[1] - a[1])[0]?.[0] ?? 'cured';
+/** Whoever learns signatures elsewhere, so that the thread which answers requests does not wait. */
+export interface Learner {
+  /** Undefined where a newer request for the same profile came in between. */
+  learn(work: {
+    readonly profileId: number;
+    readonly readings: readonly SignatureReading[];
+    readonly options: SignatureOptions;
+  }): Promise<DetachedSignature | undefined>;
 }
 
-function toSignatureReading(reading: queries.StandingReading): SignatureReading {
-  return {
-    ...kindOf(reading.printed),
-    feature: printedKey(reading),
-    print: printKey(reading.printId),
-    drawnMm: reading.drawnMm,
-    readingMm: correctedMm(reading),
-    shownMm: reading.readingMm,
-    instrument: reading.instrument.name,
-    warmth: unknownWarmth(reading),
-    source: reading.id,
-  };
+interface Kept {
+  learner?: Learner;
+  /** Signatures that were made, by the key of their evidence: a key never comes again with other evidence. */
+  readonly made: Map<string, LearnedSignature>;
+  /** The last one of each profile, with its key. */
+  readonly last: Map<number, { readonly key: string; readonly learned: LearnedSignature }>;
+  /** Those that are being learned, by the key of their evidence. */
+  readonly underWay: Map<string, Promise<void>>;
 }
 
-/**
- * The signature of a profile from every standing reading and word in its main state. Warm readings and those under 1 mm
- * height are left out and counted.
- */
-function estimate(db: Db, profileId: number): LearnedSignature {
-  const all = queries.listStandingReadings(db, queries.ofProfile(profileId));
-  const state = mainState(all);
-  const inState = all.filter(({ session }) => session.state === state);
-  const cool = inState.filter(({ session }) => !session.warm);
-  const used = cool.filter((reading) => !isAtPlate(reading));
-  const tries = standingTries(db, profileId, state);
-  const instruments: Instruments = Object.fromEntries(
-    used.map(({ instrument }) => [instrument.name, instrumentOf(instrument)]),
-  );
-  const resin = queries.findProfile(db, profileId)?.resin;
-  const priorOptions = {
-    datasheetShrink: resin && quoteOf(resin.sheet, 'linearShrink')?.value,
-    jawFlatsUnknown: Object.values(instruments).some(({ jawFlatMm }) => jawFlatMm === 'unknown'),
-  };
-  const readings = used.map(toSignatureReading);
-  const options = { instruments, prior: lawPrior(priorOptions), tries };
-  const signature = estimateSignature(readings, options);
-  const pooled = pooledScatter(
-    signature.observations.map((each) => each.readings.map(({ readingMm }) => readingMm)),
-  );
-  const report = reportSignature(signature, [], options, (i) => {
-    const observation = signature.observations[i];
-    const values = observation.readings.map((reading) => reading.readingMm);
-    const options = {
-      instrument: instruments[observation.instrument],
-      pooled,
-      warmthU: observation.warmth?.u ?? 0,
-    };
-    return estimateSize(values, options).u_mm;
-  });
-  return {
-    profileId,
-    state,
-    signature,
-    report,
-    readingIds: used.map(({ id }) => id),
-    readingCount: readings.length,
-    leftOut: {
-      warm: inState.length - cool.length,
-      low: cool.length - used.length,
-      otherState: all.length - inState.length,
-    },
-    instruments,
-  };
-}
+const process = globalThis as typeof globalThis & { mellowSignatures?: Kept };
 
-const kept = globalThis as typeof globalThis & { mellowSignatures?: Map<string, LearnedSignature> };
-
-/**
- * Signatures that were made, by the key of their evidence: a key never comes again with other evidence. One for the
- * process: pages and route handlers are bundled apart, each with its own copy of this module.
- */
-const made = (kept.mellowSignatures ??= new Map());
+/** One for the process: pages and route handlers are bundled apart, each with its own copy of this module. */
+const kept: Kept = (process.mellowSignatures ??= { made: new Map(), last: new Map(), underWay: new Map() });
 
 /** Signatures that are kept in memory; the least lately asked for goes first. */
 const MOST_IN_MEMORY = 32;
 
-/** The newest signature of a profile, made once for each change of its evidence. */
-export function newestSignature(db: Db, profileId: number): LearnedSignature {
+/** From now on signatures are learned there; without, by whoever asks. */
+export function learnElsewhere(learner: Learner | undefined): void {
+  kept.learner = learner;
+}
+
+/** Is the thread that asks spared the learning? */
+export function isLearnedElsewhere(): boolean {
+  return kept.learner !== undefined;
+}
+
+function keyOf(db: Db, profileId: number): string {
   const key = queries.findProfile(db, profileId)?.profile.evidenceKey;
   if (key === undefined) throw new RangeError(`newestSignature: there is no profile ${profileId}`);
-  const known = made.get(key);
-  const learned = known ?? estimate(db, profileId);
-  made.delete(key);
-  made.set(key, learned);
-  if (made.size > MOST_IN_MEMORY) made.delete(made.keys().next().value!);
+  return key;
+}
+
+function remember(key: string, learned: LearnedSignature): LearnedSignature {
+  kept.made.delete(key);
+  kept.made.set(key, learned);
+  kept.last.delete(learned.profileId);
+  kept.last.set(learned.profileId, { key, learned });
+  for (const map of [kept.made, kept.last] as Map<unknown, unknown>[])
+    if (map.size > MOST_IN_MEMORY) map.delete(map.keys().next().value);
   return learned;
+}
+
+function withEvidence(profileId: number, evidence: ProfileEvidence, learned: Learned): LearnedSignature {
+  const { readingIds, leftOut, options } = evidence;
+  return {
+    ...learned,
+    profileId,
+    readingIds,
+    readingCount: readingIds.length,
+    leftOut,
+    instruments: options.instruments,
+    isOvertaken: false,
+  };
+}
+
+/** The last signature of a profile in memory, if it is one that this bench kept: another may have been put in its place. */
+function lastOf(db: Db, profileId: number): LearnedSignature | undefined {
+  const last = kept.last.get(profileId);
+  return last !== undefined && queries.hasKeptSignature(db, profileId, last.key) ? last.learned : undefined;
+}
+
+/**
+ * The newest signature of a profile, made once for each change of its evidence. Where signatures are learned elsewhere and
+ * the newest is not there yet, the one before it, marked as overtaken.
+ */
+export function newestSignature(db: Db, profileId: number): LearnedSignature {
+  const key = keyOf(db, profileId);
+  const known = kept.made.get(key);
+  if (known !== undefined) return remember(key, known);
+  const last = lastOf(db, profileId);
+  if (kept.learner !== undefined && last !== undefined) {
+    void learnNewest(db, profileId);
+    return { ...last, isOvertaken: true };
+  }
+  const evidence = readProfileEvidence(db, profileId);
+  return remember(
+    key,
+    withEvidence(profileId, evidence, learnSignature(evidence.readings, evidence.options)),
+  );
+}
+
+async function learnWith(learner: Learner, db: Db, profileId: number, key: string): Promise<void> {
+  const evidence = readProfileEvidence(db, profileId);
+  const detached = await learner.learn({ profileId, ...evidence });
+  if (detached === undefined) return;
+  const learned = attachSignature(detached, evidence.readings, evidence.options);
+  remember(key, withEvidence(profileId, evidence, learned));
+}
+
+/**
+ * Learns the newest signature of a profile where signatures are learned; done when it is there. Whoever asks meanwhile
+ * waits for the same one. Does nothing where the asking thread learns by itself.
+ */
+export async function learnNewest(db: Db, profileId: number): Promise<void> {
+  const { learner } = kept;
+  const key = keyOf(db, profileId);
+  if (learner === undefined || kept.made.has(key)) return;
+  const underWay = kept.underWay.get(key);
+  if (underWay !== undefined) return underWay;
+  const work = learnWith(learner, db, profileId, key).finally(() => kept.underWay.delete(key));
+  kept.underWay.set(key, work);
+  return work;
+}
+
+/** How long a page waits for a newer signature while it has one to show, ms. */
+const PATIENCE_MS = 250;
+
+/** Waits until the newest signature of a profile is there, or for a moment where an older one can be shown meanwhile. */
+export async function waitForSignature(db: Db, profileId: number): Promise<void> {
+  const learning = learnNewest(db, profileId).catch(() => undefined);
+  if (lastOf(db, profileId) === undefined) return learning;
+  await Promise.race([learning, new Promise((done) => setTimeout(done, PATIENCE_MS))]);
 }

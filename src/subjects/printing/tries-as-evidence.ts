@@ -1,4 +1,4 @@
-import { estimateSize, type PartState } from '@/core/metrology';
+import { estimateSize } from '@/core/metrology';
 import {
   FIT_WORDS,
   type FitWord,
@@ -95,18 +95,22 @@ export function learnShopMeanings(db: Db): Readonly<Record<FitWord, WordMeaning>
  * The words about prints of a profile as evidence, each with the shop's own meaning. That is learned from the other
  * words: one that the caliper checked must not bring its own reading in a second time.
  */
-export function standingTries(db: Db, profileId: number, state: PartState): Try[] {
+export function standingTries(db: Db, profileId: number): Try[] {
   const words = standingWords(db);
   const meetings = meetingsOf(db, words);
   return words.flatMap((word, i) => {
     const { row, mateMm, mateU_mm } = word;
-    if (row.profileId !== profileId || row.attempt.state !== state) return [];
+    const { state } = row.attempt;
+    const coatMm = state === 'coated' ? row.feature.coatMm : undefined;
+    if (row.profileId !== profileId || coatMm === 0) return [];
     const others = meetings.filter((meeting, j): meeting is WordOnSize => meeting !== undefined && i !== j);
     return {
       ...kindOf(row.printed),
       feature: printedKey(row),
       print: printKey(row.attempt.printId),
       drawnMm: row.drawnMm,
+      state,
+      coatMm,
       word: row.attempt.word,
       mateMm,
       mateU_mm,

@@ -1,6 +1,6 @@
 import { asc, desc, eq } from 'drizzle-orm';
+import { PARAMETER_NAMES } from '@/core/signature';
 import { type Db, queries, tables } from '@/store';
-import { newestSignature } from './newest-signature';
 
 /** The profile a new job starts with: that of the newest job, or the first there is. */
 export function firstProfile(db: Db): number | undefined {
@@ -46,7 +46,8 @@ export interface ProfileGlance {
 
 export function glanceAtProfiles(db: Db): ProfileGlance[] {
   return queries.listProfiles(db).map(({ profile, printer, resin }) => {
-    const { signature, readingCount } = newestSignature(db, profile.id);
+    const newest = queries.findKeptSignature(db, profile.id);
+    const parameters = newest?.summary.parameters ?? [];
     return {
       id: profile.id,
       printerId: printer.id,
@@ -55,9 +56,9 @@ export function glanceAtProfiles(db: Db): ProfileGlance[] {
       name: profile.name,
       lot: profile.lot,
       simulated: printer.simulatedSeed !== null,
-      readingCount,
-      pinned: signature.parameters.filter(({ pinned }) => pinned).length,
-      parameters: signature.parameters.length,
+      readingCount: newest?.readingCount ?? 0,
+      pinned: parameters.filter(({ pinned }) => pinned).length,
+      parameters: PARAMETER_NAMES.length,
     };
   });
 }

@@ -1,17 +1,23 @@
-import { desc, eq } from 'drizzle-orm';
+import { count, desc, eq } from 'drizzle-orm';
 import { judgeStaleness, type Staleness } from '@/core/signature';
 import { type Db, featureIdOf, printKey, queries, tables } from '@/store';
 import { type LearnedSignature, newestSignature } from './newest-signature';
 
-/** Signatures kept for a profile, newest first. */
-export function listKeptSignatures(db: Db, profileId: number) {
+/** The newest signatures kept for a profile, newest first. */
+export function listKeptSignatures(db: Db, profileId: number, most = 12) {
   const { signatures } = tables;
   return db
     .select()
     .from(signatures)
     .where(eq(signatures.profileId, profileId))
     .orderBy(desc(signatures.id))
+    .limit(most)
     .all();
+}
+
+function countKept(db: Db, profileId: number): number {
+  const { signatures } = tables;
+  return db.select({ count: count() }).from(signatures).where(eq(signatures.profileId, profileId)).get()!.count;
 }
 
 /** One observation of the signature, with what everything else says of it. */
@@ -32,7 +38,8 @@ export interface SignatureView {
   readonly staleness: Staleness;
   /** Job of the newest print that it was learned from: where the same file can be printed again. */
   readonly newestJobId?: number;
-  /** Every estimate kept, newest first. */
+  /** How many estimates were kept, and the newest of them, newest first. */
+  readonly keptCount: number;
   readonly kept: readonly {
     readonly at: Date;
     readonly readings: number;
@@ -69,6 +76,11 @@ function newestJob(db: Db, profileId: number, { report }: LearnedSignature): num
     .find(({ printId }) => read.has(printKey(printId)))?.jobId;
 }
 
+/** Is there a profile of this id? */
+export function hasProfile(db: Db, profileId: number): boolean {
+  return queries.findProfile(db, profileId) !== undefined;
+}
+
 /** A profile's signature with what it was learned from; undefined when there is no such profile. */
 export function viewSignature(db: Db, profileId: number): SignatureView | undefined {
   const row = queries.findProfile(db, profileId);
@@ -87,11 +99,11 @@ export function viewSignature(db: Db, profileId: number): SignatureView | undefi
       suspicious: line.suspicious,
     };
   });
-  const kept = listKeptSignatures(db, profileId).map(({ createdAt, readingIds, report }) => ({
+  const kept = listKeptSignatures(db, profileId).map(({ createdAt, readingCount, summary }) => ({
     at: createdAt,
-    readings: readingIds.length,
-    edgeMm: report.parameters.find(({ name }) => name === 'edge')?.mean ?? 0,
-    featureScatterMm: report.scatter.feature_mm,
+    readings: readingCount,
+    edgeMm: summary.parameters.find(({ name }) => name === 'edge')?.mean ?? 0,
+    featureScatterMm: summary.scatter.feature_mm,
   }));
   return {
     row,
@@ -100,5 +112,6 @@ export function viewSignature(db: Db, profileId: number): SignatureView | undefi
     staleness: judgeStaleness(printMisses(db, profileId, learned)),
     newestJobId: newestJob(db, profileId, learned),
     kept,
+    keptCount: countKept(db, profileId),
   };
 }

@@ -2,6 +2,7 @@ import { describeLedgerEntry } from '@/subjects/overview/shared';
 import type { Metadata } from 'next';
 import type { ReactNode } from 'react';
 import { loadJob } from '@/app/_components/load-job';
+import { BeingBroughtUpToDate } from '@/app/_components/being-brought-up-to-date';
 import { idFrom } from '@/app/_components/read-params';
 import { threadOf } from '@/app/_components/thread';
 import { bench } from '@/subjects/house';
@@ -24,13 +25,14 @@ function subtitleOf({ attemptNumber, profile, outcome, kind, archived }: JobFram
 }
 
 export async function generateMetadata({ params }: Params): Promise<Metadata> {
-  return { title: loadJob(idFrom((await params).jobId)).job.name };
+  return { title: (await loadJob(idFrom((await params).jobId))).job.name };
 }
 
 /** The frame of a job: its name, its steps and its ledger. */
 export default async function JobLayout({ params, children }: Params & { children: ReactNode }) {
   const jobId = idFrom((await params).jobId);
-  const frame = frameJob(bench().db, loadJob(jobId));
+  const view = await loadJob(jobId);
+  const frame = frameJob(bench().db, view);
   const steps: TapeStep[] = threadOf(frame.kind).map(({ step, number, label }) => ({
     number,
     label,
@@ -50,6 +52,7 @@ export default async function JobLayout({ params, children }: Params & { childre
           <p className="text-soft">{subtitleOf(frame)}</p>
         </div>
         <Tape steps={steps} />
+        {view.learned?.isOvertaken === true && <BeingBroughtUpToDate />}
         {frame.overtaken && (
           <p className="no-print mt-3 border-l-4 border-honey py-1 pl-3">
             Something changed after attempt {frame.attemptNumber} was drawn. Its sizes are judged by the

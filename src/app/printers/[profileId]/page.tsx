@@ -1,12 +1,13 @@
 import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
 import { connection } from 'next/server';
+import { BeingBroughtUpToDate } from '@/app/_components/being-brought-up-to-date';
 import { ParameterList } from '@/app/_components/parameter-list';
 import { idFrom } from '@/app/_components/read-params';
 import type { Staleness } from '@/core/signature';
 import { bench } from '@/subjects/house';
 import { formatMm, formatSigned, momentOf } from '@/subjects/language/shared';
-import { type SignatureView, viewSignature } from '@/subjects/printing';
+import { hasProfile, type SignatureView, viewSignature, waitForSignature } from '@/subjects/printing';
 import { Link } from '@/ui';
 import { OffsetChart } from './_components/offset-chart';
 
@@ -17,7 +18,10 @@ export const metadata: Metadata = { title: 'Signature' };
 /** The signature of one printer with one resin and profile. */
 export default async function SignaturePage({ params }: Params) {
   await connection();
-  const view = viewSignature(bench().db, idFrom((await params).profileId));
+  const { db } = bench();
+  const profileId = idFrom((await params).profileId);
+  if (hasProfile(db, profileId)) await waitForSignature(db, profileId);
+  const view = viewSignature(db, profileId);
   if (view === undefined) notFound();
   const { row, learned, observed, staleness } = view;
   const { scatter, parameters } = learned.signature;
@@ -35,13 +39,12 @@ export default async function SignaturePage({ params }: Params) {
         {[
           row.profile.name,
           row.profile.lot,
-          learned.readingCount === 0
-            ? 'nothing measured yet'
-            : `${learned.readingCount} readings, ${learned.state}`,
+          learned.readingCount === 0 ? 'nothing measured yet' : `${learned.readingCount} readings`,
         ]
           .filter((part) => part !== '')
           .join(' · ')}
       </p>
+      {learned.isOvertaken && <BeingBroughtUpToDate />}
       <p className="mt-2 max-w-prose">{describeStaleness(staleness, learned.readingCount)}</p>
       <div className="mt-5 grid gap-8 lg:grid-cols-[1.15fr_1fr]">
         <section aria-labelledby="law-title">
@@ -72,6 +75,7 @@ export default async function SignaturePage({ params }: Params) {
               </p>
             )}
           </div>
+          {learned.signature.shifts.length > 0 && <Shifts view={view} />}
           {learned.signature.biases.length > 0 && <Biases view={view} />}
           {observed.length > 0 && (
             <div>
@@ -99,6 +103,26 @@ function describeStaleness(staleness: Staleness, readingCount: number): string {
   return staleness.kind === 'twoInARow'
     ? `Two prints in a row came out far from what it said: this signature may no longer hold. ${why}`
     : `Prints have been walking ${staleness.side} what it said: this signature may no longer hold. ${why}`;
+}
+
+/** How much larger sizes are in each state that was read than in the one the law speaks of. */
+function Shifts({ view: { learned } }: { view: SignatureView }) {
+  const { shifts, base } = learned.signature;
+  return (
+    <div>
+      <h3 className="text-base">Sizes in other states, against {base}</h3>
+      <ul className="text-sm">
+        {shifts.map(({ state, xy, z }) => (
+          <li key={state}>
+            {state}: <span className="num">{formatSigned(100 * xy.mean, 2)}</span> ±{' '}
+            <span className="num">{formatMm(196 * xy.sd, 2)} %</span> in the plane,{' '}
+            <span className="num">{formatSigned(100 * z.mean, 2)}</span> ±{' '}
+            <span className="num">{formatMm(196 * z.sd, 2)} %</span> in height
+          </li>
+        ))}
+      </ul>
+    </div>
+  );
 }
 
 function Biases({ view }: { view: SignatureView }) {
@@ -151,14 +175,12 @@ function Observations({ view: { observed } }: { view: SignatureView }) {
   );
 }
 
-const SHOWN = 12;
-
-function History({ view: { kept } }: { view: SignatureView }) {
+function History({ view: { kept, keptCount } }: { view: SignatureView }) {
   return (
     <details className="mt-4">
-      <summary className="font-semibold">Every estimate is kept: {kept.length}</summary>
+      <summary className="font-semibold">Every estimate is kept: {keptCount}</summary>
       <ol className="mt-2 text-sm">
-        {kept.slice(0, SHOWN).map(({ at, readings, edgeMm, featureScatterMm }) => (
+        {kept.map(({ at, readings, edgeMm, featureScatterMm }) => (
           <li key={at.toISOString() + readings} className="num">
             {momentOf(at)}: {readings} readings, edges {formatSigned(edgeMm, 3)} mm, habit{' '}
             {formatMm(featureScatterMm, 3)} mm

@@ -11,7 +11,7 @@ import { groupObservations, type Observation } from '../observations';
 import type { SignatureReading } from '../reading';
 import { biasKey, rowOf } from '../rows';
 import { SCATTER_GRID } from '../scatter-grid';
-import { compareTries, FIT_WORDS, takeWords, type Try } from '../tries';
+import { FIT_WORDS, takeWords, type Try } from '../tries';
 
 const KINDS: readonly FeatureKind[] = [
   { sense: 'outside', shape: 'flat', axis: 'X' },
@@ -150,7 +150,7 @@ describe('groups eliminated by themselves give what one dense Gaussian gives', (
         const { evidence } = evidenceOf(observations, { instruments: INSTRUMENTS, tries: words });
         const node = solveWithWords(evidence, at);
         // Dense: the words' sizes given all readings, then one after another in the order of the groups.
-        const ordered = evidence.groups.flatMap(({ words: own }) => [...own].sort(compareTries));
+        const ordered = evidence.groups.flatMap(({ words: own }) => own.map(({ word }) => word));
         const sizes = ordered.map((word) => ({ ...word, kind: word }));
         const means = Float64Array.from(sizes, (size) => plain.meanMm(size));
         const covariance = Float64Array.from(sizes.flatMap((a) => sizes.map((b) => plain.covariance(a, b))));

@@ -128,7 +128,7 @@ describe('what the temperatures leave in a size', () => {
 });
 
 describe('what a verdict is about', () => {
-  test('a reading in another state than the limits are for says so and is not judged', () => {
+  test('a reading in another state than the limits are for is judged as what it comes to there, with the wider U', () => {
     const bench = readyBench();
     const { db, jobId, width, printId } = bench;
     const take = (state: 'green' | 'cured', readingMm: number) =>
@@ -143,10 +143,17 @@ describe('what a verdict is about', () => {
         }),
       );
     take('green', 20.2);
-    expect(featureOf(bench, width)).toMatchObject({ otherState: { read: 'green', counts: 'cured' } });
-    expect(featureOf(bench, width).verdict).toBeUndefined();
+    const green = featureOf(bench, width);
+    expect(green).toMatchObject({ converted: { read: 'green', counts: 'cured' } });
+    // Before both states were read, green is assumed larger by 0.0010 ± 0.0020 of the drawn size.
+    const drawnMm = green.drawnMm!;
+    expect(green.converted!.size.sizeMm).toBeCloseTo(20.2 - 0.001 * drawnMm, 6);
+    expect(green.converted!.size.u_mm).toBeCloseTo(Math.hypot(green.size!.u_mm, 0.002 * drawnMm), 6);
+    expect(green.verdict).toMatchObject({ kind: 'out', side: 'over' });
     take('cured', 20);
-    expect(featureOf(bench, width).verdict).toMatchObject({ kind: 'in' });
+    const cured = featureOf(bench, width);
+    expect(cured.converted).toBeUndefined();
+    expect(cured.verdict).toMatchObject({ kind: 'in' });
     const { revision } = queries.findJob(db, jobId)!;
     const { profileId } = bench;
     expectOk(changeNeed(db, jobId, { ...BLANK_NEED, profileId, fitState: 'green', revision }));

@@ -168,7 +168,7 @@ describe('learning', () => {
     expect(listKeptSignatures(db, profileId)).toHaveLength(1);
     recordReading(db, reading(width, 20.06));
     newestSignature(db, profileId);
-    expect(listKeptSignatures(db, profileId).map(({ readingIds }) => readingIds.length)).toEqual([2, 1]);
+    expect(listKeptSignatures(db, profileId).map(({ readingCount }) => readingCount)).toEqual([2, 1]);
   });
 
   test('warm readings and those at the plate are counted and left out', () => {
@@ -179,7 +179,7 @@ describe('learning', () => {
     recordReading(db, { ...reading(width, 20.1), sessionId: warm });
     const learned = newestSignature(db, profileId);
     expect(learned.readingCount).toBe(1);
-    expect(learned.leftOut).toEqual({ warm: 1, low: 1, otherState: 0 });
+    expect(learned.leftOut).toEqual({ warm: 1, low: 1, coated: 0 });
   });
 
   test('a word of fit teaches without a single millimetre', () => {

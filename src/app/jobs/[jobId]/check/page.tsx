@@ -16,7 +16,7 @@ interface CheckPageProps {
 export default async function CheckPage({ params, searchParams }: CheckPageProps) {
   await connection();
   const jobId = idFrom((await params).jobId);
-  const view = loadJob(jobId);
+  const view = await loadJob(jobId);
   const wanted = (await searchParams).file === 'base' ? 'base' : 'toPrint';
   const { part, stance, limits, critical, verdicts } = viewCheck(
     bench().db,

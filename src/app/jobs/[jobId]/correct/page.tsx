@@ -24,7 +24,7 @@ import { StartAttempt } from './_components/start-attempt';
 export default async function CorrectPage({ params }: { params: Promise<{ jobId: string }> }) {
   await connection();
   const jobId = idFrom((await params).jobId);
-  const view = loadJob(jobId);
+  const view = await loadJob(jobId);
   const plan = planDraw(view);
   const { learned, profile } = view;
   const joints = viewJoints(bench().db, view) ?? [];

@@ -21,7 +21,7 @@ export default async function FitPage({ params }: { params: Promise<{ jobId: str
   await connection();
   const jobId = idFrom((await params).jobId);
   const { db } = bench();
-  const view = loadJob(jobId);
+  const view = await loadJob(jobId);
   const { fits, joint, offered } = viewFits(db, view);
   const { profile, learned, job } = view;
   const joints = viewJoints(db, view);

@@ -31,7 +31,7 @@ export default async function MeasurePage({ params, searchParams }: MeasurePageP
   await connection();
   const jobId = idFrom((await params).jobId);
   const { db } = bench();
-  const view = loadJob(jobId);
+  const view = await loadJob(jobId);
   const attempt = view.attempts.at(-1);
   if (attempt === undefined || view.current === undefined) return <NothingDrawn view={view} />;
   const wanted = Number((await searchParams).print);

@@ -22,7 +22,7 @@ export default async function NeedPage({ params }: { params: Promise<{ jobId: st
   await connection();
   const jobId = idFrom((await params).jobId);
   const { db } = bench();
-  const view = loadJob(jobId);
+  const view = await loadJob(jobId);
   const { job } = view;
   const profiles = listProfileChoices(db);
   const rows = view.features.map((feature) => {

@@ -77,7 +77,7 @@ export default async function ResinStep({ params }: { params: Promise<{ jobId: s
   await connection();
   const jobId = idFrom((await params).jobId);
   const { db } = bench();
-  const view = loadJob(jobId);
+  const view = await loadJob(jobId);
   const { job, profile } = view;
   const partFacts = { claims: job.claims, crevices: countCrevices(db, view) };
   const choice = viewChoice(db, job);

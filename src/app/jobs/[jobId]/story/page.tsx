@@ -10,6 +10,7 @@ import { bench } from '@/subjects/house';
 import type { FeatureView, PrintView } from '@/subjects/job';
 import {
   describeFitWord,
+  describeConverted,
   describeOtherState,
   describeOutcome,
   describeVerdict,
@@ -27,7 +28,7 @@ export default async function StoryPage({ params }: { params: Promise<{ jobId: s
   await connection();
   const jobId = idFrom((await params).jobId);
   const { db } = bench();
-  const view = loadJob(jobId);
+  const view = await loadJob(jobId);
   const story = tellStory(db, view);
   const answers = listAnswers(db, jobId);
   const verdicts = listVerdicts(db, jobId);
@@ -237,7 +238,7 @@ function JointLines({ joints }: { joints: readonly PrintedJoint[] }) {
 }
 
 function FeatureLine({ feature }: { feature: FeatureView }) {
-  const { name, drawnMm, size, verdict, otherState, word, pushN } = feature;
+  const { name, drawnMm, size, verdict, otherState, converted, word, pushN } = feature;
   return (
     <tr className="border-b border-hair align-middle">
       <th scope="row" className="w-36 py-1 pr-3 text-left font-semibold">
@@ -270,6 +271,7 @@ function FeatureLine({ feature }: { feature: FeatureView }) {
               {verdict && describeVerdict(verdict)}
               {otherState && describeOtherState(otherState)}
             </span>
+            {converted && <span className="block font-sans text-sm">{describeConverted(converted)}</span>}
           </>
         )}
       </td>

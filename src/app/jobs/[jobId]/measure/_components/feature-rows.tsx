@@ -4,6 +4,7 @@ import { stripOf } from '@/app/_components/strip-of';
 import type { FeatureView } from '@/subjects/job';
 import {
   describeKind,
+  describeConverted,
   describeOtherState,
   describeSettling,
   describeVerdict,
@@ -102,9 +103,11 @@ function Row({ number, feature, waiting, isActive, onChoose, onRetract }: RowPro
 }
 
 function wordsOf(feature: FeatureView): string {
-  const { name, size, verdict, otherState, predicted, targetMm } = feature;
+  const { name, size, verdict, otherState, converted, predicted, targetMm } = feature;
   if (size !== undefined && otherState !== undefined)
     return `${name}: ${formatMm(size.sizeMm, 3)} ± ${formatMm(size.expandedU_mm, 3)} mm, ${describeOtherState(otherState)}`;
+  if (verdict !== undefined && converted !== undefined)
+    return `${name}: ${describeVerdict(verdict)}, ${describeConverted(converted)} mm`;
   if (size !== undefined && verdict !== undefined)
     return `${name}: ${describeVerdict(verdict)}, ${formatMm(size.sizeMm, 3)} ± ${formatMm(size.expandedU_mm, 3)} mm`;
   return predicted === undefined
@@ -120,12 +123,13 @@ const TONE_TEXT = {
   none: '',
 } as const;
 
-function VerdictWords({ feature: { verdict, otherState } }: { feature: FeatureView }) {
+function VerdictWords({ feature: { verdict, otherState, converted } }: { feature: FeatureView }) {
   if (otherState !== undefined) return <p className="text-sm">{describeOtherState(otherState)}</p>;
   if (verdict === undefined) return null;
   return (
     <>
       <p className={`font-medium ${TONE_TEXT[toneOf(verdict)]}`}>{describeVerdict(verdict)}</p>
+      {converted !== undefined && <p className="text-sm text-soft">{describeConverted(converted)}</p>}
       {verdict.kind === 'cantTell' && (
         <p className="text-sm text-soft">{describeSettling(verdict.settling)}</p>
       )}

@@ -31,7 +31,7 @@ export default async function SheetPage({ params }: { params: Promise<{ jobId: s
   await connection();
   const jobId = idFrom((await params).jobId);
   const { db } = bench();
-  const job = loadJob(jobId);
+  const job = await loadJob(jobId);
   const view = viewSheet(db, jobId);
   if (view === undefined) return <KindChoice jobId={jobId} examples={examples()} />;
   const instruments = listInstruments(db);
