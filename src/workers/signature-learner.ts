@@ -53,8 +53,8 @@ export class SignatureLearner {
 
   private start(): Worker {
     // By a path, so that no bundler takes it in: the thread runs from the sources, as the command line does.
-    const file = path.join(process.cwd(), 'src', 'workers', 'signature.thread.ts');
-    const thread = new Worker(file, { execArgv: ['--import', 'tsx'] });
+    const file = path.join(process.cwd(), 'src', 'workers', 'signature.thread.mjs');
+    const thread = new Worker(file);
     thread.unref();
     thread.on('message', ({ number, learned }: SignatureAnswer) => {
       if (this.running?.number !== number) return;

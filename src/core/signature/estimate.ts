@@ -102,7 +102,8 @@ export interface Posterior {
   readonly nodes: readonly Node[];
   /** Of the nodes; sum to one. */
   readonly weights: Float64Array;
-  /** Stride of the grid that they lie on, and the heaviest node there. */
+  /** Their places on the grid, its stride, and the heaviest place. */
+  readonly places: readonly number[];
   readonly stride: number;
   readonly heaviest: number;
   readonly instruments: Instruments;
@@ -166,11 +167,13 @@ export function evidenceOf(
   return { evidence, base, state };
 }
 
-/** Words are taken in at nodes within e^-18 of the heaviest: they are matched to a millionth. */
-const WORDED = 18;
+/** Words are taken in at nodes within e^-14 of the heaviest: they are matched to a millionth. */
+const WORDED = 14;
 
 /** Visits the nodes that weigh: readings alone lead there, words are taken in where it counts. */
-function weighNodes(evidence: Evidence): Pick<Posterior, 'nodes' | 'weights' | 'stride' | 'heaviest'> {
+function weighNodes(
+  evidence: Evidence,
+): Pick<Posterior, 'nodes' | 'weights' | 'places' | 'stride' | 'heaviest'> {
   const nodeOf = new Map<number, Node>();
   const logWeightOf = (at: number) => {
     const node = nodeOf.get(at) ?? solveReadings(evidence, at);
@@ -185,7 +188,7 @@ function weighNodes(evidence: Evidence): Pick<Posterior, 'nodes' | 'weights' | '
   const logWeights = nodes.map(({ logLikelihood }, i) => logLikelihood + SCATTER_GRID[kept[i]].logPrior);
   const weights = normaliseWeights(logWeights);
   const heaviest = weights.indexOf(weights.reduce((a, b) => Math.max(a, b)));
-  return { nodes, weights, stride, heaviest: kept[heaviest] };
+  return { nodes, weights, places: kept, stride, heaviest: kept[heaviest] };
 }
 
 /** Column `at` of the inverse of L·Lᵀ. */

@@ -6,7 +6,15 @@ import type { WhitenedGroup } from './group-parts';
 import { whitenedGroup } from './latent-size';
 import { inSteps, instrumentNamed, type Observation, observationU, steadyScatter } from './observations';
 import type { SignatureReading } from './reading';
-import { normaliseWeights, SCATTER_GRID, walkGrid } from './scatter-grid';
+import {
+  COARSEST,
+  type GridWalk,
+  normaliseWeights,
+  onLattice,
+  rimOf,
+  SCATTER_GRID,
+  walkGrid,
+} from './scatter-grid';
 
 /** What everything else says of one observation: its predicted reading, mm. */
 export interface LeftOut {
@@ -69,8 +77,9 @@ function foretellRows(evidence: Evidence, node: Node, group: number): Foretold {
   };
 }
 
-/** For a z of two digits the nodes within e^-14 of the heaviest are enough. */
-const NEGLIGIBLE = 14;
+/** For a z of two digits the nodes within e^-9 of the heaviest are enough, and no more than e^-6 at their rim. */
+const NEGLIGIBLE = 9;
+const NEGLIGIBLE_RIM = 6;
 
 /** Leaving out a reading changes the pooled scatter, which is known to a few per cent at best: followed in steps. */
 const SCATTER_STEP = 0.03;
@@ -95,6 +104,10 @@ class EvidenceAt {
     return node;
   }
 
+  logWeight(at: number): number {
+    return this.node(at).logLikelihood + SCATTER_GRID[at].logPrior;
+  }
+
   /** How far observation `i` lies off what all others say at a node, and the variance of that with its own noise. */
   foretell(i: number, at: number): { readonly off: number; readonly variance: number } {
     const { group, row } = this.evidence.places[i];
@@ -114,6 +127,11 @@ export class LeaveOneOut {
   private readonly pooled: PooledScatter | undefined;
   private readonly squares: Float64Array;
   private readonly sum: { squares: number; dof: number };
+  /** Every second node serves: a z needs two digits. */
+  private readonly stride: number;
+  /** Nodes that weigh before anything is left out, and which of them lie at the rim. */
+  private readonly nodes: readonly number[];
+  private readonly rim: Uint8Array;
   /** By node, of the reading that is left out. */
   private readonly means = new Float64Array(SCATTER_GRID.length);
   private readonly variances = new Float64Array(SCATTER_GRID.length);
@@ -132,7 +150,18 @@ export class LeaveOneOut {
       this.sum.dof += readings.length - 1;
     });
     const noise = Float64Array.from(observations, ({ u_mm }) => u_mm ** 2);
-    this.byScatter.set(this.pooled?.sMm, new EvidenceAt(signature.posterior.evidence, noise));
+    const { posterior } = signature;
+    const here = new EvidenceAt(posterior.evidence, noise);
+    const most = posterior.places.reduce(
+      (heaviest, node) => Math.max(heaviest, here.logWeight(node)),
+      -Infinity,
+    );
+    this.stride = Math.min(2 * posterior.stride, COARSEST);
+    this.nodes = posterior.places.filter(
+      (node) => onLattice(node, posterior.heaviest, this.stride) && here.logWeight(node) > most - NEGLIGIBLE,
+    );
+    this.rim = rimOf(this.nodes, posterior.places, this.stride);
+    this.byScatter.set(this.pooled?.sMm, here);
   }
 
   /**
@@ -153,34 +182,42 @@ export class LeaveOneOut {
       keptValues.length === 0
         ? undefined
         : { mean: meanOf(keptValues), noise: observationU(keptValues.length, instrument, pooled) ** 2 };
-    const { heaviest, stride } = this.signature.posterior;
-    const walk = walkGrid(
-      heaviest,
-      (node) => {
-        const { off, variance } = evidence.foretell(at, node);
-        let mean = observation.sizeMm - off;
-        let latent = Math.max(variance - evidence.noise[at], 0);
-        let logWeight =
-          evidence.node(node).logLikelihood + SCATTER_GRID[node].logPrior - logDensity(off, variance);
-        if (kept !== undefined) {
-          const miss = kept.mean - mean;
-          const gain = latent / (latent + kept.noise);
-          logWeight += logDensity(miss, latent + kept.noise);
-          mean += gain * miss;
-          latent *= 1 - gain;
-        }
-        this.means[node] = mean;
-        this.variances[node] = latent + noise;
-        return logWeight;
-      },
-      { stride, negligible: NEGLIGIBLE },
-    );
+    const logWeightOf = (node: number) => {
+      const { off, variance } = evidence.foretell(at, node);
+      let mean = observation.sizeMm - off;
+      let latent = Math.max(variance - evidence.noise[at], 0);
+      let logWeight = evidence.logWeight(node) - logDensity(off, variance);
+      if (kept !== undefined) {
+        const miss = kept.mean - mean;
+        const gain = latent / (latent + kept.noise);
+        logWeight += logDensity(miss, latent + kept.noise);
+        mean += gain * miss;
+        latent *= 1 - gain;
+      }
+      this.means[node] = mean;
+      this.variances[node] = latent + noise;
+      return logWeight;
+    };
+    const { nodes, logWeights } = this.weigh(logWeightOf);
     const { mean, sd } = mixtureMoments({
-      weights: normaliseWeights(walk.logWeights),
-      means: Float64Array.from(walk.nodes, (node) => this.means[node]),
-      variances: Float64Array.from(walk.nodes, (node) => this.variances[node]),
+      weights: normaliseWeights(logWeights),
+      means: Float64Array.from(nodes, (node) => this.means[node]),
+      variances: Float64Array.from(nodes, (node) => this.variances[node]),
     });
     return { meanMm: mean, sdMm: sd };
+  }
+
+  /**
+   * Most readings leave the scatters where they are: the nodes of the signature serve. Where the weight moves to their rim,
+   * as with a reading far off, the grid is walked anew.
+   */
+  private weigh(logWeightOf: (node: number) => number): Pick<GridWalk, 'nodes' | 'logWeights'> {
+    const logWeights = this.nodes.map(logWeightOf);
+    const most = logWeights.reduce((a, b) => Math.max(a, b), -Infinity);
+    const isInside = logWeights.every((weight, i) => this.rim[i] === 0 || weight < most - NEGLIGIBLE_RIM);
+    if (isInside && logWeights.length > 0) return { nodes: this.nodes, logWeights };
+    const { heaviest } = this.signature.posterior;
+    return walkGrid(heaviest, logWeightOf, { stride: this.stride, negligible: NEGLIGIBLE });
   }
 
   /** The pooled scatter with only the kept readings of one observation, in steps from that of all. */
@@ -190,7 +227,9 @@ export class LeaveOneOut {
     if (dof === 0) return undefined;
     const kept = keptValues.length > 1 ? squaresAround(keptValues) : 0;
     const squares = Math.max(0, this.sum.squares - this.squares[at] + kept);
-    return { sMm: inSteps(Math.sqrt(squares / dof), this.pooled!.sMm, SCATTER_STEP), dof };
+    const all = Math.sqrt(this.sum.squares / this.sum.dof);
+    const left = inSteps(Math.sqrt(squares / dof), all, SCATTER_STEP);
+    return { sMm: left === all ? this.pooled!.sMm : (left / all) * this.pooled!.sMm, dof };
   }
 
   private evidenceWith(pooled: PooledScatter | undefined): EvidenceAt {

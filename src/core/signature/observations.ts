@@ -44,7 +44,8 @@ const STEP = 0.05;
 export function inSteps(sMm: number, fromMm: number, share: number): number {
   if (!(sMm > 0 && fromMm > 0)) return sMm;
   const step = Math.log1p(share);
-  return fromMm * Math.exp(step * Math.round(Math.log(sMm / fromMm) / step));
+  const steps = Math.round(Math.log(sMm / fromMm) / step);
+  return steps === 0 ? fromMm : fromMm * Math.exp(step * steps);
 }
 
 /**

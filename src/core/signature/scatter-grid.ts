@@ -11,7 +11,7 @@ export interface ScatterNode extends Scatter {
 
 /** Nodes lie in equal steps of ln τ. 13 a side are enough while a scatter is hardly known; 25 or 49 once it is known well. */
 const SIDE = 49;
-const COARSEST = 4;
+export const COARSEST = 4;
 const TAU_B = { low: 0.002, high: 0.2, median: 0.02 };
 const TAU_P = { low: 0.0015, high: 0.15, median: 0.012 };
 const SIGMA_LN = 0.7;
@@ -118,6 +118,18 @@ export function walkGrid(
     return { stride, nodes: [...visited.keys()], logWeights: [...visited.values()] };
   const top = [...visited].reduce((a, b) => (b[1] > a[1] ? b : a))[0];
   return walkGrid(top, logWeightOf, { stride: stride / 2, negligible });
+}
+
+/** Do two nodes lie whole strides apart along both scatters? */
+export function onLattice(a: number, b: number, stride: number): boolean {
+  const rows = Math.floor(a / SIDE) - Math.floor(b / SIDE);
+  return rows % stride === 0 && ((a % SIDE) - (b % SIDE)) % stride === 0;
+}
+
+/** Nodes that have a neighbour outside of those looked at: what lies beyond them is not known. */
+export function rimOf(nodes: readonly number[], lookedAt: readonly number[], stride: number): Uint8Array {
+  const inside = new Set(lookedAt);
+  return Uint8Array.from(nodes, (at) => (neighboursOf(at, stride).every((near) => inside.has(near)) ? 0 : 1));
 }
 
 /** Weights in proportion to exp(logWeight), summing to one. */

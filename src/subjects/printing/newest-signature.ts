@@ -117,9 +117,13 @@ export function newestSignature(db: Db, profileId: number): LearnedSignature {
 
 async function learnWith(learner: Learner, db: Db, profileId: number, key: string): Promise<void> {
   const evidence = readProfileEvidence(db, profileId);
-  const detached = await learner.learn({ profileId, ...evidence });
-  if (detached === undefined) return;
-  const learned = attachSignature(detached, evidence.readings, evidence.options);
+  const { readings, options } = evidence;
+  const learned = await learner.learn({ profileId, readings, options }).then(
+    (detached) => detached && attachSignature(detached, readings, options),
+    // A thread that cannot run is worse news than a wait: then whoever asks learns by itself.
+    () => learnSignature(readings, options),
+  );
+  if (learned === undefined) return;
   remember(key, withEvidence(profileId, evidence, learned));
 }
 

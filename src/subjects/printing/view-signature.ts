@@ -17,7 +17,8 @@ export function listKeptSignatures(db: Db, profileId: number, most = 12) {
 
 function countKept(db: Db, profileId: number): number {
   const { signatures } = tables;
-  return db.select({ count: count() }).from(signatures).where(eq(signatures.profileId, profileId)).get()!.count;
+  return db.select({ count: count() }).from(signatures).where(eq(signatures.profileId, profileId)).get()!
+    .count;
 }
 
 /** One observation of the signature, with what everything else says of it. */
