@@ -3,7 +3,7 @@ import { takeGroupWords } from './group-words';
 import { connections, type Group, habitKey, splitGroups, type WordRow } from './groups';
 import { type ColumnReading, layColumns, type Layout, type SharedColumn } from './layout';
 import { DRIFT_EDGE_SD_MM, DRIFT_SCALE_SD, type LawPrior } from './law';
-import type { DataRow } from './rows';
+import type { DataRow, ModelRow } from './rows';
 import { SCATTER_GRID, type Scatter } from './scatter-grid';
 import { addLeft, solve, startSum, type Sum } from './shared-sum';
 import type { Try } from './tries';
@@ -46,17 +46,20 @@ function columnOfConnection(key: string, rows: readonly DataRow[]): SharedColumn
   return { key, mean: 0, sd: key.startsWith('edge ') ? DRIFT_EDGE_SD_MM : DRIFT_SCALE_SD };
 }
 
-function contentOf(rows: readonly DataRow[], words: readonly WordRow<Try>[], shared: string): string {
-  const told = rows.map(({ feature, print, law, shared: also, unknowns, offsetMm, variance }) => [
+/** All that the elimination of a group depends on; of its words only the sizes that they speak of. */
+function contentOf({ rows, words }: Group<Try>, shared: string): string {
+  const factsOf = ({ feature, print, law, shared: also, unknowns }: ModelRow) => [
     feature,
     print,
     [...law],
     also,
     unknowns,
-    offsetMm,
-    variance,
+  ];
+  return JSON.stringify([
+    rows.map((row) => [factsOf(row), row.offsetMm, row.variance]),
+    words.map(({ row }) => factsOf(row)),
+    shared,
   ]);
-  return JSON.stringify([told, words.map(({ word }) => word), shared]);
 }
 
 function readyFrom(parts: GroupParts, { at }: Layout): ReadyGroup {
@@ -104,9 +107,9 @@ export function gatherEvidence(input: EvidenceInput, kept?: KeptGroups): Evidenc
 /** Takes groups over from an earlier estimate by their content, and leaves there what this one has. */
 function takeKept(evidence: Evidence, promoted: ReadonlySet<string>, kept: KeptGroups): void {
   const used = new Set<string>();
-  evidence.groups.forEach(({ rows, words }, g) => {
-    const shared = [...promoted].filter((key) => mentions(rows, key)).join('\n');
-    const content = contentOf(rows, words, shared);
+  evidence.groups.forEach((group, g) => {
+    const shared = [...promoted].filter((key) => mentions(group.rows, key)).join('\n');
+    const content = contentOf(group, shared);
     used.add(content);
     const known = kept.get(content);
     if (known !== undefined) evidence.ready[g] = readyFrom(known, evidence.layout);
@@ -175,7 +178,11 @@ export function solveWithWords(evidence: Evidence, at: number): Node {
     if (words.length === 0) return NO_SITES;
     const { parts, columns } = readyGroup(evidence, g);
     const { words: sizes } = leftBy(parts, at);
-    const taken = takeGroupWords(sum, count, { columns, sizes: sizes!, words: parts.words });
+    const taken = takeGroupWords(sum, count, {
+      columns,
+      sizes: sizes!,
+      words: words.map(({ word }) => word),
+    });
     logLikelihood += taken.logLikelihood;
     return taken.sites;
   });

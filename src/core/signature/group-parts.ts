@@ -9,7 +9,7 @@ export interface GroupParts {
   readonly rows: readonly PlacedRow[];
   /** How many rows were read. */
   readonly readCount: number;
-  readonly words: readonly Try[];
+  readonly wordCount: number;
   /** Names of the shared columns that its rows touch. */
   readonly keys: readonly string[];
   /** Over those columns, column by column (keys × rows). */
@@ -69,7 +69,7 @@ export function partsOf(group: Group<Try>, isShared: (key: string) => boolean): 
   return {
     rows,
     readCount: group.rows.length,
-    words: group.words.map(({ word }) => word),
+    wordCount: group.words.length,
     keys,
     design,
     offsets: Float64Array.from(group.rows, ({ offsetMm }) => offsetMm),
@@ -179,28 +179,28 @@ function rowCovariance(parts: GroupParts, a: number, b: number, { tauB, tauP }: 
 }
 
 function wordSizes(parts: GroupParts, scatter: Scatter, whitened: WhitenedGroup): WordSizes {
-  const { readCount, rows, keys, words } = parts;
+  const { readCount, rows, keys, wordCount } = parts;
   const sizes = {
-    coefficients: new Float64Array(words.length * keys.length),
-    ownMm: new Float64Array(words.length),
-    covariance: new Float64Array(words.length ** 2),
+    coefficients: new Float64Array(wordCount * keys.length),
+    ownMm: new Float64Array(wordCount),
+    covariance: new Float64Array(wordCount ** 2),
   };
   const told: Float64Array[] = [];
-  words.forEach((_, word) => {
+  for (let word = 0; word < wordCount; word++) {
     const row = readCount + word;
-    const shared = Float64Array.from({ length: readCount }, (__, i) => rowCovariance(parts, row, i, scatter));
+    const shared = Float64Array.from({ length: readCount }, (_, i) => rowCovariance(parts, row, i, scatter));
     const given = givenColumns(keys.length, whitened, shared);
     sizes.ownMm[word] = given.ownMm;
-    keys.forEach((__, key) => {
+    keys.forEach((_, key) => {
       sizes.coefficients[word * keys.length + key] = parts.design[key * rows.length + row] - given.taken[key];
     });
     told.push(given.whitened);
     for (let other = 0; other <= word; other++) {
       let value = rowCovariance(parts, row, readCount + other, scatter);
       for (let k = 0; k < readCount; k++) value -= told[word][k] * told[other][k];
-      sizes.covariance[word * words.length + other] = sizes.covariance[other * words.length + word] = value;
+      sizes.covariance[word * wordCount + other] = sizes.covariance[other * wordCount + word] = value;
     }
-  });
+  }
   return sizes;
 }
 
@@ -208,7 +208,7 @@ function wordSizes(parts: GroupParts, scatter: Scatter, whitened: WhitenedGroup)
 export function eliminate(parts: GroupParts, scatter: Scatter): Left {
   const whitened = whiten(parts, scatter);
   const information = informationOf(parts.keys.length, whitened);
-  return parts.words.length === 0
+  return parts.wordCount === 0
     ? { information }
     : { information, words: wordSizes(parts, scatter, whitened) };
 }

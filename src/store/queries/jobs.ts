@@ -118,3 +118,14 @@ export function listJobs(db: Db, { archived = false } = {}) {
     .all();
   return rows.filter(({ job }) => (job.archivedAt !== null) === archived);
 }
+
+/** Mates by their ids. */
+export function listMatesById(db: Db, ids: readonly number[]): [id: number, mate: Mate][] {
+  if (ids.length === 0) return [];
+  return db
+    .select()
+    .from(mates)
+    .where(inArray(mates.id, [...ids]))
+    .all()
+    .map((mate) => [mate.id, mate]);
+}

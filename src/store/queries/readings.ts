@@ -77,8 +77,7 @@ export function ofPrints(printIds: readonly number[]): SQL {
   return inArray(prints.id, [...printIds]);
 }
 
-/** Words of fit with their feature and drawn size, oldest first. */
-export function listTries(db: Db, where: SQL | undefined) {
+function selectTries(db: Db) {
   return db
     .select({
       attempt: tries,
@@ -96,10 +95,17 @@ export function listTries(db: Db, where: SQL | undefined) {
     .innerJoin(
       printedFeatures,
       and(eq(printedFeatures.printId, prints.id), eq(printedFeatures.featureId, features.id)),
-    )
-    .where(where)
-    .orderBy(asc(tries.id))
-    .all();
+    );
+}
+
+/** Words of fit with their feature and drawn size, oldest first. */
+export function listTries(db: Db, where: SQL | undefined) {
+  return selectTries(db).where(where).orderBy(asc(tries.id)).all();
+}
+
+/** The newest words of the whole bench, newest first. */
+export function listNewestTries(db: Db, most: number) {
+  return selectTries(db).orderBy(desc(tries.id)).limit(most).all();
 }
 
 /** Features measured under a profile, with the names of their jobs. */

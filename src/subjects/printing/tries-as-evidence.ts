@@ -1,4 +1,4 @@
-import { estimateSize } from '@/core/metrology';
+import { estimateSize, type PartState } from '@/core/metrology';
 import {
   FIT_WORDS,
   type FitWord,
@@ -17,7 +17,6 @@ import {
   printedKey,
   printKey,
   queries,
-  tables,
   warmthUOf,
 } from '@/store';
 
@@ -30,65 +29,83 @@ function limitsAsClearance(
   return sense === 'inside' ? [low, high] : [-high, -low];
 }
 
+type TriedRow = ReturnType<typeof queries.listTries>[number];
+
 /** A word that counts: the last one of its feature in its print and state, on a mate whose size is known. */
 interface StandingWord {
-  readonly row: ReturnType<typeof queries.listTries>[number];
+  readonly row: TriedRow;
   readonly mateMm: number;
   readonly mateU_mm: number;
 }
 
-function standingWords(db: Db): StandingWord[] {
+/** Words as they stand: of each feature in each print and state the last one, the newest first. */
+function standing(db: Db, rows: readonly TriedRow[]): StandingWord[] {
   const mates = new Map(
-    db
-      .select()
-      .from(tables.mates)
-      .all()
-      .map((mate) => [mate.id, mate]),
+    queries.listMatesById(db, [...new Set(rows.flatMap(({ feature }) => feature.mateId ?? []))]),
   );
-  const last = new Map(
-    queries
-      .listTries(db, undefined)
-      .filter(({ attempt }) => !attempt.warm)
-      .map((row) => [`${row.attempt.featureId}/${row.attempt.printId}/${row.attempt.state}`, row]),
-  );
-  return [...last.values()].flatMap((row) => {
-    const mate = row.feature.mateId === null ? undefined : mates.get(row.feature.mateId);
-    if (mate === undefined || mate.sizeMm === null || !FIT_WORDS.includes(row.attempt.word)) return [];
+  const seen = new Set<string>();
+  return rows.flatMap((row) => {
+    const { attempt, feature } = row;
+    const key = `${attempt.featureId}/${attempt.printId}/${attempt.state}`;
+    if (attempt.warm || seen.has(key)) return [];
+    seen.add(key);
+    const mate = feature.mateId === null ? undefined : mates.get(feature.mateId);
+    if (mate === undefined || mate.sizeMm === null || !FIT_WORDS.includes(attempt.word)) return [];
     return { row, mateMm: mate.sizeMm, mateU_mm: mate.uMm ?? ASSUMED_MATE_U_MM };
   });
 }
 
-/** Where the caliper read what the hand had tried: the clearance behind each word, undefined where it did not. */
-function meetingsOf(db: Db, words: readonly StandingWord[]): (WordOnSize | undefined)[] {
+/** What a word means here is learned from so many of the newest: enough to know it, and the same cost in every year. */
+const NEWEST_WORDS = 120;
+
+/** A word that a caliper checked, by the id of the word. */
+type Meetings = ReadonlyMap<number, WordOnSize>;
+
+/** Where the caliper read what the hand had tried: the clearance behind each word. */
+function meetingsOf(db: Db, words: readonly StandingWord[]): Meetings {
   const printIds = [...new Set(words.map(({ row }) => row.attempt.printId))];
   const all = printIds.length === 0 ? [] : queries.listStandingReadings(db, queries.ofPrints(printIds));
-  return words.map(({ row: { attempt, feature, printed }, mateMm, mateU_mm }) => {
-    const readings = all.filter(
-      (reading) =>
-        reading.printId === attempt.printId &&
-        reading.feature.id === feature.id &&
-        reading.session.state === attempt.state &&
-        !isAtPlate(reading),
-    );
-    const last = readings.at(-1);
-    if (last === undefined) return undefined;
+  const keyOf = (printId: number, featureId: number, state: PartState) => `${printId}/${featureId}/${state}`;
+  const readingsOf = new Map<string, queries.StandingReading[]>();
+  for (const reading of all) {
+    if (isAtPlate(reading)) continue;
+    const key = keyOf(reading.printId, reading.feature.id, reading.session.state);
+    readingsOf.set(key, [...(readingsOf.get(key) ?? []), reading]);
+  }
+  const met = new Map<number, WordOnSize>();
+  for (const { row, mateMm, mateU_mm } of words) {
+    const { attempt, feature, printed } = row;
+    const readings = readingsOf.get(keyOf(attempt.printId, feature.id, attempt.state));
+    const last = readings?.at(-1);
+    if (readings === undefined || last === undefined) continue;
     const size = estimateSize(readings.map(correctedMm), {
       instrument: instrumentOf(last.instrument),
       warmthU: warmthUOf(readings),
     });
-    return {
+    met.set(attempt.id, {
       word: attempt.word,
       clearanceMm: printed.sense === 'inside' ? size.sizeMm - mateMm : mateMm - size.sizeMm,
       u_mm: Math.hypot(size.u_mm, mateU_mm),
       mateMm,
       wishedMm: limitsAsClearance(feature, mateMm),
-    };
-  });
+    });
+  }
+  return met;
 }
 
-/** What the words mean in this shop, from every word that a caliper checked. */
+/** The newest words of the whole bench that a caliper checked. */
+function newestMeetings(db: Db): Meetings {
+  return meetingsOf(db, standing(db, queries.listNewestTries(db, NEWEST_WORDS)));
+}
+
+/** What the words mean in this shop, from the newest that a caliper checked. */
 export function learnShopMeanings(db: Db): Readonly<Record<FitWord, WordMeaning>> {
-  return learnMeanings(meetingsOf(db, standingWords(db)).filter((meeting) => meeting !== undefined));
+  return learnMeanings([...newestMeetings(db).values()]);
+}
+
+/** Meanings are used to the micrometre: what lies below would only have everything computed again. */
+function toMicrometre(mm: number): number {
+  return Math.round(mm * 1000) / 1000;
 }
 
 /**
@@ -96,14 +113,17 @@ export function learnShopMeanings(db: Db): Readonly<Record<FitWord, WordMeaning>
  * words: one that the caliper checked must not bring its own reading in a second time.
  */
 export function standingTries(db: Db, profileId: number): Try[] {
-  const words = standingWords(db);
-  const meetings = meetingsOf(db, words);
-  return words.flatMap((word, i) => {
-    const { row, mateMm, mateU_mm } = word;
-    const { state } = row.attempt;
+  const meetings = newestMeetings(db);
+  const all = learnMeanings([...meetings.values()]);
+  const meaningBeside = (id: number) =>
+    meetings.has(id)
+      ? learnMeanings([...meetings].flatMap(([other, meeting]) => (other === id ? [] : [meeting])))
+      : all;
+  const own = standing(db, queries.listTries(db, queries.ofProfile(profileId)).reverse()).reverse();
+  return own.flatMap(({ row, mateMm, mateU_mm }) => {
+    const { state, word, id } = row.attempt;
     const coatMm = state === 'coated' ? row.feature.coatMm : undefined;
-    if (row.profileId !== profileId || coatMm === 0) return [];
-    const others = meetings.filter((meeting, j): meeting is WordOnSize => meeting !== undefined && i !== j);
+    if (coatMm === 0) return [];
     return {
       ...kindOf(row.printed),
       feature: printedKey(row),
@@ -111,11 +131,11 @@ export function standingTries(db: Db, profileId: number): Try[] {
       drawnMm: row.drawnMm,
       state,
       coatMm,
-      word: row.attempt.word,
+      word,
       mateMm,
       mateU_mm,
       wishedMm: limitsAsClearance(row.feature, mateMm),
-      shiftMm: learnMeanings(others)[row.attempt.word].shiftMm,
+      shiftMm: toMicrometre(meaningBeside(id)[word].shiftMm),
     };
   });
 }
