@@ -5,7 +5,7 @@ import { type ColumnReading, layColumns, type Layout, type SharedColumn } from '
 import { DRIFT_EDGE_SD_MM, DRIFT_SCALE_SD, type LawPrior } from './law';
 import type { DataRow, ModelRow } from './rows';
 import { SCATTER_GRID, type Scatter } from './scatter-grid';
-import { addLeft, solve, startSum, type Sum } from './shared-sum';
+import { addLeft, invertFactor, solve, startSum, type Sum } from './shared-sum';
 import type { Try } from './tries';
 
 /** Groups of an earlier estimate by their content, so that only what changed is computed again. */
@@ -174,11 +174,12 @@ export function solveWithWords(evidence: Evidence, at: number): Node {
   const sum = sumGroups(evidence, at);
   const { count } = evidence.layout;
   let { logLikelihood } = bare;
+  const posterior = { mean: bare.mean.slice(), covariance: invertFactor(bare.factor, count) };
   const sites = evidence.groups.map(({ words }, g) => {
     if (words.length === 0) return NO_SITES;
     const { parts, columns } = readyGroup(evidence, g);
     const { words: sizes } = leftBy(parts, at);
-    const taken = takeGroupWords(sum, count, {
+    const taken = takeGroupWords(sum, posterior, {
       columns,
       sizes: sizes!,
       words: words.map(({ word }) => word),

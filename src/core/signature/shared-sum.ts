@@ -46,3 +46,16 @@ export function solve({ precision, moment }: Sum, count: number) {
   backwardSolve(factor, count, mean);
   return { factor, mean, explained, logDeterminant };
 }
+
+/** Inverse of L·Lᵀ, count × count row-major. */
+export function invertFactor(factor: Float64Array, count: number): Float64Array {
+  const inverse = new Float64Array(count * count);
+  for (let column = 0; column < count; column++) {
+    const unit = new Float64Array(count);
+    unit[column] = 1;
+    forwardSolve(factor, count, unit);
+    backwardSolve(factor, count, unit);
+    inverse.set(unit, column * count);
+  }
+  return inverse;
+}
