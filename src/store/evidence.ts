@@ -1,9 +1,13 @@
 import { eq } from 'drizzle-orm';
 import type { Db } from './client';
-import { attempts, prints, profiles, tries } from './schema';
+import { attempts, prints, profiles, readings, sessions, tries } from './schema';
 
-/** What was changed: a print or a job that was measured, or the sheet of a resin. */
-type EvidenceOf = { readonly printId: number } | { readonly jobId: number } | { readonly resinId: number };
+/** What was changed: a print or a job that was measured, the sheet of a resin, or what is known of an instrument. */
+type EvidenceOf =
+  | { readonly printId: number }
+  | { readonly jobId: number }
+  | { readonly resinId: number }
+  | { readonly instrumentId: number };
 
 function profilesOf(db: Db, changed: EvidenceOf): number[] {
   if ('resinId' in changed)
@@ -11,6 +15,16 @@ function profilesOf(db: Db, changed: EvidenceOf): number[] {
       .select({ id: profiles.id })
       .from(profiles)
       .where(eq(profiles.resinId, changed.resinId))
+      .all()
+      .map(({ id }) => id);
+  if ('instrumentId' in changed)
+    return db
+      .selectDistinct({ id: attempts.profileId })
+      .from(readings)
+      .innerJoin(sessions, eq(readings.sessionId, sessions.id))
+      .innerJoin(prints, eq(readings.printId, prints.id))
+      .innerJoin(attempts, eq(prints.attemptId, attempts.id))
+      .where(eq(sessions.instrumentId, changed.instrumentId))
       .all()
       .map(({ id }) => id);
   if ('jobId' in changed)

@@ -1,10 +1,12 @@
 import type { Metadata } from 'next';
 import { connection } from 'next/server';
+import { CheckPieceForm } from '@/app/_components/check-piece-form';
 import { InstrumentForm } from '@/app/_components/instrument-form';
+import { TakeCheckBack } from '@/app/_components/take-check-back';
 import { FIT_WORDS, type FitWord, type WordMeaning } from '@/core/signature';
-import { listInstruments } from '@/subjects/caliper';
+import { type JawCheck, listInstruments, viewChecks } from '@/subjects/caliper';
 import { bench, benchHouse, viewOriginals } from '@/subjects/house';
-import { describeFitWord, formatMm, formatSigned } from '@/subjects/language/shared';
+import { dayOf, describeFitWord, formatMm, formatSigned } from '@/subjects/language/shared';
 import { glanceAtArchive } from '@/subjects/overview';
 import { learnShopMeanings } from '@/subjects/printing';
 import { Link } from '@/ui';
@@ -62,7 +64,7 @@ export default async function HousePage() {
       <div className="space-y-8">
         <section aria-labelledby="calipers-title">
           <h2 id="calipers-title" className="text-lg">
-            Calipers
+            <span id="calipers">Calipers</span>
           </h2>
           <ul className="mb-3">
             {listInstruments(db).map(({ id, name, mpeMm, resolutionMm, jawFlatMm, simulatedSeed }) => (
@@ -74,6 +76,15 @@ export default async function HousePage() {
                   {jawFlatMm === null ? 'unknown' : <span className="num">{formatMm(jawFlatMm)}</span>}
                   {simulatedSeed !== null && ', simulated'}
                 </span>
+                <Checks instrumentId={id} checks={viewChecks(db, id)} />
+                <details className="mt-1">
+                  <summary className="text-sm underline">Check it on a piece of known size</summary>
+                  <p className="my-2 max-w-prose text-sm text-soft">
+                    A gauge block, a pin or a ring shows in a minute what the jaws add. Wipe both, read it
+                    three times. All that this caliper measured is judged with what it shows.
+                  </p>
+                  <CheckPieceForm instrumentId={id} name={name} />
+                </details>
               </li>
             ))}
           </ul>
@@ -119,6 +130,23 @@ export default async function HousePage() {
 }
 
 /** Where word and caliper met, the shop's own use of a word is learned; elsewhere the start value stands. */
+/** What the last check of each jaw showed. */
+function Checks({ instrumentId, checks }: { instrumentId: number; checks: readonly JawCheck[] }) {
+  if (checks.length === 0)
+    return <p className="text-sm text-soft">Not checked yet: its limit of error stands for what it adds.</p>;
+  return (
+    <ul className="text-sm">
+      {checks.map(({ jaw, piece, offMm, count, lastAt, lastId }) => (
+        <li key={jaw}>
+          {jaw} jaws: <span className="num">{formatSigned(offMm, 3)} mm</span> on {piece},{' '}
+          {count === 1 ? 'read once' : `read ${count} times`}, {dayOf(lastAt)} (
+          <TakeCheckBack instrumentId={instrumentId} checkId={lastId} />)
+        </li>
+      ))}
+    </ul>
+  );
+}
+
 function ShopMeanings({ meanings }: { meanings: Readonly<Record<FitWord, WordMeaning>> }) {
   return (
     <>

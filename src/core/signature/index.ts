@@ -48,6 +48,7 @@ export {
 } from './relatives';
 export { type CheckReading, type Instruments, type SignatureReading } from './reading';
 export { reportSignature, type SignatureReport, type SignatureSummary, summariseSignature } from './report';
+export { foreseeCheck } from './foresee-check';
 export { convertState } from './convert-state';
 export { judgeStaleness, type Staleness } from './staleness';
 export { foretellSamePrint } from './same-print';

@@ -7,7 +7,7 @@ import { instruments, profiles } from '../schema/equipment';
 import { features, jobs } from '../schema/jobs';
 import { signatures } from '../schema/records';
 import { resins } from '../schema/resins';
-import { readings, retractions, sessions, tries } from '../schema/readings';
+import { checkReadings, readings, retractions, sessions, tries } from '../schema/readings';
 
 /** Readings that stand (not taken back) with everything that is needed to correct them, oldest first. */
 export function listStandingReadings(db: Db, where: SQL | undefined) {
@@ -160,4 +160,16 @@ export function listKeptShifts(db: Db, profileId: number): readonly StateShift[]
 export function hasKeptSignature(db: Db, profileId: number, evidenceKey: string): boolean {
   const where = and(eq(signatures.profileId, profileId), eq(signatures.evidenceKey, evidenceKey));
   return db.select({ id: signatures.id }).from(signatures).where(where).get() !== undefined;
+}
+
+/** Readings of pieces of known size that stand, of these instruments, oldest first. */
+export function listChecks(db: Db, instrumentIds: readonly number[]) {
+  if (instrumentIds.length === 0) return [];
+  return db
+    .select({ check: checkReadings, instrument: instruments })
+    .from(checkReadings)
+    .innerJoin(instruments, eq(checkReadings.instrumentId, instruments.id))
+    .where(and(inArray(checkReadings.instrumentId, [...instrumentIds]), isNull(checkReadings.retractedAt)))
+    .orderBy(asc(checkReadings.id))
+    .all();
 }

@@ -1,6 +1,6 @@
 import { index, integer, real, sqliteTable, text } from 'drizzle-orm/sqlite-core';
 import type { RungOutcome } from '@/core/fits';
-import type { PartState, ReadAs } from '@/core/metrology';
+import type { Jaw, PartState, ReadAs } from '@/core/metrology';
 import type { FitWord } from '@/core/signature';
 import { prints } from './attempts';
 import { instruments } from './equipment';
@@ -24,6 +24,28 @@ export const sessions = sqliteTable('sessions', {
   warm: integer({ mode: 'boolean' }).notNull().default(false),
   startedAt: integer({ mode: 'timestamp_ms' }).notNull(),
 });
+
+/** A reading of a piece of known size: it tells what the jaws of an instrument add. Append-only but for the taking back. */
+export const checkReadings = sqliteTable(
+  'check_readings',
+  {
+    id: integer().primaryKey({ autoIncrement: true }),
+    clientKey: text().notNull().unique(),
+    instrumentId: integer()
+      .notNull()
+      .references(() => instruments.id),
+    jaw: text().$type<Jaw>().notNull(),
+    /** What the piece is called. */
+    piece: text().notNull(),
+    knownMm: real().notNull(),
+    /** Standard uncertainty of the piece, mm. */
+    uMm: real().notNull(),
+    readingMm: real().notNull(),
+    takenAt: integer({ mode: 'timestamp_ms' }).notNull(),
+    retractedAt: integer({ mode: 'timestamp_ms' }),
+  },
+  (table) => [index('check_readings_of_instrument').on(table.instrumentId)],
+);
 
 /** Append-only: a reading is never changed; taking it back is a row in `retractions`. */
 export const readings = sqliteTable(

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { PART_STATES } from '@/core/metrology';
+import { JAWS, PART_STATES } from '@/core/metrology';
 import {
   choiceField,
   idField,
@@ -34,6 +34,22 @@ export const instrumentForm = z
     steel: body === 'steel',
     jawFlatUnknown: values.jawFlatMm === undefined,
   }));
+
+/** A reading of a piece of known size. */
+export const checkPieceForm = z
+  .object({
+    jaw: choiceField('Read with the', JAWS),
+    piece: textField('Piece', { limit: 60, hint: 'A gauge block, a pin, a ring: what it is marked with.' }),
+    knownMm: numberField('Known size', 'length', { low: 0.1, high: 2000 }),
+    uncertaintyMm: numberField('Known to, ±', 'length', {
+      low: 0,
+      high: 1,
+      hint: 'From its certificate, as ± at 95 %. A gauge block: 0.001.',
+    }),
+    readingMm: numberField('The caliper shows', 'length', { low: 0.1, high: 2000 }),
+    isRight: tickField('It is the right piece, and it reads so'),
+  })
+  .transform(({ uncertaintyMm, ...check }) => ({ ...check, u_mm: uncertaintyMm / 2 }));
 
 /** The start of a sitting. */
 export const sessionForm = z.object({

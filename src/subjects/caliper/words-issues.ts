@@ -1,4 +1,4 @@
-import { describeTakenName } from '@/subjects/language/shared';
+import { describeTakenName, formatMm, formatSigned, GONE_WORDS } from '@/subjects/language/shared';
 
 /** Why an instrument was not put on the bench. */
 export interface InstrumentIssue {
@@ -8,4 +8,13 @@ export interface InstrumentIssue {
 
 export function describeInstrumentIssue({ name }: InstrumentIssue): string {
   return describeTakenName(name);
+}
+
+/** Why a reading of a piece of known size was not kept. */
+export type CheckPieceIssue =
+  { readonly code: 'gone' } | { readonly code: 'farOff'; readonly offMm: number; readonly mpeMm: number };
+
+export function describeCheckPieceIssue(issue: CheckPieceIssue): string {
+  if (issue.code === 'gone') return GONE_WORDS;
+  return `${formatSigned(issue.offMm, 3)} mm from the piece, with a limit of error of ${formatMm(issue.mpeMm, 3)}: is it another piece, or was the reading mistyped? If it is right, tick that it is and enter it again.`;
 }

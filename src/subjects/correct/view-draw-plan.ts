@@ -1,6 +1,8 @@
+import type { Jaw } from '@/core/metrology';
 import { assessFit, drawFit, type DrawnFit, type FitTarget } from '@/core/fits';
 import {
   chanceOfAllCopies,
+  foreseeCheck,
   jointChance,
   type ParameterName,
   rankNextReadings,
@@ -19,6 +21,13 @@ interface DrawLine {
   readonly unchanged?: DrawnFit;
 }
 
+/** What reading a piece of known size three times would bring. */
+interface CheckGain {
+  readonly instrument: string;
+  readonly jaw: Jaw;
+  readonly joint: number;
+}
+
 export interface DrawPlan {
   readonly lines: readonly DrawLine[];
   /** Chance that one print has every feature in tolerance. */
@@ -26,6 +35,8 @@ export interface DrawPlan {
   readonly jointUnchanged?: number;
   /** Chance that all the copies wanted have every feature in tolerance; undefined where one is wanted. */
   readonly allCopies?: number;
+  /** The jaw whose check on a known piece would lift the chance of all most, with that chance. */
+  readonly check?: CheckGain;
   /** Which reading would narrow the next print most, best first. */
   readonly nextReadings: readonly ReadingGain[];
 }
@@ -49,6 +60,30 @@ function candidatesOf(view: JobView, learned: LearnedSignature) {
   );
 }
 
+/** Readings of a piece that are foreseen, and what a gauge block or ring is known to, mm. */
+const CHECK_READINGS = 3;
+const PIECE_U_MM = 0.001;
+/** A chance that is lifted by less is not worth the walk. */
+const WORTH_SAYING = 0.01;
+
+/** The check of a caliper that would lift the chance of all most; undefined where none lifts it by a hundredth. */
+function bestCheck(
+  learned: LearnedSignature,
+  joint: number,
+  jointWith: (signature: LearnedSignature['signature']) => number,
+): CheckGain | undefined {
+  const { signature } = learned;
+  const gains = signature.biases.map(({ instrument, jaw }): CheckGain => {
+    const planned = { instrument, jaw, u_mm: PIECE_U_MM, count: CHECK_READINGS };
+    return { instrument, jaw, joint: jointWith(foreseeCheck(signature, planned)) };
+  });
+  const best = gains.reduce<CheckGain | undefined>(
+    (most, gain) => (gain.joint > (most?.joint ?? joint) ? gain : most),
+    undefined,
+  );
+  return best !== undefined && best.joint - joint >= WORTH_SAYING ? best : undefined;
+}
+
 /** Sizes to draw next for every feature of a job, with chances; undefined without a profile or features. */
 export function planDraw(view: JobView): DrawPlan | undefined {
   const { learned } = view;
@@ -69,9 +104,11 @@ export function planDraw(view: JobView): DrawPlan | undefined {
   );
   const drawn = lines.map(({ next }, i) => ({ target: targets[i], drawMm: next.drawMm }));
   const { quantity } = view.job;
+  const joint = jointChance(signature, drawn, options);
   return {
     lines,
-    joint: jointChance(signature, drawn, options),
+    joint,
+    check: bestCheck(learned, joint, (foreseen) => jointChance(foreseen, drawn, options)),
     allCopies: quantity > 1 ? chanceOfAllCopies(signature, drawn, quantity, options) : undefined,
     jointUnchanged: asLast.length === lines.length ? jointChance(signature, asLast, options) : undefined,
     nextReadings: rankNextReadings(signature, targets, candidatesOf(view, learned)),

@@ -1,7 +1,14 @@
 import { z } from 'zod';
 import { type FitClasses, type Wish, WISHES } from '@/core/fits';
 import { DECISION_RULES } from '@/core/metrology';
-import { choiceField, numberField, refuse, textField, tickField } from '@/subjects/language/shared';
+import {
+  choiceField,
+  numberField,
+  numberOrNull,
+  refuse,
+  textField,
+  tickField,
+} from '@/subjects/language/shared';
 
 /** What the house holds a part to; percentages as they are said. */
 export const checkRulesForm = z
@@ -26,6 +33,11 @@ export const houseForm = z.object({
   letterKeys: tickField('Single letters work as keys'),
   decisionRule: choiceField('When is a size in, for new jobs?', DECISION_RULES, {
     hint: 'Each job can choose its own under Need.',
+  }),
+  caliperDays: numberOrNull('Remind me to check a caliper after, days', 'number', {
+    low: 1,
+    high: 2000,
+    hint: 'On a piece of known size. Leave it blank for no reminder.',
   }),
 });
 

@@ -20,6 +20,8 @@ export interface HouseRules {
   readonly liquids: readonly WashLiquid[];
   /** Temperature of the room in which it is printed, °C; null when it is not asked for. */
   readonly roomC: number | null;
+  /** Days after which a caliper is to be checked on a known piece again; null: no reminder. */
+  readonly caliperDays: number | null;
   /** Resin that changing a vat over loses, ml. */
   readonly changeoverMl: number;
   /** What a part is held to before it is printed. */
@@ -34,6 +36,7 @@ export const HOUSE_DEFAULTS: HouseRules = Object.freeze({
   schools: DEFAULT_SCHOOLS,
   liquids: [],
   roomC: null,
+  caliperDays: 90,
   changeoverMl: 30,
   check: CHECK_RULES,
 });

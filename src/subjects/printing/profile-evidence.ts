@@ -1,5 +1,11 @@
 import { quoteOf } from '@/core/resins';
-import { type Instruments, lawPrior, type SignatureOptions, type SignatureReading } from '@/core/signature';
+import {
+  type CheckReading,
+  type Instruments,
+  lawPrior,
+  type SignatureOptions,
+  type SignatureReading,
+} from '@/core/signature';
 import {
   correctedMm,
   type Db,
@@ -44,6 +50,17 @@ function hasUnknownCoat({ session, feature }: queries.StandingReading): boolean 
   return session.state === 'coated' && !(feature.coatMm > 0);
 }
 
+/** Check pieces read with the calipers of a profile: what a caliper adds is the same in all profiles. */
+function checksOf(db: Db, instrumentIds: readonly number[]): CheckReading[] {
+  return queries.listChecks(db, instrumentIds).map(({ check, instrument }) => ({
+    instrument: instrument.name,
+    jaw: check.jaw,
+    knownMm: check.knownMm,
+    u_mm: check.uMm,
+    readingMm: check.readingMm,
+  }));
+}
+
 /**
  * Every standing reading and word of a profile, all states together. Warm readings, those under 1 mm height and those of
  * a coat of unknown thickness are left out and counted.
@@ -61,9 +78,10 @@ export function readProfileEvidence(db: Db, profileId: number): ProfileEvidence 
     datasheetShrink: resin && quoteOf(resin.sheet, 'linearShrink')?.value,
     jawFlatsUnknown: Object.values(instruments).some(({ jawFlatMm }) => jawFlatMm === 'unknown'),
   });
+  const instrumentIds = [...new Set(used.map(({ instrument }) => instrument.id))];
   return {
     readings: used.map(toSignatureReading),
-    options: { instruments, prior, tries: standingTries(db, profileId) },
+    options: { instruments, prior, tries: standingTries(db, profileId), checks: checksOf(db, instrumentIds) },
     readingIds: used.map(({ id }) => id),
     leftOut: {
       warm: all.length - cool.length,

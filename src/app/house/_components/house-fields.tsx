@@ -10,9 +10,10 @@ interface HouseFieldsProps {
   readonly benchName: string;
   readonly letterKeys: boolean;
   readonly decisionRule: DecisionRule;
+  readonly caliperDays: number | null;
 }
 
-export function HouseFields({ benchName, letterKeys, decisionRule }: HouseFieldsProps) {
+export function HouseFields({ benchName, letterKeys, decisionRule, caliperDays }: HouseFieldsProps) {
   return (
     <ActionForm form={houseForm} action={saveHouse} label="House" className="grid gap-3">
       <TextField name="benchName" defaultValue={benchName} />
@@ -22,6 +23,7 @@ export function HouseFields({ benchName, letterKeys, decisionRule }: HouseFields
         defaultValue={decisionRule}
         choices={DECISION_RULES.map((rule) => ({ value: rule, label: describeRule(rule) }))}
       />
+      <TextField name="caliperDays" defaultValue={caliperDays ?? ''} inputMode="numeric" />
       <Button type="submit" className="justify-self-start">
         Keep this
       </Button>

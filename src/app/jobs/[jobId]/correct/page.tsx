@@ -133,6 +133,7 @@ function Plan({ view, plan }: { view: JobView; plan: DrawPlan | undefined }) {
           }
           features={plan?.lines.length ?? 0}
           nextReading={plan && nextReadingOf(view, plan)}
+          check={plan?.check}
           hasSolid={view.job.solid !== null}
         />
       )}

@@ -8,6 +8,7 @@ import { countCrevices, isUnchecked, listOpenLosses } from '@/subjects/check';
 import { describeFinding } from '@/subjects/check/shared';
 import { jointsOfPrint, listJoints, listTriedGaps } from '@/subjects/fit';
 import { rungsOfPrint, viewLadder } from '@/subjects/gauge';
+import { listChecksDue } from '@/subjects/caliper';
 import { bench, benchHouse } from '@/subjects/house';
 import { canBuild, type JobView, partOfJob, type PrintView, viewPrint } from '@/subjects/job';
 import { sitDown } from '@/subjects/measure';
@@ -94,6 +95,7 @@ function OfPrint({ view, print, shown }: OfPrintProps) {
             jobId={job.id}
             printId={print.id}
             instruments={sitting.instruments}
+            checkDue={listChecksDue(db, benchHouse().caliperDays, new Date())}
             remembered={sitting.remembered}
           />
           {view.profile !== undefined && <BeforeReading view={view} resinId={view.profile.resin.id} />}

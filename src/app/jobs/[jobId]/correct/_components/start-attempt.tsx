@@ -2,7 +2,7 @@
 
 import { Download } from 'lucide-react';
 import { formatChance } from '@/subjects/language/shared';
-import { ActionForm, Button, buttonLook, TextField } from '@/ui';
+import { ActionForm, Button, buttonLook, Link, TextField } from '@/ui';
 import { drawNext } from '../actions';
 import { attemptForm } from '@/subjects/correct/shared';
 
@@ -16,6 +16,8 @@ interface StartAttemptProps {
   readonly copies?: { readonly wanted: number; readonly chance: number };
   readonly features: number;
   readonly nextReading?: { readonly name: string; readonly sdShare: number };
+  /** What checking the caliper on a known piece would lift the chance to. */
+  readonly check?: { readonly instrument: string; readonly jaw: string; readonly joint: number };
   readonly hasSolid: boolean;
 }
 
@@ -28,6 +30,7 @@ export function StartAttempt({
   copies,
   features,
   nextReading,
+  check,
   hasSolid,
 }: StartAttemptProps) {
   return (
@@ -57,6 +60,17 @@ export function StartAttempt({
             {' '}
             One more set of readings of <strong>{nextReading.name}</strong> would narrow this by{' '}
             {Math.round(100 * nextReading.sdShare)} %.
+          </span>
+        )}
+        {check !== undefined && joint !== undefined && (
+          <span>
+            {' '}
+            A piece of known size, read three times with the {check.jaw} jaws of {check.instrument}, would
+            lift this to <span className="num font-semibold">{formatChance(check.joint)}</span>:{' '}
+            <Link href="/house#calipers" className="underline">
+              check the caliper
+            </Link>
+            .
           </span>
         )}
       </p>

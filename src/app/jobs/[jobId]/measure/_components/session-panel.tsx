@@ -4,7 +4,7 @@ import { useState } from 'react';
 import { InstrumentForm } from '@/app/_components/instrument-form';
 import { PART_STATES } from '@/core/metrology';
 import { formatMm } from '@/subjects/language/shared';
-import { ActionForm, Button, Caution, Choice, TextField, Tick } from '@/ui';
+import { ActionForm, Button, Caution, Choice, Link, TextField, Tick } from '@/ui';
 import { beginSession } from '../actions';
 import { sessionForm } from '@/subjects/caliper/shared';
 
@@ -17,6 +17,8 @@ interface SessionPanelProps {
     readonly mpeMm: number;
     readonly resolutionMm: number;
   }[];
+  /** Calipers whose check on a known piece is due by the house's interval. */
+  readonly checkDue: readonly { readonly id: number; readonly name: string; readonly days: number }[];
   readonly remembered?: {
     readonly instrumentId: number;
     readonly zeroMm: number;
@@ -27,12 +29,21 @@ interface SessionPanelProps {
 }
 
 /** A sitting starts with its caliper, its zero and, if wished, temperatures; remembered from last time. */
-export function SessionPanel({ jobId, printId, instruments, remembered }: SessionPanelProps) {
+export function SessionPanel({ jobId, printId, instruments, checkDue, remembered }: SessionPanelProps) {
   const [state, setState] = useState(remembered?.state ?? 'cured');
   const isWet = state === 'green' || state === 'washed';
   return (
     <div className="max-w-2xl space-y-6" data-fills-screen>
       <h2 className="text-xl">Before the first reading</h2>
+      {checkDue.map(({ id, name, days }) => (
+        <p key={id} className="border-l-4 border-honey py-1 pl-3">
+          {name} was last checked on a piece of known size {days} days ago.{' '}
+          <Link href="/house#calipers" className="underline">
+            Check it
+          </Link>{' '}
+          before what it reads is trusted to the hundredth.
+        </p>
+      ))}
       {instruments.length > 0 && (
         <ActionForm
           form={sessionForm}

@@ -1,0 +1,39 @@
+'use client';
+
+import { checkPieceForm } from '@/subjects/caliper/shared';
+import { ActionForm, Button, Choice, TextField, Tick } from '@/ui';
+import { checkCaliper } from './check-caliper';
+
+interface CheckPieceFormProps {
+  readonly instrumentId: number;
+  readonly name: string;
+}
+
+/** A piece of known size and what the caliper shows on it; the piece stays for the next reading. */
+export function CheckPieceForm({ instrumentId, name }: CheckPieceFormProps) {
+  return (
+    <ActionForm
+      form={checkPieceForm}
+      action={checkCaliper.bind(null, instrumentId)}
+      label={`Check ${name} on a piece of known size`}
+      className="grid gap-3 sm:grid-cols-2"
+    >
+      <TextField name="piece" placeholder="10 mm gauge block" />
+      <Choice
+        name="jaw"
+        choices={[
+          { value: 'outside', label: 'outside jaws' },
+          { value: 'inside', label: 'inside jaws' },
+          { value: 'depth', label: 'depth rod' },
+        ]}
+      />
+      <TextField name="knownMm" placeholder="10" />
+      <TextField name="uncertaintyMm" defaultValue="0.002" />
+      <TextField name="readingMm" inputMode="decimal" />
+      <Tick name="isRight" />
+      <Button type="submit" className="justify-self-start sm:col-span-2">
+        Keep this reading
+      </Button>
+    </ActionForm>
+  );
+}
