@@ -4,6 +4,7 @@
  */
 import { createServer } from 'node:http';
 import { parseArgs } from 'node:util';
+import { Worker } from 'node:worker_threads';
 import next from 'next';
 import { findStranger } from './guard.mjs';
 import { secure } from './headers.mjs';
@@ -16,6 +17,9 @@ const port = Number(values.port);
 
 /** Longer than a slow page takes: an idle connection is not cut under a browser that is about to ask again. */
 const KEEP_ALIVE_MS = 60_000;
+
+/** Threads run from the sources, beside what is bundled; src/open-bench.ts asks for them. */
+globalThis.mellowThread = (name) => new Worker(new URL(`../src/workers/${name}.thread.mjs`, import.meta.url));
 
 const server = createServer({ keepAliveTimeout: KEEP_ALIVE_MS });
 const app = next({ dev: values.dev, hostname: HOST, port, httpServer: server });

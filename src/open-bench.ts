@@ -1,3 +1,4 @@
+import type { Worker } from 'node:worker_threads';
 import { learnElsewhere } from '@/subjects/printing';
 import { SignatureLearner } from '@/workers/signature-learner';
 import { benchTrouble, storageTroubleOf } from '@/subjects/house';
@@ -28,4 +29,5 @@ if (trouble !== undefined) {
 }
 
 // Signatures are learned on a thread of their own, so that nobody else waits.
-learnElsewhere(new SignatureLearner());
+const { mellowThread } = globalThis as { mellowThread?: (name: string) => Worker };
+if (mellowThread !== undefined) learnElsewhere(new SignatureLearner(() => mellowThread('signature')));

@@ -1,5 +1,4 @@
-import path from 'node:path';
-import { Worker } from 'node:worker_threads';
+import type { Worker } from 'node:worker_threads';
 import type { DetachedSignature } from '@/core/signature';
 import type { SignatureAnswer, SignatureRequest } from './signature-api';
 
@@ -20,6 +19,9 @@ export class SignatureLearner {
   private running: (Waiting & { readonly number: number }) | undefined;
   private readonly waiting = new Map<number, Waiting>();
   private number = 0;
+
+  /** `startThread` starts signature.thread.mjs: by whoever is no part of a bundle, since it runs from the sources. */
+  constructor(private readonly startThread: () => Worker) {}
 
   learn(work: Work): Promise<DetachedSignature | undefined> {
     return new Promise((resolve, reject) => {
@@ -52,9 +54,7 @@ export class SignatureLearner {
   }
 
   private start(): Worker {
-    // By a path, so that no bundler takes it in: the thread runs from the sources, as the command line does.
-    const file = path.join(process.cwd(), 'src', 'workers', 'signature.thread.mjs');
-    const thread = new Worker(file);
+    const thread = this.startThread();
     thread.unref();
     thread.on('message', ({ number, learned }: SignatureAnswer) => {
       if (this.running?.number !== number) return;

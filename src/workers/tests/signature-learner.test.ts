@@ -1,3 +1,5 @@
+import path from 'node:path';
+import { Worker } from 'node:worker_threads';
 import { afterEach, expect, test } from '@jest/globals';
 import { attachSignature, learnSignature, type SignatureReading } from '@/core/signature';
 import { SignatureLearner } from '../signature-learner';
@@ -12,7 +14,8 @@ const readings: SignatureReading[] = [4, 8, 20].map((drawnMm) => ({
 }));
 const options = { instruments: { '': { mpeMm: 0.02, resolutionMm: 0.01 } } };
 
-const learner = new SignatureLearner();
+const file = path.join(process.cwd(), 'src', 'workers', 'signature.thread.mjs');
+const learner = new SignatureLearner(() => new Worker(file));
 afterEach(() => learner.stop());
 
 test('what a thread of its own learns is what is learned here', async () => {
