@@ -1,9 +1,10 @@
 import { connection } from 'next/server';
 import { bench, benchHouse, today } from '@/subjects/house';
 import { describeOutcome } from '@/subjects/language/shared';
-import { glanceAtJobs, type JobGlance } from '@/subjects/overview';
+import { glanceSteps, type JobGlance } from '@/subjects/overview';
 import { listCreepChecks, listShort } from '@/subjects/resin';
 import { buttonLook, Link } from '@/ui';
+import { inTurns } from './api/in-turns';
 import { JobFilter, type JobFilterWords } from './_components/job-filter';
 import { describeSince, JobList, NEXT, processOf } from './_components/job-list';
 import { NewJobForm } from './_components/new-job-form';
@@ -39,7 +40,7 @@ export default async function TodayPage({ searchParams }: { searchParams: Promis
   await connection();
   const search = await searchParams;
   const now = new Date();
-  const glances = glanceAtJobs(bench().db);
+  const glances = (await inTurns(glanceSteps(bench().db), { isStopped: () => false })) ?? [];
   const parts = glances.filter(({ kind }) => kind === 'part');
   const gauges = glances.filter(({ kind, done }) => kind === 'gauge' && !done);
   const chosen = chosenIn(search);

@@ -12,10 +12,10 @@ import type { SignatureReading } from '@/core/signature';
 import type * as queries from './queries';
 import type * as tables from './schema';
 
+type KindRow = Pick<queries.Feature, 'sense' | 'shape' | 'axis' | 'angleRad' | 'base'>;
+
 /** The computable kind of a stored feature, as it will be printed or as it was. */
-export function kindOf(
-  feature: Pick<queries.Feature, 'sense' | 'shape' | 'axis' | 'angleRad' | 'base'>,
-): FeatureKind {
+export function kindOf(feature: KindRow): FeatureKind {
   return {
     sense: feature.sense,
     shape: feature.shape,
@@ -81,9 +81,9 @@ export function featureKey(featureId: number): string {
 }
 
 interface Printed {
-  readonly feature: queries.Feature;
+  readonly feature: Pick<queries.LeanReading['feature'], 'id'> & KindRow;
   /** The feature as it lay in that print. */
-  readonly printed: queries.PrintedFeature;
+  readonly printed: KindRow;
 }
 
 /** The same for a feature as it was printed: one that was turned since has another habit, under a name of its own. */
@@ -106,15 +106,15 @@ export function printKey(printId: number): string {
 /** First layers flare: sizes in the plane read lower than this above the plate are kept apart, mm. */
 const LEAST_HEIGHT_MM = 1;
 
-export function isAtPlate({
-  heightMm,
-  printed,
-}: Pick<queries.StandingReading, 'heightMm' | 'printed'>): boolean {
+export function isAtPlate({ heightMm, printed }: Pick<queries.LeanReading, 'heightMm' | 'printed'>): boolean {
   return printed.axis !== 'Z' && heightMm !== null && heightMm < LEAST_HEIGHT_MM;
 }
 
+/** The sitting and the instrument that a reading was taken with. */
+type ReadWith = Pick<queries.LeanReading, 'session' | 'instrument' | 'partExpansionPerK'>;
+
 /** What is known of the warmth of the sitting in which a reading was taken. */
-function warmthOfReading({ session, partExpansionPerK }: queries.StandingReading): Warmth {
+function warmthOfReading({ session, partExpansionPerK }: ReadWith): Warmth {
   return {
     partC: session.partC ?? undefined,
     instrumentC: session.instrumentC ?? undefined,
@@ -122,7 +122,7 @@ function warmthOfReading({ session, partExpansionPerK }: queries.StandingReading
   };
 }
 
-export function correctedMm(reading: queries.StandingReading): number {
+export function correctedMm(reading: ReadWith & Pick<queries.LeanReading, 'readingMm' | 'printed'>): number {
   const { session, instrument, printed } = reading;
   return correctReading(reading.readingMm, kindOf(printed), instrumentOf(instrument), {
     zeroMm: session.zeroMm,
@@ -131,13 +131,13 @@ export function correctedMm(reading: queries.StandingReading): number {
 }
 
 /** The sitting of a reading as an unknown that all its readings share; undefined where both temperatures were measured. */
-export function unknownWarmth(reading: queries.StandingReading): SignatureReading['warmth'] {
+export function unknownWarmth(reading: ReadWith): SignatureReading['warmth'] {
   const u = warmthU(instrumentOf(reading.instrument), warmthOfReading(reading));
   return u === 0 ? undefined : { sitting: `s${reading.session.id}`, u };
 }
 
 /** Standard uncertainty per mm that the temperatures leave in the mean of readings; those of one sitting share it. */
-export function warmthUOf(readings: readonly queries.StandingReading[]): number {
+export function warmthUOf(readings: readonly ReadWith[]): number {
   const sittings = new Map<number, { u: number; count: number }>();
   for (const reading of readings) {
     const known = sittings.get(reading.session.id);

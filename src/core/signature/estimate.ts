@@ -104,6 +104,8 @@ export interface Posterior {
   readonly weights: Float64Array;
   /** Their places on the grid, its stride, and the heaviest place. */
   readonly places: readonly number[];
+  /** All places of the grid that were looked at, those too light to be nodes too. */
+  readonly lookedAt: readonly number[];
   readonly stride: number;
   readonly heaviest: number;
   readonly instruments: Instruments;
@@ -173,7 +175,7 @@ const WORDED = 14;
 /** Visits the nodes that weigh: readings alone lead there, words are taken in where it counts. */
 function weighNodes(
   evidence: Evidence,
-): Pick<Posterior, 'nodes' | 'weights' | 'places' | 'stride' | 'heaviest'> {
+): Pick<Posterior, 'nodes' | 'weights' | 'places' | 'lookedAt' | 'stride' | 'heaviest'> {
   const nodeOf = new Map<number, Node>();
   const logWeightOf = (at: number) => {
     const node = nodeOf.get(at) ?? solveReadings(evidence, at);
@@ -188,7 +190,7 @@ function weighNodes(
   const logWeights = nodes.map(({ logLikelihood }, i) => logLikelihood + SCATTER_GRID[kept[i]].logPrior);
   const weights = normaliseWeights(logWeights);
   const heaviest = weights.indexOf(weights.reduce((a, b) => Math.max(a, b)));
-  return { nodes, weights, places: kept, stride, heaviest: kept[heaviest] };
+  return { nodes, weights, places: kept, lookedAt: walk.lookedAt, stride, heaviest: kept[heaviest] };
 }
 
 /** Column `at` of the inverse of L·Lᵀ. */

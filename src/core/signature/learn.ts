@@ -39,10 +39,10 @@ export interface DetachedSignature {
 
 export function detachSignature({ signature, report }: Learned): DetachedSignature {
   const { parameters, covariance, scatter, biases, base, shifts, state, longestMm, posterior } = signature;
-  const { nodes, weights, places, stride, heaviest } = posterior;
+  const { nodes, weights, places, lookedAt, stride, heaviest } = posterior;
   return {
     signature: { parameters, covariance, scatter, biases, base, shifts, state, longestMm },
-    posterior: { nodes, weights, places, stride, heaviest },
+    posterior: { nodes, weights, places, lookedAt, stride, heaviest },
     report,
   };
 }

@@ -1,11 +1,11 @@
 import { backwardSolve, forwardSolve, mixtureMoments } from '@/core/numerics';
 import { meanOf, pooledScatter, type PooledScatter, squaresAround } from '@/core/metrology';
-import type { Signature, SignatureOptions } from './estimate';
+import type { Signature } from './estimate';
 import { type Evidence, type Node, readyGroup, solveReadings, withNoise } from './evidence';
 import type { WhitenedGroup } from './group-parts';
 import { whitenedGroup } from './latent-size';
 import { inSteps, instrumentNamed, type Observation, observationU, steadyScatter } from './observations';
-import type { SignatureReading } from './reading';
+import type { Instruments, SignatureReading } from './reading';
 import {
   COARSEST,
   type GridWalk,
@@ -138,7 +138,7 @@ export class LeaveOneOut {
 
   constructor(
     private readonly signature: Signature,
-    private readonly options: SignatureOptions,
+    private readonly instruments: Instruments,
   ) {
     const { observations } = signature;
     const values = observations.map(valuesOf);
@@ -160,7 +160,7 @@ export class LeaveOneOut {
     this.nodes = posterior.places.filter(
       (node) => onLattice(node, posterior.heaviest, this.stride) && here.logWeight(node) > most - NEGLIGIBLE,
     );
-    this.rim = rimOf(this.nodes, posterior.places, this.stride);
+    this.rim = rimOf(this.nodes, posterior.lookedAt, this.stride);
     this.byScatter.set(this.pooled?.sMm, here);
   }
 
@@ -176,7 +176,7 @@ export class LeaveOneOut {
         : observation.readings.filter((reading) => reading !== dropped).map(({ readingMm }) => readingMm);
     const pooled = this.pooledWith(at, keptValues);
     const evidence = this.evidenceWith(pooled);
-    const instrument = instrumentNamed(this.options.instruments, observation.instrument);
+    const instrument = instrumentNamed(this.instruments, observation.instrument);
     const noise = observationU(1, instrument, pooled) ** 2;
     const kept =
       keptValues.length === 0
@@ -238,7 +238,7 @@ export class LeaveOneOut {
     const uOf = (observation: Observation) =>
       observationU(
         observation.readings.length,
-        instrumentNamed(this.options.instruments, observation.instrument),
+        instrumentNamed(this.instruments, observation.instrument),
         pooled,
       );
     const { observations } = this.signature;

@@ -29,8 +29,8 @@ export const SCATTER_GRID: readonly ScatterNode[] = Array.from({ length: SIDE * 
   return { tauB: habit.tau, tauP: chance.tau, logPrior: habit.logPrior + chance.logPrior };
 });
 
-/** Nodes lighter than the heaviest by this (natural log) carry less than 1e-10 of the weight each. */
-const NEGLIGIBLE = 23;
+/** Nodes lighter than the heaviest by this (natural log) carry less than 2e-8 of the weight each. */
+const NEGLIGIBLE = 18;
 
 function neighboursOf(at: number, stride: number): number[] {
   const [row, column] = [Math.floor(at / SIDE), at % SIDE];
@@ -66,11 +66,17 @@ interface Walk {
 /** Log weights of the nodes that were visited, by node. */
 type Visited = Map<number, number>;
 
+interface Looked {
+  /** Those that weigh. */
+  readonly kept: Visited;
+  readonly lookedAt: readonly number[];
+}
+
 /**
  * Walks a grid of this stride outward from `from` and stops where a node weighs nothing beside the heaviest seen.
  * What can be missed is a second hill behind so deep a valley; visiting all nodes took three times as long.
  */
-function spread(from: number, { stride, negligible }: Walk, logWeightOf: (at: number) => number): Visited {
+function spread(from: number, { stride, negligible }: Walk, logWeightOf: (at: number) => number): Looked {
   const visited: Visited = new Map();
   const queued = new Set([from]);
   let heaviest = -Infinity;
@@ -80,8 +86,8 @@ function spread(from: number, { stride, negligible }: Walk, logWeightOf: (at: nu
     heaviest = Math.max(heaviest, weight);
     if (weight > heaviest - negligible) for (const near of neighboursOf(at, stride)) queued.add(near);
   }
-  for (const [at, weight] of visited) if (weight <= heaviest - negligible) visited.delete(at);
-  return visited;
+  const kept: Visited = new Map([...visited].filter(([, weight]) => weight > heaviest - negligible));
+  return { kept, lookedAt: [...visited.keys()] };
 }
 
 /** A sum over steps stands for the integral to about 1 % while the spread along either scatter is more than half a step. */
@@ -105,6 +111,8 @@ export interface GridWalk {
   readonly stride: number;
   readonly nodes: readonly number[];
   readonly logWeights: readonly number[];
+  /** All that were looked at, those too light to count too. */
+  readonly lookedAt: readonly number[];
 }
 
 /** Visits the nodes that weigh, from a node near the top, at a stride that suits how well the scatters are known. */
@@ -113,10 +121,10 @@ export function walkGrid(
   logWeightOf: (at: number) => number,
   { stride = COARSEST, negligible = NEGLIGIBLE }: Partial<Walk> = {},
 ): GridWalk {
-  const visited = spread(from, { stride, negligible }, logWeightOf);
-  if (stride === 1 || !isTooCoarse(visited, stride))
-    return { stride, nodes: [...visited.keys()], logWeights: [...visited.values()] };
-  const top = [...visited].reduce((a, b) => (b[1] > a[1] ? b : a))[0];
+  const { kept, lookedAt } = spread(from, { stride, negligible }, logWeightOf);
+  if (stride === 1 || !isTooCoarse(kept, stride))
+    return { stride, nodes: [...kept.keys()], logWeights: [...kept.values()], lookedAt };
+  const top = [...kept].reduce((a, b) => (b[1] > a[1] ? b : a))[0];
   return walkGrid(top, logWeightOf, { stride: stride / 2, negligible });
 }
 

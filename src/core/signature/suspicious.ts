@@ -1,5 +1,5 @@
 import { swapNeighbouringDigits } from '@/core/metrology';
-import { estimateFromObservations, type Signature, type SignatureOptions } from './estimate';
+import type { Signature, SignatureOptions } from './estimate';
 import { LeaveOneOut, type LeftOut } from './leave-one-out';
 import { instrumentNamed, type Observation } from './observations';
 import type { SignatureReading } from './reading';
@@ -59,12 +59,10 @@ interface LeaveOneOutReport {
  * Suspicious: |z| > 4, or |z| > 2.5 where exchanging neighbouring digits brings it within one standard deviation.
  */
 export function leaveOneOut(signature: Signature, options: SignatureOptions): LeaveOneOutReport {
-  const plain = { ...options, tries: [] };
-  const base = options.tries?.length ? estimateFromObservations(signature.observations, plain) : signature;
-  const loo = new LeaveOneOut(base, plain);
+  const loo = new LeaveOneOut(signature, options.instruments);
   const suspicious: SuspiciousReading[] = [];
   const expected: { observation: Observation; meanMm: number; sdMm: number }[] = [];
-  base.observations.forEach((observation, at) => {
+  signature.observations.forEach((observation, at) => {
     const law = loo.without(at);
     expected.push({ observation, ...law });
     const seen = new Map<number, LeftOut>();

@@ -3,6 +3,7 @@ import type { Db } from '../client';
 
 interface Activity {
   readonly jobId: number;
+  readonly profileId: number | null;
   /** Another one as soon as anything of the job changed that its glance is made of. */
   readonly key: string;
   /** When something was last done in it. */
@@ -22,7 +23,7 @@ export function keyOfBench(db: Db): string {
 
 /** When something was last done in each open job, and a key of all that was done there. */
 export function listActivity(db: Db): Activity[] {
-  const rows = db.all<{ jobId: number; lastAt: number; key: string }>(sql`
+  const rows = db.all<{ jobId: number; profileId: number | null; lastAt: number; key: string }>(sql`
     with
       printed as (
         select attempts.job_id as job_id, prints.id as id, prints.made_at as made_at, prints.broken_note as note
@@ -48,14 +49,13 @@ export function listActivity(db: Db): Activity[] {
       judged as (select job_id, max(id) as id from finding_verdicts group by job_id),
       looked as (select job_id, max(id) as id from checks group by job_id),
       answered as (select job_id, max(id) as id from acceptance_answers group by job_id)
-    select jobs.id as jobId,
+    select jobs.id as jobId, jobs.profile_id as profileId,
       max(jobs.created_at, ifnull(read.at, 0), ifnull(tried.at, 0), ifnull(felt.at, 0), ifnull(rung.at, 0),
         ifnull(made.at, 0), ifnull(drawn.at, 0), ifnull(noted.at, 0)) as lastAt,
       json_array(jobs.revision, jobs.profile_id, jobs.overtaken_attempt_id, jobs.resin_chosen_id, jobs.stance,
         jobs.mesh_hash, jobs.name, read.id, read.standing, tried.id, felt.id, rung.id, made.id, drawn.id, noted.id,
-        judged.id, looked.id, answered.id, profiles.evidence_key) as key
+        judged.id, looked.id, answered.id) as key
     from jobs
-      left join profiles on profiles.id = jobs.profile_id
       left join read on read.job_id = jobs.id
       left join tried on tried.job_id = jobs.id
       left join felt on felt.job_id = jobs.id
@@ -68,5 +68,5 @@ export function listActivity(db: Db): Activity[] {
       left join answered on answered.job_id = jobs.id
     where jobs.archived_at is null
     order by jobs.id`);
-  return rows.map(({ jobId, key, lastAt }) => ({ jobId, key, lastAt: new Date(lastAt) }));
+  return rows.map((row) => ({ ...row, lastAt: new Date(row.lastAt) }));
 }

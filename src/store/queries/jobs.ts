@@ -1,4 +1,4 @@
-import { and, asc, desc, eq, inArray, isNull } from 'drizzle-orm';
+import { and, asc, desc, eq, inArray, isNull, sql } from 'drizzle-orm';
 import type { Db } from '../client';
 import { attempts, drawnSizes, printedFeatures, prints } from '../schema/attempts';
 import { printers, profiles } from '../schema/equipment';
@@ -128,4 +128,24 @@ export function listMatesById(db: Db, ids: readonly number[]): [id: number, mate
     .where(inArray(mates.id, [...ids]))
     .all()
     .map((mate) => [mate.id, mate]);
+}
+
+/** Names of all jobs, the newest first and archived ones last. */
+export function nameJobs(db: Db) {
+  const { id, name, kind, archivedAt } = jobs;
+  const isArchived = sql<boolean>`${archivedAt} is not null`.mapWith(Boolean);
+  return db.select({ id, name, kind, isArchived }).from(jobs).orderBy(isArchived, desc(id)).all();
+}
+
+/** Features that bear each of the words in their own name or their job's, the newest first. */
+export function findFeatures(db: Db, words: readonly string[], most: number) {
+  const text = sql`lower(${features.name} || ' feature of ' || ${jobs.name})`;
+  return db
+    .select({ name: features.name, jobId: jobs.id, job: jobs.name })
+    .from(features)
+    .innerJoin(jobs, eq(features.jobId, jobs.id))
+    .where(and(isNull(features.removedAt), ...words.map((word) => sql`instr(${text}, ${word}) > 0`)))
+    .orderBy(desc(features.id))
+    .limit(most)
+    .all();
 }

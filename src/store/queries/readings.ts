@@ -1,4 +1,4 @@
-import { and, asc, desc, eq, inArray, isNull, type SQL } from 'drizzle-orm';
+import { and, asc, desc, eq, inArray, isNull, sql, type SQL } from 'drizzle-orm';
 import { quoteOf } from '@/core/resins';
 import type { StateShift } from '@/core/signature';
 import type { Db } from '../client';
@@ -60,6 +60,107 @@ function expansionOfResins(db: Db): Map<number, number> {
 }
 
 export type StandingReading = ReturnType<typeof listStandingReadings>[number];
+
+/** How a feature lies, as columns. */
+type KindColumns = Pick<typeof features.$inferSelect, 'sense' | 'shape' | 'axis' | 'angleRad' | 'base'>;
+
+/** A reading with no more than what a signature learns of it. */
+export interface LeanReading extends Pick<
+  StandingReading,
+  'id' | 'readingMm' | 'heightMm' | 'printId' | 'drawnMm' | 'partExpansionPerK'
+> {
+  readonly feature: KindColumns & Pick<typeof features.$inferSelect, 'id' | 'coatMm'>;
+  readonly printed: KindColumns;
+  readonly session: Pick<
+    typeof sessions.$inferSelect,
+    'id' | 'zeroMm' | 'partC' | 'instrumentC' | 'state' | 'warm'
+  >;
+  readonly instrument: typeof instruments.$inferSelect;
+}
+
+type Flat = Pick<LeanReading, 'id' | 'readingMm' | 'heightMm' | 'printId' | 'drawnMm'> &
+  LeanReading['session'] &
+  KindColumns & {
+    readonly featureId: number;
+    readonly coatMm: number;
+    readonly nowSense: KindColumns['sense'];
+    readonly nowShape: KindColumns['shape'];
+    readonly nowAxis: KindColumns['axis'];
+    readonly nowAngleRad: number | null;
+    readonly nowBase: KindColumns['base'];
+    readonly sessionId: number;
+    readonly instrumentId: number;
+    readonly resinId: number;
+  };
+
+/**
+ * The same for thousands of readings: rows as the database gives them, a fifth of the time. Each sitting and each
+ * instrument is one object for all its readings.
+ */
+export function listLeanReadings(db: Db, where: SQL): LeanReading[] {
+  const rows = db.all<Flat>(sql`
+    select readings.id as id, readings.reading_mm as readingMm, readings.height_mm as heightMm,
+      prints.id as printId, drawn_sizes.drawn_mm as drawnMm, features.id as featureId, features.coat_mm as coatMm,
+      features.sense as nowSense, features.shape as nowShape, features.axis as nowAxis,
+      features.angle_rad as nowAngleRad, features.base as nowBase,
+      printed_features.sense as sense, printed_features.shape as shape, printed_features.axis as axis,
+      printed_features.angle_rad as angleRad, printed_features.base as base,
+      sessions.id as sessionId, sessions.zero_mm as zeroMm, sessions.part_c as partC,
+      sessions.instrument_c as instrumentC, sessions.state as state, sessions.warm as warm,
+      sessions.instrument_id as instrumentId, profiles.resin_id as resinId
+    from readings
+      join sessions on readings.session_id = sessions.id
+      join features on readings.feature_id = features.id
+      join prints on readings.print_id = prints.id
+      join attempts on prints.attempt_id = attempts.id
+      join profiles on attempts.profile_id = profiles.id
+      join drawn_sizes on drawn_sizes.attempt_id = attempts.id and drawn_sizes.feature_id = features.id
+      join printed_features on printed_features.print_id = prints.id and printed_features.feature_id = features.id
+      left join retractions on retractions.reading_id = readings.id
+    where retractions.reading_id is null and ${where}
+    order by readings.id`);
+  const expansions = expansionOfResins(db);
+  const known = new Map(
+    db
+      .select()
+      .from(instruments)
+      .all()
+      .map((row) => [row.id, row]),
+  );
+  const sittings = new Map<number, LeanReading['session']>();
+  return rows.map((row) => {
+    const session = sittings.get(row.sessionId) ?? {
+      id: row.sessionId,
+      zeroMm: row.zeroMm,
+      partC: row.partC,
+      instrumentC: row.instrumentC,
+      state: row.state,
+      warm: Boolean(row.warm),
+    };
+    sittings.set(row.sessionId, session);
+    const { id, readingMm, heightMm, printId, drawnMm, sense, shape, axis, angleRad, base } = row;
+    return {
+      id,
+      readingMm,
+      heightMm,
+      printId,
+      drawnMm,
+      partExpansionPerK: expansions.get(row.resinId),
+      feature: {
+        id: row.featureId,
+        coatMm: row.coatMm,
+        sense: row.nowSense,
+        shape: row.nowShape,
+        axis: row.nowAxis,
+        angleRad: row.nowAngleRad,
+        base: row.nowBase,
+      },
+      printed: { sense, shape, axis, angleRad, base },
+      session,
+      instrument: known.get(row.instrumentId)!,
+    };
+  });
+}
 
 export function ofProfile(profileId: number): SQL {
   return eq(attempts.profileId, profileId);

@@ -1,6 +1,6 @@
 import 'server-only';
 
-export { findByWords, listFindables } from './find';
+export { findByWords } from './find';
 export { frameJob, type JobFrame } from './view-frame';
 export { type AttemptChange, type AttemptStory, tellStory } from './view-story';
-export { glanceAtArchive, glanceAtJobs, type JobGlance, type NextStep } from './view-today';
+export { glanceAtArchive, glanceAtJobs, glanceSteps, type JobGlance, type NextStep } from './view-today';

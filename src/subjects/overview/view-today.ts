@@ -1,4 +1,5 @@
 import type { Outcome } from '@/core/metrology';
+import { atOnce, type Steps } from '@/core/steps';
 import { type Db, queries } from '@/store';
 import { isUnchecked, listOpenLosses } from '@/subjects/check';
 import { verdictOfJob } from '@/subjects/choice';
@@ -119,11 +120,38 @@ const keptGlances = (kept.mellowGlances ??= new WeakMap());
 
 /** Every open job with its next step, what waits longest first. */
 export function glanceAtJobs(db: Db): JobGlance[] {
+  return atOnce(glanceSteps(db));
+}
+
+/** Shifts between states of a profile as words: verdicts of readings in another state rest on them. To 0.01 ‰. */
+function shiftWords(db: Db): (profileId: number) => string {
+  const known = new Map<number, string>();
+  return (profileId) => {
+    const words =
+      known.get(profileId) ??
+      queries
+        .listKeptShifts(db, profileId)
+        .map(({ state, xy, z }) =>
+          [state, xy.mean, xy.sd, z.mean, z.sd]
+            .map((each) => (typeof each === 'number' ? each.toFixed(5) : each))
+            .join(' '),
+        )
+        .join(', ');
+    known.set(profileId, words);
+    return words;
+  };
+}
+
+/** The same in steps, a job at a time: after a start nothing is kept yet, and nobody else is to wait for all of them. */
+export function* glanceSteps(db: Db): Steps<JobGlance[]> {
   const benchKey = queries.keyOfBench(db);
   const before = keptGlances.get(db);
   const known = before?.benchKey === benchKey ? before.byJob : undefined;
   const byJob = new Map<number, { key: string; glance: JobGlance }>();
-  for (const { jobId, key, lastAt } of queries.listActivity(db)) {
+  const activities = queries.listActivity(db);
+  const shiftsOf = shiftWords(db);
+  for (const { jobId, profileId, lastAt, ...activity } of activities) {
+    const key = `${activity.key} ${profileId === null ? '' : shiftsOf(profileId)}`;
     const same = known?.get(jobId);
     if (same?.key === key) {
       byJob.set(jobId, same);
@@ -131,6 +159,7 @@ export function glanceAtJobs(db: Db): JobGlance[] {
     }
     const view = viewJobUnlearned(db, jobId);
     if (view !== undefined) byJob.set(jobId, { key, glance: glanceAt(db, view, lastAt) });
+    yield byJob.size / activities.length;
   }
   keptGlances.set(db, { benchKey, byJob });
   return [...byJob.values()].map(({ glance }) => glance).sort(compare);

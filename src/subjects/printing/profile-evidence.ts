@@ -29,7 +29,7 @@ export interface ProfileEvidence {
   readonly leftOut: { readonly warm: number; readonly low: number; readonly coated: number };
 }
 
-function toSignatureReading(reading: queries.StandingReading): SignatureReading {
+function toSignatureReading(reading: queries.LeanReading): SignatureReading {
   return {
     ...kindOf(reading.printed),
     feature: printedKey(reading),
@@ -46,7 +46,7 @@ function toSignatureReading(reading: queries.StandingReading): SignatureReading 
 }
 
 /** A coated size tells of the print only where the thickness of its coat is known. */
-function hasUnknownCoat({ session, feature }: queries.StandingReading): boolean {
+function hasUnknownCoat({ session, feature }: queries.LeanReading): boolean {
   return session.state === 'coated' && !(feature.coatMm > 0);
 }
 
@@ -66,7 +66,7 @@ function checksOf(db: Db, instrumentIds: readonly number[]): CheckReading[] {
  * a coat of unknown thickness are left out and counted.
  */
 export function readProfileEvidence(db: Db, profileId: number): ProfileEvidence {
-  const all = queries.listStandingReadings(db, queries.ofProfile(profileId));
+  const all = queries.listLeanReadings(db, queries.ofProfile(profileId));
   const cool = all.filter(({ session }) => !session.warm);
   const high = cool.filter((reading) => !isAtPlate(reading));
   const used = high.filter((reading) => !hasUnknownCoat(reading));

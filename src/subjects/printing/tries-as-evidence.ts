@@ -64,9 +64,9 @@ type Meetings = ReadonlyMap<number, WordOnSize>;
 /** Where the caliper read what the hand had tried: the clearance behind each word. */
 function meetingsOf(db: Db, words: readonly StandingWord[]): Meetings {
   const printIds = [...new Set(words.map(({ row }) => row.attempt.printId))];
-  const all = printIds.length === 0 ? [] : queries.listStandingReadings(db, queries.ofPrints(printIds));
+  const all = printIds.length === 0 ? [] : queries.listLeanReadings(db, queries.ofPrints(printIds));
   const keyOf = (printId: number, featureId: number, state: PartState) => `${printId}/${featureId}/${state}`;
-  const readingsOf = new Map<string, queries.StandingReading[]>();
+  const readingsOf = new Map<string, queries.LeanReading[]>();
   for (const reading of all) {
     if (isAtPlate(reading)) continue;
     const key = keyOf(reading.printId, reading.feature.id, reading.session.state);

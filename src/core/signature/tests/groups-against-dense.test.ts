@@ -196,7 +196,7 @@ describe('with what an earlier estimate kept', () => {
 test('leaving out an observation in closed form is estimating without it', () => {
   const readings = makeBench(6, 11, true);
   const signature = estimateSignature(readings, { instruments: INSTRUMENTS });
-  const loo = new LeaveOneOut(signature, { instruments: INSTRUMENTS });
+  const loo = new LeaveOneOut(signature, INSTRUMENTS);
   const { observations } = signature;
   // Those read once take no part in the pooled scatter, so the rest keeps its noise.
   const lone = observations.flatMap((each, i) => (each.readings.length === 1 ? [i] : [])).slice(0, 6);

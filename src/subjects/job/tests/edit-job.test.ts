@@ -6,7 +6,7 @@ import { queries } from '@/store';
 import { createInstrument, lastSession } from '@/subjects/caliper';
 import { recordReading } from '@/subjects/measure';
 import { changeNeed } from '@/subjects/need';
-import { frameJob, glanceAtArchive, glanceAtJobs, listFindables } from '@/subjects/overview';
+import { findByWords, frameJob, glanceAtArchive, glanceAtJobs } from '@/subjects/overview';
 import { describeLedgerEntry } from '@/subjects/overview/shared';
 import { createProfile, firstProfile, listProfileChoices } from '@/subjects/printing';
 import { viewSheet } from '@/subjects/sheet';
@@ -130,7 +130,7 @@ test('jobs are put away and taken out again; both can be found', () => {
   archiveJob(db, jobId, true);
   expect(glanceAtJobs(db)).toEqual([]);
   expect(glanceAtArchive(db)).toEqual([{ id: jobId, name: 'Bushing' }]);
-  expect(listFindables(db).map(({ detail }) => detail)).toContain('part, archived');
+  expect(findByWords(db, 'archived').map(({ detail }) => detail)).toEqual(['part, archived']);
   archiveJob(db, jobId, false);
   expect(glanceAtJobs(db)).toHaveLength(1);
 });
