@@ -65,13 +65,17 @@ export function invertSymmetric(
   matrix: Float64Array,
   size: number,
 ): Result<Float64Array, NotPositiveDefinite> {
+  const factor = matrix.slice();
+  const pivot = choleskyInPlace(factor, size);
+  if (pivot >= 0) return fail({ code: 'notPositiveDefinite', pivot });
   const inverse = new Float64Array(size * size);
+  const unit = new Float64Array(size);
   for (let column = 0; column < size; column++) {
-    const unit = new Float64Array(size);
+    unit.fill(0);
     unit[column] = 1;
-    const solved = solveSymmetric(matrix, unit);
-    if (!solved.ok) return solved;
-    for (let row = 0; row < size; row++) inverse[row * size + column] = solved.value[row];
+    forwardSolve(factor, size, unit);
+    backwardSolve(factor, size, unit);
+    for (let row = 0; row < size; row++) inverse[row * size + column] = unit[row];
   }
   return ok(inverse);
 }

@@ -19,6 +19,7 @@ export {
 } from './estimate';
 export {
   driftRow,
+  isLean,
   lawPrior,
   lawRow,
   type LawPrior,

@@ -38,6 +38,11 @@ const [EPSILON_X, EPSILON_Y, SKEW, EPSILON_Z, EDGE, INSIDE_EXTRA, ROUND_EXTRA, Z
 ];
 const [LEAN_X, LEAN_Y] = [9, 10];
 
+/** Does a parameter speak of the lean of the light, which only sizes of known place tell of? */
+export function isLean(name: ParameterName): boolean {
+  return name === 'leanX' || name === 'leanY';
+}
+
 /** Place of a feature on the plate, from its middle, mm. */
 export interface PlatePlace {
   readonly xMm: number;

@@ -1,11 +1,11 @@
-import { and, asc, desc, eq, inArray, isNull, sql, type SQL } from 'drizzle-orm';
+import { and, asc, desc, eq, inArray, isNull, ne, or, sql, type SQL } from 'drizzle-orm';
 import { quoteOf } from '@/core/resins';
 import type { StateShift } from '@/core/signature';
 import type { Db } from '../client';
 import { attempts, drawnSizes, printedFeatures, prints } from '../schema/attempts';
-import { instruments, profiles } from '../schema/equipment';
+import { instruments, printers, profiles } from '../schema/equipment';
 import { features, jobs } from '../schema/jobs';
-import { signatures } from '../schema/records';
+import { laws, signatures } from '../schema/records';
 import { resins } from '../schema/resins';
 import { checkReadings, readings, retractions, sessions, tries } from '../schema/readings';
 
@@ -272,5 +272,25 @@ export function listChecks(db: Db, instrumentIds: readonly number[]) {
     .innerJoin(instruments, eq(checkReadings.instrumentId, instruments.id))
     .where(and(inArray(checkReadings.instrumentId, [...instrumentIds]), isNull(checkReadings.retractedAt)))
     .orderBy(asc(checkReadings.id))
+    .all();
+}
+
+/** Laws that were learned of profiles which share the printer or the resin of this one, those measured most first. */
+export function listKinLaws(db: Db, profileId: number) {
+  const own = db.select().from(profiles).where(eq(profiles.id, profileId)).get();
+  if (own === undefined) return [];
+  return db
+    .select({ law: laws, profile: profiles, printer: printers.name, resin: resins.name })
+    .from(laws)
+    .innerJoin(profiles, eq(laws.profileId, profiles.id))
+    .innerJoin(printers, eq(profiles.printerId, printers.id))
+    .innerJoin(resins, eq(profiles.resinId, resins.id))
+    .where(
+      and(
+        ne(profiles.id, profileId),
+        or(eq(profiles.printerId, own.printerId), eq(profiles.resinId, own.resinId)),
+      ),
+    )
+    .orderBy(desc(laws.readingCount), asc(profiles.id))
     .all();
 }

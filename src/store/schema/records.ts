@@ -27,6 +27,21 @@ export const signatures = sqliteTable(
   (table) => [uniqueIndex('signatures_once').on(table.profileId, table.evidenceKey)],
 );
 
+/** The law of each profile as it was last learned, with the prior it was learned from: what it lends to its relatives. */
+export const laws = sqliteTable('laws', {
+  profileId: integer()
+    .primaryKey()
+    .references(() => profiles.id),
+  /** Key of the evidence it was learned from. */
+  evidenceKey: text().notNull(),
+  readingCount: integer().notNull(),
+  mean: text({ mode: 'json' }).$type<number[]>().notNull(),
+  /** Over the parameters, row-major. */
+  covariance: text({ mode: 'json' }).$type<number[]>().notNull(),
+  priorMean: text({ mode: 'json' }).$type<number[]>().notNull(),
+  priorCovariance: text({ mode: 'json' }).$type<number[]>().notNull(),
+});
+
 /** A code with its facts. Each subject says which codes it writes, beside their words. */
 export interface Fact {
   readonly code: string;

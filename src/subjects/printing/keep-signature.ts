@@ -22,6 +22,19 @@ function keepSignature(db: Db, profileId: number): void {
     })
     .onConflictDoNothing()
     .run();
+  const { prior } = signature.posterior;
+  const law = {
+    evidenceKey,
+    readingCount: readingIds.length,
+    mean: signature.parameters.map(({ mean }) => mean),
+    covariance: [...signature.covariance],
+    priorMean: [...prior.mean],
+    priorCovariance: [...prior.covariance],
+  };
+  db.insert(tables.laws)
+    .values({ profileId, ...law })
+    .onConflictDoUpdate({ target: tables.laws.profileId, set: law })
+    .run();
 }
 
 /**

@@ -1,5 +1,6 @@
 import {
   attachSignature,
+  contradiction,
   type DetachedSignature,
   type Instruments,
   type Learned,
@@ -9,6 +10,7 @@ import {
 } from '@/core/signature';
 import { type Db, queries } from '@/store';
 import { type ProfileEvidence, readProfileEvidence } from './profile-evidence';
+import { kinKey } from './relatives';
 
 /** A signature with what it was learned from. */
 export interface LearnedSignature extends Learned {
@@ -17,6 +19,9 @@ export interface LearnedSignature extends Learned {
   readonly readingIds: readonly number[];
   readonly readingCount: number;
   readonly leftOut: ProfileEvidence['leftOut'];
+  /** Profiles that lent to its prior, and how far what was read here lies from what they lent, in sd; undefined without. */
+  readonly lenders: ProfileEvidence['lenders'];
+  readonly contradiction?: number;
   readonly instruments: Instruments;
   /** The evidence has changed since, and a newer one is being learned. */
   readonly isOvertaken: boolean;
@@ -63,7 +68,7 @@ export function isLearnedElsewhere(): boolean {
 function keyOf(db: Db, profileId: number): string {
   const key = queries.findProfile(db, profileId)?.profile.evidenceKey;
   if (key === undefined) throw new RangeError(`newestSignature: there is no profile ${profileId}`);
-  return key;
+  return `${key} ${kinKey(db, profileId)}`;
 }
 
 function remember(key: string, learned: LearnedSignature): LearnedSignature {
@@ -77,13 +82,18 @@ function remember(key: string, learned: LearnedSignature): LearnedSignature {
 }
 
 function withEvidence(profileId: number, evidence: ProfileEvidence, learned: Learned): LearnedSignature {
-  const { readingIds, leftOut, options } = evidence;
+  const { readingIds, leftOut, lenders, options } = evidence;
+  const { parameters, covariance, posterior } = learned.signature;
+  const means = parameters.map(({ mean }) => mean);
+  const isLent = lenders.length > 0 && readingIds.length > 0;
   return {
     ...learned,
     profileId,
     readingIds,
     readingCount: readingIds.length,
     leftOut,
+    lenders,
+    contradiction: isLent ? contradiction(posterior.prior, means, covariance) : undefined,
     instruments: options.instruments,
     isOvertaken: false,
   };
@@ -92,7 +102,9 @@ function withEvidence(profileId: number, evidence: ProfileEvidence, learned: Lea
 /** The last signature of a profile in memory, if it is one that this bench kept: another may have been put in its place. */
 function lastOf(db: Db, profileId: number): LearnedSignature | undefined {
   const last = kept.last.get(profileId);
-  return last !== undefined && queries.hasKeptSignature(db, profileId, last.key) ? last.learned : undefined;
+  return last !== undefined && queries.hasKeptSignature(db, profileId, last.key.split(' ')[0])
+    ? last.learned
+    : undefined;
 }
 
 /**

@@ -17,6 +17,7 @@ import {
   queries,
   unknownWarmth,
 } from '@/store';
+import { type Lender, lendPrior } from './relatives';
 import { standingTries } from './tries-as-evidence';
 
 /** What the signature of a profile is learned from. */
@@ -25,6 +26,8 @@ export interface ProfileEvidence {
   readonly options: SignatureOptions;
   /** Of those readings, oldest first. */
   readonly readingIds: readonly number[];
+  /** Profiles that lent to its prior. */
+  readonly lenders: readonly Lender[];
   /** Readings kept but not learned from: warm, too near the plate, or of a coat of unknown thickness. */
   readonly leftOut: { readonly warm: number; readonly low: number; readonly coated: number };
 }
@@ -74,15 +77,23 @@ export function readProfileEvidence(db: Db, profileId: number): ProfileEvidence 
     used.map(({ instrument }) => [instrument.name, instrumentOf(instrument)]),
   );
   const resin = queries.findProfile(db, profileId)?.resin;
-  const prior = lawPrior({
+  const ownPrior = lawPrior({
     datasheetShrink: resin && quoteOf(resin.sheet, 'linearShrink')?.value,
     jawFlatsUnknown: Object.values(instruments).some(({ jawFlatMm }) => jawFlatMm === 'unknown'),
   });
+  const { prior, lenders } = lendPrior(db, profileId, ownPrior);
   const instrumentIds = [...new Set(used.map(({ instrument }) => instrument.id))];
   return {
     readings: used.map(toSignatureReading),
-    options: { instruments, prior, tries: standingTries(db, profileId), checks: checksOf(db, instrumentIds) },
+    options: {
+      instruments,
+      prior,
+      ownPrior,
+      tries: standingTries(db, profileId),
+      checks: checksOf(db, instrumentIds),
+    },
     readingIds: used.map(({ id }) => id),
+    lenders,
     leftOut: {
       warm: all.length - cool.length,
       low: cool.length - high.length,

@@ -1,5 +1,5 @@
 import { asc, desc, eq } from 'drizzle-orm';
-import { PARAMETER_NAMES } from '@/core/signature';
+import { isLean, PARAMETER_NAMES } from '@/core/signature';
 import { type Db, queries, tables } from '@/store';
 
 /** The profile a new job starts with: that of the newest job, or the first there is. */
@@ -30,6 +30,9 @@ export function findPrinter(db: Db, printerId: number) {
   return db.select().from(tables.printers).where(eq(tables.printers.id, printerId)).get();
 }
 
+/** Parameters that readings can pin: the lean of the light cannot be told while nobody says where parts lay on the plate. */
+const KNOWABLE = PARAMETER_NAMES.filter((name) => !isLean(name));
+
 /** A printer with a resin and a profile, and how well it is known. */
 export interface ProfileGlance {
   readonly id: number;
@@ -58,7 +61,7 @@ export function glanceAtProfiles(db: Db): ProfileGlance[] {
       simulated: printer.simulatedSeed !== null,
       readingCount: newest?.readingCount ?? 0,
       pinned: parameters.filter(({ pinned }) => pinned).length,
-      parameters: PARAMETER_NAMES.length,
+      parameters: KNOWABLE.length,
     };
   });
 }

@@ -4,7 +4,7 @@ import { connection } from 'next/server';
 import { BeingBroughtUpToDate } from '@/app/_components/being-brought-up-to-date';
 import { ParameterList } from '@/app/_components/parameter-list';
 import { idFrom } from '@/app/_components/read-params';
-import type { Staleness } from '@/core/signature';
+import { isLean, type Staleness } from '@/core/signature';
 import { bench } from '@/subjects/house';
 import { formatMm, formatSigned, momentOf } from '@/subjects/language/shared';
 import { hasProfile, type SignatureView, viewSignature, waitForSignature } from '@/subjects/printing';
@@ -24,7 +24,10 @@ export default async function SignaturePage({ params }: Params) {
   const view = viewSignature(db, profileId);
   if (view === undefined) notFound();
   const { row, learned, observed, staleness } = view;
-  const { scatter, parameters } = learned.signature;
+  const { scatter, observations } = learned.signature;
+  const isPlaced = observations.some(({ place }) => place !== undefined);
+  // Where nobody says where parts lay on the plate, nothing can be said of the lean of the light.
+  const parameters = learned.signature.parameters.filter(({ name }) => isPlaced || !isLean(name));
   return (
     <div className="mx-auto max-w-6xl px-4 py-5 sm:px-6">
       <p className="text-sm">
@@ -52,6 +55,7 @@ export default async function SignaturePage({ params }: Params) {
             What it does to drawn sizes
           </h2>
           <ParameterList parameters={parameters} />
+          <Lenders view={view} />
         </section>
         <section aria-labelledby="scatter-title" className="space-y-4">
           <div>
@@ -103,6 +107,45 @@ function describeStaleness(staleness: Staleness, readingCount: number): string {
   return staleness.kind === 'twoInARow'
     ? `Two prints in a row came out far from what it said: this signature may no longer hold. ${why}`
     : `Prints have been walking ${staleness.side} what it said: this signature may no longer hold. ${why}`;
+}
+
+const SAME_WORDS = {
+  printer: 'same printer',
+  resin: 'same resin',
+  both: 'same printer and resin',
+} as const;
+
+/** Beyond so many standard deviations what was read here contradicts what relatives lent. */
+const CONTRADICTS = 3;
+
+/** Profiles that lend to this one what they know, and whether readings here bear them out. */
+function Lenders({ view: { learned } }: { view: SignatureView }) {
+  const { lenders, contradiction } = learned;
+  if (lenders.length === 0) return null;
+  return (
+    <div className="mt-3 text-sm">
+      <h3 className="text-base">Lent by relatives</h3>
+      <ul>
+        {lenders.map(({ profileId, printer, resin, profile, same, readingCount }) => (
+          <li key={profileId}>
+            <Link href={`/printers/${profileId}`} className="underline">
+              {resin} on {printer}, {profile}
+            </Link>{' '}
+            <span className="text-soft">
+              {SAME_WORDS[same]}, <span className="num">{readingCount}</span> readings
+            </span>
+          </li>
+        ))}
+      </ul>
+      {contradiction !== undefined && contradiction > CONTRADICTS && (
+        <p className="mt-1 border-l-4 border-honey py-1 pl-3">
+          What was read here lies <span className="num">{formatMm(contradiction, 1)}</span> standard
+          deviations from what they lent: this printer with this resin behaves in another way. The readings
+          outweigh them the more there are.
+        </p>
+      )}
+    </div>
+  );
 }
 
 /** How much larger sizes are in each state that was read than in the one the law speaks of. */

@@ -1,0 +1,88 @@
+import { expect, test } from '@jest/globals';
+import { expectOk } from '@/core/result';
+import type { Db } from '@/store';
+import { recordReading } from '@/subjects/measure';
+import { readyBench } from '@/testing/bench';
+import { createProfile, newestSignature } from '../index';
+
+function profileOf(db: Db, printerName: string, resinName: string, layerMm = 0.05): number {
+  return expectOk(
+    createProfile(db, {
+      printerName,
+      simulated: true,
+      resinName,
+      profileName: `${printerName} ${resinName} ${layerMm}`,
+      layerMm,
+      lot: '',
+    }),
+  );
+}
+
+/** A bench on which one profile was measured: widths that come out 0.10 too wide. */
+function measuredBench() {
+  const bench = readyBench();
+  for (const mm of [20.1, 20.11, 20.1]) expectOk(recordReading(bench.db, bench.reading(bench.width, mm)));
+  return bench;
+}
+
+const edgeOf = (db: Db, profileId: number) =>
+  newestSignature(db, profileId).signature.parameters.find(({ name }) => name === 'edge')!;
+
+test('a new resin on a known printer, and a known resin on a new printer, begin with what relatives lend', () => {
+  const { db, profileId } = measuredBench();
+  const measured = edgeOf(db, profileId);
+  const samePrinter = profileOf(db, 'Long Bench', 'Slate General');
+  const sameResin = profileOf(db, 'Old Amber', 'Otter Tough');
+  const stranger = profileOf(db, 'Old Amber', 'Slate General');
+  const { priorMean, priorSd } = measured;
+  for (const [id, same] of [
+    [samePrinter, 'printer'],
+    [sameResin, 'resin'],
+  ] as const) {
+    const { lenders } = newestSignature(db, id);
+    expect(lenders).toMatchObject([{ profileId, same, readingCount: 3 }]);
+    const edge = edgeOf(db, id);
+    expect(edge.mean).toBeGreaterThan(priorMean);
+    expect(edge.mean).toBeLessThan(measured.mean);
+    expect(edge.sd).toBeLessThan(priorSd);
+    expect(edge.sd).toBeGreaterThan(measured.sd);
+  }
+  // Of the edges a resin lends more than a printer does: 0.4 of the variance against 0.3.
+  expect(edgeOf(db, sameResin).mean).toBeGreaterThan(edgeOf(db, samePrinter).mean);
+  expect(newestSignature(db, stranger).lenders).toEqual([]);
+  expect(edgeOf(db, stranger).mean).toBeCloseTo(priorMean, 9);
+});
+
+test('another lot lends nearly all, another layer height no more than the printer does', () => {
+  const { db, profileId } = measuredBench();
+  const edge = edgeOf(db, profileId);
+  const other = expectOk(
+    createProfile(db, {
+      printerName: 'Long Bench',
+      simulated: true,
+      resinName: 'Otter Tough',
+      profileName: 'next lot',
+      layerMm: 0.05,
+      lot: 'B',
+    }),
+  );
+  const thin = profileOf(db, 'Long Bench', 'Otter Tough', 0.03);
+  expect(newestSignature(db, other).lenders[0].same).toBe('both');
+  expect(edgeOf(db, other).from).toBe('relatives');
+  expect(Math.abs(edgeOf(db, other).mean - edge.mean)).toBeLessThan(
+    0.1 * Math.abs(edge.mean - edge.priorMean),
+  );
+  expect(newestSignature(db, thin).lenders[0].same).toBe('printer');
+  expect(edgeOf(db, thin).sd).toBeGreaterThan(edgeOf(db, other).sd);
+});
+
+test('what a relative learns reaches a profile that was not measured yet, and is lent once, not back and forth', () => {
+  const { db, profileId, width, reading } = measuredBench();
+  const sister = profileOf(db, 'Long Bench', 'Slate General');
+  const before = edgeOf(db, sister);
+  expectOk(recordReading(db, reading(width, 20.3)));
+  expect(edgeOf(db, sister).mean).toBeGreaterThan(before.mean);
+  // The measured one has no relative with readings: nothing comes back to it.
+  expect(newestSignature(db, profileId).lenders).toEqual([]);
+  expect(newestSignature(db, profileId).contradiction).toBeUndefined();
+});
