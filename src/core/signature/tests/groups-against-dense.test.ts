@@ -6,6 +6,8 @@ import { PlainModel, type PlainReading } from '@/testing/plain-model';
 import { estimateFromObservations, estimateSignature, evidenceOf } from '../estimate';
 import { solveReadings, solveWithWords } from '../evidence';
 import { latentCovariance, latentSize, placeQuery } from '../latent-size';
+import { PARAMETER_COUNT } from '../law';
+import { learnSignature } from '../learn';
 import { LeaveOneOut } from '../leave-one-out';
 import { groupObservations, type Observation } from '../observations';
 import type { SignatureReading } from '../reading';
@@ -190,6 +192,37 @@ describe('with what an earlier estimate kept', () => {
     const changed = observations.map((each, i) => (i === 0 ? { ...each, sizeMm: more.readingMm } : each));
     estimateFromObservations(changed, { instruments: INSTRUMENTS, kept });
     expect([...kept.values()].filter((parts) => !before.has(parts))).toHaveLength(1);
+  });
+});
+
+describe('what a shop piles up', () => {
+  const width = (feature: string, print: string, readingMm: number): SignatureReading => ({
+    ...KINDS[0],
+    feature,
+    print,
+    drawnMm: 10,
+    readingMm,
+  });
+
+  test('ten thousand readings of one feature are one observation, none of them odd', () => {
+    const random = seededRandom(3);
+    const readings = Array.from({ length: 10_000 }, () =>
+      width('w', 'P', Math.round(1005 + random.normal()) / 100),
+    );
+    const { signature, report } = learnSignature(readings, { instruments: INSTRUMENTS });
+    expect(signature.observations).toHaveLength(1);
+    expect(report.suspicious).toEqual([]);
+  });
+
+  test('a control feature in each of 300 prints becomes one shared column, and every print a group of its own', () => {
+    const readings = Array.from({ length: 300 }, (_, p) => [
+      width(`f${p}`, `P${p}`, 10.05),
+      width('control', `P${p}`, 10.04 + 0.01 * Math.sin(p)),
+    ]).flat();
+    const { posterior } = estimateSignature(readings, { instruments: INSTRUMENTS });
+    // The law, one bias, and the habit of the control feature.
+    expect(posterior.evidence.layout.count).toBe(PARAMETER_COUNT + 2);
+    expect(posterior.evidence.groups).toHaveLength(300);
   });
 });
 
