@@ -2,7 +2,7 @@
 
 import { ok } from '@/core/result';
 import { bench, type HouseRules, writeHouseRules } from '@/subjects/house';
-import { checkRulesForm, classesForm, houseForm, schoolsForm } from '@/subjects/house/shared';
+import { checkRulesForm, classesForm, houseForm, schoolsForm, sharesForm } from '@/subjects/house/shared';
 import { changeFitClasses } from '@/subjects/job';
 import type { FormAnswer } from '@/subjects/language/shared';
 import { answerForm } from '../_actions/answer-form';
@@ -29,6 +29,12 @@ export async function saveClasses(_before: FormAnswer, data: FormData): Promise<
 export async function saveSchools(_before: FormAnswer, data: FormData): Promise<FormAnswer> {
   const said = () => 'Kept. Every process card follows it.';
   return answerForm({ form: schoolsForm, data, verb: keep, said, ...shown });
+}
+
+/** What relatives lend; profiles that are not measured yet follow it at once. */
+export async function saveShares(_before: FormAnswer, data: FormData): Promise<FormAnswer> {
+  const said = () => 'Kept. Profiles that few readings were taken of follow it.';
+  return answerForm({ form: sharesForm, data, verb: (shares) => keep({ shares }), said, ...shown });
 }
 
 export async function saveCheckRules(_before: FormAnswer, data: FormData): Promise<FormAnswer> {

@@ -17,6 +17,7 @@ import { HouseFields } from './_components/house-fields';
 import { OriginalsPanel } from './_components/originals-panel';
 import { RestorePanel } from './_components/restore-panel';
 import { SchoolFields } from './_components/school-fields';
+import { ShareFields } from './_components/share-fields';
 
 export const metadata: Metadata = { title: 'House' };
 
@@ -49,6 +50,22 @@ export default async function HousePage() {
           </p>
           <CheckFields key={folder} rules={benchHouse().check} />
         </section>
+        <section aria-labelledby="shares-title">
+          <h2 id="shares-title" className="text-lg">
+            What relatives lend
+          </h2>
+          <p className="mb-2 text-sm text-soft">
+            A profile that nobody measured starts from those on the same printer or of the same resin. What
+            the machine does, out of square, lean, plate, is shared by printer; what the resin does, shrink,
+            cure below hanging faces, by resin. The numbers are our start values.
+          </p>
+          <details>
+            <summary className="font-semibold">The shares</summary>
+            <div className="mt-2">
+              <ShareFields key={folder} shares={benchHouse().shares} />
+            </div>
+          </details>
+        </section>
         <section aria-labelledby="backup-title">
           <h2 id="backup-title" className="text-lg">
             Backup
@@ -62,39 +79,7 @@ export default async function HousePage() {
         </section>
       </div>
       <div className="space-y-8">
-        <section aria-labelledby="calipers-title">
-          <h2 id="calipers-title" className="text-lg">
-            <span id="calipers">Calipers</span>
-          </h2>
-          <ul className="mb-3">
-            {listInstruments(db).map(({ id, name, mpeMm, resolutionMm, jawFlatMm, simulatedSeed }) => (
-              <li key={id} className="border-b border-hair py-1.5">
-                <span className="font-semibold">{name}</span>{' '}
-                <span className="text-sm text-soft">
-                  limit of error <span className="num">{formatMm(mpeMm, 3)}</span>, steps of{' '}
-                  <span className="num">{resolutionMm}</span>, jaw flats{' '}
-                  {jawFlatMm === null ? 'unknown' : <span className="num">{formatMm(jawFlatMm)}</span>}
-                  {simulatedSeed !== null && ', simulated'}
-                </span>
-                <Checks instrumentId={id} checks={viewChecks(db, id)} />
-                <details className="mt-1">
-                  <summary className="text-sm underline">Check it on a piece of known size</summary>
-                  <p className="my-2 max-w-prose text-sm text-soft">
-                    A gauge block, a pin or a ring shows in a minute what the jaws add. Wipe both, read it
-                    three times. All that this caliper measured is judged with what it shows.
-                  </p>
-                  <CheckPieceForm instrumentId={id} name={name} />
-                </details>
-              </li>
-            ))}
-          </ul>
-          <details>
-            <summary className="font-semibold">Another caliper</summary>
-            <div className="mt-3">
-              <InstrumentForm />
-            </div>
-          </details>
-        </section>
+        <Calipers />
         <section aria-labelledby="words-title">
           <h2 id="words-title" className="text-lg">
             What the words of fit mean here
@@ -130,6 +115,46 @@ export default async function HousePage() {
 }
 
 /** Where word and caliper met, the shop's own use of a word is learned; elsewhere the start value stands. */
+/** The calipers of the bench, what their last checks showed, and another one. */
+function Calipers() {
+  const { db } = bench();
+  return (
+    <section aria-labelledby="calipers-title">
+      <h2 id="calipers-title" className="text-lg">
+        <span id="calipers">Calipers</span>
+      </h2>
+      <ul className="mb-3">
+        {listInstruments(db).map(({ id, name, mpeMm, resolutionMm, jawFlatMm, simulatedSeed }) => (
+          <li key={id} className="border-b border-hair py-1.5">
+            <span className="font-semibold">{name}</span>{' '}
+            <span className="text-sm text-soft">
+              limit of error <span className="num">{formatMm(mpeMm, 3)}</span>, steps of{' '}
+              <span className="num">{resolutionMm}</span>, jaw flats{' '}
+              {jawFlatMm === null ? 'unknown' : <span className="num">{formatMm(jawFlatMm)}</span>}
+              {simulatedSeed !== null && ', simulated'}
+            </span>
+            <Checks instrumentId={id} checks={viewChecks(db, id)} />
+            <details className="mt-1">
+              <summary className="text-sm underline">Check it on a piece of known size</summary>
+              <p className="my-2 max-w-prose text-sm text-soft">
+                A gauge block, a pin or a ring shows in a minute what the jaws add. Wipe both, read it three
+                times. All that this caliper measured is judged with what it shows.
+              </p>
+              <CheckPieceForm instrumentId={id} name={name} />
+            </details>
+          </li>
+        ))}
+      </ul>
+      <details>
+        <summary className="font-semibold">Another caliper</summary>
+        <div className="mt-3">
+          <InstrumentForm />
+        </div>
+      </details>
+    </section>
+  );
+}
+
 /** What the last check of each jaw showed. */
 function Checks({ instrumentId, checks }: { instrumentId: number; checks: readonly JawCheck[] }) {
   if (checks.length === 0)

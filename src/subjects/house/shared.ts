@@ -1,5 +1,6 @@
 export { checkRulesForm, classesForm, houseForm } from './input-house';
 export { schoolsForm } from './input-schools';
+export { SHARED_BY, sharesForm } from './input-shares';
 export { describeLiquid } from './words-liquids';
 export { describeOriginalIssue, type OriginalIssue } from './words-originals';
 export { describeBytes, describeRestoreIssue } from './words-restore';

@@ -3,6 +3,7 @@ import { CHECK_RULES, type CheckRules } from '@/core/findings';
 import { FIT_CLASSES_AT_10MM, type FitClasses } from '@/core/fits';
 import type { DecisionRule } from '@/core/metrology';
 import { DEFAULT_SCHOOLS, type Schools, type WashLiquid } from '@/core/resins';
+import { DEFAULT_SHARES, type ShareTable } from '@/core/signature';
 import { type Db, tables } from '@/store';
 
 /** How this bench wants the program to behave. */
@@ -24,6 +25,8 @@ export interface HouseRules {
   readonly caliperDays: number | null;
   /** Resin that changing a vat over loses, ml. */
   readonly changeoverMl: number;
+  /** What two profiles have in common: by printer, by resin, by both. */
+  readonly shares: ShareTable;
   /** What a part is held to before it is printed. */
   readonly check: CheckRules;
 }
@@ -38,6 +41,7 @@ export const HOUSE_DEFAULTS: HouseRules = Object.freeze({
   roomC: null,
   caliperDays: 90,
   changeoverMl: 30,
+  shares: DEFAULT_SHARES,
   check: CHECK_RULES,
 });
 
@@ -49,6 +53,7 @@ export function readHouseRules(db: Db): HouseRules {
   return {
     ...HOUSE_DEFAULTS,
     ...kept,
+    shares: { ...HOUSE_DEFAULTS.shares, ...kept?.shares },
     check: { ...HOUSE_DEFAULTS.check, ...kept?.check },
     schools: { ...HOUSE_DEFAULTS.schools, ...kept?.schools },
   };

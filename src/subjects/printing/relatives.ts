@@ -1,5 +1,6 @@
 import { type Kin, type LawPrior, priorFromRelatives, type Relative } from '@/core/signature';
 import { type Db, queries } from '@/store';
+import { readHouseRules } from '@/subjects/house';
 
 /** A profile that lends to another what its readings said. */
 export interface Lender {
@@ -58,7 +59,7 @@ export function lendPrior(
     same: sameOf(relatives[i].kin, ownKin),
     readingCount: law.readingCount,
   }));
-  return { prior: priorFromRelatives(ownKin, relatives, ownPrior), lenders };
+  return { prior: priorFromRelatives(ownKin, relatives, ownPrior, readHouseRules(db).shares), lenders };
 }
 
 /** Readings from which on a profile stands on its own: what its relatives learn then no longer has it learned anew. */
@@ -67,9 +68,9 @@ const ON_ITS_OWN = 60;
 /** What of its relatives a signature depends on, as a part of the key of its evidence. */
 export function kinKey(db: Db, profileId: number): string {
   if ((queries.findKeptSignature(db, profileId)?.readingCount ?? 0) >= ON_ITS_OWN) return '';
-  return queries
+  const keys = queries
     .listKinLaws(db, profileId)
     .slice(0, MOST_RELATIVES)
-    .map(({ law }) => law.evidenceKey)
-    .join(' ');
+    .map(({ law }) => law.evidenceKey);
+  return keys.length === 0 ? '' : [...keys, JSON.stringify(readHouseRules(db).shares)].join(' ');
 }

@@ -1,6 +1,8 @@
 import { expect, test } from '@jest/globals';
 import { expectOk } from '@/core/result';
 import type { Db } from '@/store';
+import { readHouseRules, writeHouseRules } from '@/subjects/house';
+import { sharesForm } from '@/subjects/house/shared';
 import { recordReading } from '@/subjects/measure';
 import { readyBench } from '@/testing/bench';
 import { createProfile, newestSignature } from '../index';
@@ -85,4 +87,20 @@ test('what a relative learns reaches a profile that was not measured yet, and is
   // The measured one has no relative with readings: nothing comes back to it.
   expect(newestSignature(db, profileId).lenders).toEqual([]);
   expect(newestSignature(db, profileId).contradiction).toBeUndefined();
+});
+
+test('the house says what relatives have in common, and a profile not measured yet follows it at once', () => {
+  const { db } = measuredBench();
+  const sister = profileOf(db, 'Long Bench', 'Slate General');
+  const lent = edgeOf(db, sister);
+  const { shares } = readHouseRules(db);
+  writeHouseRules(db, { shares: { ...shares, edge: { printer: 0, resin: 0, both: 0.95 } } });
+  expect(edgeOf(db, sister).sd).toBeGreaterThan(lent.sd);
+  const values = (table: typeof shares) =>
+    Object.entries(table).flatMap(([name, own]) =>
+      Object.entries(own).map(([by, share]) => [`${by}_${name}`, String(Math.round(Number(share) * 100))]),
+    );
+  expect(sharesForm.parse(Object.fromEntries(values(shares)))).toEqual(shares);
+  const refused = sharesForm.safeParse({ ...Object.fromEntries(values(shares)), printer_edge: '80' });
+  expect(refused.error?.issues[0].path).toEqual(['both_edge']);
 });
