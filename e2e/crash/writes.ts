@@ -68,8 +68,8 @@ function rowsOf(file: string): string[] {
   return rows;
 }
 
-/** Written after what they follow from: files that nothing refers to yet, and the history of signatures. */
-const FOLLOWS = /^\["(meshes|signatures)"/;
+/** Written after what they follow from: files that nothing refers to yet, and what was learned: the history of signatures and the laws. */
+const FOLLOWS = /^\["(meshes|signatures|laws)"/;
 
 /** What a bench says, as one hash. */
 export function rowsHash(folder: string): string {

@@ -11,17 +11,6 @@ function keepSignature(db: Db, profileId: number): void {
   const profile = db.select().from(tables.profiles).where(eq(tables.profiles.id, profileId)).get();
   if (profile === undefined || readingIds.length === 0 || isOvertaken) return;
   const { evidenceKey } = profile;
-  db.insert(tables.signatures)
-    .values({
-      profileId,
-      evidenceKey,
-      readingCount: readingIds.length,
-      lastReadingId: readingIds.at(-1) ?? 0,
-      summary: summariseSignature(signature),
-      createdAt: new Date(),
-    })
-    .onConflictDoNothing()
-    .run();
   const { prior } = signature.posterior;
   const law = {
     evidenceKey,
@@ -31,10 +20,23 @@ function keepSignature(db: Db, profileId: number): void {
     priorMean: [...prior.mean],
     priorCovariance: [...prior.covariance],
   };
-  db.insert(tables.laws)
-    .values({ profileId, ...law })
-    .onConflictDoUpdate({ target: tables.laws.profileId, set: law })
-    .run();
+  db.transaction((tx) => {
+    tx.insert(tables.signatures)
+      .values({
+        profileId,
+        evidenceKey,
+        readingCount: readingIds.length,
+        lastReadingId: readingIds.at(-1) ?? 0,
+        summary: summariseSignature(signature),
+        createdAt: new Date(),
+      })
+      .onConflictDoNothing()
+      .run();
+    tx.insert(tables.laws)
+      .values({ profileId, ...law })
+      .onConflictDoUpdate({ target: tables.laws.profileId, set: law })
+      .run();
+  });
 }
 
 /**
