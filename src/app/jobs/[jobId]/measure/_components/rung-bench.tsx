@@ -52,16 +52,20 @@ export function RungBench(props: RungBenchProps) {
   const [state, setState] = useState<PartState>('green');
   const [problem, setProblem] = useState<string | undefined>();
   const [pending, start] = useTransition();
+  // What the bench has taken stays shown until the page is fresh: the next key must not tap the same rung.
+  const [answered, setAnswered] = useState<Readonly<Record<number, RungOutcome>>>({});
   const outbox = useOutbox<RungInput, Result<void, { readonly code: 'gone' }>>({
     name: `mellow-rungs-${printId}`,
     url: '/api/rungs',
-    onAnswer: (_entry, result) => {
+    onAnswer: ({ rung, outcome }, result) => {
       setProblem(result?.ok === true ? undefined : GONE_WORDS);
+      if (result?.ok === true) setAnswered((before) => ({ ...before, [rung]: outcome }));
       router.refresh();
     },
   });
   const outcomes: Readonly<Record<number, RungOutcome>> = {
     ...props.outcomes,
+    ...answered,
     ...Object.fromEntries(outbox.waiting.map(({ rung, outcome }) => [rung, outcome])),
   };
   // From the wide end, which frees most easily, down to the first that does not: the usual way to try one.
