@@ -140,7 +140,15 @@ test('a hinge: its ladder built and tapped rung by rung, and the gap used at onc
       `tap ${i + 1} is not in`,
     );
   }
-  // The page is asked anew, so that every tap is in.
+  // Every tap has been sent; the page is asked anew, so that every tap is in.
+  await waitFor(
+    driver,
+    async () =>
+      driver.executeScript<boolean>(
+        "return Object.entries(localStorage).every(([name, kept]) => !name.startsWith('mellow-rungs-') || kept === '[]')",
+      ),
+    'the taps were not sent',
+  );
   await driver.navigate().refresh();
   const gap = await (await find(driver, '//h2[contains(., "Draw at least")]/span')).getText();
   expect(Number(gap)).toBeGreaterThan(0.3);
