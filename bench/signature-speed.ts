@@ -3,7 +3,6 @@
  * Printed beside a fixed piece of arithmetic timed in the same run, since machines differ and are shared.
  */
 import { seededRandom } from '@/core/numerics';
-import type { FeatureKind } from '@/core/metrology';
 import {
   drawTarget,
   estimateSignature,
@@ -14,15 +13,8 @@ import {
   type SignatureReading,
   type Target,
 } from '@/core/signature';
+import { KINDS } from './kinds';
 
-const KINDS: readonly FeatureKind[] = [
-  { sense: 'outside', shape: 'flat', axis: 'X' },
-  { sense: 'outside', shape: 'flat', axis: 'Y' },
-  { sense: 'inside', shape: 'flat', axis: 'X' },
-  { sense: 'inside', shape: 'round', axis: 'XY' },
-  { sense: 'outside', shape: 'round', axis: 'XY' },
-  { sense: 'outside', shape: 'flat', axis: 'Z', base: 'plate' },
-];
 const TRUTH = [-0.004, -0.0045, 0.0003, -0.004, 0.04, 0.015, 0.01, 0.08, -0.06, 0, 0];
 const OPTIONS = { instruments: { '': { mpeMm: 0.02, resolutionMm: 0.01 } } };
 

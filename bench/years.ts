@@ -18,15 +18,8 @@ import { addFeature, createJob, notePrint, startAttempt, viewJobUnlearned } from
 import { recordReadings, recordTry } from '@/subjects/measure';
 import { createProfile, type LearnedSignature, newestSignature } from '@/subjects/printing';
 import { freePort, startServer } from '../e2e/bench-server';
+import { KINDS } from './kinds';
 
-const KINDS: readonly FeatureKind[] = [
-  { sense: 'outside', shape: 'flat', axis: 'X' },
-  { sense: 'outside', shape: 'flat', axis: 'Y' },
-  { sense: 'inside', shape: 'flat', axis: 'X' },
-  { sense: 'inside', shape: 'round', axis: 'XY' },
-  { sense: 'outside', shape: 'round', axis: 'XY' },
-  { sense: 'outside', shape: 'flat', axis: 'Z', base: 'plate' },
-];
 const LATER = () => undefined;
 
 /** What a printer of the bench makes of a drawn size, mm. */

@@ -1,37 +1,28 @@
-import { afterAll, beforeAll, expect, test } from '@jest/globals';
+import { afterAll, expect, test } from '@jest/globals';
 import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { By } from 'selenium-webdriver';
-import { click, find, openBrowser, typeOver, waitFor, waitForText, type Browser } from './browser';
-import { serveBench, type BenchServer } from './bench-server';
+import { click, find, typeOver, waitFor, waitForText } from './browser';
+import { withBench } from './with-bench';
 
-let server: BenchServer;
-let browser: Browser;
+const bench = withBench('demo');
 const folder = mkdtempSync(path.join(tmpdir(), 'mellow-desk-'));
-beforeAll(async () => {
-  server = await serveBench('demo');
-  browser = await openBrowser();
-});
-afterAll(async () => {
-  await browser.quit();
-  await server.stop();
-  rmSync(folder, { recursive: true, force: true });
-});
+afterAll(() => rmSync(folder, { recursive: true, force: true }));
 
 const BUSHING = '/jobs/8';
 
 async function visit(address: string): Promise<void> {
-  await browser.driver.get(server.address + address);
-  await find(browser.driver, 'h1');
+  await bench.browser.driver.get(bench.server.address + address);
+  await find(bench.browser.driver, 'h1');
 }
 
 function mainText(): Promise<string> {
-  return browser.driver.findElement(By.css('main')).getText();
+  return bench.browser.driver.findElement(By.css('main')).getText();
 }
 
 async function waitForNoDialog(): Promise<void> {
-  const { driver } = browser;
+  const { driver } = bench.browser;
   await waitFor(
     driver,
     async () => (await driver.findElements(By.css('[role=dialog]'))).length === 0,
@@ -42,12 +33,12 @@ async function waitForNoDialog(): Promise<void> {
 /** A value of the open panel: the text beside its term. */
 async function figure(term: string): Promise<string> {
   return (
-    await find(browser.driver, `//dt[normalize-space(.)="${term}"]/following-sibling::dd[1]`)
+    await find(bench.browser.driver, `//dt[normalize-space(.)="${term}"]/following-sibling::dd[1]`)
   ).getText();
 }
 
 test('a wish by class, by letters and by a bought bearing, each with what it comes to', async () => {
-  const { driver } = browser;
+  const { driver } = bench.browser;
   await visit(`${BUSHING}/fit`);
   await click(driver, 'Change the wish for Sleeve bore');
   await waitForText(driver, 'Chance to come out right');
@@ -74,7 +65,7 @@ test('a wish by class, by letters and by a bought bearing, each with what it com
 });
 
 test('a mate never measured is said, and the wish is kept', async () => {
-  const { driver } = browser;
+  const { driver } = bench.browser;
   await visit(`${BUSHING}/fit`);
   await click(driver, 'Wish for Height');
   await typeOver(driver, '[name="mateName"]', 'the lid');
@@ -84,7 +75,7 @@ test('a mate never measured is said, and the wish is kept', async () => {
 });
 
 test('a press fit judges the worst case, and refuses a hub without a wall', async () => {
-  const { driver } = browser;
+  const { driver } = bench.browser;
   await visit(`${BUSHING}/fit`);
   await waitForText(driver, 'Held together');
   for (const [id, text] of [
@@ -106,7 +97,7 @@ test('a press fit judges the worst case, and refuses a hub without a wall', asyn
 });
 
 test('a hook that would break says how long it must be', async () => {
-  const { driver } = browser;
+  const { driver } = bench.browser;
   await visit('/jobs/5/fit');
   await click(driver, 'Snap hook');
   await typeOver(driver, '#desk-lengthMm', '4');
@@ -118,7 +109,7 @@ test('a hook that would break says how long it must be', async () => {
 });
 
 test('screws are advised with what to draw here; a chain of sizes names who contributes', async () => {
-  const { driver } = browser;
+  const { driver } = bench.browser;
   await visit('/jobs/5/fit');
   await click(driver, 'Screws');
   await waitForText(driver, 'A hot insert cracks it or makes it crumble');
@@ -144,11 +135,11 @@ test('screws are advised with what to draw here; a chain of sizes names who cont
   await waitForText(driver, 'ISO 4032:2012');
   await click(driver, 'Entries and facets');
   await waitForText(driver, '71 sides keep the facet error');
-  expect(await browser.errors()).toEqual([]);
+  expect(await bench.browser.errors()).toEqual([]);
 });
 
 test('what a resin stands is typed once and kept with it', async () => {
-  const { driver } = browser;
+  const { driver } = bench.browser;
   await visit('/jobs/5/fit');
   await click(driver, 'From its sheet');
   await typeOver(driver, '[name="breakPercent"]', '12');
@@ -157,7 +148,7 @@ test('what a resin stands is typed once and kept with it', async () => {
 });
 
 test('a claim raises its caution at once, and a changed need says what it opened again', async () => {
-  const { driver } = browser;
+  const { driver } = bench.browser;
   await visit('/jobs/5/need');
   const mains = await find(driver, '//label[contains(., "mains voltage")]/input');
   for (const folded of ['Heat and load', 'What it touches, what is claimed for it']) {
@@ -178,7 +169,7 @@ test('a claim raises its caution at once, and a changed need says what it opened
 });
 
 test('a photo is kept with the job, what is none is refused, and the outline stands at true size', async () => {
-  const { driver } = browser;
+  const { driver } = bench.browser;
   await visit(`${BUSHING}/need`);
   await waitForText(driver, 'At its true size');
   const outline = await find(driver, 'svg[aria-label^="Outline at true size"]');
@@ -207,7 +198,7 @@ test('a photo is kept with the job, what is none is refused, and the outline sta
 });
 
 test('the house’s classes are edited, and one that does not rise is refused by name', async () => {
-  const { driver } = browser;
+  const { driver } = bench.browser;
   await visit('/house');
   await typeOver(driver, 'input[name=high_push]', '-0.2');
   await click(driver, 'Save the classes');
@@ -219,7 +210,7 @@ test('the house’s classes are edited, and one that does not rise is refused by
 });
 
 test('a push is weighed, a broken print noted, and the story remembers both', async () => {
-  const { driver } = browser;
+  const { driver } = bench.browser;
   await visit(`${BUSHING}/measure`);
   await click(driver, 'Start measuring');
   await waitForText(driver, 'first of three');
@@ -232,11 +223,11 @@ test('a push is weighed, a broken print noted, and the story remembers both', as
   await visit(`${BUSHING}/story`);
   await waitForText(driver, 'on its mate: needs force, pushed with 14 N');
   await waitForText(driver, 'broken: the rim split at the seam');
-  expect(await browser.errors()).toEqual([]);
+  expect(await bench.browser.errors()).toEqual([]);
 });
 
 test('a block chosen for a job is built for its sizes and belongs to its printer', async () => {
-  const { driver } = browser;
+  const { driver } = bench.browser;
   await visit('/gauges?choice=chosenBlock&job=5&profile=2');
   await waitForText(driver, 'Chosen to tell about the sizes of Sample vial rack');
   await typeOver(driver, '[name="count"]', '4');

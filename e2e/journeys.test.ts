@@ -1,4 +1,4 @@
-import { afterAll, beforeAll, expect, test } from '@jest/globals';
+import { afterAll, expect, test } from '@jest/globals';
 import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
@@ -6,33 +6,14 @@ import { By, Key } from 'selenium-webdriver';
 import { writeStl } from '@/core/mesh';
 import { loadTestKernel } from '@/testing/kernel';
 import { seatedMesh } from '@/testing/printed-solids';
-import {
-  click,
-  find,
-  findNamed,
-  openBrowser,
-  press,
-  typeOver,
-  waitFor,
-  waitForText,
-  type Browser,
-} from './browser';
-import { serveBench, type BenchServer } from './bench-server';
+import { click, find, findNamed, press, typeOver, waitFor, waitForText } from './browser';
+import { withBench } from './with-bench';
 
-let server: BenchServer;
-let browser: Browser;
+const bench = withBench('demo');
 const folder = mkdtempSync(path.join(tmpdir(), 'mellow-journeys-'));
-beforeAll(async () => {
-  server = await serveBench('demo');
-  browser = await openBrowser();
-});
-afterAll(async () => {
-  await browser.quit();
-  await server.stop();
-  rmSync(folder, { recursive: true, force: true });
-});
+afterAll(() => rmSync(folder, { recursive: true, force: true }));
 
-const mainText = () => browser.driver.findElement(By.css('main')).getText();
+const mainText = () => bench.browser.driver.findElement(By.css('main')).getText();
 
 /** The chance that the job's joint frees itself, as Fit says it. */
 async function howItFrees(): Promise<string> {
@@ -43,8 +24,8 @@ async function howItFrees(): Promise<string> {
 
 /** A new job on a printer and resin of the demo, with a test it must pass; answers with its address. */
 async function startJob(name: string): Promise<string> {
-  const { driver } = browser;
-  await driver.get(server.address);
+  const { driver } = bench.browser;
+  await driver.get(bench.server.address);
   await typeOver(driver, '[name="name"]', name);
   await click(driver, 'Start the job');
   await waitForText(driver, 'Sizes that matter');
@@ -56,7 +37,7 @@ async function startJob(name: string): Promise<string> {
 }
 
 async function readTyped(...readings: string[]): Promise<void> {
-  const { driver } = browser;
+  const { driver } = bench.browser;
   const shown = () => driver.findElements(By.css('[data-reading]'));
   const before = (await shown()).length;
   for (let i = 0; i < readings.length; i++) {
@@ -66,7 +47,7 @@ async function readTyped(...readings: string[]): Promise<void> {
 }
 
 test('a joint printed in place is the whole job: designed, printed, tried by hand, accepted, told', async () => {
-  const { driver } = browser;
+  const { driver } = bench.browser;
   const job = await startJob('Latch of the rain gauge');
   await driver.get(`${job}/fit`);
   await click(driver, 'A joint');
@@ -101,11 +82,11 @@ test('a joint printed in place is the whole job: designed, printed, tried by han
   await driver.get(`${job}/fit`);
   await waitForText(driver, 'Lid hinge pin');
   expect(await howItFrees()).not.toBe(before);
-  expect(await browser.errors()).toEqual([]);
+  expect(await bench.browser.errors()).toEqual([]);
 });
 
 test('a size picked on the model goes to its verdict, past what Check finds on the way to the print', async () => {
-  const { driver } = browser;
+  const { driver } = bench.browser;
   const { Manifold } = await loadTestKernel();
   const bored = Manifold.cube([24, 20, 8]).subtract(Manifold.cylinder(12, 5, 5, 64).translate([10, 10, -2]));
   const arm = Manifold.cube([20, 6, 2])
@@ -129,7 +110,7 @@ test('a size picked on the model goes to its verdict, past what Check finds on t
   await driver.get(`${job}/correct`);
   await click(driver, 'Start attempt 1');
   await waitForText(driver, 'waits for its print');
-  await driver.get(server.address);
+  await driver.get(bench.server.address);
   const row = '//li[.//*[contains(., "Bracket with a bore")]]';
   expect(await (await find(driver, row)).getText()).toContain('Check');
 
@@ -148,12 +129,12 @@ test('a size picked on the model goes to its verdict, past what Check finds on t
   expect(await mainText()).not.toMatch(/out, \d/);
   await driver.get(`${job}/story`);
   await waitForText(driver, 'a support stands below the peg in the slicer');
-  expect(await browser.errors()).toEqual([]);
+  expect(await bench.browser.errors()).toEqual([]);
 });
 
 test('the same attempt is printed again, in two copies, and each print is measured by itself', async () => {
-  const { driver } = browser;
-  await driver.get(server.address);
+  const { driver } = bench.browser;
+  await driver.get(bench.server.address);
   await click(driver, 'Float-wheel bushing');
   await click(driver, 'Print attempt 1 again');
   await typeOver(driver, '[name="copies"]', '2');
@@ -177,5 +158,5 @@ test('the same attempt is printed again, in two copies, and each print is measur
     async () => (await driver.findElements(By.css('[data-reading]'))).length === 0,
     'the first print shows readings of another',
   );
-  expect(await browser.errors()).toEqual([]);
+  expect(await bench.browser.errors()).toEqual([]);
 });

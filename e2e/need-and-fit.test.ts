@@ -1,26 +1,17 @@
-import { afterAll, beforeAll, expect, test } from '@jest/globals';
+import { expect, test } from '@jest/globals';
 import { readdirSync, readFileSync } from 'node:fs';
 import path from 'node:path';
 import { By, Key } from 'selenium-webdriver';
 import { checkMesh, readStl, weldCorners } from '@/core/mesh';
 import { expectOk } from '@/core/result';
-import { click, find, openBrowser, press, typeOver, waitFor, waitForText, type Browser } from './browser';
-import { serveBench, type BenchServer } from './bench-server';
+import { click, find, press, typeOver, waitFor, waitForText } from './browser';
+import { withBench } from './with-bench';
 
-let server: BenchServer;
-let browser: Browser;
-beforeAll(async () => {
-  server = await serveBench('demo');
-  browser = await openBrowser();
-});
-afterAll(async () => {
-  await browser.quit();
-  await server.stop();
-});
+const bench = withBench('demo');
 
 async function startJob(name: string): Promise<void> {
-  const { driver } = browser;
-  await driver.get(server.address);
+  const { driver } = bench.browser;
+  await driver.get(bench.server.address);
   await typeOver(driver, '[name="name"]', name);
   await click(driver, 'Start the job');
   await waitForText(driver, 'Sizes that matter');
@@ -28,17 +19,17 @@ async function startJob(name: string): Promise<void> {
 
 /** The page of another step of the job that is open. */
 async function goTo(step: string): Promise<void> {
-  const address = await browser.driver.getCurrentUrl();
-  await browser.driver.get(address.replace(/(\/jobs\/\d+)\/.*/, `$1/${step}`));
+  const address = await bench.browser.driver.getCurrentUrl();
+  await bench.browser.driver.get(address.replace(/(\/jobs\/\d+)\/.*/, `$1/${step}`));
 }
 
 async function countOf(selector: string): Promise<number> {
-  return (await browser.driver.findElements(By.css(selector))).length;
+  return (await bench.browser.driver.findElements(By.css(selector))).length;
 }
 
 /** Types a reading into the sheet's armed field and waits until it is in. */
 async function readBody(text: string): Promise<void> {
-  const { driver } = browser;
+  const { driver } = bench.browser;
   const before = await countOf('[aria-label^="Take back"]');
   await (await find(driver, '#body-reading')).click();
   await press(driver, text, Key.ENTER);
@@ -50,17 +41,21 @@ async function readBody(text: string): Promise<void> {
 }
 
 function downloaded(ending: string): string | undefined {
-  const name = readdirSync(browser.downloads).find((each) => each.endsWith(ending));
-  return name && path.join(browser.downloads, name);
+  const name = readdirSync(bench.browser.downloads).find((each) => each.endsWith(ending));
+  return name && path.join(bench.browser.downloads, name);
 }
 
 async function waitForDownload(ending: string): Promise<Uint8Array> {
-  await waitFor(browser.driver, async () => downloaded(ending) !== undefined, `no ${ending} was downloaded`);
+  await waitFor(
+    bench.browser.driver,
+    async () => downloaded(ending) !== undefined,
+    `no ${ending} was downloaded`,
+  );
   return readFileSync(downloaded(ending)!);
 }
 
 test('an old ring: measured by its sheet from the keyboard, wished, taken over, and out as STL and DXF', async () => {
-  const { driver } = browser;
+  const { driver } = bench.browser;
   await startJob('Old ring');
   await click(driver, 'Measure by a sheet');
   await click(driver, 'Ring or bushing');
@@ -101,11 +96,11 @@ test('an old ring: measured by its sheet from the keyboard, wished, taken over, 
 
   await click(driver, 'On to the fits');
   await waitForText(driver, 'All 2 right together in one print');
-  expect(await browser.errors()).toEqual([]);
+  expect(await bench.browser.errors()).toEqual([]);
 });
 
 test('a ring whose bore is smaller than its shaft gets its sentence, and nothing is taken over', async () => {
-  const { driver } = browser;
+  const { driver } = bench.browser;
   await startJob('Crossed ring');
   await click(driver, 'Measure by a sheet');
   await click(driver, 'Ring or bushing');
@@ -119,8 +114,8 @@ test('a ring whose bore is smaller than its shaft gets its sentence, and nothing
 });
 
 test('a hinge: its ladder built and tapped rung by rung, and the gap used at once under Fit', async () => {
-  const { driver } = browser;
-  await driver.get(`${server.address}/gauges?choice=hinge`);
+  const { driver } = bench.browser;
+  await driver.get(`${bench.server.address}/gauges?choice=hinge`);
   await waitForText(driver, 'mm high, closed');
   await typeOver(driver, '[name="pinMm"]', '90');
   await waitForText(driver, 'this ladder takes 2 to 30 mm');
@@ -166,12 +161,12 @@ test('a hinge: its ladder built and tapped rung by rung, and the gap used at onc
   await waitForText(driver, `${gap} in plane`);
   await click(driver, 'The same as a table');
   await waitForText(driver, 'wobble');
-  expect(await browser.errors()).toEqual([]);
+  expect(await bench.browser.errors()).toEqual([]);
 });
 
 /** Reads every size of the print three times with the simulated caliper. */
 async function readAll(sizes: number): Promise<void> {
-  const { driver } = browser;
+  const { driver } = bench.browser;
   await click(driver, 'Start measuring');
   await waitForText(driver, 'first of three');
   for (let reading = 1; reading <= 3 * sizes; reading++) {
@@ -185,7 +180,7 @@ async function readAll(sizes: number): Promise<void> {
 }
 
 async function startAttempt(number: number, reason: string): Promise<void> {
-  const { driver } = browser;
+  const { driver } = bench.browser;
   if (reason !== '') await typeOver(driver, '[name="reason"]', reason);
   await click(driver, `Start attempt ${number}`);
   await click(driver, 'Print it on the simulated printer');
@@ -193,14 +188,14 @@ async function startAttempt(number: number, reason: string): Promise<void> {
 
 async function drawnOf(name: string): Promise<number> {
   const cell = await find(
-    browser.driver,
+    bench.browser.driver,
     `//tr[th[contains(., "${name}")]]//button//span[contains(@class, "num")]`,
   );
   return Number(await cell.getText());
 }
 
 test('a comb over three attempts: by words, by the caliper, and answered at the end', async () => {
-  const { driver } = browser;
+  const { driver } = bench.browser;
   await startJob('Short comb');
   await click(driver, 'Pushes in by thumb and stays when it is shaken upside down');
   const kelp = await find(driver, '//select[@name="profileId"]/option[contains(., "Kelp")]');
@@ -258,5 +253,5 @@ test('a comb over three attempts: by words, by the caliper, and answered at the 
   const story = await driver.findElement(By.css('main')).getText();
   expect(story).toContain('Attempt 3');
   expect(story).toContain('the hand says the first pocket is too tight');
-  expect(await browser.errors()).toEqual([]);
+  expect(await bench.browser.errors()).toEqual([]);
 });

@@ -1,24 +1,15 @@
-import { afterAll, beforeAll, expect, test } from '@jest/globals';
+import { expect, test } from '@jest/globals';
 import { By } from 'selenium-webdriver';
-import { click, find, openBrowser, press, typeOver, waitFor, waitForText, type Browser } from './browser';
-import { serveBench, type BenchServer } from './bench-server';
+import { click, find, press, typeOver, waitFor, waitForText } from './browser';
+import { withBench } from './with-bench';
 
-let server: BenchServer;
-let browser: Browser;
-beforeAll(async () => {
-  server = await serveBench('demo');
-  browser = await openBrowser();
-});
-afterAll(async () => {
-  await browser.quit();
-  await server.stop();
-});
+const bench = withBench('demo');
 
-const mainText = () => browser.driver.findElement(By.css('main')).getText();
+const mainText = () => bench.browser.driver.findElement(By.css('main')).getText();
 
 test('a part read green is judged as what it will be when cured, and teaches how states differ', async () => {
-  const { driver } = browser;
-  await driver.get(server.address);
+  const { driver } = bench.browser;
+  await driver.get(bench.server.address);
   await click(driver, 'Float-wheel bushing');
   await click(driver, 'Print attempt 1 again');
   await click(driver, 'Print it again on the simulated printer');
@@ -38,11 +29,11 @@ test('a part read green is judged as what it will be when cured, and teaches how
   await waitForText(driver, 'read green; cured it comes to');
   expect(await mainText()).toMatch(/can’t tell yet|\bin\b|out, \d/);
 
-  await driver.get(`${server.address}/printers`);
+  await driver.get(`${bench.server.address}/printers`);
   await click(driver, 'Otter Tough');
   await waitForText(driver, 'Sizes in other states, against cured');
   expect(await mainText()).toMatch(/green: [+−]\d\.\d\d ± \d\.\d\d % in the plane/);
-  expect(await browser.errors()).toEqual([]);
+  expect(await bench.browser.errors()).toEqual([]);
 });
 
 /** ± of the outside jaws as the signature's page has it, mm. */
@@ -53,14 +44,14 @@ async function doubtOfJaws(): Promise<number> {
 }
 
 test('a caliper checked on a gauge block is known better, and a wrong piece is asked about', async () => {
-  const { driver } = browser;
-  await driver.get(`${server.address}/printers`);
+  const { driver } = bench.browser;
+  await driver.get(`${bench.server.address}/printers`);
   await click(driver, 'Otter Tough');
   await waitForText(driver, 'Possible error of the calipers');
   const signature = await driver.getCurrentUrl();
   const before = await doubtOfJaws();
 
-  await driver.get(`${server.address}/house`);
+  await driver.get(`${bench.server.address}/house`);
   await click(driver, 'Check it on a piece of known size');
   await typeOver(driver, '[name="piece"]', '10 mm gauge block');
   await typeOver(driver, '[name="knownMm"]', '10');
@@ -85,5 +76,5 @@ test('a caliper checked on a gauge block is known better, and a wrong piece is a
     },
     'the jaws are not known better',
   );
-  expect(await browser.errors()).toEqual([]);
+  expect(await bench.browser.errors()).toEqual([]);
 });

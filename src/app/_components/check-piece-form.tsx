@@ -24,11 +24,10 @@ export function CheckPieceForm({ instrumentId, name }: CheckPieceFormProps) {
         choices={[
           { value: 'outside', label: 'outside jaws' },
           { value: 'inside', label: 'inside jaws' },
-          { value: 'depth', label: 'depth rod' },
         ]}
       />
       <TextField name="knownMm" placeholder="10" />
-      <TextField name="uncertaintyMm" defaultValue="0.002" />
+      <TextField name="uncertaintyMm" defaultValue="0.001" />
       <TextField name="readingMm" inputMode="decimal" />
       <Tick name="isRight" />
       <Button type="submit" className="justify-self-start sm:col-span-2">

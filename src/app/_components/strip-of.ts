@@ -9,14 +9,17 @@ export function stripOf({
   resolutionMm,
   predicted,
   size,
+  converted,
 }: FeatureView): StripValues {
+  // What is judged: in the state in which the limits hold.
+  const judged = converted?.size ?? size;
   return {
     lowerDeviationMm,
     upperDeviationMm,
     resolutionMm,
     predictedMm: predicted && predicted.meanMm - targetMm,
     predictedHalfMm: predicted && 1.96 * predicted.sdMm,
-    measuredMm: size && size.sizeMm - targetMm,
-    expandedU_mm: size?.expandedU_mm,
+    measuredMm: judged && judged.sizeMm - targetMm,
+    expandedU_mm: judged?.expandedU_mm,
   };
 }

@@ -43,6 +43,7 @@ export {
   type Warmth,
   warmthU,
 } from './instrument';
+export { type JawBias, jawBias, pieceVariance } from './jaw-bias';
 export { type Outcome, outcomeOf } from './outcome';
 export { type LengthNote, parseLength } from './parse-length';
 export { type Doubt, findDoubt, guessOf, swapNeighbouringDigits } from './plausibility';

@@ -1,5 +1,6 @@
 import { studentTQuantile } from '@/core/numerics';
 import { type Instrument, warmthU } from './instrument';
+import type { JawBias } from './jaw-bias';
 
 /** Scatter of one reading learned from all repeats of a session, mm, with its degrees of freedom. */
 export interface PooledScatter {
@@ -13,6 +14,8 @@ interface SizeOptions {
   readonly pooled?: PooledScatter;
   /** Standard uncertainty that the temperatures leave, per mm, see warmthU. Default: that of a sitting of which nothing is known. */
   readonly warmthU?: number;
+  /** What the jaws add, where a piece of known size told it; default: nothing, known to the limit of error. */
+  readonly bias?: JawBias;
 }
 
 /** A size with the budget of its uncertainty; all lengths in mm. */
@@ -69,10 +72,10 @@ export function repeatU(count: number, sMm: number, resolutionMm: number): numbe
   return Math.sqrt((sMm * sMm) / count + (resolutionMm * resolutionMm) / 12);
 }
 
-/** Type B standard uncertainty: limit of error (rectangular), resolution, unknown temperature; mm. */
+/** Type B standard uncertainty: limit of error (rectangular) or what is left of the jaws' bias, resolution, unknown temperature; mm. */
 export function typeBUncertainty(sizeMm: number, options: SizeOptions): number {
   const { instrument } = options;
-  const mpe = instrument.mpeMm / Math.sqrt(3);
+  const mpe = options.bias?.u_mm ?? instrument.mpeMm / Math.sqrt(3);
   const resolution = instrument.resolutionMm / Math.sqrt(12);
   const temperature = sizeMm * (options.warmthU ?? warmthU(instrument, {}));
   return Math.hypot(mpe, resolution, temperature);
@@ -97,7 +100,7 @@ export function shiftSize(size: SizeEstimate, offsetMm: number, u_mm: number): S
 export function estimateSize(readingsMm: readonly number[], options: SizeOptions): SizeEstimate {
   const count = readingsMm.length;
   if (count === 0) throw new RangeError('estimateSize: at least one reading is needed');
-  const sizeMm = meanOf(readingsMm);
+  const sizeMm = meanOf(readingsMm) - (options.bias?.meanMm ?? 0);
   const pooled = options.pooled ?? pooledScatter([readingsMm]);
   const sMm = scatterOfReading(count, options.instrument, pooled);
   const uTypeA_mm = sMm / Math.sqrt(count);

@@ -1,5 +1,5 @@
 import { backwardSolve, forwardSolve, mixtureMoments, type NormalMixture } from '@/core/numerics';
-import { type Jaw, type PartState, scatterOfReading, pooledScatter } from '@/core/metrology';
+import { type Jaw, type PartState, pieceVariance, pooledScatter } from '@/core/metrology';
 import {
   type Evidence,
   gatherEvidence,
@@ -139,12 +139,11 @@ function checkReadings(
   const pooled = steadyScatter(
     pooledScatter(observations.map(({ readings }) => readings.map(({ readingMm }) => readingMm))),
   );
-  return checks.map(({ instrument: name = ONLY_INSTRUMENT, jaw, knownMm, u_mm, readingMm }) => {
-    const instrument = instrumentNamed(instruments, name);
-    const s = pooled?.sMm ?? scatterOfReading(1, instrument);
-    const variance = s * s + instrument.resolutionMm ** 2 / 12 + u_mm ** 2;
-    return { key: biasKey(name, jaw), value: readingMm - knownMm, variance };
-  });
+  return checks.map(({ instrument: name = ONLY_INSTRUMENT, jaw, knownMm, u_mm, readingMm }) => ({
+    key: biasKey(name, jaw),
+    value: readingMm - knownMm,
+    variance: pieceVariance(u_mm, instrumentNamed(instruments, name), pooled),
+  }));
 }
 
 /** Observations, words and check pieces as evidence, with the state that the law speaks of and the one asked about. */
@@ -186,7 +185,7 @@ function weighNodes(
   const most = walk.logWeights.reduce((a, b) => Math.max(a, b));
   const worded = evidence.groups.some(({ words }) => words.length > 0);
   const kept = walk.nodes.filter((_, i) => !worded || walk.logWeights[i] > most - WORDED);
-  const nodes = kept.map((at) => (worded ? solveWithWords(evidence, at) : nodeOf.get(at)!));
+  const nodes = kept.map((at) => (worded ? solveWithWords(evidence, at, nodeOf.get(at)!) : nodeOf.get(at)!));
   const logWeights = nodes.map(({ logLikelihood }, i) => logLikelihood + SCATTER_GRID[kept[i]].logPrior);
   const weights = normaliseWeights(logWeights);
   const heaviest = weights.indexOf(weights.reduce((a, b) => Math.max(a, b)));

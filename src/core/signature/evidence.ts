@@ -1,8 +1,8 @@
 import { eliminate, type GroupParts, type Left, partsOf, type Sites } from './group-parts';
 import { takeGroupWords } from './group-words';
-import { connections, type Group, habitKey, splitGroups, type WordRow } from './groups';
+import { connections, type Group, HABIT, habitKey, splitGroups, type WordRow } from './groups';
 import { type ColumnReading, layColumns, type Layout, type SharedColumn } from './layout';
-import { DRIFT_EDGE_SD_MM, DRIFT_SCALE_SD, type LawPrior } from './law';
+import type { LawPrior } from './law';
 import type { DataRow, ModelRow } from './rows';
 import { SCATTER_GRID, type Scatter } from './scatter-grid';
 import { addLeft, invertFactor, solve, startSum, type Sum } from './shared-sum';
@@ -38,12 +38,17 @@ interface EvidenceInput {
   readonly columnReadings: readonly ColumnReading[];
 }
 
+/** Rows that were read, then those that words speak of. */
+function rowsOf({ rows, words }: Group<Try>): ModelRow[] {
+  return [...rows, ...words.map(({ row }) => row)];
+}
+
 /** The column of a connection that was made one: a habit, the drift of a print, the warmth of a sitting, a coat. */
-function columnOfConnection(key: string, rows: readonly DataRow[]): SharedColumn {
-  if (key.startsWith('habit ')) return { key, mean: 0, sd: 'habit' };
+function columnOfConnection(key: string, rows: readonly ModelRow[]): SharedColumn {
+  if (key.startsWith(HABIT)) return { key, mean: 0, sd: 'habit' };
   for (const { unknowns } of rows)
     for (const unknown of unknowns) if (unknown.key === key) return { key, mean: 0, sd: unknown.sd };
-  return { key, mean: 0, sd: key.startsWith('edge ') ? DRIFT_EDGE_SD_MM : DRIFT_SCALE_SD };
+  throw new RangeError(`columnOfConnection: no row has ${key}`);
 }
 
 /** All that the elimination of a group depends on; of its words only the sizes that they speak of. */
@@ -89,13 +94,14 @@ export function withNoise(evidence: Evidence, variances: ArrayLike<number>): Evi
 export function gatherEvidence(input: EvidenceInput, kept?: KeptGroups): Evidence {
   const { rows, words, prior, columnReadings } = input;
   const { groups, promoted } = splitGroups(rows, words);
-  const extra = [...input.columns, ...[...promoted].map((key) => columnOfConnection(key, rows))];
+  const all = rowsOf({ rows, words });
+  const extra = [...input.columns, ...[...promoted].map((key) => columnOfConnection(key, all))];
   const layout = layColumns(prior, extra, columnReadings);
   const groupOf = new Map<string, number>();
   const placeOf = new Map<DataRow, { group: number; row: number }>();
   groups.forEach((group, g) => {
     group.rows.forEach((each, row) => placeOf.set(each, { group: g, row }));
-    for (const row of [...group.rows, ...group.words.map((word) => word.row)])
+    for (const row of rowsOf(group))
       for (const key of connections(row)) if (!promoted.has(key)) groupOf.set(key, g);
   });
   const places = rows.map((row) => placeOf.get(row)!);
@@ -108,7 +114,7 @@ export function gatherEvidence(input: EvidenceInput, kept?: KeptGroups): Evidenc
 function takeKept(evidence: Evidence, promoted: ReadonlySet<string>, kept: KeptGroups): void {
   const used = new Set<string>();
   evidence.groups.forEach((group, g) => {
-    const shared = [...promoted].filter((key) => mentions(group.rows, key)).join('\n');
+    const shared = [...promoted].filter((key) => mentions(rowsOf(group), key)).join('\n');
     const content = contentOf(group, shared);
     used.add(content);
     const known = kept.get(content);
@@ -118,7 +124,7 @@ function takeKept(evidence: Evidence, promoted: ReadonlySet<string>, kept: KeptG
   for (const content of kept.keys()) if (!used.has(content)) kept.delete(content);
 }
 
-function mentions(rows: readonly DataRow[], key: string): boolean {
+function mentions(rows: readonly ModelRow[], key: string): boolean {
   return rows.some(
     ({ feature, unknowns }) => habitKey(feature) === key || unknowns.some((unknown) => unknown.key === key),
   );
@@ -166,11 +172,10 @@ export function solveReadings(evidence: Evidence, at: number): Node {
 }
 
 /**
- * The posterior at a node from readings and words: the readings of all first, then the words, group after group, in the
- * order of compareTries within a group.
+ * The posterior at a node from readings and words: the readings of all first (`bare`, see solveReadings), then the words,
+ * group after group, in the order of compareTries within a group.
  */
-export function solveWithWords(evidence: Evidence, at: number): Node {
-  const bare = solveReadings(evidence, at);
+export function solveWithWords(evidence: Evidence, at: number, bare: Node): Node {
   const sum = sumGroups(evidence, at);
   const { count } = evidence.layout;
   let { logLikelihood } = bare;

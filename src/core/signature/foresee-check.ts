@@ -1,5 +1,5 @@
 import { choleskyInPlace } from '@/core/numerics';
-import { type Jaw, pooledScatter, scatterOfReading } from '@/core/metrology';
+import { type Jaw, pieceVariance, pooledScatter } from '@/core/metrology';
 import type { Signature } from './estimate';
 import { instrumentNamed } from './observations';
 import { biasKey } from './rows';
@@ -29,8 +29,7 @@ export function foreseeCheck(
   const pooled = pooledScatter(
     observations.map(({ readings }) => readings.map(({ readingMm }) => readingMm)),
   );
-  const s = pooled?.sMm ?? scatterOfReading(1, known);
-  const information = count / (s * s + known.resolutionMm ** 2 / 12 + u_mm * u_mm);
+  const information = count / pieceVariance(u_mm, known, pooled);
   const size = layout.count;
   const nodes = posterior.nodes.map((node) => {
     const precision = new Float64Array(size * size);

@@ -15,8 +15,10 @@ export interface Group<Word> {
 /** Rows that are eliminated together; more than these are taken apart (see splitGroups). */
 const MOST_ROWS = 48;
 
+export const HABIT = 'habit ';
+
 export function habitKey(feature: string): string {
-  return `habit ${feature}`;
+  return HABIT + feature;
 }
 
 const CHANCE = 'chance ';

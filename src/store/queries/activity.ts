@@ -17,6 +17,7 @@ export function keyOfBench(db: Db): string {
       (select json_group_array(json_array(id, name, sheet, recipe)) from resins),
       (select json_group_array(json_array(resin_id, test, removed_at)) from proofs),
       (select json_group_array(json_array(id, name, pixel_mm, light_nm)) from printers),
+      (select json_array(max(id), count(retracted_at)) from check_readings),
       (select value from settings where name = 'house')) as key`);
   return key;
 }

@@ -1,4 +1,5 @@
 import { and, asc, eq, isNull, sql } from 'drizzle-orm';
+import { groupBy } from '@/core/group-by';
 import type { Db } from '../client';
 import { printers } from '../schema/equipment';
 import { bottles, proofs, resins } from '../schema/resins';
@@ -18,24 +19,16 @@ export interface ShelvedResin {
   readonly inVatOf: readonly string[];
 }
 
-function groupByResin<Row extends { readonly resinId: number }>(rows: readonly Row[]): Map<number, Row[]> {
-  const groups = new Map<number, Row[]>();
-  for (const row of rows) {
-    const group = groups.get(row.resinId);
-    if (group === undefined) groups.set(row.resinId, [row]);
-    else group.push(row);
-  }
-  return groups;
-}
-
 /** The shelf by name, resins that were taken off it left out. */
 export function listShelf(db: Db): ShelvedResin[] {
   const all = db.select().from(resins).where(isNull(resins.removedAt)).orderBy(asc(resins.name)).all();
-  const proofsOf = groupByResin(
+  const proofsOf = groupBy(
     db.select().from(proofs).where(isNull(proofs.removedAt)).orderBy(asc(proofs.id)).all(),
+    ({ resinId }) => resinId,
   );
-  const bottlesOf = groupByResin(
+  const bottlesOf = groupBy(
     db.select().from(bottles).where(isNull(bottles.removedAt)).orderBy(asc(bottles.id)).all(),
+    ({ resinId }) => resinId,
   );
   const loaded = db.select().from(printers).orderBy(asc(printers.name)).all();
   return all.map((resin) => ({

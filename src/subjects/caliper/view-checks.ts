@@ -1,3 +1,4 @@
+import { groupBy } from '@/core/group-by';
 import type { Jaw } from '@/core/metrology';
 import { type Db, queries } from '@/store';
 import { listInstruments } from './view-instruments';
@@ -19,9 +20,7 @@ const DAY_MS = 86_400_000;
 
 /** The last check of each jaw of a caliper, on the last piece that it was read on. */
 export function viewChecks(db: Db, instrumentId: number): JawCheck[] {
-  const byJaw = new Map<Jaw, ReturnType<typeof queries.listChecks>>();
-  for (const row of queries.listChecks(db, [instrumentId]))
-    byJaw.set(row.check.jaw, [...(byJaw.get(row.check.jaw) ?? []), row]);
+  const byJaw = groupBy(queries.listChecks(db, [instrumentId]), ({ check }) => check.jaw);
   return [...byJaw].map(([jaw, rows]) => {
     const last = rows[rows.length - 1].check;
     const same = rows.filter(

@@ -1,29 +1,10 @@
-import {
-  estimateSize,
-  type FeatureKind,
-  judgeConformity,
-  type PartState,
-  type PooledScatter,
-  pooledScatter,
-  shiftSize,
-  type SizeEstimate,
-  type Verdict,
-} from '@/core/metrology';
+import { groupBy } from '@/core/group-by';
+import { type FeatureKind, type PartState, pooledScatter } from '@/core/metrology';
 import { mixtureMoments } from '@/core/numerics';
-import { convertState, type FitWord, predictSize, type StateShift } from '@/core/signature';
-import {
-  correctedMm,
-  type Db,
-  instrumentOf,
-  isAtPlate,
-  kindOf,
-  limitState,
-  printedKey,
-  printKey,
-  queries,
-  warmthUOf,
-} from '@/store';
+import { type FitWord, predictSize } from '@/core/signature';
+import { correctedMm, type Db, isAtPlate, kindOf, limitState, printedKey, printKey, queries } from '@/store';
 import type { LearnedSignature } from '@/subjects/printing';
+import { type CheckedJaw, type JudgedSize, judgeSize, listCheckedJaws } from './judge-size';
 
 /** A size expected of a print before it is read. */
 interface Prediction {
@@ -43,7 +24,7 @@ interface ReadingView {
 }
 
 /** A feature in one print of one attempt, ready to be shown. */
-export interface FeatureView {
+export interface FeatureView extends JudgedSize {
   readonly id: number;
   readonly name: string;
   /** As it lay in that print; as it will lie where there is none. */
@@ -58,13 +39,6 @@ export interface FeatureView {
   readonly drawnMm?: number;
   readonly predicted?: Prediction;
   readonly readings: readonly ReadingView[];
-  readonly size?: SizeEstimate;
-  readonly resolutionMm: number;
-  readonly verdict?: Verdict;
-  /** Read in another state than that in which its limits hold: what it comes to there, which is what is judged. */
-  readonly converted?: { readonly read: PartState; readonly counts: PartState; readonly size: SizeEstimate };
-  /** Read in another state, and nothing tells what it comes to where its limits hold: not judged. */
-  readonly otherState?: { readonly read: PartState; readonly counts: PartState };
   readonly word?: FitWord;
   /** Weight of the push at that word, N. */
   readonly pushN?: number;
@@ -76,30 +50,9 @@ export interface PrintView {
   readonly printId?: number;
   readonly printName?: string;
   readonly brokenNote?: string;
+  /** Jaws whose bias a piece of known size told: it is taken off the sizes. */
+  readonly checkedJaws: readonly CheckedJaw[];
   readonly features: readonly FeatureView[];
-}
-
-function groupBy<Item, Key>(items: readonly Item[], keyOf: (item: Item) => Key): Map<Key, Item[]> {
-  const groups = new Map<Key, Item[]>();
-  for (const item of items) {
-    const group = groups.get(keyOf(item));
-    if (group === undefined) groups.set(keyOf(item), [item]);
-    else group.push(item);
-  }
-  return groups;
-}
-
-function sizeOf(
-  readings: readonly queries.StandingReading[],
-  pooled: PooledScatter | undefined,
-): SizeEstimate | undefined {
-  if (readings.length === 0) return undefined;
-  const { instrument } = readings[readings.length - 1];
-  return estimateSize(readings.map(correctedMm), {
-    instrument: instrumentOf(instrument),
-    pooled,
-    warmthU: warmthUOf(readings),
-  });
 }
 
 /**
@@ -154,43 +107,6 @@ function viewReading(reading: queries.StandingReading, doubts: Doubts): ReadingV
   return { id, clientKey, readingMm, atPlate: isAtPlate(reading), suspicious };
 }
 
-/** What readings are judged with. */
-interface Judging {
-  readonly job: queries.Job;
-  readonly pooled: PooledScatter | undefined;
-  /** Shifts between states, as the profile was last found. */
-  readonly shifts: readonly StateShift[];
-}
-
-type Judged = Pick<FeatureView, 'size' | 'resolutionMm' | 'otherState' | 'converted' | 'verdict'>;
-
-/** The size that readings of one sitting come to, with its verdict in the state that counts. */
-function judge(
-  { job, pooled, shifts }: Judging,
-  feature: queries.Feature,
-  { kind, drawnMm }: { readonly kind: FeatureKind; readonly drawnMm: number },
-  readings: readonly queries.StandingReading[],
-): Judged {
-  const size = sizeOf(readings, pooled);
-  const last = readings.at(-1);
-  if (size === undefined || last === undefined) return { resolutionMm: 0.01 };
-  const { resolutionMm, mpeMm } = last.instrument;
-  const [read, counts] = [last.session.state, limitState(job, feature)];
-  // A gauge is read in whatever state is to be learned.
-  if (job.kind !== 'part' || read === counts)
-    return { size, resolutionMm, verdict: judgeConformity(size, feature, mpeMm, job.rule) };
-  const between = { from: read, to: counts, coatMm: feature.coatMm };
-  const conversion = convertState(kind, drawnMm, between, shifts);
-  if (conversion === undefined) return { size, resolutionMm, otherState: { read, counts } };
-  const there = shiftSize(size, conversion.offsetMm, conversion.u_mm);
-  return {
-    size,
-    resolutionMm,
-    converted: { read, counts, size: there },
-    verdict: judgeConformity(there, feature, mpeMm, job.rule),
-  };
-}
-
 interface PrintContext {
   readonly job: queries.Job;
   readonly features: readonly queries.Feature[];
@@ -215,7 +131,8 @@ export function viewPrint(
   );
   const pooled = pooledScatter([...counted.values()].map((group) => group.map(correctedMm)));
   const shifts = context.learned?.signature.shifts ?? queries.listKeptShifts(db, attempt.profileId);
-  const judging = { job: context.job, pooled, shifts };
+  const checkedJaws = listCheckedJaws(db, readings, pooled);
+  const judging = { job: context.job, pooled, shifts, checkedJaws };
   const doubts = context.learned?.report.suspicious ?? [];
   const features = context.features.map((feature): FeatureView => {
     const printed = lay?.get(feature.id) ?? { ...feature, featureId: feature.id, printId: 0 };
@@ -236,7 +153,7 @@ export function viewPrint(
       drawnMm: drawn?.drawnMm,
       predicted: predictionOf(context.learned, lying, drawn, print),
       readings: (ofFeature.get(feature.id) ?? []).map((reading) => viewReading(reading, doubts)),
-      ...judge(judging, feature, { ...lying, drawnMm: drawn?.drawnMm ?? feature.targetMm }, own),
+      ...judgeSize(judging, feature, { ...lying, drawnMm: drawn?.drawnMm ?? feature.targetMm }, own),
       word: said?.word,
       pushN: said?.pushN ?? undefined,
     };
@@ -247,6 +164,7 @@ export function viewPrint(
     printId: print?.id,
     printName: print?.name,
     brokenNote: print?.brokenNote,
+    checkedJaws,
     features,
   };
 }

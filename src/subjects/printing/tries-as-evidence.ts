@@ -1,3 +1,4 @@
+import { groupBy } from '@/core/group-by';
 import { estimateSize, type PartState } from '@/core/metrology';
 import {
   FIT_WORDS,
@@ -66,12 +67,10 @@ function meetingsOf(db: Db, words: readonly StandingWord[]): Meetings {
   const printIds = [...new Set(words.map(({ row }) => row.attempt.printId))];
   const all = printIds.length === 0 ? [] : queries.listLeanReadings(db, queries.ofPrints(printIds));
   const keyOf = (printId: number, featureId: number, state: PartState) => `${printId}/${featureId}/${state}`;
-  const readingsOf = new Map<string, queries.LeanReading[]>();
-  for (const reading of all) {
-    if (isAtPlate(reading)) continue;
-    const key = keyOf(reading.printId, reading.feature.id, reading.session.state);
-    readingsOf.set(key, [...(readingsOf.get(key) ?? []), reading]);
-  }
+  const readingsOf = groupBy(
+    all.filter((reading) => !isAtPlate(reading)),
+    ({ printId, feature, session }) => keyOf(printId, feature.id, session.state),
+  );
   const met = new Map<number, WordOnSize>();
   for (const { row, mateMm, mateU_mm } of words) {
     const { attempt, feature, printed } = row;

@@ -43,6 +43,8 @@ export interface ProfileGlance {
   readonly lot: string;
   readonly simulated: boolean;
   readonly readingCount: number;
+  /** Measured profiles of the same printer or resin lend to it. */
+  readonly isLent: boolean;
   readonly pinned: number;
   readonly parameters: number;
 }
@@ -60,6 +62,7 @@ export function glanceAtProfiles(db: Db): ProfileGlance[] {
       lot: profile.lot,
       simulated: printer.simulatedSeed !== null,
       readingCount: newest?.readingCount ?? 0,
+      isLent: queries.listKinLaws(db, profile.id).length > 0,
       pinned: parameters.filter(({ pinned }) => pinned).length,
       parameters: KNOWABLE.length,
     };

@@ -48,7 +48,7 @@ export default async function SignaturePage({ params }: Params) {
           .join(' · ')}
       </p>
       {learned.isOvertaken && <BeingBroughtUpToDate />}
-      <p className="mt-2 max-w-prose">{describeStaleness(staleness, learned.readingCount)}</p>
+      <p className="mt-2 max-w-prose">{describeStaleness(staleness, learned)}</p>
       <div className="mt-5 grid gap-8 lg:grid-cols-[1.15fr_1fr]">
         <section aria-labelledby="law-title">
           <h2 id="law-title" className="text-lg">
@@ -99,7 +99,12 @@ function printsOf({ learned }: SignatureView): number {
   return new Set(learned.signature.observations.map(({ print }) => print)).size;
 }
 
-function describeStaleness(staleness: Staleness, readingCount: number): string {
+function describeStaleness(
+  staleness: Staleness,
+  { readingCount, lenders }: SignatureView['learned'],
+): string {
+  if (readingCount === 0 && lenders.length > 0)
+    return 'Until something is measured, every job uses what relatives lend and, beyond that, what is assumed.';
   if (readingCount === 0)
     return 'Until something is measured, every job uses what is assumed of a printer nobody knows, and says so.';
   if (staleness.kind === 'holds') return 'Prints have come out as it said: the signature holds.';

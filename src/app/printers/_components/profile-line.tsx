@@ -3,7 +3,7 @@ import { Link } from '@/ui';
 
 /** A profile of a printer and how well its signature is known. */
 export function ProfileLine({ profile }: { profile: ProfileGlance }) {
-  const { id, resin, name, lot, readingCount, pinned, parameters } = profile;
+  const { id, resin, name, lot, readingCount, isLent, pinned, parameters } = profile;
   return (
     <li className="flex flex-wrap items-baseline justify-between gap-x-6 border-b border-hair py-2">
       <div>
@@ -14,7 +14,9 @@ export function ProfileLine({ profile }: { profile: ProfileGlance }) {
       </div>
       <p>
         {readingCount === 0 ? (
-          <span className="text-soft">nothing measured yet, all assumed</span>
+          <span className="text-soft">
+            {isLent ? 'nothing measured yet, relatives lend' : 'nothing measured yet, all assumed'}
+          </span>
         ) : (
           <>
             <span className="num">{pinned}</span> of <span className="num">{parameters}</span> parameters

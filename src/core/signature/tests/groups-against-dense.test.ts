@@ -150,7 +150,7 @@ describe('groups eliminated by themselves give what one dense Gaussian gives', (
             return { ...kind, feature, print, drawnMm, place, word, mateMm: drawnMm - 0.05, mateU_mm: 0.005 };
           });
         const { evidence } = evidenceOf(observations, { instruments: INSTRUMENTS, tries: words });
-        const node = solveWithWords(evidence, at);
+        const node = solveWithWords(evidence, at, solveReadings(evidence, at));
         // Dense: the words' sizes given all readings, then one after another in the order of the groups.
         const ordered = evidence.groups.flatMap(({ words: own }) => own.map(({ word }) => word));
         const sizes = ordered.map((word) => ({ ...word, kind: word }));

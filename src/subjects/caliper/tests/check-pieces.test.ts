@@ -2,6 +2,7 @@ import { describe, expect, test } from '@jest/globals';
 import { expectOk } from '@/core/result';
 import { type Db, tables } from '@/store';
 import { planDraw } from '@/subjects/correct';
+import { glanceAtJobs } from '@/subjects/overview';
 import { viewJob } from '@/subjects/job';
 import { recordReading } from '@/subjects/measure';
 import { newestSignature } from '@/subjects/printing';
@@ -32,6 +33,27 @@ describe('a caliper checked on a piece of known size', () => {
     takeBackCheck(db, instrumentId, shown.lastId);
     expect(outside(db, profileId).sdMm).toBeGreaterThan(after.sdMm);
     expect(viewChecks(db, instrumentId)[0].count).toBe(2);
+  });
+
+  test('what the jaws add is taken off the sizes, here and on Today, and U is narrower', () => {
+    const { db, jobId, instrumentId, width, bore, reading } = readyBench();
+    for (const mm of [20.09, 20.09, 20.1]) expectOk(recordReading(db, reading(width, mm)));
+    for (const mm of [9.56, 9.56, 9.56]) expectOk(recordReading(db, reading(bore, mm)));
+    const widthNow = () => viewJob(db, jobId)!.current!.features.find(({ id }) => id === width)!;
+    const today = () => glanceAtJobs(db).find(({ id }) => id === jobId)!.outcome;
+    const before = widthNow();
+    expect(before.verdict).toMatchObject({ kind: 'cantTell' });
+    expect(today()).toMatchObject({ kind: 'cantTell' });
+    for (let i = 0; i < 5; i++) expectOk(check(db, instrumentId, 10.04));
+    const after = widthNow();
+    expect(before.size!.sizeMm - after.size!.sizeMm).toBeGreaterThan(0.03);
+    expect(after.size!.expandedU_mm).toBeLessThan(0.6 * before.size!.expandedU_mm);
+    expect(after.verdict).toMatchObject({ kind: 'in' });
+    expect(today()).toMatchObject({ kind: 'in' });
+    // The inside jaws were not checked.
+    const inside = viewJob(db, jobId)!.current!;
+    expect(inside.features.find(({ id }) => id === bore)!.size!.sizeMm).toBeCloseTo(9.56, 2);
+    expect(inside.checkedJaws.map(({ jaw }) => jaw)).toEqual(['outside']);
   });
 
   test('what it would gain is said before, and the check keeps the promise', () => {

@@ -41,7 +41,9 @@ export default async function CorrectPage({ params }: { params: Promise<{ jobId:
           </h2>
           <p className="mb-1 text-sm text-soft">
             {learned.readingCount === 0
-              ? 'No reading of this profile yet: all of this is assumed.'
+              ? learned.lenders.length === 0
+                ? 'No reading of this profile yet: all of this is assumed.'
+                : 'No reading of this profile yet: this is lent by its relatives, or assumed.'
               : `Learned from ${learned.readingCount} readings.`}{' '}
             <Link href={`/printers/${profile.profile.id}`} className="underline">
               The whole signature

@@ -108,6 +108,7 @@ function OfPrint({ view, print, shown }: OfPrintProps) {
           printId={print.id}
           printName={print.name}
           features={shown.features}
+          checkedJaws={shown.checkedJaws}
           session={{ ...open.session, instrument: open.instrument }}
           rule={job.rule}
           expansionStated={isExpansionStated(view)}

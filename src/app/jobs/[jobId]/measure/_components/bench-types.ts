@@ -8,6 +8,8 @@ export interface BenchProps {
   readonly printName: string;
   readonly features: readonly FeatureView[];
   readonly session: BenchSession;
+  /** Jaws of its caliper that were checked: what they add, mm, is taken off. */
+  readonly checkedJaws: readonly { readonly jaw: string; readonly meanMm: number }[];
   /** By which rule its sizes are judged. */
   readonly rule: DecisionRule;
   /** The resin's sheet says how it grows with warmth. */

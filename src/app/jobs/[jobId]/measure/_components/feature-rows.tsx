@@ -131,7 +131,11 @@ function VerdictWords({ feature: { verdict, otherState, converted } }: { feature
       <p className={`font-medium ${TONE_TEXT[toneOf(verdict)]}`}>{describeVerdict(verdict)}</p>
       {converted !== undefined && <p className="text-sm text-soft">{describeConverted(converted)}</p>}
       {verdict.kind === 'cantTell' && (
-        <p className="text-sm text-soft">{describeSettling(verdict.settling)}</p>
+        <p className="text-sm text-soft">
+          {converted === undefined
+            ? describeSettling(verdict.settling)
+            : `read it ${converted.counts} to be surer`}
+        </p>
       )}
     </>
   );

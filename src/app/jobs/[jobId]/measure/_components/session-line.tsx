@@ -2,7 +2,7 @@
 
 import { Volume2, VolumeX } from 'lucide-react';
 import { useState } from 'react';
-import { formatMm } from '@/subjects/language/shared';
+import { formatMm, formatSigned } from '@/subjects/language/shared';
 import { Button, Dialog } from '@/ui';
 import type { BenchProps } from './bench-types';
 import { CsvPanel } from './csv-panel';
@@ -18,6 +18,7 @@ export function SessionLine({
   jobId,
   printName,
   session,
+  checkedJaws,
   rule,
   expansionStated,
   sound,
@@ -28,6 +29,9 @@ export function SessionLine({
     `print ${printName}`,
     session.warm ? `${session.state}, still warm` : session.state,
     `${instrument.name} ± ${formatMm(instrument.mpeMm, 3)}`,
+    ...checkedJaws.map(
+      ({ jaw, meanMm }) => `${jaw} jaws ${formatSigned(meanMm, 3)} by their check, taken off`,
+    ),
     `zero ${formatMm(session.zeroMm)}`,
     warmthWords(session.partC, expansionStated),
     rule === 'guarded' ? 'judged with U inside the limits' : 'judged by shared risk',
