@@ -47,10 +47,12 @@ interface Kept {
   readonly underWay: Map<string, Promise<void>>;
 }
 
-const process = globalThis as typeof globalThis & { mellowSignatures?: Kept };
-
 /** One for the process: pages and route handlers are bundled apart, each with its own copy of this module. */
-const kept: Kept = (process.mellowSignatures ??= { made: new Map(), last: new Map(), underWay: new Map() });
+const kept: Kept = ((globalThis as { mellowSignatures?: Kept }).mellowSignatures ??= {
+  made: new Map(),
+  last: new Map(),
+  underWay: new Map(),
+});
 
 /** Signatures that are kept in memory; the least lately asked for goes first. */
 const MOST_IN_MEMORY = 32;
