@@ -28,11 +28,12 @@ export function readSize(
   );
 }
 
-/** Every feature of a print, read. */
+/** Every feature of a print, read; whether the signature is told where each lay on the plate. */
 export function readPart(
   { printer, caliper, random }: { printer: VirtualPrinter; caliper: VirtualCaliper; random: SeededRandom },
   places: readonly PlacedFeature[],
   print: string,
+  { isPlaceTold = false }: { readonly isPlaceTold?: boolean } = {},
 ): SignatureReading[] {
   return places.flatMap((place) =>
     readSize(caliper, printFeature(printer, place, print), place.kind, random).map((readingMm) => ({
@@ -40,6 +41,7 @@ export function readPart(
       feature: place.feature,
       print,
       drawnMm: place.drawnMm,
+      place: isPlaceTold ? { xMm: place.xMm, yMm: place.yMm } : undefined,
       readingMm,
     })),
   );

@@ -32,11 +32,46 @@ export interface PlainReading extends PlainSize {
   readonly variance: number;
 }
 
+/** A change since prints were made, as shares that it forgets of each parameter and of the shifts. */
+interface PlainChange {
+  readonly forgets: readonly number[];
+  readonly forgetsShifts: number;
+  /** By how much it moved each parameter, and the sd of that. */
+  readonly moved: readonly { readonly mean: number; readonly sd: number }[];
+}
+
 interface World {
   readonly scatter: Scatter;
   readonly mpeOf: (bias: string) => number;
   readonly base: ShiftedState;
+  /** Newest first; and how many of them came after a print. */
+  readonly changes?: readonly PlainChange[];
+  readonly changesSince?: (print: string) => number;
 }
+
+/** What two times have of a parameter in common: the correlation of its values, by the changes between. */
+function inCommon(world: World, a: string, b: string, forgets: (change: PlainChange) => number): number {
+  const { changes = [], changesSince = () => 0 } = world;
+  const [newer, older] = [changesSince(a), changesSince(b)].sort((i, j) => i - j);
+  return changes.slice(newer, older).reduce((product, change) => product * Math.sqrt(1 - forgets(change)), 1);
+}
+
+/** Mean of the law when a print was made, and variance that is all of that time: what the changes since moved. */
+function moves(world: World, print: string, i: number, other = print) {
+  const { changes = [], changesSince = () => 0 } = world;
+  let mean = 0;
+  let variance = 0;
+  const [own, others] = [changesSince(print), changesSince(other)];
+  changes.slice(0, own).forEach(({ forgets, moved }, at) => {
+    const kept = Math.sqrt(1 - forgets[i]);
+    mean = kept * (mean - moved[i].mean);
+    const shared = at < others ? kept * kept * moved[i].sd ** 2 : 0;
+    variance = kept * (at < others ? kept : 1) * variance + shared;
+  });
+  return { mean, variance };
+}
+
+const SHIFT = 'shift of ';
 
 /** Factors of independent unknowns with their prior variances, and the law's row beside them. */
 function unknownsOf(size: PlainSize, { scatter, mpeOf, base }: World) {
@@ -52,14 +87,17 @@ function unknownsOf(size: PlainSize, { scatter, mpeOf, base }: World) {
   if (warmth !== undefined) list.push([`warmth of ${warmth.sitting}`, drawnMm, warmth.u ** 2, 0]);
   if (state !== base && state !== 'coated') {
     const { mean, sd } = shiftPrior(state, base);
-    list.push([`${state} along ${kind.axis === 'Z' ? 'Z' : 'XY'}`, drawnMm, sd ** 2, mean]);
+    list.push([`${SHIFT}${state} along ${kind.axis === 'Z' ? 'Z' : 'XY'}`, drawnMm, sd ** 2, mean]);
   }
   return list;
 }
 
 function meanOf(size: PlainSize, world: World): number {
   const { mean } = lawPrior();
-  const law = lawRow(size.kind, size.drawnMm, size.place).reduce((sum, entry, i) => sum + entry * mean[i], 0);
+  const law = lawRow(size.kind, size.drawnMm, size.place).reduce(
+    (sum, entry, i) => sum + entry * (mean[i] + moves(world, size.print, i).mean),
+    0,
+  );
   return unknownsOf(size, world).reduce((sum, [, factor, , each]) => sum + factor * each, law);
 }
 
@@ -67,11 +105,21 @@ function covarianceOf(a: PlainSize, b: PlainSize, world: World): number {
   const { covariance } = lawPrior();
   const [xa, xb] = [lawRow(a.kind, a.drawnMm, a.place), lawRow(b.kind, b.drawnMm, b.place)];
   let sum = 0;
-  for (let i = 0; i < PARAMETER_COUNT; i++)
-    for (let j = 0; j < PARAMETER_COUNT; j++) sum += xa[i] * covariance[i * PARAMETER_COUNT + j] * xb[j];
+  // Of two parameters, the one of the older time has forgotten what the changes between forget of it.
+  const since = world.changesSince ?? (() => 0);
+  const oldB = since(b.print) >= since(a.print);
+  for (let i = 0; i < PARAMETER_COUNT; i++) {
+    for (let j = 0; j < PARAMETER_COUNT; j++) {
+      const forgetting = oldB ? j : i;
+      const common = inCommon(world, a.print, b.print, ({ forgets }) => forgets[forgetting]);
+      sum += xa[i] * covariance[i * PARAMETER_COUNT + j] * common * xb[j];
+    }
+    sum += xa[i] * moves(world, oldB ? b.print : a.print, i, oldB ? a.print : b.print).variance * xb[i];
+  }
+  const shiftsAlike = inCommon(world, a.print, b.print, ({ forgetsShifts }) => forgetsShifts);
   const others = new Map(unknownsOf(b, world).map(([name, factor]) => [name, factor]));
   for (const [name, factor, variance] of unknownsOf(a, world))
-    sum += factor * variance * (others.get(name) ?? 0);
+    sum += factor * variance * (others.get(name) ?? 0) * (name.startsWith(SHIFT) ? shiftsAlike : 1);
   return sum;
 }
 

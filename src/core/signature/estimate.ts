@@ -8,6 +8,7 @@ import {
   solveReadings,
   solveWithWords,
 } from './evidence';
+import { type Change, type Frame, frameOf } from './frame';
 import type { ColumnReading, SharedColumn } from './layout';
 import { lawPrior, PARAMETER_COUNT, PARAMETER_NAMES, type LawPrior, type ParameterName } from './law';
 import { groupObservations, instrumentNamed, type Observation, steadyScatter } from './observations';
@@ -26,6 +27,8 @@ export interface SignatureOptions {
   readonly tries?: readonly Try[];
   /** Readings of pieces of known size. */
   readonly checks?: readonly CheckReading[];
+  /** What changed since some of the prints were made, oldest first. */
+  readonly changes?: readonly Change[];
   /** State of the sizes that are asked about; default cured, or the one state in which all was read. */
   readonly state?: PartState;
   /** What an earlier estimate computed; brought up to date. The answer is the same without it. */
@@ -110,6 +113,7 @@ export interface Posterior {
   readonly heaviest: number;
   readonly instruments: Instruments;
   readonly prior: LawPrior;
+  readonly frame: Frame;
 }
 
 /** Biases of jaws that read anything; a perfect instrument would need an infinite precision: a nanometre stands in. */
@@ -124,9 +128,8 @@ function biasColumns(observations: readonly Observation[], instruments: Instrume
   return [...used.values()];
 }
 
-function shiftColumns(states: Iterable<PartState>, base: ShiftedState): SharedColumn[] {
-  const read = new Set([...states].map(stateUnderCoat));
-  return SHIFTED_STATES.filter((state) => state !== base && read.has(state)).flatMap((state) =>
+function shiftColumns(states: ReadonlySet<ShiftedState>, base: ShiftedState): SharedColumn[] {
+  return SHIFTED_STATES.filter((state) => state !== base && states.has(state)).flatMap((state) =>
     (['xy', 'z'] as const).map((along) => ({ key: shiftKey(state, along), ...shiftPrior(state, base) })),
   );
 }
@@ -146,26 +149,28 @@ function checkReadings(
   }));
 }
 
-/** Observations, words and check pieces as evidence, with the state that the law speaks of and the one asked about. */
+/** Observations, words and check pieces as evidence, with what its rows speak of and the state that is asked about. */
 export function evidenceOf(
   observations: readonly Observation[],
   options: SignatureOptions,
-): { readonly evidence: Evidence; readonly base: ShiftedState; readonly state: PartState } {
-  const { instruments, prior = lawPrior(), tries = [], kept } = options;
-  const states = [...observations.map(({ state }) => state), ...tries.map(({ state }) => state ?? 'cured')];
-  const base = states.length === 0 ? 'cured' : baseState(states);
+): { readonly evidence: Evidence; readonly frame: Frame; readonly state: PartState } {
+  const { instruments, prior = lawPrior(), tries = [], changes = [], kept } = options;
+  const read = [...observations.map(({ state }) => state), ...tries.map(({ state }) => state ?? 'cured')];
+  const base = read.length === 0 ? 'cured' : baseState(read);
   const state = options.state ?? base;
+  const states = new Set([...read, state].map(stateUnderCoat));
+  const frame = frameOf({ base, states, prior, changes });
   const evidence = gatherEvidence(
     {
       prior,
-      rows: observations.map((observation) => rowOfObservation(observation, base)),
-      words: [...tries].sort(compareTries).map((word) => ({ row: rowOfTry(word, base), word })),
-      columns: [...shiftColumns([...states, state], base), ...biasColumns(observations, instruments)],
+      rows: observations.map((observation) => rowOfObservation(observation, frame)),
+      words: [...tries].sort(compareTries).map((word) => ({ row: rowOfTry(word, frame), word })),
+      columns: [...shiftColumns(states, base), ...frame.columns, ...biasColumns(observations, instruments)],
       columnReadings: checkReadings(observations, options),
     },
     kept,
   );
-  return { evidence, base, state };
+  return { evidence, frame, state };
 }
 
 /** Words are taken in at nodes within e^-14 of the heaviest: they are matched to a millionth. */
@@ -277,16 +282,16 @@ export function estimateFromObservations(
   options: SignatureOptions,
 ): Signature {
   const { instruments, prior = lawPrior() } = options;
-  const { evidence, base, state } = evidenceOf(observations, options);
+  const { evidence, frame, state } = evidenceOf(observations, options);
   const weighed = weighNodes(evidence);
-  const posterior: Posterior = { evidence, ...weighed, instruments, prior };
+  const posterior: Posterior = { evidence, frame, ...weighed, instruments, prior };
   const meanOf = (of: (node: Node) => number) =>
     weighed.nodes.reduce((sum, node, i) => sum + weighed.weights[i] * of(node), 0);
   return {
     ...estimateParameters(posterior, options.ownPrior ?? prior),
     scatter: { featureMm: meanOf(({ tauB }) => tauB), printMm: meanOf(({ tauP }) => tauP) },
     biases: estimateBiases(posterior, evidence.layout.extra),
-    base,
+    base: frame.base,
     shifts: estimateShifts(posterior),
     state,
     observations,

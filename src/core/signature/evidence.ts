@@ -187,7 +187,7 @@ export function solveWithWords(evidence: Evidence, at: number, bare: Node): Node
     const taken = takeGroupWords(sum, posterior, {
       columns,
       sizes: sizes!,
-      words: words.map(({ word }) => word),
+      words,
     });
     logLikelihood += taken.logLikelihood;
     return taken.sites;

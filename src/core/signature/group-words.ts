@@ -1,5 +1,6 @@
 import { choleskyInPlace, forwardSolve } from '@/core/numerics';
 import type { Sites, WordSizes } from './group-parts';
+import type { WordRow } from './groups';
 import type { Sum } from './shared-sum';
 import { takeWords, type Try } from './tries';
 
@@ -8,7 +9,7 @@ interface GroupWords {
   /** Column of each key of the group. */
   readonly columns: Int32Array;
   readonly sizes: WordSizes;
-  readonly words: readonly Try[];
+  readonly words: readonly WordRow<Try>[];
 }
 
 /** Posterior of the shared columns as words move it: mean, and covariance count × count row-major. */

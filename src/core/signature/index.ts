@@ -51,6 +51,7 @@ export { type CheckReading, type Instruments, type SignatureReading } from './re
 export { reportSignature, type SignatureReport, type SignatureSummary, summariseSignature } from './report';
 export { foreseeCheck } from './foresee-check';
 export { convertState } from './convert-state';
+export type { Change } from './frame';
 export { judgeStaleness, type Staleness } from './staleness';
 export { foretellSamePrint } from './same-print';
 export { leaveOneOut } from './suspicious';

@@ -33,7 +33,7 @@ export function learnSignature(readings: readonly SignatureReading[], options: S
 /** What was computed, without what it was computed from: what another thread sends back. */
 export interface DetachedSignature {
   readonly signature: Omit<Signature, 'observations' | 'posterior'>;
-  readonly posterior: Omit<Posterior, 'evidence' | 'instruments' | 'prior'>;
+  readonly posterior: Omit<Posterior, 'evidence' | 'frame' | 'instruments' | 'prior'>;
   readonly report: SignatureReport;
 }
 
@@ -54,13 +54,13 @@ export function attachSignature(
   options: SignatureOptions,
 ): Learned {
   const observations = groupObservations(readings, options.instruments);
-  const { evidence } = evidenceOf(observations, { ...options, kept: undefined });
+  const { evidence, frame } = evidenceOf(observations, { ...options, kept: undefined });
   const prior = options.prior ?? lawPrior();
   return {
     signature: {
       ...signature,
       observations,
-      posterior: { ...posterior, evidence, instruments: options.instruments, prior },
+      posterior: { ...posterior, evidence, frame, instruments: options.instruments, prior },
     },
     report,
   };

@@ -5,7 +5,7 @@ import { latentSize, type LatentSize, placeQuery } from './latent-size';
 import type { PlatePlace } from './law';
 import type { Evidence } from './evidence';
 import { isShiftKey, type ModelRow, rowOf } from './rows';
-import { coatedFaces, shiftPrior, type ShiftedState, stateUnderCoat } from './states';
+import { shiftPrior, type ShiftedState, stateUnderCoat } from './states';
 
 /** A size to be predicted. */
 export interface SizeQuery {
@@ -21,7 +21,7 @@ export interface SizeQuery {
   readonly state?: PartState;
   /** Key of the jaw whose bias is to be in it: a reading's, not a size's. */
   readonly bias?: string;
-  /** Thickness of a coat on each face, mm. */
+  /** Thickness of a coat on each face, mm, for a size asked for coated. */
   readonly coatMm?: number;
   /** Pixel pitch, mm, when XY edges land on pixels without anti-aliasing: adds px/√6 of chance. */
   readonly pixelMm?: number;
@@ -40,14 +40,14 @@ const NEW = '\u0000new';
 /** What is assumed of the shift of a state that was not read: it has no column; mm. */
 function unreadShift(evidence: Evidence, { shared }: ModelRow, state: PartState, base: ShiftedState) {
   const shift = shared.find(({ key }) => isShiftKey(key));
-  if (shift === undefined || evidence.layout.at.has(shift.key)) return undefined;
+  if (shift === undefined || evidence.layout.at.has(shift.key)) return { mean: 0, sd: 0 };
   const { mean, sd } = shiftPrior(stateUnderCoat(state), base);
   return { mean: mean * shift.value, sd: sd * shift.value };
 }
 
 /** The size at each node as a function of the shared columns; what covariances and joint chances are made of. */
 export function latentSizes(
-  { posterior: { evidence, nodes }, base, state }: Signature,
+  { posterior: { evidence, frame, nodes }, state }: Signature,
   query: SizeQuery,
 ): LatentSize[] {
   const facts = {
@@ -56,14 +56,13 @@ export function latentSizes(
     print: query.print ?? TO_COME,
     state: query.state ?? state,
   };
-  const row = rowOf(facts, base);
+  const row = rowOf(facts, frame);
   const placed = placeQuery(evidence, row);
-  const unread = unreadShift(evidence, row, facts.state, base);
+  const unread = unreadShift(evidence, row, facts.state, frame.base);
   return nodes.map((node) => {
     const size = latentSize(evidence, node, placed);
-    return unread === undefined
-      ? size
-      : { ...size, offsetMm: size.offsetMm + unread.mean, variance: size.variance + unread.sd ** 2 };
+    const offsetMm = size.offsetMm + row.knownMm + unread.mean;
+    return { ...size, offsetMm, variance: size.variance + unread.sd ** 2 };
   });
 }
 
@@ -75,10 +74,9 @@ export function latentSizes(
 export function predictSize(signature: Signature, query: SizeQuery): NormalMixture {
   const extra = snapVariance(query);
   const sizes = latentSizes(signature, query);
-  const coatMm = query.coatMm === undefined ? 0 : coatedFaces(query.kind) * query.coatMm;
   return {
     weights: signature.posterior.weights,
-    means: Float64Array.from(sizes, ({ offsetMm }) => query.drawnMm + offsetMm + coatMm),
+    means: Float64Array.from(sizes, ({ offsetMm }) => query.drawnMm + offsetMm),
     variances: Float64Array.from(sizes, ({ variance }) => variance + extra),
   };
 }

@@ -1,6 +1,7 @@
 import type { FeatureKind, PartState } from '@/core/metrology';
 import { DRIFT_EDGE_SD_MM, DRIFT_SCALE_SD, driftRow, lawRow, type PlatePlace } from './law';
 import type { Observation } from './observations';
+import type { Frame } from './frame';
 import { COAT_U_SHARE, coatedFaces, shiftLength, type ShiftedState, stateUnderCoat } from './states';
 
 /** One entry of a row: what it multiplies, by name, and by how much. */
@@ -16,13 +17,15 @@ export interface ModelRow {
   readonly drawnMm: number;
   /** Over the law's parameters. */
   readonly law: Float64Array;
-  /** Columns beside the law that all share: the shift of a state, the bias of a jaw. */
+  /** Columns beside the law that all share: the shift of a state, the bias of a jaw, what a change left unknown. */
   readonly shared: readonly Entry[];
+  /** Offset that is known beforehand, mm: a coat's thickness, what a change is known to have moved. */
+  readonly knownMm: number;
   /** What some rows share and nobody measured, with the sd of its prior: drift of the print, warmth of the sitting, coat. */
   readonly unknowns: readonly (Entry & { readonly sd: number })[];
 }
 
-/** A row with what was read: offset = size − drawn and the variance of its noise, mm and mm². */
+/** A row with what was read: offset = size − drawn − what is known beforehand, and the variance of its noise, mm and mm². */
 export interface DataRow extends ModelRow {
   readonly offsetMm: number;
   readonly variance: number;
@@ -61,38 +64,64 @@ export function driftKeys(print: string): { readonly edge: string; readonly scal
   return { edge: `edge ${print}`, scale: `scale ${print}` };
 }
 
-/** The row of a size; `base` is the state that the law speaks of. */
-export function rowOf(facts: RowFacts, base: ShiftedState): ModelRow {
-  const { feature, print, kind, drawnMm, place, warmth } = facts;
-  const shared: Entry[] = [];
+/** The row of a size as if it were printed now, in the state it is asked in. */
+function rowNow(facts: RowFacts, { base }: Frame) {
+  const { kind, drawnMm, place } = facts;
   const state = stateUnderCoat(facts.state);
-  if (state !== base) {
-    const { along, mm } = shiftLength(kind, drawnMm);
-    shared.push({ key: shiftKey(state, along), value: mm });
-  }
-  if (facts.bias !== undefined) shared.push({ key: facts.bias, value: 1 });
+  const { along, mm } = shiftLength(kind, drawnMm);
+  return { law: lawRow(kind, drawnMm, place), shift: state === base ? undefined : { state, along, mm } };
+}
+
+/** Law and shift of a size as its print was made: before a change they were what they are now, less exactly. */
+function lawfulEntries(facts: RowFacts, frame: Frame): Pick<ModelRow, 'law' | 'shared' | 'knownMm'> {
+  const { law, shift } = rowNow(facts, frame);
+  const now = shift === undefined ? [] : [{ key: shiftKey(shift.state, shift.along), value: shift.mm }];
+  const past = frame.pastOf.get(facts.print);
+  if (past === undefined) return { law, shared: now, knownMm: 0 };
+  const unknown = new Map<string, number>();
+  let knownMm = 0;
+  const take = (value: number, { scale, known, spreads }: (typeof past.law)[number]) => {
+    knownMm += value * known;
+    for (const [key, each] of spreads) unknown.set(key, (unknown.get(key) ?? 0) + value * each);
+    return value * scale;
+  };
+  const then = law.map((value, i) => (value === 0 ? 0 : take(value, past.law[i])));
+  const shifts = now.map(({ key, value }) => ({ key, value: take(value, past.shiftOf(shift!)) }));
+  const left = [...unknown].map(([key, value]): Entry => ({ key, value }));
+  return { law: then, shared: [...shifts, ...left], knownMm };
+}
+
+/** The row of a size. */
+export function rowOf(facts: RowFacts, frame: Frame): ModelRow {
+  const { feature, print, kind, drawnMm, warmth, coatMm = 0 } = facts;
+  const { law, shared, knownMm } = lawfulEntries(facts, frame);
+  const bias = facts.bias === undefined ? [] : [{ key: facts.bias, value: 1 }];
   const unknowns: (Entry & { sd: number })[] = [];
   const drift = driftRow(kind, drawnMm);
   const keys = driftKeys(print);
   if (drift.edge !== 0) unknowns.push({ key: keys.edge, value: drift.edge, sd: DRIFT_EDGE_SD_MM });
   if (drift.scale !== 0) unknowns.push({ key: keys.scale, value: drift.scale, sd: DRIFT_SCALE_SD });
   if (warmth !== undefined) unknowns.push({ key: `warmth ${warmth.sitting}`, value: drawnMm, sd: warmth.u });
-  if (facts.state === 'coated' && facts.coatMm !== undefined && coatedFaces(kind) !== 0)
-    unknowns.push({ key: `coat ${print}`, value: coatedFaces(kind), sd: COAT_U_SHARE * facts.coatMm });
-  return { feature, print, drawnMm, law: lawRow(kind, drawnMm, place), shared, unknowns };
+  const faces = facts.state === 'coated' && coatMm > 0 ? coatedFaces(kind) : 0;
+  if (faces !== 0) unknowns.push({ key: `coat ${print}`, value: faces, sd: COAT_U_SHARE * coatMm });
+  return {
+    feature,
+    print,
+    drawnMm,
+    law,
+    shared: [...shared, ...bias],
+    knownMm: knownMm + faces * coatMm,
+    unknowns,
+  };
 }
 
-/** Offset that a coat of known thickness brings, mm. */
-function coatOffset({ state, coatMm, kind }: Observation): number {
-  return state === 'coated' ? coatedFaces(kind) * (coatMm ?? 0) : 0;
-}
-
-export function rowOfObservation(observation: Observation, base: ShiftedState): DataRow {
+export function rowOfObservation(observation: Observation, frame: Frame): DataRow {
   const { jaw, instrument } = observation;
   const bias = jaw === undefined ? undefined : biasKey(instrument, jaw);
+  const row = rowOf({ ...observation, bias }, frame);
   return {
-    ...rowOf({ ...observation, bias }, base),
-    offsetMm: observation.sizeMm - observation.drawnMm - coatOffset(observation),
+    ...row,
+    offsetMm: observation.sizeMm - observation.drawnMm - row.knownMm,
     variance: observation.u_mm ** 2,
   };
 }

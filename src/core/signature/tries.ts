@@ -1,9 +1,10 @@
 import { normalCdf, normalDensity } from '@/core/numerics';
 import type { FeatureKind, PartState } from '@/core/metrology';
 import type { Sites } from './group-parts';
+import type { WordRow } from './groups';
 import type { PlatePlace } from './law';
 import { type ModelRow, rowOf } from './rows';
-import { coatedFaces, type ShiftedState } from './states';
+import type { Frame } from './frame';
 
 /** What the hand says when a part meets its mate, from tight to loose. */
 export const FIT_WORDS = ['wontEnter', 'needsForce', 'right', 'slides', 'rattles'] as const;
@@ -74,9 +75,9 @@ function meaningOf(attempt: Try): WordReading {
 }
 
 /** The row that a word speaks of: the true size, so no instrument's bias is in it. */
-export function rowOfTry(attempt: Try, base: ShiftedState): ModelRow {
+export function rowOfTry(attempt: Try, frame: Frame): ModelRow {
   const { feature, print, drawnMm, state = 'cured', place, coatMm } = attempt;
-  return rowOf({ feature, print, kind: attempt, drawnMm, place, state, coatMm }, base);
+  return rowOf({ feature, print, kind: attempt, drawnMm, place, state, coatMm }, frame);
 }
 
 /** A word taken in at one node: the mean and variance of the printed size that it amounts to, and its likelihood. */
@@ -133,20 +134,19 @@ function offsetAt(attempt: Try, clearanceMm: number): number {
  * moments are used up. Gives what each word amounts to, and the log likelihood of all.
  */
 export function takeWords(
-  words: readonly Try[],
+  words: readonly WordRow<Try>[],
   { means, covariance }: WordMoments,
 ): { readonly sites: Sites; readonly logLikelihood: number } {
   const count = words.length;
   let logLikelihood = 0;
-  const sites = words.map((attempt, at) => {
+  const sites = words.map(({ word: attempt, row: { knownMm } }, at) => {
     const side = attempt.sense === 'inside' ? 1 : -1;
-    const coatMm = attempt.state === 'coated' ? coatedFaces(attempt) * (attempt.coatMm ?? 0) : 0;
-    const clearance = side * (attempt.drawnMm + means[at] + coatMm - attempt.mateMm);
+    const clearance = side * (attempt.drawnMm + means[at] + knownMm - attempt.mateMm);
     const variance = covariance[at * count + at];
     const site = siteOf(meaningOf(attempt), attempt.mateU_mm, clearance, variance, attempt.word);
     if (site === undefined) return undefined;
     logLikelihood += site.logLikelihood;
-    const offsetMm = offsetAt(attempt, site.meanMm) - coatMm;
+    const offsetMm = offsetAt(attempt, site.meanMm) - knownMm;
     const miss = offsetMm - means[at];
     const total = variance + site.variance;
     const shared = Float64Array.from(means, (_, i) => covariance[i * count + at]);

@@ -5,8 +5,9 @@ import { type SeededRandom, seededRandom } from '@/core/numerics';
 import { PlainModel, type PlainReading } from '@/testing/plain-model';
 import { estimateFromObservations, estimateSignature, evidenceOf } from '../estimate';
 import { solveReadings, solveWithWords } from '../evidence';
+import type { Change } from '../frame';
 import { latentCovariance, latentSize, placeQuery } from '../latent-size';
-import { PARAMETER_COUNT } from '../law';
+import { PARAMETER_COUNT, PARAMETER_NAMES } from '../law';
 import { learnSignature } from '../learn';
 import { LeaveOneOut } from '../leave-one-out';
 import { groupObservations, type Observation } from '../observations';
@@ -79,19 +80,38 @@ function plainReading(observation: Observation): PlainReading {
 
 const MPE_OF = (bias: string) => INSTRUMENTS[bias.includes('fine') ? 'fine' : ''].mpeMm;
 
+/** Changes as the plain model has them: newest first. */
+function plainChanges(changes: readonly Change[]) {
+  return {
+    changes: changes.toReversed().map(({ givenBack, shiftsGivenBack = 0, moved = {} }) => ({
+      forgets: PARAMETER_NAMES.map((name) => givenBack[name] ?? 0),
+      forgetsShifts: shiftsGivenBack,
+      moved: PARAMETER_NAMES.map((name) => moved[name] ?? { mean: 0, sd: 0 }),
+    })),
+    changesSince: (print: string) => {
+      const at = changes.findIndex(({ printsBefore }) => printsBefore.includes(print));
+      return at < 0 ? 0 : changes.length - at;
+    },
+  };
+}
+
 /** The same bench both ways at one node. */
-function bothWays(readings: readonly SignatureReading[], at: number) {
+function bothWays(readings: readonly SignatureReading[], at: number, changes: readonly Change[] = []) {
   const observations = groupObservations(readings, INSTRUMENTS);
-  const { evidence, base, state } = evidenceOf(observations, { instruments: INSTRUMENTS });
+  const { evidence, frame, state } = evidenceOf(observations, { instruments: INSTRUMENTS, changes });
   const node = solveReadings(evidence, at);
   const plain = new PlainModel(observations.map(plainReading), {
     scatter: SCATTER_GRID[at],
     mpeOf: MPE_OF,
-    base,
+    base: frame.base,
+    ...plainChanges(changes),
   });
-  const fast = (size: Pick<Observation, 'feature' | 'print' | 'kind' | 'drawnMm'>) =>
-    latentSize(evidence, node, placeQuery(evidence, rowOf({ ...size, state }, base)));
-  return { observations, evidence, node, plain, fast, base, state };
+  const fast = (size: Pick<Observation, 'feature' | 'print' | 'kind' | 'drawnMm'>) => {
+    const row = rowOf({ ...size, state }, frame);
+    const latent = latentSize(evidence, node, placeQuery(evidence, row));
+    return { ...latent, offsetMm: latent.offsetMm + row.knownMm };
+  };
+  return { observations, evidence, node, plain, fast, frame, state };
 }
 
 const BENCH = [
@@ -125,6 +145,40 @@ describe('groups eliminated by themselves give what one dense Gaussian gives', (
     );
   });
 
+  test('with changes since some of the prints: of film, of lot, of exposure', () => {
+    fc.assert(
+      fc.property(fc.integer({ min: 3, max: 7 }), BENCH[1], BENCH[2], BENCH[3], (jobs, seed, control, at) => {
+        const readings = makeBench(jobs, seed, control);
+        const prints = [...new Set(readings.map(({ print }) => print))];
+        const third = Math.ceil(prints.length / 3);
+        const all = Object.fromEntries(PARAMETER_NAMES.map((name) => [name, 0.3]));
+        const changes: Change[] = [
+          { printsBefore: prints.slice(0, third), givenBack: all, shiftsGivenBack: 0.5 },
+          {
+            printsBefore: prints.slice(third, 2 * third),
+            givenBack: { edge: 0.2, zPlate: 0.8 },
+            moved: { edge: { mean: 0.02, sd: 0.01 }, zSupported: { mean: 0.03, sd: 0.01 } },
+          },
+        ];
+        const { observations, plain, fast, node, state } = bothWays(readings, at, changes);
+        const sizes = [
+          { ...observations[0], state },
+          { ...observations.at(-1)!, state },
+          { ...observations[0], feature: 'new', print: 'to come', state },
+          { ...observations.at(-1)!, feature: 'new', print: prints[0], state },
+        ].map(({ feature, print, kind, drawnMm }) => ({ feature, print, kind, drawnMm, state }));
+        for (const a of sizes) {
+          expect(Math.abs(fast(a).offsetMm - plain.meanMm(a))).toBeLessThan(1e-9);
+          for (const b of sizes) {
+            const covariance = latentCovariance(fast(a), fast(b), node);
+            expect(Math.abs(covariance - plain.covariance(a, b))).toBeLessThan(1e-9 * (1 + covariance));
+          }
+        }
+      }),
+      RUNS,
+    );
+  });
+
   test('the likelihood of two nodes differs by the same', () => {
     fc.assert(
       fc.property(...BENCH, (jobs, seed, control, at) => {
@@ -141,7 +195,7 @@ describe('groups eliminated by themselves give what one dense Gaussian gives', (
   test('words taken in group by group, to a millionth', () => {
     fc.assert(
       fc.property(...BENCH, (jobs, seed, control, at) => {
-        const { observations, plain, base } = bothWays(makeBench(jobs, seed, control), at);
+        const { observations, plain, frame } = bothWays(makeBench(jobs, seed, control), at);
         const random = seededRandom(seed + 1);
         const words = observations
           .filter(({ kind }) => kind.sense !== 'pitch' && random.uniform() < 0.3)
@@ -152,13 +206,14 @@ describe('groups eliminated by themselves give what one dense Gaussian gives', (
         const { evidence } = evidenceOf(observations, { instruments: INSTRUMENTS, tries: words });
         const node = solveWithWords(evidence, at, solveReadings(evidence, at));
         // Dense: the words' sizes given all readings, then one after another in the order of the groups.
-        const ordered = evidence.groups.flatMap(({ words: own }) => own.map(({ word }) => word));
+        const rows = evidence.groups.flatMap((group) => group.words);
+        const ordered = rows.map(({ word }) => word);
         const sizes = ordered.map((word) => ({ ...word, kind: word }));
         const means = Float64Array.from(sizes, (size) => plain.meanMm(size));
         const covariance = Float64Array.from(sizes.flatMap((a) => sizes.map((b) => plain.covariance(a, b))));
-        takeWords(ordered, { means, covariance });
+        takeWords(rows, { means, covariance });
         ordered.forEach((word, i) => {
-          const row = rowOf({ ...word, kind: word, state: 'cured' }, base);
+          const row = rowOf({ ...word, kind: word, state: 'cured' }, frame);
           const fast = latentSize(evidence, node, placeQuery(evidence, row));
           expect(Math.abs(fast.offsetMm - means[i])).toBeLessThan(1e-6);
           expect(Math.abs(fast.variance - covariance[i * ordered.length + i])).toBeLessThan(1e-6);
@@ -242,7 +297,7 @@ test('leaving out an observation in closed form is estimating without it', () =>
     const { kind, jaw, instrument } = observations[i];
     const row = rowOf(
       { ...observations[i], bias: jawOf(kind.sense) && biasKey(instrument, jaw!) },
-      signature.base,
+      signature.posterior.frame,
     );
     const { evidence, nodes, weights } = rest.posterior;
     const sizes = nodes.map((node) => latentSize(evidence, node, placeQuery(evidence, row)));

@@ -1,0 +1,138 @@
+import { choleskyInPlace } from '@/core/numerics';
+import type { SharedColumn } from './layout';
+import { type LawPrior, PARAMETER_COUNT, PARAMETER_NAMES, type ParameterName } from './law';
+import { shiftPrior, type ShiftedState } from './states';
+
+/** A change of what a profile is printed under (a film, a lot): what was known of the law holds less since. */
+export interface Change {
+  /** Prints made since the change before it. */
+  readonly printsBefore: readonly string[];
+  /** Share of a parameter's prior variance that it gives back: 0 leaves what was known, 1 forgets it. */
+  readonly givenBack: Readonly<Partial<Record<ParameterName, number>>>;
+  /** The same for the shifts between states. */
+  readonly shiftsGivenBack?: number;
+  /** How far it is known to have moved a parameter, with the sd of that. */
+  readonly moved?: Readonly<Partial<Record<ParameterName, { readonly mean: number; readonly sd: number }>>>;
+}
+
+/** What an entry of a row was before some changes: `scale` of what it is now, `known` beside it, and unknowns of sd 1. */
+interface Drifted {
+  readonly scale: number;
+  readonly known: number;
+  readonly spreads: readonly (readonly [key: string, value: number])[];
+}
+
+/** The law as it was when a print was made, in terms of the law now. */
+export interface Past {
+  readonly law: readonly Drifted[];
+  readonly shiftOf: (key: { readonly state: ShiftedState; readonly along: 'xy' | 'z' }) => Drifted;
+}
+
+/** What rows speak of: the state of the law, and for prints made before changes, how the law was then. */
+export interface Frame {
+  readonly base: ShiftedState;
+  readonly pastOf: ReadonlyMap<string, Past>;
+  /** Columns of what the changes left unknown. */
+  readonly columns: readonly SharedColumn[];
+}
+
+/** Changes that are told apart; prints from before the oldest of them count as made just before it. */
+const MOST_CHANGES = 6;
+
+const NOW: Drifted = { scale: 1, known: 0, spreads: [] };
+
+/** One entry, one change further back: β_then = M₀ + a·(β_after − moved − M₀) + √v·ξ, with a = √(1 − v). */
+function before(
+  { scale, known, spreads }: Drifted,
+  { mean, share, moved }: { readonly mean: number; readonly share: number; readonly moved: number },
+): Drifted {
+  const kept = Math.sqrt(1 - share);
+  return {
+    scale: kept * scale,
+    known: mean + kept * (known - moved - mean),
+    spreads: spreads.map(([key, value]) => [key, kept * value]),
+  };
+}
+
+/** Factors of the parameters' own changes: rows of the Cholesky factor of √v·C₀·√v, over the parameters that change. */
+function spreadOfLaw({ covariance }: LawPrior, shares: Float64Array, name: string) {
+  const changed = [...shares.keys()].filter((i) => shares[i] > 0);
+  const count = changed.length;
+  const factor = new Float64Array(count * count);
+  changed.forEach((i, a) =>
+    changed.forEach((j, b) => {
+      factor[a * count + b] = Math.sqrt(shares[i] * shares[j]) * covariance[i * PARAMETER_COUNT + j];
+    }),
+  );
+  if (choleskyInPlace(factor, count) >= 0) throw new RangeError('spreadOfLaw: the prior has no spread');
+  return new Map(
+    changed.map((i, a) => [
+      i,
+      changed.slice(0, a + 1).map((_, b): [string, number] => [`${name} ${b}`, factor[a * count + b]]),
+    ]),
+  );
+}
+
+function lawBefore(law: readonly Drifted[], change: Change, prior: LawPrior, name: string): Drifted[] {
+  const shares = Float64Array.from(PARAMETER_NAMES, (parameter) => change.givenBack[parameter] ?? 0);
+  const spread = spreadOfLaw(prior, shares, name);
+  return law.map((entry, i) => {
+    const moved = change.moved?.[PARAMETER_NAMES[i]];
+    const kept = Math.sqrt(1 - shares[i]);
+    const older = before(entry, { mean: prior.mean[i], share: shares[i], moved: moved?.mean ?? 0 });
+    const own = [...(spread.get(i) ?? [])];
+    if (moved !== undefined) own.push([`${name} moved ${PARAMETER_NAMES[i]}`, kept * moved.sd]);
+    return { ...older, spreads: [...older.spreads, ...own] };
+  });
+}
+
+type ShiftOf = Past['shiftOf'];
+
+function shiftBefore(shiftOf: ShiftOf, share: number, base: ShiftedState, name: string): ShiftOf {
+  if (share === 0) return shiftOf;
+  return (of) => {
+    const { mean, sd } = shiftPrior(of.state, base);
+    const older = before(shiftOf(of), { mean, share, moved: 0 });
+    const own: [string, number] = [`${name} shift ${of.state} ${of.along}`, Math.sqrt(share) * sd];
+    return { ...older, spreads: [...older.spreads, own] };
+  };
+}
+
+/** Names of all that the changes left unknown, for the states that were read. */
+function namesOf({ law, shiftOf }: Past, states: Iterable<ShiftedState>): Set<string> {
+  const shifts = [...states].flatMap((state) =>
+    (['xy', 'z'] as const).map((along) => shiftOf({ state, along })),
+  );
+  return new Set([...law, ...shifts].flatMap(({ spreads }) => spreads.map(([key]) => key)));
+}
+
+interface FrameOptions {
+  readonly base: ShiftedState;
+  readonly states: Iterable<ShiftedState>;
+  readonly prior: LawPrior;
+  /** Oldest first. */
+  readonly changes: readonly Change[];
+}
+
+/**
+ * Changes keep the law's prior as it was: a parameter of which the share v is given back stands to what it was before as
+ * two draws of the prior correlated by √(1 − v). So no change makes less known than nothing, and readings from before
+ * and after it tell of each other as far as it left them alike.
+ */
+export function frameOf({ base, states, prior, changes }: FrameOptions): Frame {
+  const pastOf = new Map<string, Past>();
+  let past: Past = { law: PARAMETER_NAMES.map(() => NOW), shiftOf: () => NOW };
+  const told = changes.slice(-MOST_CHANGES);
+  told.toReversed().forEach((change, i) => {
+    const name = `change ${changes.length - i}`;
+    past = {
+      law: lawBefore(past.law, change, prior, name),
+      shiftOf: shiftBefore(past.shiftOf, change.shiftsGivenBack ?? 0, base, name),
+    };
+    for (const print of change.printsBefore) pastOf.set(print, past);
+  });
+  for (const { printsBefore } of changes.slice(0, -MOST_CHANGES))
+    for (const print of printsBefore) pastOf.set(print, past);
+  const columns = [...namesOf(past, states)].map((key): SharedColumn => ({ key, mean: 0, sd: 1 }));
+  return { base, pastOf, columns };
+}
