@@ -70,7 +70,7 @@ function chosenForJob(world: World): PlacedFeature[] {
     kind,
     drawnMm: targetMm,
   }));
-  return placeSizes(world, chooseBlock(6, world.targets, [...BLOCK_SIZES, ...own]));
+  return placeSizes(world, chooseBlock(6, world.targets, { pool: [...BLOCK_SIZES, ...own] }));
 }
 
 type Row = readonly [name: string, right: boolean];

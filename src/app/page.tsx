@@ -2,6 +2,8 @@ import { connection } from 'next/server';
 import { bench, benchHouse, today } from '@/subjects/house';
 import { describeOutcome } from '@/subjects/language/shared';
 import { glanceSteps, type JobGlance } from '@/subjects/overview';
+import { listControlAlarms } from '@/subjects/printing';
+import { describeAlarm } from '@/subjects/printing/shared';
 import { listCreepChecks, listShort } from '@/subjects/resin';
 import { buttonLook, Link } from '@/ui';
 import { inTurns } from './api/in-turns';
@@ -144,16 +146,25 @@ function FirstThing({ glance, now }: { glance: JobGlance; now: Date }) {
   );
 }
 
-/** What is about to go wrong or wants a second look: creep checks under way, resins that run short. */
+/** What is about to go wrong or wants a second look: signatures that no longer hold, creep checks, resins that run short. */
 function Watch() {
   const { db } = bench();
   const checks = listCreepChecks(db, today());
   const short = listShort(db);
-  if (checks.length + short.length === 0) return null;
+  const alarms = listControlAlarms(db);
+  if (checks.length + short.length + alarms.length === 0) return null;
   return (
     <section className="mt-6" aria-label="To watch">
       <h2 className="border-b border-ink pb-1 text-lg">To watch</h2>
       <ul>
+        {alarms.map((alarm) => (
+          <li key={alarm.profileId} className="border-b border-hair py-2">
+            <Link href={`/printers/${alarm.profileId}`} className="font-semibold hover:underline">
+              {alarm.resin} on {alarm.printer}
+            </Link>
+            : {describeAlarm(alarm)}
+          </li>
+        ))}
         {checks.map(({ resinId, resin, under, dueOn, isDue }) => (
           <li key={`${resinId}-${dueOn}`} className="border-b border-hair py-2">
             <Link href={`/shelf/${resinId}`} className="font-semibold hover:underline">

@@ -14,6 +14,7 @@ export {
   isAtPlate,
   kindColumns,
   kindOf,
+  placeOnPlate,
   limitState,
   printedKey,
   printKey,

@@ -1,4 +1,5 @@
 import { and, eq } from 'drizzle-orm';
+import { groupBy } from '@/core/group-by';
 import type { Db } from './client';
 import { drawnSizes, features, printedFeatures, prints } from './schema';
 
@@ -11,6 +12,7 @@ export function rememberPrinted(db: Db, attemptId: number): void {
     .select({
       printId: prints.id,
       featureId: features.id,
+      jobId: features.jobId,
       sense: features.sense,
       shape: features.shape,
       axis: features.axis,
@@ -28,6 +30,35 @@ export function rememberPrinted(db: Db, attemptId: number): void {
     )
     .where(eq(prints.attemptId, attemptId))
     .all();
-  for (const { known, ...row } of rows)
-    if (known === null) db.insert(printedFeatures).values(row).onConflictDoNothing().run();
+  const middles = middlesOf(rows);
+  for (const { known, jobId, ...row } of rows) {
+    if (known !== null) continue;
+    const middle = middles.get(jobId);
+    const isPlaced = row.anchor !== null && middle !== undefined;
+    const [offsetXMm, offsetYMm] = isPlaced ? [0, 1].map((i) => row.anchor![i] - middle[i]) : [null, null];
+    db.insert(printedFeatures)
+      .values({ ...row, offsetXMm, offsetYMm })
+      .onConflictDoNothing()
+      .run();
+  }
+}
+
+/**
+ * The middle of each part in its file, mm: that of its marked faces. What lies between it and the part's true middle is
+ * small beside how well anybody says where a part stood.
+ */
+function middlesOf(
+  rows: readonly { readonly jobId: number; readonly anchor: readonly number[] | null }[],
+): Map<number, readonly [number, number]> {
+  const anchored = groupBy(
+    rows.filter(({ anchor }) => anchor !== null),
+    ({ jobId }) => jobId,
+  );
+  const middle = (values: readonly number[]) => (Math.min(...values) + Math.max(...values)) / 2;
+  return new Map(
+    [...anchored].map(([jobId, own]) => [
+      jobId,
+      [middle(own.map(({ anchor }) => anchor![0])), middle(own.map(({ anchor }) => anchor![1]))],
+    ]),
+  );
 }

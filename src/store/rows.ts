@@ -8,7 +8,7 @@ import {
   type Warmth,
   warmthU,
 } from '@/core/metrology';
-import type { SignatureReading } from '@/core/signature';
+import type { PlatePlace, SignatureReading } from '@/core/signature';
 import type * as queries from './queries';
 import type * as tables from './schema';
 
@@ -44,18 +44,32 @@ export function limitState(
   return wish !== null && coatMm > 0 && fitState === 'coated' ? 'cured' : fitState;
 }
 
+/** Of a job, what its targets are made of. */
+interface Wanted {
+  readonly mates: readonly queries.Mate[];
+  readonly job: Pick<queries.Job, 'fitState'>;
+  /** Where its features lie on the plate, as far as somebody said where it stood last time. */
+  readonly places?: ReadonlyMap<number, PlatePlace>;
+}
+
+/** Where a feature lay on the plate, from the plate's middle, mm; undefined where nobody said where its part stood. */
+export function placeOnPlate(
+  part: { readonly xMm: number | null; readonly yMm: number | null },
+  { offsetXMm, offsetYMm }: Pick<queries.PrintedFeature, 'offsetXMm' | 'offsetYMm'>,
+): PlatePlace | undefined {
+  if (part.xMm === null || part.yMm === null) return undefined;
+  return { xMm: part.xMm + (offsetXMm ?? 0), yMm: part.yMm + (offsetYMm ?? 0) };
+}
+
 /** What a feature of a job asks for; where a wish decides, the doubt about its mate counts too. */
-export function targetOf(
-  feature: queries.Feature,
-  mates: readonly queries.Mate[],
-  job: Pick<queries.Job, 'fitState'>,
-): FitTarget {
+export function targetOf(feature: queries.Feature, { mates, job, places }: Wanted): FitTarget {
   const state = limitState(job, feature);
   const mate = mates.find(({ id }) => id === feature.mateId);
   const mated = feature.wish !== null && mate !== undefined && mate.sizeMm !== null;
   return {
     feature: featureKey(feature.id),
     kind: kindOf(feature),
+    place: places?.get(feature.id),
     targetMm: feature.targetMm,
     lowerDeviationMm: feature.lowerDeviationMm,
     upperDeviationMm: feature.upperDeviationMm,

@@ -18,6 +18,11 @@ export function changedPrinters(): void {
   revalidatePath('/gauges');
 }
 
+/** What a profile is printed under: its jobs are drawn by it. */
+export function changedProcess(): void {
+  revalidatePath('/', 'layout');
+}
+
 /** What the house decides shows everywhere. */
 export function changedHouse(): void {
   revalidatePath('/', 'layout');

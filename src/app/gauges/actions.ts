@@ -21,6 +21,7 @@ export async function makeGauge(_before: FormAnswer, data: FormData): Promise<Fo
       return createGauge(db, {
         ...rest,
         spec,
+        isControl: parameters.choice === 'control',
         name: name === '' ? describeGaugeChoice(parameters.choice).title : name,
       });
     },

@@ -1,11 +1,22 @@
 'use server';
 
+import { after } from 'next/server';
 import { bench } from '@/subjects/house';
+import { changeProcess, takeBackProcess } from '@/subjects/job';
+import { describeReopenedJobs } from '@/subjects/job/shared';
 import { type FormAnswer, GONE_WORDS } from '@/subjects/language/shared';
-import { changePrinter, createProfile } from '@/subjects/printing';
-import { describeProfileIssue, printerForm, profileForm } from '@/subjects/printing/shared';
+import { changePrinter, chooseControl, createProfile } from '@/subjects/printing';
+import {
+  changeForm,
+  controlForm,
+  describeChangeIssue,
+  describeProfileIssue,
+  printerForm,
+  profileForm,
+} from '@/subjects/printing/shared';
 import { answerForm } from '../_actions/answer-form';
-import { changedPrinters } from '../_actions/changed';
+import { changedPrinters, changedProcess } from '../_actions/changed';
+import { areIds } from '../_actions/from-page';
 
 export async function addProfile(_before: FormAnswer, data: FormData): Promise<FormAnswer> {
   return answerForm({
@@ -26,5 +37,44 @@ export async function savePrinter(_before: FormAnswer, data: FormData): Promise<
     refusal: () => GONE_WORDS,
     said: () => 'Kept. The next look at a part and the next choice of a resin count with it.',
     changed: changedPrinters,
+  });
+}
+
+export async function noteProfileChange(
+  profileId: number,
+  _before: FormAnswer,
+  data: FormData,
+): Promise<FormAnswer> {
+  return answerForm({
+    form: changeForm,
+    data,
+    ids: [profileId],
+    verb: (change) => changeProcess(bench().db, profileId, change, after),
+    refusal: describeChangeIssue,
+    said: describeReopenedJobs,
+    changed: changedProcess,
+  });
+}
+
+export async function takeBackProfileChange(profileId: number, changeId: number): Promise<string> {
+  if (!areIds(profileId, changeId)) return GONE_WORDS;
+  const taken = takeBackProcess(bench().db, profileId, changeId, after);
+  changedProcess();
+  return taken.ok ? 'Taken back.' : describeChangeIssue(taken.issue);
+}
+
+export async function chooseControlFeature(
+  profileId: number,
+  _before: FormAnswer,
+  data: FormData,
+): Promise<FormAnswer> {
+  return answerForm({
+    form: controlForm,
+    data,
+    ids: [profileId],
+    verb: ({ featureId }) => chooseControl(bench().db, profileId, featureId),
+    refusal: () => GONE_WORDS,
+    said: () => 'Kept. From the next print on it is read under Measure, after the sizes of the part.',
+    changed: changedProcess,
   });
 }

@@ -1,5 +1,5 @@
 import type { Target } from '@/core/signature';
-import { BLOCK_SIZES, FEW_SIZES } from './blocks';
+import { BLOCK_SIZES, CONTROL_SIZES, FEW_SIZES } from './blocks';
 import { chooseBlock } from './choose-block';
 import { stepsFrom, type GaugeSpec } from './gauge';
 
@@ -8,6 +8,7 @@ export const GAUGE_CHOICES = [
   'block',
   'shortBlock',
   'chosenBlock',
+  'control',
   'hinge',
   'ball',
   'links',
@@ -44,6 +45,8 @@ export function gaugeSpecOf(
       return { kind: 'block', sizes: FEW_SIZES };
     case 'chosenBlock':
       return { kind: 'block', sizes: chooseBlock(Math.round(count), targets) };
+    case 'control':
+      return { kind: 'block', sizes: CONTROL_SIZES };
     case 'pocket':
     case 'hole':
     case 'pin':

@@ -53,6 +53,9 @@ export const FEW_SIZES: readonly BlockSize[] = Object.freeze([
   ...family('height', ON_PLATE, [6]),
 ]);
 
+/** One bar that is quick to print and to read: edges and scale move it, and it is long enough for both. */
+export const CONTROL_SIZES: readonly BlockSize[] = Object.freeze(family('control bar', WIDTH_X, [12]));
+
 const ROW_MM = 90;
 
 /** Bars carry one size across X and one across Y: the longest of one with the shortest of the other. */

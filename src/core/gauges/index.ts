@@ -1,6 +1,6 @@
 export { GAUGE_CHOICES, type GaugeChoice, type GaugeParameters, gaugeSpecOf } from './ask';
 export { BLOCK_OF_24, BLOCK_OF_6, BLOCK_SIZES, type BlockSize, FEW_SIZES } from './blocks';
-export { chooseBlock } from './choose-block';
+export { blockReadings, chooseBlock, sizesFor } from './choose-block';
 export {
   buildGauge,
   findGaugeIssue,

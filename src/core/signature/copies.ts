@@ -1,15 +1,10 @@
 import { choleskyInPlace, normalCdf, normalQuantile } from '@/core/numerics';
-import { jointChance, queryOf, type DrawOptions, type Target } from './draw';
+import { type DrawnTarget, type DrawOptions, jointChance, queryOf } from './draw';
 import type { Signature } from './estimate';
 import { heaviestNodes } from './heaviest-nodes';
 import { DRIFT_EDGE_SD_MM, DRIFT_SCALE_SD, driftRow } from './law';
 import { latentCovariance } from './latent-size';
 import { latentSizes } from './predict';
-
-interface DrawnTarget {
-  readonly target: Target;
-  readonly drawMm: number;
-}
 
 /** Nodes and weights of Gauss–Hermite quadrature for a standard normal, three points. */
 const DRIFTS = [

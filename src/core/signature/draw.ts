@@ -127,38 +127,38 @@ export function drawTarget(signature: Signature, target: Target, options: DrawOp
 const LATTICE_POINTS = 4096;
 const LEAST_POINTS = 64;
 
-/**
- * Chance that one print of all drawn targets has every one in tolerance, their shared law and drift counted.
- * Targets are different features of one print. Error below 0.003.
- */
-export function jointChance(
+/** A target as it was drawn. */
+export interface DrawnTarget {
+  readonly target: Target;
+  readonly drawMm: number;
+}
+
+/** Sizes of one print at the nodes that weigh, and the covariance among them at each. */
+export interface JointSizes {
+  readonly nodes: readonly number[];
+  readonly mixtures: readonly NormalMixture[];
+  /** Covariance of the sizes at a node, row-major, mm²; a new array each time. */
+  readonly covarianceAt: (node: number) => Float64Array;
+  /** Variance of a size at a node without what its mate and the pixels add, mm². */
+  readonly latentVarianceAt: (node: number, size: number) => number;
+}
+
+/** The drawn targets of one print together, their shared law and drift counted. */
+export function jointSizes(
   signature: Signature,
-  drawn: readonly { readonly target: Target; readonly drawMm: number }[],
+  drawn: readonly DrawnTarget[],
   options: DrawOptions = {},
-): number {
-  if (drawn.length === 0) return 1;
-  const queries = drawn.map(({ target, drawMm }) => queryOf(target, drawMm, options));
-  const mixtures: NormalMixture[] = drawn.map(({ target, drawMm }) =>
-    predictMated(signature, target, drawMm, options),
-  );
-  const limits = drawn.map(({ target }) => [
-    target.targetMm + target.lowerDeviationMm,
-    target.targetMm + target.upperDeviationMm,
-  ]);
-  if (drawn.length === 1) return mixtureInterval(mixtures[0], limits[0][0], limits[0][1]);
-  const sizes = queries.map((query) => latentSizes(signature, query));
-  const shared = sizes.map(([a]) => sizes.map(([b]) => sharedParts(a.row, b.row)));
+): JointSizes {
   const { posterior } = signature;
-  const { weights } = posterior;
-  const nodes = heaviestNodes(weights);
-  const kept = nodes.reduce((sum, node) => sum + weights[node], 0);
+  const mixtures = drawn.map(({ target, drawMm }) => predictMated(signature, target, drawMm, options));
+  const sizes = drawn.map(({ target, drawMm }) => latentSizes(signature, queryOf(target, drawMm, options)));
+  const shared = sizes.map(([a]) => sizes.map(([b]) => sharedParts(a.row, b.row)));
   const count = drawn.length;
-  let chance = 0;
-  for (const node of nodes) {
+  const covarianceAt = (node: number) => {
     const covariance = new Float64Array(count * count);
     for (let i = 0; i < count; i++) {
       for (let j = 0; j < i; j++) {
-        covariance[i * count + j] = latentCovariance(
+        covariance[i * count + j] = covariance[j * count + i] = latentCovariance(
           sizes[i][node],
           sizes[j][node],
           posterior.nodes[node],
@@ -167,13 +167,46 @@ export function jointChance(
       }
       covariance[i * count + i] = mixtures[i].variances[node];
     }
-    if (choleskyInPlace(covariance, count) >= 0)
-      throw new RangeError('jointChance: targets must be different features');
+    return covariance;
+  };
+  const latentVarianceAt = (node: number, size: number) => sizes[size][node].variance;
+  return { nodes: heaviestNodes(posterior.weights), mixtures, covarianceAt, latentVarianceAt };
+}
+
+/** Chance that sizes of one print all lie within the limits of their targets. Error below 0.003. */
+export function chanceOfAll(
+  { posterior: { weights } }: Signature,
+  { nodes, mixtures, covarianceAt }: JointSizes,
+  drawn: readonly DrawnTarget[],
+): number {
+  const limits = drawn.map(({ target }) => [
+    target.targetMm + target.lowerDeviationMm,
+    target.targetMm + target.upperDeviationMm,
+  ]);
+  const kept = nodes.reduce((sum, node) => sum + weights[node], 0);
+  return nodes.reduce((chance, node) => {
+    const covariance = covarianceAt(node);
+    if (choleskyInPlace(covariance, drawn.length) >= 0)
+      throw new RangeError('chanceOfAll: targets must be different features');
     const lower = Float64Array.from(limits, ([low], i) => low - mixtures[i].means[node]);
     const upper = Float64Array.from(limits, ([, high], i) => high - mixtures[i].means[node]);
     const share = weights[node] / kept;
     const points = Math.max(LEAST_POINTS, Math.round(LATTICE_POINTS * share));
-    chance += share * boxProbability(covariance, { lower, upper }, points);
-  }
-  return chance;
+    return chance + share * boxProbability(covariance, { lower, upper }, points);
+  }, 0);
+}
+
+/**
+ * Chance that one print of all drawn targets has every one in tolerance, their shared law and drift counted.
+ * Targets are different features of one print. Error below 0.003.
+ */
+export function jointChance(
+  signature: Signature,
+  drawn: readonly DrawnTarget[],
+  options: DrawOptions = {},
+): number {
+  if (drawn.length === 0) return 1;
+  if (drawn.length > 1) return chanceOfAll(signature, jointSizes(signature, drawn, options), drawn);
+  const [{ target, drawMm }] = drawn;
+  return assessDrawn(signature, target, drawMm, options).inTolerance;
 }

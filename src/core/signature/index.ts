@@ -27,7 +27,13 @@ export {
   type ParameterName,
   type PlatePlace,
 } from './law';
-export { rankNextReadings, type ReadingGain } from './next-reading';
+export {
+  predictReading,
+  rankNextReadings,
+  rankSettlingReadings,
+  type ReadingCandidate,
+  type ReadingGain,
+} from './next-reading';
 export {
   attachSignature,
   type DetachedSignature,
@@ -50,10 +56,12 @@ export {
 export { type CheckReading, type Instruments, type SignatureReading } from './reading';
 export { reportSignature, type SignatureReport, type SignatureSummary, summariseSignature } from './report';
 export { foreseeCheck } from './foresee-check';
+export { chooseReadings, foreseeReadings, type ForeseenReadings } from './foresee-readings';
 export { convertState } from './convert-state';
 export type { Change } from './frame';
 export { judgeStaleness, type Staleness } from './staleness';
 export { foretellSamePrint } from './same-print';
 export { leaveOneOut } from './suspicious';
 export { FIT_WORDS, type FitWord, type Try } from './tries';
+export { CHANGE_KINDS, type ChangeKind, type ProfileSettings, voidedBy } from './voided';
 export { learnMeanings, sideOfWord, type WordMeaning, type WordOnSize } from './word-meanings';

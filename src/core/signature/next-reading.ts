@@ -1,8 +1,10 @@
 import { type FeatureKind, jawOf, type PartState } from '@/core/metrology';
+import { forwardSolve, mixtureMoments } from '@/core/numerics';
 import type { Signature } from './estimate';
+import type { Change } from './frame';
 import { latentCovariance } from './latent-size';
 import { sharedParts } from './layout';
-import type { PlatePlace } from './law';
+import { PARAMETER_COUNT, PARAMETER_NAMES, type PlatePlace } from './law';
 import { instrumentNamed } from './observations';
 import { latentSizes, type SizeQuery } from './predict';
 import { ONLY_INSTRUMENT } from './reading';
@@ -10,7 +12,7 @@ import { biasKey } from './rows';
 import type { Target } from './draw';
 
 /** A reading that could be taken now. */
-interface ReadingCandidate {
+export interface ReadingCandidate {
   readonly feature: string;
   readonly kind: FeatureKind;
   readonly drawnMm: number;
@@ -68,8 +70,79 @@ export function rankNextReadings(
   return gains.sort((a, b) => a.after - b.after);
 }
 
+/** Mean and sd of a reading before it is taken, mm: the size with what the jaw adds, and the candidate's own noise. */
+export function predictReading(
+  signature: Signature,
+  candidate: ReadingCandidate,
+): { readonly meanMm: number; readonly sdMm: number } {
+  const { query, noise } = readingQuery(signature, candidate);
+  const sizes = latentSizes(signature, query);
+  const { mean, sd } = mixtureMoments({
+    weights: signature.posterior.weights,
+    means: Float64Array.from(sizes, ({ offsetMm }) => candidate.drawnMm + offsetMm),
+    variances: Float64Array.from(sizes, ({ variance }) => variance + noise),
+  });
+  return { meanMm: mean, sdMm: sd };
+}
+
+/** What a reading would take back of what a change left unknown. */
+export interface SettlingGain {
+  readonly candidate: ReadingCandidate;
+  /** Share of the variance given back that it would settle, 0 … 1. */
+  readonly settled: number;
+}
+
+/**
+ * Which reading would settle most of what changes left unknown: by how much it narrows the parameters that were given
+ * back, each against the spread of its prior and by the share given back. Best first.
+ */
+export function rankSettlingReadings(
+  signature: Signature,
+  { givenBack }: Pick<Change, 'givenBack'>,
+  candidates: readonly ReadingCandidate[],
+): SettlingGain[] {
+  const { evidence, nodes, weights, prior } = signature.posterior;
+  const { count } = evidence.layout;
+  const wanted = PARAMETER_NAMES.flatMap((name, i) => {
+    const weight = (givenBack[name] ?? 0) / prior.covariance[i * PARAMETER_COUNT + i];
+    return weight > 0 ? [{ i, weight }] : [];
+  });
+  // A parameter at a node, whitened like the sizes: dot products are covariances.
+  const parameters = wanted.map(({ i }) =>
+    nodes.map(({ factor }) => {
+      const unit = new Float64Array(count);
+      unit[i] = 1;
+      forwardSolve(factor, count, unit);
+      return unit;
+    }),
+  );
+  const open = wanted.reduce(
+    (sum, { weight }, p) =>
+      sum + parameters[p].reduce((own, unit, node) => own + weight * weights[node] * dot(unit, unit), 0),
+    0,
+  );
+  const gains = candidates.map((candidate): SettlingGain => {
+    const { query, noise } = readingQuery(signature, candidate);
+    const read = latentSizes(signature, query);
+    let gained = 0;
+    wanted.forEach(({ weight }, p) =>
+      read.forEach(({ whitened, variance }, node) => {
+        gained += (weight * weights[node] * dot(parameters[p][node], whitened) ** 2) / (variance + noise);
+      }),
+    );
+    return { candidate, settled: open === 0 ? 0 : gained / open };
+  });
+  return gains.sort((a, b) => b.settled - a.settled);
+}
+
+function dot(a: Float64Array, b: Float64Array): number {
+  let sum = 0;
+  for (let i = 0; i < a.length; i++) sum += a[i] * b[i];
+  return sum;
+}
+
 /** A reading as a size with the bias of its jaw in it, and the noise beside it, mm². */
-function readingQuery(
+export function readingQuery(
   { posterior }: Signature,
   candidate: ReadingCandidate,
 ): { query: SizeQuery; noise: number } {

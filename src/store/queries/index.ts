@@ -1,6 +1,8 @@
 export * from './activity';
 export * from './jobs';
 
+export * from './profiles';
+
 export * from './readings';
 
 export * from './resins';

@@ -1,4 +1,4 @@
-import { and, asc, desc, eq, inArray, isNull, sql } from 'drizzle-orm';
+import { and, asc, desc, eq, getTableColumns, inArray, isNull, sql } from 'drizzle-orm';
 import type { Db } from '../client';
 import { attempts, drawnSizes, printedFeatures, prints } from '../schema/attempts';
 import { printers, profiles } from '../schema/equipment';
@@ -39,7 +39,7 @@ export function listMates(db: Db, jobId: number): Mate[] {
   return db.select().from(mates).where(eq(mates.jobId, jobId)).orderBy(asc(mates.id)).all();
 }
 
-/** Attempts of a job with their prints and drawn sizes, first to last. */
+/** Attempts of a job with their prints and the drawn sizes of its own features, first to last. */
 export function listAttempts(db: Db, jobId: number) {
   const own = db.select().from(attempts).where(eq(attempts.jobId, jobId)).orderBy(asc(attempts.number)).all();
   const ids = own.map((attempt) => attempt.id);
@@ -48,7 +48,14 @@ export function listAttempts(db: Db, jobId: number) {
       ? []
       : db.select().from(prints).where(inArray(prints.attemptId, ids)).orderBy(asc(prints.id)).all();
   const drawn =
-    ids.length === 0 ? [] : db.select().from(drawnSizes).where(inArray(drawnSizes.attemptId, ids)).all();
+    ids.length === 0
+      ? []
+      : db
+          .select(getTableColumns(drawnSizes))
+          .from(drawnSizes)
+          .innerJoin(features, eq(drawnSizes.featureId, features.id))
+          .where(and(inArray(drawnSizes.attemptId, ids), eq(features.jobId, jobId)))
+          .all();
   return own.map((attempt) => ({
     ...attempt,
     prints: ownPrints.filter((print) => print.attemptId === attempt.id),
@@ -60,6 +67,16 @@ export function listAttempts(db: Db, jobId: number) {
 export function printedById(db: Db, printId: number): Map<number, PrintedFeature> {
   const rows = db.select().from(printedFeatures).where(eq(printedFeatures.printId, printId)).all();
   return new Map(rows.map((row) => [row.featureId, row]));
+}
+
+/** The profile that a print was made with. */
+export function profileOfPrint(db: Db, printId: number): number {
+  return db
+    .select({ profileId: attempts.profileId })
+    .from(prints)
+    .innerJoin(attempts, eq(prints.attemptId, attempts.id))
+    .where(eq(prints.id, printId))
+    .get()!.profileId;
 }
 
 /** Whether a print was made of an attempt of this job. */
@@ -96,6 +113,16 @@ export function listProfiles(db: Db) {
 }
 
 export type ProfileRow = ReturnType<typeof listProfiles>[number];
+
+/** Jobs of a profile that were not put away. */
+export function listOpenJobsOf(db: Db, profileId: number): Job[] {
+  return db
+    .select()
+    .from(jobs)
+    .where(and(eq(jobs.profileId, profileId), isNull(jobs.archivedAt)))
+    .orderBy(asc(jobs.id))
+    .all();
+}
 
 export function listLedger(db: Db, jobId: number) {
   return db

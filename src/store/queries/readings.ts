@@ -1,4 +1,4 @@
-import { and, asc, desc, eq, inArray, isNull, ne, or, sql, type SQL } from 'drizzle-orm';
+import { and, asc, count, desc, eq, inArray, isNull, ne, or, sql, type SQL } from 'drizzle-orm';
 import { quoteOf } from '@/core/resins';
 import type { StateShift } from '@/core/signature';
 import type { Db } from '../client';
@@ -71,6 +71,8 @@ export interface LeanReading extends Pick<
 > {
   readonly feature: KindColumns & Pick<typeof features.$inferSelect, 'id' | 'coatMm'>;
   readonly printed: KindColumns;
+  /** Where it lay on the plate, from the plate's middle, mm; undefined where nobody said. */
+  readonly place: { readonly xMm: number; readonly yMm: number } | undefined;
   readonly session: Pick<
     typeof sessions.$inferSelect,
     'id' | 'zeroMm' | 'partC' | 'instrumentC' | 'state' | 'warm'
@@ -91,7 +93,32 @@ type Flat = Pick<LeanReading, 'id' | 'readingMm' | 'heightMm' | 'printId' | 'dra
     readonly sessionId: number;
     readonly instrumentId: number;
     readonly resinId: number;
+    readonly xMm: number | null;
+    readonly yMm: number | null;
   };
+
+/** What a row says by itself. */
+function ofRow(row: Flat) {
+  const { id, readingMm, heightMm, printId, drawnMm, sense, shape, axis, angleRad, base, xMm, yMm } = row;
+  return {
+    id,
+    readingMm,
+    heightMm,
+    printId,
+    drawnMm,
+    feature: {
+      id: row.featureId,
+      coatMm: row.coatMm,
+      sense: row.nowSense,
+      shape: row.nowShape,
+      axis: row.nowAxis,
+      angleRad: row.nowAngleRad,
+      base: row.nowBase,
+    },
+    printed: { sense, shape, axis, angleRad, base },
+    place: xMm === null || yMm === null ? undefined : { xMm, yMm },
+  };
+}
 
 /**
  * The same for thousands of readings: rows as the database gives them, a fifth of the time. Each sitting and each
@@ -107,7 +134,9 @@ export function listLeanReadings(db: Db, where: SQL): LeanReading[] {
       printed_features.angle_rad as angleRad, printed_features.base as base,
       sessions.id as sessionId, sessions.zero_mm as zeroMm, sessions.part_c as partC,
       sessions.instrument_c as instrumentC, sessions.state as state, sessions.warm as warm,
-      sessions.instrument_id as instrumentId, profiles.resin_id as resinId
+      sessions.instrument_id as instrumentId, profiles.resin_id as resinId,
+      prints.place_x_mm + ifnull(printed_features.offset_x_mm, 0) as xMm,
+      prints.place_y_mm + ifnull(printed_features.offset_y_mm, 0) as yMm
     from readings
       join sessions on readings.session_id = sessions.id
       join features on readings.feature_id = features.id
@@ -138,24 +167,9 @@ export function listLeanReadings(db: Db, where: SQL): LeanReading[] {
       warm: Boolean(row.warm),
     };
     sittings.set(row.sessionId, session);
-    const { id, readingMm, heightMm, printId, drawnMm, sense, shape, axis, angleRad, base } = row;
     return {
-      id,
-      readingMm,
-      heightMm,
-      printId,
-      drawnMm,
+      ...ofRow(row),
       partExpansionPerK: expansions.get(row.resinId),
-      feature: {
-        id: row.featureId,
-        coatMm: row.coatMm,
-        sense: row.nowSense,
-        shape: row.nowShape,
-        axis: row.nowAxis,
-        angleRad: row.nowAngleRad,
-        base: row.nowBase,
-      },
-      printed: { sense, shape, axis, angleRad, base },
       session,
       instrument: known.get(row.instrumentId)!,
     };
@@ -168,6 +182,10 @@ export function ofProfile(profileId: number): SQL {
 
 export function ofJob(jobId: number): SQL {
   return eq(features.jobId, jobId);
+}
+
+export function ofFeature(featureId: number): SQL {
+  return eq(features.id, featureId);
 }
 
 export function ofPrint(printId: number): SQL {
@@ -186,6 +204,7 @@ function selectTries(db: Db) {
       printed: printedFeatures,
       drawnMm: drawnSizes.drawnMm,
       printName: prints.name,
+      place: { xMm: prints.placeXMm, yMm: prints.placeYMm },
       profileId: attempts.profileId,
     })
     .from(tries)
@@ -292,5 +311,28 @@ export function listKinLaws(db: Db, profileId: number) {
       ),
     )
     .orderBy(desc(laws.readingCount), asc(profiles.id))
+    .all();
+}
+
+/** A sitting with its instrument. */
+export function findSitting(db: Db, sessionId: number) {
+  return db
+    .select({ session: sessions, instrument: instruments })
+    .from(sessions)
+    .innerJoin(instruments, eq(sessions.instrumentId, instruments.id))
+    .where(eq(sessions.id, sessionId))
+    .get();
+}
+
+/** How many standing readings there are of each print of a profile. */
+export function listPrintsRead(db: Db, profileId: number) {
+  return db
+    .select({ printId: readings.printId, count: count() })
+    .from(readings)
+    .innerJoin(prints, eq(readings.printId, prints.id))
+    .innerJoin(attempts, eq(prints.attemptId, attempts.id))
+    .leftJoin(retractions, eq(retractions.readingId, readings.id))
+    .where(and(isNull(retractions.readingId), ofProfile(profileId)))
+    .groupBy(readings.printId)
     .all();
 }

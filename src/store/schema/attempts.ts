@@ -68,6 +68,11 @@ export const prints = sqliteTable(
     despite: text().notNull().default(''),
     /** What came off broken; what can still be read or tried of it counts. */
     brokenNote: text().notNull().default(''),
+    /** Where the middle of the part lay on the plate, from the plate's middle, mm; null when nobody said. */
+    placeXMm: real(),
+    placeYMm: real(),
+    /** Temperature of the room while it was printed, °C; null when nobody looked. */
+    roomC: real(),
   },
   (table) => [index('prints_of_attempt').on(table.attemptId)],
 );
@@ -89,6 +94,12 @@ export const printedFeatures = sqliteTable(
     base: text().$type<Base>(),
     /** A place on one of its faces in the file that was printed, mm. */
     anchor: text({ mode: 'json' }).$type<[number, number, number]>(),
+    /** Where it lay on the plate, from the middle of its part, mm; null where no face of it is known. */
+    offsetXMm: real(),
+    offsetYMm: real(),
+    /** Of a control feature: what was expected before it was read, by all that was read until then, mm. */
+    expectedMm: real(),
+    expectedSdMm: real(),
   },
   (table) => [primaryKey({ columns: [table.printId, table.featureId] })],
 );

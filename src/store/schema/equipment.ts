@@ -1,5 +1,6 @@
-import { integer, real, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core';
+import { index, integer, real, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core';
 import type { Rooms } from '@/core/findings';
+import type { ChangeKind, ProfileSettings } from '@/core/signature';
 import { resins } from './resins';
 
 export const printers = sqliteTable('printers', {
@@ -34,6 +35,10 @@ export const profiles = sqliteTable(
     name: text().notNull(),
     layerMm: real().notNull(),
     lot: text().notNull().default(''),
+    /** What else it is printed under, as far as somebody said. */
+    settings: text({ mode: 'json' }).$type<ProfileSettings>().notNull().default({}),
+    /** The feature that is read on every print, so that a walk of the process is seen; chosen once. */
+    controlFeatureId: integer(),
     /** Written anew with every change of what its signature is learned from. */
     evidenceKey: text()
       .notNull()
@@ -41,6 +46,41 @@ export const profiles = sqliteTable(
   },
   (table) => [uniqueIndex('profiles_once').on(table.printerId, table.resinId, table.name)],
 );
+
+/** A change of what a profile is printed under: what was known of it holds less since. */
+export const profileChanges = sqliteTable(
+  'profile_changes',
+  {
+    id: integer().primaryKey({ autoIncrement: true }),
+    profileId: integer()
+      .notNull()
+      .references(() => profiles.id),
+    kinds: text({ mode: 'json' }).$type<readonly ChangeKind[]>().notNull(),
+    /** Prints made earlier were made before it. */
+    at: integer({ mode: 'timestamp_ms' }).notNull(),
+    /** Lot, layer height and settings before and after. */
+    before: text({ mode: 'json' }).$type<ProfileSettings>().notNull(),
+    after: text({ mode: 'json' }).$type<ProfileSettings>().notNull(),
+    note: text().notNull().default(''),
+    notedAt: integer({ mode: 'timestamp_ms' }).notNull(),
+    retractedAt: integer({ mode: 'timestamp_ms' }),
+  },
+  (table) => [index('changes_of_profile').on(table.profileId)],
+);
+
+/** Signatures learned in another shop, brought in by file: they lend to profiles of the printer or the resin that they name. */
+export const foreignLaws = sqliteTable('foreign_laws', {
+  id: integer().primaryKey({ autoIncrement: true }),
+  /** What it is called here, and where it came from. */
+  name: text().notNull(),
+  printerId: integer().references(() => printers.id),
+  resinId: integer().references(() => resins.id),
+  mean: text({ mode: 'json' }).$type<number[]>().notNull(),
+  /** Over the parameters, row-major. */
+  covariance: text({ mode: 'json' }).$type<number[]>().notNull(),
+  addedAt: integer({ mode: 'timestamp_ms' }).notNull(),
+  removedAt: integer({ mode: 'timestamp_ms' }),
+});
 
 export const instruments = sqliteTable('instruments', {
   id: integer().primaryKey({ autoIncrement: true }),

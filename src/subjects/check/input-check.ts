@@ -28,8 +28,21 @@ export const printForm = z
   .object({
     copies: numberField('Copies on the plate', 'number', { low: 1, high: 200 }),
     despite: textField('Why it is printed all the same', { optional: true, limit: 300 }),
+    placeXMm: optionalNumber('Right of the plate’s middle', 'length', { low: -1000, high: 1000 }),
+    placeYMm: optionalNumber('Behind the plate’s middle', 'length', {
+      low: -1000,
+      high: 1000,
+      hint: 'Of the middle of the part; left and in front count negative.',
+    }),
+    roomC: optionalNumber('Room temperature', 'temperature', { low: -10, high: 60 }),
   })
-  .transform(({ copies, despite }) => ({ copies: Math.round(copies), despite }));
+  .transform(({ copies, despite, placeXMm, placeYMm, roomC }, context) => {
+    if ((placeXMm === undefined) !== (placeYMm === undefined))
+      refuse(context, { code: 'blank' }, placeXMm === undefined ? 'placeXMm' : 'placeYMm');
+    const place =
+      placeXMm === undefined || placeYMm === undefined ? undefined : { xMm: placeXMm, yMm: placeYMm };
+    return { copies: Math.round(copies), despite, place, roomC };
+  });
 
 /** What is decided of one finding. */
 export const findingForm = z.object({

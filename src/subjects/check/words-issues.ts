@@ -1,4 +1,4 @@
-import { GONE_WORDS } from '@/subjects/language/shared';
+import { formatMm, GONE_WORDS } from '@/subjects/language/shared';
 
 /** Why a part was not turned. */
 export type TurnIssue =
@@ -14,10 +14,16 @@ export function describeTurnIssue(issue: TurnIssue): string {
 
 /** Why a print was not noted. */
 export type PrintIssue =
-  { readonly code: 'gone' } | { readonly code: 'openFindings'; readonly count: number };
+  | { readonly code: 'gone' }
+  | { readonly code: 'openFindings'; readonly count: number }
+  | { readonly code: 'offPlate'; readonly plateMm: readonly [number, number] };
 
 export function describePrintIssue(issue: PrintIssue): string {
   if (issue.code === 'gone') return GONE_WORDS;
+  if (issue.code === 'offPlate') {
+    const [x, y] = issue.plateMm.map((mm) => formatMm(mm / 2, 0));
+    return `that place is not on the plate, which reaches ${x} mm to each side of its middle and ${y} mm to the front and back.`;
+  }
   const findings = issue.count === 1 ? 'One finding' : `${issue.count} findings`;
   return `${findings} could lose this print. Look at them under Check, or say in a line why you print it all the same.`;
 }

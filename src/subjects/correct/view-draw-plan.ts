@@ -91,7 +91,7 @@ export function planDraw(view: JobView): DrawPlan | undefined {
   const options = drawOptions(view);
   const last = view.attempts.at(-1);
   const { signature } = learned;
-  const targets: FitTarget[] = view.features.map((feature) => targetOf(feature, view.mates, view.job));
+  const targets: FitTarget[] = view.features.map((feature) => targetOf(feature, view));
   const lines = view.features.map((feature, i): DrawLine => {
     const lastDrawnMm = last?.drawn.find(({ featureId }) => featureId === feature.id)?.drawnMm;
     const next = drawFit(signature, targets[i], options);
@@ -127,7 +127,7 @@ export function assessSizes(
     if (drawn === undefined) return [];
     return {
       id: feature.id,
-      ...assessFit(learned.signature, targetOf(feature, view.mates, view.job), drawn, drawOptions(view)),
+      ...assessFit(learned.signature, targetOf(feature, view), drawn, drawOptions(view)),
     };
   });
 }

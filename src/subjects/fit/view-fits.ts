@@ -64,7 +64,7 @@ function offersFor(
     const wished = { ...feature, wish, bandLowMm: null, bandHighMm: null };
     const limits = limitsOf(job, wished, mate, ground);
     if (limits === undefined) return [];
-    const target = targetOf({ ...wished, ...limits }, view.mates, view.job);
+    const target = targetOf({ ...wished, ...limits }, view);
     const drawn = drawFit(learned.signature, target, drawOptions(view));
     return { wish, right: drawn.inTolerance, held: !cannotHold(target, drawn) };
   });
@@ -77,7 +77,7 @@ function viewFit(view: JobView, feature: queries.Feature, ground: WishGround): F
   const band = body && bandOf(feature, body.sizeMm, ground.classes);
   if (learned === undefined || mate === undefined || body === undefined || band === undefined)
     return { feature, mate, band, unheld: false, offers: [] };
-  const target = targetOf(feature, view.mates, view.job);
+  const target = targetOf(feature, view);
   const drawn = drawFit(learned.signature, target, drawOptions(view));
   const meanMm = clearanceOf(feature.sense, drawn.predictedMm, body, conditionsOf(job, feature, ground));
   const halfMm = 1.96 * Math.hypot(drawn.sdMm, body.u_mm);
@@ -100,7 +100,7 @@ export function viewFits(db: Db, view: JobView): FitsView {
     .filter(({ sense }) => sense !== 'pitch')
     .map((feature) => viewFit(view, feature, ground));
   const drawn = fits.flatMap(({ feature, drawn: each }) =>
-    each === undefined ? [] : { target: targetOf(feature, view.mates, view.job), drawMm: each.drawMm },
+    each === undefined ? [] : { target: targetOf(feature, view), drawMm: each.drawMm },
   );
   const joint =
     view.learned === undefined || drawn.length < 2

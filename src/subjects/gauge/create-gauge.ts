@@ -1,20 +1,24 @@
 import { findGaugeIssue, gaugeAnchors, gaugeFeatures, type GaugeIssue, type GaugeSpec } from '@/core/gauges';
 import { expectOk, fail, ok, type Result } from '@/core/result';
 import type { Target } from '@/core/signature';
-import { type Db, kindColumns, tables, targetOf } from '@/store';
+import { type Db, kindColumns, queries, tables, targetOf } from '@/store';
 import { type JobView, startAttempt, viewJob } from '@/subjects/job';
+import { chooseControl } from '@/subjects/printing';
 import { noteLedger } from '@/subjects/records';
 import type { GaugeEntry } from './words-ledger';
 
 /** Targets of a job, for a block chosen to tell about them; undefined when it has none. */
-export function targetsOf({ job, features, mates }: JobView): Target[] | undefined {
-  return features.length === 0 ? undefined : features.map((feature) => targetOf(feature, mates, job));
+export function targetsOf(view: JobView): Target[] | undefined {
+  const { features } = view;
+  return features.length === 0 ? undefined : features.map((feature) => targetOf(feature, view));
 }
 
 interface NewGauge {
   readonly name: string;
   readonly profileId: number;
   readonly spec: GaugeSpec;
+  /** Its first size is to be read on every print of the profile from now on. */
+  readonly isControl?: boolean;
   /** What a pocket, hole or pin ladder is tried with. */
   readonly mate?: { readonly name: string; readonly sizeMm: number; readonly u_mm: number };
 }
@@ -36,7 +40,7 @@ function drawAsItIs(db: Db, jobId: number, profileId: number): void {
 
 /** Makes a gauge as a job of its own, drawn as it is: its file is ready, its sizes stand in the order of reading. */
 export function createGauge(db: Db, wanted: NewGauge): Result<number, GaugeIssue> {
-  const { spec, profileId, name, mate } = wanted;
+  const { spec, profileId, name, mate, isControl = false } = wanted;
   const issue = findGaugeIssue(spec);
   if (issue !== undefined) return fail(issue);
   const anchors = gaugeAnchors(spec);
@@ -73,6 +77,7 @@ export function createGauge(db: Db, wanted: NewGauge): Result<number, GaugeIssue
         .run();
     });
     drawAsItIs(tx, jobId, profileId);
+    if (isControl) expectOk(chooseControl(tx, profileId, queries.listFeatures(tx, jobId)[0]?.id));
     return ok(jobId);
   });
 }

@@ -37,6 +37,10 @@ const GAUGE_WORDS: Readonly<Record<GaugeChoice, GaugeWords>> = {
     title: 'Signature block, sizes chosen',
     answers: 'the sizes that tell most about a job, as many as you want to measure',
   },
+  control: {
+    title: 'Control piece',
+    answers: 'whether the process still does what its signature says, beside every print, in half a minute',
+  },
   hinge: { title: 'Ladder for a hinge', answers: 'the gap at which a pin comes free in its knuckle' },
   ball: { title: 'Ladder for a ball', answers: 'the gap at which a ball comes free in its socket' },
   links: { title: 'Ladder for chain links', answers: 'the gap at which links come off apart' },

@@ -13,9 +13,7 @@ export function drawnOfPart(view: JobView, which: 'newest' | 'next'): Map<number
       if (which === 'newest' || view.learned === undefined) return [feature.id, before];
       return [
         feature.id,
-        roundDrawn(
-          drawFit(view.learned.signature, targetOf(feature, view.mates, view.job), drawOptions(view)).drawMm,
-        ),
+        roundDrawn(drawFit(view.learned.signature, targetOf(feature, view), drawOptions(view)).drawMm),
       ];
     }),
   );

@@ -1,11 +1,27 @@
 import { eq } from 'drizzle-orm';
 import { type Db, rememberPrinted, tables } from '@/store';
+import { drawnControl } from '@/subjects/printing';
 
 interface PrintRun {
   /** Copies that came off together; one when left out. */
   readonly copies?: number;
   /** Why it was printed although findings that could lose it were open. */
   readonly despite?: string;
+  /** Where the middle of the part lay on the plate, from the plate's middle, mm; of several copies nobody says it. */
+  readonly place?: { readonly xMm: number; readonly yMm: number };
+  /** Temperature of the room, °C. */
+  readonly roomC?: number;
+}
+
+/** The control piece of a profile stands beside every part that is printed: it is drawn with it. */
+function drawControlBeside(db: Db, attempt: typeof tables.attempts.$inferSelect): void {
+  const control = drawnControl(db, attempt.profileId);
+  if (control === undefined || control.feature.jobId === attempt.jobId) return;
+  const { feature, drawnMm } = control;
+  db.insert(tables.drawnSizes)
+    .values({ attemptId: attempt.id, featureId: feature.id, drawnMm })
+    .onConflictDoNothing()
+    .run();
 }
 
 /** The name of a copy of a run: A2, of a second run A2.2, of several copies A2-1, A2-2. */
@@ -20,7 +36,8 @@ function nameOf(attempt: number, run: number, copy: number, copies: number): str
  */
 export function notePrint(db: Db, attemptId: number, jobId?: number, wanted: PrintRun = {}): number {
   const { attempts, prints } = tables;
-  const { copies = 1, despite = '' } = wanted;
+  const { copies = 1, despite = '', place, roomC } = wanted;
+  const where = copies === 1 ? { placeXMm: place?.xMm, placeYMm: place?.yMm } : {};
   return db.transaction((tx) => {
     const attempt = tx.select().from(attempts).where(eq(attempts.id, attemptId)).get();
     if (attempt === undefined || (jobId !== undefined && attempt.jobId !== jobId))
@@ -31,8 +48,13 @@ export function notePrint(db: Db, attemptId: number, jobId?: number, wanted: Pri
     const ids = Array.from({ length: copies }, (_, i) => {
       const copy = i + 1;
       const name = nameOf(attempt.number, run, copy, copies);
-      return tx.insert(prints).values({ attemptId, name, madeAt, run, copy, despite }).returning().get().id;
+      return tx
+        .insert(prints)
+        .values({ attemptId, name, madeAt, run, copy, despite, roomC, ...where })
+        .returning()
+        .get().id;
     });
+    drawControlBeside(tx, attempt);
     rememberPrinted(tx, attemptId);
     return ids[0];
   });

@@ -8,5 +8,5 @@ export {
   type StartIssue,
 } from './words-issues';
 export { describeJobEntry, type JobEntry } from './words-ledger';
-export { describeReopened, type Reopened } from './words-reopened';
+export { describeReopened, describeReopenedJobs, type Reopened } from './words-reopened';
 export { describeMaterial, describeRuin, describeWish } from './words-wish';

@@ -59,7 +59,7 @@ export function startAttempt(db: Db, view: JobView, wanted: NewAttempt): Result<
       sizesMm.push(drawnMm);
       const { predictedMm, sdMm, inTolerance } = assessFit(
         learned.signature,
-        targetOf(feature, view.mates, view.job),
+        targetOf(feature, view),
         drawnMm,
         options,
       );

@@ -1,4 +1,5 @@
-import { type Db, queries } from '@/store';
+import type { PlatePlace } from '@/core/signature';
+import { type Db, placeOnPlate, queries } from '@/store';
 import { type LearnedSignature, newestSignature } from '@/subjects/printing';
 import { type PrintView, viewPrint } from './view-print';
 
@@ -10,7 +11,21 @@ export interface JobView {
   readonly features: readonly queries.Feature[];
   /** The newest attempt, read on its newest print. */
   readonly current?: PrintView;
+  /** Where its features lay on the plate in the newest print of which somebody said it. */
+  readonly places: ReadonlyMap<number, PlatePlace>;
   readonly learned?: LearnedSignature;
+}
+
+function placesOf(db: Db, attempts: readonly queries.AttemptWithPrints[]): JobView['places'] {
+  const print = attempts.flatMap(({ prints }) => prints).findLast(({ placeXMm }) => placeXMm !== null);
+  if (print === undefined) return new Map();
+  const part = { xMm: print.placeXMm, yMm: print.placeYMm };
+  return new Map(
+    [...queries.printedById(db, print.id)].flatMap(([featureId, printed]) => {
+      const place = placeOnPlate(part, printed);
+      return place === undefined ? [] : [[featureId, place] as const];
+    }),
+  );
 }
 
 export function isJob(db: Db, jobId: number): boolean {
@@ -36,7 +51,7 @@ function viewWith(
   const learned = job.profileId === null ? undefined : learn(job.profileId);
   const last = attempts.at(-1);
   const current = last && viewPrint(db, { job, features, mates, learned }, last, last.prints.at(-1));
-  return { job, profile, attempts, mates, features, current, learned };
+  return { job, profile, attempts, mates, features, current, places: placesOf(db, attempts), learned };
 }
 
 /** Everything a job's pages show; undefined when there is no such job. */

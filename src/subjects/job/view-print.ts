@@ -3,7 +3,7 @@ import { type FeatureKind, type PartState, pooledScatter } from '@/core/metrolog
 import { mixtureMoments } from '@/core/numerics';
 import { type FitWord, predictSize } from '@/core/signature';
 import { correctedMm, type Db, isAtPlate, kindOf, limitState, printedKey, printKey, queries } from '@/store';
-import type { LearnedSignature } from '@/subjects/printing';
+import { drawnControl, type LearnedSignature } from '@/subjects/printing';
 import { type CheckedJaw, type JudgedSize, judgeSize, listCheckedJaws } from './judge-size';
 
 /** A size expected of a print before it is read. */
@@ -53,6 +53,8 @@ export interface PrintView {
   /** Jaws whose bias a piece of known size told: it is taken off the sizes. */
   readonly checkedJaws: readonly CheckedJaw[];
   readonly features: readonly FeatureView[];
+  /** The control feature of the profile, which stood beside the part; what was expected of it when it was first read. */
+  readonly control?: FeatureView;
 }
 
 /**
@@ -114,6 +116,21 @@ interface PrintContext {
   readonly learned?: LearnedSignature;
 }
 
+/** The control feature that stood beside the part of a print, as it was drawn and as it is expected. */
+function controlOf(
+  db: Db,
+  { job }: PrintContext,
+  attempt: queries.AttemptWithPrints,
+  lay: ReadonlyMap<number, queries.PrintedFeature>,
+): { readonly feature: queries.Feature; readonly drawn: queries.DrawnSizeRow } | undefined {
+  const control = drawnControl(db, attempt.profileId);
+  const printed = control && lay.get(control.feature.id);
+  if (control === undefined || printed === undefined || control.feature.jobId === job.id) return undefined;
+  const { feature, drawnMm } = control;
+  const expected = { predictedMm: printed.expectedMm, sdMm: printed.expectedSdMm, chance: null };
+  return { feature, drawn: { attemptId: attempt.id, featureId: feature.id, drawnMm, ...expected } };
+}
+
 /** One attempt on one print: sizes with U, verdicts, predictions, doubts and words. */
 export function viewPrint(
   db: Db,
@@ -125,7 +142,10 @@ export function viewPrint(
   const lay = print === undefined ? undefined : queries.printedById(db, print.id);
   const words = print === undefined ? [] : queries.listTries(db, queries.ofPrint(print.id));
   const ofFeature = groupBy(readings, (reading) => reading.feature.id);
-  const stateOf = new Map(context.features.map((feature) => [feature.id, limitState(context.job, feature)]));
+  const control = lay === undefined ? undefined : controlOf(db, context, attempt, lay);
+  const all = control === undefined ? context.features : [...context.features, control.feature];
+  const drawnOf = control === undefined ? attempt.drawn : [...attempt.drawn, control.drawn];
+  const stateOf = new Map(all.map((feature) => [feature.id, limitState(context.job, feature)]));
   const counted = new Map(
     [...ofFeature].map(([id, all]) => [id, ofOneSitting(all, stateOf.get(id) ?? 'cured')]),
   );
@@ -134,11 +154,11 @@ export function viewPrint(
   const checkedJaws = listCheckedJaws(db, readings, pooled);
   const judging = { job: context.job, pooled, shifts, checkedJaws };
   const doubts = context.learned?.report.suspicious ?? [];
-  const features = context.features.map((feature): FeatureView => {
+  const views = all.map((feature): FeatureView => {
     const printed = lay?.get(feature.id) ?? { ...feature, featureId: feature.id, printId: 0 };
     const lying = { kind: kindOf(printed), key: printedKey({ feature, printed }) };
     const own = counted.get(feature.id) ?? [];
-    const drawn = attempt.drawn.find(({ featureId }) => featureId === feature.id);
+    const drawn = drawnOf.find(({ featureId }) => featureId === feature.id);
     const mate = context.mates.find(({ id }) => id === feature.mateId);
     const said = words.filter(({ attempt: word }) => word.featureId === feature.id).at(-1)?.attempt;
     return {
@@ -165,6 +185,7 @@ export function viewPrint(
     printName: print?.name,
     brokenNote: print?.brokenNote,
     checkedJaws,
-    features,
+    features: views.slice(0, context.features.length),
+    control: views[context.features.length],
   };
 }

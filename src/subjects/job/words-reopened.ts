@@ -23,6 +23,13 @@ function describeEach(each: Reopened): string {
   }
 }
 
+/** Jobs whose drawn sizes a change of the process opened again. */
+export function describeReopenedJobs(names: readonly string[]): string {
+  if (names.length === 0) return 'Noted. From here on less is taken as known.';
+  const sizes = names.length === 1 ? 'was drawn before this' : 'were drawn before this';
+  return `Noted. ${listAnd(names)} ${sizes}: look at Fit and Correct again.`;
+}
+
 /** What a change opened again, in sentences; empty where nothing was. */
 export function describeReopened(opened: readonly Reopened[]): string {
   return opened.map(describeEach).join(' ');

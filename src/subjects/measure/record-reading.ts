@@ -2,7 +2,7 @@ import { and, eq, gt } from 'drizzle-orm';
 import { findDoubt } from '@/core/metrology';
 import { fail, ok, type Result } from '@/core/result';
 import { allOrNothing, type Db, evidenceChanged, queries, tables } from '@/store';
-import { keepSignatures, type Later } from '@/subjects/printing';
+import { expectControl, keepSignatures, type Later } from '@/subjects/printing';
 import type { ReadingIssue } from './words-issues';
 
 interface NewReading {
@@ -51,8 +51,10 @@ function enter(
   if (print === undefined) return fail({ code: 'gone', what: 'print' });
   const session = tx.select().from(sessions).where(eq(sessions.id, wanted.sessionId)).get();
   if (session === undefined) return fail({ code: 'gone', what: 'session' });
-  const { jobId } = feature;
-  if (session.jobId !== jobId) return fail({ code: 'otherJob', what: 'session' });
+  const profileId = queries.profileOfPrint(tx, print.id);
+  const isControl = queries.findControl(tx, profileId)?.feature.id === feature.id;
+  const { jobId } = session;
+  if (feature.jobId !== jobId && !isControl) return fail({ code: 'otherJob', what: 'session' });
   if (!queries.isPrintOf(tx, jobId, print.id)) return fail({ code: 'otherJob', what: 'print' });
   const drawn = tx
     .select()
@@ -65,6 +67,7 @@ function enter(
     return fail({ code: 'doubt', doubt, readingMm: wanted.readingMm });
   }
   const elsewhere = newerReadings(tx, wanted);
+  if (isControl) expectControl(tx, { ...wanted, profileId });
   const { clientKey, sessionId, featureId, printId, readingMm, heightMm } = wanted;
   const row = tx
     .insert(readings)

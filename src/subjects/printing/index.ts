@@ -1,6 +1,17 @@
 import 'server-only';
 
 export { changePrinter, type PrinterFacts } from './change-printer';
+export { chooseControl, drawnControl } from './control';
+export { expectControl } from './expect-control';
+export { type NewChange, noteChange, takeBackChange } from './note-change';
+export { type ChangeView, viewChanges } from './view-changes';
+export {
+  type ControlAlarm,
+  type ControlView,
+  listControlAlarms,
+  listControlChoices,
+  viewControl,
+} from './view-control';
 export { createProfile, type NewProfile } from './create-profile';
 export { keepSignatures, type Later } from './keep-signature';
 export { type LearnedSignature, learnElsewhere, newestSignature, waitForSignature } from './newest-signature';

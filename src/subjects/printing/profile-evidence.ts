@@ -17,6 +17,7 @@ import {
   queries,
   unknownWarmth,
 } from '@/store';
+import { changesAsEvidence } from './changes-as-evidence';
 import { type Lender, lendPrior } from './relatives';
 import { standingTries } from './tries-as-evidence';
 
@@ -38,6 +39,7 @@ function toSignatureReading(reading: queries.LeanReading): SignatureReading {
     feature: printedKey(reading),
     print: printKey(reading.printId),
     drawnMm: reading.drawnMm,
+    place: reading.place,
     readingMm: correctedMm(reading),
     shownMm: reading.readingMm,
     state: reading.session.state,
@@ -91,6 +93,7 @@ export function readProfileEvidence(db: Db, profileId: number): ProfileEvidence 
       ownPrior,
       tries: standingTries(db, profileId),
       checks: checksOf(db, instrumentIds),
+      changes: changesAsEvidence(db, profileId),
     },
     readingIds: used.map(({ id }) => id),
     lenders,

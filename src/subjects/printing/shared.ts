@@ -1,3 +1,12 @@
+export { changeForm, controlForm } from './input-change';
+export {
+  type ChangeIssue,
+  describeAlarm,
+  describeChange,
+  describeChangeIssue,
+  describeChangeKind,
+  describeVoided,
+} from './words-changes';
 export { profileForm } from './input-profile';
 export { printerForm } from './input-printer';
 export {

@@ -2,6 +2,8 @@ import { count, desc, eq } from 'drizzle-orm';
 import { judgeStaleness, type Staleness } from '@/core/signature';
 import { type Db, featureIdOf, printKey, queries, tables } from '@/store';
 import { type LearnedSignature, newestSignature } from './newest-signature';
+import { type ChangeView, viewChanges } from './view-changes';
+import { type ControlView, viewControl } from './view-control';
 
 /** The newest signatures kept for a profile, newest first. */
 export function listKeptSignatures(db: Db, profileId: number, most = 12) {
@@ -37,6 +39,9 @@ export interface SignatureView {
   readonly learned: LearnedSignature;
   readonly observed: readonly ObservedLine[];
   readonly staleness: Staleness;
+  readonly control?: ControlView;
+  /** What changed under it, the newest first. */
+  readonly changes: readonly ChangeView[];
   /** Job of the newest print that it was learned from: where the same file can be printed again. */
   readonly newestJobId?: number;
   /** How many estimates were kept, and the newest of them, newest first. */
@@ -49,7 +54,10 @@ export interface SignatureView {
   }[];
 }
 
-/** z of each print's mean miss against what was expected of it when it was drawn, oldest first; sizes are corrected ones. */
+/**
+ * Mean z of each print against what was expected of it when it was drawn, oldest first; sizes are corrected ones. Misses
+ * of one print share its drift, so their mean is no surer than one of them.
+ */
 function printMisses(db: Db, profileId: number, { report }: LearnedSignature): number[] {
   const misses = new Map<number, number[]>();
   for (const { printId, featureId, predictedMm, sdMm } of queries.listExpectations(db, profileId)) {
@@ -60,7 +68,7 @@ function printMisses(db: Db, profileId: number, { report }: LearnedSignature): n
     const z = (read.size_mm - predictedMm) / Math.hypot(sdMm, read.u_mm);
     misses.set(printId, [...(misses.get(printId) ?? []), z]);
   }
-  return [...misses.values()].map((z) => z.reduce((sum, value) => sum + value, 0) / Math.sqrt(z.length));
+  return [...misses.values()].map((z) => z.reduce((sum, value) => sum + value, 0) / z.length);
 }
 
 /** Job of the newest print of a profile of which something was read. */
@@ -100,6 +108,7 @@ export function viewSignature(db: Db, profileId: number): SignatureView | undefi
       suspicious: line.suspicious,
     };
   });
+  const control = viewControl(db, profileId);
   const kept = listKeptSignatures(db, profileId).map(({ createdAt, readingCount, summary }) => ({
     at: createdAt,
     readings: readingCount,
@@ -110,7 +119,9 @@ export function viewSignature(db: Db, profileId: number): SignatureView | undefi
     row,
     learned,
     observed,
-    staleness: judgeStaleness(printMisses(db, profileId, learned)),
+    control,
+    changes: viewChanges(db, profileId),
+    staleness: control?.staleness ?? judgeStaleness(printMisses(db, profileId, learned)),
     newestJobId: newestJob(db, profileId, learned),
     kept,
     keptCount: countKept(db, profileId),

@@ -3,7 +3,7 @@ import type { FeatureKind } from '@/core/metrology';
 import { seedFrom } from '@/core/numerics';
 import { fail, ok, type Result } from '@/core/result';
 import { drawPrinter, printFeature, type VirtualPrinter } from '@/core/virtual';
-import { type Db, kindOf, printedKey, printKey, queries, tables } from '@/store';
+import { type Db, kindOf, placeOnPlate, printedKey, printKey, queries, tables } from '@/store';
 import type { SimulatedIssue } from './words-issues';
 
 /** The simulated printer behind a printer row: its hidden truth from its seed, with the pixel and layer the bench knows. */
@@ -12,8 +12,8 @@ export function simulatedPrinter(seed: number, pixelMm: number | null, layerMm: 
   return { ...drawn, pixelMm: pixelMm ?? drawn.pixelMm, layerMm };
 }
 
-/** Where a feature lies on the simulated printer's plate: spread over it by its place in the list. */
-function placeOnPlate(position: number): { xMm: number; yMm: number } {
+/** Where a feature lies on the simulated printer's plate where nobody said: spread over it by its place in the list. */
+function spreadOverPlate(position: number): { xMm: number; yMm: number } {
   return { xMm: ((position * 17) % 40) - 20, yMm: ((position * 11) % 30) - 15 };
 }
 
@@ -31,6 +31,7 @@ export function simulatedSize(
       drawn: drawnSizes,
       printer: printers,
       profile: profiles,
+      print: prints,
       attempt: attempts,
     })
     .from(prints)
@@ -46,7 +47,7 @@ export function simulatedSize(
     .where(and(eq(prints.id, printId), eq(features.id, featureId)))
     .get();
   if (row === undefined) return fail({ code: 'gone' });
-  const { feature, printed, drawn, printer, profile } = row;
+  const { feature, printed, drawn, print, printer, profile } = row;
   if (printer.simulatedSeed === null) return fail({ code: 'noSimulatedPrinter' });
   const machine = simulatedPrinter(
     seedFrom(printer.simulatedSeed, `resin ${profile.resinId}`),
@@ -57,7 +58,8 @@ export function simulatedSize(
     feature: printedKey(row),
     kind: kindOf(printed),
     drawnMm: drawn.drawnMm,
-    ...placeOnPlate(feature.position),
+    ...(placeOnPlate({ xMm: print.placeXMm, yMm: print.placeYMm }, printed) ??
+      spreadOverPlate(feature.position)),
   };
   return ok({ sizeMm: printFeature(machine, place, printKey(printId)), kind: place.kind, feature });
 }

@@ -27,6 +27,7 @@ const STARTS: Readonly<Record<GaugeChoice, Readonly<Record<FieldName, string>>>>
   block: { fromMm: '', stepMm: '', count: '', pinMm: '' },
   shortBlock: { fromMm: '', stepMm: '', count: '', pinMm: '' },
   chosenBlock: { fromMm: '', stepMm: '', count: '10', pinMm: '' },
+  control: { fromMm: '', stepMm: '', count: '', pinMm: '' },
   hinge: { fromMm: '0.1', stepMm: '0.05', count: '9', pinMm: '5' },
   ball: { fromMm: '0.1', stepMm: '0.05', count: '9', pinMm: '8' },
   links: { fromMm: '0.15', stepMm: '0.05', count: '9', pinMm: '3' },
@@ -39,7 +40,7 @@ const STARTS: Readonly<Record<GaugeChoice, Readonly<Record<FieldName, string>>>>
 };
 
 const isBlock = (choice: GaugeChoice) =>
-  choice === 'block' || choice === 'shortBlock' || choice === 'chosenBlock';
+  choice === 'block' || choice === 'shortBlock' || choice === 'chosenBlock' || choice === 'control';
 
 const isPlain = (choice: GaugeChoice) => choice === 'pocket' || choice === 'hole' || choice === 'pin';
 

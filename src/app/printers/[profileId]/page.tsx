@@ -7,8 +7,16 @@ import { idFrom } from '@/app/_components/read-params';
 import { isLean, type Staleness } from '@/core/signature';
 import { bench } from '@/subjects/house';
 import { formatMm, formatSigned, momentOf } from '@/subjects/language/shared';
-import { hasProfile, type SignatureView, viewSignature, waitForSignature } from '@/subjects/printing';
+import {
+  hasProfile,
+  listControlChoices,
+  type SignatureView,
+  viewSignature,
+  waitForSignature,
+} from '@/subjects/printing';
 import { Link } from '@/ui';
+import { Changes } from './_components/changes';
+import { ControlPanel } from './_components/control-panel';
 import { OffsetChart } from './_components/offset-chart';
 
 type Params = { params: Promise<{ profileId: string }> };
@@ -89,6 +97,8 @@ export default async function SignaturePage({ params }: Params) {
           )}
         </section>
       </div>
+      <Changes view={view} />
+      <ControlPanel view={view} choices={listControlChoices(db, profileId)} />
       {observed.length > 0 && <Observations view={view} />}
       {view.kept.length > 0 && <History view={view} />}
     </div>

@@ -138,7 +138,7 @@ describe('the block chosen by information', () => {
   test('takes different kinds first, and each next size tells less than all so far', () => {
     const chosen = chooseBlock(6);
     expect(new Set(chosen.map(({ feature }) => feature)).size).toBe(6);
-    expect(new Set(chosen.map(({ kind }) => JSON.stringify(kind))).size).toBeGreaterThanOrEqual(5);
+    expect(new Set(chosen.map(({ kind }) => JSON.stringify(kind))).size).toBeGreaterThanOrEqual(4);
     expect(chooseBlock(3)).toEqual(chosen.slice(0, 3));
   });
 

@@ -12,6 +12,7 @@ import { listChecksDue } from '@/subjects/caliper';
 import { bench, benchHouse } from '@/subjects/house';
 import { canBuild, type JobView, partOfJob, type PrintView, viewPrint } from '@/subjects/job';
 import { sitDown } from '@/subjects/measure';
+import { viewControl } from '@/subjects/printing';
 import { findShelved, resinFile } from '@/subjects/resin';
 import { buttonLook, Link } from '@/ui';
 import { BrokenNote } from './_components/broken-note';
@@ -43,6 +44,9 @@ export default async function MeasurePage({ params, searchParams }: MeasurePageP
     simulated: sitDown(db, view).simulatedPrint,
     openFindings: listOpenLosses(db, view).map((finding) => describeFinding(finding).title),
     unchecked: isUnchecked(db, view),
+    place: lastPlace(view),
+    isGauge: view.job.kind === 'gauge',
+    control: controlBeside(view),
   };
   if (print === undefined)
     return <PrintPanel {...asked} attemptNumber={attempt.number} files={canBuild(view)} />;
@@ -59,6 +63,18 @@ export default async function MeasurePage({ params, searchParams }: MeasurePageP
       </details>
     </div>
   );
+}
+
+/** Where the part stood on the plate in its newest print of which somebody said it. */
+function lastPlace({ attempts }: JobView) {
+  const print = attempts.flatMap(({ prints }) => prints).findLast(({ placeXMm }) => placeXMm !== null);
+  return print === undefined ? undefined : { xMm: print.placeXMm!, yMm: print.placeYMm! };
+}
+
+/** The control piece that stands beside a part of this job; a gauge that is the control itself needs none. */
+function controlBeside({ profile, job }: JobView): string | undefined {
+  const control = profile && viewControl(bench().db, profile.profile.id);
+  return control === undefined || control.jobId === job.id ? undefined : control.job;
 }
 
 interface OfPrintProps {
@@ -107,7 +123,7 @@ function OfPrint({ view, print, shown }: OfPrintProps) {
           jobId={job.id}
           printId={print.id}
           printName={print.name}
-          features={shown.features}
+          {...withControl(view, shown)}
           checkedJaws={shown.checkedJaws}
           session={{ ...open.session, instrument: open.instrument }}
           rule={job.rule}
@@ -119,6 +135,14 @@ function OfPrint({ view, print, shown }: OfPrintProps) {
       <BrokenNote key={`broken ${print.id}`} jobId={job.id} printId={print.id} note={print.brokenNote} />
     </>
   );
+}
+
+/** The sizes of the part and, last, the control feature that stood beside it, with how it came out. */
+function withControl(view: JobView, { features, control, printId }: PrintView) {
+  if (control === undefined || view.profile === undefined) return { features };
+  const points = viewControl(bench().db, view.profile.profile.id)?.points ?? [];
+  const z = points.find((point) => point.printId === printId)?.z;
+  return { features: [...features, control], control: { id: control.id, z } };
 }
 
 interface PrintChoiceProps {

@@ -6,7 +6,9 @@ export interface BenchProps {
   readonly jobId: number;
   readonly printId: number;
   readonly printName: string;
+  /** Those of the part, and the control feature last where one stands beside it. */
   readonly features: readonly FeatureView[];
+  readonly control?: { readonly id: number; readonly z?: number };
   readonly session: BenchSession;
   /** Jaws of its caliper that were checked: what they add, mm, is taken off. */
   readonly checkedJaws: readonly { readonly jaw: string; readonly meanMm: number }[];

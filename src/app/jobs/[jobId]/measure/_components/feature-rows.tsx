@@ -9,6 +9,7 @@ import {
   describeSettling,
   describeVerdict,
   formatMm,
+  formatSigned,
 } from '@/subjects/language/shared';
 import type { ReadingInput } from '@/subjects/measure/shared';
 import { RuleStrip, toneOf } from '@/ui';
@@ -16,13 +17,14 @@ import { READINGS_EACH } from './bench-types';
 
 interface FeatureRowsProps {
   readonly features: readonly FeatureView[];
+  readonly control?: { readonly id: number; readonly z?: number };
   readonly activeId: number;
   readonly waiting: readonly ReadingInput[];
   readonly onChoose: (featureId: number) => void;
   readonly onRetract: (readingId: number) => void;
 }
 
-export function FeatureRows({ features, activeId, waiting, onChoose, onRetract }: FeatureRowsProps) {
+export function FeatureRows({ features, control, activeId, waiting, onChoose, onRetract }: FeatureRowsProps) {
   return (
     <ul className="mt-4 border-t border-hair" aria-label="Features">
       {features.map((feature, i) => (
@@ -37,6 +39,7 @@ export function FeatureRows({ features, activeId, waiting, onChoose, onRetract }
             onChoose={() => onChoose(feature.id)}
             onRetract={onRetract}
             isActive={feature.id === activeId}
+            control={feature.id === control?.id ? control : undefined}
           />
         </li>
       ))}
@@ -50,11 +53,13 @@ interface RowProps {
   readonly feature: FeatureView;
   readonly waiting: readonly ReadingInput[];
   readonly isActive: boolean;
+  /** It is the control feature; how far its readings lie from what was expected, in sd. */
+  readonly control?: { readonly z?: number };
   readonly onChoose: () => void;
   readonly onRetract: (readingId: number) => void;
 }
 
-function Row({ number, feature, waiting, isActive, onChoose, onRetract }: RowProps) {
+function Row({ number, feature, waiting, isActive, control, onChoose, onRetract }: RowProps) {
   const { name, kind, targetMm, size, verdict } = feature;
   const odd = feature.readings.find(({ suspicious }) => suspicious !== undefined);
   return (
@@ -67,6 +72,7 @@ function Row({ number, feature, waiting, isActive, onChoose, onRetract }: RowPro
           {name}
         </span>
         <span className="block text-sm text-soft">
+          {control !== undefined && 'control piece · '}
           {describeKind(kind)} · <span className="num">{formatMm(targetMm)}</span>
         </span>
       </button>
@@ -81,7 +87,7 @@ function Row({ number, feature, waiting, isActive, onChoose, onRetract }: RowPro
               <span className="text-lg font-semibold">{formatMm(size.sizeMm, 3)}</span> ±{' '}
               {formatMm(size.expandedU_mm, 3)}
             </p>
-            <VerdictWords feature={feature} />
+            {control === undefined ? <VerdictWords feature={feature} /> : <ControlWords z={control.z} />}
           </>
         )}
       </div>
@@ -138,6 +144,20 @@ function VerdictWords({ feature: { verdict, otherState, converted } }: { feature
         </p>
       )}
     </>
+  );
+}
+
+/** Beyond so many standard deviations a control feature is far off. */
+const FAR = 3;
+
+function ControlWords({ z }: { z?: number }) {
+  if (z === undefined) return null;
+  const far = Math.abs(z) > FAR;
+  return (
+    <p className={far ? 'font-medium text-plum' : 'text-sm text-soft'}>
+      {far ? 'far from what was expected' : 'as expected'}: <span className="num">{formatSigned(z, 1)}</span>{' '}
+      sd
+    </p>
   );
 }
 

@@ -17,7 +17,7 @@ type Measuring = ReturnType<typeof useMeasuring>;
 
 /** The measuring bench: one armed field, the sizes with their verdicts below it. */
 export function MeasuringBench(props: BenchProps) {
-  const { jobId, features, part } = props;
+  const { jobId, features, control, part } = props;
   const field = useRef<HTMLInputElement>(null);
   const measuring = useMeasuring(props, field);
   const { active, counts, onTheWay, sound, choose, retract, step } = measuring;
@@ -59,12 +59,19 @@ export function MeasuringBench(props: BenchProps) {
       </div>
       <FeatureRows
         features={features}
+        control={control}
         activeId={active.id}
         waiting={onTheWay}
         onChoose={choose}
         onRetract={(readingId) => void retract(readingId)}
       />
-      <NextHint features={features} counts={counts} activeId={active.id} jobId={jobId} onAgain={choose} />
+      <NextHint
+        features={features.filter(({ id }) => id !== control?.id)}
+        counts={counts}
+        activeId={active.id}
+        jobId={jobId}
+        onAgain={choose}
+      />
     </div>
   );
 }

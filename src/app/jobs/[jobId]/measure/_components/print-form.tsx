@@ -15,6 +15,30 @@ export interface PrintFormProps {
   readonly openFindings: readonly string[];
   /** There is a part, and nobody looked at its layers as it stands. */
   readonly unchecked: boolean;
+  /** Where it stood on the plate last time, from the plate's middle, mm. */
+  readonly place?: { readonly xMm: number; readonly yMm: number };
+  /** Its sizes are there to be learned from. */
+  readonly isGauge: boolean;
+  /** What stands beside every part of this profile. */
+  readonly control?: string;
+}
+
+/** Where the part stood on the plate, and the warmth of the room: remembered with the print, blank is nobody knows. */
+function PlaceFields({ place, isGauge }: Pick<PrintFormProps, 'place' | 'isGauge'>) {
+  return (
+    <details>
+      <summary>Where on the plate, how warm</summary>
+      <div className="mt-2 grid gap-3 sm:grid-cols-3">
+        <TextField name="placeXMm" defaultValue={place?.xMm} />
+        <TextField name="placeYMm" defaultValue={place?.yMm} />
+        <TextField name="roomC" />
+      </div>
+      <p className="mt-1 text-sm text-soft">
+        The light of many machines leans over the plate. Places tell it from the rest
+        {isGauge ? ' where the same gauge is printed twice, in opposite corners.' : '.'}
+      </p>
+    </details>
+  );
 }
 
 function labelOf({ simulated, again }: PrintFormProps): string {
@@ -77,6 +101,12 @@ export function PrintForm(props: PrintFormProps) {
       </div>
       {copies.trim() !== '1' && (
         <p className="text-sm text-soft">Each copy is measured by itself and counts as a print of its own.</p>
+      )}
+      {copies.trim() === '1' && <PlaceFields {...props} />}
+      {props.control !== undefined && (
+        <p className="text-sm">
+          Put the control piece, <strong>{props.control}</strong>, beside it on the plate.
+        </p>
       )}
       <Button type="submit" weight={again ? 'main' : 'large'} className="justify-self-start">
         {label}

@@ -1,0 +1,80 @@
+import type { Change } from './frame';
+import { PARAMETER_NAMES, type ParameterName } from './law';
+
+/** What can change under a profile. `unknown`: something did, and nobody knows what. */
+export const CHANGE_KINDS = ['film', 'lot', 'exposure', 'layer', 'wash', 'cure', 'plate', 'unknown'] as const;
+export type ChangeKind = (typeof CHANGE_KINDS)[number];
+
+/** What a profile is printed under, as far as somebody said. */
+export interface ProfileSettings {
+  readonly lot?: string;
+  readonly layerMm?: number;
+  readonly exposureS?: number;
+  readonly film?: string;
+  readonly wash?: string;
+  readonly cure?: string;
+}
+
+interface Voids {
+  /** Share of the prior variance given back, by parameter. */
+  readonly law: Readonly<Partial<Record<ParameterName, number>>>;
+  readonly shifts?: number;
+}
+
+const ALL = Object.fromEntries(PARAMETER_NAMES.map((name) => [name, 0.3]));
+
+/** Start values of docs/methods.md §2, ours: how much less holds after each change. */
+const VOIDED: Readonly<Record<ChangeKind, Voids>> = {
+  film: { law: { zSupported: 0.2, zPlate: 0.2, edge: 0.2 } },
+  lot: { law: ALL },
+  exposure: { law: { edge: 0.2, insideExtra: 0.2, roundExtra: 0.2, zSupported: 0.2 } },
+  layer: { law: { zSupported: 0.8, zPlate: 0.8, edge: 0.3 } },
+  wash: { law: { epsilonX: 0.5, epsilonY: 0.5, epsilonZ: 0.5 }, shifts: 0.5 },
+  cure: { law: { epsilonX: 0.5, epsilonY: 0.5, epsilonZ: 0.5 }, shifts: 0.5 },
+  plate: { law: { zPlate: 0.5, leanX: 0.5, leanY: 0.5 } },
+  unknown: { law: ALL },
+};
+
+/** Edges grow by a·ln(t/t₀) with ln a ~ N(ln 0.045, 0.5²), mm on each face (docs/methods.md §5). */
+const EDGE_GROWTH = { median: 0.045, sdLn: 0.5 };
+/** Depth at which the light has fallen by e, mm, where the resin's is not known. */
+const DEPTH_MM = { mean: 0.1, sd: 0.04 };
+
+/** How far a longer exposure is known to move growth and cure-through: the law after against the law before. */
+function movedByExposure(ratio: number): Change['moved'] {
+  const log = Math.log(ratio);
+  const mean = EDGE_GROWTH.median * Math.exp(EDGE_GROWTH.sdLn ** 2 / 2);
+  const sd = mean * Math.sqrt(Math.expm1(EDGE_GROWTH.sdLn ** 2));
+  return {
+    edge: { mean: mean * log, sd: sd * Math.abs(log) },
+    zSupported: { mean: DEPTH_MM.mean * log, sd: DEPTH_MM.sd * Math.abs(log) },
+  };
+}
+
+interface ChangedSettings {
+  readonly kinds: readonly ChangeKind[];
+  readonly before: ProfileSettings;
+  readonly after: ProfileSettings;
+}
+
+/** What several changes at once leave: each takes its share of what the others left. */
+function together(shares: readonly number[]): number {
+  return 1 - shares.reduce((left, share) => left * (1 - share), 1);
+}
+
+/** What changes void: shares of the prior variance given back, and what an exposure is known to have moved. */
+export function voidedBy({ kinds, before, after }: ChangedSettings): Omit<Change, 'printsBefore'> {
+  const all = kinds.map((kind) => VOIDED[kind]);
+  const givenBack = Object.fromEntries(
+    PARAMETER_NAMES.map((name) => [name, together(all.map(({ law }) => law[name] ?? 0))] as const).filter(
+      ([, share]) => share > 0,
+    ),
+  );
+  const ratio = (after.exposureS ?? 0) / (before.exposureS ?? 0);
+  const isMoved = kinds.includes('exposure') && ratio > 0 && Number.isFinite(ratio);
+  return {
+    givenBack,
+    shiftsGivenBack: together(all.map(({ shifts = 0 }) => shifts)),
+    moved: isMoved ? movedByExposure(ratio) : undefined,
+  };
+}

@@ -1,0 +1,74 @@
+import { z } from 'zod';
+import { CHANGE_KINDS, type ChangeKind, type ProfileSettings } from '@/core/signature';
+import {
+  dayField,
+  optionalId,
+  optionalNumber,
+  refuse,
+  textField,
+  ticked,
+  tickFields,
+} from '@/subjects/language/shared';
+import { describeChangeKind } from './words-changes';
+
+const SECONDS = { low: 0.05, high: 600 } as const;
+
+/** The setting that a kind of change brings with it. */
+const SETTING_OF: Readonly<Partial<Record<ChangeKind, keyof ProfileSettings>>> = {
+  film: 'film',
+  lot: 'lot',
+  exposure: 'exposureS',
+  layer: 'layerMm',
+  wash: 'wash',
+  cure: 'cure',
+};
+
+function startOfDay(day: string): Date {
+  const [year, month, date] = day.split('-').map(Number);
+  return new Date(year, month - 1, date);
+}
+
+function today(): string {
+  const now = new Date();
+  return [now.getFullYear(), now.getMonth() + 1, now.getDate()]
+    .map((part) => String(part).padStart(2, '0'))
+    .join('-');
+}
+
+/** What changed under a profile; a value that was typed counts as ticked. Today means now, another day its first minute. */
+export const changeForm = z
+  .object({
+    ...tickFields('kind', CHANGE_KINDS, describeChangeKind),
+    film: textField('Film now', { optional: true, limit: 60 }),
+    lot: textField('Lot or batch now', { optional: true, limit: 60 }),
+    exposureBeforeS: optionalNumber('Exposure before', 'time', SECONDS),
+    exposureS: optionalNumber('Exposure now', 'time', SECONDS),
+    layerMm: optionalNumber('Layer height now', 'length', { low: 0.005, high: 0.5 }),
+    wash: textField('Wash now', { optional: true, limit: 80 }),
+    cure: textField('Cure now', { optional: true, limit: 80 }),
+    day: dayField('Since which day'),
+    note: textField('Note', { optional: true, limit: 200 }),
+  })
+  .transform(
+    ({ film, lot, exposureBeforeS, exposureS, layerMm, wash, cure, day, note, ...ticks }, context) => {
+      if (day > today())
+        refuse(
+          context,
+          { code: 'worded', text: 'that day is still to come. Note it when it has happened.' },
+          'day',
+        );
+      const typed = { film, lot, exposureS, layerMm, wash, cure };
+      const after = Object.fromEntries(
+        Object.entries(typed).filter(([, value]) => value !== undefined && value !== ''),
+      ) as ProfileSettings;
+      const kinds = CHANGE_KINDS.filter((kind) => {
+        const setting = SETTING_OF[kind];
+        return ticked(ticks, 'kind', [kind]).length > 0 || (setting !== undefined && setting in after);
+      });
+      const at = day === '' || day === today() ? new Date() : startOfDay(day);
+      return { kinds, at, after, exposureBeforeS, note };
+    },
+  );
+
+/** Which feature of a gauge is read on every print; blank for none. */
+export const controlForm = z.object({ featureId: optionalId('Control feature') });

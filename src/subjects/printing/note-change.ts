@@ -1,0 +1,67 @@
+import { and, eq, isNull } from 'drizzle-orm';
+import type { ChangeKind, ProfileSettings } from '@/core/signature';
+import { fail, ok, type Result } from '@/core/result';
+import { type Db, queries, tables } from '@/store';
+import type { ChangeIssue } from './words-changes';
+
+/** What somebody says has changed; settings that are left out stay as they are. */
+export interface NewChange {
+  readonly kinds: readonly ChangeKind[];
+  /** Prints made from then on were made after it. */
+  readonly at: Date;
+  readonly after: ProfileSettings;
+  /** Exposure until then, where it was not known. */
+  readonly exposureBeforeS?: number;
+  readonly note: string;
+}
+
+/** Everything that a profile is printed under, with its lot and layer height. */
+export function settingsOf({ profile }: queries.ProfileRow): ProfileSettings {
+  return { ...profile.settings, lot: profile.lot, layerMm: profile.layerMm };
+}
+
+function putSettings(db: Db, profileId: number, { lot = '', layerMm, ...settings }: ProfileSettings): void {
+  db.update(tables.profiles)
+    .set({ lot, ...(layerMm === undefined ? {} : { layerMm }), settings, evidenceKey: crypto.randomUUID() })
+    .where(eq(tables.profiles.id, profileId))
+    .run();
+}
+
+/** Notes that something changed under a profile: what was learned before tells less of it from then on. */
+export function noteChange(
+  db: Db,
+  profileId: number,
+  { kinds, at, after, exposureBeforeS, note }: NewChange,
+): Result<number, ChangeIssue> {
+  const row = queries.findProfile(db, profileId);
+  if (row === undefined) return fail({ code: 'gone' });
+  if (kinds.length === 0) return fail({ code: 'nothingChanged' });
+  const last = queries.listChanges(db, profileId).at(-1);
+  if (last !== undefined && at < last.at) return fail({ code: 'beforeLast', lastAt: last.at });
+  const known = settingsOf(row);
+  const before = { ...known, exposureS: known.exposureS ?? exposureBeforeS };
+  return db.transaction((tx) => {
+    const { id } = tx
+      .insert(tables.profileChanges)
+      .values({ profileId, kinds, at, before, after: { ...before, ...after }, note, notedAt: new Date() })
+      .returning()
+      .get();
+    putSettings(tx, profileId, { ...before, ...after });
+    return ok(id);
+  });
+}
+
+/** Takes the newest change of a profile back: everything is as it was before it. */
+export function takeBackChange(db: Db, profileId: number, changeId: number): Result<void, ChangeIssue> {
+  const last = queries.listChanges(db, profileId).at(-1);
+  if (last?.id !== changeId) return fail({ code: 'notNewest' });
+  const { profileChanges } = tables;
+  return db.transaction((tx) => {
+    tx.update(profileChanges)
+      .set({ retractedAt: new Date() })
+      .where(and(eq(profileChanges.id, changeId), isNull(profileChanges.retractedAt)))
+      .run();
+    putSettings(tx, profileId, last.before);
+    return ok(undefined);
+  });
+}

@@ -1,0 +1,108 @@
+import type { ChangeKind, ParameterName, ProfileSettings } from '@/core/signature';
+import { dayOf, formatMm, GONE_WORDS, listAnd } from '@/subjects/language/shared';
+import { parameterWords } from './words-signature';
+
+/** Why a change was not noted, or not taken back. */
+export type ChangeIssue =
+  | { readonly code: 'gone' }
+  | { readonly code: 'nothingChanged' }
+  | { readonly code: 'beforeLast'; readonly lastAt: Date }
+  | { readonly code: 'notNewest' };
+
+export function describeChangeIssue(issue: ChangeIssue): string {
+  switch (issue.code) {
+    case 'gone':
+      return GONE_WORDS;
+    case 'nothingChanged':
+      return 'tick at least one thing that changed.';
+    case 'beforeLast':
+      return `a change of ${dayOf(issue.lastAt)} is noted already. Take that one back first, or give a later day.`;
+    case 'notNewest':
+      return 'only the newest change can be taken back. Load the page again.';
+  }
+}
+
+const KIND_WORDS: Readonly<Record<ChangeKind, string>> = {
+  film: 'new film',
+  lot: 'new lot or batch',
+  exposure: 'other exposure',
+  layer: 'other layer height',
+  wash: 'other wash',
+  cure: 'other cure',
+  plate: 'plate levelled or exchanged',
+  unknown: 'something, nobody knows what',
+};
+
+export function describeChangeKind(kind: ChangeKind): string {
+  return KIND_WORDS[kind];
+}
+
+interface Noted {
+  readonly kinds: readonly ChangeKind[];
+  readonly before: ProfileSettings;
+  readonly after: ProfileSettings;
+}
+
+/** From what to what, where both were said. */
+function valuesOf(kind: ChangeKind, { before, after }: Noted): string {
+  const words = (from: string | undefined, to: string | undefined) =>
+    to === undefined || to === ''
+      ? ''
+      : from === undefined || from === ''
+        ? ` (${to})`
+        : ` (${from} → ${to})`;
+  const seconds = (value: number | undefined) => value && `${value} s`;
+  const mm = (value: number | undefined) => value && `${formatMm(value, 3)} mm`;
+  switch (kind) {
+    case 'film':
+      return words(before.film, after.film);
+    case 'lot':
+      return words(before.lot, after.lot);
+    case 'exposure':
+      return words(seconds(before.exposureS) || undefined, seconds(after.exposureS) || undefined);
+    case 'layer':
+      return words(mm(before.layerMm) || undefined, mm(after.layerMm) || undefined);
+    case 'wash':
+      return words(before.wash, after.wash);
+    case 'cure':
+      return words(before.cure, after.cure);
+    case 'plate':
+    case 'unknown':
+      return '';
+  }
+}
+
+/** new film (PFA → nFEP) and other exposure (2.4 s → 2.8 s) */
+export function describeChange(change: Noted): string {
+  return listAnd(change.kinds.map((kind) => KIND_WORDS[kind] + valuesOf(kind, change)));
+}
+
+/** Parameters that a change touches, those it gives back most of first. */
+export function describeVoided(givenBack: Readonly<Partial<Record<ParameterName, number>>>): string {
+  const names = (Object.entries(givenBack) as [ParameterName, number][])
+    .filter(([name]) => name !== 'leanX' && name !== 'leanY')
+    .sort(([, a], [, b]) => b - a);
+  if (names.length >= 8) return 'all of the law';
+  return listAnd(names.map(([name]) => parameterWords(name).title.toLowerCase()));
+}
+
+interface Alarm {
+  readonly control: string;
+  readonly staleness:
+    { readonly kind: 'twoInARow' } | { readonly kind: 'slowWalk'; readonly side: 'over' | 'under' };
+  readonly prints: number;
+  readonly rooms?: readonly [number, number];
+}
+
+/** Why a signature is no longer to be trusted, what is known to differ, and what to do. */
+export function describeAlarm({ control, staleness, prints, rooms }: Alarm): string {
+  const what =
+    staleness.kind === 'twoInARow'
+      ? `the ${control} came out far from what was expected twice in a row`
+      : `the ${control} has been walking ${staleness.side === 'over' ? 'above' : 'below'} what was expected`;
+  const warm =
+    rooms === undefined || Math.abs(rooms[1] - rooms[0]) < 2
+      ? ''
+      : ` The room went from ${rooms[0]} to ${rooms[1]} °C meanwhile.`;
+  return `${what}, in ${prints} prints with nothing noted as changed. This signature no longer holds.${warm} Say what changed, or that nobody knows.`;
+}
