@@ -1,4 +1,5 @@
 import {
+  type BlockSize,
   buildGauge,
   gaugeEffort,
   gaugeSpecOf,
@@ -8,14 +9,13 @@ import {
 } from '@/core/gauges';
 import { checkMesh, write3mf, writeStl } from '@/core/mesh';
 import { fail, ok, type Result } from '@/core/result';
-import type { Target } from '@/core/signature';
 import type { SolidKernel } from '@/core/solids';
 
 /** A gauge as the page asks for it. */
 export interface AskedGauge {
   readonly parameters: GaugeParameters;
-  /** What a chosen block should tell about; usual parts when left out. */
-  readonly targets?: readonly Target[];
+  /** Sizes that were chosen for a job, the most telling first; those for usual parts when left out. */
+  readonly chosen?: readonly BlockSize[];
   readonly layerMm: number;
 }
 
@@ -30,9 +30,9 @@ export interface BuiltGauge {
 /** Builds a gauge and writes its files, over the core; refuses what cannot be built with its reason. */
 export function buildGaugeFiles(
   kernel: SolidKernel,
-  { parameters, targets, layerMm }: AskedGauge,
+  { parameters, chosen, layerMm }: AskedGauge,
 ): Result<BuiltGauge, GaugeIssue> {
-  const mesh = buildGauge(kernel, gaugeSpecOf(parameters, targets));
+  const mesh = buildGauge(kernel, gaugeSpecOf(parameters, chosen));
   if (!mesh.ok) return fail(mesh.issue);
   const { watertight, volumeMm3 } = checkMesh(mesh.value);
   return ok({

@@ -1,7 +1,7 @@
 'use server';
 
 import { gaugeSpecOf } from '@/core/gauges';
-import { createGauge, targetsOf } from '@/subjects/gauge';
+import { blockForJob, createGauge } from '@/subjects/gauge';
 import { describeGaugeChoice, describeGaugeIssue, gaugeForm } from '@/subjects/gauge/shared';
 import { bench } from '@/subjects/house';
 import { viewJob } from '@/subjects/job';
@@ -17,7 +17,7 @@ export async function makeGauge(_before: FormAnswer, data: FormData): Promise<Fo
     data,
     verb: ({ name, parameters, jobId, ...rest }) => {
       const job = jobId === undefined ? undefined : viewJob(db, jobId);
-      const spec = gaugeSpecOf(parameters, job && targetsOf(job));
+      const spec = gaugeSpecOf(parameters, job && blockForJob(job));
       return createGauge(db, {
         ...rest,
         spec,

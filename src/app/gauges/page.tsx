@@ -1,7 +1,7 @@
 import type { Metadata } from 'next';
 import { connection } from 'next/server';
 import { GAUGE_CHOICES } from '@/core/gauges';
-import { glanceAtGauges, targetsOf } from '@/subjects/gauge';
+import { blockForJob, glanceAtGauges } from '@/subjects/gauge';
 import { bench } from '@/subjects/house';
 import { viewJob } from '@/subjects/job';
 import { listProfileChoices } from '@/subjects/printing';
@@ -80,7 +80,7 @@ export default async function GaugesPage({ searchParams }: Search) {
               profileId: Number(one(search.profile)) || profiles[0].id,
               choice: GAUGE_CHOICES.find((choice) => choice === one(search.choice)) ?? 'block',
               pinMm: one(search.pin),
-              job: job && { id: job.job.id, name: job.job.name, targets: targetsOf(job) },
+              job: job && { id: job.job.id, name: job.job.name, chosen: blockForJob(job) },
             }}
           />
         )}

@@ -1,5 +1,4 @@
-import type { Target } from '@/core/signature';
-import { BLOCK_SIZES, CONTROL_SIZES, FEW_SIZES } from './blocks';
+import { BLOCK_SIZES, type BlockSize, CONTROL_SIZES, FEW_SIZES } from './blocks';
 import { chooseBlock } from './choose-block';
 import { stepsFrom, type GaugeSpec } from './gauge';
 
@@ -31,12 +30,13 @@ export interface GaugeParameters {
 }
 
 /**
- * The gauge that was asked for; a chosen block has the sizes that tell most about the targets, or about usual parts.
+ * The gauge that was asked for; a chosen block has the first of the sizes that were chosen for a
+ * job, the most telling first, or of those that tell most about usual parts.
  * Whether it can be built is for findGaugeIssue to say.
  */
 export function gaugeSpecOf(
   { choice, fromMm, stepMm, count, pinMm }: GaugeParameters,
-  targets?: readonly Target[],
+  chosen?: readonly BlockSize[],
 ): GaugeSpec {
   switch (choice) {
     case 'block':
@@ -44,7 +44,7 @@ export function gaugeSpecOf(
     case 'shortBlock':
       return { kind: 'block', sizes: FEW_SIZES };
     case 'chosenBlock':
-      return { kind: 'block', sizes: chooseBlock(Math.round(count), targets) };
+      return { kind: 'block', sizes: chosen?.slice(0, Math.round(count)) ?? chooseBlock(Math.round(count)) };
     case 'control':
       return { kind: 'block', sizes: CONTROL_SIZES };
     case 'pocket':

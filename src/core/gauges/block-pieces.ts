@@ -5,7 +5,7 @@ import type { Piece, PieceFeature } from './piece';
 /** Thickness of the tray that carries the pieces; sizes in the plane are read well above it. */
 export const TRAY_MM = 1;
 /** Height of walls over the plate, mm: enough for jaws, quick to print. */
-const WALL_MM = 7;
+export const WALL_MM = 7;
 /** Height at which they are read. */
 const READ_AT_MM = 4;
 const DECK_FROM_MM = 9;

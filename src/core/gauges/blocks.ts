@@ -13,6 +13,8 @@ import {
   RISING,
   SLOT_X,
   slotPiece,
+  TRAY_MM,
+  WALL_MM,
   WIDTH_X,
   WIDTH_Y,
 } from './block-pieces';
@@ -55,6 +57,12 @@ export const FEW_SIZES: readonly BlockSize[] = Object.freeze([
 
 /** One bar that is quick to print and to read: edges and scale move it, and it is long enough for both. */
 export const CONTROL_SIZES: readonly BlockSize[] = Object.freeze(family('control bar', WIDTH_X, [12]));
+
+/** How high a block of these sizes stands: walls and tray, or its highest post or deck, mm. */
+export function blockHeightMm(sizes: readonly BlockSize[]): number {
+  const tops = layOutBlock(sizes).flatMap(({ piece }) => piece.features.map(({ anchorMm }) => anchorMm[2]));
+  return Math.max(WALL_MM + TRAY_MM, ...tops);
+}
 
 const ROW_MM = 90;
 

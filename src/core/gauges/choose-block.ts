@@ -79,14 +79,16 @@ function nothingKnown(): Signature {
 export function chooseBlock(
   count: number,
   targets: readonly Target[] = USUAL_TARGETS,
-  { pool = sizesFor(targets), signature = nothingKnown() }: Partial<Chosen> = {},
+  { pool = sizesFor(targets), signature = nothingKnown(), instrument = '' }: Partial<Ground> = {},
 ): BlockSize[] {
-  const candidates = blockReadings(pool, '');
+  const candidates = blockReadings(pool, instrument);
   const chosen = chooseReadings(signature, targets, candidates, Math.min(count, pool.length));
   return chosen.map((candidate) => pool[candidates.indexOf(candidate)]);
 }
 
-interface Chosen {
+/** What a block is chosen from, what is known of the printer, and the caliper that will read it. */
+interface Ground {
   readonly pool: readonly BlockSize[];
   readonly signature: Signature;
+  readonly instrument: string;
 }

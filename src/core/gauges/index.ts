@@ -1,5 +1,5 @@
 export { GAUGE_CHOICES, type GaugeChoice, type GaugeParameters, gaugeSpecOf } from './ask';
-export { BLOCK_OF_24, BLOCK_OF_6, BLOCK_SIZES, type BlockSize, FEW_SIZES } from './blocks';
+export { BLOCK_OF_24, blockHeightMm, BLOCK_OF_6, BLOCK_SIZES, type BlockSize, FEW_SIZES } from './blocks';
 export { blockReadings, chooseBlock, sizesFor } from './choose-block';
 export {
   buildGauge,

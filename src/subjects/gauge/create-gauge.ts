@@ -1,17 +1,10 @@
 import { findGaugeIssue, gaugeAnchors, gaugeFeatures, type GaugeIssue, type GaugeSpec } from '@/core/gauges';
 import { expectOk, fail, ok, type Result } from '@/core/result';
-import type { Target } from '@/core/signature';
-import { type Db, kindColumns, queries, tables, targetOf } from '@/store';
-import { type JobView, startAttempt, viewJob } from '@/subjects/job';
+import { type Db, kindColumns, queries, tables } from '@/store';
+import { startAttempt, viewJob } from '@/subjects/job';
 import { chooseControl } from '@/subjects/printing';
 import { noteLedger } from '@/subjects/records';
 import type { GaugeEntry } from './words-ledger';
-
-/** Targets of a job, for a block chosen to tell about them; undefined when it has none. */
-export function targetsOf(view: JobView): Target[] | undefined {
-  const { features } = view;
-  return features.length === 0 ? undefined : features.map((feature) => targetOf(feature, view));
-}
 
 interface NewGauge {
   readonly name: string;

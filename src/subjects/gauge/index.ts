@@ -1,6 +1,7 @@
 import 'server-only';
 
-export { createGauge, targetsOf } from './create-gauge';
+export { blockForJob, foreseeBlock, type BlockGain } from './block-for-job';
+export { createGauge } from './create-gauge';
 export { recordRung } from './record-rung';
 export { tryAllRungs } from './try-all-rungs';
 export { glanceAtGauges } from './view-gauges';

@@ -1,9 +1,8 @@
 'use client';
 
 import { useState } from 'react';
-import { GAUGE_CHOICES, type GaugeChoice, type GaugeParameters } from '@/core/gauges';
+import { type BlockSize, GAUGE_CHOICES, type GaugeChoice, type GaugeParameters } from '@/core/gauges';
 import { valueIn } from '@/core/metrology';
-import type { Target } from '@/core/signature';
 import { describeGaugeChoice, describeGaugeIssue, gaugeForm } from '@/subjects/gauge/shared';
 import { ActionForm, Button, buttonLook, Choice, PartFrame, Problem, TextField } from '@/ui';
 import { makeGauge } from '../actions';
@@ -16,7 +15,7 @@ interface GaugeMakerProps {
     readonly choice: GaugeChoice;
     readonly pinMm?: string;
     /** The job that a chosen block should tell about. */
-    readonly job?: { readonly id: number; readonly name: string; readonly targets?: readonly Target[] };
+    readonly job?: { readonly id: number; readonly name: string; readonly chosen?: readonly BlockSize[] };
   };
 }
 
@@ -38,6 +37,9 @@ const STARTS: Readonly<Record<GaugeChoice, Readonly<Record<FieldName, string>>>>
   pin: { fromMm: '4.8', stepMm: '0.05', count: '7', pinMm: '' },
   bar: { fromMm: '', stepMm: '', count: '3', pinMm: '4' },
 };
+
+/** Sizes of a block chosen for a job: three minutes with a caliper. */
+const FOR_A_JOB = '6';
 
 const isBlock = (choice: GaugeChoice) =>
   choice === 'block' || choice === 'shortBlock' || choice === 'chosenBlock' || choice === 'control';
@@ -68,13 +70,14 @@ export function GaugeMaker({ profiles, start }: GaugeMakerProps) {
   const [texts, setTexts] = useState({
     ...STARTS[start.choice],
     ...(start.pinMm === undefined ? {} : { pinMm: start.pinMm }),
+    ...(start.job === undefined ? {} : { count: FOR_A_JOB }),
   });
   const parameters = parametersOf({ choice, texts });
   const state = useGauge(
     parameters !== undefined
       ? {
           parameters,
-          targets: start.job?.targets,
+          chosen: start.job?.chosen,
           layerMm: profiles.find(({ id }) => id === profileId)?.layerMm ?? 0.05,
         }
       : undefined,

@@ -2,7 +2,7 @@ import { describe, expect, test } from '@jest/globals';
 import { findKindIssue } from '@/core/metrology';
 import { drawPrinter, printFeature } from '@/core/virtual';
 import { estimateSignature, type SignatureReading } from '@/core/signature';
-import { BLOCK_OF_24, BLOCK_OF_6, gaugeSpecOf, type BlockFeature } from '../index';
+import { BLOCK_OF_24, BLOCK_OF_6, BLOCK_SIZES, type BlockFeature, chooseBlock, gaugeSpecOf } from '../index';
 
 const OPTIONS = { instruments: { '': { mpeMm: 0.02, resolutionMm: 0.01 } } };
 
@@ -83,8 +83,11 @@ describe('a gauge as it is asked for', () => {
   test('a block chosen for heights alone begins with a height', () => {
     const kind = { sense: 'outside', shape: 'flat', axis: 'Z', base: 'plate' } as const;
     const target = { feature: 'step', kind, targetMm: 6, lowerDeviationMm: -0.1, upperDeviationMm: 0.1 };
-    const spec = gaugeSpecOf({ choice: 'chosenBlock', ...asked }, [target]);
-    expect(spec.kind === 'block' && spec.sizes).toHaveLength(3);
-    expect(spec.kind === 'block' && spec.sizes[0].kind.axis).toBe('Z');
+    expect(chooseBlock(3, [target])[0].kind.axis).toBe('Z');
+  });
+
+  test('a block for a job has the first of the sizes chosen for it', () => {
+    const spec = gaugeSpecOf({ choice: 'chosenBlock', ...asked }, BLOCK_SIZES);
+    expect(spec).toEqual({ kind: 'block', sizes: BLOCK_SIZES.slice(0, 3) });
   });
 });

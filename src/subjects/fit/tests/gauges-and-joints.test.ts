@@ -5,12 +5,13 @@ import type { PartState } from '@/core/metrology';
 import { expectOk } from '@/core/result';
 import { type Db, queries } from '@/store';
 import {
+  blockForJob,
   createGauge,
+  foreseeBlock,
   glanceAtGauges,
   listRungs,
   recordRung,
   rungsOfPrint,
-  targetsOf,
   viewLadder,
 } from '@/subjects/gauge';
 import { buildJobFile, canBuild, createJob, notePrint, viewJob } from '@/subjects/job';
@@ -269,9 +270,17 @@ describe('on Today and in its frame', () => {
     expect(await buildJobFile(viewJob(db, createJob(db, 'bare'))!, 'newest', 'stl')).toBeUndefined();
   });
 
-  test('targets of a job are what a chosen block tells about; a job without sizes has none', () => {
+  test('a block for a job has sizes like the job’s own, and its gain is told before it is printed', () => {
     const { db, jobId } = readyBench();
-    expect(targetsOf(viewJob(db, jobId)!)?.map(({ targetMm }) => targetMm)).toEqual([9.56, 20]);
-    expect(targetsOf(viewJob(db, createJob(db, 'bare'))!)).toBeUndefined();
+    const view = viewJob(db, jobId)!;
+    const sizes = blockForJob(view)!;
+    expect(sizes).toHaveLength(24);
+    expect(sizes.slice(0, 6).some(({ drawnMm }) => drawnMm === 9.6 || drawnMm === 20)).toBe(true);
+    const gain = foreseeBlock(view)!;
+    expect(gain.sizes).toBe(6);
+    expect(gain.after).toBeGreaterThan(gain.before + 0.02);
+    expect(gain.paysBeyondHours).toBeCloseTo(gain.hours / (gain.after - gain.before), 10);
+    const bare = viewJob(db, createJob(db, 'bare'))!;
+    expect([blockForJob(bare), foreseeBlock(bare)]).toEqual([undefined, undefined]);
   });
 });

@@ -11,6 +11,7 @@ import {
   usedParameters,
 } from '@/subjects/correct';
 import { type JointView, viewJoints } from '@/subjects/fit';
+import { foreseeBlock } from '@/subjects/gauge';
 import { bench } from '@/subjects/house';
 import type { JobView } from '@/subjects/job';
 import { boundsByWords } from '@/subjects/measure';
@@ -136,6 +137,8 @@ function Plan({ view, plan }: { view: JobView; plan: DrawPlan | undefined }) {
           features={plan?.lines.length ?? 0}
           nextReading={plan && nextReadingOf(view, plan)}
           check={plan?.check}
+          block={foreseeBlock(view)}
+          profileId={view.job.profileId!}
           hasSolid={view.job.solid !== null}
         />
       )}

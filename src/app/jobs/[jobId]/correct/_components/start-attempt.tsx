@@ -2,6 +2,7 @@
 
 import { Download } from 'lucide-react';
 import { formatChance } from '@/subjects/language/shared';
+import type { BlockGain } from '@/subjects/gauge';
 import { ActionForm, Button, buttonLook, Link, TextField } from '@/ui';
 import { drawNext } from '../actions';
 import { attemptForm } from '@/subjects/correct/shared';
@@ -18,7 +19,30 @@ interface StartAttemptProps {
   readonly nextReading?: { readonly name: string; readonly sdShare: number };
   /** What checking the caliper on a known piece would lift the chance to. */
   readonly check?: { readonly instrument: string; readonly jaw: string; readonly joint: number };
+  /** What a block of sizes chosen for this job would bring, printed and read first. */
+  readonly block?: BlockGain;
+  readonly profileId: number;
   readonly hasSolid: boolean;
+}
+
+function hours(value: number): string {
+  return value < 10 ? `${value.toFixed(1)} h` : `${Math.round(value)} h`;
+}
+
+/** Print a small block first, or the part at once? Told by what both take. */
+function BlockFirst({ jobId, profileId, block }: { jobId: number; profileId: number; block: BlockGain }) {
+  return (
+    <p className="mt-1">
+      A block of {block.sizes} sizes chosen for this job, printed and read first, would lift this to{' '}
+      <span className="num font-semibold">{formatChance(block.after)}</span>. It takes about{' '}
+      {hours(block.hours)} until it is read, and pays where one print of the part takes longer than{' '}
+      <span className="num">{hours(block.paysBeyondHours)}</span>:{' '}
+      <Link href={`/gauges?profile=${profileId}&choice=chosenBlock&job=${jobId}`} className="underline">
+        make the block
+      </Link>
+      .
+    </p>
+  );
 }
 
 /** The chance of the whole part, the corrected file, and the start of the next attempt with its reason. */
@@ -31,6 +55,8 @@ export function StartAttempt({
   features,
   nextReading,
   check,
+  block,
+  profileId,
   hasSolid,
 }: StartAttemptProps) {
   return (
@@ -74,6 +100,7 @@ export function StartAttempt({
           </span>
         )}
       </p>
+      {block !== undefined && <BlockFirst jobId={jobId} profileId={profileId} block={block} />}
       <ActionForm
         form={attemptForm}
         action={drawNext.bind(null, jobId)}
