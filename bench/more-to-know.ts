@@ -17,6 +17,7 @@ import {
 } from '@/core/signature';
 import type { Family, PlacedFeature } from '@/core/virtual';
 import { isRight, makeWorld, placed, type World } from './job';
+import { type Measured, plainPrior } from './plain-shop';
 import { shopPrinter } from './shop';
 import { drawKnowing, OPTIONS, readPart, readSize, share } from './world';
 
@@ -145,24 +146,31 @@ function playShop(seed: number, common: number): Row[] {
   const printerOf = ([machine, resin]: readonly [number, number]) =>
     shopPrinter({ seed, machine, resin, common });
   const { caliper } = makeWorld(seed, 'first');
-  const relatives = MEASURED.map((pair, i): Relative => {
+  const measured = MEASURED.map((pair, i): Measured => {
     const random = seededRandom(seedFrom(seed, `shop ${i}`));
     const signature = estimateSignature(
       readPart({ printer: printerOf(pair), caliper, random }, BLOCK_OF_24, 'B'),
       OPTIONS,
     );
-    return {
-      kin: { printer: String(pair[0]), resin: String(pair[1]) },
-      mean: signature.parameters.map(({ mean }) => mean),
-      covariance: signature.covariance,
-    };
+    return { kin: { printer: String(pair[0]), resin: String(pair[1]) }, signature };
   });
+  const relatives = measured.map(({ kin, signature }): Relative => ({
+    kin,
+    mean: signature.parameters.map(({ mean }) => mean),
+    covariance: signature.covariance,
+  }));
   const world: World = { ...makeWorld(seed, 'first'), printer: printerOf(SIXTH), caliper };
-  const prior = priorFromRelatives({ printer: String(SIXTH[0]), resin: String(SIXTH[1]) }, relatives);
+  const sixth = { printer: String(SIXTH[0]), resin: String(SIXTH[1]) };
+  const prior = priorFromRelatives(sixth, relatives);
+  const plain = plainPrior(sixth, measured);
   const six = readPart(world, BLOCK_OF_6, 'G');
   return [
     ['nothing measured, no relatives', firstPrintRight(world, estimateSignature([], OPTIONS))],
     ['nothing measured, relatives', firstPrintRight(world, estimateSignature([], { ...OPTIONS, prior }))],
+    [
+      'nothing measured, relatives, one dense solver over all their readings',
+      firstPrintRight(world, estimateSignature([], { ...OPTIONS, prior: plain })),
+    ],
     ['six usual sizes, no relatives', firstPrintRight(world, estimateSignature(six, OPTIONS))],
     ['six usual sizes, relatives', firstPrintRight(world, estimateSignature(six, { ...OPTIONS, prior }))],
     ['perfect knowledge of the law', knowingRight(world)],

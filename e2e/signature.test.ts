@@ -1,5 +1,5 @@
 import { expect, test } from '@jest/globals';
-import { By } from 'selenium-webdriver';
+import { By, Key } from 'selenium-webdriver';
 import { click, find, press, typeOver, waitFor, waitForText } from './browser';
 import { withBench } from './with-bench';
 
@@ -76,5 +76,97 @@ test('a caliper checked on a gauge block is known better, and a wrong piece is a
     },
     'the jaws are not known better',
   );
+  expect(await bench.browser.errors()).toEqual([]);
+});
+
+test('a new film voids what it touches, a size read since settles it, and a control piece is read beside the part', async () => {
+  const { driver } = bench.browser;
+  await driver.get(`${bench.server.address}/printers`);
+  await click(driver, 'Otter Tough');
+  await waitForText(driver, 'What it is printed under');
+  const signature = await driver.getCurrentUrl();
+  await click(driver, 'Make a control piece');
+  await click(driver, 'Make this gauge');
+  await waitForText(driver, 'waits for its print');
+
+  await driver.get(signature);
+  await click(driver, 'Something changed');
+  await click(driver, 'Note the change');
+  await waitForText(driver, 'tick at least one thing');
+  await typeOver(driver, 'form[aria-label="Something changed"] [name="film"]', 'clear film');
+  await click(driver, 'Note the change');
+  await waitForText(driver, 'new film (clear film)');
+  await waitForText(driver, 'Nothing was read since.');
+  expect(await mainText()).toMatch(/read three times on the next print, takes back \d+ % of what is open/);
+
+  // The next print: the control piece stands beside the part and comes last.
+  await driver.get(bench.server.address);
+  await click(driver, 'Float-wheel bushing');
+  await click(driver, 'Print attempt 1 again');
+  await waitForText(driver, 'Put the control piece');
+  await click(driver, 'Print it again on the simulated printer');
+  await find(driver, '//nav[@aria-label="Prints of this attempt"]//a[3]');
+  await click(driver, 'Start measuring');
+  await waitForText(driver, 'first of three');
+  await press(driver, 'a');
+  await waitForText(driver, 'Reading control bar 12');
+  for (let reading = 1; reading <= 3; reading++) {
+    await press(driver, 'c');
+    await waitFor(
+      driver,
+      async () => (await driver.findElements(By.css('[data-reading]'))).length >= reading,
+      `reading ${reading} is not in`,
+    );
+  }
+  await waitForText(driver, 'as expected:');
+
+  await driver.get(signature);
+  await waitFor(
+    driver,
+    async () => {
+      await driver.navigate().refresh();
+      return (await mainText()).includes('3 readings since.');
+    },
+    'the readings since the change are not told',
+  );
+  await waitForText(driver, 'miss, in sd');
+  await click(driver, 'It did not happen: take it back');
+  await waitFor(driver, async () => !(await mainText()).includes('clear film'), 'the change is still there');
+  expect(await bench.browser.errors()).toEqual([]);
+});
+
+test('a caliper is checked in the field that the part is read in', async () => {
+  const { driver } = bench.browser;
+  await driver.get(bench.server.address);
+  await click(driver, 'Float-wheel bushing');
+  await waitForText(driver, 'Print attempt 1 again');
+  await click(driver, 'Print attempt 1 again');
+  await click(driver, 'Print it again on the simulated printer');
+  await find(driver, '//nav[@aria-label="Prints of this attempt"]//a[4]');
+  await click(driver, 'Start measuring');
+  await click(driver, 'Check the caliper');
+  const jaw = await find(driver, '//select[@name="jaw"]');
+  await jaw.sendKeys('inside');
+  await waitFor(
+    driver,
+    async () => (await jaw.getAttribute('value')) === 'inside',
+    'the jaws are not chosen',
+  );
+  await typeOver(driver, '[name="piece"]', 'setting ring 10');
+  await typeOver(driver, '[name="knownMm"]', '10');
+  await click(driver, 'Read it in the field');
+  await waitForText(driver, 'Reading setting ring 10, inside jaws, first of three');
+  await typeOver(driver, '#reading', '12.4');
+  await press(driver, Key.ENTER);
+  await waitForText(driver, 'is it another piece');
+  for (const [i, reading] of ['9.99', '9.98', '9.99'].entries()) {
+    await typeOver(driver, '#reading', reading);
+    await press(driver, Key.ENTER);
+    await waitForText(driver, `${i + 1} of 3 kept`);
+  }
+  await click(driver, 'Back to the part');
+  await waitForText(driver, 'Reading Collar outside, first of three');
+  await driver.get(`${bench.server.address}/house`);
+  await waitForText(driver, 'setting ring 10');
   expect(await bench.browser.errors()).toEqual([]);
 });

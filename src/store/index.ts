@@ -14,6 +14,7 @@ export {
   isAtPlate,
   kindColumns,
   kindOf,
+  LEAST_HEIGHT_MM,
   placeOnPlate,
   limitState,
   printedKey,

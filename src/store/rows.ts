@@ -118,7 +118,7 @@ export function printKey(printId: number): string {
 }
 
 /** First layers flare: sizes in the plane read lower than this above the plate are kept apart, mm. */
-const LEAST_HEIGHT_MM = 1;
+export const LEAST_HEIGHT_MM = 1;
 
 export function isAtPlate({ heightMm, printed }: Pick<queries.LeanReading, 'heightMm' | 'printed'>): boolean {
   return printed.axis !== 'Z' && heightMm !== null && heightMm < LEAST_HEIGHT_MM;

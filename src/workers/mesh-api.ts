@@ -1,5 +1,7 @@
 import { fail, ok, type Result } from '@/core/result';
 import {
+  boundsOf,
+  chamferFoot,
   checkMesh,
   correctAndMeasure,
   readMesh,
@@ -32,6 +34,9 @@ export interface LoadedPart {
   readonly proxyFacets?: number;
 }
 
+/** What a file is corrected for, and the leg of a chamfer against its foot, mm. */
+export type FileWanted = CorrectionWanted & { readonly chamferMm?: number };
+
 export interface CorrectedPart {
   readonly stl: Uint8Array<ArrayBuffer>;
   readonly watertight: boolean;
@@ -51,6 +56,11 @@ export interface ProofLine {
   readonly askedMm: number;
   /** undefined: not found again. */
   readonly afterMm?: number;
+}
+
+/** Facets that cross, with those that a chamfer turned over; unknown stays unknown while the chamfer turned none. */
+function addTurned(crossed: number | undefined, turned: number): number | undefined {
+  return crossed === undefined ? (turned === 0 ? undefined : turned) : crossed + turned;
 }
 
 /** What the worker can do, over the core; one part at a time. */
@@ -87,11 +97,19 @@ export class MeshApi {
     return VIEWS.map((view) => silhouetteOf(this.loaded, view));
   }
 
-  /** Corrects the loaded part and measures its features before and after. */
-  correct(wanted: CorrectionWanted, features: readonly AnchoredFeature[]): CorrectedPart {
-    const { mesh, proofs, ...measured } = correctAndMeasure(this.loaded, wanted, features);
+  /**
+   * Corrects the loaded part and measures its features before and after; then takes the foot off by a chamfer, where one
+   * is asked for and the part is higher than it.
+   */
+  correct({ chamferMm, ...wanted }: FileWanted, features: readonly AnchoredFeature[]): CorrectedPart {
+    const { mesh: corrected, proofs, ...measured } = correctAndMeasure(this.loaded, wanted, features);
+    const { min, max } = boundsOf(corrected.positions);
+    const isHigher = chamferMm !== undefined && max[2] - min[2] > chamferMm;
+    const chamfered = isHigher ? chamferFoot(corrected, chamferMm) : undefined;
+    const mesh = chamfered?.mesh ?? corrected;
     return {
       ...measured,
+      crossedFacets: addTurned(measured.crossedFacets, chamfered?.turnedFacets ?? 0),
       proofs: proofs.map(({ feature, askedMm, afterMm }) => ({
         sort: feature.sort,
         nominalMm: feature.nominalMm,

@@ -1,6 +1,6 @@
-import type { AnchoredFeature, CorrectionWanted, MeshIssue, Progress, Silhouette } from '@/core/mesh';
+import type { AnchoredFeature, MeshIssue, Progress, Silhouette } from '@/core/mesh';
 import type { Result } from '@/core/result';
-import type { CorrectedPart, LoadedPart } from './mesh-api';
+import type { CorrectedPart, FileWanted, LoadedPart } from './mesh-api';
 import type { MeshWorkerApi } from './mesh.worker';
 import { StoppableWorker } from './stoppable-worker';
 
@@ -20,7 +20,7 @@ export class MeshWorker {
     return this.worker.ask((api) => api.scaled(by));
   }
 
-  correct(wanted: CorrectionWanted, features: readonly AnchoredFeature[]): Promise<CorrectedPart> {
+  correct(wanted: FileWanted, features: readonly AnchoredFeature[]): Promise<CorrectedPart> {
     return this.worker.ask((api) => api.correct(wanted, features));
   }
 

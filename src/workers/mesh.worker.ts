@@ -1,7 +1,7 @@
 import { expose, transfer } from 'comlink';
 import { ok } from '@/core/result';
-import type { AnchoredFeature, CorrectionWanted, Progress } from '@/core/mesh';
-import { MeshApi } from './mesh-api';
+import type { AnchoredFeature, Progress } from '@/core/mesh';
+import { type FileWanted, MeshApi } from './mesh-api';
 import { drawnProxy } from './proxy';
 import { thinned } from './thinned';
 
@@ -20,7 +20,7 @@ const exposed = {
     return transfer(stl, [stl.buffer]);
   },
   silhouettes: () => api.silhouettes(),
-  correct(wanted: CorrectionWanted, features: readonly AnchoredFeature[]) {
+  correct(wanted: FileWanted, features: readonly AnchoredFeature[]) {
     const corrected = api.correct(wanted, features);
     return transfer(corrected, [corrected.stl.buffer]);
   },

@@ -3,7 +3,15 @@
 import { recordCheck, takeBackCheck } from '@/subjects/caliper';
 import { checkPieceForm, describeCheckPieceIssue } from '@/subjects/caliper/shared';
 import { bench } from '@/subjects/house';
-import { done, type FormAnswer, formatSigned, GONE_WORDS, refused } from '@/subjects/language/shared';
+import {
+  describeFaults,
+  done,
+  type FormAnswer,
+  formatSigned,
+  GONE_WORDS,
+  parseForm,
+  refused,
+} from '@/subjects/language/shared';
 import { keepSignatures } from '@/subjects/printing';
 import { answerForm } from '../_actions/answer-form';
 import { changedHouse } from '../_actions/changed';
@@ -28,6 +36,27 @@ export async function checkCaliper(
     },
     changed: changedHouse,
   });
+}
+
+/** How a reading of a piece went; `isFar`: it is asked about and can be confirmed. */
+export interface PieceAnswer {
+  readonly ok: boolean;
+  readonly isFar: boolean;
+  readonly message?: string;
+}
+
+/** The same from the measuring field, which has no form of its own. */
+export async function readPiece(instrumentId: number, data: FormData): Promise<PieceAnswer> {
+  const refusal = (message: string, isFar = false) => ({ ok: false, isFar, message });
+  if (!areIds(instrumentId) || !(data instanceof FormData)) return refusal(GONE_WORDS);
+  const wanted = parseForm(checkPieceForm, data);
+  if (!wanted.ok) return refusal(describeFaults(wanted.issue, checkPieceForm).join(' '));
+  const { db } = bench();
+  const kept = recordCheck(db, instrumentId, { ...wanted.value, clientKey: crypto.randomUUID() });
+  if (!kept.ok) return refusal(describeCheckPieceIssue(kept.issue), kept.issue.code === 'farOff');
+  keepSignatures(db, kept.value);
+  changedHouse();
+  return { ok: true, isFar: false };
 }
 
 /** Takes a reading of a piece back. */

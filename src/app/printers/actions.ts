@@ -5,14 +5,24 @@ import { bench } from '@/subjects/house';
 import { changeProcess, takeBackProcess } from '@/subjects/job';
 import { describeReopenedJobs } from '@/subjects/job/shared';
 import { type FormAnswer, GONE_WORDS } from '@/subjects/language/shared';
-import { changePrinter, chooseControl, createProfile } from '@/subjects/printing';
+import {
+  changePrinter,
+  chooseControl,
+  correctSettings,
+  createProfile,
+  removeForeignLaw,
+  takeForeignLaw,
+} from '@/subjects/printing';
 import {
   changeForm,
   controlForm,
   describeChangeIssue,
+  describeForeignIssue,
   describeProfileIssue,
+  foreignForm,
   printerForm,
   profileForm,
+  settingsForm,
 } from '@/subjects/printing/shared';
 import { answerForm } from '../_actions/answer-form';
 import { changedPrinters, changedProcess } from '../_actions/changed';
@@ -56,6 +66,21 @@ export async function noteProfileChange(
   });
 }
 
+export async function saveSettings(
+  profileId: number,
+  _before: FormAnswer,
+  data: FormData,
+): Promise<FormAnswer> {
+  return answerForm({
+    form: settingsForm,
+    data,
+    ids: [profileId],
+    verb: (settings) => correctSettings(bench().db, profileId, settings),
+    refusal: describeChangeIssue,
+    changed: changedProcess,
+  });
+}
+
 export async function takeBackProfileChange(profileId: number, changeId: number): Promise<string> {
   if (!areIds(profileId, changeId)) return GONE_WORDS;
   const taken = takeBackProcess(bench().db, profileId, changeId, after);
@@ -77,4 +102,21 @@ export async function chooseControlFeature(
     said: () => 'Kept. From the next print on it is read under Measure, after the sizes of the part.',
     changed: changedProcess,
   });
+}
+
+export async function addForeignLaw(_before: FormAnswer, data: FormData): Promise<FormAnswer> {
+  return answerForm({
+    form: foreignForm,
+    data,
+    verb: (wanted) => takeForeignLaw(bench().db, wanted),
+    refusal: describeForeignIssue,
+    said: () => 'Taken in. It lends half of what one of this bench would.',
+    changed: changedProcess,
+  });
+}
+
+export async function dropForeignLaw(lawId: number): Promise<void> {
+  if (!areIds(lawId)) return;
+  removeForeignLaw(bench().db, lawId);
+  changedProcess();
 }

@@ -2,10 +2,11 @@ import type { Metadata } from 'next';
 import { connection } from 'next/server';
 import { ProfileForm } from '@/app/_components/profile-form';
 import { bench } from '@/subjects/house';
-import { glanceAtProfiles, listPrinters } from '@/subjects/printing';
+import { glanceAtProfiles, listForeign, listPrinters } from '@/subjects/printing';
 import { describePrinter } from '@/subjects/printing/shared';
-import { listVats } from '@/subjects/resin';
+import { listShelfNames, listVats } from '@/subjects/resin';
 import { Link } from '@/ui';
+import { ForeignLaws } from './_components/foreign-laws';
 import { ProfileLine } from './_components/profile-line';
 import { addProfile } from './actions';
 
@@ -58,6 +59,9 @@ export default async function PrintersPage() {
           <ProfileForm action={addProfile} />
         </div>
       </details>
+      {profiles.length > 0 && (
+        <ForeignLaws laws={listForeign(db)} printers={printers} resins={listShelfNames(db)} />
+      )}
     </div>
   );
 }

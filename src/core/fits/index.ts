@@ -64,6 +64,7 @@ export {
   pressFit,
   type PressVerdict,
 } from './press';
+export { dividingLayers, type SnapChoices, snapChoices } from './snap-choices';
 export { allowedSnapStrain, elongationForSnap, shortestHook, snapHook } from './snap';
 export {
   BEARING_UNDER_MM,

@@ -1,4 +1,5 @@
 export { checkMesh, listShells, type MeshCheck } from './check';
+export { chamferFoot, type ChamferedMesh } from './chamfer';
 export { correctMesh, type PartCorrection } from './correct';
 export { DisjointSets } from './disjoint-sets';
 export {

@@ -59,3 +59,4 @@ export {
   shiftSize,
   squaresAround,
 } from './size';
+export { type Chamfer, chamferFor, type Flare, flareOf, flareOfPrint, type FootReading } from './foot';

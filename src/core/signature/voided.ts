@@ -13,6 +13,9 @@ export interface ProfileSettings {
   readonly film?: string;
   readonly wash?: string;
   readonly cure?: string;
+  /** First layers, exposed longer, and those that lead over to the others. */
+  readonly bottomLayers?: number;
+  readonly transitionLayers?: number;
 }
 
 interface Voids {

@@ -1,4 +1,4 @@
-import { and, asc, count, desc, eq, inArray, isNull, ne, or, sql, type SQL } from 'drizzle-orm';
+import { and, asc, count, desc, eq, inArray, isNull, lt, ne, or, sql, type SQL } from 'drizzle-orm';
 import { quoteOf } from '@/core/resins';
 import type { StateShift } from '@/core/signature';
 import type { Db } from '../client';
@@ -186,6 +186,11 @@ export function ofJob(jobId: number): SQL {
 
 export function ofFeature(featureId: number): SQL {
   return eq(features.id, featureId);
+}
+
+/** Readings of a profile that were taken within so much of the plate. */
+export function ofProfileBelow(profileId: number, heightMm: number): SQL {
+  return and(ofProfile(profileId), lt(readings.heightMm, heightMm))!;
 }
 
 export function ofPrint(printId: number): SQL {

@@ -1,3 +1,3 @@
 export { parseChecksCsv } from './input-checks-csv';
 export { checkPieceForm, instrumentForm, sessionForm } from './input-caliper';
-export { describeCheckPieceIssue, describeInstrumentIssue } from './words-issues';
+export { describeCheckPieceIssue, describeInstrumentIssue, describeSessionIssue } from './words-issues';

@@ -1,3 +1,4 @@
+import type { PartState } from '@/core/metrology';
 import { describeTakenName, formatMm, formatSigned, GONE_WORDS } from '@/subjects/language/shared';
 
 /** Why an instrument was not put on the bench. */
@@ -17,4 +18,15 @@ export type CheckPieceIssue =
 export function describeCheckPieceIssue(issue: CheckPieceIssue): string {
   if (issue.code === 'gone') return GONE_WORDS;
   return `${formatSigned(issue.offMm, 3)} mm from the piece, with a limit of error of ${formatMm(issue.mpeMm, 3)}: is it another piece, or was the reading mistyped? If it is right, tick that it is and enter it again.`;
+}
+
+/** Why a sitting was not started. */
+export interface SessionIssue {
+  readonly code: 'noWayBack';
+  readonly wanted: PartState;
+  readonly read: PartState;
+}
+
+export function describeSessionIssue({ wanted, read }: SessionIssue): string {
+  return `this print was read ${read} already, so it is ${wanted} no more. Choose its state as it lies here, or take those readings back if their state was wrong.`;
 }

@@ -1,7 +1,16 @@
 import type { Jaw } from '@/core/metrology';
-import { assessFit, drawFit, type DrawnFit, type FitTarget } from '@/core/fits';
+import {
+  assessFit,
+  dividingLayers,
+  drawFit,
+  type DrawnFit,
+  type FitTarget,
+  type SnapChoices,
+  snapChoices,
+} from '@/core/fits';
 import {
   chanceOfAllCopies,
+  type DrawOptions,
   foreseeCheck,
   jointChance,
   type ParameterName,
@@ -19,6 +28,24 @@ interface DrawLine {
   readonly next: DrawnFit;
   /** The same feature drawn as last time: the chance that a reprint alone would do. */
   readonly unchanged?: DrawnFit;
+  /** The sizes on the machine's grid of pixels or layers beside the wanted one. */
+  readonly snap?: Snap;
+}
+
+interface Snap extends SnapChoices {
+  /** Layer heights that would divide a height, mm. */
+  readonly dividing: readonly number[];
+}
+
+function snapOf(
+  signature: LearnedSignature['signature'],
+  target: FitTarget,
+  options: DrawOptions,
+): Snap | undefined {
+  const choices = snapChoices(signature, target, options);
+  if (choices === undefined) return undefined;
+  const isHeight = target.kind.axis === 'Z';
+  return { ...choices, dividing: isHeight ? dividingLayers(choices.wantedMm, choices.stepMm) : [] };
 }
 
 /** What reading a piece of known size three times would bring. */
@@ -97,7 +124,7 @@ export function planDraw(view: JobView): DrawPlan | undefined {
     const next = drawFit(signature, targets[i], options);
     const unchanged =
       lastDrawnMm === undefined ? undefined : assessFit(signature, targets[i], lastDrawnMm, options);
-    return { feature, lastDrawnMm, next, unchanged };
+    return { feature, lastDrawnMm, next, unchanged, snap: snapOf(signature, targets[i], options) };
   });
   const asLast = lines.flatMap(({ lastDrawnMm }, i) =>
     lastDrawnMm === undefined ? [] : { target: targets[i], drawMm: lastDrawnMm },

@@ -6,7 +6,9 @@ import { markOvertaken } from './mark-overtaken';
 
 /** Jobs of a profile whose newest sizes were drawn and not printed yet: they were drawn for the process as it was. */
 function reopenDrawn(db: Db, profileId: number): string[] {
-  return queries.listOpenJobsOf(db, profileId).flatMap(({ id, name, overtakenAttemptId }) => {
+  return queries.listOpenJobsOf(db, profileId).flatMap(({ id, name, kind, overtakenAttemptId }) => {
+    // A gauge is drawn as it is, whatever the process does.
+    if (kind === 'gauge') return [];
     const last = queries.listAttempts(db, id).at(-1);
     if (last === undefined || last.prints.length > 0 || last.id === overtakenAttemptId) return [];
     markOvertaken(db, id);

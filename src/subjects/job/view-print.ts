@@ -131,6 +131,17 @@ function controlOf(
   return { feature, drawn: { attemptId: attempt.id, featureId: feature.id, drawnMm, ...expected } };
 }
 
+/** Beyond so many standard deviations a control feature is far off. */
+const FAR_SD = 3;
+
+/** A control feature has no limits to keep: what is expected of it takes their place on its strip. */
+function aroundExpected(view: FeatureView): FeatureView {
+  const { predicted, targetMm } = view;
+  if (predicted === undefined) return view;
+  const [middle, half] = [predicted.meanMm - targetMm, FAR_SD * predicted.sdMm];
+  return { ...view, lowerDeviationMm: middle - half, upperDeviationMm: middle + half };
+}
+
 /** One attempt on one print: sizes with U, verdicts, predictions, doubts and words. */
 export function viewPrint(
   db: Db,
@@ -186,6 +197,6 @@ export function viewPrint(
     brokenNote: print?.brokenNote,
     checkedJaws,
     features: views.slice(0, context.features.length),
-    control: views[context.features.length],
+    control: control && aroundExpected(views[context.features.length]),
   };
 }

@@ -3,7 +3,7 @@ import 'server-only';
 export { changePrinter, type PrinterFacts } from './change-printer';
 export { chooseControl, drawnControl } from './control';
 export { expectControl } from './expect-control';
-export { type NewChange, noteChange, takeBackChange } from './note-change';
+export { correctSettings, type NewChange, noteChange, takeBackChange } from './note-change';
 export { type ChangeView, viewChanges } from './view-changes';
 export {
   type ControlAlarm,
@@ -13,6 +13,7 @@ export {
   viewControl,
 } from './view-control';
 export { createProfile, type NewProfile } from './create-profile';
+export { removeForeignLaw, takeForeignLaw } from './foreign-laws';
 export { keepSignatures, type Later } from './keep-signature';
 export { type LearnedSignature, learnElsewhere, newestSignature, waitForSignature } from './newest-signature';
 export { learnShopMeanings } from './tries-as-evidence';
@@ -21,6 +22,8 @@ export {
   firstProfile,
   glanceAtProfiles,
   listPrinters,
+  type ForeignGlance,
+  listForeign,
   listProfileChoices,
   type ProfileGlance,
 } from './view-profiles';

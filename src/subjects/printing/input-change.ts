@@ -70,5 +70,21 @@ export const changeForm = z
     },
   );
 
+const LAYERS = { low: 0, high: 200 } as const;
+
+/** What a profile is printed under, as it is written down; nothing counts as changed. */
+export const settingsForm = z
+  .object({
+    exposureS: optionalNumber('Exposure of a layer', 'time', SECONDS),
+    bottomLayers: optionalNumber('Bottom layers', 'number', LAYERS),
+    transitionLayers: optionalNumber('Transition layers', 'number', LAYERS),
+    film: textField('Film', { optional: true, limit: 60 }),
+    wash: textField('Wash', { optional: true, limit: 80 }),
+    cure: textField('Cure', { optional: true, limit: 80 }),
+  })
+  .transform((typed): Omit<ProfileSettings, 'lot' | 'layerMm'> =>
+    Object.fromEntries(Object.entries(typed).filter(([, value]) => value !== undefined && value !== '')),
+  );
+
 /** Which feature of a gauge is read on every print; blank for none. */
 export const controlForm = z.object({ featureId: optionalId('Control feature') });

@@ -15,6 +15,9 @@ export interface NewChange {
   readonly note: string;
 }
 
+/** What a profile is printed under beside its lot and layer height. */
+export type OtherSettings = Omit<ProfileSettings, 'lot' | 'layerMm'>;
+
 /** Everything that a profile is printed under, with its lot and layer height. */
 export function settingsOf({ profile }: queries.ProfileRow): ProfileSettings {
   return { ...profile.settings, lot: profile.lot, layerMm: profile.layerMm };
@@ -49,6 +52,20 @@ export function noteChange(
     putSettings(tx, profileId, { ...before, ...after });
     return ok(id);
   });
+}
+
+/** Writes down what a profile is printed under, where it was never said or said wrong: nothing was changed at the machine. */
+export function correctSettings(
+  db: Db,
+  profileId: number,
+  settings: OtherSettings,
+): Result<void, ChangeIssue> {
+  const { changes } = db
+    .update(tables.profiles)
+    .set({ settings })
+    .where(eq(tables.profiles.id, profileId))
+    .run();
+  return changes === 0 ? fail({ code: 'gone' }) : ok(undefined);
 }
 
 /** Takes the newest change of a profile back: everything is as it was before it. */

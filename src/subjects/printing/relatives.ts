@@ -4,12 +4,13 @@ import { readHouseRules } from '@/subjects/house';
 
 /** A profile that lends to another what its readings said. */
 export interface Lender {
-  readonly profileId: number;
-  readonly printer: string;
-  readonly resin: string;
-  readonly profile: string;
+  /** undefined: learned in another shop. */
+  readonly profileId?: number;
+  /** The profile by its printer, resin and name; of another shop's signature what it is called. */
+  readonly name: string;
   readonly same: 'printer' | 'resin' | 'both';
-  readonly readingCount: number;
+  /** undefined where the file of another shop does not say. */
+  readonly readingCount?: number;
 }
 
 /** Relatives that are asked: those measured most tell what there is to tell. */
@@ -32,6 +33,19 @@ function sameOf(kin: Kin, own: Kin): Lender['same'] {
   return kin.resin === own.resin ? 'both' : 'printer';
 }
 
+/** Another shop's signature: of a printer or a resin that is not ours it shares neither. */
+function foreignRelative(law: ReturnType<typeof queries.listForeignLaws>[number]['law']): Relative {
+  return {
+    kin: {
+      printer: String(law.printerId ?? `of the shop of ${law.id}`),
+      resin: String(law.resinId ?? `of the shop of ${law.id}`),
+    },
+    foreign: true,
+    mean: law.mean,
+    covariance: law.covariance,
+  };
+}
+
 /** The prior of a profile with what its relatives lend it; its own prior where it has none. */
 export function lendPrior(
   db: Db,
@@ -39,10 +53,12 @@ export function lendPrior(
   ownPrior: LawPrior,
 ): { readonly prior: LawPrior; readonly lenders: readonly Lender[] } {
   const own = queries.findProfile(db, profileId)?.profile;
-  const rows = own === undefined ? [] : queries.listKinLaws(db, profileId).slice(0, MOST_RELATIVES);
-  if (own === undefined || rows.length === 0) return { prior: ownPrior, lenders: [] };
+  if (own === undefined) return { prior: ownPrior, lenders: [] };
+  const rows = queries.listKinLaws(db, profileId).slice(0, MOST_RELATIVES);
+  const foreign = queries.listForeignLaws(db, own).slice(0, MOST_RELATIVES);
+  if (rows.length + foreign.length === 0) return { prior: ownPrior, lenders: [] };
   const ownKin = kinOf(own, own);
-  const relatives = rows.map(({ law, profile }): Relative => ({
+  const ours = rows.map(({ law, profile }): Relative => ({
     kin: kinOf(profile, own),
     mean: law.mean,
     covariance: law.covariance,
@@ -51,14 +67,17 @@ export function lendPrior(
       covariance: Float64Array.from(law.priorCovariance),
     },
   }));
-  const lenders = rows.map(({ law, profile, printer, resin }, i): Lender => ({
-    profileId: profile.id,
-    printer,
-    resin,
-    profile: profile.name,
-    same: sameOf(relatives[i].kin, ownKin),
-    readingCount: law.readingCount,
-  }));
+  const theirs = foreign.map(({ law }) => foreignRelative(law));
+  const relatives = [...ours, ...theirs];
+  const lenders = [
+    ...rows.map(({ law, profile, printer, resin }, i): Lender => ({
+      profileId: profile.id,
+      name: `${resin} on ${printer}, ${profile.name}`,
+      same: sameOf(ours[i].kin, ownKin),
+      readingCount: law.readingCount,
+    })),
+    ...foreign.map(({ law }, i): Lender => ({ name: law.name, same: sameOf(theirs[i].kin, ownKin) })),
+  ];
   return { prior: priorFromRelatives(ownKin, relatives, ownPrior, readHouseRules(db).shares), lenders };
 }
 

@@ -1,4 +1,6 @@
-export { changeForm, controlForm } from './input-change';
+export { changeForm, controlForm, settingsForm } from './input-change';
+export { foreignForm } from './input-foreign';
+export { describeForeignIssue } from './words-issues';
 export {
   type ChangeIssue,
   describeAlarm,

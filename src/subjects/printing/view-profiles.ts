@@ -68,3 +68,17 @@ export function glanceAtProfiles(db: Db): ProfileGlance[] {
     };
   });
 }
+
+/** A signature of another shop as the page shows it. */
+export interface ForeignGlance {
+  readonly id: number;
+  readonly name: string;
+  readonly printer: string | null;
+  readonly resin: string | null;
+}
+
+export function listForeign(db: Db): ForeignGlance[] {
+  return queries
+    .listAllForeignLaws(db)
+    .map(({ law, printer, resin }) => ({ id: law.id, name: law.name, printer, resin }));
+}

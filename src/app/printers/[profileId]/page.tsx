@@ -55,6 +55,12 @@ export default async function SignaturePage({ params }: Params) {
           .filter((part) => part !== '')
           .join(' · ')}
       </p>
+      <p className="text-sm">
+        <a href={`/api/signatures/${profileId}`} download className="underline">
+          This signature as a file
+        </a>
+        , for another bench or the command line
+      </p>
       {learned.isOvertaken && <BeingBroughtUpToDate />}
       <p className="mt-2 max-w-prose">{describeStaleness(staleness, learned)}</p>
       <div className="mt-5 grid gap-8 lg:grid-cols-[1.15fr_1fr]">
@@ -141,13 +147,24 @@ function Lenders({ view: { learned } }: { view: SignatureView }) {
     <div className="mt-3 text-sm">
       <h3 className="text-base">Lent by relatives</h3>
       <ul>
-        {lenders.map(({ profileId, printer, resin, profile, same, readingCount }) => (
-          <li key={profileId}>
-            <Link href={`/printers/${profileId}`} className="underline">
-              {resin} on {printer}, {profile}
-            </Link>{' '}
+        {lenders.map(({ profileId, name, same, readingCount }) => (
+          <li key={profileId ?? name}>
+            {profileId === undefined ? (
+              name
+            ) : (
+              <Link href={`/printers/${profileId}`} className="underline">
+                {name}
+              </Link>
+            )}{' '}
             <span className="text-soft">
-              {SAME_WORDS[same]}, <span className="num">{readingCount}</span> readings
+              {SAME_WORDS[same]},{' '}
+              {readingCount === undefined ? (
+                'learned in another shop'
+              ) : (
+                <>
+                  <span className="num">{readingCount}</span> readings
+                </>
+              )}
             </span>
           </li>
         ))}

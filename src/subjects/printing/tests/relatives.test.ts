@@ -1,11 +1,13 @@
 import { expect, test } from '@jest/globals';
 import { expectOk } from '@/core/result';
+import { summariseSignature } from '@/core/signature';
 import type { Db } from '@/store';
 import { readHouseRules, writeHouseRules } from '@/subjects/house';
 import { sharesForm } from '@/subjects/house/shared';
 import { recordReading } from '@/subjects/measure';
-import { readyBench } from '@/testing/bench';
-import { createProfile, newestSignature } from '../index';
+import { emptyBench, readyBench } from '@/testing/bench';
+import { createProfile, listPrinters, newestSignature, removeForeignLaw, takeForeignLaw } from '../index';
+import { describeForeignIssue } from '../shared';
 
 function profileOf(db: Db, printerName: string, resinName: string, layerMm = 0.05): number {
   return expectOk(
@@ -103,4 +105,37 @@ test('the house says what relatives have in common, and a profile not measured y
   expect(sharesForm.parse(Object.fromEntries(values(shares)))).toEqual(shares);
   const refused = sharesForm.safeParse({ ...Object.fromEntries(values(shares)), printer_edge: '80' });
   expect(refused.error?.issues[0].path).toEqual(['both_edge']);
+});
+
+test('a signature of another shop lends half of what one of this bench would, until it is put away', () => {
+  const { db, profileId } = measuredBench();
+  const measured = newestSignature(db, profileId).signature;
+  const text = JSON.stringify(summariseSignature(measured));
+  const other = emptyBench();
+  const away = profileOf(other, 'Long Bench', 'Otter Tough');
+  const [{ id: printerId }] = listPrinters(other);
+  const before = edgeOf(other, away);
+  const wanted = { name: 'across the street', printerId, text };
+  const lawId = expectOk(takeForeignLaw(other, wanted));
+  const { lenders } = newestSignature(other, away);
+  expect(lenders).toEqual([{ name: 'across the street', same: 'printer' }]);
+  const lent = edgeOf(other, away);
+  expect(lent.mean).toBeGreaterThan(before.mean);
+  expect(lent.sd).toBeLessThan(before.sd);
+  // One measured on this bench would lend more.
+  expect(lent.sd).toBeGreaterThan(edgeOf(db, profileOf(db, 'Long Bench', 'Slate General')).sd);
+  removeForeignLaw(other, lawId);
+  expect(edgeOf(other, away).sd).toBeCloseTo(before.sd, 12);
+});
+
+test('what is no signature, or shares nothing with this bench, is said', () => {
+  const { db } = measuredBench();
+  const [{ id: printerId }] = listPrinters(db);
+  const said = (wanted: Parameters<typeof takeForeignLaw>[1]) => {
+    const taken = takeForeignLaw(db, wanted);
+    return taken.ok ? 'taken' : describeForeignIssue(taken.issue);
+  };
+  expect(said({ name: 'x', text: '{}' })).toContain('which printer or which resin');
+  expect(said({ name: 'x', printerId, text: 'no' })).toContain('not JSON');
+  expect(said({ name: 'x', printerId, text: '{"parameters":[]}' })).toContain('epsilonX is missing');
 });

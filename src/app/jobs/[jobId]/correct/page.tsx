@@ -1,4 +1,5 @@
 import { connection } from 'next/server';
+import { FootLine } from '@/app/_components/foot-line';
 import { loadJob } from '@/app/_components/load-job';
 import { ParameterList } from '@/app/_components/parameter-list';
 import { idFrom } from '@/app/_components/read-params';
@@ -13,7 +14,7 @@ import {
 import { type JointView, viewJoints } from '@/subjects/fit';
 import { foreseeBlock } from '@/subjects/gauge';
 import { bench } from '@/subjects/house';
-import type { JobView } from '@/subjects/job';
+import { type JobView, viewFoot } from '@/subjects/job';
 import { boundsByWords } from '@/subjects/measure';
 import { formatChance, formatMm } from '@/subjects/language/shared';
 import { buttonLook, Link } from '@/ui';
@@ -29,12 +30,14 @@ export default async function CorrectPage({ params }: { params: Promise<{ jobId:
   const plan = planDraw(view);
   const { learned, profile } = view;
   const joints = viewJoints(bench().db, view) ?? [];
+  const foot = profile && viewFoot(bench().db, profile.profile.id);
   if (learned === undefined || profile === undefined || (plan === undefined && joints.length === 0))
     return <NotYet view={view} />;
   return (
     <div className="space-y-6">
       {joints.length > 0 && <JointPlan jobId={jobId} joints={joints} />}
       <Plan view={view} plan={plan} />
+      {foot !== undefined && <FootLine foot={foot} />}
       <div className={`grid gap-8 ${view.job.meshHash === null ? '' : 'lg:grid-cols-2'}`}>
         <section aria-labelledby="does-title">
           <h2 id="does-title" className="text-lg">
@@ -56,7 +59,7 @@ export default async function CorrectPage({ params }: { params: Promise<{ jobId:
             isWide={view.job.meshHash === null}
           />
         </section>
-        <FileLever view={view} />
+        <FileLever view={view} chamferMm={foot?.chamfer?.legMm} />
       </div>
     </div>
   );
@@ -148,7 +151,7 @@ function Plan({ view, plan }: { view: JobView; plan: DrawPlan | undefined }) {
 
 function rowsOf(view: JobView, plan: DrawPlan): DrawRow[] {
   const bounds = boundsByWords(bench().db, view);
-  return plan.lines.map(({ feature, lastDrawnMm, next, unchanged }) => ({
+  return plan.lines.map(({ feature, lastDrawnMm, next, unchanged, snap }) => ({
     id: feature.id,
     name: feature.name,
     targetMm: feature.targetMm,
@@ -158,11 +161,13 @@ function rowsOf(view: JobView, plan: DrawPlan): DrawRow[] {
     next,
     chanceUnchanged: unchanged?.inTolerance,
     hasMate: feature.mateId !== null,
+    isHeight: feature.axis === 'Z',
     bounds: bounds.get(feature.id),
+    snap,
   }));
 }
 
-function FileLever({ view }: { view: JobView }) {
+function FileLever({ view, chamferMm }: { view: JobView; chamferMm?: number }) {
   const { job, learned, features, attempts } = view;
   if (learned === undefined || job.meshHash === null) return null;
   const waits = attempts.length > 0 && attempts[attempts.length - 1].prints.length === 0;
@@ -175,6 +180,7 @@ function FileLever({ view }: { view: JobView }) {
       onPlate={job.stance === null ? undefined : job.stance.kind !== 'supports'}
       features={listAnchored(view)}
       unplaced={features.filter(({ anchor }) => anchor === null).map(({ name }) => name)}
+      chamferMm={chamferMm}
       nextNumber={waits ? undefined : (attempts.at(-1)?.number ?? 0) + 1}
     />
   );

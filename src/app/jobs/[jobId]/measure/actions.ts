@@ -3,11 +3,10 @@
 import { answerForm } from '@/app/_actions/answer-form';
 import { changedJob } from '@/app/_actions/changed';
 import { areIds } from '@/app/_actions/from-page';
-import { ok } from '@/core/result';
 import { printAttempt } from '@/subjects/check';
 import { describePrintIssue, printForm } from '@/subjects/check/shared';
-import { startSession } from '@/subjects/caliper';
-import { sessionForm } from '@/subjects/caliper/shared';
+import { sitAt } from '@/subjects/caliper';
+import { describeSessionIssue, sessionForm } from '@/subjects/caliper/shared';
 import { tryAllRungs } from '@/subjects/gauge';
 import { bench } from '@/subjects/house';
 import { done, type FormAnswer, formatMm, GONE_WORDS, refused } from '@/subjects/language/shared';
@@ -25,8 +24,8 @@ export async function beginSession(
     form: sessionForm,
     data,
     ids: [jobId, printId],
-    verb: (wanted) => ok(startSession(bench().db, { jobId, printId, ...wanted })),
-    refusal: String,
+    verb: (wanted) => sitAt(bench().db, { jobId, printId, ...wanted }),
+    refusal: describeSessionIssue,
     changed: () => changedJob(jobId),
   });
 }

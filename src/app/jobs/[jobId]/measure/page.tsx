@@ -1,5 +1,6 @@
 import { connection } from 'next/server';
 import { CardSteps } from '@/app/_components/card-steps';
+import { FootLine } from '@/app/_components/foot-line';
 import { loadJob } from '@/app/_components/load-job';
 import { idFrom } from '@/app/_components/read-params';
 import type { GaugeSpec } from '@/core/gauges';
@@ -8,9 +9,9 @@ import { countCrevices, isUnchecked, listOpenLosses } from '@/subjects/check';
 import { describeFinding } from '@/subjects/check/shared';
 import { jointsOfPrint, listJoints, listTriedGaps } from '@/subjects/fit';
 import { rungsOfPrint, viewLadder } from '@/subjects/gauge';
-import { listChecksDue } from '@/subjects/caliper';
+import { listChecksDue, viewChecks } from '@/subjects/caliper';
 import { bench, benchHouse } from '@/subjects/house';
-import { canBuild, type JobView, partOfJob, type PrintView, viewPrint } from '@/subjects/job';
+import { canBuild, type JobView, partOfJob, type PrintView, viewFoot, viewPrint } from '@/subjects/job';
 import { sitDown } from '@/subjects/measure';
 import { viewControl } from '@/subjects/printing';
 import { findShelved, resinFile } from '@/subjects/resin';
@@ -94,6 +95,7 @@ function OfPrint({ view, print, shown }: OfPrintProps) {
     ({ gapMm }) => gapMm !== undefined,
   );
   const { open } = sitting;
+  const foot = view.profile && viewFoot(db, view.profile.profile.id);
   return (
     <>
       {joints.length > 0 && (
@@ -125,6 +127,9 @@ function OfPrint({ view, print, shown }: OfPrintProps) {
           printName={print.name}
           {...withControl(view, shown)}
           checkedJaws={shown.checkedJaws}
+          pieces={viewChecks(db, open.instrument.id).flatMap(({ jaw, ...piece }) =>
+            jaw === 'depth' ? [] : [{ jaw, ...piece }],
+          )}
           session={{ ...open.session, instrument: open.instrument }}
           rule={job.rule}
           expansionStated={isExpansionStated(view)}
@@ -132,6 +137,7 @@ function OfPrint({ view, print, shown }: OfPrintProps) {
           part={partOfJob(view)}
         />
       )}
+      {foot !== undefined && <FootLine foot={foot} />}
       <BrokenNote key={`broken ${print.id}`} jobId={job.id} printId={print.id} note={print.brokenNote} />
     </>
   );

@@ -1,7 +1,8 @@
-import { dayOf, describeKind, formatMm, formatSigned, percent } from '@/subjects/language/shared';
+import { dayOf, describeKind, formatMm, formatSigned, listAnd } from '@/subjects/language/shared';
 import type { ChangeView, SignatureView } from '@/subjects/printing';
 import { describeChange, describeVoided, parameterWords } from '@/subjects/printing/shared';
 import { ChangeForm } from './change-form';
+import { SettingsForm } from './settings-form';
 import { TakeBackChange } from './take-back-change';
 
 /** What a profile is printed under, what changed, what that voided and what settles it. */
@@ -11,7 +12,9 @@ export function Changes({ view: { row, changes } }: { view: SignatureView }) {
   const facts = [
     `layers of ${formatMm(profile.layerMm, 3)} mm`,
     settings.exposureS === undefined ? '' : `${settings.exposureS} s a layer`,
-    settings.lot === '' ? '' : `lot ${settings.lot}`,
+    settings.bottomLayers === undefined ? '' : `${settings.bottomLayers} bottom layers`,
+    settings.transitionLayers === undefined ? '' : `${settings.transitionLayers} transition layers`,
+    settings.lot,
     settings.film === undefined ? '' : `film ${settings.film}`,
     settings.wash === undefined ? '' : `wash ${settings.wash}`,
     settings.cure === undefined ? '' : `cure ${settings.cure}`,
@@ -34,6 +37,12 @@ export function Changes({ view: { row, changes } }: { view: SignatureView }) {
         ))}
       </ol>
       <details className="mt-3">
+        <summary>Write it down: never said, or said wrong</summary>
+        <div className="mt-2">
+          <SettingsForm profileId={profile.id} settings={settings} />
+        </div>
+      </details>
+      <details className="mt-2">
         <summary className="font-semibold">Something changed</summary>
         <p className="mt-1 mb-2 max-w-prose text-sm text-soft">
           What was learned before tells less of what comes after, each change in its own way. Sizes that were
@@ -52,6 +61,9 @@ function movedWords({ moved }: ChangeView): string {
   return ` The other exposure moves every edge by about ${formatSigned(edge.mean, 3)} mm and what hangs by ${formatSigned(zSupported.mean, 3)} mm.`;
 }
 
+/** Share of what is open below which one more size is not worth naming. */
+const WORTH_A_PRINT = 0.1;
+
 function ChangeLine({ change }: { change: ChangeView }) {
   const { givenBack, readingsSince, settling, open = [] } = change;
   const words = describeChange(change.change);
@@ -67,14 +79,19 @@ function ChangeLine({ change }: { change: ChangeView }) {
         Less is known of {describeVoided(givenBack)}.{movedWords(change)}{' '}
         {readingsSince === 0 ? 'Nothing was read since.' : `${readingsSince} readings since.`}
       </p>
-      {settling !== undefined && open.length > 0 && (
+      {settling !== undefined && settling.share < WORTH_A_PRINT && (
+        <p className="text-sm">No single size would settle much more.</p>
+      )}
+      {settling !== undefined && settling.share >= WORTH_A_PRINT && (
         <p className="text-sm">
-          Still open: {open.map((name) => parameterWords(name).title.toLowerCase()).join(', ')}. One size
-          settles most:{' '}
+          {open.length > 0 &&
+            `Still open: ${listAnd(open.map((name) => parameterWords(name).title.toLowerCase()))}. `}
+          One size settles most:{' '}
           <strong>
             {formatMm(settling.candidate.drawnMm)} mm, {describeKind(settling.candidate.kind)}
           </strong>
-          , read three times on the next print, takes back {percent(settling.share)} of what is open.
+          , read three times on the next print, takes back {Math.round(100 * settling.share)} % of what is
+          open.
         </p>
       )}
     </>

@@ -1,6 +1,6 @@
 'use client';
 
-import type { DrawnFit } from '@/core/fits';
+import type { DrawnFit, SnapChoices } from '@/core/fits';
 import { describeFitWord, formatChance, formatMm } from '@/subjects/language/shared';
 import type { WordBounds } from '@/subjects/measure';
 import { CopyButton, RuleStrip, useShortcuts } from '@/ui';
@@ -16,8 +16,11 @@ export interface DrawRow {
   readonly chanceUnchanged?: number;
   /** It meets a body: too tight and too loose are told apart. */
   readonly hasMate: boolean;
+  readonly isHeight: boolean;
   /** What the hand said of drawn sizes so far. */
   readonly bounds?: WordBounds;
+  /** Sizes on the machine's grid beside the wanted one, with their chances. */
+  readonly snap?: SnapChoices & { readonly dividing: readonly number[] };
 }
 
 const DIGITS = 3;
@@ -62,6 +65,37 @@ export function DrawTable({ rows }: { rows: readonly DrawRow[] }) {
   );
 }
 
+/** Whole pixels or layers beside the wanted size; layer heights that would divide it. */
+function SnapWords({ snap: { below, above, wantedMm, dividing }, grid }: SnapWordsProps) {
+  return (
+    <span className="block text-sm text-soft">
+      whole {grid}:{' '}
+      {[below, above].map(({ drawMm, inTolerance }, i) => (
+        <span key={drawMm} className="num whitespace-nowrap">
+          {i > 0 && ' · '}
+          {formatMm(drawMm, DIGITS)} {formatChance(inTolerance)}
+        </span>
+      ))}
+      {dividing.length > 0 && (
+        <span className="block">
+          <span className="num">{formatMm(wantedMm, DIGITS)}</span> in layers of{' '}
+          <span className="num">
+            {dividing
+              .slice(0, 2)
+              .map((mm) => formatMm(mm, 3))
+              .join(' or ')}
+          </span>
+        </span>
+      )}
+    </span>
+  );
+}
+
+interface SnapWordsProps {
+  readonly snap: NonNullable<DrawRow['snap']>;
+  readonly grid: 'pixels' | 'layers';
+}
+
 function describeBounds({ tight, loose }: WordBounds): string {
   const at = (said: WordBounds['tight']) =>
     said === undefined ? [] : [`${describeFitWord(said.word)} at ${formatMm(said.drawnMm, DIGITS)}`];
@@ -78,7 +112,9 @@ function DrawLine({
     next,
     chanceUnchanged,
     hasMate,
+    isHeight,
     bounds,
+    snap,
   },
 }: {
   row: DrawRow;
@@ -103,6 +139,7 @@ function DrawLine({
         <CopyButton text={drawn} label={`copy draw next of ${name}`}>
           <span className="num text-xl font-semibold text-juniper">{drawn}</span>
         </CopyButton>
+        {snap !== undefined && <SnapWords snap={snap} grid={isHeight ? 'layers' : 'pixels'} />}
       </td>
       <td className="hidden w-2/5 py-1 pr-3 sm:table-cell">
         <RuleStrip

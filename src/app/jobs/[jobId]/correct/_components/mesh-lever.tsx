@@ -19,6 +19,8 @@ interface MeshLeverProps {
   readonly onPlate: boolean | undefined;
   readonly features: readonly (AnchoredFeature & { readonly name: string })[];
   readonly unplaced: readonly string[];
+  /** Leg of a chamfer against the foot that was read; undefined where none is proven. */
+  readonly chamferMm?: number;
   /** Undefined while an attempt waits for its print. */
   readonly nextNumber: number | undefined;
 }
@@ -33,24 +35,26 @@ type ExpectedSize = Awaited<ReturnType<typeof expectOfFile>>[number];
 
 async function correctFile(
   worker: MeshWorker,
-  { jobId, meshHash, by, onPlate, features }: MeshLeverProps,
+  { jobId, meshHash, by, onPlate, features, chamferMm }: MeshLeverProps,
 ): Promise<Work> {
   const response = await fetch(`/api/meshes/${meshHash}`);
   if (!response.ok)
     return { kind: 'failed', message: 'The part’s file is not there. Bring it in again under Need.' };
   const loaded = await worker.load(new Uint8Array(await response.arrayBuffer()), () => {});
   if (!loaded.ok) return { kind: 'failed', message: describeMeshIssue(loaded.issue) };
-  const part = await worker.correct({ by, onPlate }, features);
+  const part = await worker.correct({ by, onPlate, chamferMm }, features);
   return { kind: 'ready', part, expected: await expectOfFile(jobId, part.sizes) };
 }
 
 /** Corrects the whole file instead of its sizes: scale, skew, edges and hanging faces at once. */
 export function MeshLever(props: MeshLeverProps) {
   const [work, setWork] = useState<Work>({ kind: 'idle' });
+  const [takesFoot, setTakesFoot] = useState(true);
+  const canTakeFoot = props.chamferMm !== undefined && props.onPlate !== false;
   const correct = () => {
     const worker = new MeshWorker();
     setWork({ kind: 'working', stop: () => worker.stop() });
-    correctFile(worker, props)
+    correctFile(worker, { ...props, chamferMm: canTakeFoot && takesFoot ? props.chamferMm : undefined })
       .then(setWork, (error: Error) =>
         setWork(
           error instanceof Stopped
@@ -76,6 +80,20 @@ export function MeshLever(props: MeshLeverProps) {
             ? 'Its lowest face stands on the plate, as said under Check.'
             : 'It stands on supports, as said under Check: no face is squashed on the plate.'}
       </p>
+      {canTakeFoot && (
+        <label className="mt-1 flex items-center gap-2">
+          <input
+            type="checkbox"
+            checked={takesFoot}
+            onChange={(event) => setTakesFoot(event.target.checked)}
+            className="size-4"
+          />
+          <span>
+            Take the foot off too: a chamfer of{' '}
+            <span className="num">{formatMm(props.chamferMm ?? 0, 3)} mm</span> round the lower edges
+          </span>
+        </label>
+      )}
       <div className="mt-2 flex items-center gap-3">
         <Button onClick={correct} disabled={work.kind === 'working'}>
           Correct the file

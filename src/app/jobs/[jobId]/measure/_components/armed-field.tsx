@@ -1,14 +1,14 @@
 'use client';
 
 import type { ReactNode, Ref } from 'react';
-import type { FeatureView } from '@/subjects/job';
+import type { Shape } from '@/core/metrology';
 import { Button } from '@/ui';
 import { READINGS_EACH } from './bench-types';
 
 interface ArmedFieldProps {
   readonly ref: Ref<HTMLInputElement>;
-  readonly feature: FeatureView;
-  readonly count: number;
+  /** What is read next. */
+  readonly label: ReactNode;
   readonly text: string;
   readonly onText: (text: string) => void;
   readonly onTake: () => void;
@@ -18,14 +18,15 @@ interface ArmedFieldProps {
 
 const ORDINALS = ['first', 'second', 'third'];
 
-function whichReading(count: number, shape: FeatureView['kind']['shape']): string {
+/** first of three, turned a further 60° */
+export function whichReading(count: number, shape: Shape): string {
   if (count >= READINGS_EACH) return 'once more';
   const turned = count === 0 ? '' : shape === 'round' ? ', turned a further 60°' : ', a little further along';
   return `${ORDINALS[count]} of three${turned}`;
 }
 
 /** The one field that readings go into; a caliper that types lands in it. */
-export function ArmedField({ ref, feature, count, text, onText, onTake, children }: ArmedFieldProps) {
+export function ArmedField({ ref, label, text, onText, onTake, children }: ArmedFieldProps) {
   return (
     <form
       aria-label="Reading"
@@ -36,7 +37,7 @@ export function ArmedField({ ref, feature, count, text, onText, onTake, children
       }}
     >
       <label htmlFor="reading" className="block">
-        Reading <strong>{feature.name}</strong>, {whichReading(count, feature.kind.shape)}
+        {label}
       </label>
       <div className="mt-1 flex flex-wrap items-center gap-3 sm:gap-4">
         <span className="flex min-w-0 items-baseline gap-2">

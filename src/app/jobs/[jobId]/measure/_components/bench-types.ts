@@ -1,5 +1,6 @@
 import type { DecisionRule, PartState } from '@/core/metrology';
 import type { FeatureView } from '@/subjects/job';
+import type { KnownPiece } from './piece-dialog';
 
 /** What the measuring bench is given by its page. */
 export interface BenchProps {
@@ -12,6 +13,8 @@ export interface BenchProps {
   readonly session: BenchSession;
   /** Jaws of its caliper that were checked: what they add, mm, is taken off. */
   readonly checkedJaws: readonly { readonly jaw: string; readonly meanMm: number }[];
+  /** The last piece of known size that each of its jaws was checked on. */
+  readonly pieces: readonly KnownPiece[];
   /** By which rule its sizes are judged. */
   readonly rule: DecisionRule;
   /** The resin's sheet says how it grows with warmth. */

@@ -2,8 +2,8 @@
 
 import { type RefObject, useMemo, useRef } from 'react';
 import { listAnd } from '@/subjects/language/shared';
-import { PartFrame, useShortcuts } from '@/ui';
-import { ArmedField } from './armed-field';
+import { Button, PartFrame, useShortcuts } from '@/ui';
+import { ArmedField, whichReading } from './armed-field';
 import type { BenchProps } from './bench-types';
 import { DoubtPanel } from './doubt-panel';
 import { FeatureRows } from './feature-rows';
@@ -11,6 +11,7 @@ import { FitWords } from './fit-words';
 import { NextHint } from './next-hint';
 import { SessionLine } from './session-line';
 import { SimulatedCaliper } from './simulated-caliper';
+import { type PieceOnBench, useCheckPiece } from './use-check-piece';
 import { useMeasuring } from './use-measuring';
 
 type Measuring = ReturnType<typeof useMeasuring>;
@@ -20,6 +21,7 @@ export function MeasuringBench(props: BenchProps) {
   const { jobId, features, control, part } = props;
   const field = useRef<HTMLInputElement>(null);
   const measuring = useMeasuring(props, field);
+  const check = useCheckPiece(props.session.instrument.id, () => field.current?.focus());
   const { active, counts, onTheWay, sound, choose, retract, step } = measuring;
   useShortcuts([
     { key: 'Enter', does: 'take the reading and move on' },
@@ -35,14 +37,14 @@ export function MeasuringBench(props: BenchProps) {
   const callouts = useMemo(
     () =>
       features.flatMap(({ id, name, anchor }, i) =>
-        anchor === null ? [] : { id, number: i + 1, label: name, anchorMm: anchor },
+        anchor === null || id === control?.id ? [] : { id, number: i + 1, label: name, anchorMm: anchor },
       ),
-    [features],
+    [features, control],
   );
   const beside = part === undefined ? '' : 'lg:grid-cols-[minmax(0,19rem)_minmax(0,1fr)]';
   return (
     <div data-fills-screen>
-      <SessionLine {...props} sound={sound} />
+      <SessionLine {...props} sound={sound} onCheck={check.start} />
       <div className={`grid gap-4 ${beside}`}>
         {part !== undefined && (
           <div className="hidden lg:block">
@@ -55,7 +57,11 @@ export function MeasuringBench(props: BenchProps) {
             />
           </div>
         )}
-        <Reading bench={props} measuring={measuring} field={field} />
+        {check.piece === undefined ? (
+          <Reading bench={props} measuring={measuring} field={field} />
+        ) : (
+          <PieceReading check={check} piece={check.piece} measuring={measuring} field={field} />
+        )}
       </div>
       <FeatureRows
         features={features}
@@ -89,8 +95,11 @@ function Reading({ bench: { printId, features, session, simulated }, measuring, 
     <div className="border-l-4 border-juniper bg-sheet px-4 py-3">
       <ArmedField
         ref={field}
-        feature={active}
-        count={count}
+        label={
+          <>
+            Reading <strong>{active.name}</strong>, {whichReading(count, active.kind.shape)}
+          </>
+        }
         text={text}
         onText={setText}
         onTake={() => take()}
@@ -120,6 +129,50 @@ function Reading({ bench: { printId, features, session, simulated }, measuring, 
           onSettle={settle}
         />
       )}
+    </div>
+  );
+}
+
+interface PieceReadingProps {
+  readonly check: ReturnType<typeof useCheckPiece>;
+  readonly piece: PieceOnBench;
+  readonly measuring: Measuring;
+  readonly field: RefObject<HTMLInputElement | null>;
+}
+
+/** The armed field on a piece of known size: what the jaws add to it is taken off the part's sizes. */
+function PieceReading({ check, piece, measuring, field }: PieceReadingProps) {
+  const { text, setText } = measuring;
+  const { count, remark, asked, take, stop } = check;
+  const taken = async (readingMm: string, isRight: boolean) => {
+    if (await take(readingMm, isRight)) setText('');
+  };
+  return (
+    <div className="border-l-4 border-honey bg-sheet px-4 py-3">
+      <ArmedField
+        ref={field}
+        label={
+          <>
+            Reading <strong>{piece.piece}</strong>, {piece.jaw} jaws, {whichReading(count, 'flat')}
+          </>
+        }
+        text={text}
+        onText={setText}
+        onTake={() => void taken(text, false)}
+      />
+      <p
+        role={remark === undefined ? 'status' : 'alert'}
+        className={`mt-1.5 min-h-6 ${remark === undefined ? 'text-soft' : 'font-medium text-plum'}`}
+      >
+        {remark?.text ??
+          (count === 0 ? '' : `${count} of 3 kept. What the ${piece.jaw} jaws add is taken off the sizes.`)}
+      </p>
+      <span className="mt-1 flex gap-3">
+        {asked !== undefined && (
+          <Button onClick={() => void taken(asked, true)}>It is the right piece, and it reads so</Button>
+        )}
+        <Button onClick={stop}>Back to the part</Button>
+      </span>
     </div>
   );
 }

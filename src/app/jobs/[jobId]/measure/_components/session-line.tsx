@@ -6,11 +6,19 @@ import { formatMm, formatSigned } from '@/subjects/language/shared';
 import { Button, Dialog } from '@/ui';
 import type { BenchProps } from './bench-types';
 import { CsvPanel } from './csv-panel';
+import { PieceDialog } from './piece-dialog';
+import type { PieceOnBench } from './use-check-piece';
 
 /** The part's temperature, and whether the resin's own growth is known where it is corrected for. */
 function warmthWords(partC: number | null, expansionStated: boolean): string {
   if (partC === null) return 'temperature not measured';
   return expansionStated ? `${partC} °C` : `${partC} °C, resin taken to grow 90 µm/m·K`;
+}
+
+interface SessionLineProps {
+  readonly sound: { readonly isOn: boolean; readonly toggle: () => void };
+  /** A piece of known size is read next. */
+  readonly onCheck: (piece: PieceOnBench) => void;
 }
 
 /** What holds for all readings of this sitting, in one line. */
@@ -22,8 +30,11 @@ export function SessionLine({
   rule,
   expansionStated,
   sound,
-}: BenchProps & { sound: { isOn: boolean; toggle: () => void } }) {
+  pieces,
+  onCheck,
+}: BenchProps & SessionLineProps) {
   const [csv, setCsv] = useState(false);
+  const [isChecking, setChecking] = useState(false);
   const { instrument } = session;
   const facts = [
     `print ${printName}`,
@@ -39,7 +50,7 @@ export function SessionLine({
   const Icon = sound.isOn ? Volume2 : VolumeX;
   return (
     <div className="mb-2 flex flex-wrap items-center justify-between gap-2 text-sm text-soft">
-      <p>{facts.join(' · ')}</p>
+      <p className="min-w-60 flex-1">{facts.join(' · ')}</p>
       <span className="flex items-center gap-2">
         <button
           type="button"
@@ -50,10 +61,14 @@ export function SessionLine({
         >
           <Icon size={16} aria-hidden />
         </button>
+        <Button className="py-1" onClick={() => setChecking(true)}>
+          Check the caliper
+        </Button>
         <Button className="py-1" onClick={() => setCsv(true)}>
           Readings as a file
         </Button>
       </span>
+      <PieceDialog open={isChecking} onOpenChange={setChecking} pieces={pieces} onStart={onCheck} />
       <Dialog open={csv} onOpenChange={setCsv} title="Readings as a file">
         <CsvPanel jobId={jobId} />
       </Dialog>

@@ -1,0 +1,72 @@
+'use client';
+
+import { useState } from 'react';
+import type { ForeignGlance } from '@/subjects/printing';
+import { foreignForm } from '@/subjects/printing/shared';
+import { ActionForm, Button, Choice, PlainField, TextField } from '@/ui';
+import { addForeignLaw, dropForeignLaw } from '../actions';
+
+interface ForeignLawsProps {
+  readonly laws: readonly ForeignGlance[];
+  readonly printers: readonly { readonly id: number; readonly name: string }[];
+  readonly resins: readonly { readonly id: number; readonly name: string }[];
+}
+
+function choicesOf(rows: ForeignLawsProps['printers']) {
+  return [
+    { value: '', label: 'none here' },
+    ...rows.map(({ id, name }) => ({ value: String(id), label: name })),
+  ];
+}
+
+/** Signatures that other shops learned, brought in by file, and what each lends to. */
+export function ForeignLaws({ laws, printers, resins }: ForeignLawsProps) {
+  const [text, setText] = useState('');
+  return (
+    <details className="mt-3">
+      <summary className="font-semibold">
+        Signatures from other shops{laws.length > 0 && `: ${laws.length}`}
+      </summary>
+      <ul className="mt-2">
+        {laws.map(({ id, name, printer, resin }) => (
+          <li
+            key={id}
+            className="flex flex-wrap items-baseline justify-between gap-x-6 border-b border-hair py-1"
+          >
+            <span>
+              <strong>{name}</strong>{' '}
+              <span className="text-soft">
+                lends to {[printer, resin].filter((each) => each !== null).join(' and to ')}
+              </span>
+            </span>
+            <Button onClick={() => void dropForeignLaw(id)}>Lend from it no longer</Button>
+          </li>
+        ))}
+      </ul>
+      <ActionForm
+        form={foreignForm}
+        action={addForeignLaw}
+        label="A signature from another shop"
+        className="mt-3 grid max-w-2xl gap-3 sm:grid-cols-2"
+      >
+        <div className="sm:col-span-2">
+          <PlainField
+            name="file"
+            label="Its file, as the command line or another bench wrote it"
+            type="file"
+            accept=".json,application/json"
+            onChange={(event) => void event.target.files?.[0]?.text().then(setText)}
+          />
+          <input type="hidden" name="text" value={text} readOnly />
+        </div>
+        <TextField name="name" placeholder="the workshop across the street" />
+        <span />
+        <Choice name="printerId" choices={choicesOf(printers)} />
+        <Choice name="resinId" choices={choicesOf(resins)} />
+        <Button type="submit" className="justify-self-start sm:col-span-2">
+          Take it in
+        </Button>
+      </ActionForm>
+    </details>
+  );
+}

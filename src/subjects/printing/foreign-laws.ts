@@ -1,0 +1,61 @@
+import { and, eq, isNull } from 'drizzle-orm';
+import { fail, ok, type Result } from '@/core/result';
+import { type Db, tables } from '@/store';
+import { parseSignatureJson, type SignatureFileIssue } from './input-signature-json';
+
+/** A signature that another shop learned, and what it shares with this bench. */
+export interface NewForeignLaw {
+  readonly name: string;
+  readonly printerId?: number;
+  readonly resinId?: number;
+  /** The file, as text. */
+  readonly text: string;
+}
+
+export type ForeignLawIssue = SignatureFileIssue | { readonly code: 'noKin' };
+
+/** Profiles of a printer or a resin learn anew what they are lent. */
+function touchKin(
+  db: Db,
+  { printerId, resinId }: { printerId: number | null; resinId: number | null },
+): void {
+  const { profiles } = tables;
+  for (const [column, id] of [
+    [profiles.printerId, printerId],
+    [profiles.resinId, resinId],
+  ] as const)
+    if (id !== null)
+      db.update(profiles).set({ evidenceKey: crypto.randomUUID() }).where(eq(column, id)).run();
+}
+
+/** Takes a signature of another shop in: it lends to profiles of the printer or the resin that it shares with this bench. */
+export function takeForeignLaw(db: Db, wanted: NewForeignLaw): Result<number, ForeignLawIssue> {
+  const { name, printerId = null, resinId = null, text } = wanted;
+  if (printerId === null && resinId === null) return fail({ code: 'noKin' });
+  const law = parseSignatureJson(text);
+  if (!law.ok) return law;
+  const [mean, covariance] = [Array.from(law.value.mean), Array.from(law.value.covariance)];
+  return db.transaction((tx) => {
+    const { id } = tx
+      .insert(tables.foreignLaws)
+      .values({ name, printerId, resinId, mean, covariance, addedAt: new Date() })
+      .returning()
+      .get();
+    touchKin(tx, { printerId, resinId });
+    return ok(id);
+  });
+}
+
+/** Lends no longer what another shop's signature said. */
+export function removeForeignLaw(db: Db, lawId: number): void {
+  const { foreignLaws } = tables;
+  db.transaction((tx) => {
+    const row = tx
+      .update(foreignLaws)
+      .set({ removedAt: new Date() })
+      .where(and(eq(foreignLaws.id, lawId), isNull(foreignLaws.removedAt)))
+      .returning()
+      .get();
+    if (row !== undefined) touchKin(tx, row);
+  });
+}
