@@ -170,3 +170,22 @@ test('a caliper is checked in the field that the part is read in', async () => {
   await waitForText(driver, 'setting ring 10');
   expect(await bench.browser.errors()).toEqual([]);
 });
+
+test('a resin never printed on a known printer starts with what relatives lend, told apart from what is measured', async () => {
+  const { driver } = bench.browser;
+  await driver.get(`${bench.server.address}/printers`);
+  await click(driver, 'A new printer, resin or profile');
+  await typeOver(driver, '[name="printerName"]', 'Old Amber');
+  await typeOver(driver, '[name="resinName"]', 'Otter Tough');
+  await typeOver(driver, '[name="profileName"]', 'first try');
+  await typeOver(driver, '[name="layerMm"]', '0.05');
+  await click(driver, 'Make it');
+  await waitForText(driver, 'Otter Tough on Old Amber is on the bench.');
+  await (await find(driver, '//li[contains(., "first try")]//a')).click();
+  await waitForText(driver, 'Lent by relatives');
+  const text = await mainText();
+  expect(text).toContain('nothing measured yet');
+  expect(text).toContain('same resin');
+  expect(text).toContain('lent by relatives');
+  expect(await bench.browser.errors()).toEqual([]);
+});

@@ -5,7 +5,7 @@ import { createInstrument } from '@/subjects/caliper';
 import { createGauge } from '@/subjects/gauge';
 import { writeHouseRules } from '@/subjects/house';
 import { notePrint } from '@/subjects/job';
-import { createProfile } from '@/subjects/printing';
+import { correctSettings, createProfile } from '@/subjects/printing';
 import { listVats, loadVat } from '@/subjects/resin';
 import { readAll } from './hands';
 import { makeBushing, makeRack, makeHinge, makeLadder, makeTiltHead } from './jobs';
@@ -16,8 +16,19 @@ function makeEquipment(db: Db) {
   const oldAmber = { printerName: 'Old Amber', pixelMm: 0.047, simulated: true, layerMm: 0.05 };
   const profile = (machine: typeof longBench, resinName: string, profileName: string, lot: string) =>
     expectOk(createProfile(db, { ...machine, resinName, profileName, lot }));
+  const otter = profile(longBench, 'Otter Tough', '0.05 mm, 2.4 s', 'lot 17');
+  expectOk(
+    correctSettings(db, otter, {
+      exposureS: 2.4,
+      bottomLayers: 5,
+      transitionLayers: 4,
+      film: 'clear film',
+      wash: 'alcohol, 2 × 3 min',
+      cure: '60 °C, 20 min',
+    }),
+  );
   return {
-    otter: profile(longBench, 'Otter Tough', '0.05 mm, 2.4 s', 'lot 17'),
+    otter,
     slate: profile(longBench, 'Slate General', '0.05 mm, 2.1 s', 'lot 4'),
     kelp: profile(oldAmber, 'Kelp Flex', '0.05 mm, 9 s', 'lot 2'),
     caliper: expectOk(
