@@ -93,9 +93,9 @@ test('a new film voids what it touches, a size read since settles it, and a cont
   await click(driver, 'Something changed');
   await click(driver, 'Note the change');
   await waitForText(driver, 'tick at least one thing');
-  await typeOver(driver, 'form[aria-label="Something changed"] [name="film"]', 'clear film');
+  await typeOver(driver, 'form[aria-label="Something changed"] [name="film"]', 'blue film');
   await click(driver, 'Note the change');
-  await waitForText(driver, 'new film (clear film)');
+  await waitForText(driver, 'new film (clear film → blue film)');
   await waitForText(driver, 'Nothing was read since.');
   expect(await mainText()).toMatch(/read three times on the next print, takes back \d+ % of what is open/);
 
@@ -131,7 +131,7 @@ test('a new film voids what it touches, a size read since settles it, and a cont
   );
   await waitForText(driver, 'miss, in sd');
   await click(driver, 'It did not happen: take it back');
-  await waitFor(driver, async () => !(await mainText()).includes('clear film'), 'the change is still there');
+  await waitFor(driver, async () => !(await mainText()).includes('blue film'), 'the change is still there');
   expect(await bench.browser.errors()).toEqual([]);
 });
 

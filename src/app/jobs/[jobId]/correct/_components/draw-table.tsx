@@ -68,7 +68,7 @@ export function DrawTable({ rows }: { rows: readonly DrawRow[] }) {
 /** Whole pixels or layers beside the wanted size; layer heights that would divide it. */
 function SnapWords({ snap: { below, above, wantedMm, dividing }, grid }: SnapWordsProps) {
   return (
-    <span className="block text-sm text-soft">
+    <span className="block text-center text-sm text-soft">
       whole {grid}:{' '}
       {[below, above].map(({ drawMm, inTolerance }, i) => (
         <span key={drawMm} className="num whitespace-nowrap">
@@ -77,7 +77,8 @@ function SnapWords({ snap: { below, above, wantedMm, dividing }, grid }: SnapWor
         </span>
       ))}
       {dividing.length > 0 && (
-        <span className="block">
+        <span className="whitespace-nowrap">
+          {' · '}
           <span className="num">{formatMm(wantedMm, DIGITS)}</span> in layers of{' '}
           <span className="num">
             {dividing
@@ -139,7 +140,6 @@ function DrawLine({
         <CopyButton text={drawn} label={`copy draw next of ${name}`}>
           <span className="num text-xl font-semibold text-juniper">{drawn}</span>
         </CopyButton>
-        {snap !== undefined && <SnapWords snap={snap} grid={isHeight ? 'layers' : 'pixels'} />}
       </td>
       <td className="hidden w-2/5 py-1 pr-3 sm:table-cell">
         <RuleStrip
@@ -152,6 +152,7 @@ function DrawLine({
           tone="none"
           showWords={false}
         />
+        {snap !== undefined && <SnapWords snap={snap} grid={isHeight ? 'layers' : 'pixels'} />}
       </td>
       <td className="num py-1 text-right">
         {formatChance(next.inTolerance)}
