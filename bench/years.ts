@@ -158,8 +158,14 @@ async function firstByte(address: string, init?: RequestInit): Promise<number> {
 
 const UNDER_WAY = 'being brought up to date';
 
-/** One reading, from its request until the page of its job shows verdicts that know of it, ms. */
-async function oneReading(address: string, newest: Newest): Promise<number> {
+/**
+ * One reading: from its request until the page of its job shows its verdict, and until what the signature says of the job
+ * knows of it too, ms.
+ */
+async function oneReading(
+  address: string,
+  newest: Newest,
+): Promise<{ readonly verdict: number; readonly learned: number }> {
   const { jobId, printId, featureId, sessionId } = newest;
   const from = performance.now();
   await firstByte(`${address}/api/readings`, {
@@ -174,9 +180,11 @@ async function oneReading(address: string, newest: Newest): Promise<number> {
       confirmed: true,
     }),
   });
+  let verdict: number | undefined;
   for (;;) {
     const page = await (await fetch(`${address}/jobs/${jobId}/measure`)).text();
-    if (!page.includes(UNDER_WAY)) return performance.now() - from;
+    verdict ??= performance.now() - from;
+    if (!page.includes(UNDER_WAY)) return { verdict, learned: performance.now() - from };
     await new Promise((done) => setTimeout(done, 20));
   }
 }
@@ -209,7 +217,14 @@ async function measure(jobs: number): Promise<Map<string, number>> {
     ['Find', '/api/find?words=job%203'],
   ])
     found.set(name, await times(() => firstByte(address + where)));
-  found.set('one reading, to new verdicts', await times(() => oneReading(address, newest), 5));
+  found.set(
+    'one reading, to its verdict',
+    await times(async () => (await oneReading(address, newest)).verdict, 5),
+  );
+  found.set(
+    'one reading, to the newest signature',
+    await times(async () => (await oneReading(address, newest)).learned, 5),
+  );
   found.set(
     'Today after a reading',
     await times(async () => {

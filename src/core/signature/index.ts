@@ -64,4 +64,10 @@ export { foretellSamePrint } from './same-print';
 export { leaveOneOut } from './suspicious';
 export { FIT_WORDS, type FitWord, type Try } from './tries';
 export { CHANGE_KINDS, type ChangeKind, type ProfileSettings, voidedBy } from './voided';
-export { learnMeanings, sideOfWord, type WordMeaning, type WordOnSize } from './word-meanings';
+export {
+  learnMeanings,
+  meaningsWithout,
+  sideOfWord,
+  type WordMeaning,
+  type WordOnSize,
+} from './word-meanings';

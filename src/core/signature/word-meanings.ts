@@ -53,6 +53,33 @@ export function learnMeanings(said: readonly WordOnSize[]): Readonly<Record<FitW
   return Object.fromEntries(learnt) as Record<FitWord, WordMeaning>;
 }
 
+/** A two-sided word on a size as a normal reading of the shift: its value and precision, at 10 mm. */
+function readingOfShift({ word, clearanceMm, u_mm, mateMm, wishedMm }: WordOnSize) {
+  const scale = Math.cbrt(mateMm / 10);
+  const { at, s } = standardMeaning({ word, mateMm, wishedMm });
+  return { miss: (clearanceMm - at) / scale, precision: (scale * scale) / (s * s + u_mm * u_mm) };
+}
+
+/**
+ * What each of the same word's meetings would be read by, itself left out, in their order. In closed form for the words
+ * that read the clearance from both sides; the end words are learned anew.
+ */
+export function meaningsWithout(said: readonly WordOnSize[]): WordMeaning[] {
+  if (said.length === 0) return [];
+  const [{ word, mateMm, wishedMm }] = said;
+  if (standardMeaning({ word, mateMm, wishedMm }).side !== 0)
+    return said.map((_, i) => learnMeanings(said.filter((_each, j) => j !== i))[word]);
+  const readings = said.map(readingOfShift);
+  const start = 1 / SHIFT_SD_MM ** 2;
+  const total = readings.reduce((sum, { precision }) => sum + precision, start);
+  const moment = readings.reduce((sum, { miss, precision }) => sum + miss * precision, 0);
+  return readings.map(({ miss, precision }) => ({
+    shiftMm: (moment - miss * precision) / (total - precision),
+    sdMm: 1 / Math.sqrt(total - precision),
+    count: said.length - 1,
+  }));
+}
+
 /** On which side of the wish a word lies: too tight, right, too loose. The end words never are right. */
 export function sideOfWord(
   word: FitWord,

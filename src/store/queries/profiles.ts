@@ -1,8 +1,10 @@
-import { and, asc, eq, isNull, or } from 'drizzle-orm';
+import { and, asc, desc, eq, isNull, ne, or, sql } from 'drizzle-orm';
+import type { StateShift } from '@/core/signature';
 import type { Db } from '../client';
 import { attempts, printedFeatures, prints } from '../schema/attempts';
 import { foreignLaws, printers, profileChanges, profiles } from '../schema/equipment';
 import { features, jobs } from '../schema/jobs';
+import { laws, signatures } from '../schema/records';
 import { resins } from '../schema/resins';
 
 /** Changes of what a profile is printed under that stand, oldest first. */
@@ -99,4 +101,62 @@ function selectForeignLaws(db: Db) {
     .from(foreignLaws)
     .leftJoin(printers, eq(foreignLaws.printerId, printers.id))
     .leftJoin(resins, eq(foreignLaws.resinId, resins.id));
+}
+
+/**
+ * Another text as soon as anything changed that the standing readings of a profile are understood by, beside readings that
+ * came since: what was taken back, how features lie and are coated, what is known of calipers and of the resin.
+ */
+export function keyOfReadings(db: Db, profileId: number): string {
+  const { key } = db.get<{ key: string }>(sql`
+    select json_array(
+      (select count(*) from retractions),
+      (select group_concat(json_array(id, sense, shape, axis, angle_rad, base, coat_mm)) from features
+        where job_id in (select job_id from attempts where profile_id = ${profileId})),
+      (select json_group_array(json_array(id, name, mpe_mm, resolution_mm, jaw_flat_mm, jaw_flat_unknown, steel))
+        from instruments),
+      (select sheet from resins join profiles on profiles.resin_id = resins.id where profiles.id = ${profileId})) as key`);
+  return key;
+}
+
+/** The newest signature that was kept of a profile. */
+export function findKeptSignature(db: Db, profileId: number) {
+  return db
+    .select()
+    .from(signatures)
+    .where(eq(signatures.profileId, profileId))
+    .orderBy(desc(signatures.id))
+    .limit(1)
+    .get();
+}
+
+/** Shifts between states as the newest kept signature of a profile has them; none before one was kept. */
+export function listKeptShifts(db: Db, profileId: number): readonly StateShift[] {
+  return findKeptSignature(db, profileId)?.summary.stateShift ?? [];
+}
+
+/** Was a signature with this evidence kept for the profile? */
+export function hasKeptSignature(db: Db, profileId: number, evidenceKey: string): boolean {
+  const where = and(eq(signatures.profileId, profileId), eq(signatures.evidenceKey, evidenceKey));
+  return db.select({ id: signatures.id }).from(signatures).where(where).get() !== undefined;
+}
+
+/** Laws that were learned of profiles which share the printer or the resin of this one, those measured most first. */
+export function listKinLaws(db: Db, profileId: number) {
+  const own = db.select().from(profiles).where(eq(profiles.id, profileId)).get();
+  if (own === undefined) return [];
+  return db
+    .select({ law: laws, profile: profiles, printer: printers.name, resin: resins.name })
+    .from(laws)
+    .innerJoin(profiles, eq(laws.profileId, profiles.id))
+    .innerJoin(printers, eq(profiles.printerId, printers.id))
+    .innerJoin(resins, eq(profiles.resinId, resins.id))
+    .where(
+      and(
+        ne(profiles.id, profileId),
+        or(eq(profiles.printerId, own.printerId), eq(profiles.resinId, own.resinId)),
+      ),
+    )
+    .orderBy(desc(laws.readingCount), asc(profiles.id))
+    .all();
 }

@@ -1,11 +1,9 @@
-import { and, asc, count, desc, eq, inArray, isNull, lt, ne, or, sql, type SQL } from 'drizzle-orm';
+import { and, asc, count, desc, eq, gt, inArray, isNull, lt, sql, type SQL } from 'drizzle-orm';
 import { quoteOf } from '@/core/resins';
-import type { StateShift } from '@/core/signature';
 import type { Db } from '../client';
 import { attempts, drawnSizes, printedFeatures, prints } from '../schema/attempts';
-import { instruments, printers, profiles } from '../schema/equipment';
+import { instruments, profiles } from '../schema/equipment';
 import { features, jobs } from '../schema/jobs';
-import { laws, signatures } from '../schema/records';
 import { resins } from '../schema/resins';
 import { checkReadings, readings, retractions, sessions, tries } from '../schema/readings';
 
@@ -188,6 +186,16 @@ export function ofFeature(featureId: number): SQL {
   return eq(features.id, featureId);
 }
 
+/** Readings of a profile that came after another one. */
+export function ofProfileAfter(profileId: number, readingId: number): SQL {
+  return and(ofProfile(profileId), gt(readings.id, readingId))!;
+}
+
+/** Readings of these features in these prints. */
+export function ofFeaturesIn(featureIds: readonly number[], printIds: readonly number[]): SQL {
+  return and(inArray(features.id, [...featureIds]), inArray(prints.id, [...printIds]))!;
+}
+
 /** Readings of a profile that were taken within so much of the plate. */
 export function ofProfileBelow(profileId: number, heightMm: number): SQL {
   return and(ofProfile(profileId), lt(readings.heightMm, heightMm))!;
@@ -265,28 +273,6 @@ export function listExpectations(db: Db, profileId: number) {
   );
 }
 
-/** The newest signature that was kept of a profile. */
-export function findKeptSignature(db: Db, profileId: number) {
-  return db
-    .select()
-    .from(signatures)
-    .where(eq(signatures.profileId, profileId))
-    .orderBy(desc(signatures.id))
-    .limit(1)
-    .get();
-}
-
-/** Shifts between states as the newest kept signature of a profile has them; none before one was kept. */
-export function listKeptShifts(db: Db, profileId: number): readonly StateShift[] {
-  return findKeptSignature(db, profileId)?.summary.stateShift ?? [];
-}
-
-/** Was a signature with this evidence kept for the profile? */
-export function hasKeptSignature(db: Db, profileId: number, evidenceKey: string): boolean {
-  const where = and(eq(signatures.profileId, profileId), eq(signatures.evidenceKey, evidenceKey));
-  return db.select({ id: signatures.id }).from(signatures).where(where).get() !== undefined;
-}
-
 /** Readings of pieces of known size that stand, of these instruments, oldest first. */
 export function listChecks(db: Db, instrumentIds: readonly number[]) {
   if (instrumentIds.length === 0) return [];
@@ -296,26 +282,6 @@ export function listChecks(db: Db, instrumentIds: readonly number[]) {
     .innerJoin(instruments, eq(checkReadings.instrumentId, instruments.id))
     .where(and(inArray(checkReadings.instrumentId, [...instrumentIds]), isNull(checkReadings.retractedAt)))
     .orderBy(asc(checkReadings.id))
-    .all();
-}
-
-/** Laws that were learned of profiles which share the printer or the resin of this one, those measured most first. */
-export function listKinLaws(db: Db, profileId: number) {
-  const own = db.select().from(profiles).where(eq(profiles.id, profileId)).get();
-  if (own === undefined) return [];
-  return db
-    .select({ law: laws, profile: profiles, printer: printers.name, resin: resins.name })
-    .from(laws)
-    .innerJoin(profiles, eq(laws.profileId, profiles.id))
-    .innerJoin(printers, eq(profiles.printerId, printers.id))
-    .innerJoin(resins, eq(profiles.resinId, resins.id))
-    .where(
-      and(
-        ne(profiles.id, profileId),
-        or(eq(profiles.printerId, own.printerId), eq(profiles.resinId, own.resinId)),
-      ),
-    )
-    .orderBy(desc(laws.readingCount), asc(profiles.id))
     .all();
 }
 

@@ -66,17 +66,70 @@ function checksOf(db: Db, instrumentIds: readonly number[]): CheckReading[] {
   }));
 }
 
+/** Standing readings of a profile as its signature takes them, and the newest of all that were looked at. */
+interface ReadSoFar {
+  readonly key: string;
+  readonly lastId: number;
+  readonly readings: readonly SignatureReading[];
+  readonly instruments: ReadonlyMap<number, queries.LeanReading['instrument']>;
+  readonly leftOut: ProfileEvidence['leftOut'];
+}
+
+const NOTHING: Omit<ReadSoFar, 'key'> = {
+  lastId: 0,
+  readings: [],
+  instruments: new Map(),
+  leftOut: { warm: 0, low: 0, coated: 0 },
+};
+
+/** Of each bench and profile: readings never change, so only those that came since are read from the disk. */
+const soFar = new WeakMap<Db, Map<number, ReadSoFar>>();
+
+/** Takes further readings in; those that are not learned from are counted. */
+function takeIn(
+  before: Omit<ReadSoFar, 'key'>,
+  more: readonly queries.LeanReading[],
+): Omit<ReadSoFar, 'key'> {
+  if (more.length === 0) return before;
+  const cool = more.filter(({ session }) => !session.warm);
+  const high = cool.filter((reading) => !isAtPlate(reading));
+  const used = high.filter((reading) => !hasUnknownCoat(reading));
+  const { warm, low, coated } = before.leftOut;
+  return {
+    lastId: more[more.length - 1].id,
+    readings: [...before.readings, ...used.map(toSignatureReading)],
+    instruments: new Map([
+      ...before.instruments,
+      ...used.map(({ instrument }) => [instrument.id, instrument] as const),
+    ]),
+    leftOut: {
+      warm: warm + more.length - cool.length,
+      low: low + cool.length - high.length,
+      coated: coated + high.length - used.length,
+    },
+  };
+}
+
+function readingsOf(db: Db, profileId: number): ReadSoFar {
+  const known = soFar.get(db) ?? new Map<number, ReadSoFar>();
+  soFar.set(db, known);
+  const key = queries.keyOfReadings(db, profileId);
+  const last = known.get(profileId);
+  const before = last?.key === key ? last : NOTHING;
+  const more = queries.listLeanReadings(db, queries.ofProfileAfter(profileId, before.lastId));
+  const read = { key, ...takeIn(before, more) };
+  known.set(profileId, read);
+  return read;
+}
+
 /**
  * Every standing reading and word of a profile, all states together. Warm readings, those under 1 mm height and those of
  * a coat of unknown thickness are left out and counted.
  */
 export function readProfileEvidence(db: Db, profileId: number): ProfileEvidence {
-  const all = queries.listLeanReadings(db, queries.ofProfile(profileId));
-  const cool = all.filter(({ session }) => !session.warm);
-  const high = cool.filter((reading) => !isAtPlate(reading));
-  const used = high.filter((reading) => !hasUnknownCoat(reading));
+  const { readings, instruments: known, leftOut } = readingsOf(db, profileId);
   const instruments: Instruments = Object.fromEntries(
-    used.map(({ instrument }) => [instrument.name, instrumentOf(instrument)]),
+    [...known.values()].map((instrument) => [instrument.name, instrumentOf(instrument)]),
   );
   const resin = queries.findProfile(db, profileId)?.resin;
   const ownPrior = lawPrior({
@@ -84,23 +137,18 @@ export function readProfileEvidence(db: Db, profileId: number): ProfileEvidence 
     jawFlatsUnknown: Object.values(instruments).some(({ jawFlatMm }) => jawFlatMm === 'unknown'),
   });
   const { prior, lenders } = lendPrior(db, profileId, ownPrior);
-  const instrumentIds = [...new Set(used.map(({ instrument }) => instrument.id))];
   return {
-    readings: used.map(toSignatureReading),
+    readings,
     options: {
       instruments,
       prior,
       ownPrior,
       tries: standingTries(db, profileId),
-      checks: checksOf(db, instrumentIds),
+      checks: checksOf(db, [...known.keys()]),
       changes: changesAsEvidence(db, profileId),
     },
-    readingIds: used.map(({ id }) => id),
+    readingIds: readings.map(({ source = 0 }) => source),
     lenders,
-    leftOut: {
-      warm: all.length - cool.length,
-      low: cool.length - high.length,
-      coated: high.length - used.length,
-    },
+    leftOut,
   };
 }

@@ -4,6 +4,7 @@ import {
   FIT_WORDS,
   type FitWord,
   learnMeanings,
+  meaningsWithout,
   type Try,
   type WordMeaning,
   type WordOnSize,
@@ -66,7 +67,9 @@ type Meetings = ReadonlyMap<number, WordOnSize>;
 /** Where the caliper read what the hand had tried: the clearance behind each word. */
 function meetingsOf(db: Db, words: readonly StandingWord[]): Meetings {
   const printIds = [...new Set(words.map(({ row }) => row.attempt.printId))];
-  const all = printIds.length === 0 ? [] : queries.listLeanReadings(db, queries.ofPrints(printIds));
+  const featureIds = [...new Set(words.map(({ row }) => row.feature.id))];
+  const all =
+    words.length === 0 ? [] : queries.listLeanReadings(db, queries.ofFeaturesIn(featureIds, printIds));
   const keyOf = (printId: number, featureId: number, state: PartState) => `${printId}/${featureId}/${state}`;
   const readingsOf = groupBy(
     all.filter((reading) => !isAtPlate(reading)),
@@ -115,10 +118,12 @@ function toMicrometre(mm: number): number {
 export function standingTries(db: Db, profileId: number): Try[] {
   const meetings = newestMeetings(db);
   const all = learnMeanings([...meetings.values()]);
-  const meaningBeside = (id: number) =>
-    meetings.has(id)
-      ? learnMeanings([...meetings].flatMap(([other, meeting]) => (other === id ? [] : [meeting])))
-      : all;
+  const beside = new Map(
+    [...groupBy([...meetings], ([, { word }]) => word).values()].flatMap((same) => {
+      const without = meaningsWithout(same.map(([, meeting]) => meeting));
+      return same.map(([id], i) => [id, without[i]] as const);
+    }),
+  );
   const own = standing(db, queries.listTries(db, queries.ofProfile(profileId)).reverse()).reverse();
   return own.flatMap(({ row, mateMm, mateU_mm }) => {
     const { state, word, id } = row.attempt;
@@ -136,7 +141,7 @@ export function standingTries(db: Db, profileId: number): Try[] {
       mateMm,
       mateU_mm,
       wishedMm: limitsAsClearance(row.feature, mateMm),
-      shiftMm: toMicrometre(meaningBeside(id)[word].shiftMm),
+      shiftMm: toMicrometre((beside.get(id) ?? all[word]).shiftMm),
     };
   });
 }

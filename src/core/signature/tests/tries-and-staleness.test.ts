@@ -4,6 +4,8 @@ import {
   estimateSignature,
   FIT_WORDS,
   judgeStaleness,
+  learnMeanings,
+  meaningsWithout,
   predictSize,
   type FitWord,
   type SignatureReading,
@@ -132,4 +134,22 @@ describe('going stale', () => {
       side: 'under',
     });
   });
+});
+
+test('what a word means beside its own meeting is what it would without it', () => {
+  for (const word of FIT_WORDS) {
+    const said = [0.02, 0.11, 0.3, -0.04].map((clearanceMm, i) => ({
+      word,
+      clearanceMm,
+      u_mm: 0.01 + 0.002 * i,
+      mateMm: 6 + 5 * i,
+    }));
+    meaningsWithout(said).forEach(({ shiftMm, sdMm, count }, i) => {
+      const anew = learnMeanings(said.filter((_, j) => j !== i))[word];
+      expect(shiftMm).toBeCloseTo(anew.shiftMm, 12);
+      expect(sdMm).toBeCloseTo(anew.sdMm, 12);
+      expect(count).toBe(3);
+    });
+  }
+  expect(meaningsWithout([])).toEqual([]);
 });
