@@ -18,6 +18,7 @@ const SUBJECTS = {
   fit: [...ground, 'resin', 'printing', 'job', 'gauge'],
   sheet: [...ground, 'caliper', 'job'],
   need: [...ground, 'resin', 'printing', 'job', 'choice'],
+  run: [...ground, 'resin', 'printing', 'job', 'gauge', 'fit', 'check'],
   check: [...ground, 'resin', 'printing', 'job', 'gauge', 'fit'],
   measure: [...ground, 'printing', 'caliper', 'job', 'gauge'],
   correct: [...ground, 'printing', 'job', 'gauge', 'fit'],
@@ -40,6 +41,7 @@ const SUBJECTS = {
 /** The same between the areas of the core. */
 const CORE = {
   numerics: [],
+  run: ['numerics'],
   need: [],
   metrology: ['numerics'],
   signature: ['numerics', 'metrology'],

@@ -2,19 +2,22 @@
 import { runIso286, runLadder, runPress, runSnap } from './fit-commands';
 import { runGauge } from './gauge-command';
 import { runMeshCheck, runMeshCorrect, runMeshFeatures } from './mesh-command';
+import { runPlan, runRun } from './run-commands';
 import { runResinRank } from './resin-command';
 import { runSignature } from './signature-command';
 import { UsageError } from './usage-error';
 import { quoted } from '@/subjects/language/shared';
 
 const COMMANDS =
-  'signature READINGS.csv, ladder OUTCOMES.csv, press, snap, iso286 SIZE FIT, gauge KIND -o FILE.stl, resin rank REQUIREMENT.json, mesh check FILE, mesh features FILE, mesh correct FILE --signature SIGNATURE.json -o OUT.stl';
+  'signature READINGS.csv, ladder OUTCOMES.csv, press, snap, iso286 SIZE FIT, gauge KIND -o FILE.stl, resin rank REQUIREMENT.json, mesh check FILE, mesh features FILE, mesh correct FILE --signature SIGNATURE.json -o OUT.stl, run RUN.json, plan DAY.json';
 
 const FIT_COMMANDS: Readonly<Record<string, (words: readonly string[]) => object | Promise<object>>> = {
   press: runPress,
   snap: runSnap,
   iso286: runIso286,
   gauge: runGauge,
+  run: runRun,
+  plan: runPlan,
 };
 
 function run(words: readonly string[]): object | Promise<object> {

@@ -1,0 +1,36 @@
+export { chanceOfPlate, copiesFromLog, copiesToStart } from './copies';
+export { coolingTau, excessAfter, secondsToCool } from './cooling';
+export { type Day, type DayJob, type DayStep, type PlacedStep, type Worth } from './day';
+export {
+  checkProgram,
+  exposureOf,
+  finishOf,
+  layerClock,
+  type LayerProgram,
+  layerSeconds,
+  learnRatio,
+  type Move,
+  type PlainProgram,
+  type ProgramIssue,
+  type TimedPrint,
+} from './layer-times';
+export {
+  type DayIssue,
+  type DayPlan,
+  dispatchRules,
+  findDayIssue,
+  planDay,
+  type PlanOptions,
+} from './plan-day';
+export {
+  learnSupportShare,
+  outlookOf,
+  planResin,
+  type ResinPlan,
+  shareAt,
+  type SupportShare,
+  type TopUp,
+  type Vat,
+  type VatOutlook,
+  type Weighing,
+} from './resin-use';

@@ -1,0 +1,347 @@
+import { type SeededRandom, seededRandom } from '@/core/numerics';
+import { fail, ok, type Result } from '@/core/result';
+import { type Day, isBetter, type PlacedStep, Schedule, type Worth } from './day';
+
+export interface DayPlan {
+  readonly steps: readonly PlacedStep[];
+  readonly worth: Worth;
+  /** Nothing can be better than this. */
+  readonly bound: Worth;
+  /** Every order was looked at. */
+  readonly exact: boolean;
+}
+
+export type DayIssue =
+  | { readonly code: 'noSteps'; readonly job: string }
+  | { readonly code: 'badMinutes'; readonly job: string; readonly step: string }
+  | { readonly code: 'heldElsewhere'; readonly job: string; readonly step: string }
+  | { readonly code: 'neverThere'; readonly job: string; readonly step: string };
+
+export interface PlanOptions {
+  readonly seed?: number;
+  /** Orders that are looked at before the search for the best of all is given up. */
+  readonly mostNodes?: number;
+  /** Schedules that the search tries where not all orders can be looked at. */
+  readonly tries?: number;
+  /** Told how far it is, 0 to 1; true stops with the best so far. */
+  readonly isStopped?: (share: number) => boolean;
+}
+
+/** What is wrong with a day, or undefined. */
+export function findDayIssue({ jobs, presence }: Day): DayIssue | undefined {
+  for (const { id: job, steps } of jobs) {
+    if (steps.length === 0) return { code: 'noSteps', job };
+    for (const [i, step] of steps.entries()) {
+      const { id, minutes, attendStartMin = 0, attendEndMin = 0, attended, holds, station } = step;
+      const numbers = [minutes, attendStartMin, attendEndMin];
+      if (!numbers.every((each) => Number.isInteger(each) && each >= 0))
+        return { code: 'badMinutes', job, step: id };
+      if (Math.max(attendStartMin, attendEndMin) > minutes) return { code: 'badMinutes', job, step: id };
+      if (holds === true && (station === undefined || steps[i + 1]?.station !== station))
+        return { code: 'heldElsewhere', job, step: id };
+      const atOnce = attended === true ? minutes : Math.max(attendStartMin, attendEndMin);
+      if (atOnce > 0 && !presence.some(([from, to]) => to - from >= atOnce))
+        return { code: 'neverThere', job, step: id };
+    }
+  }
+  return undefined;
+}
+
+/** When a job would be done if it were alone: nothing can be earlier. */
+function endsAlone(day: Day): number[] {
+  return day.jobs.map((job) => {
+    const schedule = new Schedule({ ...day, jobs: [job] });
+    while (schedule.open().length > 0) {
+      const [start] = schedule.startsOf(0);
+      if (start === undefined) return Infinity;
+      schedule.place(0, start);
+    }
+    return schedule.readyOf(0);
+  });
+}
+
+/** Minutes of work that a station has with each job, what comes before it there and what follows it. */
+function loadsOf(day: Day) {
+  const loads = new Map<string, { minutes: number; head: number; tail: number; job: number }[]>();
+  day.jobs.forEach(({ steps, releaseMin }, job) => {
+    const names = new Set(steps.flatMap(({ station }) => station ?? []));
+    for (const name of names) {
+      const own = steps.flatMap((step, i) => (step.station === name ? [i] : []));
+      const sum = (from: number, to: number) =>
+        steps.slice(from, to).reduce((total, { minutes }) => total + minutes, 0);
+      const list = loads.get(name) ?? [];
+      loads.set(name, list);
+      list.push({
+        job,
+        minutes: own.reduce((total, i) => total + steps[i].minutes, 0),
+        head: releaseMin + sum(0, own[0]),
+        tail: sum(own[own.length - 1] + 1, steps.length),
+      });
+    }
+  });
+  return [...loads.values()];
+}
+
+/**
+ * What no schedule can beat: each job alone; and of each station, that the k-th job to leave it cannot do so before its k
+ * shortest loads are through, matched with due days in order at the least weight (after C. Chu, *Naval Research Logistics*
+ * 39, 1992). The last can be no earlier than all loads of a station one after another.
+ */
+function boundOf(day: Day): Worth {
+  const alone = endsAlone(day);
+  const jobs = day.jobs;
+  let tardinessMin = jobs.reduce(
+    (sum, { dueMin, weight }, i) => sum + weight * Math.max(0, alone[i] - dueMin),
+    0,
+  );
+  let finishMin = Math.max(0, ...alone);
+  for (const loads of loadsOf(day)) {
+    const least = Math.min(...loads.map(({ job }) => jobs[job].weight));
+    const first = Math.min(...loads.map(({ head }) => head));
+    const tail = Math.min(...loads.map((load) => load.tail));
+    const dues = loads.map(({ job }) => jobs[job].dueMin).sort((a, b) => a - b);
+    let through = first;
+    let late = 0;
+    [...loads]
+      .sort((a, b) => a.minutes - b.minutes)
+      .forEach(({ minutes }, k) => {
+        through += minutes;
+        late += least * Math.max(0, through + tail - dues[k]);
+      });
+    tardinessMin = Math.max(tardinessMin, late);
+    finishMin = Math.max(finishMin, through + tail);
+  }
+  return { tardinessMin, finishMin };
+}
+
+/** Minutes of work left in a job from a step on. */
+function restOf(day: Day): number[][] {
+  return day.jobs.map(({ steps }) => {
+    const rest = new Array<number>(steps.length + 1).fill(0);
+    for (let i = steps.length - 1; i >= 0; i--) rest[i] = rest[i + 1] + steps[i].minutes;
+    return rest;
+  });
+}
+
+interface Found {
+  readonly worth: Worth;
+  readonly steps: readonly PlacedStep[];
+}
+
+/** Looks at every order of steps, leaving out what cannot be better than the best so far. */
+class EveryOrder {
+  private nodes = 0;
+  private readonly rest: number[][];
+  isComplete = true;
+
+  constructor(
+    private readonly day: Day,
+    private best: Found | undefined,
+    private readonly bound: Worth,
+    private readonly options: Required<Pick<PlanOptions, 'mostNodes'>> & PlanOptions,
+  ) {
+    this.rest = restOf(day);
+  }
+
+  search(): Found | undefined {
+    this.from(new Schedule(this.day));
+    return this.best;
+  }
+
+  private isOver(): boolean {
+    if (this.nodes < this.options.mostNodes) return false;
+    this.isComplete = false;
+    return true;
+  }
+
+  private isAtBound(): boolean {
+    const { best, bound } = this;
+    return best !== undefined && !isBetter(bound, best.worth);
+  }
+
+  private from(schedule: Schedule): void {
+    this.nodes++;
+    const open = schedule.open();
+    if (open.length === 0) {
+      const worth = schedule.worth();
+      if (this.best === undefined || isBetter(worth, this.best.worth))
+        this.best = { worth, steps: schedule.placed.map(toStep) };
+      return;
+    }
+    const least = schedule.worth((job) => schedule.readyOf(job) + this.rest[job][schedule.stepsDone(job)]);
+    if (this.best !== undefined && !isBetter(least, this.best.worth)) return;
+    const choices = open.flatMap((job) => schedule.startsOf(job).map((start) => ({ job, start })));
+    choices.sort((a, b) => a.start - b.start);
+    for (const { job, start } of choices) {
+      if (this.isOver() || this.isAtBound()) return;
+      const undo = schedule.place(job, start);
+      this.from(schedule);
+      undo();
+    }
+  }
+}
+
+function toStep({ job, step, startMin, endMin }: PlacedStep): PlacedStep {
+  return { job, step, startMin, endMin };
+}
+
+/** Schedules jobs by priority: of the steps that can begin soonest, that of the job that stands first; undefined where it fails. */
+function byPriority(day: Day, priority: readonly number[]): Found | undefined {
+  const schedule = new Schedule(day);
+  for (let open = schedule.open(); open.length > 0; open = schedule.open()) {
+    const held = open.find((job) => isHolding(day, schedule, job));
+    const job = held ?? priority.find((each) => open.includes(each))!;
+    const starts = schedule.startsOf(job);
+    const start = starts[starts.length - 1];
+    if (start === undefined) return undefined;
+    schedule.place(job, isHoldStep(day, schedule, job) ? start : starts[0]);
+  }
+  return { worth: schedule.worth(), steps: schedule.placed.map(toStep) };
+}
+
+function isHoldStep(day: Day, schedule: Schedule, job: number): boolean {
+  return day.jobs[job].steps[schedule.stepsDone(job)].holds === true;
+}
+
+/** The last step of a job held its station: what frees it comes at once. */
+function isHolding(day: Day, schedule: Schedule, job: number): boolean {
+  const done = schedule.stepsDone(job);
+  return done > 0 && day.jobs[job].steps[done - 1].holds === true;
+}
+
+/** Steps in an order of jobs, a job as often as it has steps: of each the next is placed as early as it can be. */
+function byOrder(day: Day, order: readonly number[]): Found | undefined {
+  const schedule = new Schedule(day);
+  for (const job of order) {
+    const starts = schedule.startsOf(job);
+    const start = isHoldStep(day, schedule, job) ? starts[starts.length - 1] : starts[0];
+    if (start === undefined) return undefined;
+    schedule.place(job, start);
+    // A station that was held is freed as soon as it can be.
+    while (isHolding(day, schedule, job) && schedule.open().includes(job)) {
+      const [next] = schedule.startsOf(job);
+      if (next === undefined) return undefined;
+      schedule.place(job, next);
+    }
+  }
+  return { worth: schedule.worth(), steps: schedule.placed.map(toStep) };
+}
+
+/** Rules that one would use by hand, as orders of jobs. */
+function rulesOf({ jobs }: Day): { readonly name: string; readonly priority: number[] }[] {
+  const work = jobs.map(({ steps }) => steps.reduce((sum, { minutes }) => sum + minutes, 0));
+  const by = (value: (job: number) => number) =>
+    [...jobs.keys()].sort((a, b) => value(a) - value(b) || a - b);
+  return [
+    { name: 'first come', priority: by((job) => jobs[job].releaseMin) },
+    { name: 'shortest', priority: by((job) => work[job]) },
+    { name: 'earliest due', priority: by((job) => jobs[job].dueMin) },
+    {
+      name: 'least slack by weight',
+      priority: by((job) => (jobs[job].dueMin - work[job]) / jobs[job].weight),
+    },
+    { name: 'shortest by weight', priority: by((job) => work[job] / jobs[job].weight) },
+  ];
+}
+
+/** What each rule of hand makes of a day: of steps that can begin, the job that stands first takes its next. */
+export function dispatchRules(day: Day): { readonly name: string; readonly worth: Worth }[] {
+  return rulesOf(day).flatMap(({ name, priority }) => {
+    const found = byPriority(day, priority) ?? byOrder(day, inBlocks(day, priority));
+    return found === undefined ? [] : [{ name, worth: found.worth }];
+  });
+}
+
+/** Every step of a job where the order names it; steps that free a held station follow by themselves. */
+function ordersOf(day: Day, priority: readonly number[]): number[] {
+  const turns = day.jobs.map(({ steps }) =>
+    steps.reduce((count, _, i) => count + (i > 0 && steps[i - 1].holds === true ? 0 : 1), 0),
+  );
+  const order: number[] = [];
+  for (let turn = 0; turn < Math.max(...turns); turn++)
+    for (const job of priority) if (turn < turns[job]) order.push(job);
+  return order;
+}
+
+function inBlocks(day: Day, priority: readonly number[]): number[] {
+  const all = ordersOf(day, priority);
+  return priority.flatMap((job) => all.filter((each) => each === job));
+}
+
+/** Moves one turn of the order to another place. */
+function moved(order: readonly number[], random: SeededRandom): number[] {
+  const changed = [...order];
+  const [from, to] = [0, 1].map(() => Math.floor(random.uniform() * order.length));
+  const [job] = changed.splice(from, 1);
+  changed.splice(to, 0, job);
+  return changed;
+}
+
+/** Worse schedules are taken up with a chance that falls as the search goes on (simulated annealing). */
+function localSearch(
+  day: Day,
+  bound: Worth,
+  { seed = 1, tries = 4000, isStopped }: PlanOptions,
+): Found | undefined {
+  const random = seededRandom(seed);
+  const starts = rulesOf(day).flatMap(({ priority }) => [
+    { order: inBlocks(day, priority), found: byOrder(day, inBlocks(day, priority)) },
+    { order: ordersOf(day, priority), found: byOrder(day, ordersOf(day, priority)) },
+    { order: inBlocks(day, priority), found: byPriority(day, priority) },
+  ]);
+  const feasible = starts.flatMap(({ order, found }) => (found === undefined ? [] : [{ order, found }]));
+  if (feasible.length === 0) return undefined;
+  let current = feasible.reduce((a, b) => (isBetter(b.found.worth, a.found.worth) ? b : a));
+  let best = current.found;
+  const valueOf = ({ worth }: Found) => worth.tardinessMin + 0.01 * worth.finishMin;
+  const heat = 0.05 * Math.max(1, valueOf(best));
+  for (let i = 0; i < tries; i++) {
+    if (i % 64 === 0 && (isStopped?.(i / tries) === true || !isBetter(bound, best.worth))) break;
+    const order = moved(current.order, random);
+    const found = byOrder(day, order);
+    if (found === undefined) continue;
+    const worse = valueOf(found) - valueOf(current.found);
+    const temperature = heat * (1 - i / tries) ** 2 + 1e-9;
+    if (worse <= 0 || random.uniform() < Math.exp(-worse / temperature)) current = { order, found };
+    if (isBetter(found.worth, best.worth)) best = found;
+  }
+  return best;
+}
+
+const MOST_NODES = 200_000;
+/** More steps than this are not looked at in every order. */
+const MOST_STEPS_EXACT = 14;
+
+/**
+ * Plans a day: least weighted tardiness, then the earliest finish. Every order is looked at where that is possible (few
+ * steps, or the bound is met); else the best of the usual rules and of a seeded search, with a bound that is proven.
+ * Equal inputs and seed give equal plans.
+ */
+export function planDay(day: Day, options: PlanOptions = {}): Result<DayPlan, DayIssue> {
+  const issue = findDayIssue(day);
+  if (issue !== undefined) return fail(issue);
+  const bound = boundOf(day);
+  if (day.jobs.length === 0) return ok({ steps: [], worth: bound, bound, exact: true });
+  const steps = day.jobs.reduce((sum, job) => sum + job.steps.length, 0);
+  const rough = localSearch(day, bound, steps <= MOST_STEPS_EXACT ? { ...options, tries: 400 } : options);
+  if (rough !== undefined && !isBetter(bound, rough.worth)) return ok(planOf(rough, rough.worth, true));
+  if (steps <= MOST_STEPS_EXACT) {
+    const orders = new EveryOrder(day, rough, bound, { mostNodes: MOST_NODES, ...options });
+    const best = orders.search();
+    if (best !== undefined)
+      return ok(planOf(best, orders.isComplete ? best.worth : bound, orders.isComplete));
+  }
+  if (rough === undefined) return fail(lastStepOf(day));
+  return ok(planOf(rough, bound, false));
+}
+
+function planOf({ steps, worth }: Found, bound: Worth, exact: boolean): DayPlan {
+  const sorted = [...steps].sort((a, b) => a.startMin - b.startMin || a.endMin - b.endMin);
+  return { steps: sorted, worth, bound, exact };
+}
+
+/** The person is not there often enough to get through everything: said of the last step of the longest job. */
+function lastStepOf({ jobs }: Day): DayIssue {
+  const longest = jobs.reduce((a, b) => (b.steps.length > a.steps.length ? b : a));
+  return { code: 'neverThere', job: longest.id, step: longest.steps[longest.steps.length - 1].id };
+}

@@ -1,0 +1,142 @@
+import { normalQuantile } from '@/core/numerics';
+import { layerClock, type LayerProgram, type PlainProgram } from './layer-times';
+
+/** The vat, and what is lost on the way; ml and shares. */
+export interface Vat {
+  readonly levelMl: number;
+  readonly capacityMl: number;
+  /** Least level that still prints. */
+  readonly floorMl: number;
+  /** What wets vat and plate once. */
+  readonly wettingMl: number;
+  /** Supports, as a share of the part. */
+  readonly supportShare: number;
+  /** What drips and is wiped, as a share of all that cures. */
+  readonly lossShare: number;
+}
+
+/** To pour before a layer begins. */
+export interface TopUp {
+  readonly layer: number;
+  readonly clockS: number;
+  readonly addMl: number;
+}
+
+export interface ResinPlan {
+  readonly durationS: number;
+  readonly resinMl: number;
+  readonly topUps: readonly TopUp[];
+  readonly leftMl: number;
+}
+
+/** What each layer uses, ml: its area through its height, supports and losses on top. */
+export function layerUses(areasMm2: ArrayLike<number>, layerMm: number, vat: Vat): Float64Array {
+  const factor = ((layerMm * (1 + vat.supportShare)) / 1000) * (1 + vat.lossShare);
+  return Float64Array.from(areasMm2, (area) => area * factor);
+}
+
+/**
+ * When to top up: before the first layer whose use would pass the floor, to the brim or to what is still needed, whichever
+ * is less; again while that is so. Shares are taken as sure. Throws RangeError where one layer uses more than a vat holds.
+ */
+export function planResin(
+  areasMm2: ArrayLike<number>,
+  program: LayerProgram | PlainProgram,
+  vat: Vat,
+): ResinPlan {
+  const uses = layerUses(areasMm2, program.layerMm, vat);
+  const clock = layerClock(uses.length, program);
+  let left = uses.reduce((sum, use) => sum + use, 0);
+  const resinMl = left + vat.wettingMl;
+  let level = vat.levelMl - vat.wettingMl;
+  const topUps: TopUp[] = [];
+  uses.forEach((use, layer) => {
+    if (level - use < vat.floorMl - 1e-9) {
+      const addMl = Math.min(vat.capacityMl - level, left + vat.floorMl - level);
+      if (level + addMl - use < vat.floorMl - 1e-9)
+        throw new RangeError('planResin: a layer uses more than the vat holds');
+      topUps.push({ layer, clockS: clock[layer], addMl });
+      level += addMl;
+    }
+    level -= use;
+    left -= use;
+  });
+  return { durationS: clock[uses.length], resinMl, topUps, leftMl: level };
+}
+
+/** What is known of a share of supports: log-normal. */
+export interface SupportShare {
+  readonly ln: number;
+  readonly sd: number;
+}
+
+/** Before anything was weighed: median 0.3 of the part, σ_ln 0.6; prints of one bench scatter by 0.25 around its own. */
+const SHARE = { ln: Math.log(0.3), sd: 0.6 } as const;
+const PRINT_SD = 0.25;
+
+/** A print whose supports and part were weighed, in one unit. */
+export interface Weighing {
+  readonly supports: number;
+  readonly part: number;
+}
+
+/** The share of supports that this bench has, for one more print; weighings without a part or a support tell nothing. */
+export function learnSupportShare(weighings: readonly Weighing[]): SupportShare {
+  const told = weighings.filter(({ supports, part }) => supports > 0 && part > 0);
+  const precision = 1 / SHARE.sd ** 2 + told.length / PRINT_SD ** 2;
+  const moment =
+    SHARE.ln / SHARE.sd ** 2 +
+    told.reduce((sum, { supports, part }) => sum + Math.log(supports / part), 0) / PRINT_SD ** 2;
+  const spread = told.length === 0 ? SHARE.sd : Math.sqrt(1 / precision + PRINT_SD ** 2);
+  return { ln: moment / precision, sd: spread };
+}
+
+/** The share that a given quantile of prints stays below. z: of a standard normal. */
+export function shareAt({ ln, sd }: SupportShare, z: number): number {
+  return Math.exp(ln + z * sd);
+}
+
+/** What to expect of the vat in one print whose share of supports is not known. */
+export interface VatOutlook {
+  /** Share taken as its median. */
+  readonly plan: ResinPlan;
+  /** Chance to pass the floor if nobody pours anything. */
+  readonly dryChance: number;
+  /** Last clock at which pouring is safe in 95 of 100 prints, s; undefined where even those need none. */
+  readonly lastSafeS?: number;
+}
+
+const FINENESS = 41;
+
+function quantiles(): number[] {
+  return Array.from({ length: FINENESS }, (_, i) => (i + 0.5) / FINENESS);
+}
+
+/** First clock at which a vat that nobody tops up passes its floor, s; Infinity where it does not. */
+function dryAt(areasMm2: ArrayLike<number>, program: LayerProgram | PlainProgram, vat: Vat): number {
+  const uses = layerUses(areasMm2, program.layerMm, vat);
+  const clock = layerClock(uses.length, program);
+  let level = vat.levelMl - vat.wettingMl;
+  for (let layer = 0; layer < uses.length; layer++) {
+    level -= uses[layer];
+    if (level < vat.floorMl) return clock[layer];
+  }
+  return Infinity;
+}
+
+/** The plan at the median share, the chance that it runs dry untouched, and the last moment to pour. */
+export function outlookOf(
+  areasMm2: ArrayLike<number>,
+  program: LayerProgram | PlainProgram,
+  vat: Omit<Vat, 'supportShare'>,
+  share: SupportShare,
+): VatOutlook {
+  const at = (z: number) => ({ ...vat, supportShare: shareAt(share, z) });
+  const dry = quantiles().filter((p) => dryAt(areasMm2, program, at(normalQuantile(p))) < Infinity).length;
+  const last = dryAt(areasMm2, program, at(1.645));
+  return {
+    plan: planResin(areasMm2, program, at(0)),
+    dryChance: dry / FINENESS,
+    lastSafeS: last === Infinity ? undefined : last,
+  };
+}
