@@ -35,6 +35,7 @@ const SUBJECTS = {
     'check',
     'measure',
     'correct',
+    'run',
   ],
 };
 

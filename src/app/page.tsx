@@ -5,11 +5,14 @@ import { glanceSteps, type JobGlance } from '@/subjects/overview';
 import { listControlAlarms } from '@/subjects/printing';
 import { describeAlarm } from '@/subjects/printing/shared';
 import { listCreepChecks, listShort } from '@/subjects/resin';
+import { nameCardStep } from '@/subjects/resin/shared';
+import { listTimers } from '@/subjects/run';
 import { buttonLook, Link } from '@/ui';
 import { inTurns } from './api/in-turns';
 import { JobFilter, type JobFilterWords } from './_components/job-filter';
 import { describeSince, JobList, NEXT, processOf } from './_components/job-list';
 import { NewJobForm } from './_components/new-job-form';
+import { TimersPanel } from './_components/timers-panel';
 
 type Search = Readonly<Record<string, string | string[] | undefined>>;
 
@@ -60,6 +63,7 @@ export default async function TodayPage({ searchParams }: { searchParams: Promis
         </p>
       )}
       {first !== undefined && <FirstThing glance={first} now={now} />}
+      <UnderWay now={now} />
       <Watch />
       {parts.length >= FILTER_FROM && (
         <JobFilter
@@ -92,6 +96,19 @@ export default async function TodayPage({ searchParams }: { searchParams: Promis
       </p>
     </div>
   );
+}
+
+/** Timers of all prints, if any run. */
+function UnderWay({ now }: { now: Date }) {
+  const timers = listTimers(bench().db);
+  if (timers.length === 0) return null;
+  const shown = timers.map(({ step, startedAt, endsAt, ...timer }) => ({
+    ...timer,
+    title: nameCardStep(step),
+    startedAt: startedAt.getTime(),
+    endsAt: endsAt?.getTime(),
+  }));
+  return <TimersPanel timers={shown} serverNow={now.getTime()} />;
 }
 
 interface PagesProps {

@@ -3,7 +3,7 @@ import { describeCardReason, describeCardStep } from '@/subjects/resin/shared';
 import { Caution } from '@/ui';
 
 /** Cautions that stand at the step where the harm can happen. */
-const CAUTIONS: Partial<Record<CardStep['step'], string>> = {
+export const CAUTIONS: Partial<Record<CardStep['step'], string>> = {
   shake:
     'Liquid resin can make skin allergic for life. Wear nitrile gloves and eye protection, and close the lid before you shake. Do not eat or drink here.',
   wash: 'Solvent vapour burns and makes you dizzy. Open a window; no flame, no heated bath. Take the gloves off before you touch a keyboard or a phone. Cure used paper and dispose of it and of the liquid under local waste rules. Protect your ears beside an ultrasonic bath.',

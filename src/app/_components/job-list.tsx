@@ -10,6 +10,7 @@ export const NEXT: Readonly<Record<NextStep, string>> = {
   resin: 'Choose its resin',
   fit: 'Look at its fits',
   check: 'Check its layers',
+  run: 'Bring it to the caliper',
   measure: 'Measure it',
   correct: 'Draw the next attempt',
   story: 'Read the story',

@@ -44,6 +44,10 @@ export function listActivity(db: Db): Activity[] {
       rung as (
         select printed.job_id as job_id, max(rungs.id) as id, max(rungs.taken_at) as at
         from rungs join printed on rungs.print_id = printed.id group by printed.job_id),
+      stepped as (
+        select printed.job_id as job_id, max(print_steps.id) as id, count(print_steps.ended_at) as ended,
+          count(print_steps.retracted_at) as retracted
+        from print_steps join printed on print_steps.print_id = printed.id group by printed.job_id),
       made as (select job_id, max(id) as id, max(made_at) as at from printed group by job_id),
       drawn as (select job_id, max(id) as id, max(created_at) as at from attempts group by job_id),
       noted as (select job_id, max(id) as id, max(at) as at from ledger_lines group by job_id),
@@ -55,7 +59,8 @@ export function listActivity(db: Db): Activity[] {
         ifnull(made.at, 0), ifnull(drawn.at, 0), ifnull(noted.at, 0)) as lastAt,
       json_array(jobs.revision, jobs.profile_id, jobs.overtaken_attempt_id, jobs.resin_chosen_id, jobs.stance,
         jobs.mesh_hash, jobs.name, read.id, read.standing, tried.id, felt.id, rung.id, made.id, drawn.id, noted.id,
-        judged.id, looked.id, answered.id) as key
+        judged.id, looked.id, answered.id, stepped.id,
+        stepped.ended, stepped.retracted) as key
     from jobs
       left join read on read.job_id = jobs.id
       left join tried on tried.job_id = jobs.id
@@ -67,6 +72,7 @@ export function listActivity(db: Db): Activity[] {
       left join judged on judged.job_id = jobs.id
       left join looked on looked.job_id = jobs.id
       left join answered on answered.job_id = jobs.id
+      left join stepped on stepped.job_id = jobs.id
     where jobs.archived_at is null
     order by jobs.id`);
   return rows.map((row) => ({ ...row, lastAt: new Date(row.lastAt) }));

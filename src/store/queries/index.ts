@@ -6,3 +6,5 @@ export * from './profiles';
 export * from './readings';
 
 export * from './resins';
+
+export * from './steps';

@@ -1,5 +1,6 @@
 import { index, integer, primaryKey, real, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core';
 import type { Axis, Base, Sense, Shape } from '@/core/metrology';
+import type { CardStep } from '@/core/resins';
 import { profiles } from './equipment';
 import { features, jobs } from './jobs';
 
@@ -102,4 +103,26 @@ export const printedFeatures = sqliteTable(
     expectedSdMm: real(),
   },
   (table) => [primaryKey({ columns: [table.printId, table.featureId] })],
+);
+
+/** A step of a print after it came off the plate; append-only but for its end and the taking back. Times are the server's. */
+export const printSteps = sqliteTable(
+  'print_steps',
+  {
+    id: integer().primaryKey({ autoIncrement: true }),
+    /** Made by whoever taps it; the same tap again starts nothing twice. */
+    clientKey: text().notNull().unique(),
+    printId: integer()
+      .notNull()
+      .references(() => prints.id),
+    step: text().$type<CardStep['step']>().notNull(),
+    /** How long it is to take, s; null where nobody can say. */
+    plannedS: integer(),
+    startedAt: integer({ mode: 'timestamp_ms' }).notNull(),
+    endedAt: integer({ mode: 'timestamp_ms' }),
+    /** What was done otherwise than the card says, in the person's words. */
+    given: text().notNull().default(''),
+    retractedAt: integer({ mode: 'timestamp_ms' }),
+  },
+  (table) => [index('steps_of_print').on(table.printId)],
 );

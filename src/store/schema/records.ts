@@ -55,7 +55,9 @@ export const ledgerLines = sqliteTable(
     jobId: integer()
       .notNull()
       .references(() => jobs.id),
-    step: text().$type<'need' | 'resin' | 'fit' | 'check' | 'measure' | 'correct' | 'story'>().notNull(),
+    step: text()
+      .$type<'need' | 'resin' | 'fit' | 'check' | 'run' | 'measure' | 'correct' | 'story'>()
+      .notNull(),
     /** What happened, as a code with its facts; the words are made when it is shown. */
     entry: text({ mode: 'json' }).$type<Fact>().notNull(),
     at: integer({ mode: 'timestamp_ms' }).notNull(),

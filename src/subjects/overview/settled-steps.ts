@@ -1,10 +1,11 @@
-import type { Db } from '@/store';
+import { type Db, queries } from '@/store';
 import { settledOfCheck } from '@/subjects/check';
 import { listJoints } from '@/subjects/fit';
 import { rungsOfPrint } from '@/subjects/gauge';
 import type { JobView } from '@/subjects/job';
 import { standingAnswer } from '@/subjects/need';
 import type { LedgerStep } from '@/subjects/records';
+import { stateBySteps } from '@/subjects/run';
 import type { PrintFound } from './outcome-of-print';
 
 /** How settled each step of a job is, 0 to 1. */
@@ -37,10 +38,19 @@ export function settledSteps(db: Db, view: JobView, found: PrintFound): Settled 
     resin: profile === undefined ? 0 : job.resinChosenId === profile.resin.id ? 1 : 0.5,
     fit: mated.length === 0 ? (joints > 0 ? 1 : 0) : (wished / mated.length) * (overtaken ? 0.5 : 1),
     check: settledOfCheck(db, view),
+    run: settledOfRun(db, view),
     measure: settledOfMeasure(db, view, found),
     correct: !overtaken && (isIn || (current !== undefined && !printed)) ? 1 : 0,
     story: answer?.answer === 'passed' ? 1 : isIn && !overtaken ? (job.acceptance === '' ? 1 : 0.5) : 0,
   };
+}
+
+/** A print that was read is through, whether or not its steps were tapped. */
+function settledOfRun(db: Db, { current }: JobView): number {
+  if (current?.printId === undefined) return 0;
+  if (current.features.some(({ size }) => size !== undefined)) return 1;
+  const state = stateBySteps(queries.listPrintSteps(db, current.printId));
+  return { green: 0, washed: 0.5, cured: 1, coated: 1, aged: 1 }[state];
 }
 
 function settledOfMeasure(db: Db, { job, current }: JobView, { joints }: PrintFound): number {

@@ -10,7 +10,7 @@ export {
   wordList,
 } from './input-resin';
 export { formatShelfJson, parseShelfJson } from './input-shelf-json';
-export { describeCardReason, describeCardStep } from './words-card';
+export { describeCardReason, describeCardStep, nameCardStep } from './words-card';
 export {
   describeBlendIssue,
   describeResinSheetIssue,

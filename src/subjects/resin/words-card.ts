@@ -44,6 +44,23 @@ function describeSupports({ brittle, tipMm, at }: Extract<CardStep, { step: 'sup
 }
 
 /** A step of the process card: what to do. */
+const STEP_NAMES: Readonly<Record<CardStep['step'], string>> = {
+  shake: 'Shake',
+  warm: 'Room and resin',
+  wash: 'Wash',
+  dry: 'Dry',
+  supports: 'Supports',
+  assemble: 'Assemble',
+  cure: 'Cure',
+  cool: 'Cool',
+  coat: 'Coat',
+};
+
+/** A step by its name alone. */
+export function nameCardStep(step: CardStep['step']): string {
+  return STEP_NAMES[step];
+}
+
 export function describeCardStep(step: CardStep): { readonly title: string; readonly text: string } {
   switch (step.step) {
     case 'shake':

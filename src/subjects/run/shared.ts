@@ -1,2 +1,9 @@
+export { stepInput } from './input-step';
 export { parseDayJson, parseRunJson, type RunFile, type RunFileIssue } from './input-run-json';
-export { describeDayIssue, describeProgramIssue, describeRunFileIssue } from './words-run';
+export {
+  describeDayIssue,
+  describeProgramIssue,
+  describeRunFileIssue,
+  describeStepIssue,
+  type StepIssue,
+} from './words-run';

@@ -1,3 +1,4 @@
+import { GONE_WORDS } from '@/subjects/language/shared';
 import type { DayIssue, ProgramIssue } from '@/core/run';
 import type { RunFileIssue } from './input-run-json';
 
@@ -51,4 +52,13 @@ export function describeDayIssue(issue: DayIssue): string {
     case 'neverThere':
       return `${issue.job}, ${issue.step}: nobody is there long enough at once. Add time there, or a step that needs less of it.`;
   }
+}
+
+/** Why a step was not begun or ended. */
+export type StepIssue = { readonly code: 'gone' } | { readonly code: 'cured' };
+
+export function describeStepIssue({ code }: StepIssue): string {
+  return code === 'gone'
+    ? GONE_WORDS
+    : 'this print is cured already: a wash after that only dulls it. Take the cure back if it was tapped by mistake.';
 }

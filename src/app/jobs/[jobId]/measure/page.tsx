@@ -15,6 +15,7 @@ import { canBuild, type JobView, partOfJob, type PrintView, viewFoot, viewPrint 
 import { sitDown } from '@/subjects/measure';
 import { viewControl } from '@/subjects/printing';
 import { findShelved, resinFile } from '@/subjects/resin';
+import { stateForSitting, viewChain } from '@/subjects/run';
 import { buttonLook, Link } from '@/ui';
 import { BrokenNote } from './_components/broken-note';
 import { JointBench } from './_components/joint-bench';
@@ -115,6 +116,7 @@ function OfPrint({ view, print, shown }: OfPrintProps) {
             instruments={sitting.instruments}
             checkDue={listChecksDue(db, benchHouse().caliperDays, new Date())}
             remembered={sitting.remembered}
+            bySteps={stateForSitting(viewChain(db, view, print.id, benchHouse()), new Date())}
           />
           {view.profile !== undefined && <BeforeReading view={view} resinId={view.profile.resin.id} />}
         </>

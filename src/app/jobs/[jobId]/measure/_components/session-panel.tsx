@@ -19,6 +19,8 @@ interface SessionPanelProps {
   }[];
   /** Calipers whose check on a known piece is due by the house's interval. */
   readonly checkDue: readonly { readonly id: number; readonly name: string; readonly days: number }[];
+  /** What the steps that were tapped under Run say of the print. */
+  readonly bySteps?: { readonly state: (typeof PART_STATES)[number]; readonly warm: boolean };
   readonly remembered?: {
     readonly instrumentId: number;
     readonly zeroMm: number;
@@ -29,8 +31,15 @@ interface SessionPanelProps {
 }
 
 /** A sitting starts with its caliper, its zero and, if wished, temperatures; remembered from last time. */
-export function SessionPanel({ jobId, printId, instruments, checkDue, remembered }: SessionPanelProps) {
-  const [state, setState] = useState(remembered?.state ?? 'cured');
+export function SessionPanel({
+  jobId,
+  printId,
+  instruments,
+  checkDue,
+  remembered,
+  bySteps,
+}: SessionPanelProps) {
+  const [state, setState] = useState(bySteps?.state ?? remembered?.state ?? 'cured');
   const isWet = state === 'green' || state === 'washed';
   return (
     <div className="max-w-2xl space-y-6" data-fills-screen>
@@ -68,7 +77,16 @@ export function SessionPanel({ jobId, printId, instruments, checkDue, remembered
             onChange={(event) => setState(event.target.value as typeof state)}
             choices={PART_STATES.map((state) => ({ value: state, label: state }))}
           />
-          <Tick name="warm" hint="(kept, but not learned from)" className="self-end pb-2" />
+          <Tick
+            name="warm"
+            defaultChecked={bySteps?.warm}
+            hint={
+              bySteps?.warm === true
+                ? '(by its steps: not yet as cool as the room; kept, but not learned from)'
+                : '(kept, but not learned from)'
+            }
+            className="self-end pb-2"
+          />
           {isWet && (
             <div className="sm:col-span-2">
               <Caution>

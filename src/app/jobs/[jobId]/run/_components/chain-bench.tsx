@@ -1,0 +1,207 @@
+'use client';
+
+import { useRouter } from 'next/navigation';
+import { useState, useTransition } from 'react';
+import { askToNotify, useCall } from '@/app/_components/use-call';
+import { describeLeft, useServerClock } from '@/app/_components/use-countdown';
+import type { PartState } from '@/core/metrology';
+import type { CardStep } from '@/core/resins';
+import { Button, buttonLook, Caution, Link } from '@/ui';
+import { begin, end, takeBack } from '../actions';
+
+/** A step of the chain as it is shown. */
+export interface ShownLink {
+  readonly step: CardStep['step'];
+  readonly title: string;
+  readonly text: string;
+  readonly reason?: string;
+  readonly caution?: string;
+  readonly plannedS?: number;
+  readonly done?: {
+    readonly id: number;
+    readonly startedAt: number;
+    readonly endedAt?: number;
+    readonly plannedS?: number;
+    readonly given: string;
+  };
+}
+
+interface ChainBenchProps {
+  readonly jobId: number;
+  readonly jobName: string;
+  readonly prints: readonly { readonly id: number; readonly name: string }[];
+  readonly printId: number;
+  readonly printName: string;
+  readonly links: readonly ShownLink[];
+  readonly state: PartState;
+  readonly warmUntil?: number;
+  readonly serverNow: number;
+}
+
+/** What the taps do; a tap that did not reach the bench says so and can be made again. */
+function useTaps({ jobId, printId }: Pick<ChainBenchProps, 'jobId' | 'printId'>) {
+  const router = useRouter();
+  const [problem, setProblem] = useState('');
+  const [isBusy, startTransition] = useTransition();
+  const tap = (work: () => Promise<string>) =>
+    startTransition(async () => {
+      setProblem(await work().catch(() => 'The connection is lost; nothing was kept. Tap again.'));
+      router.refresh();
+    });
+  return {
+    problem,
+    isBusy,
+    begin: ({ step, plannedS }: ShownLink) => {
+      askToNotify();
+      tap(() => begin(jobId, { clientKey: crypto.randomUUID(), printId, step, plannedS }));
+    },
+    end: (stepId: number, given = '') => tap(() => end(jobId, stepId, given)),
+    takeBack: (stepId: number) => tap(() => takeBack(jobId, stepId)),
+  };
+}
+
+/** The chain of a print: one tap begins a step, one ends it; the first that is open stands large. */
+export function ChainBench(props: ChainBenchProps) {
+  const { jobId, jobName, prints, printId, printName, links, state, warmUntil, serverNow } = props;
+  const now = useServerClock(serverNow);
+  const taps = useTaps(props);
+  const running = links.filter(({ done }) => done !== undefined && done.endedAt === undefined);
+  useCall(
+    running.map(({ title, done }) => ({
+      id: done!.id,
+      title: `${title}: ${jobName}`,
+      endsAt: done!.plannedS === undefined ? undefined : done!.startedAt + 1000 * done!.plannedS,
+    })),
+    now,
+  );
+  const next = links.find(({ done }) => done === undefined);
+  const isWarm = warmUntil !== undefined && warmUntil > now;
+  return (
+    <div className="max-w-3xl" data-fills-screen>
+      <h2 className="text-xl">From the plate to the caliper</h2>
+      <p className="mt-1 text-soft">
+        print {printName} · {state}
+        {isWarm && `, still warm: ${describeLeft(warmUntil - now)}`}
+      </p>
+      {prints.length > 1 && (
+        <nav aria-label="Prints of this attempt" className="mt-2 flex flex-wrap gap-2">
+          {prints.map(({ id, name }) => (
+            <Link
+              key={id}
+              href={`/jobs/${jobId}/run?print=${id}`}
+              aria-current={id === printId ? 'page' : undefined}
+              className={`num min-h-11 rounded-[5px] border px-3 py-2 ${id === printId ? 'border-juniper bg-band font-semibold' : 'border-edge'}`}
+            >
+              {name}
+            </Link>
+          ))}
+        </nav>
+      )}
+      {taps.problem !== '' && (
+        <p role="alert" className="mt-2 font-medium text-plum">
+          {taps.problem}
+        </p>
+      )}
+      <ol className="mt-3 border-t border-hair">
+        {links.map((link) => (
+          <li
+            key={link.step}
+            className={`border-b border-hair py-3 ${isOpen(link, next) ? 'border-l-4 border-l-juniper bg-sheet pl-4' : 'pl-5'}`}
+          >
+            <Step link={link} isNext={link === next} now={now} taps={taps} />
+          </li>
+        ))}
+      </ol>
+      {next === undefined && running.length === 0 && (
+        <p className="mt-4">
+          <Link href={`/jobs/${jobId}/measure?print=${printId}`} className={buttonLook('large')}>
+            Measure it
+          </Link>
+        </p>
+      )}
+    </div>
+  );
+}
+
+function isOpen(link: ShownLink, next: ShownLink | undefined): boolean {
+  return link === next || (link.done !== undefined && link.done.endedAt === undefined);
+}
+
+interface StepProps {
+  readonly link: ShownLink;
+  readonly isNext: boolean;
+  readonly now: number;
+  readonly taps: ReturnType<typeof useTaps>;
+}
+
+function minutes(ms: number): string {
+  return `${Math.max(1, Math.round(ms / 60_000))} min`;
+}
+
+function Step({ link, isNext, now, taps }: StepProps) {
+  const { title, text, reason, caution, plannedS, done } = link;
+  const open = isNext || (done !== undefined && done.endedAt === undefined);
+  return (
+    <>
+      <p>
+        <strong>{title}</strong> <span>{text}</span>
+      </p>
+      {open && caution !== undefined && <Caution>{caution}</Caution>}
+      {open && reason !== undefined && (
+        <details>
+          <summary className="text-sm text-soft">
+            Why so, and why others do otherwise<span className="sr-only">: {title}</span>
+          </summary>
+          <p className="text-sm">{reason}</p>
+        </details>
+      )}
+      {done === undefined && isNext && (
+        <div className="mt-2 flex flex-wrap gap-3">
+          <Button weight="large" disabled={taps.isBusy} onClick={() => taps.begin(link)}>
+            {plannedS === undefined ? 'Begin' : `Begin, ${Math.round(plannedS / 60)} min`}
+            <span className="sr-only"> {title}</span>
+          </Button>
+        </div>
+      )}
+      {done !== undefined && done.endedAt === undefined && <Running link={link} now={now} taps={taps} />}
+      {done?.endedAt !== undefined && (
+        <p className="text-sm text-soft">
+          done in {minutes(done.endedAt - done.startedAt)}
+          {done.given !== '' && `: ${done.given}`}{' '}
+          <button type="button" className="underline" onClick={() => taps.takeBack(done.id)}>
+            take it back<span className="sr-only">: {title}</span>
+          </button>
+        </p>
+      )}
+    </>
+  );
+}
+
+/** A step under way: its time left, what was done otherwise, and its end. */
+function Running({ link: { title, done }, now, taps }: Omit<StepProps, 'isNext'>) {
+  const [given, setGiven] = useState('');
+  const { id, startedAt, plannedS } = done!;
+  const leftMs = plannedS === undefined ? undefined : startedAt + 1000 * plannedS - now;
+  return (
+    <div className="mt-2 flex flex-wrap items-center gap-4">
+      <p
+        role="timer"
+        className={`num min-w-40 text-4xl font-semibold ${leftMs !== undefined && leftMs < 0 ? 'text-plum' : ''}`}
+      >
+        {leftMs === undefined ? describeLeft(now - startedAt).replace(' left', '') : describeLeft(leftMs)}
+      </p>
+      <Button weight="large" disabled={taps.isBusy} onClick={() => taps.end(id, given)}>
+        Done<span className="sr-only">: {title}</span>
+      </Button>
+      <label className="block min-w-48 flex-1 text-sm text-soft">
+        Otherwise than the card says
+        <input
+          value={given}
+          maxLength={200}
+          onChange={(event) => setGiven(event.target.value)}
+          className="mt-1 block min-h-10.5 w-full rounded-[4px] border border-edge bg-sheet px-2.5 py-2 text-base text-ink"
+        />
+      </label>
+    </div>
+  );
+}

@@ -1,0 +1,31 @@
+'use server';
+
+import { changedJob } from '@/app/_actions/changed';
+import { areIds } from '@/app/_actions/from-page';
+import type { Result } from '@/core/result';
+import { bench } from '@/subjects/house';
+import { GONE_WORDS } from '@/subjects/language/shared';
+import { beginStep, endStep, takeBackStep } from '@/subjects/run';
+import { describeStepIssue, type StepIssue, stepInput } from '@/subjects/run/shared';
+
+/** What went wrong, in a sentence; empty where all went well. */
+function answer(jobId: number, result: Result<unknown, StepIssue>): string {
+  changedJob(jobId);
+  return result.ok ? '' : describeStepIssue(result.issue);
+}
+
+export async function begin(jobId: number, input: unknown): Promise<string> {
+  const wanted = stepInput.safeParse(input);
+  if (!areIds(jobId) || !wanted.success) return GONE_WORDS;
+  return answer(jobId, beginStep(bench().db, jobId, wanted.data));
+}
+
+export async function end(jobId: number, stepId: number, given: string): Promise<string> {
+  if (!areIds(jobId, stepId)) return GONE_WORDS;
+  return answer(jobId, endStep(bench().db, jobId, stepId, String(given).slice(0, 200)));
+}
+
+export async function takeBack(jobId: number, stepId: number): Promise<string> {
+  if (!areIds(jobId, stepId)) return GONE_WORDS;
+  return answer(jobId, takeBackStep(bench().db, jobId, stepId));
+}

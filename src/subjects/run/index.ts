@@ -1,0 +1,12 @@
+import 'server-only';
+
+export { beginStep, endStep, takeBackStep } from './tap-step';
+export {
+  type Chain,
+  type ChainLink,
+  listTimers,
+  type RunningTimer,
+  stateBySteps,
+  stateForSitting,
+  viewChain,
+} from './view-chain';

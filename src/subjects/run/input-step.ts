@@ -1,0 +1,15 @@
+import { z } from 'zod';
+
+const STEPS = ['shake', 'warm', 'wash', 'dry', 'supports', 'assemble', 'cure', 'cool', 'coat'] as const;
+
+/** A tap that begins a step of a print, as the page sends it. */
+export const stepInput = z.object({
+  clientKey: z.string().min(8).max(80),
+  printId: z.int().positive(),
+  step: z.enum(STEPS),
+  plannedS: z
+    .int()
+    .positive()
+    .max(7 * 86_400)
+    .optional(),
+});

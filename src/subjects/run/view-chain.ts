@@ -1,0 +1,113 @@
+import type { PartState } from '@/core/metrology';
+import { type CardStep, processCard } from '@/core/resins';
+import { type Db, queries } from '@/store';
+import { countCrevices } from '@/subjects/check';
+import type { HouseRules } from '@/subjects/house';
+import type { JobView } from '@/subjects/job';
+import { findShelved, resinFile } from '@/subjects/resin';
+
+/** A step of the way from plate to caliper: what the card says, and what was done. */
+export interface ChainLink {
+  readonly card: CardStep;
+  readonly plannedS?: number;
+  /** The newest time it was done; undefined while nobody did it. */
+  readonly done?: {
+    readonly id: number;
+    readonly startedAt: Date;
+    readonly endedAt: Date | null;
+    readonly plannedS: number | null;
+    readonly given: string;
+  };
+}
+
+/** Where a print stands on its way, by the steps that were tapped. */
+export interface Chain {
+  readonly links: readonly ChainLink[];
+  readonly state: PartState;
+  /** Since when it has been cured. */
+  readonly curedAt?: Date;
+  /** Until when it counts as warm: the cooling of the card after its cure. */
+  readonly warmUntil?: Date;
+}
+
+/** Steps before the print are not of the chain. */
+const BEFORE: ReadonlySet<CardStep['step']> = new Set(['shake', 'warm']);
+
+function minutesOf(card: CardStep): number | undefined {
+  return 'minutes' in card ? card.minutes : undefined;
+}
+
+/** State of a print by the steps that were ended; green while none was. */
+export function stateBySteps(steps: readonly queries.PrintStep[]): PartState {
+  const ended = new Set(steps.filter(({ endedAt }) => endedAt !== null).map(({ step }) => step));
+  return ended.has('coat') ? 'coated' : ended.has('cure') ? 'cured' : ended.has('wash') ? 'washed' : 'green';
+}
+
+function coolingOf(
+  links: readonly ChainLink[],
+  steps: readonly queries.PrintStep[],
+): Pick<Chain, 'curedAt' | 'warmUntil'> {
+  const cured = steps.findLast(({ step, endedAt }) => step === 'cure' && endedAt !== null)?.endedAt;
+  if (cured === undefined || cured === null) return {};
+  const cool = links.find(({ card }) => card.step === 'cool');
+  const cooled = steps.find(
+    ({ step, endedAt, startedAt }) => step === 'cool' && endedAt !== null && startedAt >= cured,
+  );
+  const warmUntil = cooled?.endedAt ?? new Date(cured.getTime() + 1000 * (cool?.plannedS ?? 0));
+  return { curedAt: cured, warmUntil };
+}
+
+/** The way of a print from the plate to the caliper; undefined where the job has no resin. */
+export function viewChain(
+  db: Db,
+  view: JobView,
+  printId: number,
+  { schools }: Pick<HouseRules, 'schools'>,
+): Chain | undefined {
+  const resinId = view.profile?.resin.id;
+  const shelved = resinId === undefined ? undefined : findShelved(db, resinId);
+  if (shelved === undefined) return undefined;
+  const facts = { claims: view.job.claims, crevices: countCrevices(db, view) };
+  const steps = queries.listPrintSteps(db, printId);
+  const links = processCard(resinFile(shelved), schools, facts)
+    .filter(({ step }) => !BEFORE.has(step))
+    .map((card): ChainLink => {
+      const done = steps.findLast(({ step }) => step === card.step);
+      const minutes = minutesOf(card);
+      return { card, done, plannedS: minutes === undefined ? undefined : Math.round(60 * minutes) };
+    });
+  return { links, state: stateBySteps(steps), ...coolingOf(links, steps) };
+}
+
+/** What a print's steps say of its state, for the sitting that begins; undefined where none was tapped. */
+export function stateForSitting(
+  chain: Chain | undefined,
+  now: Date,
+): { readonly state: PartState; readonly warm: boolean } | undefined {
+  if (chain === undefined || chain.links.every(({ done }) => done === undefined)) return undefined;
+  return { state: chain.state, warm: chain.warmUntil !== undefined && now < chain.warmUntil };
+}
+
+/** A timer that runs somewhere on the bench. */
+export interface RunningTimer {
+  readonly id: number;
+  readonly jobId: number;
+  readonly job: string;
+  readonly print: string;
+  readonly step: CardStep['step'];
+  readonly startedAt: Date;
+  /** undefined: nobody can say how long it takes. */
+  readonly endsAt?: Date;
+}
+
+export function listTimers(db: Db): RunningTimer[] {
+  return queries.listRunningSteps(db).map(({ step: row, jobId, job, print }) => ({
+    id: row.id,
+    jobId,
+    job,
+    print,
+    step: row.step,
+    startedAt: row.startedAt,
+    endsAt: row.plannedS === null ? undefined : new Date(row.startedAt.getTime() + 1000 * row.plannedS),
+  }));
+}
