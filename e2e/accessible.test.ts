@@ -67,6 +67,7 @@ const VIEWS = [
   '/shelf/9',
   '/shelf/blend',
   '/gauges?choice=hinge',
+  '/jobs/8/run',
   '/jobs/5/measure',
   '/jobs/8/measure',
   '/jobs/5/correct',

@@ -22,7 +22,18 @@ function idsOf(table: 'jobs' | 'printers' | 'profiles' | 'resins'): number[] {
   return (rows()[table] as { id: number }[]).map(({ id }) => id);
 }
 
-const STEPS = ['', '/need', '/need/sheet', '/resin', '/fit', '/check', '/measure', '/correct', '/story'];
+const STEPS = [
+  '',
+  '/need',
+  '/need/sheet',
+  '/resin',
+  '/fit',
+  '/check',
+  '/run',
+  '/measure',
+  '/correct',
+  '/story',
+];
 
 /** The address of every view, for every job, profile and resin of the demo. */
 function listViews(): string[] {

@@ -15,7 +15,7 @@ import {
   type Target,
 } from './target';
 
-const STEPS = ['need', 'need/sheet', 'resin', 'fit', 'check', 'measure', 'correct', 'story'];
+const STEPS = ['need', 'need/sheet', 'resin', 'fit', 'check', 'run', 'measure', 'correct', 'story'];
 
 const PAGES = [
   '/',

@@ -157,7 +157,7 @@ export async function learnNewest(db: Db, profileId: number): Promise<void> {
 }
 
 /** How long a page waits for a newer signature while it has one to show, ms. */
-const PATIENCE_MS = 120;
+const PATIENCE_MS = 60;
 
 /** Waits until the newest signature of a profile is there, or for a moment where an older one can be shown meanwhile. */
 export async function waitForSignature(db: Db, profileId: number): Promise<void> {

@@ -43,6 +43,12 @@ function useTaps({ jobId, printId }: Pick<ChainBenchProps, 'jobId' | 'printId'>)
   const router = useRouter();
   const [problem, setProblem] = useState('');
   const [isBusy, startTransition] = useTransition();
+  const wantedOf = ({ step, plannedS }: ShownLink) => ({
+    clientKey: crypto.randomUUID(),
+    printId,
+    step,
+    plannedS,
+  });
   const tap = (work: () => Promise<string>) =>
     startTransition(async () => {
       setProblem(await work().catch(() => 'The connection is lost; nothing was kept. Tap again.'));
@@ -51,11 +57,16 @@ function useTaps({ jobId, printId }: Pick<ChainBenchProps, 'jobId' | 'printId'>)
   return {
     problem,
     isBusy,
-    begin: ({ step, plannedS }: ShownLink) => {
+    begin: (link: ShownLink) => {
       askToNotify();
-      tap(() => begin(jobId, { clientKey: crypto.randomUUID(), printId, step, plannedS }));
+      tap(() => begin(jobId, wantedOf(link)));
     },
-    end: (stepId: number, given = '') => tap(() => end(jobId, stepId, given)),
+    end: (stepId: number, given: string, next?: ShownLink) =>
+      tap(async () => {
+        const problem = await end(jobId, stepId, given);
+        if (problem !== '' || next === undefined) return problem;
+        return begin(jobId, wantedOf(next));
+      }),
     takeBack: (stepId: number) => tap(() => takeBack(jobId, stepId)),
   };
 }
@@ -75,6 +86,8 @@ export function ChainBench(props: ChainBenchProps) {
     now,
   );
   const next = links.find(({ done }) => done === undefined);
+  const isOpen = (link: ShownLink) =>
+    running.length === 0 ? link === next : link.done !== undefined && link.done.endedAt === undefined;
   const isWarm = warmUntil !== undefined && warmUntil > now;
   return (
     <div className="max-w-3xl" data-fills-screen>
@@ -106,9 +119,15 @@ export function ChainBench(props: ChainBenchProps) {
         {links.map((link) => (
           <li
             key={link.step}
-            className={`border-b border-hair py-3 ${isOpen(link, next) ? 'border-l-4 border-l-juniper bg-sheet pl-4' : 'pl-5'}`}
+            className={`border-b border-hair py-3 pr-4 ${isOpen(link) ? 'border-l-4 border-l-juniper bg-sheet pl-4' : 'pl-5'}`}
           >
-            <Step link={link} isNext={link === next} now={now} taps={taps} />
+            <Step
+              link={link}
+              isNext={link === next && running.length === 0}
+              next={next}
+              now={now}
+              taps={taps}
+            />
           </li>
         ))}
       </ol>
@@ -123,13 +142,12 @@ export function ChainBench(props: ChainBenchProps) {
   );
 }
 
-function isOpen(link: ShownLink, next: ShownLink | undefined): boolean {
-  return link === next || (link.done !== undefined && link.done.endedAt === undefined);
-}
-
 interface StepProps {
   readonly link: ShownLink;
+  /** It is to be begun now. */
   readonly isNext: boolean;
+  /** The first that nobody began yet. */
+  readonly next: ShownLink | undefined;
   readonly now: number;
   readonly taps: ReturnType<typeof useTaps>;
 }
@@ -138,7 +156,7 @@ function minutes(ms: number): string {
   return `${Math.max(1, Math.round(ms / 60_000))} min`;
 }
 
-function Step({ link, isNext, now, taps }: StepProps) {
+function Step({ link, isNext, next, now, taps }: StepProps) {
   const { title, text, reason, caution, plannedS, done } = link;
   const open = isNext || (done !== undefined && done.endedAt === undefined);
   return (
@@ -163,7 +181,9 @@ function Step({ link, isNext, now, taps }: StepProps) {
           </Button>
         </div>
       )}
-      {done !== undefined && done.endedAt === undefined && <Running link={link} now={now} taps={taps} />}
+      {done !== undefined && done.endedAt === undefined && (
+        <Running link={link} next={next} now={now} taps={taps} />
+      )}
       {done?.endedAt !== undefined && (
         <p className="text-sm text-soft">
           done in {minutes(done.endedAt - done.startedAt)}
@@ -178,7 +198,7 @@ function Step({ link, isNext, now, taps }: StepProps) {
 }
 
 /** A step under way: its time left, what was done otherwise, and its end. */
-function Running({ link: { title, done }, now, taps }: Omit<StepProps, 'isNext'>) {
+function Running({ link: { title, done }, next, now, taps }: Omit<StepProps, 'isNext'>) {
   const [given, setGiven] = useState('');
   const { id, startedAt, plannedS } = done!;
   const leftMs = plannedS === undefined ? undefined : startedAt + 1000 * plannedS - now;
@@ -190,7 +210,17 @@ function Running({ link: { title, done }, now, taps }: Omit<StepProps, 'isNext'>
       >
         {leftMs === undefined ? describeLeft(now - startedAt).replace(' left', '') : describeLeft(leftMs)}
       </p>
-      <Button weight="large" disabled={taps.isBusy} onClick={() => taps.end(id, given)}>
+      {next !== undefined && (
+        <Button weight="large" disabled={taps.isBusy} onClick={() => taps.end(id, given, next)}>
+          Done, on to: {next.title.toLowerCase()}
+        </Button>
+      )}
+      <Button
+        weight={next === undefined ? 'large' : 'plain'}
+        className="min-h-16"
+        disabled={taps.isBusy}
+        onClick={() => taps.end(id, given)}
+      >
         Done<span className="sr-only">: {title}</span>
       </Button>
       <label className="block min-w-48 flex-1 text-sm text-soft">

@@ -1,0 +1,69 @@
+import { expect, test } from '@jest/globals';
+import { By } from 'selenium-webdriver';
+import { click, find, waitFor, waitForText } from './browser';
+import { withBench } from './with-bench';
+
+const bench = withBench('demo');
+
+const mainText = () => bench.browser.driver.findElement(By.css('main')).getText();
+
+test('with gloves on a phone: a tap a step from the plate to the caliper, and the state is there when measuring begins', async () => {
+  const { driver } = bench.browser;
+  await bench.browser.resize(390, 844);
+  await driver.get(bench.server.address);
+  await click(driver, 'Float-wheel bushing');
+  await waitForText(driver, 'Before the first reading');
+  const measure = (await driver.getCurrentUrl()).split('?')[0];
+  await driver.get(measure.replace('/measure', '/run'));
+  await waitForText(driver, 'print A1 · green');
+  expect(await mainText()).toContain('Solvent vapour');
+
+  await click(driver, 'Begin, 4 min');
+  await find(driver, '//*[@role="timer"]');
+  const steps: string[] = [];
+  for (;;) {
+    const [on] = await driver.findElements(
+      By.xpath('//button[starts-with(normalize-space(.), "Done, on to:")]'),
+    );
+    if (on === undefined) break;
+    // Large enough for a gloved thumb, and nothing to the side of the screen.
+    expect((await on.getRect()).height).toBeGreaterThanOrEqual(56);
+    const label = await on.getText();
+    steps.push(label);
+    await on.click();
+    await waitFor(
+      driver,
+      async () => !(await mainText()).includes(label),
+      `the step after “${label}” did not begin`,
+    );
+  }
+  expect(steps.join(' ')).toMatch(/dry.*cure.*cool/);
+  const wide = await driver.executeScript<number>('return document.documentElement.scrollWidth');
+  expect(wide).toBeLessThanOrEqual(390);
+  await waitForText(driver, 'cured');
+
+  // Today tells of the timer that still runs; measuring begins with what the steps say.
+  await driver.get(bench.server.address);
+  await waitForText(driver, 'Under way');
+  expect(await mainText()).toMatch(/A1, cool/);
+  await driver.get(measure);
+  await waitForText(driver, 'Before the first reading');
+  const state = await find(driver, '//select[@name="state"]');
+  expect(await state.getAttribute('value')).toBe('cured');
+  expect(await mainText()).toContain('not yet as cool as the room');
+  expect(await bench.browser.errors()).toEqual([]);
+});
+
+test('a step tapped by mistake is taken back', async () => {
+  const { driver } = bench.browser;
+  await bench.browser.resize(1280, 800);
+  await driver.get(bench.server.address);
+  await click(driver, 'Float-wheel bushing');
+  await click(driver, 'Run');
+  await waitForText(driver, 'From the plate to the caliper');
+  await click(driver, 'Done: Cool');
+  await waitForText(driver, 'Measure it');
+  await click(driver, 'take it back: Cool');
+  await waitForText(driver, 'Begin, 20 min');
+  expect(await bench.browser.errors()).toEqual([]);
+});
