@@ -41,3 +41,22 @@ test('what is no part is refused, and correcting before loading is a mistake of 
   expect(api.load(new Uint8Array(0))).toEqual({ ok: false, issue: { code: 'emptyFile' } });
   expect(() => api.correct({ by: BY }, [])).toThrow(RangeError);
 });
+
+test('with a foot the file stands on a smaller base, its sizes higher up unmoved; a thin wall is counted, a low part left', () => {
+  const widthAt = (stl: Uint8Array, isLow: boolean) => {
+    const { positions } = weldCorners(expectOk(readStl(stl)).corners);
+    const xs = [...positions].filter((_, i) => i % 3 === 0 && positions[i + 2] < 1e-6 === isLow);
+    return Math.max(...xs) - Math.min(...xs);
+  };
+  const correct = (part: ReturnType<typeof box>, chamferMm: number) => {
+    const api = new MeshApi();
+    expectOk(api.load(writeStl(part)));
+    return api.correct({ by: BY, chamferMm }, []);
+  };
+  const block = correct(box(10, 20, 5), 0.2);
+  expect(widthAt(block.stl, true)).toBeCloseTo(9.5, 4);
+  expect(widthAt(block.stl, false)).toBeCloseTo(9.9, 4);
+  expect([block.watertight, block.crossedFacets]).toEqual([true, 0]);
+  expect(correct(box(10, 0.4, 5), 0.2).crossedFacets).toBeGreaterThan(0);
+  expect(widthAt(correct(box(10, 20, 0.1), 0.2).stl, true)).toBeCloseTo(9.9, 4);
+});
