@@ -7,17 +7,9 @@ const bench = withBench('demo');
 
 const mainText = () => bench.browser.driver.findElement(By.css('main')).getText();
 
-test('a part read green is judged as what it will be when cured, and teaches how states differ', async () => {
+/** Three readings of the feature that is armed, by the simulated caliper. */
+async function closeJawsThrice(): Promise<void> {
   const { driver } = bench.browser;
-  await driver.get(bench.server.address);
-  await click(driver, 'Float-wheel bushing');
-  await click(driver, 'Print attempt 1 again');
-  await click(driver, 'Print it again on the simulated printer');
-  await find(driver, '//nav[@aria-label="Prints of this attempt"]//a[2]');
-  await (await find(driver, '//select[@name="state"]/option[@value="green"]')).click();
-  await waitForText(driver, 'Uncured resin is still on this part');
-  await click(driver, 'Start measuring');
-  await waitForText(driver, 'first of three');
   for (let reading = 1; reading <= 3; reading++) {
     await press(driver, 'c');
     await waitFor(
@@ -26,6 +18,27 @@ test('a part read green is judged as what it will be when cured, and teaches how
       `reading ${reading} is not in`,
     );
   }
+}
+
+/** Prints the bushing once more on the simulated printer; gives way to the page of that print, the nth of its attempt. */
+async function printBushingAgain(nth: number): Promise<void> {
+  const { driver } = bench.browser;
+  await driver.get(bench.server.address);
+  await click(driver, 'Float-wheel bushing');
+  await waitForText(driver, 'Print attempt 1 again');
+  await click(driver, 'Print attempt 1 again');
+  await click(driver, 'Print it again on the simulated printer');
+  await find(driver, `//nav[@aria-label="Prints of this attempt"]//a[${nth}]`);
+}
+
+test('a part read green is judged as what it will be when cured, and teaches how states differ', async () => {
+  const { driver } = bench.browser;
+  await printBushingAgain(2);
+  await (await find(driver, '//select[@name="state"]/option[@value="green"]')).click();
+  await waitForText(driver, 'Uncured resin is still on this part');
+  await click(driver, 'Start measuring');
+  await waitForText(driver, 'first of three');
+  await closeJawsThrice();
   await waitForText(driver, 'read green; cured it comes to');
   expect(await mainText()).toMatch(/can’t tell yet|\bin\b|out, \d/);
 
@@ -100,24 +113,12 @@ test('a new film voids what it touches, a size read since settles it, and a cont
   expect(await mainText()).toMatch(/read three times on the next print, takes back \d+ % of what is open/);
 
   // The next print: the control piece stands beside the part and comes last.
-  await driver.get(bench.server.address);
-  await click(driver, 'Float-wheel bushing');
-  await click(driver, 'Print attempt 1 again');
-  await waitForText(driver, 'Put the control piece');
-  await click(driver, 'Print it again on the simulated printer');
-  await find(driver, '//nav[@aria-label="Prints of this attempt"]//a[3]');
+  await printBushingAgain(3);
   await click(driver, 'Start measuring');
   await waitForText(driver, 'first of three');
   await press(driver, 'a');
   await waitForText(driver, 'Reading control bar 12');
-  for (let reading = 1; reading <= 3; reading++) {
-    await press(driver, 'c');
-    await waitFor(
-      driver,
-      async () => (await driver.findElements(By.css('[data-reading]'))).length >= reading,
-      `reading ${reading} is not in`,
-    );
-  }
+  await closeJawsThrice();
   await waitForText(driver, 'as expected:');
 
   await driver.get(signature);
@@ -137,12 +138,7 @@ test('a new film voids what it touches, a size read since settles it, and a cont
 
 test('a caliper is checked in the field that the part is read in', async () => {
   const { driver } = bench.browser;
-  await driver.get(bench.server.address);
-  await click(driver, 'Float-wheel bushing');
-  await waitForText(driver, 'Print attempt 1 again');
-  await click(driver, 'Print attempt 1 again');
-  await click(driver, 'Print it again on the simulated printer');
-  await find(driver, '//nav[@aria-label="Prints of this attempt"]//a[4]');
+  await printBushingAgain(4);
   await click(driver, 'Start measuring');
   await click(driver, 'Check the caliper');
   const jaw = await find(driver, '//select[@name="jaw"]');

@@ -82,7 +82,7 @@ export function describeVoided(givenBack: Readonly<Partial<Record<ParameterName,
   const names = (Object.entries(givenBack) as [ParameterName, number][])
     .filter(([name]) => name !== 'leanX' && name !== 'leanY')
     .sort(([, a], [, b]) => b - a);
-  if (names.length >= 8) return 'all of the law';
+  if (names.length >= 8) return 'all that it does to sizes';
   return listAnd(names.map(([name]) => parameterWords(name).title.toLowerCase()));
 }
 

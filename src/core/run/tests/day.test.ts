@@ -1,47 +1,17 @@
 import { describe, expect, test } from '@jest/globals';
 import { type SeededRandom, seededRandom } from '@/core/numerics';
 import { expectOk } from '@/core/result';
+import { parseDayJson } from '@/subjects/run/shared';
 import { readReferenceJson } from '@/testing/reference';
 import { type Day, type DayJob, type DayStep, type PlacedStep, planDay } from '../index';
 
 interface ReferenceDay {
-  readonly presence_min: [number, number][];
-  readonly jobs: readonly {
-    readonly id: string;
-    readonly due_min: number;
-    readonly weight: number;
-    readonly release_min: number;
-    readonly steps: readonly {
-      readonly id: string;
-      readonly station: string;
-      readonly minutes: number;
-      readonly attendStart_min?: number;
-      readonly attendEnd_min?: number;
-      readonly attended?: boolean;
-      readonly holds?: boolean;
-    }[];
-  }[];
   readonly expected: { readonly tardiness_min: number; readonly finish_min: number };
 }
 
 const { cases } = readReferenceJson<{ cases: ReferenceDay[] }>('day.json');
 
-function toDay({ presence_min, jobs }: ReferenceDay): Day {
-  return {
-    presence: presence_min,
-    jobs: jobs.map(({ id, due_min, weight, release_min, steps }) => ({
-      id,
-      dueMin: due_min,
-      weight,
-      releaseMin: release_min,
-      steps: steps.map(({ attendStart_min, attendEnd_min, ...step }) => ({
-        ...step,
-        attendStartMin: attendStart_min,
-        attendEndMin: attendEnd_min,
-      })),
-    })),
-  };
-}
+const toDay = (given: ReferenceDay): Day => expectOk(parseDayJson(JSON.stringify(given)));
 
 /** Minutes in which a step needs the person. */
 function attended(step: DayStep, start: number): number[] {

@@ -1,6 +1,7 @@
 import { dayOf, describeKind, formatMm, formatSigned, listAnd } from '@/subjects/language/shared';
 import type { ChangeView, SignatureView } from '@/subjects/printing';
 import { describeChange, describeVoided, parameterWords } from '@/subjects/printing/shared';
+import { Link } from '@/ui';
 import { ChangeForm } from './change-form';
 import { SettingsForm } from './settings-form';
 import { TakeBackChange } from './take-back-change';
@@ -15,9 +16,9 @@ export function Changes({ view: { row, changes } }: { view: SignatureView }) {
     settings.bottomLayers === undefined ? '' : `${settings.bottomLayers} bottom layers`,
     settings.transitionLayers === undefined ? '' : `${settings.transitionLayers} transition layers`,
     settings.lot,
-    settings.film === undefined ? '' : `film ${settings.film}`,
-    settings.wash === undefined ? '' : `wash ${settings.wash}`,
-    settings.cure === undefined ? '' : `cure ${settings.cure}`,
+    settings.film === undefined ? '' : `film: ${settings.film}`,
+    settings.wash === undefined ? '' : `wash: ${settings.wash}`,
+    settings.cure === undefined ? '' : `cure: ${settings.cure}`,
   ];
   return (
     <section aria-labelledby="changes-title" className="mt-6">
@@ -80,7 +81,13 @@ function ChangeLine({ change }: { change: ChangeView }) {
         {readingsSince === 0 ? 'Nothing was read since.' : `${readingsSince} readings since.`}
       </p>
       {settling !== undefined && settling.share < WORTH_A_PRINT && (
-        <p className="text-sm">No single size would settle much more.</p>
+        <p className="text-sm">
+          No single size would settle much:{' '}
+          <Link href={`/gauges?choice=shortBlock&profile=${change.change.profileId}`} className="underline">
+            a block of six
+          </Link>{' '}
+          does.
+        </p>
       )}
       {settling !== undefined && settling.share >= WORTH_A_PRINT && (
         <p className="text-sm">
