@@ -1,6 +1,6 @@
 import { expect, test } from '@jest/globals';
-import { By } from 'selenium-webdriver';
-import { click, find, waitFor, waitForText } from './browser';
+import { By, Key } from 'selenium-webdriver';
+import { click, find, press, typeOver, waitFor, waitForText } from './browser';
 import { withBench } from './with-bench';
 
 const bench = withBench('demo');
@@ -65,5 +65,28 @@ test('a step tapped by mistake is taken back', async () => {
   await waitForText(driver, 'Measure it');
   await click(driver, 'take it back: Cool');
   await waitForText(driver, 'Begin, 20 min');
+  expect(await bench.browser.errors()).toEqual([]);
+});
+
+test('before the print: hours, resin and when to pour, by what stands in the vat', async () => {
+  const { driver } = bench.browser;
+  await driver.get(`${bench.server.address}/jobs/8/correct`);
+  await typeOver(driver, '[name="reason"]', 'drawn by the block');
+  await press(driver, Key.ENTER);
+  await waitForText(driver, 'waits for its print');
+  await driver.get(`${bench.server.address}/jobs/8/run`);
+  await waitForText(driver, 'in nine of ten prints');
+  expect(await mainText()).toMatch(/\d+ layers of 7\.5 s, as said of the printer/);
+  await waitForText(driver, 'The vat lasts');
+  await typeOver(driver, '#desk-levelMl', '29.5');
+  await waitForText(driver, 'If nobody pours, the vat runs dry');
+  expect(await mainText()).toMatch(/Pour \d+ ml before layer \d+, \d+ min after the start/);
+  await typeOver(driver, '#desk-levelMl', '900');
+  await waitForText(driver, '900 ml in a vat that holds 200');
+  // What was typed for this printer is there again.
+  await typeOver(driver, '#desk-levelMl', '120');
+  await driver.navigate().refresh();
+  await waitForText(driver, 'in nine of ten prints');
+  expect(await (await find(driver, '#desk-levelMl')).getAttribute('value')).toBe('120');
   expect(await bench.browser.errors()).toEqual([]);
 });

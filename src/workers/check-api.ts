@@ -112,6 +112,11 @@ export class CheckApi {
     return { reading, findings: listFindings(check, reading, limits, stance), whole: false };
   }
 
+  /** Area of each layer of the loaded part, mm². */
+  areas(layerMm: number): Float64Array {
+    return sweepLayers(this.opened.mesh, { heightMm: layerMm }).areaMm2;
+  }
+
   /** The whole reading, with progress. */
   read({ limits, stance }: CheckAsk, onProgress: Progress = () => {}): CheckFound {
     const { mesh, check } = this.opened;

@@ -16,6 +16,10 @@ export class CheckWorker {
     return this.worker.askWithProgress(onProgress, async (api, relay) => api.open(bytes, relay));
   }
 
+  areas(layerMm: number): Promise<Float64Array> {
+    return this.worker.ask((api) => api.areas(layerMm));
+  }
+
   glance(ask: CheckAsk): Promise<CheckFound> {
     return this.worker.ask((api) => api.glance(ask));
   }

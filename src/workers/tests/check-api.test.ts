@@ -83,6 +83,14 @@ test('a mend comes with what it changed, and the part itself stays', () => {
   expect(checkMesh(api.part).watertight).toBe(false);
 });
 
+test('areas alone, layer by layer', () => {
+  const api = new CheckApi();
+  expectOk(api.open(writeStl(box(10, 20, 5))));
+  const areas = api.areas(0.5);
+  expect(areas).toHaveLength(10);
+  for (const area of areas) expect(area).toBeCloseTo(200, 6);
+});
+
 test('nothing is asked of a part that was not opened', () => {
   expect(() => new CheckApi().glance(ASK)).toThrow(RangeError);
   expect(new CheckApi().open(new Uint8Array(0))).toMatchObject({ ok: false });

@@ -120,6 +120,7 @@ describe('the demo bench', () => {
       resin: 0.5,
       fit: 1,
       check: 0,
+      run: 1,
       measure: 1,
       correct: 1,
       // In, but the agreed test is not answered yet.

@@ -3,11 +3,12 @@ import { CAUTIONS } from '@/app/_components/card-steps';
 import { loadJob } from '@/app/_components/load-job';
 import { idFrom } from '@/app/_components/read-params';
 import { bench, benchHouse } from '@/subjects/house';
-import type { JobView } from '@/subjects/job';
+import { type JobView, partOfJob } from '@/subjects/job';
 import { describeCardReason, describeCardStep } from '@/subjects/resin/shared';
 import { type Chain, viewChain } from '@/subjects/run';
 import { buttonLook, Link } from '@/ui';
 import { ChainBench, type ShownLink } from './_components/chain-bench';
+import { Forecast } from './_components/forecast';
 
 interface RunPageProps {
   readonly params: Promise<{ jobId: string }>;
@@ -60,6 +61,29 @@ function shownLink({ card, plannedS, done }: Chain['links'][number]): ShownLink 
   };
 }
 
+/** Seconds that a layer takes where nobody said: usual for small panels. */
+const LAYER_S = 8;
+
+/** Hours and resin of the part that waits for its print, where there is a file to read. */
+function ForecastOf({ view }: { view: JobView }) {
+  const part = partOfJob(view);
+  if (part === undefined || view.profile === undefined) return null;
+  const { printer, profile, resin } = view.profile;
+  const { stance } = view.job;
+  return (
+    <Forecast
+      source={part.source}
+      layerMm={profile.layerMm}
+      layerS={printer.layerSeconds ?? LAYER_S}
+      isTimed={printer.layerSeconds !== null}
+      liftMm={stance?.kind === 'supports' ? stance.liftMm : 0}
+      hasSupports={stance?.kind === 'supports'}
+      printerId={printer.id}
+      resin={resin.name}
+    />
+  );
+}
+
 function NotPrinted({ view }: { view: JobView }) {
   const last = view.attempts.at(-1);
   const waits = last !== undefined && last.prints.length === 0;
@@ -83,6 +107,7 @@ function NotPrinted({ view }: { view: JobView }) {
       >
         {noResin ? 'Choose them' : waits ? 'On to its print' : 'Draw the first attempt'}
       </Link>
+      {waits && <ForecastOf view={view} />}
     </div>
   );
 }
