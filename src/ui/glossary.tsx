@@ -20,7 +20,11 @@ const WORDS: readonly (readonly [word: string, means: string])[] = [
   ['green', 'printed and not yet cured; cured, aged and coated come after'],
   ['island', 'a region that starts in mid-air, with nothing below to hold it'],
   ['suction cup', 'a hollow closed off while it prints, so that each lift pulls a vacuum'],
-  ['elephant’s foot', 'the flare of the first layers, which read too wide'],
+  ['foot', 'the flare of the first layers, which read too wide'],
+  ['check piece', 'a block, pin or ring of known size: it shows what the jaws of a caliper add'],
+  ['control piece', 'a small piece beside every part: it shows when a signature no longer holds'],
+  ['relative', 'a profile of the same printer or resin, which lends what it was seen to do'],
+  ['lean', 'light that is stronger on one side of the plate: edges grow more there'],
 ];
 
 /** What the words mean, a line each. */
