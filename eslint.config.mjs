@@ -48,11 +48,11 @@ const CORE = {
   signature: ['numerics', 'metrology'],
   mesh: ['metrology'],
   layers: ['mesh'],
-  findings: ['metrology', 'mesh', 'layers'],
+  findings: ['metrology', 'mesh', 'layers', 'run'],
   solids: ['mesh'],
   fits: ['numerics', 'metrology', 'signature'],
   sheets: ['metrology', 'signature', 'fits', 'solids', 'mesh'],
-  gauges: ['numerics', 'metrology', 'signature', 'fits', 'solids', 'mesh'],
+  gauges: ['numerics', 'metrology', 'signature', 'fits', 'solids', 'mesh', 'run'],
   resins: ['numerics', 'fits'],
   virtual: ['numerics', 'metrology', 'signature', 'fits', 'resins'],
 };

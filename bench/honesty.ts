@@ -5,7 +5,15 @@
  */
 import { BLOCK_OF_24, BLOCK_OF_6 } from '@/core/gauges';
 import { mixtureMoments } from '@/core/numerics';
-import { driftRow, drawTarget, estimateSignature, predictSize, type Signature } from '@/core/signature';
+import {
+  DRIFT_EDGE_SD_MM,
+  DRIFT_SCALE_SD,
+  driftRow,
+  drawTarget,
+  estimateSignature,
+  predictSize,
+  type Signature,
+} from '@/core/signature';
 import { type Family, lawfulSize, printFeature } from '@/core/virtual';
 import { makeWorld, type PlacedTarget, type World } from './job';
 import { OPTIONS, readPart } from './world';
@@ -18,9 +26,6 @@ interface Budget {
   readonly true: Readonly<Record<Part, number>>;
   readonly covered: boolean;
 }
-
-/** Standard deviations of the drift that the model assumes: docs/methods.md §2. */
-const DRIFT = { edge: 0.008, scale: 0.0004 };
 
 function budgetOf({ printer }: World, target: PlacedTarget, signature: Signature): Budget {
   const { pixelMm } = printer;
@@ -36,7 +41,7 @@ function budgetOf({ printer }: World, target: PlacedTarget, signature: Signature
   const driftOf = (edge: number, scale: number) => (drift.edge * edge) ** 2 + (drift.scale * scale) ** 2;
   const aligned = target.kind.shape === 'flat' && (target.kind.axis === 'X' || target.kind.axis === 'Y');
   const pixels = aligned ? pixelMm ** 2 / 6 : 0;
-  const said = { 'habit and chance': scatter, drift: driftOf(DRIFT.edge, DRIFT.scale), pixels };
+  const said = { 'habit and chance': scatter, drift: driftOf(DRIFT_EDGE_SD_MM, DRIFT_SCALE_SD), pixels };
   const size = printFeature(printer, place, 'A1');
   return {
     said: { ...said, law: sd ** 2 - said['habit and chance'] - said.drift - said.pixels },

@@ -3,6 +3,8 @@ import { invertSymmetric } from '@/core/numerics';
 import { expectOk } from '@/core/result';
 import {
   DEFAULT_SHARES,
+  DRIFT_EDGE_SD_MM,
+  DRIFT_SCALE_SD,
   driftRow,
   groupObservations,
   type Kin,
@@ -21,7 +23,6 @@ export interface Measured {
 }
 
 const COUNT = PARAMETER_NAMES.length;
-const DRIFT = { edge: 0.008, scale: 0.0004 };
 
 function shareBetween(a: Kin, b: Kin, i: number): number {
   const { printer, resin, both } = DEFAULT_SHARES[PARAMETER_NAMES[i]];
@@ -74,7 +75,8 @@ export function plainPrior(kin: Kin, relatives: readonly Measured[]): LawPrior {
       if (jaw !== undefined && jaw === jawOf(b.observation.kind.sense)) value += bias;
       if (same)
         value +=
-          a.drift.edge * b.drift.edge * DRIFT.edge ** 2 + a.drift.scale * b.drift.scale * DRIFT.scale ** 2;
+          a.drift.edge * b.drift.edge * DRIFT_EDGE_SD_MM ** 2 +
+          a.drift.scale * b.drift.scale * DRIFT_SCALE_SD ** 2;
       if (i === j) value += a.scatter.featureMm ** 2 + a.scatter.printMm ** 2 + a.observation.u_mm ** 2;
       among[i * size + j] = value;
     }),

@@ -12,6 +12,18 @@ export const CAUTIONS: Partial<Record<CardStep['step'], string>> = {
   cure: 'The lamp harms eyes and skin: keep its lid closed. The part and its tray come out hot.',
 };
 
+/** Why a step is done so here, and why others do otherwise. */
+export function CardReason({ title, reason }: { title: string; reason: string }) {
+  return (
+    <details>
+      <summary className="text-sm text-soft">
+        Why so, and why others do otherwise<span className="sr-only">: {title}</span>
+      </summary>
+      <p className="text-sm">{reason}</p>
+    </details>
+  );
+}
+
 /** The handling of a resin in the order of the work. */
 export function CardSteps({ steps }: { steps: readonly CardStep[] }) {
   return (
@@ -25,14 +37,7 @@ export function CardSteps({ steps }: { steps: readonly CardStep[] }) {
             <p>
               <span className="font-semibold">{title}</span> <span>{text}</span>
             </p>
-            {reason !== undefined && (
-              <details>
-                <summary className="text-sm text-soft">
-                  Why so, and why others do otherwise<span className="sr-only">: {title}</span>
-                </summary>
-                <p className="text-sm">{reason}</p>
-              </details>
-            )}
+            {reason !== undefined && <CardReason title={title} reason={reason} />}
             {caution !== undefined && <Caution>{caution}</Caution>}
           </li>
         );

@@ -1,4 +1,5 @@
 import { useEffect } from 'react';
+import { playTone, wakeAtNextTouch } from './speaker';
 
 /** A timer that calls when it is over. */
 export interface CallingTimer {
@@ -19,19 +20,10 @@ function callOnce(id: number): boolean {
   return true;
 }
 
+const CALL = [0, 0.35, 0.7];
+
 function sound(): void {
-  const speaker = new AudioContext();
-  [0, 0.35, 0.7].forEach((at) => {
-    const tone = speaker.createOscillator();
-    const level = speaker.createGain();
-    level.gain.setValueAtTime(0.15, speaker.currentTime + at);
-    level.gain.exponentialRampToValueAtTime(0.001, speaker.currentTime + at + 0.3);
-    tone.frequency.value = 880;
-    tone.connect(level).connect(speaker.destination);
-    tone.start(speaker.currentTime + at);
-    tone.stop(speaker.currentTime + at + 0.3);
-  });
-  setTimeout(() => void speaker.close(), 2000);
+  for (const after of CALL) playTone({ hertz: 880, seconds: 0.3, after, level: 0.15 });
 }
 
 function call({ id, title }: CallingTimer): void {
@@ -43,6 +35,8 @@ function call({ id, title }: CallingTimer): void {
 
 /** Calls once for each timer whose time is up, by sound and, where the browser allows it, by a notification; and in the title. */
 export function useCall(timers: readonly CallingTimer[], now: number): void {
+  const isWaiting = timers.length > 0;
+  useEffect(() => (isWaiting ? wakeAtNextTouch() : undefined), [isWaiting]);
   const over = timers.filter(({ endsAt }) => endsAt !== undefined && endsAt <= now);
   const overIds = over.map(({ id }) => id).join(' ');
   useEffect(() => {

@@ -1,3 +1,5 @@
+import { ASSUMED_LAYER_S } from '@/core/run';
+
 /** Where a limit comes from: the machine, the resin's sheet, its tests, a house rule, or assumed for want of anything better. */
 export type LimitSource = 'printer' | 'resin' | 'ladder' | 'house' | 'assumed';
 
@@ -55,7 +57,6 @@ export const CHECK_RULES: CheckRules = Object.freeze({
 /** Assumed where the printer's own are not known: a small panel, and an ordinary layer. */
 const ASSUMED_PIXEL_MM = 0.05;
 const ASSUMED_PLATE: Room = [120, 70, 150];
-const ASSUMED_LAYER_SECONDS = 8;
 
 /** What is known of the machine that will print the part. */
 export interface Machine {
@@ -126,7 +127,7 @@ export function limitsOf(machine: Machine, rules: CheckRules = CHECK_RULES): Che
   return {
     pixelMm,
     layerMm: machine.layerMm,
-    layerSeconds: known(machine.layerSeconds, 'printer', ASSUMED_LAYER_SECONDS),
+    layerSeconds: known(machine.layerSeconds, 'printer', ASSUMED_LAYER_S),
     wallMm: leastWall({ value: rules.wallPixels * pixelMm.value, from: pixelMm.from }, machine),
     gapMm: openGap(machine.ladderGapMm, rules),
     floorMm: { value: rules.floorLayers * machine.layerMm, from: 'house' },

@@ -1,6 +1,7 @@
 import { fail, ok, type Result } from '@/core/result';
 import type { Mesh, Point } from '@/core/mesh';
 import type { FeatureKind } from '@/core/metrology';
+import { plainProgram, plannedSeconds } from '@/core/run';
 import { buildMesh, type SolidKernel, type Workshop } from '@/core/solids';
 import type { GapDirection, JointKind } from '@/core/fits';
 import { HOLE, PIN, SLOT_X, TRAY_MM } from './block-pieces';
@@ -238,10 +239,6 @@ export interface GaugeEffort {
   readonly volumeMl: number;
 }
 
-/** Seconds a layer takes with lifting, and what the first ones add: assumed, usual for small panels. */
-const ASSUMED_LAYER_S = 8;
-const ASSUMED_FIRST_LAYERS_S = 180;
-
 export function gaugeEffort(mesh: Mesh, volumeMm3: number, layerMm: number): GaugeEffort {
   let heightMm = 0;
   for (let i = 2; i < mesh.positions.length; i += 3) heightMm = Math.max(heightMm, mesh.positions[i]);
@@ -249,7 +246,7 @@ export function gaugeEffort(mesh: Mesh, volumeMm3: number, layerMm: number): Gau
   return {
     heightMm,
     layers,
-    minutes: (layers * ASSUMED_LAYER_S + ASSUMED_FIRST_LAYERS_S) / 60,
+    minutes: plannedSeconds(layers, plainProgram(layerMm)) / 60,
     volumeMl: volumeMm3 / 1000,
   };
 }

@@ -79,6 +79,12 @@ export class Schedule {
     return this.next[job];
   }
 
+  /** The last step of a job holds its station: what frees it comes next. */
+  isHolding(job: number): boolean {
+    const done = this.next[job];
+    return done > 0 && this.day.jobs[job].steps[done - 1].holds === true;
+  }
+
   private stationOf(name: string | undefined): Taken[] {
     if (name === undefined) return [];
     const list = this.stations.get(name) ?? [];

@@ -2,6 +2,7 @@ export { chanceOfPlate, copiesFromLog, copiesToStart } from './copies';
 export { coolingTau, excessAfter, secondsToCool } from './cooling';
 export { type Day, type DayJob, type DayStep, type PlacedStep, type Worth } from './day';
 export {
+  ASSUMED_LAYER_S,
   checkProgram,
   exposureOf,
   finishOf,
@@ -11,6 +12,8 @@ export {
   learnRatio,
   type Move,
   type PlainProgram,
+  plainProgram,
+  plannedSeconds,
   type ProgramIssue,
   type TimedPrint,
 } from './layer-times';

@@ -57,6 +57,15 @@ export function exposureOf(layer: number, program: LayerProgram): number {
   return bottomExposureS + ((exposureS - bottomExposureS) * (step + 1)) / (transitionLayers + 1);
 }
 
+/** Seconds that a layer takes with its lift, and what the first ones add: assumed, usual for small panels. */
+export const ASSUMED_LAYER_S = 8;
+const FIRST_LAYERS_S = 180;
+
+/** The program of a printer of which at most the time of a layer is known. */
+export function plainProgram(layerMm: number, layerS: number = ASSUMED_LAYER_S): PlainProgram {
+  return { layerMm, layerS, startupS: FIRST_LAYERS_S };
+}
+
 const isPlain = (program: LayerProgram | PlainProgram): program is PlainProgram => 'layerS' in program;
 
 /** Seconds that a layer takes: exposure, rests, and every stage of the lift. */
@@ -72,6 +81,11 @@ export function layerClock(layers: number, program: LayerProgram | PlainProgram)
   clock[0] = program.startupS;
   for (let layer = 0; layer < layers; layer++) clock[layer + 1] = clock[layer] + layerSeconds(layer, program);
   return clock;
+}
+
+/** How long a print of so many layers is planned to take, s. */
+export function plannedSeconds(layers: number, program: LayerProgram | PlainProgram): number {
+  return layerClock(layers, program)[layers];
 }
 
 /** A print that was planned and timed, s. */

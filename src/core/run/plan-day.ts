@@ -185,46 +185,43 @@ function toStep({ job, step, startMin, endMin }: PlacedStep): PlacedStep {
   return { job, step, startMin, endMin };
 }
 
-/** Schedules jobs by priority: of the steps that can begin soonest, that of the job that stands first; undefined where it fails. */
-function byPriority(day: Day, priority: readonly number[]): Found | undefined {
+/**
+ * Places the next step of a job as early as it can be; with a step that holds its station those that free it, in the first
+ * stretch where all of them fit. False where there is none.
+ */
+function placeTurn(schedule: Schedule, job: number): boolean {
+  for (const start of schedule.startsOf(job)) {
+    const undo = schedule.place(job, start);
+    if (!schedule.isHolding(job) || placeTurn(schedule, job)) return true;
+    undo();
+  }
+  return false;
+}
+
+/** A schedule with the turns of jobs that make it. */
+interface Ordered extends Found {
+  readonly order: readonly number[];
+}
+
+/** Turns in an order of jobs, a job as often as it has turns: of each the next is placed as early as it can be. */
+function byOrder(day: Day, order: readonly number[]): Ordered | undefined {
   const schedule = new Schedule(day);
+  for (const job of order) if (!placeTurn(schedule, job)) return undefined;
+  return { worth: schedule.worth(), steps: schedule.placed.map(toStep), order };
+}
+
+/** As one does it by hand: of the steps that could begin soonest, that of the job which stands first by the rule. */
+function byRule(day: Day, priority: readonly number[]): Ordered | undefined {
+  const schedule = new Schedule(day);
+  const order: number[] = [];
   for (let open = schedule.open(); open.length > 0; open = schedule.open()) {
-    const held = open.find((job) => isHolding(day, schedule, job));
-    const job = held ?? priority.find((each) => open.includes(each))!;
-    const starts = schedule.startsOf(job);
-    const start = starts[starts.length - 1];
-    if (start === undefined) return undefined;
-    schedule.place(job, isHoldStep(day, schedule, job) ? start : starts[0]);
+    const soonest = new Map(open.map((job) => [job, schedule.startsOf(job)[0] ?? Infinity]));
+    const first = Math.min(...soonest.values());
+    const job = priority.find((each) => soonest.get(each) === first)!;
+    if (!placeTurn(schedule, job)) return undefined;
+    order.push(job);
   }
-  return { worth: schedule.worth(), steps: schedule.placed.map(toStep) };
-}
-
-function isHoldStep(day: Day, schedule: Schedule, job: number): boolean {
-  return day.jobs[job].steps[schedule.stepsDone(job)].holds === true;
-}
-
-/** The last step of a job held its station: what frees it comes at once. */
-function isHolding(day: Day, schedule: Schedule, job: number): boolean {
-  const done = schedule.stepsDone(job);
-  return done > 0 && day.jobs[job].steps[done - 1].holds === true;
-}
-
-/** Steps in an order of jobs, a job as often as it has steps: of each the next is placed as early as it can be. */
-function byOrder(day: Day, order: readonly number[]): Found | undefined {
-  const schedule = new Schedule(day);
-  for (const job of order) {
-    const starts = schedule.startsOf(job);
-    const start = isHoldStep(day, schedule, job) ? starts[starts.length - 1] : starts[0];
-    if (start === undefined) return undefined;
-    schedule.place(job, start);
-    // A station that was held is freed as soon as it can be.
-    while (isHolding(day, schedule, job) && schedule.open().includes(job)) {
-      const [next] = schedule.startsOf(job);
-      if (next === undefined) return undefined;
-      schedule.place(job, next);
-    }
-  }
-  return { worth: schedule.worth(), steps: schedule.placed.map(toStep) };
+  return { worth: schedule.worth(), steps: schedule.placed.map(toStep), order };
 }
 
 /** Rules that one would use by hand, as orders of jobs. */
@@ -244,34 +241,29 @@ function rulesOf({ jobs }: Day): { readonly name: string; readonly priority: num
   ];
 }
 
-/** What each rule of hand makes of a day: of steps that can begin, the job that stands first takes its next. */
+/** What each rule of hand makes of a day. */
 export function dispatchRules(day: Day): { readonly name: string; readonly worth: Worth }[] {
   return rulesOf(day).flatMap(({ name, priority }) => {
-    const found = byPriority(day, priority) ?? byOrder(day, inBlocks(day, priority));
+    const found = byRule(day, priority);
     return found === undefined ? [] : [{ name, worth: found.worth }];
   });
 }
 
-/** Every step of a job where the order names it; steps that free a held station follow by themselves. */
-function ordersOf(day: Day, priority: readonly number[]): number[] {
-  const turns = day.jobs.map(({ steps }) =>
-    steps.reduce((count, _, i) => count + (i > 0 && steps[i - 1].holds === true ? 0 : 1), 0),
+/** All turns of a job, then those of the next: what frees a held station is of the turn that takes it. */
+function inBlocks({ jobs }: Day, priority: readonly number[]): number[] {
+  return priority.flatMap((job) =>
+    jobs[job].steps.flatMap((_, i) => (jobs[job].steps[i - 1]?.holds === true ? [] : [job])),
   );
-  const order: number[] = [];
-  for (let turn = 0; turn < Math.max(...turns); turn++)
-    for (const job of priority) if (turn < turns[job]) order.push(job);
-  return order;
 }
 
-function inBlocks(day: Day, priority: readonly number[]): number[] {
-  const all = ordersOf(day, priority);
-  return priority.flatMap((job) => all.filter((each) => each === job));
-}
-
-/** Moves one turn of the order to another place. */
+/** Moves one turn of the order to another place, or has two turns change places. */
 function moved(order: readonly number[], random: SeededRandom): number[] {
   const changed = [...order];
   const [from, to] = [0, 1].map(() => Math.floor(random.uniform() * order.length));
+  if (random.uniform() < 0.5) {
+    [changed[from], changed[to]] = [changed[to], changed[from]];
+    return changed;
+  }
   const [job] = changed.splice(from, 1);
   changed.splice(to, 0, job);
   return changed;
@@ -285,24 +277,22 @@ function localSearch(
 ): Found | undefined {
   const random = seededRandom(seed);
   const starts = rulesOf(day).flatMap(({ priority }) => [
-    { order: inBlocks(day, priority), found: byOrder(day, inBlocks(day, priority)) },
-    { order: ordersOf(day, priority), found: byOrder(day, ordersOf(day, priority)) },
-    { order: inBlocks(day, priority), found: byPriority(day, priority) },
+    byOrder(day, inBlocks(day, priority)) ?? [],
+    byRule(day, priority) ?? [],
   ]);
-  const feasible = starts.flatMap(({ order, found }) => (found === undefined ? [] : [{ order, found }]));
-  if (feasible.length === 0) return undefined;
-  let current = feasible.reduce((a, b) => (isBetter(b.found.worth, a.found.worth) ? b : a));
-  let best = current.found;
+  const [first, ...others] = starts.flat();
+  if (first === undefined) return undefined;
+  let current: Ordered = others.reduce((a, b) => (isBetter(b.worth, a.worth) ? b : a), first);
+  let best: Found = current;
   const valueOf = ({ worth }: Found) => worth.tardinessMin + 0.01 * worth.finishMin;
   const heat = 0.05 * Math.max(1, valueOf(best));
   for (let i = 0; i < tries; i++) {
     if (i % 64 === 0 && (isStopped?.(i / tries) === true || !isBetter(bound, best.worth))) break;
-    const order = moved(current.order, random);
-    const found = byOrder(day, order);
+    const found = byOrder(day, moved(current.order, random));
     if (found === undefined) continue;
-    const worse = valueOf(found) - valueOf(current.found);
+    const worse = valueOf(found) - valueOf(current);
     const temperature = heat * (1 - i / tries) ** 2 + 1e-9;
-    if (worse <= 0 || random.uniform() < Math.exp(-worse / temperature)) current = { order, found };
+    if (worse <= 0 || random.uniform() < Math.exp(-worse / temperature)) current = found;
     if (isBetter(found.worth, best.worth)) best = found;
   }
   return best;

@@ -18,6 +18,8 @@ export {
   type StateShift,
 } from './estimate';
 export {
+  DRIFT_EDGE_SD_MM,
+  DRIFT_SCALE_SD,
   driftRow,
   isLean,
   lawPrior,
@@ -52,6 +54,7 @@ export {
   priorFromRelatives,
   type Relative,
   type ShareTable,
+  weightOfRelatives,
 } from './relatives';
 export { type CheckReading, type Instruments, type SignatureReading } from './reading';
 export { reportSignature, type SignatureReport, type SignatureSummary, summariseSignature } from './report';

@@ -269,3 +269,24 @@ export function contradiction(
   forwardSolve(spread, count, moved);
   return Math.sqrt(moved.reduce((sum, value) => sum + value * value, 0) / count);
 }
+
+/** A parameter's spread before anything, after its relatives, and after its readings. */
+interface Narrowed {
+  readonly priorSd: number;
+  readonly lentSd: number;
+  readonly sd: number;
+}
+
+/**
+ * Share of what is known beyond the prior that relatives brought, 0 … 1: of the information of each parameter, averaged
+ * over those that anything is known of. 0 where nothing is.
+ * Example: a parameter narrowed by relatives from 0.05 to 0.025 and by readings on to 0.01 → 0.125.
+ */
+export function weightOfRelatives(parameters: readonly Narrowed[]): number {
+  const shares = parameters.flatMap(({ priorSd, lentSd, sd }) => {
+    const lent = Math.max(0, 1 / lentSd ** 2 - 1 / priorSd ** 2);
+    const known = lent + Math.max(0, 1 / sd ** 2 - 1 / lentSd ** 2);
+    return known * priorSd ** 2 < 1e-6 ? [] : [lent / known];
+  });
+  return shares.length === 0 ? 0 : shares.reduce((sum, share) => sum + share, 0) / shares.length;
+}

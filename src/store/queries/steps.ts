@@ -1,4 +1,4 @@
-import { and, asc, eq, inArray, isNull } from 'drizzle-orm';
+import { and, asc, eq, isNull } from 'drizzle-orm';
 import type { Db } from '../client';
 import { attempts, prints, printSteps } from '../schema/attempts';
 import { jobs } from '../schema/jobs';
@@ -26,17 +26,4 @@ export function listRunningSteps(db: Db) {
     .where(and(isNull(printSteps.endedAt), isNull(printSteps.retractedAt), isNull(jobs.archivedAt)))
     .orderBy(asc(printSteps.startedAt))
     .all();
-}
-
-/** The prints of one run of the printer: what is washed and cured together. */
-export function listPrintsTogether(db: Db, printId: number): number[] {
-  const own = db.select().from(prints).where(eq(prints.id, printId)).get();
-  if (own === undefined) return [];
-  return db
-    .select({ id: prints.id })
-    .from(prints)
-    .where(and(eq(prints.attemptId, own.attemptId), inArray(prints.run, [own.run])))
-    .orderBy(asc(prints.id))
-    .all()
-    .map(({ id }) => id);
 }

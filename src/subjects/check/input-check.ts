@@ -38,7 +38,11 @@ export const printForm = z
   })
   .transform(({ copies, despite, placeXMm, placeYMm, roomC }, context) => {
     if ((placeXMm === undefined) !== (placeYMm === undefined))
-      refuse(context, { code: 'blank' }, placeXMm === undefined ? 'placeXMm' : 'placeYMm');
+      refuse(
+        context,
+        { code: 'together', other: placeXMm === undefined ? 'placeXMm' : 'placeYMm' },
+        placeXMm === undefined ? 'placeYMm' : 'placeXMm',
+      );
     const place =
       placeXMm === undefined || placeYMm === undefined ? undefined : { xMm: placeXMm, yMm: placeYMm };
     return { copies: Math.round(copies), despite, place, roomC };

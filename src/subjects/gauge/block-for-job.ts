@@ -1,4 +1,5 @@
 import { blockHeightMm, blockReadings, type BlockSize, chooseBlock, sizesFor } from '@/core/gauges';
+import { plainProgram, plannedSeconds } from '@/core/run';
 import { drawTarget, foreseeReadings, type Target } from '@/core/signature';
 import { targetOf } from '@/store';
 import { drawOptions, type JobView } from '@/subjects/job';
@@ -42,17 +43,14 @@ const FEW = 6;
 const READING_HOURS = 0.05;
 /** Wash, dry and cure of a small piece: assumed. */
 const FINISHING_HOURS = 0.5;
-/** Seconds a layer takes and what the first ones add, where nobody looked: usual for small panels. */
-const LAYER_S = 8;
-const FIRST_LAYERS_S = 180;
 /** A chance that is lifted by less is not worth a print. */
 const WORTH_SAYING = 0.02;
 
 function hoursOf(view: JobView, sizes: readonly BlockSize[]): number {
   const { layerMm } = view.profile!.profile;
   const layers = Math.ceil(blockHeightMm(sizes) / layerMm);
-  const seconds = layers * (view.profile!.printer.layerSeconds ?? LAYER_S) + FIRST_LAYERS_S;
-  return seconds / 3600 + FINISHING_HOURS + READING_HOURS;
+  const program = plainProgram(layerMm, view.profile!.printer.layerSeconds ?? undefined);
+  return plannedSeconds(layers, program) / 3600 + FINISHING_HOURS + READING_HOURS;
 }
 
 /** The gain of six sizes chosen for a job, told before they are printed; undefined where they would bring next to nothing. */

@@ -1,4 +1,4 @@
-import { BLOCK_SIZES } from '@/core/gauges';
+import { BLOCK_SIZES, blockReadings } from '@/core/gauges';
 import {
   type Change,
   type ParameterName,
@@ -29,17 +29,8 @@ export interface ChangeView {
   readonly open?: readonly ParameterName[];
 }
 
-/** Mean of three readings with an ordinary caliper, mm. */
-const U_OF_THREE_MM = 0.006;
-
 /** Sizes of the usual block, read on a print to come. */
-const CANDIDATES: readonly ReadingCandidate[] = BLOCK_SIZES.map(({ feature, kind, drawnMm }) => ({
-  feature: `to settle ${feature}`,
-  kind,
-  drawnMm,
-  print: 'to settle',
-  u_mm: U_OF_THREE_MM,
-}));
+const CANDIDATES = blockReadings(BLOCK_SIZES, '');
 
 function openOf({ signature }: LearnedSignature, givenBack: Change['givenBack']): ParameterName[] {
   return signature.parameters

@@ -99,10 +99,10 @@ export function describeAlarm({ control, staleness, prints, rooms }: Alarm): str
   const what =
     staleness.kind === 'twoInARow'
       ? `the ${control} came out far from what was expected twice in a row`
-      : `the ${control} has been walking ${staleness.side === 'over' ? 'above' : 'below'} what was expected`;
+      : `the ${control} has come out ${staleness.side === 'over' ? 'above' : 'below'} what was expected by more than chance explains`;
   const warm =
     rooms === undefined || Math.abs(rooms[1] - rooms[0]) < 2
       ? ''
       : ` The room went from ${rooms[0]} to ${rooms[1]} °C meanwhile.`;
-  return `${what}, in ${prints} prints with nothing noted as changed. This signature no longer holds.${warm} Say what changed, or that nobody knows.`;
+  return `${what}, over ${prints} prints with nothing noted as changed. This signature no longer holds.${warm} Note what changed, or that nobody knows.`;
 }

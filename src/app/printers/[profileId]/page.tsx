@@ -4,7 +4,7 @@ import { connection } from 'next/server';
 import { BeingBroughtUpToDate } from '@/app/_components/being-brought-up-to-date';
 import { ParameterList } from '@/app/_components/parameter-list';
 import { idFrom } from '@/app/_components/read-params';
-import { isLean, type Staleness } from '@/core/signature';
+import { isLean, type Staleness, weightOfRelatives } from '@/core/signature';
 import { bench } from '@/subjects/house';
 import { formatMm, formatSigned, momentOf } from '@/subjects/language/shared';
 import {
@@ -124,10 +124,11 @@ function describeStaleness(
   if (readingCount === 0)
     return 'Until something is measured, every job uses what is assumed of a printer nobody knows, and says so.';
   if (staleness.kind === 'holds') return 'Prints have come out as it said: the signature holds.';
-  const why = 'Look at the lot, the film, the exposure and the temperature, then measure a block again.';
+  const why =
+    'Look at the lot, the film, the exposure and the temperature, note below what changed, then measure a block again.';
   return staleness.kind === 'twoInARow'
     ? `Two prints in a row came out far from what it said: this signature may no longer hold. ${why}`
-    : `Prints have been walking ${staleness.side} what it said: this signature may no longer hold. ${why}`;
+    : `Prints have come out ${staleness.side} what it said by more than chance explains: this signature may no longer hold. ${why}`;
 }
 
 const SAME_WORDS = {
@@ -176,6 +177,11 @@ function Lenders({ view: { learned } }: { view: SignatureView }) {
           outweigh them the more there are.
         </p>
       )}
+      <p className="text-soft">
+        Of what is known here beyond what is assumed of any printer,{' '}
+        <span className="num">{Math.round(100 * weightOfRelatives(learned.signature.parameters))} %</span>{' '}
+        comes from them.
+      </p>
     </div>
   );
 }

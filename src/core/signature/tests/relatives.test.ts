@@ -1,7 +1,14 @@
 import { describe, expect, test } from '@jest/globals';
 import { readReferenceJson } from '@/testing/reference';
 import { lawPrior, PARAMETER_COUNT, PARAMETER_NAMES } from '../law';
-import { checkShares, contradiction, DEFAULT_SHARES, type Kin, priorFromRelatives } from '../relatives';
+import {
+  checkShares,
+  contradiction,
+  DEFAULT_SHARES,
+  type Kin,
+  priorFromRelatives,
+  weightOfRelatives,
+} from '../relatives';
 
 interface ReferenceCases {
   readonly share: Readonly<Record<'printer' | 'resin' | 'lot', readonly number[]>>;
@@ -109,4 +116,15 @@ test('a law far from what relatives foretold is told by its distance', () => {
   const far = prior.mean.slice();
   far[edge] += 5 * Math.sqrt(diagonal(prior.covariance, edge)) * Math.sqrt(PARAMETER_COUNT);
   expect(contradiction(prior, far, narrow)).toBeGreaterThan(3);
+});
+
+test('the weight of relatives is their share of the information beyond the prior', () => {
+  const half = { priorSd: 0.05, lentSd: 0.025, sd: 0.01 };
+  // 1200 of 9600 more than the prior's 400.
+  expect(weightOfRelatives([half])).toBeCloseTo(0.125, 12);
+  const alone = { priorSd: 0.05, lentSd: 0.02, sd: 0.02 };
+  expect(weightOfRelatives([half, alone])).toBeCloseTo((0.125 + 1) / 2, 12);
+  // What nobody knows anything of does not count.
+  expect(weightOfRelatives([half, { priorSd: 1, lentSd: 1, sd: 1 }])).toBeCloseTo(0.125, 12);
+  expect(weightOfRelatives([])).toBe(0);
 });

@@ -2,6 +2,7 @@ import { connection } from 'next/server';
 import { CardSteps } from '@/app/_components/card-steps';
 import { FootLine } from '@/app/_components/foot-line';
 import { loadJob } from '@/app/_components/load-job';
+import { PrintChoice } from '@/app/_components/print-choice';
 import { idFrom } from '@/app/_components/read-params';
 import type { GaugeSpec } from '@/core/gauges';
 import { processCard, quoteOf } from '@/core/resins';
@@ -54,7 +55,7 @@ export default async function MeasurePage({ params, searchParams }: MeasurePageP
     return <PrintPanel {...asked} attemptNumber={attempt.number} files={canBuild(view)} />;
   return (
     <div className="space-y-6">
-      <PrintChoice jobId={jobId} prints={attempt.prints} shownId={print.id} />
+      <PrintChoice jobId={jobId} step="measure" prints={attempt.prints} shownId={print.id} />
       <OfPrint view={view} print={print} shown={viewPrint(db, view, attempt, print)} />
       <details id="again" className="border-t border-hair pt-2">
         <summary className="font-semibold">Print attempt {attempt.number} again</summary>
@@ -151,32 +152,6 @@ function withControl(view: JobView, { features, control, printId }: PrintView) {
   const points = viewControl(bench().db, view.profile.profile.id)?.points ?? [];
   const z = points.find((point) => point.printId === printId)?.z;
   return { features: [...features, control], control: { id: control.id, z } };
-}
-
-interface PrintChoiceProps {
-  readonly jobId: number;
-  readonly prints: readonly { readonly id: number; readonly name: string }[];
-  readonly shownId: number;
-}
-
-/** Prints of the attempt, one of which is measured. */
-function PrintChoice({ jobId, prints, shownId }: PrintChoiceProps) {
-  if (prints.length < 2) return null;
-  return (
-    <nav aria-label="Prints of this attempt" className="flex flex-wrap items-center gap-2">
-      <span className="text-sm text-soft">Print</span>
-      {prints.map(({ id, name }) => (
-        <Link
-          key={id}
-          href={`/jobs/${jobId}/measure?print=${id}`}
-          aria-current={id === shownId ? 'page' : undefined}
-          className={`num min-h-8 rounded-[5px] border px-2 py-1 ${id === shownId ? 'border-juniper bg-band font-semibold' : 'border-edge'}`}
-        >
-          {name}
-        </Link>
-      ))}
-    </nav>
-  );
 }
 
 /** Whether the resin's sheet says how it grows with warmth; else the usual figure is taken. */

@@ -2,6 +2,7 @@ import { connection } from 'next/server';
 import { CAUTIONS } from '@/app/_components/card-steps';
 import { loadJob } from '@/app/_components/load-job';
 import { idFrom } from '@/app/_components/read-params';
+import { ASSUMED_LAYER_S } from '@/core/run';
 import { bench, benchHouse } from '@/subjects/house';
 import { type JobView, partOfJob } from '@/subjects/job';
 import { describeCardReason, describeCardStep } from '@/subjects/resin/shared';
@@ -61,9 +62,6 @@ function shownLink({ card, plannedS, done }: Chain['links'][number]): ShownLink 
   };
 }
 
-/** Seconds that a layer takes where nobody said: usual for small panels. */
-const LAYER_S = 8;
-
 /** Hours and resin of the part that waits for its print, where there is a file to read. */
 function ForecastOf({ view }: { view: JobView }) {
   const part = partOfJob(view);
@@ -74,7 +72,7 @@ function ForecastOf({ view }: { view: JobView }) {
     <Forecast
       source={part.source}
       layerMm={profile.layerMm}
-      layerS={printer.layerSeconds ?? LAYER_S}
+      layerS={printer.layerSeconds ?? ASSUMED_LAYER_S}
       isTimed={printer.layerSeconds !== null}
       liftMm={stance?.kind === 'supports' ? stance.liftMm : 0}
       hasSupports={stance?.kind === 'supports'}

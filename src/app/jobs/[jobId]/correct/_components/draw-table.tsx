@@ -72,13 +72,13 @@ function SnapWords({ snap: { below, above, wantedMm, dividing }, grid }: SnapWor
       whole {grid}:{' '}
       {[below, above].map(({ drawMm, inTolerance }, i) => (
         <span key={drawMm} className="num whitespace-nowrap">
-          {i > 0 && ' · '}
-          {formatMm(drawMm, DIGITS)} {formatChance(inTolerance)}
+          {i > 0 && ' or '}
+          {formatMm(drawMm, DIGITS)} ({formatChance(inTolerance)})
         </span>
       ))}
       {dividing.length > 0 && (
         <span className="whitespace-nowrap">
-          {' · '}
+          {'; '}
           <span className="num">{formatMm(wantedMm, DIGITS)}</span> in layers of{' '}
           <span className="num">
             {dividing

@@ -14,6 +14,7 @@ import {
 import type { ReadingInput } from '@/subjects/measure/shared';
 import { RuleStrip, toneOf } from '@/ui';
 import { READINGS_EACH } from './bench-types';
+import { countedReadings } from './reading-order';
 
 interface FeatureRowsProps {
   readonly features: readonly FeatureView[];
@@ -168,7 +169,7 @@ function ReadingList({
   feature: FeatureView;
   waiting: readonly ReadingInput[];
 }) {
-  const missing = Math.max(0, READINGS_EACH - readings.length - waiting.length);
+  const missing = Math.max(0, READINGS_EACH - countedReadings(readings).length - waiting.length);
   return (
     <p className="num flex flex-wrap gap-x-2.5 gap-y-1">
       {readings.map(({ id, readingMm, suspicious, atPlate }) => (

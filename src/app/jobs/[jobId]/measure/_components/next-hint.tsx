@@ -4,6 +4,7 @@ import { outcomeOf } from '@/core/metrology';
 import type { FeatureView } from '@/subjects/job';
 import { Button, buttonLook, Link } from '@/ui';
 import { READINGS_EACH } from './bench-types';
+import { countedReadings } from './reading-order';
 
 interface NextHintProps {
   readonly features: readonly FeatureView[];
@@ -17,7 +18,7 @@ interface NextHintProps {
 export function NextHint({ features, counts, activeId, jobId, onAgain }: NextHintProps) {
   const left = features.filter(({ id }) => (counts.get(id) ?? 0) < READINGS_EACH && id !== activeId);
   const outcome = outcomeOf(features, true);
-  const settled = features.every(({ readings }) => readings.length >= READINGS_EACH);
+  const settled = features.every(({ readings }) => countedReadings(readings).length >= READINGS_EACH);
   if (!settled) {
     return (
       <p className="mt-3 bg-wash px-3 py-2">

@@ -4,7 +4,18 @@ import { READINGS_EACH } from './bench-types';
 /** What the order of reading needs of a feature. */
 export interface ReadFeature {
   readonly id: number;
-  readonly readings: readonly { readonly id: number; readonly clientKey: string }[];
+  readonly readings: readonly {
+    readonly id: number;
+    readonly clientKey: string;
+    readonly atPlate?: boolean;
+  }[];
+}
+
+/** Readings that count towards those that a feature wants: near the plate it flares. */
+export function countedReadings<Reading extends { readonly atPlate?: boolean }>(
+  readings: readonly Reading[],
+): Reading[] {
+  return readings.filter(({ atPlate }) => atPlate !== true);
 }
 
 /** Readings on their way to the bench, or kept there and not yet on the page: the page may come before or after the answer. */
@@ -18,13 +29,14 @@ export function readingsOnTheWay(
   return [...entries.values()].filter(({ clientKey }) => !shown.has(clientKey));
 }
 
-/** Readings of each feature, those on their way counted along. */
+/** Readings of each feature that count, those on their way too. */
 export function countReadings(
   features: readonly ReadFeature[],
   onTheWay: readonly ReadingInput[],
 ): Map<number, number> {
-  const counts = new Map(features.map(({ id, readings }) => [id, readings.length]));
-  for (const { featureId } of onTheWay) counts.set(featureId, (counts.get(featureId) ?? 0) + 1);
+  const counts = new Map(features.map(({ id, readings }) => [id, countedReadings(readings).length]));
+  for (const { featureId, heightMm } of onTheWay)
+    if (heightMm === undefined) counts.set(featureId, (counts.get(featureId) ?? 0) + 1);
   return counts;
 }
 

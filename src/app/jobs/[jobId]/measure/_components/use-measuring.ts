@@ -114,7 +114,8 @@ export function useMeasuring(props: BenchProps, field: RefObject<HTMLInputElemen
     setRemark(notes.length === 0 ? undefined : { text: understood });
     setText('');
     enter(valueMm, false);
-    choose(nextToRead(features, counts, active.id, count + 1));
+    // Readings near the plate are beside the three that a size wants: they stay where they are until somebody moves on.
+    choose(atPlate ? active.id : nextToRead(features, counts, active.id, count + 1));
   };
   /** What is on its way arrives first: the last reading is then the last one the bench has. */
   const retract = async (readingId?: number) => {

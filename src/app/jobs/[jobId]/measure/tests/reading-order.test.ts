@@ -58,3 +58,10 @@ describe('the order of reading', () => {
     expect(newestSeen(features, 99)).toBe(0);
   });
 });
+
+test('readings near the plate are beside the three that a feature wants', () => {
+  const [first] = [feature(1, 3)];
+  const low = { ...first, readings: first.readings.map((each, i) => ({ ...each, atPlate: i > 0 })) };
+  const onTheWay = [{ ...sent(1, 'low'), heightMm: 0.5 }, sent(1, 'high')];
+  expect(countReadings([low], onTheWay).get(1)).toBe(2);
+});

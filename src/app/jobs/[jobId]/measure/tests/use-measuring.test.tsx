@@ -144,3 +144,15 @@ test('a word waits in the browser while the bench does not answer', async () => 
   unmount();
   expect(JSON.stringify({ ...localStorage })).toContain('"word\\":\\"right');
 });
+
+test('near the plate the field stays on its feature until somebody moves on', async () => {
+  const { result } = sit();
+  await act(async () => result.current.setAtPlate(true));
+  for (const typed of ['9.40', '9.41', '9.40']) await act(async () => result.current.take(typed));
+  expect(sent.map(({ heightMm }) => heightMm)).toEqual([0.5, 0.5, 0.5]);
+  expect(result.current.active.name).toBe('Bore');
+  expect(result.current.counts.get(1)).toBe(2);
+  await act(async () => result.current.setAtPlate(false));
+  await act(async () => result.current.take('9.48'));
+  expect(result.current.active.name).toBe('Rim');
+});

@@ -2,6 +2,8 @@
 
 import { useRouter } from 'next/navigation';
 import { useState, useTransition } from 'react';
+import { CardReason } from '@/app/_components/card-steps';
+import { PrintChoice } from '@/app/_components/print-choice';
 import { askToNotify, useCall } from '@/app/_components/use-call';
 import { describeLeft, useServerClock } from '@/app/_components/use-countdown';
 import type { PartState } from '@/core/metrology';
@@ -96,20 +98,9 @@ export function ChainBench(props: ChainBenchProps) {
         print {printName} · {state}
         {isWarm && `, still warm: ${describeLeft(warmUntil - now)}`}
       </p>
-      {prints.length > 1 && (
-        <nav aria-label="Prints of this attempt" className="mt-2 flex flex-wrap gap-2">
-          {prints.map(({ id, name }) => (
-            <Link
-              key={id}
-              href={`/jobs/${jobId}/run?print=${id}`}
-              aria-current={id === printId ? 'page' : undefined}
-              className={`num min-h-11 rounded-[5px] border px-3 py-2 ${id === printId ? 'border-juniper bg-band font-semibold' : 'border-edge'}`}
-            >
-              {name}
-            </Link>
-          ))}
-        </nav>
-      )}
+      <div className="mt-2">
+        <PrintChoice jobId={jobId} step="run" prints={prints} shownId={printId} />
+      </div>
       {taps.problem !== '' && (
         <p role="alert" className="mt-2 font-medium text-plum">
           {taps.problem}
@@ -165,14 +156,7 @@ function Step({ link, isNext, next, now, taps }: StepProps) {
         <strong>{title}</strong> <span>{text}</span>
       </p>
       {open && caution !== undefined && <Caution>{caution}</Caution>}
-      {open && reason !== undefined && (
-        <details>
-          <summary className="text-sm text-soft">
-            Why so, and why others do otherwise<span className="sr-only">: {title}</span>
-          </summary>
-          <p className="text-sm">{reason}</p>
-        </details>
-      )}
+      {open && reason !== undefined && <CardReason title={title} reason={reason} />}
       {done === undefined && isNext && (
         <div className="mt-2 flex flex-wrap gap-3">
           <Button weight="large" disabled={taps.isBusy} onClick={() => taps.begin(link)}>

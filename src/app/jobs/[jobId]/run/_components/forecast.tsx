@@ -1,7 +1,14 @@
 'use client';
 
 import { useEffect, useMemo, useState } from 'react';
-import { finishOf, learnSupportShare, outlookOf, type PlainProgram } from '@/core/run';
+import {
+  finishOf,
+  learnSupportShare,
+  outlookOf,
+  type PlainProgram,
+  plainProgram,
+  plannedSeconds,
+} from '@/core/run';
 import { describeMeshIssue } from '@/subjects/records/shared';
 import { PlainField, Problem, useNumbers } from '@/ui';
 import { CheckWorker, Stopped } from '@/workers';
@@ -21,8 +28,6 @@ interface ForecastProps {
   readonly resin: string;
 }
 
-/** What the first layers add, s, where nobody looked. */
-const FIRST_LAYERS_S = 180;
 /** What wets vat and plate once, and what drips and is wiped: usual. */
 const WETTING_ML = 4;
 const LOSS_SHARE = 0.05;
@@ -103,14 +108,10 @@ function Figures({
 }: ForecastProps & { areas: Float64Array }) {
   const { field, valuesOf, texts } = useNumbers(remembered(printerId));
   useEffect(() => localStorage.setItem(`mellow-vat-${printerId}`, JSON.stringify(texts)), [printerId, texts]);
-  const program: PlainProgram = useMemo(
-    () => ({ layerMm, layerS, startupS: FIRST_LAYERS_S }),
-    [layerMm, layerS],
-  );
+  const program: PlainProgram = useMemo(() => plainProgram(layerMm, layerS), [layerMm, layerS]);
   const vat = valuesOf('levelMl', 'capacityMl', 'floorMl');
   const problem = vat && vatProblem(vat);
-  const planned = FIRST_LAYERS_S + areas.length * layerS;
-  const { earlyS, middleS, lateS } = finishOf(planned, []);
+  const { earlyS, middleS, lateS } = finishOf(plannedSeconds(areas.length, program), []);
   return (
     <>
       <p className="mt-1">
