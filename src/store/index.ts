@@ -19,6 +19,7 @@ export {
   limitState,
   printedKey,
   printKey,
+  runKey,
   targetOf,
   unknownWarmth,
   warmthUOf,

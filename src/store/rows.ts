@@ -117,6 +117,11 @@ export function printKey(printId: number): string {
   return `p${printId}`;
 }
 
+/** The run of the printer that a print came out of: copies of one run share its drift. */
+export function runKey({ runId, attemptId, run }: Pick<queries.Print, 'runId' | 'attemptId' | 'run'>): string {
+  return runId === null ? `a${attemptId}.${run}` : `r${runId}`;
+}
+
 /** First layers flare: sizes in the plane read lower than this above the plate are kept apart, mm. */
 export const LEAST_HEIGHT_MM = 1;
 

@@ -17,6 +17,8 @@ import { shiftPrior, type ShiftedState } from '@/core/signature/states';
 interface PlainSize {
   readonly feature: string;
   readonly print: string;
+  /** The run that it came out of; default its own. */
+  readonly run?: string;
   readonly kind: FeatureKind;
   readonly drawnMm: number;
   readonly state?: PartState;
@@ -75,13 +77,13 @@ const SHIFT = 'shift of ';
 
 /** Factors of independent unknowns with their prior variances, and the law's row beside them. */
 function unknownsOf(size: PlainSize, { scatter, mpeOf, base }: World) {
-  const { feature, print, kind, drawnMm, state = 'cured', bias, warmth } = size;
+  const { feature, print, run = print, kind, drawnMm, state = 'cured', bias, warmth } = size;
   const drift = driftRow(kind, drawnMm);
   const list: [name: string, factor: number, variance: number, mean: number][] = [
     [`habit of ${feature}`, 1, scatter.tauB ** 2, 0],
     [`chance of ${feature} in ${print}`, 1, scatter.tauP ** 2, 0],
-    [`edge of ${print}`, drift.edge, DRIFT_EDGE_SD_MM ** 2, 0],
-    [`scale of ${print}`, drift.scale, DRIFT_SCALE_SD ** 2, 0],
+    [`edge of ${run}`, drift.edge, DRIFT_EDGE_SD_MM ** 2, 0],
+    [`scale of ${run}`, drift.scale, DRIFT_SCALE_SD ** 2, 0],
   ];
   if (bias !== undefined) list.push([bias, 1, mpeOf(bias) ** 2 / 3, 0]);
   if (warmth !== undefined) list.push([`warmth of ${warmth.sitting}`, drawnMm, warmth.u ** 2, 0]);

@@ -37,3 +37,25 @@ export {
   type VatOutlook,
   type Weighing,
 } from './resin-use';
+export { type RunPlan, type SettingChange, settingChanges, type Settings } from './run-plan';
+export { findVatIssue, USUAL_DENSITY, type VatIssue, vatLevelMl, type VatReading } from './vat-level';
+export {
+  findPlaceIssues,
+  type Footprint,
+  halfSides,
+  type LyingPiece,
+  type PackedPlate,
+  packPlate,
+  type PlacedCopy,
+  type PlaceIssue,
+  type PlateRoom,
+} from './pack-plate';
+export {
+  earlyLookLayer,
+  type Heard,
+  type RunEvent,
+  type RunningPrint,
+  type Standing,
+  type TimedEvent,
+  whereItIs,
+} from './where-it-is';

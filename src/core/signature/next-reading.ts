@@ -18,6 +18,7 @@ export interface ReadingCandidate {
   readonly drawnMm: number;
   /** The print it would be read on. */
   readonly print: string;
+  readonly run?: string;
   /** Standard uncertainty of the planned mean of repeats, mm. */
   readonly u_mm: number;
   readonly instrument?: string;

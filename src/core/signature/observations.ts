@@ -18,6 +18,7 @@ import { ONLY_INSTRUMENT, type Instruments, type SignatureReading } from './read
 export interface Observation {
   readonly feature: string;
   readonly print: string;
+  readonly run: string | undefined;
   readonly state: PartState;
   readonly coatMm: number | undefined;
   readonly place: PlatePlace | undefined;
@@ -95,6 +96,7 @@ export function groupObservations(
     return {
       feature: first.feature,
       print: first.print,
+      run: first.run,
       state: first.state ?? 'cured',
       coatMm: first.coatMm,
       place: first.place,

@@ -15,6 +15,8 @@ export interface SizeQuery {
   readonly feature?: string;
   /** A print already made; left out: one to come, with its own drift and chance. */
   readonly print?: string;
+  /** The run that the print came out of, where others came out of it too. */
+  readonly run?: string;
   /** Where it lies on the plate; left out when nobody knows. */
   readonly place?: PlatePlace;
   /** State in which the size is asked for; default that of the signature. */

@@ -5,6 +5,8 @@ import type { PlatePlace } from './law';
 export interface SignatureReading extends FeatureKind {
   readonly feature: string;
   readonly print: string;
+  /** The run of the printer that it came out of: copies of one run share its drift. Default: a run of its own. */
+  readonly run?: string;
   /** Size in the file that was printed, mm. */
   readonly drawnMm: number;
   /** Corrected for zero, temperature and jaw flats, mm. */

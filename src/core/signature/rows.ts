@@ -35,6 +35,8 @@ export interface DataRow extends ModelRow {
 export interface RowFacts {
   readonly feature: string;
   readonly print: string;
+  /** What the drift is shared with: the run of the printer; default the print. */
+  readonly run?: string;
   readonly kind: FeatureKind;
   readonly drawnMm: number;
   readonly place?: PlatePlace;
@@ -59,9 +61,9 @@ export function isShiftKey(key: string): boolean {
   return key.startsWith(SHIFT);
 }
 
-/** The drift of one print: names of its two unknowns. */
-export function driftKeys(print: string): { readonly edge: string; readonly scale: string } {
-  return { edge: `edge ${print}`, scale: `scale ${print}` };
+/** The drift of one run of a printer: names of its two unknowns. */
+export function driftKeys(run: string): { readonly edge: string; readonly scale: string } {
+  return { edge: `edge ${run}`, scale: `scale ${run}` };
 }
 
 /** The row of a size as if it were printed now, in the state it is asked in. */
@@ -98,7 +100,7 @@ export function rowOf(facts: RowFacts, frame: Frame): ModelRow {
   const bias = facts.bias === undefined ? [] : [{ key: facts.bias, value: 1 }];
   const unknowns: (Entry & { sd: number })[] = [];
   const drift = driftRow(kind, drawnMm);
-  const keys = driftKeys(print);
+  const keys = driftKeys(facts.run ?? print);
   if (drift.edge !== 0) unknowns.push({ key: keys.edge, value: drift.edge, sd: DRIFT_EDGE_SD_MM });
   if (drift.scale !== 0) unknowns.push({ key: keys.scale, value: drift.scale, sd: DRIFT_SCALE_SD });
   if (warmth !== undefined) unknowns.push({ key: `warmth ${warmth.sitting}`, value: drawnMm, sd: warmth.u });

@@ -20,12 +20,12 @@ export function foretellSamePrint(signature: Signature): Foretold[] {
   const { state, observations } = signature;
   const keyOf = ({ feature, print }: { feature: string; print: string }) => JSON.stringify([feature, print]);
   const seen = new Set(observations.filter((each) => each.state === state).map(keyOf));
-  return observations.flatMap(({ feature, print, kind, drawnMm, place }) => {
+  return observations.flatMap(({ feature, print, run, kind, drawnMm, place }) => {
     const key = keyOf({ feature, print });
     if (seen.has(key)) return [];
     seen.add(key);
     const { mean, sd } = mixtureMoments(
-      predictSize(signature, { feature, print, kind, drawnMm, place, state }),
+      predictSize(signature, { feature, print, run, kind, drawnMm, place, state }),
     );
     return [{ feature, print, state, predictedMm: mean, sdMm: sd }];
   });

@@ -14,6 +14,8 @@ export type FitWord = (typeof FIT_WORDS)[number];
 export interface Try extends FeatureKind {
   readonly feature: string;
   readonly print: string;
+  /** The run of the printer that it came out of; see SignatureReading. */
+  readonly run?: string;
   readonly drawnMm: number;
   /** State of the print when it was tried; default cured. */
   readonly state?: PartState;
@@ -76,8 +78,8 @@ function meaningOf(attempt: Try): WordReading {
 
 /** The row that a word speaks of: the true size, so no instrument's bias is in it. */
 export function rowOfTry(attempt: Try, frame: Frame): ModelRow {
-  const { feature, print, drawnMm, state = 'cured', place, coatMm } = attempt;
-  return rowOf({ feature, print, kind: attempt, drawnMm, place, state, coatMm }, frame);
+  const { feature, print, run, drawnMm, state = 'cured', place, coatMm } = attempt;
+  return rowOf({ feature, print, run, kind: attempt, drawnMm, place, state, coatMm }, frame);
 }
 
 /** A word taken in at one node: the mean and variance of the printed size that it amounts to, and its likelihood. */

@@ -75,13 +75,19 @@ const EDGE_SIGN = { outside: 2, inside: -2, pitch: 0 } as const;
  * True size of a feature in one named print, mm; 0 when it did not form. The same printer, feature and print name
  * give the same size again. Its law is not the signature's: light blurs and cures above a threshold.
  */
-export function printFeature(printer: VirtualPrinter, place: PlacedFeature, print: string): number {
+export function printFeature(
+  printer: VirtualPrinter,
+  place: PlacedFeature,
+  print: string,
+  /** Copies of one run share its drift. */
+  run: string = print,
+): number {
   const lawful = lawfulSize(printer, place);
   if (lawful <= 0) return 0;
   const habit = printer.habitSd * chanceOf(printer, 'habit', place.feature);
   const chance = printer.chanceSd * chanceOf(printer, 'chance', place.feature, print);
   if (place.kind.axis === 'Z') return lawful + habit + chance;
-  const driftEdge = printer.driftEdgeSd * chanceOf(printer, 'driftEdge', print);
-  const driftScale = printer.driftScaleSd * chanceOf(printer, 'driftScale', print);
+  const driftEdge = printer.driftEdgeSd * chanceOf(printer, 'driftEdge', run);
+  const driftScale = printer.driftScaleSd * chanceOf(printer, 'driftScale', run);
   return lawful + habit + chance + EDGE_SIGN[place.kind.sense] * driftEdge + place.drawnMm * driftScale;
 }

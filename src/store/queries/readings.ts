@@ -67,6 +67,8 @@ export interface LeanReading extends Pick<
   StandingReading,
   'id' | 'readingMm' | 'heightMm' | 'printId' | 'drawnMm' | 'partExpansionPerK'
 > {
+  /** The run of the printer that its print came out of. */
+  readonly of: Pick<typeof prints.$inferSelect, 'runId' | 'attemptId' | 'run'>;
   readonly feature: KindColumns & Pick<typeof features.$inferSelect, 'id' | 'coatMm'>;
   readonly printed: KindColumns;
   /** Where it lay on the plate, from the plate's middle, mm; undefined where nobody said. */
@@ -93,6 +95,9 @@ type Flat = Pick<LeanReading, 'id' | 'readingMm' | 'heightMm' | 'printId' | 'dra
     readonly resinId: number;
     readonly xMm: number | null;
     readonly yMm: number | null;
+    readonly runId: number | null;
+    readonly attemptId: number;
+    readonly run: number;
   };
 
 /** What a row says by itself. */
@@ -104,6 +109,7 @@ function ofRow(row: Flat) {
     heightMm,
     printId,
     drawnMm,
+    of: { runId: row.runId, attemptId: row.attemptId, run: row.run },
     feature: {
       id: row.featureId,
       coatMm: row.coatMm,
@@ -125,7 +131,8 @@ function ofRow(row: Flat) {
 export function listLeanReadings(db: Db, where: SQL): LeanReading[] {
   const rows = db.all<Flat>(sql`
     select readings.id as id, readings.reading_mm as readingMm, readings.height_mm as heightMm,
-      prints.id as printId, drawn_sizes.drawn_mm as drawnMm, features.id as featureId, features.coat_mm as coatMm,
+      prints.id as printId, prints.run_id as runId, prints.attempt_id as attemptId, prints.run as run,
+      drawn_sizes.drawn_mm as drawnMm, features.id as featureId, features.coat_mm as coatMm,
       features.sense as nowSense, features.shape as nowShape, features.axis as nowAxis,
       features.angle_rad as nowAngleRad, features.base as nowBase,
       printed_features.sense as sense, printed_features.shape as shape, printed_features.axis as axis,
@@ -217,6 +224,7 @@ function selectTries(db: Db) {
       printed: printedFeatures,
       drawnMm: drawnSizes.drawnMm,
       printName: prints.name,
+      of: { runId: prints.runId, attemptId: prints.attemptId, run: prints.run },
       place: { xMm: prints.placeXMm, yMm: prints.placeYMm },
       profileId: attempts.profileId,
     })
@@ -258,6 +266,7 @@ export function listExpectations(db: Db, profileId: number) {
   const rows = db
     .select({
       printId: prints.id,
+      of: { runId: prints.runId, attemptId: prints.attemptId, run: prints.run },
       featureId: drawnSizes.featureId,
       predictedMm: drawnSizes.predictedMm,
       sdMm: drawnSizes.sdMm,

@@ -62,6 +62,8 @@ export const prints = sqliteTable(
       .references(() => attempts.id),
     name: text().notNull(),
     madeAt: integer({ mode: 'timestamp_ms' }).notNull(),
+    /** The run of the printer that it came out of; null where only the print was noted. */
+    runId: integer(),
     /** Which run of the printer for this attempt, and which of the copies of that run; from 1. */
     run: integer().notNull().default(1),
     copy: integer().notNull().default(1),

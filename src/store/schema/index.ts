@@ -13,3 +13,5 @@ export * from './readings';
 export * from './records';
 
 export * from './resins';
+
+export * from './runs';

@@ -81,6 +81,7 @@ function candidatesOf(view: JobView, learned: LearnedSignature) {
           kind: feature.kind,
           drawnMm: feature.drawnMm,
           print,
+          run: current.run,
           u_mm: 0.005,
           instrument: Object.keys(learned.instruments)[0],
         },

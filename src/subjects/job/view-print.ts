@@ -2,7 +2,7 @@ import { groupBy } from '@/core/group-by';
 import { type FeatureKind, type PartState, pooledScatter } from '@/core/metrology';
 import { mixtureMoments } from '@/core/numerics';
 import { type FitWord, predictSize } from '@/core/signature';
-import { correctedMm, type Db, isAtPlate, kindOf, limitState, printedKey, printKey, queries } from '@/store';
+import { correctedMm, type Db, isAtPlate, kindOf, limitState, printedKey, printKey, queries, runKey } from '@/store';
 import { drawnControl, type LearnedSignature } from '@/subjects/printing';
 import { type CheckedJaw, type JudgedSize, judgeSize, listCheckedJaws } from './judge-size';
 
@@ -49,6 +49,8 @@ export interface PrintView {
   readonly attemptNumber: number;
   readonly printId?: number;
   readonly printName?: string;
+  /** The run of the printer that it came out of. */
+  readonly run?: string;
   readonly brokenNote?: string;
   /** Jaws whose bias a piece of known size told: it is taken off the sizes. */
   readonly checkedJaws: readonly CheckedJaw[];
@@ -194,6 +196,7 @@ export function viewPrint(
     attemptNumber: attempt.number,
     printId: print?.id,
     printName: print?.name,
+    run: print && runKey(print),
     brokenNote: print?.brokenNote,
     checkedJaws,
     features: views.slice(0, context.features.length),

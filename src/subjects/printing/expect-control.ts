@@ -1,6 +1,6 @@
 import { and, eq, isNull } from 'drizzle-orm';
 import { predictReading } from '@/core/signature';
-import { type Db, kindOf, printedKey, printKey, queries, tables } from '@/store';
+import { type Db, kindOf, printedKey, printKey, runKey, queries, tables } from '@/store';
 import { newestSignature } from './newest-signature';
 
 /** A reading of a control feature that is about to be kept. */
@@ -18,7 +18,7 @@ interface ComingReading {
 export function expectControl(db: Db, { profileId, featureId, printId, sessionId }: ComingReading): void {
   const { printedFeatures, drawnSizes, prints } = tables;
   const row = db
-    .select({ printed: printedFeatures, drawnMm: drawnSizes.drawnMm })
+    .select({ printed: printedFeatures, drawnMm: drawnSizes.drawnMm, of: prints })
     .from(printedFeatures)
     .innerJoin(prints, eq(printedFeatures.printId, prints.id))
     .innerJoin(
@@ -40,6 +40,7 @@ export function expectControl(db: Db, { profileId, featureId, printId, sessionId
     kind: kindOf(row.printed),
     feature: printedKey({ feature, printed: row.printed }),
     print: printKey(printId),
+    run: runKey(row.of),
     drawnMm: row.drawnMm,
     state: sitting.session.state,
     instrument: sitting.instrument.name,

@@ -14,6 +14,7 @@ import {
   kindOf,
   printedKey,
   printKey,
+  runKey,
   queries,
   unknownWarmth,
 } from '@/store';
@@ -38,6 +39,7 @@ function toSignatureReading(reading: queries.LeanReading): SignatureReading {
     ...kindOf(reading.printed),
     feature: printedKey(reading),
     print: printKey(reading.printId),
+    run: runKey(reading.of),
     drawnMm: reading.drawnMm,
     place: reading.place,
     readingMm: correctedMm(reading),

@@ -19,6 +19,7 @@ import {
   placeOnPlate,
   printedKey,
   printKey,
+  runKey,
   queries,
   warmthUOf,
 } from '@/store';
@@ -133,6 +134,7 @@ export function standingTries(db: Db, profileId: number): Try[] {
       ...kindOf(row.printed),
       feature: printedKey(row),
       print: printKey(row.attempt.printId),
+      run: runKey(row.of),
       drawnMm: row.drawnMm,
       place: placeOnPlate(row.place, row.printed),
       state,

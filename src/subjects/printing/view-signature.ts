@@ -1,6 +1,6 @@
 import { count, desc, eq } from 'drizzle-orm';
 import { judgeStaleness, type Staleness } from '@/core/signature';
-import { type Db, featureIdOf, printKey, queries, tables } from '@/store';
+import { type Db, featureIdOf, printKey, queries, runKey, tables } from '@/store';
 import { type LearnedSignature, newestSignature } from './newest-signature';
 import { type ChangeView, viewChanges } from './view-changes';
 import { type ControlView, viewControl } from './view-control';
@@ -55,18 +55,18 @@ export interface SignatureView {
 }
 
 /**
- * Mean z of each print against what was expected of it when it was drawn, oldest first; sizes are corrected ones. Misses
- * of one print share its drift, so their mean is no surer than one of them.
+ * Mean z of each run against what was expected of it when it was drawn, oldest first; sizes are corrected ones. Misses
+ * of one run share its drift, so their mean is no surer than one of them.
  */
 function printMisses(db: Db, profileId: number, { report }: LearnedSignature): number[] {
-  const misses = new Map<number, number[]>();
-  for (const { printId, featureId, predictedMm, sdMm } of queries.listExpectations(db, profileId)) {
+  const misses = new Map<string, number[]>();
+  for (const { printId, of, featureId, predictedMm, sdMm } of queries.listExpectations(db, profileId)) {
     const read = report.features.find(
       ({ feature, print }) => featureIdOf(feature) === featureId && print === printKey(printId),
     );
     if (read === undefined) continue;
     const z = (read.size_mm - predictedMm) / Math.hypot(sdMm, read.u_mm);
-    misses.set(printId, [...(misses.get(printId) ?? []), z]);
+    misses.set(runKey(of), [...(misses.get(runKey(of)) ?? []), z]);
   }
   return [...misses.values()].map((z) => z.reduce((sum, value) => sum + value, 0) / z.length);
 }

@@ -3,7 +3,7 @@ import type { FeatureKind } from '@/core/metrology';
 import { seedFrom } from '@/core/numerics';
 import { fail, ok, type Result } from '@/core/result';
 import { drawPrinter, printFeature, type VirtualPrinter } from '@/core/virtual';
-import { type Db, kindOf, placeOnPlate, printedKey, printKey, queries, tables } from '@/store';
+import { type Db, kindOf, placeOnPlate, printedKey, printKey, queries, runKey, tables } from '@/store';
 import type { SimulatedIssue } from './words-issues';
 
 /** The simulated printer behind a printer row: its hidden truth from its seed, with the pixel and layer the bench knows. */
@@ -61,5 +61,6 @@ export function simulatedSize(
     ...(placeOnPlate({ xMm: print.placeXMm, yMm: print.placeYMm }, printed) ??
       spreadOverPlate(feature.position)),
   };
-  return ok({ sizeMm: printFeature(machine, place, printKey(printId)), kind: place.kind, feature });
+  const run = print.runId === null ? printKey(printId - print.copy + 1) : runKey(print);
+  return ok({ sizeMm: printFeature(machine, place, printKey(printId), run), kind: place.kind, feature });
 }

@@ -26,6 +26,12 @@ const KINDS: readonly FeatureKind[] = [
 const INSTRUMENTS = { '': { mpeMm: 0.02, resolutionMm: 0.01 }, fine: { mpeMm: 0.005, resolutionMm: 0.001 } };
 const STATES = ['cured', 'cured', 'green', 'aged'] as const;
 
+/** Every second copy of a job lay on one plate with the first: prints 3.0 and 3.1 share a run, 3.2 has its own. */
+function runOf(print: string): string {
+  const [job, copy] = print.split('.').map(Number);
+  return `${job} plate ${copy >> 1}`;
+}
+
 function readingsOf(random: SeededRandom, feature: string, kind: FeatureKind, prints: readonly string[]) {
   const drawnMm = 2 + 30 * random.uniform();
   return prints.flatMap((print): SignatureReading[] => {
@@ -37,6 +43,7 @@ function readingsOf(random: SeededRandom, feature: string, kind: FeatureKind, pr
       ...kind,
       feature,
       print,
+      run: runOf(print),
       drawnMm,
       readingMm: drawnMm + 0.05 * random.normal(),
       state,
@@ -106,7 +113,7 @@ function bothWays(readings: readonly SignatureReading[], at: number, changes: re
     base: frame.base,
     ...plainChanges(changes),
   });
-  const fast = (size: Pick<Observation, 'feature' | 'print' | 'kind' | 'drawnMm'>) => {
+  const fast = (size: Pick<Observation, 'feature' | 'print' | 'run' | 'kind' | 'drawnMm'>) => {
     const row = rowOf({ ...size, state }, frame);
     const latent = latentSize(evidence, node, placeQuery(evidence, row));
     return { ...latent, offsetMm: latent.offsetMm + row.knownMm };
@@ -130,9 +137,10 @@ describe('groups eliminated by themselves give what one dense Gaussian gives', (
         const [first, last] = [observations[0], observations.at(-1)!];
         const sizes = [
           { ...first, state },
-          { ...last, print: 'to come', state },
-          { ...first, feature: 'new', print: last.print, state },
-        ].map(({ feature, print, kind, drawnMm }) => ({ feature, print, kind, drawnMm, state }));
+          { ...last, print: 'to come', run: undefined, state },
+          { ...first, feature: 'new', print: last.print, run: last.run, state },
+          { ...first, print: 'a copy beside it', state },
+        ].map(({ feature, print, run, kind, drawnMm }) => ({ feature, print, run, kind, drawnMm, state }));
         for (const a of sizes) {
           expect(Math.abs(fast(a).offsetMm - plain.meanMm(a))).toBeLessThan(1e-9);
           for (const b of sizes) {
@@ -164,9 +172,9 @@ describe('groups eliminated by themselves give what one dense Gaussian gives', (
         const sizes = [
           { ...observations[0], state },
           { ...observations.at(-1)!, state },
-          { ...observations[0], feature: 'new', print: 'to come', state },
-          { ...observations.at(-1)!, feature: 'new', print: prints[0], state },
-        ].map(({ feature, print, kind, drawnMm }) => ({ feature, print, kind, drawnMm, state }));
+          { ...observations[0], feature: 'new', print: 'to come', run: undefined, state },
+          { ...observations.at(-1)!, feature: 'new', print: prints[0], run: runOf(prints[0]), state },
+        ].map(({ feature, print, run, kind, drawnMm }) => ({ feature, print, run, kind, drawnMm, state }));
         for (const a of sizes) {
           expect(Math.abs(fast(a).offsetMm - plain.meanMm(a))).toBeLessThan(1e-9);
           for (const b of sizes) {
@@ -199,9 +207,19 @@ describe('groups eliminated by themselves give what one dense Gaussian gives', (
         const random = seededRandom(seed + 1);
         const words = observations
           .filter(({ kind }) => kind.sense !== 'pitch' && random.uniform() < 0.3)
-          .map(({ kind, feature, print, drawnMm, place }): Try => {
+          .map(({ kind, feature, print, run, drawnMm, place }): Try => {
             const word = FIT_WORDS[Math.floor(FIT_WORDS.length * random.uniform())];
-            return { ...kind, feature, print, drawnMm, place, word, mateMm: drawnMm - 0.05, mateU_mm: 0.005 };
+            return {
+              ...kind,
+              feature,
+              print,
+              run,
+              drawnMm,
+              place,
+              word,
+              mateMm: drawnMm - 0.05,
+              mateU_mm: 0.005,
+            };
           });
         const { evidence } = evidenceOf(observations, { instruments: INSTRUMENTS, tries: words });
         const node = solveWithWords(evidence, at, solveReadings(evidence, at));
