@@ -18,7 +18,8 @@ const SUBJECTS = {
   fit: [...ground, 'resin', 'printing', 'job', 'gauge'],
   sheet: [...ground, 'caliper', 'job'],
   need: [...ground, 'resin', 'printing', 'job', 'choice'],
-  run: [...ground, 'resin', 'printing', 'job', 'gauge', 'fit', 'check'],
+  plate: [...ground, 'resin', 'printing', 'job', 'check', 'simulated'],
+  run: [...ground, 'resin', 'printing', 'job', 'gauge', 'fit', 'check', 'plate'],
   check: [...ground, 'resin', 'printing', 'job', 'gauge', 'fit'],
   measure: [...ground, 'printing', 'caliper', 'job', 'gauge'],
   correct: [...ground, 'printing', 'job', 'gauge', 'fit'],
@@ -35,6 +36,7 @@ const SUBJECTS = {
     'check',
     'measure',
     'correct',
+    'plate',
     'run',
   ],
 };
@@ -53,12 +55,20 @@ const CORE = {
   fits: ['numerics', 'metrology', 'signature'],
   sheets: ['metrology', 'signature', 'fits', 'solids', 'mesh'],
   gauges: ['numerics', 'metrology', 'signature', 'fits', 'solids', 'mesh', 'run'],
-  resins: ['numerics', 'fits'],
+  resins: ['numerics', 'fits', 'run'],
   virtual: ['numerics', 'metrology', 'signature', 'fits', 'resins'],
 };
 
 /** Packages that the core may use: file formats and geometry, nothing that knows a screen, a server or a database. */
-const CORE_PACKAGES = ['@tarikjabiri/dxf', 'earcut', 'fflate', 'manifold-3d', 'meshoptimizer', 'saxes'];
+const CORE_PACKAGES = [
+  '@tarikjabiri/dxf',
+  'earcut',
+  'fflate',
+  'manifold-3d',
+  'maxrects-packer',
+  'meshoptimizer',
+  'saxes',
+];
 
 const core = '@/core/[^/]+';
 const sharedDoor = '@/subjects/[^/]+/shared';

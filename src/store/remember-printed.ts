@@ -11,6 +11,7 @@ export function rememberPrinted(db: Db, attemptId: number): void {
   const rows = db
     .select({
       printId: prints.id,
+      isTurned: prints.isTurned,
       featureId: features.id,
       jobId: features.jobId,
       sense: features.sense,
@@ -31,16 +32,25 @@ export function rememberPrinted(db: Db, attemptId: number): void {
     .where(eq(prints.attemptId, attemptId))
     .all();
   const middles = middlesOf(rows);
-  for (const { known, jobId, ...row } of rows) {
+  for (const { known, jobId, isTurned, ...row } of rows) {
     if (known !== null) continue;
     const middle = middles.get(jobId);
     const isPlaced = row.anchor !== null && middle !== undefined;
-    const [offsetXMm, offsetYMm] = isPlaced ? [0, 1].map((i) => row.anchor![i] - middle[i]) : [null, null];
+    const [x, y] = isPlaced ? [0, 1].map((i) => row.anchor![i] - middle[i]) : [null, null];
+    const lay = isTurned
+      ? { ...turnedKind(row), offsetXMm: y === null ? null : -y, offsetYMm: x }
+      : { offsetXMm: x, offsetYMm: y };
     db.insert(printedFeatures)
-      .values({ ...row, offsetXMm, offsetYMm })
+      .values({ ...row, ...lay })
       .onConflictDoNothing()
       .run();
   }
+}
+
+/** How a feature lies when its part was turned by a quarter on the plate. */
+function turnedKind({ axis, angleRad }: Pick<typeof features.$inferSelect, 'axis' | 'angleRad'>) {
+  const turned = { X: 'Y', Y: 'X', XY: 'XY', Z: 'Z' } as const;
+  return { axis: turned[axis], angleRad: angleRad === null ? null : (angleRad + Math.PI / 2) % Math.PI };
 }
 
 /**

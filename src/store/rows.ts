@@ -118,7 +118,11 @@ export function printKey(printId: number): string {
 }
 
 /** The run of the printer that a print came out of: copies of one run share its drift. */
-export function runKey({ runId, attemptId, run }: Pick<queries.Print, 'runId' | 'attemptId' | 'run'>): string {
+export function runKey({
+  runId,
+  attemptId,
+  run,
+}: Pick<queries.Print, 'runId' | 'attemptId' | 'run'>): string {
   return runId === null ? `a${attemptId}.${run}` : `r${runId}`;
 }
 

@@ -12,6 +12,7 @@ export type Quantity =
   | 'temperature'
   | 'temperatureDifference'
   | 'time'
+  | 'speed'
   | 'angle'
   | 'percent'
   | 'number';
@@ -97,6 +98,10 @@ const UNITS: Readonly<Record<Quantity, readonly Unit[]>> = {
     { name: 's', also: ['sec'], times: 1 },
     { name: 'min', times: 60 },
     { name: 'h', times: 3600 },
+  ],
+  speed: [
+    { name: 'mm/s', times: 1 },
+    { name: 'mm/min', times: 1 / 60 },
   ],
   angle: [{ name: '°', also: ['deg'], times: 1 }],
   percent: [{ name: '%', times: 1 }],

@@ -20,14 +20,8 @@ export {
   type ResinFile,
   strengthOfResin,
 } from './evidence';
-export {
-  type CardStep,
-  DEFAULT_SCHOOLS,
-  processCard,
-  type School,
-  SCHOOLS,
-  type Schools,
-} from './process-card';
+export { type CardStep, CLEAR, type PartFacts, processCard } from './process-card';
+export { DEFAULT_SCHOOLS, type School, SCHOOLS, type Schools } from './schools';
 export {
   type Proof,
   PROOF_KINDS,

@@ -1,50 +1,46 @@
 import { BRITTLE_BELOW } from '@/core/fits';
-import { evidenceOf, type ResinFile } from './evidence';
+import { secondsToCool } from '@/core/run';
+import { type Evidence, evidenceOf, type ResinFile } from './evidence';
+import type { Schools } from './schools';
 import type { WashLiquid } from './sheet';
-
-/** Where good shops differ; each picks its side. */
-export const SCHOOLS = Object.freeze({
-  supportsOff: ['green', 'cured'],
-  assemble: ['green', 'cured'],
-  cure: ['short', 'long'],
-  cureIn: ['air', 'water'],
-  washWith: ['alcohol', 'water', 'washerFluid', 'soapyWater'],
-  mixing: ['neat', 'blended'],
-} as const);
-export type School = keyof typeof SCHOOLS;
-export type Schools = { readonly [Name in School]: (typeof SCHOOLS)[Name][number] };
-
-/**
- * Supports off and parts together while green, since it cuts clean and gives way; cured short, since long yellows and
- * embrittles; in air, since every station does; washed in alcohol, since most resins ask for it; neat, since a
- * supplier's figures then hold.
- */
-export const DEFAULT_SCHOOLS: Schools = Object.freeze({
-  supportsOff: 'green',
-  assemble: 'green',
-  cure: 'short',
-  cureIn: 'air',
-  washWith: 'alcohol',
-  mixing: 'neat',
-});
 
 /** One step of handling a resin, in the order of the work, with its numbers. */
 export type CardStep =
   | { readonly step: 'shake'; readonly seconds: number; readonly stated: boolean }
   | { readonly step: 'warm'; readonly toC: number }
   | {
+      readonly step: 'drip';
+      readonly how: Exclude<Schools['excessResin'], 'straight'>;
+      readonly minutes: number;
+    }
+  | {
+      readonly step: 'unload';
+      readonly how: Schools['release'];
+      /** The part is too thin for the house's own way. */
+      readonly overruled: boolean;
+    }
+  | {
       readonly step: 'wash';
       readonly liquid: WashLiquid;
       readonly minutes: number;
       readonly why: 'house' | 'sheet' | 'unstated';
       readonly crevices: number;
+      readonly method: Schools['washMethod'];
+      readonly on: Schools['washOn'];
     }
-  | { readonly step: 'dry'; readonly minutes: number; readonly crevices: number }
+  | {
+      readonly step: 'dry';
+      readonly minutes: number;
+      readonly crevices: number;
+      readonly how: Schools['drying'];
+    }
   | {
       readonly step: 'supports';
       readonly at: 'green' | 'cured';
       readonly tipMm?: number;
       readonly brittle: boolean | undefined;
+      /** In warm water; `thinLinks`: the house would, but thin links would bend in it. */
+      readonly water: 'warm' | 'none' | 'thinLinks';
     }
   | {
       readonly step: 'cure';
@@ -54,9 +50,15 @@ export type CardStep =
       readonly medium: 'air' | 'water';
       readonly school: 'short' | 'long';
     }
-  | { readonly step: 'cool'; readonly minutes: number }
+  | {
+      readonly step: 'cool';
+      readonly minutes: number;
+      /** Mean thickness of the part by which it was reckoned; left out where nobody knows it. */
+      readonly wallMm?: number;
+    }
   | { readonly step: 'assemble'; readonly at: 'green' | 'cured'; readonly overruled: boolean }
-  | { readonly step: 'coat'; readonly for: readonly string[] };
+  | { readonly step: 'coat'; readonly for: readonly string[] }
+  | { readonly step: 'vat'; readonly how: Exclude<Schools['vatAfter'], 'calendar'> };
 
 /** Usual times where a sheet states none, as shops keep them. */
 const USUAL = { shakeS: 60, coolMin: 20 } as const;
@@ -68,6 +70,14 @@ const LIQUID_MINUTES: Readonly<Record<WashLiquid, { readonly wash: number; reado
   water: { wash: 5, dry: 60 },
   soapyWater: { wash: 10, dry: 60 },
 };
+/** How much longer or shorter a way takes than moving the part in the bath, than air that moves freely. */
+const METHOD_TAKES = { moved: 1, soak: 2, ultrasonic: 0.75 } as const;
+const DRYING_TAKES = { rest: 1, airGun: 0.25, shake: 0.75 } as const;
+const EXCESS_MINUTES = { drip: 10, scrape: 3, mop: 2 } as const;
+/** Thinner than this a part bends or breaks under a scraper or a blade, mm. */
+const THIN_MM = 1.5;
+/** A lamp warms a part by so much, K; it may be read when it is within 2 K of the room. */
+const LAMP_K = 25;
 /** Hollows and joints hold liquid where no air moves: they take so many times as long to wash and to dry. */
 const CREVICES_TAKE = 2;
 
@@ -76,6 +86,12 @@ export interface PartFacts {
   readonly claims?: readonly string[];
   /** Hollows that keep liquid, narrow gaps and joints printed in place. */
   readonly crevices?: number;
+  /** Mean thickness: twice the volume over the surface, mm. */
+  readonly wallMm?: number;
+  /** Joints and hinges whose links hot water would bend. */
+  readonly thinLinks?: boolean;
+  /** Printed so many times as large as it was drawn; its supports with it, or as they were tested. */
+  readonly scale?: number;
 }
 /** Claims whose part is coated before long use. */
 const COATED_FOR = ['skin', 'mouth', 'food'];
@@ -86,39 +102,89 @@ const COATED_FOR = ['skin', 'mouth', 'food'];
  * alone it is half of it and said to be a guess, for at the ceiling a part is yellow and brittle.
  */
 export function processCard(resin: ResinFile, schools: Schools, part: PartFacts = {}): CardStep[] {
-  const { claims = [], crevices = 0 } = part;
   const evidence = evidenceOf(resin);
   const value = (property: Parameters<typeof evidence.of>[0]) => evidence.of(property)?.value;
-  const { washLiquids } = evidence.sheet;
-  const floorMin = value('cureFloor_min');
-  const ceilingMin = evidence.of('cureCeiling_min')?.low;
   const elongation = value('elongation');
   const brittle = elongation === undefined ? undefined : elongation < BRITTLE_BELOW;
-  const allowed = washLiquids === undefined || washLiquids.includes(schools.washWith);
-  const liquid = allowed ? schools.washWith : (washLiquids[0] ?? schools.washWith);
-  const longer = crevices > 0 ? CREVICES_TAKE : 1;
-  const steps: CardStep[] = [
+  const known: Known = { evidence, schools, part, brittle };
+  const before: CardStep[] = [
     { step: 'shake', seconds: value('shake_s') ?? USUAL.shakeS, stated: value('shake_s') !== undefined },
   ];
   const leastRoom = value('leastRoom_C');
-  if (leastRoom !== undefined) steps.push({ step: 'warm', toC: leastRoom });
-  steps.push(
-    {
-      step: 'wash',
-      liquid,
-      minutes: longer * LIQUID_MINUTES[liquid].wash,
-      why: washLiquids === undefined ? 'unstated' : allowed ? 'house' : 'sheet',
-      crevices,
-    },
-    { step: 'dry', minutes: longer * LIQUID_MINUTES[liquid].dry, crevices },
-  );
-  const supports: CardStep = {
+  if (leastRoom !== undefined) before.push({ step: 'warm', toC: leastRoom });
+  const supports = supportsStep(known);
+  // A brittle joint is not bent over its neck once it is cured, whatever the house likes.
+  const overruled = brittle === true && schools.assemble === 'cured';
+  const assemble: CardStep = { step: 'assemble', at: overruled ? 'green' : schools.assemble, overruled };
+  return [
+    ...before,
+    ...offThePlate(known),
+    ...(schools.supportsOff === 'green' ? [supports] : []),
+    ...(assemble.at === 'green' ? [assemble] : []),
+    cureStep(known),
+    coolStep(part),
+    ...(schools.supportsOff === 'cured' ? [supports] : []),
+    ...(assemble.at === 'cured' ? [assemble] : []),
+    ...coatStep(known),
+  ];
+}
+
+/** What the steps of a card are made of. */
+interface Known {
+  readonly evidence: Evidence;
+  readonly schools: Schools;
+  readonly part: PartFacts;
+  readonly brittle: boolean | undefined;
+}
+
+/** From the plate to a dry part: excess resin, off the plate, wash, dry; on the plate the wash comes first. */
+function offThePlate({ evidence, schools, part }: Known): CardStep[] {
+  const { crevices = 0, wallMm } = part;
+  const { washLiquids } = evidence.sheet;
+  const allowed = washLiquids === undefined || washLiquids.includes(schools.washWith);
+  const liquid = allowed ? schools.washWith : (washLiquids[0] ?? schools.washWith);
+  const longer = crevices > 0 ? CREVICES_TAKE : 1;
+  const { excessResin, washMethod, washOn, drying, release } = schools;
+  const overruled = release !== 'flexSheet' && wallMm !== undefined && wallMm < THIN_MM;
+  const unload: CardStep = { step: 'unload', how: overruled ? 'flexSheet' : release, overruled };
+  const wash: CardStep = {
+    step: 'wash',
+    liquid,
+    minutes: longer * METHOD_TAKES[washMethod] * LIQUID_MINUTES[liquid].wash,
+    why: washLiquids === undefined ? 'unstated' : allowed ? 'house' : 'sheet',
+    crevices,
+    method: washMethod,
+    on: washOn,
+  };
+  const vat: CardStep = { step: 'vat', how: schools.vatAfter === 'empty' ? 'empty' : 'leave' };
+  const dryMin = longer * DRYING_TAKES[drying] * LIQUID_MINUTES[liquid].dry;
+  return [
+    ...(excessResin === 'straight'
+      ? []
+      : [{ step: 'drip', how: excessResin, minutes: EXCESS_MINUTES[excessResin] } as const]),
+    ...(washOn === 'plate' ? [wash, unload, vat] : [unload, vat, wash]),
+    { step: 'dry', minutes: dryMin, crevices, how: drying },
+  ];
+}
+
+function supportsStep({ evidence, schools, part, brittle }: Known): CardStep {
+  const tipMm = evidence.of('supportTip_mm')?.value;
+  const { scale = 1, thinLinks = false } = part;
+  const grown = schools.scaledSupports === 'grow' ? scale : 1;
+  const water = schools.warmWater === 'avoid' ? 'none' : thinLinks ? 'thinLinks' : 'warm';
+  return {
     step: 'supports',
     at: schools.supportsOff,
-    tipMm: value('supportTip_mm'),
+    tipMm: tipMm === undefined ? undefined : tipMm * grown,
     brittle,
+    water,
   };
-  const cure: CardStep = {
+}
+
+function cureStep({ evidence, schools }: Known): CardStep {
+  const floorMin = evidence.of('cureFloor_min')?.value;
+  const ceilingMin = evidence.of('cureCeiling_min')?.low;
+  return {
     step: 'cure',
     minutes: cureMinutes(schools.cure, floorMin, ceilingMin),
     floorMin,
@@ -126,18 +192,23 @@ export function processCard(resin: ResinFile, schools: Schools, part: PartFacts 
     medium: schools.cureIn,
     school: schools.cure,
   };
-  // A brittle joint is not bent over its neck once it is cured, whatever the house likes.
-  const overruled = brittle === true && schools.assemble === 'cured';
-  const assemble: CardStep = { step: 'assemble', at: overruled ? 'green' : schools.assemble, overruled };
-  if (schools.supportsOff === 'green') steps.push(supports);
-  if (assemble.at === 'green') steps.push(assemble);
-  steps.push(cure, { step: 'cool', minutes: USUAL.coolMin });
-  if (schools.supportsOff === 'cured') steps.push(supports);
-  if (assemble.at === 'cured') steps.push(assemble);
-  const coated = claims.filter((claim) => COATED_FOR.includes(claim));
-  if (coated.length > 0) steps.push({ step: 'coat', for: coated });
-  return steps;
 }
+
+/** Until a part that the lamp warmed is within 2 K of the room; the usual time where its thickness is not known. */
+function coolStep({ wallMm }: PartFacts): CardStep {
+  if (wallMm === undefined) return { step: 'cool', minutes: USUAL.coolMin };
+  return { step: 'cool', minutes: Math.max(1, Math.ceil(secondsToCool(LAMP_K, wallMm) / 60)), wallMm };
+}
+
+/** What touches a body or food is coated; a clear part where the house lacquers it. */
+function coatStep({ evidence, schools, part: { claims = [] } }: Known): CardStep[] {
+  const coated = claims.filter((claim) => COATED_FOR.includes(claim));
+  if (schools.clearFinish === 'lacquer' && evidence.sheet.family === 'clear') coated.push(CLEAR);
+  return coated.length > 0 ? [{ step: 'coat', for: coated }] : [];
+}
+
+/** The reason of a coat that only makes a clear part clearer. */
+export const CLEAR = 'clearness';
 
 function cureMinutes(school: Schools['cure'], floorMin?: number, ceilingMin?: number): number | undefined {
   if (ceilingMin === undefined) return floorMin;

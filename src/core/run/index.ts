@@ -28,6 +28,7 @@ export {
 export {
   learnSupportShare,
   outlookOf,
+  type PlateAreas,
   planResin,
   type ResinPlan,
   shareAt,

@@ -29,10 +29,17 @@ export interface ResinPlan {
   readonly leftMl: number;
 }
 
+/** Areas of the layers of a plate, mm², and of them those that get supports which are not in the file. */
+export interface PlateAreas {
+  readonly all: ArrayLike<number>;
+  readonly supported: ArrayLike<number>;
+}
+
 /** What each layer uses, ml: its area through its height, supports and losses on top. */
-export function layerUses(areasMm2: ArrayLike<number>, layerMm: number, vat: Vat): Float64Array {
-  const factor = ((layerMm * (1 + vat.supportShare)) / 1000) * (1 + vat.lossShare);
-  return Float64Array.from(areasMm2, (area) => area * factor);
+export function layerUses(areasMm2: ArrayLike<number> | PlateAreas, layerMm: number, vat: Vat): Float64Array {
+  const { all, supported } = 'all' in areasMm2 ? areasMm2 : { all: areasMm2, supported: areasMm2 };
+  const factor = (layerMm * (1 + vat.lossShare)) / 1000;
+  return Float64Array.from(all, (area, i) => (area + vat.supportShare * (supported[i] ?? 0)) * factor);
 }
 
 /**
@@ -40,7 +47,7 @@ export function layerUses(areasMm2: ArrayLike<number>, layerMm: number, vat: Vat
  * is less; again while that is so. Shares are taken as sure. Throws RangeError where one layer uses more than a vat holds.
  */
 export function planResin(
-  areasMm2: ArrayLike<number>,
+  areasMm2: ArrayLike<number> | PlateAreas,
   program: LayerProgram | PlainProgram,
   vat: Vat,
 ): ResinPlan {
@@ -113,7 +120,11 @@ function quantiles(): number[] {
 }
 
 /** First clock at which a vat that nobody tops up passes its floor, s; Infinity where it does not. */
-function dryAt(areasMm2: ArrayLike<number>, program: LayerProgram | PlainProgram, vat: Vat): number {
+function dryAt(
+  areasMm2: ArrayLike<number> | PlateAreas,
+  program: LayerProgram | PlainProgram,
+  vat: Vat,
+): number {
   const uses = layerUses(areasMm2, program.layerMm, vat);
   const clock = layerClock(uses.length, program);
   let level = vat.levelMl - vat.wettingMl;
@@ -126,7 +137,7 @@ function dryAt(areasMm2: ArrayLike<number>, program: LayerProgram | PlainProgram
 
 /** The plan at the median share, the chance that it runs dry untouched, and the last moment to pour. */
 export function outlookOf(
-  areasMm2: ArrayLike<number>,
+  areasMm2: ArrayLike<number> | PlateAreas,
   program: LayerProgram | PlainProgram,
   vat: Omit<Vat, 'supportShare'>,
   share: SupportShare,

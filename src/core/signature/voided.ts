@@ -16,6 +16,22 @@ export interface ProfileSettings {
   /** First layers, exposed longer, and those that lead over to the others. */
   readonly bottomLayers?: number;
   readonly transitionLayers?: number;
+  readonly bottomExposureS?: number;
+  /** Rest with the light off before and after the exposure. */
+  readonly restBeforeS?: number;
+  readonly restAfterS?: number;
+  /** Lift in one or two stages, the slow one first, and the way back. */
+  readonly liftMm?: number;
+  readonly liftSpeed_mm_s?: number;
+  readonly lift2Mm?: number;
+  readonly lift2Speed_mm_s?: number;
+  readonly retractSpeed_mm_s?: number;
+  /** Of the last stage of the way back, as long as the first of the lift. */
+  readonly retract2Speed_mm_s?: number;
+  /** From the start to the first layer. */
+  readonly startupS?: number;
+  /** What cures: panel, projector or laser, and its irradiance as it was said. */
+  readonly light?: string;
 }
 
 interface Voids {

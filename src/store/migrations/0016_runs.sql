@@ -93,4 +93,5 @@ CREATE TABLE `weighings` (
 );
 --> statement-breakpoint
 CREATE INDEX `weighings_of_run` ON `weighings` (`run_id`);--> statement-breakpoint
-ALTER TABLE `prints` ADD `run_id` integer;
+ALTER TABLE `prints` ADD `run_id` integer;--> statement-breakpoint
+ALTER TABLE `prints` ADD `is_turned` integer DEFAULT false NOT NULL;

@@ -8,3 +8,5 @@ export * from './readings';
 export * from './resins';
 
 export * from './steps';
+
+export * from './runs';

@@ -74,6 +74,8 @@ export const prints = sqliteTable(
     /** Where the middle of the part lay on the plate, from the plate's middle, mm; null when nobody said. */
     placeXMm: real(),
     placeYMm: real(),
+    /** Turned by a quarter on the plate: what ran along X in its file was printed along Y. */
+    isTurned: integer({ mode: 'boolean' }).notNull().default(false),
     /** Temperature of the room while it was printed, °C; null when nobody looked. */
     roomC: real(),
   },

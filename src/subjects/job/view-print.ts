@@ -2,7 +2,17 @@ import { groupBy } from '@/core/group-by';
 import { type FeatureKind, type PartState, pooledScatter } from '@/core/metrology';
 import { mixtureMoments } from '@/core/numerics';
 import { type FitWord, predictSize } from '@/core/signature';
-import { correctedMm, type Db, isAtPlate, kindOf, limitState, printedKey, printKey, queries, runKey } from '@/store';
+import {
+  correctedMm,
+  type Db,
+  isAtPlate,
+  kindOf,
+  limitState,
+  printedKey,
+  printKey,
+  queries,
+  runKey,
+} from '@/store';
 import { drawnControl, type LearnedSignature } from '@/subjects/printing';
 import { type CheckedJaw, type JudgedSize, judgeSize, listCheckedJaws } from './judge-size';
 

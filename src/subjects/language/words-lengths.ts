@@ -30,6 +30,7 @@ const QUANTITY_NAMES: Readonly<Record<Quantity, string>> = {
   stress: 'a stress',
   temperature: 'a temperature',
   temperatureDifference: 'a temperature difference',
+  speed: 'a speed',
   time: 'a time',
   angle: 'an angle',
   percent: 'a percentage',

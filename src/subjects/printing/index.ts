@@ -13,6 +13,7 @@ export {
   viewControl,
 } from './view-control';
 export { createProfile, type NewProfile } from './create-profile';
+export { type ProfileProgram, programOf, snapshotOf } from './program-of';
 export { removeForeignLaw, takeForeignLaw } from './foreign-laws';
 export { keepSignatures, type Later } from './keep-signature';
 export { type LearnedSignature, learnElsewhere, newestSignature, waitForSignature } from './newest-signature';

@@ -71,6 +71,9 @@ export const changeForm = z
   );
 
 const LAYERS = { low: 0, high: 200 } as const;
+const RESTS = { low: 0, high: 120 } as const;
+const LIFTS = { low: 0, high: 100 } as const;
+const SPEEDS = { low: 0.01, high: 100, hint: 'mm/s, or say mm/min.' } as const;
 
 /** What a profile is printed under, as it is written down; nothing counts as changed. */
 export const settingsForm = z
@@ -78,6 +81,21 @@ export const settingsForm = z
     exposureS: optionalNumber('Exposure of a layer', 'time', SECONDS),
     bottomLayers: optionalNumber('Bottom layers', 'number', LAYERS),
     transitionLayers: optionalNumber('Transition layers', 'number', LAYERS),
+    bottomExposureS: optionalNumber('Exposure of a bottom layer', 'time', SECONDS),
+    restBeforeS: optionalNumber('Rest before the light', 'time', RESTS),
+    restAfterS: optionalNumber('Rest after the light', 'time', RESTS),
+    liftMm: optionalNumber('Lift', 'length', LIFTS),
+    liftSpeed_mm_s: optionalNumber('Speed of the lift', 'speed', SPEEDS),
+    lift2Mm: optionalNumber('Second stage of the lift', 'length', LIFTS),
+    lift2Speed_mm_s: optionalNumber('Its speed', 'speed', SPEEDS),
+    retractSpeed_mm_s: optionalNumber('Speed of the way back', 'speed', SPEEDS),
+    retract2Speed_mm_s: optionalNumber('Of its last stage', 'speed', SPEEDS),
+    startupS: optionalNumber('Before the first layer', 'time', { low: 0, high: 3600 }),
+    light: textField('Light engine', {
+      optional: true,
+      limit: 80,
+      hint: 'Panel, projector or laser; mW/cm² where known.',
+    }),
     film: textField('Film', { optional: true, limit: 60 }),
     wash: textField('Wash', { optional: true, limit: 80 }),
     cure: textField('Cure', { optional: true, limit: 80 }),

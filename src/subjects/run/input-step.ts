@@ -1,6 +1,19 @@
 import { z } from 'zod';
 
-const STEPS = ['shake', 'warm', 'wash', 'dry', 'supports', 'assemble', 'cure', 'cool', 'coat'] as const;
+const STEPS = [
+  'shake',
+  'warm',
+  'drip',
+  'unload',
+  'wash',
+  'dry',
+  'supports',
+  'assemble',
+  'cure',
+  'cool',
+  'coat',
+  'vat',
+] as const;
 
 /** A tap that begins a step of a print, as the page sends it. */
 export const stepInput = z.object({

@@ -1,5 +1,6 @@
-import { expect, test } from '@jest/globals';
-import { DEFAULT_SCHOOLS, processCard } from '../process-card';
+import { describe, expect, test } from '@jest/globals';
+import { processCard } from '../process-card';
+import { DEFAULT_SCHOOLS, type Schools } from '../schools';
 import { SHIPPED_SHELF } from '../shipped-shelf';
 
 const resin = (name: string) => SHIPPED_SHELF.find((each) => each.name === name)!;
@@ -10,6 +11,9 @@ test('the card follows the house: supports and assembly before or after the cure
   expect(order('Slate General')).toEqual([
     'shake',
     'warm',
+    'drip',
+    'unload',
+    'vat',
     'wash',
     'dry',
     'supports',
@@ -20,6 +24,9 @@ test('the card follows the house: supports and assembly before or after the cure
   expect(order('Otter Tough', { ...DEFAULT_SCHOOLS, supportsOff: 'cured', assemble: 'cured' })).toEqual([
     'shake',
     'warm',
+    'drip',
+    'unload',
+    'vat',
     'wash',
     'dry',
     'cure',
@@ -98,4 +105,62 @@ test('with a ceiling alone the cure keeps well below it', () => {
     expect(minutesOf(only('cureFloor_min'), schools).cure).toBe(6);
     expect(minutesOf(only('cureCeiling_min'), schools).cure).toBe(3);
   }
+});
+
+describe('the ways of the house change the card', () => {
+  const card = (ways: Partial<Schools>, part = {}, name = 'Slate General') =>
+    processCard(resin(name), { ...DEFAULT_SCHOOLS, ...ways }, part);
+  const step = (steps: ReturnType<typeof card>, name: string) =>
+    steps.find((each) => each.step === name) as Record<string, unknown> | undefined;
+
+  test('excess resin: so many minutes, or none at all', () => {
+    expect(step(card({ excessResin: 'drip' }), 'drip')).toMatchObject({ minutes: 10 });
+    expect(step(card({ excessResin: 'mop' }), 'drip')).toMatchObject({ minutes: 2 });
+    expect(step(card({ excessResin: 'straight' }), 'drip')).toBeUndefined();
+  });
+
+  test('washed on the plate a part comes off it afterwards', () => {
+    const order = (washOn: 'plate' | 'off') => card({ washOn }).map((each) => each.step);
+    expect(order('plate').indexOf('wash')).toBeLessThan(order('plate').indexOf('unload'));
+    expect(order('off').indexOf('wash')).toBeGreaterThan(order('off').indexOf('unload'));
+  });
+
+  test('the way in the bath and of drying sets the minutes', () => {
+    const wash = (washMethod: 'moved' | 'soak' | 'ultrasonic') => step(card({ washMethod }), 'wash')!.minutes;
+    expect([wash('moved'), wash('soak'), wash('ultrasonic')]).toEqual([4, 8, 3]);
+    expect(step(card({ drying: 'airGun' }), 'dry')).toMatchObject({ minutes: 5 });
+  });
+
+  test('a thin part is not prised off, whatever the house uses', () => {
+    expect(step(card({ release: 'scraper' }, { wallMm: 3 }), 'unload')).toMatchObject({ how: 'scraper' });
+    expect(step(card({ release: 'blade' }, { wallMm: 1 }), 'unload')).toEqual({
+      step: 'unload',
+      how: 'flexSheet',
+      overruled: true,
+    });
+  });
+
+  test('warm water helps supports off, but never bends thin links', () => {
+    expect(step(card({ warmWater: 'use' }), 'supports')).toMatchObject({ water: 'warm' });
+    expect(step(card({ warmWater: 'use' }, { thinLinks: true }), 'supports')).toMatchObject({
+      water: 'thinLinks',
+    });
+  });
+
+  test('tips of a part printed larger grow with it or stay as tested', () => {
+    const tip = (scaledSupports: 'grow' | 'asTested') =>
+      step(card({ scaledSupports }, { scale: 1.6 }), 'supports')!.tipMm as number;
+    expect(tip('grow')).toBeCloseTo(1.6 * tip('asTested'), 12);
+  });
+
+  test('a thick part cools longer; without its thickness the usual time stands', () => {
+    const minutes = (wallMm?: number) => step(card({}, { wallMm }), 'cool')!.minutes as number;
+    expect(minutes()).toBe(20);
+    expect(minutes(8)).toBeGreaterThan(2 * minutes(3));
+  });
+
+  test('a clear part is lacquered where the house does so', () => {
+    expect(step(card({ clearFinish: 'lacquer' }, {}, 'Glasswort Clear'), 'coat')).toBeDefined();
+    expect(step(card({ clearFinish: 'lacquer' }), 'coat')).toBeUndefined();
+  });
 });

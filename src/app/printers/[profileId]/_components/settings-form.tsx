@@ -5,12 +5,35 @@ import { settingsForm } from '@/subjects/printing/shared';
 import { ActionForm, Button, TextField } from '@/ui';
 import { saveSettings } from '../../actions';
 
+const FIELDS = [
+  'exposureS',
+  'bottomExposureS',
+  'bottomLayers',
+  'transitionLayers',
+  'restBeforeS',
+  'restAfterS',
+  'liftMm',
+  'liftSpeed_mm_s',
+  'retractSpeed_mm_s',
+  'lift2Mm',
+  'lift2Speed_mm_s',
+  'retract2Speed_mm_s',
+  'startupS',
+  'light',
+  'film',
+  'wash',
+  'cure',
+] as const satisfies readonly (keyof ProfileSettings)[];
+
 interface SettingsFormProps {
   readonly profileId: number;
   readonly settings: ProfileSettings;
 }
 
-/** What a profile is printed under, where it was never written down. */
+/**
+ * What a profile is printed under, where it was never written down. With exposures, bottom layers, lift and its speed the
+ * hours of a print are reckoned layer by layer; with less, by what a layer takes on this printer.
+ */
 export function SettingsForm({ profileId, settings }: SettingsFormProps) {
   return (
     <ActionForm
@@ -19,12 +42,9 @@ export function SettingsForm({ profileId, settings }: SettingsFormProps) {
       label="What it is printed under"
       className="grid max-w-3xl gap-x-6 gap-y-3 sm:grid-cols-3"
     >
-      <TextField name="exposureS" defaultValue={settings.exposureS} />
-      <TextField name="bottomLayers" defaultValue={settings.bottomLayers} />
-      <TextField name="transitionLayers" defaultValue={settings.transitionLayers} />
-      <TextField name="film" defaultValue={settings.film} />
-      <TextField name="wash" defaultValue={settings.wash} />
-      <TextField name="cure" defaultValue={settings.cure} />
+      {FIELDS.map((name) => (
+        <TextField key={name} name={name} defaultValue={settings[name]} />
+      ))}
       <Button type="submit" className="justify-self-start">
         Write it down
       </Button>

@@ -1,0 +1,68 @@
+/** Where good shops differ; each picks its side. */
+export const SCHOOLS = Object.freeze({
+  layerHeight: ['fine', 'middle', 'coarse'],
+  solid: ['solid', 'hollow'],
+  spares: ['enough', 'full', 'none'],
+  stacking: ['never', 'whereTold'],
+  scaledSupports: ['grow', 'asTested'],
+  fileTransfer: ['stick', 'network'],
+  level: ['everyPrint', 'afterRemoval', 'onceSetUp'],
+  levelOn: ['film', 'screen'],
+  filmTreatment: ['none', 'repellent'],
+  fillLevel: ['need', 'brim', 'later'],
+  excessResin: ['drip', 'scrape', 'mop', 'straight'],
+  release: ['flexSheet', 'scraper', 'blade'],
+  washOn: ['off', 'plate'],
+  washWith: ['alcohol', 'water', 'washerFluid', 'soapyWater'],
+  washMethod: ['moved', 'soak', 'ultrasonic'],
+  drying: ['rest', 'airGun', 'shake'],
+  supportsOff: ['green', 'cured'],
+  warmWater: ['use', 'avoid'],
+  assemble: ['green', 'cured'],
+  cure: ['short', 'long'],
+  cureIn: ['air', 'water'],
+  clearFinish: ['bare', 'lacquer'],
+  vatAfter: ['leave', 'empty', 'calendar'],
+  gloves: ['thin', 'heavy', 'wetOnly'],
+  air: ['window', 'filter', 'lowOdour'],
+  failedPart: ['reprint', 'repair'],
+  mixing: ['neat', 'blended'],
+} as const);
+export type School = keyof typeof SCHOOLS;
+export type Schools = { readonly [Name in School]: (typeof SCHOOLS)[Name][number] };
+
+/**
+ * Supports off and parts together while green, since it cuts clean and gives way; cured short, since long yellows and
+ * embrittles; in air, since every station does; washed in alcohol, since most resins ask for it; neat, since a
+ * supplier's figures then hold. Solid, poured for the need, off the plate before the wash, no hot water near thin links:
+ * of each the side that can do the least harm.
+ */
+export const DEFAULT_SCHOOLS: Schools = Object.freeze({
+  layerHeight: 'middle',
+  solid: 'solid',
+  spares: 'enough',
+  stacking: 'never',
+  scaledSupports: 'asTested',
+  fileTransfer: 'stick',
+  level: 'afterRemoval',
+  levelOn: 'film',
+  filmTreatment: 'none',
+  fillLevel: 'need',
+  excessResin: 'drip',
+  release: 'flexSheet',
+  washOn: 'off',
+  washWith: 'alcohol',
+  washMethod: 'moved',
+  drying: 'rest',
+  supportsOff: 'green',
+  warmWater: 'avoid',
+  assemble: 'green',
+  cure: 'short',
+  cureIn: 'air',
+  clearFinish: 'bare',
+  vatAfter: 'leave',
+  gloves: 'thin',
+  air: 'window',
+  failedPart: 'reprint',
+  mixing: 'neat',
+});

@@ -1,0 +1,125 @@
+import { groupBy } from '@/core/group-by';
+import { type LyingPiece, findPlaceIssues, type PlaceIssue, type PlateAreas } from '@/core/run';
+import { type Db, queries } from '@/store';
+import { type JobPart, partOfJob, viewJobUnlearned } from '@/subjects/job';
+
+/** A plate, mm; one that nobody measured is assumed as small as they come. */
+export interface Bed {
+  readonly widthMm: number;
+  readonly depthMm: number;
+  readonly heightMm: number;
+  readonly isKnown: boolean;
+}
+
+const ASSUMED_BED: Bed = { widthMm: 120, depthMm: 68, heightMm: 150, isKnown: false };
+
+/** The plate of the printer of a run. Throws RangeError where there is no such run. */
+export function bedOf(db: Db, runId: number): Bed {
+  const run = queries.findRun(db, runId);
+  const plate = run && queries.findProfile(db, run.profileId)?.printer.rooms.plate;
+  if (run === undefined) throw new RangeError(`bedOf: there is no run ${runId}`);
+  if (plate === undefined) return ASSUMED_BED;
+  const [widthMm, depthMm, heightMm] = plate;
+  return { widthMm, depthMm, heightMm, isKnown: true };
+}
+
+/** One copy on the plate. */
+export interface PlatePiece {
+  readonly id: number;
+  readonly xMm: number;
+  readonly yMm: number;
+  readonly isTurned: boolean;
+  /** What came of it. */
+  readonly print?: { readonly id: number; readonly name: string };
+}
+
+/** An attempt on the plate with its copies. */
+export interface PlateItem {
+  readonly attemptId: number;
+  readonly attemptNumber: number;
+  readonly job: {
+    readonly id: number;
+    readonly name: string;
+    readonly isGauge: boolean;
+    readonly quantity: number;
+  };
+  readonly part?: JobPart;
+  /** Length, width and height as it stands, with what lifts it; undefined while its layers were not read. */
+  readonly sizeMm?: readonly [number, number, number];
+  readonly layers?: queries.PartLayers;
+  /** Supports below it that are not in its file, mm; undefined: none. */
+  readonly liftMm?: number;
+  readonly pieces: readonly PlatePiece[];
+}
+
+/** What lies on a plate, attempt by attempt. */
+export function viewItems(db: Db, runId: number): PlateItem[] {
+  const run = queries.findRun(db, runId);
+  const layerMm = run && queries.findProfile(db, run.profileId)?.profile.layerMm;
+  if (layerMm === undefined) return [];
+  const rows = queries.listPieces(db, runId);
+  const views = new Map(
+    [...new Set(rows.map(({ job }) => job.id))].map((id) => [id, viewJobUnlearned(db, id)!]),
+  );
+  const parts = new Map([...views].map(([id, view]) => [id, partOfJob(view)]));
+  const keys = [...parts.values()].flatMap((part) => part?.key ?? []);
+  const layers = queries.layersOfParts(db, keys, layerMm);
+  return [...groupBy(rows, ({ attempt }) => attempt.id).values()].map((own): PlateItem => {
+    const { attempt, job } = own[0];
+    const part = parts.get(job.id);
+    const read = part && layers.get(part.key);
+    const liftMm = job.stance?.kind === 'supports' ? job.stance.liftMm : undefined;
+    return {
+      attemptId: attempt.id,
+      attemptNumber: attempt.number,
+      job: { id: job.id, name: job.name, isGauge: job.kind === 'gauge', quantity: job.quantity },
+      part,
+      layers: read,
+      sizeMm: read && [read.sizeMm[0], read.sizeMm[1], read.sizeMm[2] + (liftMm ?? 0)],
+      liftMm,
+      pieces: own.map(({ piece, print }) => ({
+        id: piece.id,
+        xMm: piece.xMm,
+        yMm: piece.yMm,
+        isTurned: piece.isTurned,
+        print: print === null ? undefined : { id: print.id, name: print.name },
+      })),
+    };
+  });
+}
+
+/** Pieces of all items as they lie, those of unread parts left out, with their ids. */
+export function lyingPieces(items: readonly PlateItem[]): (LyingPiece & { readonly id: number })[] {
+  return items.flatMap(({ sizeMm, pieces }) =>
+    sizeMm === undefined ? [] : pieces.map((piece) => ({ ...piece, widthMm: sizeMm[0], depthMm: sizeMm[1] })),
+  );
+}
+
+/** What is wrong with where pieces lie, by the id of the piece. */
+export function placeIssuesOf(
+  items: readonly PlateItem[],
+  bed: Bed,
+  gapMm: number,
+): ReadonlyMap<number, PlaceIssue> {
+  const lying = lyingPieces(items);
+  return new Map([...findPlaceIssues(lying, { ...bed, gapMm })].map(([at, issue]) => [lying[at].id, issue]));
+}
+
+/** Areas of the layers of the whole plate, mm²; undefined while a part on it was not read. */
+export function plateAreas(items: readonly PlateItem[], layerMm: number): PlateAreas | undefined {
+  if (items.length === 0 || items.some(({ layers }) => layers === undefined)) return undefined;
+  const stacks = items.map(({ layers, liftMm = 0, pieces }) => ({
+    own: layers!.areasMm2,
+    below: Math.ceil(liftMm / layerMm - 1e-9),
+    isSupported: liftMm > 0,
+    copies: pieces.length,
+  }));
+  const count = Math.max(...stacks.map(({ own, below }) => own.length + below));
+  const [all, supported] = [new Float64Array(count), new Float64Array(count)];
+  for (const { own, below, isSupported, copies } of stacks)
+    own.forEach((area, i) => {
+      all[below + i] += copies * area;
+      if (isSupported) supported[below + i] += copies * area;
+    });
+  return { all, supported };
+}
