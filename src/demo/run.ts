@@ -19,6 +19,7 @@ import { describeBenchTrouble } from '@/subjects/house/shared';
 import { clearDemo, describeClearIssue } from './clear-demo';
 import { makeDemo } from './make-demo';
 import { makeDemoParts } from './parts';
+import { makeDemoRuns } from './runs';
 
 function refuse(sentence: string): never {
   console.error(sentence);
@@ -41,6 +42,7 @@ if (mark.ok && mark.value === undefined && isEmpty) {
   const db = openDb(path.join(folder, DATABASE));
   makeDemo(db);
   await makeDemoParts(db, folder);
+  await makeDemoRuns(db);
   db.$client.close();
   putInPlace(root, folder, { madeBy: 'demo', at: new Date() });
 }

@@ -76,6 +76,15 @@ export interface OpenedPart {
   readonly proxyFacets?: number;
 }
 
+/** Layers and measures of a part as it stands. */
+export interface PartMeasure {
+  /** Of each layer, mm². */
+  readonly areasMm2: readonly number[];
+  readonly sizeMm: readonly [number, number, number];
+  readonly volumeMm3: number;
+  readonly surfaceMm2: number;
+}
+
 /** Reading a part as the printer will, over the core; one part at a time. */
 export class CheckApi {
   private mesh: Mesh | undefined;
@@ -112,9 +121,16 @@ export class CheckApi {
     return { reading, findings: listFindings(check, reading, limits, stance), whole: false };
   }
 
-  /** Area of each layer of the loaded part, mm². */
-  areas(layerMm: number): Float64Array {
-    return sweepLayers(this.opened.mesh, { heightMm: layerMm }).areaMm2;
+  /** What hours and resin of the loaded part are made of. */
+  layers(layerMm: number): PartMeasure {
+    const { mesh, check } = this.opened;
+    const { min, max } = check.bounds;
+    return {
+      areasMm2: [...sweepLayers(mesh, { heightMm: layerMm }).areaMm2],
+      sizeMm: [max[0] - min[0], max[1] - min[1], max[2] - min[2]],
+      volumeMm3: check.volumeMm3,
+      surfaceMm2: check.areaMm2,
+    };
   }
 
   /** The whole reading, with progress. */

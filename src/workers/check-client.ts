@@ -2,7 +2,15 @@ import type { PoseWorth } from '@/core/findings';
 import type { LayerReading } from '@/core/layers';
 import type { MeshIssue, Point, Progress } from '@/core/mesh';
 import type { Result } from '@/core/result';
-import type { CheckAsk, CheckFound, ListedFeature, MendedPart, OpenedPart, TurnedPart } from './check-api';
+import type {
+  CheckAsk,
+  CheckFound,
+  ListedFeature,
+  MendedPart,
+  OpenedPart,
+  PartMeasure,
+  TurnedPart,
+} from './check-api';
 import type { CheckWorkerApi } from './check.worker';
 import { StoppableWorker } from './stoppable-worker';
 
@@ -16,8 +24,8 @@ export class CheckWorker {
     return this.worker.askWithProgress(onProgress, async (api, relay) => api.open(bytes, relay));
   }
 
-  areas(layerMm: number): Promise<Float64Array> {
-    return this.worker.ask((api) => api.areas(layerMm));
+  layers(layerMm: number): Promise<PartMeasure> {
+    return this.worker.ask((api) => api.layers(layerMm));
   }
 
   glance(ask: CheckAsk): Promise<CheckFound> {

@@ -15,7 +15,7 @@ const exposed = {
     const drawn = await drawnProxy(api.part, opened.value.corners);
     return transfer(ok({ ...opened.value, ...drawn }), [drawn.corners.buffer]);
   },
-  areas: (layerMm: number) => api.areas(layerMm),
+  layers: (layerMm: number) => api.layers(layerMm),
   glance: (ask: CheckAsk): CheckFound => api.glance(ask),
   read: (ask: CheckAsk, onProgress: Progress): CheckFound => api.read(ask, thinned(onProgress)),
   slice: (reading: Pick<LayerReading, 'fromMm' | 'heightMm' | 'count'>, layer: number) =>

@@ -3,7 +3,7 @@ import { playTone, wakeAtNextTouch } from './speaker';
 
 /** A timer that calls when it is over. */
 export interface CallingTimer {
-  readonly id: number;
+  readonly id: number | string;
   readonly title: string;
   /** ms of the server's clock; undefined: it never is. */
   readonly endsAt?: number;
@@ -13,8 +13,8 @@ const CALLED = 'mellow-called';
 const MOST_KEPT = 50;
 
 /** Notes that a timer called; false where it did so before, here or in another window. */
-function callOnce(id: number): boolean {
-  const called = JSON.parse(localStorage.getItem(CALLED) ?? '[]') as number[];
+function callOnce(id: number | string): boolean {
+  const called = JSON.parse(localStorage.getItem(CALLED) ?? '[]') as (number | string)[];
   if (called.includes(id)) return false;
   localStorage.setItem(CALLED, JSON.stringify([...called, id].slice(-MOST_KEPT)));
   return true;

@@ -26,6 +26,7 @@ export {
   type PlanOptions,
 } from './plan-day';
 export {
+  layerUses,
   learnSupportShare,
   outlookOf,
   type PlateAreas,

@@ -48,6 +48,8 @@ CREATE TABLE `runs` (
 	`outcome` text,
 	`is_timed` integer DEFAULT false NOT NULL,
 	`plan` text,
+	`heard_at` integer,
+	`heard_layer` integer,
 	`stopped_layer` integer,
 	`end_reason` text DEFAULT '' NOT NULL,
 	`bottle_id` integer,

@@ -67,22 +67,21 @@ export function listEndedRuns(db: Db, printerId: number, most = 200): Run[] {
     .map(({ run }) => run);
 }
 
-/** Newest attempts that have a profile and no print yet, of jobs that were not put away. */
-export function listWaitingAttempts(db: Db, profileId: number) {
+/** Newest attempts of jobs that were not put away, with how often each was printed; those not printed yet first. */
+export function listPrintable(db: Db, profileId: number) {
+  const printed = sql<number>`(select count(*) from ${prints} where ${prints.attemptId} = ${attempts.id})`;
   return db
-    .select({ attempt: attempts, job: jobs })
+    .select({ attempt: attempts, job: jobs, printed })
     .from(attempts)
     .innerJoin(jobs, eq(attempts.jobId, jobs.id))
-    .leftJoin(prints, eq(prints.attemptId, attempts.id))
     .where(
       and(
         eq(attempts.profileId, profileId),
-        isNull(prints.id),
         isNull(jobs.archivedAt),
         sql`${attempts.number} = (select max(number) from attempts as other where other.job_id = ${jobs.id})`,
       ),
     )
-    .orderBy(asc(jobs.id))
+    .orderBy(sql`${printed} > 0`, asc(jobs.id))
     .all();
 }
 

@@ -30,6 +30,9 @@ export const runs = sqliteTable(
     isTimed: integer({ mode: 'boolean' }).notNull().default(false),
     /** What it was started with: program, layers, resin, settings of the profile as they were. */
     plan: text({ mode: 'json' }).$type<RunPlan>(),
+    /** When the printer last said where it is, and where that was. */
+    heardAt: integer({ mode: 'timestamp_ms' }),
+    heardLayer: integer(),
     stoppedLayer: integer(),
     endReason: text().notNull().default(''),
     /** The bottle that is poured from. */

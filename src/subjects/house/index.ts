@@ -9,4 +9,5 @@ export { deleteOriginal, putOriginalBack } from './keep-originals';
 export { reopenBench } from './reopen-bench';
 export { restoreBackup } from './restore-bench';
 export { HOUSE_DEFAULTS, type HouseRules, readHouseRules } from './view-house-rules';
+export { isThere, nextThere, presenceBetween, type Stretch } from './view-presence';
 export { benchTrouble, examineBench, viewOriginals } from './view-originals';

@@ -1,4 +1,13 @@
 export { checkRulesForm, classesForm, houseForm } from './input-house';
+export {
+  type PresenceWindow,
+  readWindows,
+  RUN_DEFAULTS,
+  type RunRules,
+  runRulesForm,
+  WEEKDAYS,
+  writeWindows,
+} from './input-run-rules';
 export { schoolsForm } from './input-schools';
 export { SHARED_BY, sharesForm } from './input-shares';
 export { describeLiquid } from './words-liquids';

@@ -5,6 +5,7 @@ import type { DecisionRule } from '@/core/metrology';
 import { DEFAULT_SCHOOLS, type Schools, type WashLiquid } from '@/core/resins';
 import { DEFAULT_SHARES, type ShareTable } from '@/core/signature';
 import { type Db, tables } from '@/store';
+import { RUN_DEFAULTS, type RunRules } from './input-run-rules';
 
 /** How this bench wants the program to behave. */
 export interface HouseRules {
@@ -29,6 +30,8 @@ export interface HouseRules {
   readonly shares: ShareTable;
   /** What a part is held to before it is printed. */
   readonly check: CheckRules;
+  /** When somebody is there, what hours and resin cost, how close pieces may lie. */
+  readonly run: RunRules;
 }
 
 export const HOUSE_DEFAULTS: HouseRules = Object.freeze({
@@ -43,6 +46,7 @@ export const HOUSE_DEFAULTS: HouseRules = Object.freeze({
   changeoverMl: 30,
   shares: DEFAULT_SHARES,
   check: CHECK_RULES,
+  run: RUN_DEFAULTS,
 });
 
 export const NAME = 'house';
@@ -55,6 +59,7 @@ export function readHouseRules(db: Db): HouseRules {
     ...kept,
     shares: { ...HOUSE_DEFAULTS.shares, ...kept?.shares },
     check: { ...HOUSE_DEFAULTS.check, ...kept?.check },
+    run: { ...HOUSE_DEFAULTS.run, ...kept?.run },
     schools: { ...HOUSE_DEFAULTS.schools, ...kept?.schools },
   };
 }

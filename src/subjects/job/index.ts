@@ -23,7 +23,7 @@ export {
   wishGround,
 } from './limits-of-wish';
 export { markOvertaken } from './mark-overtaken';
-export { notePrint } from './note-print';
+export { notePrint, notePrints } from './note-print';
 export { type FootView, viewFoot } from './view-foot';
 export { placeFeature } from './place-feature';
 export { limitsOffered, refit, takeOverClasses } from './refit-job';

@@ -6,6 +6,7 @@ import { describeJobEntry, type JobEntry } from '@/subjects/job/shared';
 import { describeMeasureEntry, type MeasureEntry } from '@/subjects/measure/shared';
 import { describeNeedEntry, type NeedEntry } from '@/subjects/need/shared';
 import { describeToldEntry, type LedgerWords, type ToldEntry } from '@/subjects/records/shared';
+import { describePlateEntry, type PlateEntry } from '@/subjects/plate/shared';
 import { describeSheetEntry, type SheetEntry } from '@/subjects/sheet/shared';
 
 /** Everything that stands in a ledger; each subject says its own. */
@@ -18,6 +19,7 @@ export type LedgerEntry =
   | GaugeEntry
   | CheckEntry
   | MeasureEntry
+  | PlateEntry
   | ToldEntry;
 
 /** A line of the ledger in words. */
@@ -51,6 +53,9 @@ export function describeLedgerEntry(entry: LedgerEntry): LedgerWords {
       return describeCheckEntry(entry);
     case 'readingsTakenIn':
       return describeMeasureEntry(entry);
+    case 'runStarted':
+    case 'runEnded':
+      return describePlateEntry(entry);
     case 'told':
       return describeToldEntry(entry);
   }

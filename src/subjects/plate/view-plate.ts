@@ -1,7 +1,7 @@
 import { groupBy } from '@/core/group-by';
 import { type LyingPiece, findPlaceIssues, type PlaceIssue, type PlateAreas } from '@/core/run';
 import { type Db, queries } from '@/store';
-import { type JobPart, partOfJob, viewJobUnlearned } from '@/subjects/job';
+import { type JobView, partOfJob, viewJobUnlearned } from '@/subjects/job';
 
 /** A plate, mm; one that nobody measured is assumed as small as they come. */
 export interface Bed {
@@ -43,13 +43,24 @@ export interface PlateItem {
     readonly isGauge: boolean;
     readonly quantity: number;
   };
-  readonly part?: JobPart;
+  /** Name of its layers and address of its file. */
+  readonly part?: { readonly key: string; readonly source: string };
   /** Length, width and height as it stands, with what lifts it; undefined while its layers were not read. */
   readonly sizeMm?: readonly [number, number, number];
   readonly layers?: queries.PartLayers;
   /** Supports below it that are not in its file, mm; undefined: none. */
   readonly liftMm?: number;
   readonly pieces: readonly PlatePiece[];
+}
+
+/**
+ * Name under which the layers of a job's part are kept: a file's hash is the same for all jobs, sizes are those of one
+ * job. Undefined: it has no file.
+ */
+export function layersKey(view: JobView): string | undefined {
+  const part = partOfJob(view);
+  const isFile = part !== undefined && part.source.startsWith('/api/meshes/');
+  return part === undefined || isFile ? part?.key : `job ${view.job.id} ${part.key}`;
 }
 
 /** What lies on a plate, attempt by attempt. */
@@ -61,19 +72,19 @@ export function viewItems(db: Db, runId: number): PlateItem[] {
   const views = new Map(
     [...new Set(rows.map(({ job }) => job.id))].map((id) => [id, viewJobUnlearned(db, id)!]),
   );
-  const parts = new Map([...views].map(([id, view]) => [id, partOfJob(view)]));
-  const keys = [...parts.values()].flatMap((part) => part?.key ?? []);
+  const keys = [...views.values()].flatMap((view) => layersKey(view) ?? []);
   const layers = queries.layersOfParts(db, keys, layerMm);
   return [...groupBy(rows, ({ attempt }) => attempt.id).values()].map((own): PlateItem => {
     const { attempt, job } = own[0];
-    const part = parts.get(job.id);
-    const read = part && layers.get(part.key);
+    const view = views.get(job.id)!;
+    const key = layersKey(view);
+    const read = key === undefined ? undefined : layers.get(key);
     const liftMm = job.stance?.kind === 'supports' ? job.stance.liftMm : undefined;
     return {
       attemptId: attempt.id,
       attemptNumber: attempt.number,
       job: { id: job.id, name: job.name, isGauge: job.kind === 'gauge', quantity: job.quantity },
-      part,
+      part: key === undefined ? undefined : { key, source: partOfJob(view)!.source },
       layers: read,
       sizeMm: read && [read.sizeMm[0], read.sizeMm[1], read.sizeMm[2] + (liftMm ?? 0)],
       liftMm,
@@ -122,4 +133,13 @@ export function plateAreas(items: readonly PlateItem[], layerMm: number): PlateA
       if (isSupported) supported[below + i] += copies * area;
     });
   return { all, supported };
+}
+
+/** Mean thickness of a job's part, twice its volume over its surface, mm; undefined while its layers were not read. */
+export function meanWallMm(db: Db, view: JobView): number | undefined {
+  const key = layersKey(view);
+  const layerMm = view.profile?.profile.layerMm;
+  if (key === undefined || layerMm === undefined) return undefined;
+  const read = queries.layersOfParts(db, [key], layerMm).get(key);
+  return read === undefined || read.surfaceMm2 === 0 ? undefined : (2 * read.volumeMm3) / read.surfaceMm2;
 }

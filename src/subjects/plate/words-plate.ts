@@ -23,6 +23,7 @@ export type PlateIssue =
   | { readonly code: 'tooMuch'; readonly ml: number; readonly roomMl: number }
   | { readonly code: 'bottleShort'; readonly ml: number; readonly leftMl: number }
   | { readonly code: 'nothingWeighed' }
+  | { readonly code: 'noReason' }
   | VatIssue;
 
 const mm = (value: number) => String(Math.round(value * 10) / 10);
@@ -71,6 +72,8 @@ export function describePlateIssue(issue: PlateIssue): string {
       return `${ml(issue.ml)} will not go in: the vat has room for ${ml(issue.roomMl)}.`;
     case 'bottleShort':
       return `${ml(issue.ml)} from a bottle that has ${ml(issue.leftMl)}. Correct the bottle on the shelf, or take another.`;
+    case 'noReason':
+      return 'say why it is printed all the same: the story keeps it.';
     case 'nothingWeighed':
       return 'weigh the parts too: the share of supports is against them.';
     default:

@@ -105,6 +105,22 @@ const DRYING_WORDS = {
   shake: 'shaken off, then left',
 } as const;
 
+function describeCure(step: Extract<CardStep, { step: 'cure' }>) {
+  const range =
+    step.floorMin === undefined && step.ceilingMin === undefined
+      ? 'its sheet states no time: prove one on a spare'
+      : step.floorMin === undefined
+        ? `at most ${round(step.ceilingMin!)} min. Its sheet states no least time: half of the most is a guess, prove it on a spare`
+        : step.ceilingMin === undefined
+          ? `at least ${round(step.floorMin)} min; its sheet states no most`
+          : `at least ${round(step.floorMin)} min, at most ${round(step.ceilingMin)} min`;
+  const minutes = step.minutes === undefined ? '' : `${round(step.minutes)} min, `;
+  return {
+    title: 'Cure',
+    text: `${minutes}${step.school}, in ${step.medium === 'air' ? 'air' : 'clear water'}, turned half way; ${range}`,
+  };
+}
+
 export function describeCardStep(step: CardStep): { readonly title: string; readonly text: string } {
   switch (step.step) {
     case 'shake':
@@ -144,21 +160,8 @@ export function describeCardStep(step: CardStep): { readonly title: string; read
       };
     case 'supports':
       return describeSupports(step);
-    case 'cure': {
-      const range =
-        step.floorMin === undefined && step.ceilingMin === undefined
-          ? 'its sheet states no time: prove one on a spare'
-          : step.floorMin === undefined
-            ? `at most ${round(step.ceilingMin!)} min. Its sheet states no least time: half of the most is a guess, prove it on a spare`
-            : step.ceilingMin === undefined
-              ? `at least ${round(step.floorMin)} min; its sheet states no most`
-              : `at least ${round(step.floorMin)} min, at most ${round(step.ceilingMin)} min`;
-      const minutes = step.minutes === undefined ? '' : `${round(step.minutes)} min, `;
-      return {
-        title: 'Cure',
-        text: `${minutes}${step.school}, in ${step.medium === 'air' ? 'air' : 'clear water'}, turned half way; ${range}`,
-      };
-    }
+    case 'cure':
+      return describeCure(step);
     case 'cool':
       return {
         title: 'Cool',

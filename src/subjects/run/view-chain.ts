@@ -1,9 +1,11 @@
 import type { PartState } from '@/core/metrology';
-import { type CardStep, processCard } from '@/core/resins';
+import { type CardStep, type PartFacts, processCard } from '@/core/resins';
 import { type Db, queries } from '@/store';
 import { countCrevices } from '@/subjects/check';
+import { listJoints } from '@/subjects/fit';
 import type { HouseRules } from '@/subjects/house';
 import type { JobView } from '@/subjects/job';
+import { meanWallMm } from '@/subjects/plate';
 import { findShelved, resinFile } from '@/subjects/resin';
 
 /** A step of the way from plate to caliper: what the card says, and what was done. */
@@ -67,7 +69,14 @@ export function viewChain(
   const resinId = view.profile?.resin.id;
   const shelved = resinId === undefined ? undefined : findShelved(db, resinId);
   if (shelved === undefined) return undefined;
-  const facts = { claims: view.job.claims, crevices: countCrevices(db, view) };
+  const joints = listJoints(db, view.job.id);
+  const facts: PartFacts = {
+    claims: view.job.claims,
+    crevices: countCrevices(db, view),
+    wallMm: meanWallMm(db, view),
+    thinLinks: joints.length > 0,
+    scale: joints[0]?.scale,
+  };
   const steps = queries.listPrintSteps(db, printId);
   const links = processCard(resinFile(shelved), schools, facts)
     .filter(({ step }) => !BEFORE.has(step))

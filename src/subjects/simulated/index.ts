@@ -2,5 +2,14 @@ import 'server-only';
 
 export { simulatedBend } from './bend-bar';
 export { closeJaws } from './close-jaws';
+export {
+  askSimulated,
+  PRINTER_WORDS,
+  type PrinterReport,
+  printerReport,
+  type PrinterWord,
+  startSimulated,
+  tellSimulated,
+} from './networked-printer';
 export { simulatedSize } from './printer';
 export { touchSimulatedRung } from './touch-rung';

@@ -83,12 +83,15 @@ test('a mend comes with what it changed, and the part itself stays', () => {
   expect(checkMesh(api.part).watertight).toBe(false);
 });
 
-test('areas alone, layer by layer', () => {
+test('layers and measures of a part', () => {
   const api = new CheckApi();
   expectOk(api.open(writeStl(box(10, 20, 5))));
-  const areas = api.areas(0.5);
-  expect(areas).toHaveLength(10);
-  for (const area of areas) expect(area).toBeCloseTo(200, 6);
+  const { areasMm2, sizeMm, volumeMm3, surfaceMm2 } = api.layers(0.5);
+  expect(areasMm2).toHaveLength(10);
+  for (const area of areasMm2) expect(area).toBeCloseTo(200, 6);
+  expect(sizeMm).toEqual([10, 20, 5]);
+  expect(volumeMm3).toBeCloseTo(1000, 6);
+  expect(surfaceMm2).toBeCloseTo(700, 6);
 });
 
 test('nothing is asked of a part that was not opened', () => {

@@ -2,14 +2,14 @@ import { connection } from 'next/server';
 import { CAUTIONS } from '@/app/_components/card-steps';
 import { loadJob } from '@/app/_components/load-job';
 import { idFrom } from '@/app/_components/read-params';
-import { ASSUMED_LAYER_S } from '@/core/run';
 import { bench, benchHouse } from '@/subjects/house';
-import { type JobView, partOfJob } from '@/subjects/job';
+import type { JobView } from '@/subjects/job';
+import { findRunOf, listOpenRuns } from '@/subjects/plate';
 import { describeCardReason, describeCardStep } from '@/subjects/resin/shared';
 import { type Chain, viewChain } from '@/subjects/run';
 import { buttonLook, Link } from '@/ui';
 import { ChainBench, type ShownLink } from './_components/chain-bench';
-import { Forecast } from './_components/forecast';
+import { LayForm } from './_components/lay-form';
 
 interface RunPageProps {
   readonly params: Promise<{ jobId: string }>;
@@ -62,50 +62,77 @@ function shownLink({ card, plannedS, done }: Chain['links'][number]): ShownLink 
   };
 }
 
-/** Hours and resin of the part that waits for its print, where there is a file to read. */
-function ForecastOf({ view }: { view: JobView }) {
-  const part = partOfJob(view);
-  if (part === undefined || view.profile === undefined) return null;
-  const { printer, profile, resin } = view.profile;
-  const { stance } = view.job;
+function NotPrinted({ view }: { view: JobView }) {
+  const last = view.attempts.at(-1);
+  const noResin = view.profile === undefined;
+  if (noResin || last === undefined)
+    return (
+      <div className="max-w-prose">
+        <h2 className="text-xl">{noResin ? 'No printer and resin yet' : 'Nothing to print yet'}</h2>
+        <p className="mt-2 text-soft">
+          When something is drawn, its print is planned here: the plate, hours, resin and the list before the
+          start; then its way to the caliper, each step with its timer.
+        </p>
+        <Link
+          href={`/jobs/${view.job.id}/${noResin ? 'need' : 'correct'}`}
+          className={`${buttonLook('large')} mt-4`}
+        >
+          {noResin ? 'Choose them' : 'Draw the first attempt'}
+        </Link>
+      </div>
+    );
   return (
-    <Forecast
-      source={part.source}
-      layerMm={profile.layerMm}
-      layerS={printer.layerSeconds ?? ASSUMED_LAYER_S}
-      isTimed={printer.layerSeconds !== null}
-      liftMm={stance?.kind === 'supports' ? stance.liftMm : 0}
-      hasSupports={stance?.kind === 'supports'}
-      printerId={printer.id}
-      resin={resin.name}
-    />
+    <div className="max-w-prose">
+      <h2 className="text-xl">Attempt {last.number} waits for its print</h2>
+      <PlateOf view={view} attemptId={last.id} />
+      <p className="mt-6 text-sm text-soft">
+        Printed already, without its plate here?{' '}
+        <Link href={`/jobs/${view.job.id}/measure`} className="underline">
+          Note the print
+        </Link>
+        .
+      </p>
+    </div>
   );
 }
 
-function NotPrinted({ view }: { view: JobView }) {
-  const last = view.attempts.at(-1);
-  const waits = last !== undefined && last.prints.length === 0;
-  const noResin = view.profile === undefined;
+const RUN_WORDS = {
+  waiting: { says: 'It lies on a plate that waits for its start.', go: 'To the plate' },
+  printing: { says: 'It is printing.', go: 'Look at it' },
+  ended: { says: 'Its last print was stopped.', go: 'Look at that print' },
+} as const;
+
+/** The plate that the attempt lies on, or laying it on one. */
+function PlateOf({ view, attemptId }: { view: JobView; attemptId: number }) {
+  const { db } = bench();
+  const run = findRunOf(db, attemptId);
+  const { job, profile, attempts } = view;
+  const plates = listOpenRuns(db).filter(
+    ({ state, profileId }) => state === 'waiting' && profileId === attempts.at(-1)?.profileId,
+  );
   return (
-    <div className="max-w-prose">
-      <h2 className="text-xl">
-        {noResin
-          ? 'No printer and resin yet'
-          : waits
-            ? `Attempt ${last.number} waits for its print`
-            : 'Nothing to print yet'}
-      </h2>
-      <p className="mt-2 text-soft">
-        When it is off the plate, its way to the caliper stands here: wash, dry, supports, cure and cooling,
-        each with its timer, by the card of this resin and the ways of this house.
-      </p>
-      <Link
-        href={`/jobs/${view.job.id}/${noResin ? 'need' : waits ? 'measure' : 'correct'}`}
-        className={`${buttonLook('large')} mt-4`}
-      >
-        {noResin ? 'Choose them' : waits ? 'On to its print' : 'Draw the first attempt'}
-      </Link>
-      {waits && <ForecastOf view={view} />}
-    </div>
+    <>
+      {run !== undefined && (
+        <p className="mt-2">
+          {RUN_WORDS[run.state].says}{' '}
+          <Link href={`/runs/${run.id}`} className={`${buttonLook('large')} mt-2`}>
+            {RUN_WORDS[run.state].go}
+          </Link>
+        </p>
+      )}
+      {(run === undefined || run.state === 'ended') && (
+        <>
+          <p className="mt-2">
+            {profile!.resin.name} on {profile!.printer.name}. On its plate you see its hours, its resin and
+            when to pour, and answer one short list before the start.
+          </p>
+          <LayForm
+            jobId={job.id}
+            copies={job.quantity}
+            plates={plates.map(({ id, things }) => ({ id, things }))}
+          />
+        </>
+      )}
+    </>
   );
 }

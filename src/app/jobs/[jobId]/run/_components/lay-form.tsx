@@ -1,0 +1,43 @@
+'use client';
+
+import { lay } from '@/app/runs/actions';
+import { layForm } from '@/subjects/plate/shared';
+import { ActionForm, Button, Choice, TextField } from '@/ui';
+
+interface LayFormProps {
+  readonly jobId: number;
+  /** How many are wanted. */
+  readonly copies: number;
+  /** Plates of the same printer and resin that wait. */
+  readonly plates: readonly { readonly id: number; readonly things: string }[];
+}
+
+/** Lays an attempt on a plate: a new one, or one that waits with something else on it. */
+export function LayForm({ jobId, copies, plates }: LayFormProps) {
+  return (
+    <ActionForm
+      form={layForm}
+      action={lay.bind(null, jobId)}
+      label="Lay it on a plate"
+      className="mt-3 flex flex-wrap items-end gap-3"
+    >
+      <div className="w-24">
+        <TextField name="copies" defaultValue={copies} inputMode="numeric" />
+      </div>
+      {plates.length > 0 && (
+        <div className="min-w-56">
+          <Choice
+            name="runId"
+            choices={[
+              { value: '', label: 'an empty one' },
+              ...plates.map(({ id, things }) => ({ value: String(id), label: `with ${things}` })),
+            ]}
+          />
+        </div>
+      )}
+      <Button type="submit" weight="large">
+        Lay it on a plate
+      </Button>
+    </ActionForm>
+  );
+}

@@ -1,0 +1,167 @@
+'use client';
+
+import { useRouter } from 'next/navigation';
+import { useState, useTransition } from 'react';
+import { askToNotify } from '@/app/_components/use-call';
+import { Button, Caution, Problem } from '@/ui';
+import { askAgain, start, tapGate } from '../../actions';
+
+/** A question of the gate as it is shown. */
+export interface ShownQuestion {
+  readonly key: string;
+  readonly title: string;
+  readonly text: string;
+  readonly caution?: string;
+  readonly state: 'well' | 'open' | 'exception';
+  readonly isKnownBad: boolean;
+  /** It was answered by hand. */
+  readonly isAnswered: boolean;
+  readonly reason: string;
+}
+
+interface GatePanelProps {
+  readonly runId: number;
+  readonly questions: readonly ShownQuestion[];
+  readonly isSimulated: boolean;
+}
+
+const SPEEDS = [
+  { speed: 1, label: 'as fast as the wall clock' },
+  { speed: 60, label: '60 times as fast' },
+  { speed: 600, label: '600 times as fast' },
+];
+
+function useGate(runId: number) {
+  const router = useRouter();
+  const [problem, setProblem] = useState('');
+  const [isBusy, startTransition] = useTransition();
+  const tap = (work: () => Promise<string>) =>
+    startTransition(async () => {
+      setProblem(await work().catch(() => 'The connection is lost; nothing was kept. Tap again.'));
+      router.refresh();
+    });
+  return {
+    problem,
+    isBusy,
+    well: (keys: readonly string[]) => tap(() => tapGate(runId, { keys, well: true, reason: '' })),
+    allTheSame: (key: string, reason: string) =>
+      tap(() => tapGate(runId, { keys: [key], well: false, reason })),
+    again: (key: string) => tap(() => askAgain(runId, key)),
+    start: (speed: number) => {
+      askToNotify();
+      tap(() => start(runId, speed));
+    },
+  };
+}
+
+/** The list before the start: what is known stands answered, the rest is one gesture where all is well. */
+export function GatePanel({ runId, questions, isSimulated }: GatePanelProps) {
+  const gate = useGate(runId);
+  const [speed, setSpeed] = useState(isSimulated ? 60 : 1);
+  const open = questions.filter(({ state }) => state === 'open');
+  const toLook = open.filter(({ isKnownBad }) => !isKnownBad);
+  const settled = questions.filter(({ state }) => state !== 'open');
+  return (
+    <section aria-labelledby="gate-title">
+      <h2 id="gate-title" className="text-lg">
+        Before the start
+      </h2>
+      {gate.problem !== '' && <Problem>{gate.problem}</Problem>}
+      <ul className="border-t border-hair">
+        {open.map((question) => (
+          <Question key={question.key} question={question} gate={gate} />
+        ))}
+      </ul>
+      {toLook.length > 0 && (
+        <Button
+          weight="large"
+          className="mt-3"
+          disabled={gate.isBusy}
+          onClick={() => gate.well(toLook.map(({ key }) => key))}
+        >
+          {toLook.length === 1 ? 'It is well' : `All ${toLook.length} are well`}
+        </Button>
+      )}
+      {settled.length > 0 && (
+        <details className="mt-3" open={open.length === 0}>
+          <summary className="text-sm underline">
+            {settled.length} answered, most of it by what is known
+          </summary>
+          <ul className="mt-1">
+            {settled.map(({ key, title, text, state, isAnswered, reason }) => (
+              <li key={key} className="border-b border-hair py-1 text-sm">
+                <strong>{title}</strong> {state === 'exception' ? `not well, all the same: ${reason}` : text}{' '}
+                {isAnswered && (
+                  <button type="button" className="underline" onClick={() => gate.again(key)}>
+                    ask again<span className="sr-only">: {title}</span>
+                  </button>
+                )}
+              </li>
+            ))}
+          </ul>
+        </details>
+      )}
+      {open.length === 0 && (
+        <div className="mt-4 flex flex-wrap items-center gap-4">
+          <Button weight="large" disabled={gate.isBusy} onClick={() => gate.start(speed)}>
+            {isSimulated ? 'Start it on the simulated printer' : 'It is started'}
+          </Button>
+          {isSimulated && (
+            <label className="text-sm text-soft">
+              Its clock runs{' '}
+              <select
+                value={speed}
+                onChange={(event) => setSpeed(Number(event.target.value))}
+                className="min-h-10.5 rounded-[4px] border border-edge bg-sheet px-2 text-ink"
+              >
+                {SPEEDS.map((each) => (
+                  <option key={each.speed} value={each.speed}>
+                    {each.label}
+                  </option>
+                ))}
+              </select>
+            </label>
+          )}
+        </div>
+      )}
+    </section>
+  );
+}
+
+function Question({ question, gate }: { question: ShownQuestion; gate: ReturnType<typeof useGate> }) {
+  const { key, title, text, caution, isKnownBad } = question;
+  const [reason, setReason] = useState('');
+  const [isAsked, setAsked] = useState(isKnownBad);
+  return (
+    <li className={`border-b border-hair py-2 pl-3 ${isKnownBad ? 'border-l-4 border-l-plum' : ''}`}>
+      <p>
+        <strong>{title}</strong> {text}
+        {!isAsked && (
+          <>
+            {' '}
+            <button type="button" className="text-sm underline" onClick={() => setAsked(true)}>
+              not so<span className="sr-only">: {title}</span>
+            </button>
+          </>
+        )}
+      </p>
+      {caution !== undefined && <Caution>{caution}</Caution>}
+      {isAsked && (
+        <div className="mt-1 flex flex-wrap items-end gap-3">
+          <label className="min-w-56 flex-1 text-sm text-soft">
+            Print it all the same, because
+            <input
+              value={reason}
+              maxLength={300}
+              onChange={(event) => setReason(event.target.value)}
+              className="mt-1 block min-h-10.5 w-full rounded-[4px] border border-edge bg-sheet px-2.5 py-2 text-base text-ink"
+            />
+          </label>
+          <Button disabled={gate.isBusy || reason.trim() === ''} onClick={() => gate.allTheSame(key, reason)}>
+            All the same<span className="sr-only">: {title}</span>
+          </Button>
+        </div>
+      )}
+    </li>
+  );
+}

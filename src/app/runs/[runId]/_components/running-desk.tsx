@@ -1,0 +1,204 @@
+'use client';
+
+import { useRouter } from 'next/navigation';
+import { useEffect, useState } from 'react';
+import { type CallingTimer, useCall } from '@/app/_components/use-call';
+import { describeLeft, useServerClock } from '@/app/_components/use-countdown';
+import { type RunEvent, type RunningPrint, type Standing, whereItIs } from '@/core/run';
+import type { BottleChoice, Heard } from '@/subjects/plate';
+import { Button, Caution } from '@/ui';
+import { clockOf, momentOn } from './clock-of';
+import { EndForm, PourForm, StopForm } from './running-forms';
+
+interface RunningDeskProps {
+  readonly runId: number;
+  readonly title: string;
+  readonly print: RunningPrint;
+  readonly startedAt: number;
+  readonly serverNow: number;
+  /** Clock of a simulated printer against the one on the wall. */
+  readonly speed: number;
+  readonly isHeard: boolean;
+  readonly printerId: number;
+  readonly bottles: readonly BottleChoice[];
+  readonly bottleId?: number;
+}
+
+/** How often a printer on the network is asked, ms. */
+const ASK_MS = 3000;
+
+async function askRun(runId: number): Promise<Heard | 'lost'> {
+  const response = await fetch(`/api/runs/${runId}`);
+  return response.ok ? ((await response.json()) as Heard) : 'lost';
+}
+
+/** What the printer of a run says, asked every few seconds; when it is done, the page is shown anew. */
+function useReports(runId: number, isHeard: boolean): Heard | 'lost' | undefined {
+  const router = useRouter();
+  const [heard, setHeard] = useState<Heard | 'lost'>();
+  useEffect(() => {
+    if (!isHeard) return;
+    const ask = async () => {
+      const said = await askRun(runId).catch(() => 'lost' as const);
+      setHeard(said);
+      if (said !== 'lost' && said.code === 'report' && said.report.state === 'done') router.refresh();
+    };
+    void ask();
+    const timer = setInterval(ask, ASK_MS);
+    return () => clearInterval(timer);
+  }, [runId, isHeard, router]);
+  return heard;
+}
+
+const EVENT_WORDS: Readonly<Record<RunEvent['code'], (event: RunEvent) => string>> = {
+  earlyLook: () => 'Look whether it holds to the plate',
+  pour: (event) => `Pour ${event.code === 'pour' ? Math.ceil(event.ml) : ''} ml`,
+  end: () => 'It ends',
+};
+
+/** A print that runs: where it is, what comes next, and what is done about it. */
+export function RunningDesk(props: RunningDeskProps) {
+  const { runId, title, print, startedAt, serverNow, speed, isHeard, bottles, bottleId } = props;
+  const now = useServerClock(serverNow);
+  const heard = useReports(runId, isHeard);
+  const report =
+    heard !== undefined && heard !== 'lost' && heard.code === 'report' ? heard.report : undefined;
+  const elapsedS = report?.elapsed_s ?? ((now - startedAt) / 1000) * speed;
+  const standing = whereItIs(
+    print,
+    elapsedS,
+    report === undefined ? undefined : { layer: report.layer, atS: report.elapsed_s },
+  );
+  const wallAt = (seconds: number) => now + ((seconds - elapsedS) * 1000) / speed;
+  const calls = standing.events.map(({ event, middleS, earlyS }): CallingTimer => ({
+    id: `run ${runId} ${event.code} ${event.layer}`,
+    title: `${EVENT_WORDS[event.code](event)}: ${title}`,
+    endsAt: wallAt(event.code === 'pour' ? earlyS : middleS),
+  }));
+  useCall(calls, now);
+  const end = standing.events.at(-1)!;
+  const next = standing.events[0];
+  return (
+    <section aria-labelledby="running-title" data-fills-screen>
+      <h2 id="running-title" className="text-lg">
+        Printing
+      </h2>
+      <p role="timer" className="num text-4xl font-semibold">
+        {describeLeft(wallAt(end.middleS) - now)}
+      </p>
+      <Where standing={standing} layers={print.layers} />
+      <p className="text-soft">
+        Ends about <strong className="num text-ink">{momentOn(wallAt(end.middleS), now)}</strong>, between{' '}
+        <span className="num">{momentOn(wallAt(end.earlyS), now)}</span> and{' '}
+        <span className="num">{momentOn(wallAt(end.lateS), now)}</span>
+        {speed > 1 && `; the printer’s clock runs ${speed} times as fast`}.
+      </p>
+      <Voice heard={heard} now={now} />
+      {standing.isOverdue && (
+        <p className="mt-2 border-l-4 border-plum py-1 pl-3">
+          It should have ended by now even at its slowest. Look at the printer, and end or stop it here.
+        </p>
+      )}
+      <ol className="mt-3 border-t border-hair">
+        {standing.events.map(({ event, middleS }) => (
+          <li
+            key={`${event.code} ${event.layer}`}
+            className={`flex flex-wrap justify-between gap-3 border-b border-hair py-2 ${event === next.event ? 'font-semibold' : ''}`}
+          >
+            <span>{EVENT_WORDS[event.code](event)}</span>
+            <span className="num">
+              {event.code !== 'end' && `layer ${event.layer + 1}, `}
+              {momentOn(wallAt(middleS), now)}, {clockOf(Math.max(0, (middleS - elapsedS) / speed))}
+            </span>
+          </li>
+        ))}
+      </ol>
+      {next.event.code === 'pour' && (
+        <Caution>
+          Pause the printer before you lift its lid: the plate moves, and daylight cures resin. Gloves and eye
+          protection; pour slowly along the wall of the vat, paper ready for spills.
+        </Caution>
+      )}
+      <div className="mt-3 grid gap-3">
+        <PourForm
+          runId={runId}
+          layer={standing.layer}
+          ml={standing.events.flatMap(({ event }) => (event.code === 'pour' ? Math.ceil(event.ml) : []))[0]}
+          bottles={bottles}
+          bottleId={bottleId}
+        />
+        <EndForm runId={runId} isExpected={elapsedS >= end.earlyS} />
+        <StopForm
+          key={report?.state}
+          runId={runId}
+          layer={report?.layer ?? standing.layer}
+          isStopped={report?.state === 'stopped'}
+        />
+        {isHeard && <Told {...props} />}
+      </div>
+    </section>
+  );
+}
+
+function Where({ standing: { layer, heightMm }, layers }: { standing: Standing; layers: number }) {
+  const share = Math.min(1, layer / layers);
+  return (
+    <>
+      <progress
+        className="my-1 block h-3 w-full accent-juniper"
+        value={share}
+        aria-label="Share of the layers that are through"
+      />
+      <p>
+        layer <span className="num">{Math.min(layers, layer + 1)}</span> of{' '}
+        <span className="num">{layers}</span>, <span className="num">{heightMm.toFixed(2)} mm</span>
+      </p>
+    </>
+  );
+}
+
+/** What the printer says, or that it says nothing. */
+function Voice({ heard, now }: { heard: Heard | 'lost' | undefined; now: number }) {
+  if (heard === undefined || (heard !== 'lost' && heard.code === 'noVoice')) return null;
+  if (heard === 'lost')
+    return (
+      <p role="status" className="mt-2 border-l-4 border-honey py-1 pl-3">
+        The bench does not answer; the clock here runs on. What is tapped now is not kept.
+      </p>
+    );
+  if (heard.code === 'silent')
+    return (
+      <p role="status" className="mt-2 border-l-4 border-honey py-1 pl-3">
+        The printer does not answer
+        {heard.lastAt === undefined ? '' : `, last at ${momentOn(new Date(heard.lastAt).getTime(), now)}`}.
+        Times go by its plan until it does; go and look.
+      </p>
+    );
+  if (heard.report.state !== 'stopped') return null;
+  return (
+    <p role="status" className="mt-2 border-l-4 border-plum py-1 pl-3">
+      The printer says that it stopped at layer {heard.report.layer + 1}. Note below why, as far as you see
+      it.
+    </p>
+  );
+}
+
+/** What a simulated printer can be made to do, so that a stop and a silence can be tried. */
+function Told({ printerId }: Pick<RunningDeskProps, 'printerId'>) {
+  const tell = (word: string) =>
+    void fetch(`/api/simulated/printers/${printerId}`, {
+      method: 'POST',
+      headers: { 'Content-Type': 'application/json' },
+      body: JSON.stringify({ do: word }),
+    });
+  return (
+    <details>
+      <summary className="text-sm underline">The simulated printer</summary>
+      <div className="mt-2 flex flex-wrap gap-3">
+        <Button onClick={() => tell('stop')}>Have it stop</Button>
+        <Button onClick={() => tell('silence')}>Have it fall silent</Button>
+        <Button onClick={() => tell('speak')}>Have it answer again</Button>
+      </div>
+    </details>
+  );
+}

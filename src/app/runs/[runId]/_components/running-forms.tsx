@@ -1,0 +1,156 @@
+'use client';
+
+import { useState } from 'react';
+import type { BottleChoice } from '@/subjects/plate';
+import { endForm, pourForm, stopForm, weighForm } from '@/subjects/plate/shared';
+import { ActionForm, Button, Caution, Choice, TextField, Tick } from '@/ui';
+import { saveEnd, savePour, saveStop, saveWeighing } from '../../actions';
+import { bottleLabel } from './around-form';
+
+interface PourFormProps {
+  readonly runId: number;
+  /** Layer that prints; left out before the start. */
+  readonly layer?: number;
+  /** What is wanted. */
+  readonly ml?: number;
+  readonly bottles: readonly BottleChoice[];
+  readonly bottleId?: number;
+}
+
+/** Resin that was poured in. */
+export function PourForm({ runId, layer, ml, bottles, bottleId }: PourFormProps) {
+  const [key, setKey] = useState(() => crypto.randomUUID());
+  return (
+    <details>
+      <summary className="font-semibold">Resin was poured in</summary>
+      <ActionForm
+        form={pourForm}
+        action={async (before, data) => {
+          const answer = await savePour(runId, before, data);
+          if (answer.ok) setKey(crypto.randomUUID());
+          return answer;
+        }}
+        label="Resin was poured in"
+        className="mt-2 flex flex-wrap items-end gap-3"
+      >
+        <input type="hidden" name="clientKey" value={key} />
+        {layer !== undefined && <input type="hidden" name="layer" value={layer} />}
+        <div className="w-32">
+          <TextField name="ml" defaultValue={ml} />
+        </div>
+        <div className="min-w-56">
+          <Choice
+            name="bottleId"
+            defaultValue={bottleId === undefined ? '' : String(bottleId)}
+            choices={[
+              { value: '', label: 'no bottle of the shelf' },
+              ...bottles.map((bottle) => ({ value: String(bottle.id), label: bottleLabel(bottle) })),
+            ]}
+          />
+        </div>
+        <Button type="submit">Poured</Button>
+      </ActionForm>
+    </details>
+  );
+}
+
+/** How it ended, and whether anybody saw it: only then its hours tell of the printer. */
+export function EndForm({ runId, isExpected }: { runId: number; isExpected: boolean }) {
+  const [seen, setSeen] = useState('now');
+  return (
+    <details open={isExpected}>
+      <summary className="font-semibold">It is through</summary>
+      <ActionForm
+        form={endForm}
+        action={saveEnd.bind(null, runId)}
+        label="It is through"
+        className="mt-2 flex flex-wrap items-end gap-3"
+      >
+        <div className="min-w-56">
+          <Choice
+            name="seen"
+            value={seen}
+            onChange={(event) => setSeen(event.target.value)}
+            choices={[
+              { value: 'now', label: 'just now' },
+              { value: 'at', label: 'at the time on its display' },
+              { value: 'unseen', label: 'some time ago, nobody saw when' },
+            ]}
+          />
+        </div>
+        {seen === 'at' && (
+          <div className="w-24">
+            <TextField name="at" placeholder="14:05" />
+          </div>
+        )}
+        <Button type="submit" weight={isExpected ? 'large' : 'plain'}>
+          Off the printer
+        </Button>
+      </ActionForm>
+    </details>
+  );
+}
+
+interface StopFormProps {
+  readonly runId: number;
+  readonly layer: number;
+  readonly isStopped: boolean;
+}
+
+/** A print that was stopped: where and why, kept for whoever looks for the cause. */
+export function StopForm({ runId, layer, isStopped }: StopFormProps) {
+  return (
+    <details open={isStopped}>
+      <summary className="font-semibold">It was stopped</summary>
+      <ActionForm
+        form={stopForm}
+        action={saveStop.bind(null, runId)}
+        label="It was stopped"
+        className="mt-2 grid gap-3 sm:grid-cols-[8rem_1fr]"
+      >
+        <TextField name="layer" defaultValue={layer} inputMode="numeric" />
+        <TextField name="reason" placeholder="came off the plate, right front corner" />
+        <Tick name="isUsable" className="sm:col-span-2" />
+        <div className="sm:col-span-2">
+          <Caution>
+            Let the plate rise all the way before you reach in. What came off lies in the vat: filter it and
+            feel along the film with a soft spatula before the next print.
+          </Caution>
+          <Button type="submit" className="mt-1">
+            Keep it as stopped
+          </Button>
+        </div>
+      </ActionForm>
+    </details>
+  );
+}
+
+/** Supports and parts on the scale: what the share of supports is learned from. */
+export function WeighForm({ runId }: { runId: number }) {
+  return (
+    <ActionForm
+      form={weighForm}
+      action={saveWeighing.bind(null, runId)}
+      label="Supports and parts weighed"
+      className="mt-2 flex flex-wrap items-end gap-3"
+    >
+      <div className="w-28">
+        <TextField name="parts" inputMode="decimal" />
+      </div>
+      <div className="w-28">
+        <TextField name="supports" inputMode="decimal" />
+      </div>
+      <div className="w-28">
+        <Choice
+          name="unit"
+          choices={[
+            { value: 'g', label: 'g' },
+            { value: 'oz', label: 'oz' },
+            { value: 'ml', label: 'ml' },
+          ]}
+        />
+      </div>
+      <Button type="submit">Keep the weights</Button>
+    </ActionForm>
+  );
+}

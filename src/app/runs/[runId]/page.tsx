@@ -1,0 +1,234 @@
+import { notFound } from 'next/navigation';
+import { connection } from 'next/server';
+import { cache } from 'react';
+import { idFrom } from '@/app/_components/read-params';
+import { bench, benchHouse } from '@/subjects/house';
+import { type PlateItem, type PlatePiece, runningPrint, type RunView, viewRun } from '@/subjects/plate';
+import { cautionOfGate, describeGate, nameGate } from '@/subjects/plate/shared';
+import { buttonLook, Link } from '@/ui';
+import { ForecastPanel } from './_components/forecast-panel';
+import { GatePanel } from './_components/gate-panel';
+import { PlateDesk } from './_components/plate-desk';
+import { PlateDrawing, type ShownPiece } from './_components/plate-drawing';
+import { ReadLayers } from './_components/read-layers';
+import { RunningDesk } from './_components/running-desk';
+import { WeighForm } from './_components/running-forms';
+import { momentOn } from './_components/clock-of';
+
+type Params = { params: Promise<{ runId: string }> };
+
+const load = cache((runId: number) => viewRun(bench().db, runId, benchHouse()));
+
+export async function generateMetadata({ params }: Params) {
+  const view = load(idFrom((await params).runId));
+  return { title: view === undefined ? 'Plate' : titleOf(view) };
+}
+
+function titleOf({ items, row }: RunView): string {
+  const names = items.map(({ job }) => job.name);
+  const what =
+    names.length === 0
+      ? 'Empty plate'
+      : names.length === 1
+        ? names[0]
+        : `${names[0]} and ${names.length - 1} more`;
+  return `${what}, on ${row.printer.name}`;
+}
+
+/** How a piece is called on its plate: its job's name, numbered where there are several. */
+function labelOf({ job, pieces }: PlateItem, piece: PlatePiece): string {
+  const short = job.name.length > 18 ? `${job.name.slice(0, 17)}…` : job.name;
+  return pieces.length === 1 ? short : `${short} ${pieces.indexOf(piece) + 1}`;
+}
+
+/** Side of a piece whose part was not read yet, mm. */
+const UNREAD_MM = 20;
+
+function shownPieces({ items, placeIssues }: RunView): ShownPiece[] {
+  return items.flatMap((item, thing) =>
+    item.pieces.map((piece) => ({
+      ...piece,
+      label: labelOf(item, piece),
+      thing,
+      widthMm: item.sizeMm?.[0] ?? UNREAD_MM,
+      depthMm: item.sizeMm?.[1] ?? UNREAD_MM,
+      issue: placeIssues.get(piece.id),
+    })),
+  );
+}
+
+/** One run of a printer: its plate and its gate, then its clock, then what came off it. */
+export default async function RunPage({ params }: Params) {
+  await connection();
+  const view = load(idFrom((await params).runId));
+  if (view === undefined) notFound();
+  const { run, row } = view;
+  return (
+    <div className="mx-auto max-w-6xl px-4 py-5 sm:px-6">
+      <h1 className="text-3xl">{titleOf(view)}</h1>
+      <p className="mb-4 text-soft">
+        {row.resin.name} ·{' '}
+        <Link href={`/printers/${row.profile.id}`} className="underline">
+          {row.profile.name}
+        </Link>{' '}
+        · <span className="num">{row.profile.layerMm} mm</span> layers
+      </p>
+      {run.startedAt === null && <Waiting view={view} />}
+      {run.startedAt !== null && run.endedAt === null && <Printing view={view} />}
+      {run.endedAt !== null && <Ended view={view} />}
+    </div>
+  );
+}
+
+function Waiting({ view }: { view: RunView }) {
+  const { run, row, bed, items, forecast, gate, waiting, bottles, changes } = view;
+  const unread = items.flatMap(({ part, layers, job }) =>
+    layers !== undefined || part === undefined ? [] : { key: part.key, source: part.source, name: job.name },
+  );
+  const fileless = items.filter(({ part }) => part === undefined);
+  return (
+    <div className="grid gap-8 lg:grid-cols-2">
+      <PlateDesk
+        runId={run.id}
+        bed={bed}
+        items={items.map(({ attemptId, attemptNumber, job, pieces, sizeMm }) => ({
+          attemptId,
+          jobId: job.id,
+          name: job.name,
+          attempt: attemptNumber,
+          copies: pieces.length,
+          wanted: job.quantity,
+          sizeMm,
+        }))}
+        pieces={shownPieces(view)}
+        waiting={waiting}
+      />
+      <div className="space-y-6">
+        {unread.length > 0 && <ReadLayers parts={unread} layerMm={row.profile.layerMm} />}
+        {fileless.map(({ job }) => (
+          <p key={job.id}>
+            {job.name} has no file here: bring one in under{' '}
+            <Link href={`/jobs/${job.id}/need`} className="underline">
+              Need
+            </Link>
+            , then its hours and its resin are known.
+          </p>
+        ))}
+        {items.length === 0 && (
+          <p className="text-soft">Nothing lies on this plate. Lay a job on it, or clear it.</p>
+        )}
+        {forecast !== undefined && (
+          <ForecastPanel
+            run={run}
+            forecast={forecast}
+            printerId={row.printer.id}
+            resin={row.resin.name}
+            bottles={bottles}
+            changes={changes}
+          />
+        )}
+        {gate !== undefined && (
+          <GatePanel
+            runId={run.id}
+            isSimulated={row.printer.simulatedSeed !== null}
+            questions={gate.map(({ fact, state, isKnownBad, answer }) => ({
+              key: fact.key,
+              title: nameGate(fact.key),
+              text: describeGate(fact),
+              caution: cautionOfGate(fact.key),
+              state,
+              isKnownBad,
+              isAnswered: answer !== undefined,
+              reason: answer?.reason ?? '',
+            }))}
+          />
+        )}
+      </div>
+    </div>
+  );
+}
+
+function Printing({ view }: { view: RunView }) {
+  const { run, row, bed, bottles } = view;
+  const print = runningPrint(bench().db, view);
+  return (
+    <div className="grid gap-8 lg:grid-cols-2">
+      {print !== undefined && (
+        <RunningDesk
+          runId={run.id}
+          title={titleOf(view)}
+          print={print}
+          startedAt={run.startedAt!.getTime()}
+          // The page is made anew at each request: its clock is that of the answer.
+          // eslint-disable-next-line react-hooks/purity
+          serverNow={Date.now()}
+          speed={run.plan?.speed ?? 1}
+          isHeard={row.printer.simulatedSeed !== null}
+          printerId={row.printer.id}
+          bottles={bottles}
+          bottleId={run.bottleId ?? undefined}
+        />
+      )}
+      <section aria-label="The plate">
+        <PlateDrawing bed={bed} pieces={shownPieces(view)} />
+      </section>
+    </div>
+  );
+}
+
+function Ended({ view }: { view: RunView }) {
+  const { run, bed, items, weighing } = view;
+  const { outcome, startedAt, endedAt, plan, stoppedLayer, endReason, isTimed } = run;
+  const hours = ((endedAt!.getTime() - startedAt!.getTime()) / 3_600_000) * (plan?.speed ?? 1);
+  return (
+    <div className="grid gap-8 lg:grid-cols-2">
+      <section aria-labelledby="ended-title">
+        <h2 id="ended-title" className="text-lg">
+          {outcome === 'done'
+            ? 'Off the printer'
+            : `Stopped${stoppedLayer === null ? '' : ` at layer ${stoppedLayer}`}`}
+        </h2>
+        <p>
+          {endReason !== '' && `${endReason}. `}
+          {isTimed
+            ? `It took ${hours.toFixed(1)} h, planned were ${((plan?.plannedS ?? 0) / 3600).toFixed(1)}.`
+            : 'Nobody saw its end: its hours do not count for the pace of the printer.'}{' '}
+          <span className="text-soft">{momentOn(endedAt!.getTime(), endedAt!.getTime())}</span>
+        </p>
+        <ul className="mt-2 border-t border-hair">
+          {items.flatMap(({ job, pieces }) =>
+            pieces.map(({ id, print }) => (
+              <li
+                key={id}
+                className="flex flex-wrap items-center justify-between gap-3 border-b border-hair py-2"
+              >
+                <span>
+                  <strong>{job.name}</strong>{' '}
+                  <span className="text-soft">{print === undefined ? 'nothing to use' : print.name}</span>
+                </span>
+                {print !== undefined && (
+                  <Link href={`/jobs/${job.id}/run?print=${print.id}`} className={buttonLook('plain')}>
+                    To wash, cure and caliper
+                    <span className="sr-only">
+                      : {job.name} {print.name}
+                    </span>
+                  </Link>
+                )}
+              </li>
+            )),
+          )}
+        </ul>
+        <h3 className="mt-5 font-semibold">Weigh supports and parts</h3>
+        <p className="text-sm text-soft">
+          {weighing === undefined
+            ? 'Then the resin of the next print is reckoned by your own supports, not by a guess.'
+            : `Supports ${weighing.supports}, parts ${weighing.parts} ${weighing.unit}. Weighed again, the new weights count.`}
+        </p>
+        <WeighForm runId={run.id} />
+      </section>
+      <section aria-label="The plate">
+        <PlateDrawing bed={bed} pieces={shownPieces(view)} />
+      </section>
+    </div>
+  );
+}

@@ -1,0 +1,229 @@
+'use server';
+
+import type { z } from 'zod';
+import { answerForm } from '@/app/_actions/answer-form';
+import { changedRuns } from '@/app/_actions/changed-runs';
+import { areIds } from '@/app/_actions/from-page';
+import { fail, type Result } from '@/core/result';
+import { bench, benchHouse } from '@/subjects/house';
+import { type FormAnswer, GONE_WORDS } from '@/subjects/language/shared';
+import {
+  answerGate,
+  arrangePlate,
+  changeRun,
+  endRun,
+  keepLayers,
+  keepVat,
+  keepWeighing,
+  layOnPlate,
+  movePiece,
+  pourResin,
+  putPlateAway,
+  reopenGate,
+  setCopies,
+  startRun,
+} from '@/subjects/plate';
+import {
+  addForm,
+  aroundForm,
+  copiesForm,
+  describePlateIssue,
+  endForm,
+  GATE_KEYS,
+  gateInput,
+  type GateKey,
+  layersInput,
+  layForm,
+  moveInput,
+  type PlateIssue,
+  pourForm,
+  stopForm,
+  vatForm,
+  weighForm,
+} from '@/subjects/plate/shared';
+
+const shown = { refusal: describePlateIssue, changed: changedRuns };
+const gap = () => benchHouse().run.plateGapMm;
+
+/** What went wrong, in a sentence; empty where all went well. */
+function answer(result: Result<unknown, PlateIssue>): string {
+  changedRuns();
+  return result.ok ? '' : describePlateIssue(result.issue);
+}
+
+/** What a page sent without a form: read, then one verb. */
+function tapped<Shape>(
+  schema: z.ZodType<Shape>,
+  input: unknown,
+  verb: (wanted: Shape) => Result<unknown, PlateIssue>,
+): string {
+  const wanted = schema.safeParse(input);
+  return wanted.success ? answer(verb(wanted.data)) : GONE_WORDS;
+}
+
+/** Lays the newest attempt of a job on a plate, and shows it. */
+export async function lay(jobId: number, _before: FormAnswer, data: FormData): Promise<FormAnswer> {
+  return answerForm({
+    form: layForm,
+    data,
+    ids: [jobId],
+    verb: (wanted) => layOnPlate(bench().db, jobId, { ...wanted, gapMm: gap() }),
+    goOn: (runId) => `/runs/${runId}`,
+    ...shown,
+  });
+}
+
+/** Lays another job on a plate that waits. */
+export async function addJob(runId: number, _before: FormAnswer, data: FormData): Promise<FormAnswer> {
+  return answerForm({
+    form: addForm,
+    data,
+    ids: [runId],
+    verb: ({ jobId = 0, copies }) => layOnPlate(bench().db, jobId, { runId, copies, gapMm: gap() }),
+    said: () => 'Laid on the plate.',
+    ...shown,
+  });
+}
+
+export async function saveCopies(
+  runId: number,
+  attemptId: number,
+  _before: FormAnswer,
+  data: FormData,
+): Promise<FormAnswer> {
+  return answerForm({
+    form: copiesForm,
+    data,
+    ids: [runId, attemptId],
+    verb: ({ copies }) => setCopies(bench().db, runId, { attemptId, copies, gapMm: gap() }),
+    ...shown,
+  });
+}
+
+export async function arrange(runId: number): Promise<string> {
+  return areIds(runId) ? answer(arrangePlate(bench().db, runId, gap())) : GONE_WORDS;
+}
+
+export async function move(runId: number, input: unknown): Promise<string> {
+  if (!areIds(runId)) return GONE_WORDS;
+  return tapped(moveInput, input, (wanted) => movePiece(bench().db, runId, wanted));
+}
+
+export async function putAway(runId: number): Promise<string> {
+  return areIds(runId) ? answer(putPlateAway(bench().db, runId)) : GONE_WORDS;
+}
+
+export async function sendLayers(input: unknown): Promise<string> {
+  return tapped(layersInput, input, (read) => keepLayers(bench().db, read));
+}
+
+export async function saveVat(printerId: number, _before: FormAnswer, data: FormData): Promise<FormAnswer> {
+  return answerForm({
+    form: vatForm,
+    data,
+    ids: [printerId],
+    verb: (look) => keepVat(bench().db, printerId, look),
+    said: (levelMl) => `Kept: ${levelMl} ml in the vat.`,
+    ...shown,
+  });
+}
+
+export async function saveAround(runId: number, _before: FormAnswer, data: FormData): Promise<FormAnswer> {
+  return answerForm({
+    form: aroundForm,
+    data,
+    ids: [runId],
+    verb: ({ bottleId = null, roomC = null }) => changeRun(bench().db, runId, { bottleId, roomC }),
+    ...shown,
+  });
+}
+
+export async function tapGate(runId: number, input: unknown): Promise<string> {
+  if (!areIds(runId)) return GONE_WORDS;
+  return tapped(gateInput, input, (answered) => answerGate(bench().db, runId, answered));
+}
+
+export async function askAgain(runId: number, key: string): Promise<string> {
+  if (!areIds(runId) || !(GATE_KEYS as readonly string[]).includes(key)) return GONE_WORDS;
+  return answer(reopenGate(bench().db, runId, key as GateKey));
+}
+
+/** Starts a run; on a simulated printer its clock may run faster than the one on the wall. */
+export async function start(runId: number, speed: number): Promise<string> {
+  if (!areIds(runId)) return GONE_WORDS;
+  const known = [1, 60, 600].includes(speed) ? speed : 1;
+  return answer(startRun(bench().db, runId, { house: benchHouse(), speed: known }));
+}
+
+/** The moment that a time of the clock means: today's, or yesterday's where today's is still to come. */
+function momentOf({ hours, minutes }: { hours: number; minutes: number }, now: Date): Date {
+  const today = new Date(now.getFullYear(), now.getMonth(), now.getDate(), hours, minutes);
+  if (today <= now) return today;
+  return new Date(now.getFullYear(), now.getMonth(), now.getDate() - 1, hours, minutes);
+}
+
+export async function saveEnd(runId: number, _before: FormAnswer, data: FormData): Promise<FormAnswer> {
+  return answerForm({
+    form: endForm,
+    data,
+    ids: [runId],
+    verb: ({ seen, at }) => {
+      const now = new Date();
+      const endedAt = seen === 'at' && at !== undefined ? momentOf(at, now) : now;
+      return endRun(bench().db, runId, {
+        outcome: 'done',
+        endedAt,
+        isSeen: seen !== 'unseen',
+        reason: '',
+        isUsable: true,
+      });
+    },
+    said: () => 'Off to the wash.',
+    ...shown,
+  });
+}
+
+export async function saveStop(runId: number, _before: FormAnswer, data: FormData): Promise<FormAnswer> {
+  return answerForm({
+    form: stopForm,
+    data,
+    ids: [runId],
+    verb: ({ layer, reason, isUsable }) =>
+      endRun(bench().db, runId, {
+        outcome: 'stopped',
+        endedAt: new Date(),
+        isSeen: false,
+        layer,
+        reason,
+        isUsable,
+      }),
+    said: () => 'Kept with where and why.',
+    ...shown,
+  });
+}
+
+export async function savePour(runId: number, _before: FormAnswer, data: FormData): Promise<FormAnswer> {
+  return answerForm({
+    form: pourForm,
+    data,
+    ids: [runId],
+    verb: (pour) => pourResin(bench().db, runId, pour),
+    said: (_, { ml }) => `${ml} ml poured.`,
+    ...shown,
+  });
+}
+
+export async function saveWeighing(runId: number, _before: FormAnswer, data: FormData): Promise<FormAnswer> {
+  return answerForm({
+    form: weighForm,
+    data,
+    ids: [runId],
+    verb: (weighed) =>
+      weighed.parts > 0
+        ? keepWeighing(bench().db, runId, weighed)
+        : fail({ code: 'nothingWeighed' } as const),
+    said: (_, { parts, supports }) =>
+      `Kept: supports are ${Math.round((100 * supports) / parts)} % of the parts.`,
+    ...shown,
+  });
+}

@@ -1,0 +1,131 @@
+import { z } from 'zod';
+import { numberField, refuse, textField } from '@/subjects/language/shared';
+
+/** A stretch of a day in which somebody is at the bench, minutes from midnight by the clock on the wall. */
+export interface PresenceWindow {
+  readonly fromMin: number;
+  readonly toMin: number;
+}
+
+export const WEEKDAYS = [
+  'Sunday',
+  'Monday',
+  'Tuesday',
+  'Wednesday',
+  'Thursday',
+  'Friday',
+  'Saturday',
+] as const;
+
+/** What a run of a printer is planned by. */
+export interface RunRules {
+  /** Of each day of the week, Sunday first. */
+  readonly presence: readonly (readonly PresenceWindow[])[];
+  /** Least gap between two pieces on a plate, mm; a ladder that asks for more counts. */
+  readonly plateGapMm: number;
+  /** Share of lost pieces that are lost with their whole plate. */
+  readonly commonShare: number;
+  /** Money for an hour of a machine, an hour of work, a litre of resin, and gloves, liquid and paper of one print. */
+  readonly machineHour: number;
+  readonly workHour: number;
+  readonly resinLitre: number;
+  readonly perPrint: number;
+  /** What one layer wears off film and panel. */
+  readonly perLayer: number;
+}
+
+const OFFICE: readonly PresenceWindow[] = [{ fromMin: 8 * 60, toMin: 18 * 60 }];
+
+/** Weekdays from eight to six; rates that nobody said are guesses in the shop's own money. */
+export const RUN_DEFAULTS: RunRules = Object.freeze({
+  presence: [[], OFFICE, OFFICE, OFFICE, OFFICE, OFFICE, []],
+  plateGapMm: 2,
+  commonShare: 0.5,
+  machineHour: 1,
+  workHour: 40,
+  resinLitre: 50,
+  perPrint: 1.5,
+  perLayer: 0.001,
+});
+
+const WINDOW = /^(\d{1,2})(?::?(\d{2}))?\s*[-–]\s*(\d{1,2})(?::?(\d{2}))?$/;
+
+/** Stretches of a day as they are typed, 8:00-12:00 13-18:30; undefined: not understood. */
+export function readWindows(text: string): readonly PresenceWindow[] | undefined {
+  const words = text
+    .replace(/\s*[-–]\s*/g, '-')
+    .split(/[\s,;]+/)
+    .filter((word) => word !== '');
+  const windows = words.map((word) => {
+    const match = WINDOW.exec(word);
+    if (match === null) return undefined;
+    const [fromH, fromM, toH, toM] = [1, 2, 3, 4].map((i) => Number(match[i] ?? 0));
+    const window = { fromMin: 60 * fromH + fromM, toMin: 60 * toH + toM };
+    const isTime = fromM < 60 && toM < 60 && window.toMin <= 24 * 60 && window.fromMin < window.toMin;
+    return isTime ? window : undefined;
+  });
+  const sorted = windows.filter((window) => window !== undefined).sort((a, b) => a.fromMin - b.fromMin);
+  const overlaps = sorted.some(({ fromMin }, i) => i > 0 && fromMin < sorted[i - 1].toMin);
+  return sorted.length < windows.length || overlaps ? undefined : sorted;
+}
+
+const clock = (minutes: number) => `${Math.floor(minutes / 60)}:${String(minutes % 60).padStart(2, '0')}`;
+
+/** The same as it is typed. */
+export function writeWindows(windows: readonly PresenceWindow[]): string {
+  return windows.map(({ fromMin, toMin }) => `${clock(fromMin)}-${clock(toMin)}`).join(', ');
+}
+
+const dayFields = Object.fromEntries(
+  WEEKDAYS.map((day, i) => [
+    `day${i}`,
+    textField(day, { optional: true, limit: 80 }).transform((text, context) => {
+      const windows = readWindows(text);
+      return (
+        windows ??
+        refuse(context, {
+          code: 'worded',
+          text: 'write it as 8:00-12:00, 13:00-18:00, earliest first, no overlap.',
+        })
+      );
+    }),
+  ]),
+) as Record<`day${number}`, z.ZodType<readonly PresenceWindow[], string>>;
+
+const MONEY = { low: 0, high: 100_000 } as const;
+
+export const runRulesForm = z
+  .object({
+    ...dayFields,
+    plateGapMm: numberField('Gap between pieces on the plate', 'length', { low: 0, high: 50 }),
+    commonPercent: numberField('Of lost pieces, lost with their whole plate', 'percent', {
+      low: 0,
+      high: 100,
+    }),
+    machineHour: numberField('An hour of a printer', 'number', MONEY),
+    workHour: numberField('An hour of work', 'number', MONEY),
+    resinLitre: numberField('A litre of resin', 'number', MONEY),
+    perPrint: numberField('Gloves, liquid and paper of a print', 'number', MONEY),
+    perLayer: numberField('Film and panel, a layer', 'number', MONEY),
+  })
+  .transform(
+    ({
+      commonPercent,
+      plateGapMm,
+      machineHour,
+      workHour,
+      resinLitre,
+      perPrint,
+      perLayer,
+      ...days
+    }): RunRules => ({
+      presence: WEEKDAYS.map((_, i) => (days as Record<string, readonly PresenceWindow[]>)[`day${i}`] ?? []),
+      plateGapMm,
+      commonShare: commonPercent / 100,
+      machineHour,
+      workHour,
+      resinLitre,
+      perPrint,
+      perLayer,
+    }),
+  );

@@ -1,0 +1,24 @@
+import 'server-only';
+
+export { answerGate, changeRun, reopenGate } from './answer-gate';
+export { endRun } from './end-run';
+export { type Heard, hearPrinter } from './hear-printer';
+export { keepLayers } from './keep-layers';
+export { keepVat } from './keep-vat';
+export { arrangePlate, layOnPlate, movePiece, putPlateAway, setCopies } from './lay-pieces';
+export { keepWeighing, pourResin } from './pour-resin';
+export { startRun } from './start-run';
+export { type PlateForecast } from './view-forecast';
+export { type GateQuestion } from './view-gate';
+export { type Bed, layersKey, meanWallMm, type PlateItem, type PlatePiece } from './view-plate';
+export {
+  type BottleChoice,
+  findRunOf,
+  listOpenRuns,
+  type OpenRunGlance,
+  type RunGlance,
+  runningPrint,
+  type RunView,
+  viewRun,
+  type WaitingJob,
+} from './view-run';

@@ -1,0 +1,137 @@
+import { z } from 'zod';
+import type { VatReading } from '@/core/run';
+import {
+  choiceField,
+  finite,
+  numberField,
+  optionalId,
+  optionalNumber,
+  refuse,
+  textField,
+  tickField,
+} from '@/subjects/language/shared';
+import { GATE_KEYS } from './words-gate';
+
+const COPIES = { low: 0, high: 500 } as const;
+
+/** A job's newest attempt for a plate. */
+export const layForm = z.object({
+  copies: numberField('Copies', 'number', { ...COPIES, low: 1 }).transform(Math.round),
+  runId: optionalId('Plate'),
+});
+
+export const copiesForm = z.object({
+  copies: numberField('Copies', 'number', COPIES).transform(Math.round),
+});
+
+/** Another job for a plate that waits. */
+export const addForm = z.object({
+  jobId: optionalId('Job'),
+  copies: numberField('Copies', 'number', { ...COPIES, low: 1 }).transform(Math.round),
+});
+
+const VOLUME = { low: 0, high: 50_000 } as const;
+
+/** What the vat holds, and its level by volume, by two marks, or on a scale. */
+export const vatForm = z
+  .object({
+    capacityMl: numberField('The vat holds', 'volume', VOLUME),
+    floorMl: numberField('Least that still prints', 'volume', VOLUME),
+    by: choiceField('Level read', ['volume', 'marks', 'weight']),
+    ml: optionalNumber('In the vat now', 'volume', VOLUME),
+    lowMl: optionalNumber('At the lower mark', 'volume', VOLUME),
+    highMl: optionalNumber('At the upper mark', 'volume', VOLUME),
+    sharePercent: optionalNumber('Resin stands, of the way up', 'percent', { low: 0, high: 150 }),
+    fullG: optionalNumber('Vat with resin', 'mass', { low: 0, high: 50_000 }),
+    emptyG: optionalNumber('Vat alone', 'mass', { low: 0, high: 50_000 }),
+    density: optionalNumber('Density, g/ml', 'number', { low: 0.5, high: 3 }),
+  })
+  .transform(({ capacityMl, floorMl, by, ...given }, context) => {
+    const wanted = {
+      volume: ['ml'],
+      marks: ['lowMl', 'highMl', 'sharePercent'],
+      weight: ['fullG', 'emptyG', 'density'],
+    } as const;
+    const missing = wanted[by].filter((name) => given[name as keyof typeof given] === undefined);
+    for (const name of missing) refuse(context, { code: 'blank' }, name);
+    if (missing.length > 0) return z.NEVER;
+    const { ml, lowMl, highMl, sharePercent, fullG, emptyG, density } = given as Required<{
+      [Name in keyof typeof given]: number;
+    }>;
+    const read: VatReading =
+      by === 'volume'
+        ? { by, ml }
+        : by === 'marks'
+          ? { by, lowMl, highMl, share: sharePercent / 100 }
+          : { by, fullG, emptyG, density };
+    return { capacityMl, floorMl, read };
+  });
+
+/** The bottle that is poured from, and the warmth of the room. */
+export const aroundForm = z.object({
+  bottleId: optionalId('Poured from'),
+  roomC: optionalNumber('Room now', 'temperature', { low: -10, high: 60 }),
+});
+
+export const pourForm = z.object({
+  clientKey: textField('Key', { limit: 80 }),
+  ml: numberField('Poured', 'volume', { low: 0.1, high: 20_000 }),
+  bottleId: optionalId('From'),
+  layer: optionalNumber('Layer', 'number', { low: 0, high: 1_000_000 }),
+});
+
+/** Hours and minutes of a clock, 24 hours. */
+const CLOCK = /^([01]?\d|2[0-3])[:.]?([0-5]\d)$/;
+
+/** How a print ended. `at` is of today, or of yesterday where that is still to come. */
+export const endForm = z
+  .object({
+    seen: choiceField('Its end', ['now', 'at', 'unseen']),
+    at: textField('At', { optional: true, limit: 5 }),
+  })
+  .transform(({ seen, at }, context) => {
+    const match = CLOCK.exec(at);
+    if (seen === 'at' && match === null)
+      return refuse(context, { code: 'worded', text: 'give the time as 14:05.' }, 'at');
+    return { seen, at: match === null ? undefined : { hours: Number(match[1]), minutes: Number(match[2]) } };
+  });
+
+export const stopForm = z.object({
+  layer: optionalNumber('Last good layer', 'number', { low: 0, high: 1_000_000 }),
+  reason: textField('Why it was stopped', { limit: 200 }),
+  isUsable: tickField('Something of it can be used'),
+});
+
+export const weighForm = z.object({
+  parts: numberField('Parts', 'number', { low: 0, high: 1e6 }),
+  supports: numberField('Supports', 'number', { low: 0, high: 1e6 }),
+  unit: choiceField('Weighed in', ['g', 'oz', 'ml']),
+});
+
+/** A piece put somewhere else. */
+export const moveInput = z.object({
+  pieceId: z.int().positive(),
+  xMm: finite,
+  yMm: finite,
+  isTurned: z.boolean(),
+});
+
+/** Layers of a part, as the page read them off its file. */
+export const layersInput = z.object({
+  part: z.string().min(1).max(20_000),
+  layerMm: z.number().positive().max(1),
+  areasMm2: z.array(z.number().nonnegative().max(1e9)).min(1).max(200_000),
+  sizeMm: z.tuple([
+    z.number().positive().max(1e5),
+    z.number().positive().max(1e5),
+    z.number().positive().max(1e5),
+  ]),
+  volumeMm3: z.number().nonnegative().max(1e12),
+  surfaceMm2: z.number().nonnegative().max(1e12),
+});
+
+export const gateInput = z.object({
+  keys: z.array(z.enum(GATE_KEYS)).min(1).max(GATE_KEYS.length),
+  well: z.boolean(),
+  reason: z.string().max(300),
+});

@@ -1,0 +1,220 @@
+import { desc, eq } from 'drizzle-orm';
+import { evidenceOf } from '@/core/resins';
+import type { GateAnswer } from '@/store';
+import { type Db, queries, tables } from '@/store';
+import { isUnchecked, listOpenLosses } from '@/subjects/check';
+import { type HouseRules, isThere } from '@/subjects/house';
+import { viewJobUnlearned } from '@/subjects/job';
+import { findShelved, resinFile } from '@/subjects/resin';
+import type { PlateForecast } from './view-forecast';
+import type { PlateItem } from './view-plate';
+import type { GateFact } from './words-gate';
+
+/** How a question of the gate stands: answered by what is known, by the person, or open. */
+export interface GateQuestion {
+  readonly fact: GateFact;
+  /** `well`: nothing to do. `exception`: known not to be well, and printed all the same for a reason. */
+  readonly state: 'well' | 'open' | 'exception';
+  /** What is known already says that it is not well: only a reason opens the gate. */
+  readonly isKnownBad: boolean;
+  readonly answer?: GateAnswer;
+}
+
+/** What the questions of a print are made from. */
+export interface GateContext {
+  readonly run: queries.Run;
+  readonly row: queries.ProfileRow;
+  readonly items: readonly PlateItem[];
+  readonly forecast: PlateForecast;
+  readonly house: Pick<HouseRules, 'schools' | 'roomC' | 'run' | 'changeoverMl'>;
+  readonly now: Date;
+}
+
+/** A fact with what is known of it. */
+interface Known {
+  readonly fact: GateFact;
+  readonly known: 'well' | 'bad' | 'ask';
+}
+
+const HOUR_MS = 3_600_000;
+const DAY_MS = 24 * HOUR_MS;
+/** A bottle shaken within this time is not shaken again. */
+const SHAKEN_FOR_MS = HOUR_MS;
+const DRAIN_EVERY_DAYS = 30;
+/** Film that so many layers were pulled from is looked at by more than habit. */
+const FILM_LAYERS = 60_000;
+
+/** The checks of all parts on the plate. */
+function checkFacts(db: Db, { items }: GateContext): Known {
+  const views = items.map(({ job }) => viewJobUnlearned(db, job.id)!);
+  const unchecked = views.filter((view) => isUnchecked(db, view)).map(({ job }) => job.name);
+  const open = views.flatMap((view) => {
+    const count = listOpenLosses(db, view).length;
+    return count === 0 ? [] : { job: view.job.name, count };
+  });
+  const known = unchecked.length + open.length === 0 ? 'well' : 'bad';
+  return { fact: { key: 'checked', unchecked, open }, known };
+}
+
+/** What stands in the vat, and whether it lasts. */
+function resinFacts(db: Db, { run, row, forecast, house }: GateContext): Known[] {
+  const { printer, resin } = row;
+  const inVat =
+    printer.vatResinId === null ? undefined : queries.findResin(db, printer.vatResinId)?.resin.name;
+  const same = printer.vatResinId === resin.id;
+  const { outlook } = forecast;
+  const pours = outlook === undefined || outlook === 'tooMuch' ? [] : outlook.plan.topUps;
+  const needMl = pours.reduce((sum, { addMl }) => sum + addMl, 0);
+  const { bottles } = tables;
+  const bottle =
+    run.bottleId === null ? undefined : db.select().from(bottles).where(eq(bottles.id, run.bottleId)).get();
+  const lots = forecast.vat?.lots ?? [];
+  const mixes = bottle !== undefined && lots.length > 0 && !lots.includes(bottle.batch);
+  const enough: Known = {
+    fact: {
+      key: 'enough',
+      levelMl: forecast.vat?.levelMl,
+      leftMl: outlook === undefined || outlook === 'tooMuch' ? undefined : outlook.plan.leftMl,
+      pours: pours.length,
+      dryChance: outlook === undefined || outlook === 'tooMuch' ? undefined : outlook.dryChance,
+      fill: house.schools.fillLevel,
+      tooMuch: outlook === 'tooMuch',
+    },
+    known:
+      outlook === undefined
+        ? 'ask'
+        : outlook === 'tooMuch'
+          ? 'bad'
+          : pours.length === 0 && outlook.dryChance < 0.05
+            ? 'well'
+            : 'ask',
+  };
+  const resinFact: Known = {
+    fact: { key: 'resin', wanted: resin.name, inVat, changeoverMl: house.changeoverMl },
+    known: same ? 'well' : printer.vatResinId === null ? 'ask' : 'bad',
+  };
+  if (needMl === 0) return [resinFact, enough];
+  const short = bottle !== undefined && bottle.leftMl < needMl;
+  const bottleFact: Known = {
+    fact: { key: 'bottle', needMl, leftMl: bottle?.leftMl, lot: bottle?.batch, lots, mixes },
+    known: bottle === undefined ? 'ask' : short || mixes ? 'bad' : 'well',
+  };
+  return [resinFact, enough, bottleFact];
+}
+
+/** Layers that were pulled from the film since it was changed, and the day of that. */
+function filmOf(db: Db, printerId: number) {
+  const ended = queries.listEndedRuns(db, printerId, 2000);
+  const { profileChanges, profiles } = tables;
+  const changed = db
+    .select({ at: profileChanges.at, kinds: profileChanges.kinds })
+    .from(profileChanges)
+    .innerJoin(profiles, eq(profileChanges.profileId, profiles.id))
+    .where(eq(profiles.printerId, printerId))
+    .orderBy(desc(profileChanges.at))
+    .all();
+  const since = changed.find(({ kinds }) => kinds.includes('film'))?.at;
+  const layers = ended
+    .filter(({ startedAt }) => since === undefined || (startedAt !== null && startedAt > since))
+    .reduce((sum, { plan, stoppedLayer }) => sum + (stoppedLayer ?? plan?.layers ?? 0), 0);
+  const levelled = changed.find(({ kinds }) => kinds.includes('plate'))?.at;
+  return { ended, since, layers, levelled };
+}
+
+/** Film, plate and vat: what was done when, and what the last print left. */
+function machineFacts(db: Db, { row, house }: GateContext): Known[] {
+  const { ended, since, layers, levelled } = filmOf(db, row.printer.id);
+  const [last] = ended;
+  const { level, levelOn, filmTreatment, vatAfter } = house.schools;
+  const isStopped = last?.outcome === 'stopped';
+  const known = (well: boolean): Known['known'] => (well ? 'well' : 'ask');
+  const facts: Known[] = [
+    {
+      fact: { key: 'film', since, layers, isOld: layers > FILM_LAYERS, treatment: filmTreatment },
+      known: layers > FILM_LAYERS ? 'bad' : 'ask',
+    },
+    {
+      fact: { key: 'level', school: level, on: levelOn, last: levelled },
+      known: known(
+        level === 'onceSetUp' || (level === 'afterRemoval' && levelled !== undefined && !isStopped),
+      ),
+    },
+    { fact: { key: 'plateDry' }, known: 'ask' },
+    { fact: { key: 'vatSeated' }, known: known(last !== undefined && !isStopped && vatAfter === 'leave') },
+    { fact: { key: 'nothingInVat', afterStop: isStopped, reason: last?.endReason ?? '' }, known: 'ask' },
+  ];
+  return facts;
+}
+
+/** Resin, room and air. */
+function roomFacts(db: Db, { run, row, house, now }: GateContext): Known[] {
+  const shelved = findShelved(db, row.resin.id);
+  const leastC = shelved && evidenceOf(resinFile(shelved)).of('leastRoom_C')?.value;
+  const roomC = run.roomC ?? house.roomC;
+  const shakenAt = shelved?.bottles.reduce<Date | null>(
+    (newest, { shakenAt: at }) => (at !== null && (newest === null || at > newest) ? at : newest),
+    null,
+  );
+  const isShaken =
+    shakenAt !== undefined && shakenAt !== null && now.getTime() - shakenAt.getTime() < SHAKEN_FOR_MS;
+  const vatSince = row.printer.vatSince === '' ? undefined : new Date(row.printer.vatSince);
+  const vatDays = vatSince && Math.floor((now.getTime() - vatSince.getTime()) / DAY_MS);
+  const isDue = house.schools.vatAfter === 'calendar' && vatDays !== undefined && vatDays > DRAIN_EVERY_DAYS;
+  return [
+    {
+      fact: { key: 'room', roomC: roomC ?? undefined, leastC },
+      known: leastC === undefined ? 'well' : roomC === null ? 'ask' : roomC >= leastC ? 'well' : 'bad',
+    },
+    { fact: { key: 'shaken', vatDays }, known: isShaken ? 'well' : 'ask' },
+    ...(isDue ? [{ fact: { key: 'drained', vatDays }, known: 'bad' } as const] : []),
+    { fact: { key: 'air', school: house.schools.air, gloves: house.schools.gloves }, known: 'ask' },
+  ];
+}
+
+/** Whether somebody is there when it ends and when it wants resin. */
+function presenceFact({ forecast, house, now }: GateContext): Known {
+  const at = (seconds: number) => new Date(now.getTime() + 1000 * seconds);
+  const { outlook, finish } = forecast;
+  const endsAt = at(finish.middleS);
+  const pours = outlook === undefined || outlook === 'tooMuch' ? [] : outlook.plan.topUps;
+  const missed = pours.map(({ clockS }) => at(clockS)).filter((moment) => !isThere(house.run, moment));
+  const isNight = !isThere(house.run, endsAt);
+  return {
+    fact: { key: 'present', endsAt, isNight, missedPours: missed.length },
+    known: missed.length > 0 ? 'bad' : isNight ? 'ask' : 'well',
+  };
+}
+
+function questionOf({ fact, known }: Known, gate: queries.Run['gate']): GateQuestion {
+  const answer = gate[fact.key];
+  const isKnownBad = known === 'bad';
+  if (answer === undefined) return { fact, state: known === 'well' ? 'well' : 'open', isKnownBad };
+  if (!answer.well) return { fact, state: 'exception', isKnownBad, answer };
+  return { fact, state: isKnownBad ? 'open' : 'well', isKnownBad, answer };
+}
+
+/** The list before a start, made for this print: what is known is answered, the rest is asked once. */
+export function viewGate(db: Db, context: GateContext): GateQuestion[] {
+  const { forecast, items, row, house } = context;
+  const isHeard = row.printer.simulatedSeed !== null && house.schools.fileTransfer === 'network';
+  const display: Known = {
+    fact: {
+      key: 'display',
+      name: items.map(({ job, attemptNumber }) => `${job.name} A${attemptNumber}`).join(', '),
+      layers: forecast.layers,
+      material: row.resin.name,
+      seconds: forecast.finish.middleS,
+      transfer: house.schools.fileTransfer,
+    },
+    known: isHeard ? 'well' : 'ask',
+  };
+  const all = [
+    checkFacts(db, context),
+    ...resinFacts(db, context),
+    ...roomFacts(db, context),
+    ...machineFacts(db, context),
+    display,
+    presenceFact(context),
+  ];
+  return all.map((known) => questionOf(known, context.run.gate));
+}

@@ -1,0 +1,237 @@
+import type { Schools } from '@/core/resins';
+import { dayOf, listAnd } from '@/subjects/language/shared';
+
+/** A question of the gate with what is known of it. */
+export type GateFact =
+  | {
+      readonly key: 'checked';
+      readonly unchecked: readonly string[];
+      readonly open: readonly { readonly job: string; readonly count: number }[];
+    }
+  | { readonly key: 'resin'; readonly wanted: string; readonly inVat?: string; readonly changeoverMl: number }
+  | {
+      readonly key: 'enough';
+      readonly levelMl?: number;
+      readonly leftMl?: number;
+      readonly pours: number;
+      readonly dryChance?: number;
+      readonly fill: Schools['fillLevel'];
+      readonly tooMuch: boolean;
+    }
+  | {
+      readonly key: 'bottle';
+      readonly needMl: number;
+      readonly leftMl?: number;
+      readonly lot?: string;
+      readonly lots: readonly string[];
+      readonly mixes: boolean;
+    }
+  | { readonly key: 'room'; readonly roomC?: number; readonly leastC?: number }
+  | { readonly key: 'shaken'; readonly vatDays?: number }
+  | { readonly key: 'drained'; readonly vatDays: number }
+  | { readonly key: 'air'; readonly school: Schools['air']; readonly gloves: Schools['gloves'] }
+  | {
+      readonly key: 'film';
+      readonly since?: Date;
+      readonly layers: number;
+      readonly isOld: boolean;
+      readonly treatment: Schools['filmTreatment'];
+    }
+  | {
+      readonly key: 'level';
+      readonly school: Schools['level'];
+      readonly on: Schools['levelOn'];
+      readonly last?: Date;
+    }
+  | { readonly key: 'plateDry' }
+  | { readonly key: 'vatSeated' }
+  | { readonly key: 'nothingInVat'; readonly afterStop: boolean; readonly reason: string }
+  | {
+      readonly key: 'display';
+      readonly name: string;
+      readonly layers: number;
+      readonly material: string;
+      readonly seconds: number;
+      readonly transfer: Schools['fileTransfer'];
+    }
+  | {
+      readonly key: 'present';
+      readonly endsAt: Date;
+      readonly isNight: boolean;
+      readonly missedPours: number;
+    };
+
+export type GateKey = GateFact['key'];
+
+const GATE_NAMES: Readonly<Record<GateKey, string>> = {
+  checked: 'parts checked',
+  resin: 'resin in the vat',
+  enough: 'enough resin',
+  bottle: 'bottle to pour from',
+  room: 'room warm enough',
+  shaken: 'resin shaken',
+  drained: 'vat drained',
+  air: 'air and gloves',
+  film: 'film without dent or cloud',
+  level: 'plate level',
+  plateDry: 'plate dry of solvent',
+  vatSeated: 'vat seated and screwed down',
+  nothingInVat: 'nothing solid in the vat',
+  display: 'display read back',
+  present: 'somebody is there',
+};
+
+export const GATE_KEYS = Object.keys(GATE_NAMES) as [GateKey, ...GateKey[]];
+
+/** A question by its name alone. */
+export function nameGate(key: GateKey): string {
+  return GATE_NAMES[key];
+}
+
+const ml = (value: number) => `${Math.round(value)} ml`;
+
+function hours(seconds: number): string {
+  const minutes = Math.round(seconds / 60);
+  return minutes < 60
+    ? `${minutes} min`
+    : `${Math.floor(minutes / 60)} h ${String(minutes % 60).padStart(2, '0')}`;
+}
+
+const FILL_WORDS = {
+  need: 'Fill it for this print and what must stay.',
+  brim: 'Fill it to its mark.',
+  later: 'Fill it low; top it up when you are called.',
+} as const;
+
+function describeEnough({
+  levelMl,
+  leftMl,
+  pours,
+  dryChance = 0,
+  fill,
+  tooMuch,
+}: Extract<GateFact, { key: 'enough' }>) {
+  if (tooMuch)
+    return 'One layer uses more than a full vat has above its floor: this print cannot be made in one go.';
+  if (levelMl === undefined || leftMl === undefined)
+    return `Nobody said how full the vat is. ${FILL_WORDS[fill]}`;
+  const dry =
+    dryChance < 0.005
+      ? ''
+      : ` If nobody pours it runs dry in ${Math.round(100 * dryChance)} of 100 such prints.`;
+  if (pours > 0)
+    return `${ml(levelMl)} are in it: pour ${pours === 1 ? 'once' : `${pours} times`} while it prints.${dry} ${FILL_WORDS[fill]}`;
+  return `${ml(levelMl)} are in it, ${ml(leftMl)} will be left.${dry}`;
+}
+
+function describeBottle({ needMl, leftMl, lot, lots, mixes }: Extract<GateFact, { key: 'bottle' }>): string {
+  const need = `It needs ${ml(needMl)} more.`;
+  if (leftMl === undefined) return `${need} Choose the bottle above.`;
+  const left = leftMl < needMl ? ` The bottle has only ${ml(leftMl)}.` : ` The bottle has ${ml(leftMl)}.`;
+  return `${need}${left}${mixes ? ` ${lot === '' ? 'Its lot is unknown' : `It is ${lot}`}, in the vat is ${listAnd(lots)}: lots that mix can print other sizes.` : ''}`;
+}
+
+const AIR_WORDS = {
+  window: 'Open the window.',
+  filter: 'Switch the filter on; change its coal when it smells.',
+  lowOdour:
+    'This house prints resins that hardly smell: open a window all the same, what cannot be smelled can harm.',
+} as const;
+const GLOVE_WORDS = {
+  thin: 'New thin nitrile gloves.',
+  heavy: 'The heavy gloves, whole and clean inside.',
+  wetOnly: 'Gloves from the first touch of anything wet.',
+} as const;
+
+function describeFilm({ since, layers, isOld, treatment }: Extract<GateFact, { key: 'film' }>): string {
+  const age =
+    since === undefined
+      ? `${layers} layers noted on it`
+      : `changed on ${dayOf(since)}, ${layers} layers since`;
+  const old = isOld ? '. That is many: look along it against the light' : '';
+  const wipe = treatment === 'repellent' ? '. Wiped with repellent, and dry' : '';
+  return `${age}${old}${wipe}.`;
+}
+
+function describeLevel({ school, on, last }: Extract<GateFact, { key: 'level' }>): string {
+  const when = {
+    everyPrint: 'This house levels before every print',
+    afterRemoval: 'Level it when it was off its arm',
+    onceSetUp: 'Levelled when the printer was set up',
+  };
+  const how = on === 'film' ? 'paper on the film of the empty vat' : 'the vat off, paper on the bare screen';
+  return `${when[school]}: ${how}.${last === undefined ? '' : ` Last on ${dayOf(last)}.`}`;
+}
+
+/** What is known of a question, and what to look at. */
+export function describeGate(fact: GateFact): string {
+  switch (fact.key) {
+    case 'checked': {
+      const parts = [
+        ...fact.unchecked.map((job) => `${job} was not looked at as it stands`),
+        ...fact.open.map(
+          ({ job, count }) =>
+            `${job} has ${count} open ${count === 1 ? 'finding' : 'findings'} that could lose it`,
+        ),
+      ];
+      return parts.length === 0 ? 'All parts were checked as they stand.' : `${listAnd(parts)}.`;
+    }
+    case 'resin':
+      return fact.inVat === undefined
+        ? `Pour ${fact.wanted}; nobody said what is in the vat.`
+        : fact.inVat === fact.wanted
+          ? `${fact.wanted} is in it.`
+          : `${fact.inVat} is in it, ${fact.wanted} is wanted: changing over loses about ${ml(fact.changeoverMl)}. Change it on the printer’s page.`;
+    case 'enough':
+      return describeEnough(fact);
+    case 'bottle':
+      return describeBottle(fact);
+    case 'room':
+      if (fact.leastC === undefined) return 'The sheet of this resin asks for no least temperature.';
+      return fact.roomC === undefined
+        ? `At least ${fact.leastC} °C; nobody said how warm it is.`
+        : `${fact.roomC} °C, at least ${fact.leastC} °C are asked for.`;
+    case 'shaken':
+      return `The closed bottle for a minute; what stands in the vat is stirred${fact.vatDays === undefined ? '' : `: it has stood for ${fact.vatDays} ${fact.vatDays === 1 ? 'day' : 'days'}`}.`;
+    case 'drained':
+      return `The resin has stood in the vat for ${fact.vatDays} days; this house drains it every 30.`;
+    case 'air':
+      return `${AIR_WORDS[fact.school]} ${GLOVE_WORDS[fact.gloves]}`;
+    case 'film':
+      return describeFilm(fact);
+    case 'level':
+      return describeLevel(fact);
+    case 'plateDry':
+      return 'Wiped, and no smell of alcohol: a wet plate lets the first layers go.';
+    case 'vatSeated':
+      return 'Pushed home, both screws tight.';
+    case 'nothingInVat':
+      return fact.afterStop
+        ? `The last print here was stopped${fact.reason === '' ? '' : ` (${fact.reason})`}: pour the vat through a filter, look and feel along the film.`
+        : 'Look against the light, feel with a soft spatula.';
+    case 'display':
+      return `${fact.name}; ${fact.layers} layers; ${fact.material}; about ${hours(fact.seconds)}${fact.transfer === 'stick' ? '. The stick stays in' : ''}.`;
+    case 'present':
+      return fact.missedPours > 0
+        ? `It wants resin while nobody is there. Start it later, or fill the vat.`
+        : fact.isNight
+          ? `It ends about ${dayOf(fact.endsAt)} ${fact.endsAt.toTimeString().slice(0, 5)}, when nobody is there.`
+          : `It ends about ${fact.endsAt.toTimeString().slice(0, 5)}, when somebody is there.`;
+  }
+}
+
+const GATE_CAUTIONS: Readonly<Partial<Record<GateKey, string>>> = {
+  shaken: 'Liquid resin can make skin allergic for life: nitrile gloves, eye protection, lid closed.',
+  air: 'Vapour makes you dizzy and solvent burns: no flame, no iron, no heat gun near it. Gloves off before you touch a keyboard or a phone.',
+  level: 'Lowering the plate onto a forgotten tool, paper or vat breaks the screen: look before you home it.',
+  nothingInVat:
+    'What is solid in the vat is pressed through the film and the screen by the plate. A scraper of metal cuts the film. Mind the glass.',
+  enough: 'Pour slowly, paper ready for spills; lid closed against daylight afterwards.',
+  present:
+    'A machine that runs alone: no solvent or paper near it, a smoke alarm above it, and what your house, its insurer and local rules say about it.',
+};
+
+/** Caution that stands with a question. */
+export function cautionOfGate(key: GateKey): string | undefined {
+  return GATE_CAUTIONS[key];
+}
