@@ -52,10 +52,10 @@ async function layTogether(
 }
 
 /** How long ago the print that is under way was started, ms. */
-const STARTED_AGO_MS = 40 * 60_000;
+const STARTED_AGO_MS = 8 * 60_000;
 
 /**
- * The day at the station as one finds it: a rack and a ladder print on Long Bench since forty minutes, two bushings lie on
+ * The day at the station as one finds it: a rack and a ladder print on Long Bench since eight minutes, two bushings lie on
  * a plate that waits for it.
  */
 export async function makeDemoRuns(db: Db): Promise<void> {

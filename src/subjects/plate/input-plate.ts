@@ -15,20 +15,24 @@ import { GATE_KEYS } from './words-gate';
 const COPIES = { low: 0, high: 500 } as const;
 
 /** A job's newest attempt for a plate. */
-export const layForm = z.object({
-  copies: numberField('Copies', 'number', { ...COPIES, low: 1 }).transform(Math.round),
-  runId: optionalId('Plate'),
-});
+export const layForm = z
+  .object({
+    copies: numberField('Copies', 'number', { ...COPIES, low: 1 }),
+    runId: optionalId('Plate'),
+  })
+  .transform(({ copies, runId }) => ({ copies: Math.round(copies), runId }));
 
-export const copiesForm = z.object({
-  copies: numberField('Copies', 'number', COPIES).transform(Math.round),
-});
+export const copiesForm = z
+  .object({ copies: numberField('Copies', 'number', COPIES) })
+  .transform(({ copies }) => ({ copies: Math.round(copies) }));
 
 /** Another job for a plate that waits. */
-export const addForm = z.object({
-  jobId: optionalId('Job'),
-  copies: numberField('Copies', 'number', { ...COPIES, low: 1 }).transform(Math.round),
-});
+export const addForm = z
+  .object({
+    jobId: optionalId('Job'),
+    copies: numberField('Copies', 'number', { ...COPIES, low: 1 }),
+  })
+  .transform(({ copies, jobId }) => ({ copies: Math.round(copies), jobId }));
 
 const VOLUME = { low: 0, high: 50_000 } as const;
 

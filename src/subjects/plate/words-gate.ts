@@ -64,21 +64,21 @@ export type GateFact =
 export type GateKey = GateFact['key'];
 
 const GATE_NAMES: Readonly<Record<GateKey, string>> = {
-  checked: 'parts checked',
-  resin: 'resin in the vat',
-  enough: 'enough resin',
-  bottle: 'bottle to pour from',
-  room: 'room warm enough',
-  shaken: 'resin shaken',
-  drained: 'vat drained',
-  air: 'air and gloves',
-  film: 'film without dent or cloud',
-  level: 'plate level',
-  plateDry: 'plate dry of solvent',
-  vatSeated: 'vat seated and screwed down',
-  nothingInVat: 'nothing solid in the vat',
-  display: 'display read back',
-  present: 'somebody is there',
+  checked: 'Parts checked',
+  resin: 'Resin in the vat',
+  enough: 'Enough resin',
+  bottle: 'Bottle to pour from',
+  room: 'Room warm enough',
+  shaken: 'Resin shaken',
+  drained: 'Vat drained',
+  air: 'Air and gloves',
+  film: 'Film without dent or cloud',
+  level: 'Plate level',
+  plateDry: 'Plate dry of solvent',
+  vatSeated: 'Vat seated and screwed down',
+  nothingInVat: 'Nothing solid in the vat',
+  display: 'Display read back',
+  present: 'Somebody is there',
 };
 
 export const GATE_KEYS = Object.keys(GATE_NAMES) as [GateKey, ...GateKey[]];
@@ -181,7 +181,7 @@ export function describeGate(fact: GateFact): string {
         ? `Pour ${fact.wanted}; nobody said what is in the vat.`
         : fact.inVat === fact.wanted
           ? `${fact.wanted} is in it.`
-          : `${fact.inVat} is in it, ${fact.wanted} is wanted: changing over loses about ${ml(fact.changeoverMl)}. Change it on the printer’s page.`;
+          : `${fact.inVat} is in it, ${fact.wanted} is wanted: changing over loses about ${ml(fact.changeoverMl)}.`;
     case 'enough':
       return describeEnough(fact);
     case 'bottle':

@@ -59,7 +59,7 @@ export function describePlateIssue(issue: PlateIssue): string {
     case 'tooTall':
       return `${issue.job} stands ${mm(issue.heightMm)} mm tall, the printer has room for ${mm(issue.roomMm)}. Turn it under Check, or print it in two pieces.`;
     case 'gateOpen':
-      return `answer first: ${issue.questions.join(', ')}.`;
+      return `answer first: ${issue.questions.map((name) => name.toLowerCase()).join(', ')}.`;
     case 'busy':
       return `${issue.printer} still prints another plate. End that one first.`;
     case 'noSuchLayer':

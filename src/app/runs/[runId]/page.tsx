@@ -80,6 +80,12 @@ export default async function RunPage({ params }: Params) {
   );
 }
 
+/** Where something that is known not to be well is mended. */
+function mendOf(key: string, { items, row }: RunView) {
+  if (key === 'checked') return { href: `/jobs/${items[0].job.id}/check`, says: 'Check it' };
+  return key === 'resin' ? { href: `/printers/machine/${row.printer.id}`, says: 'Change it' } : undefined;
+}
+
 function Waiting({ view }: { view: RunView }) {
   const { run, row, bed, items, forecast, gate, waiting, bottles, changes } = view;
   const unread = items.flatMap(({ part, layers, job }) =>
@@ -136,6 +142,7 @@ function Waiting({ view }: { view: RunView }) {
               title: nameGate(fact.key),
               text: describeGate(fact),
               caution: cautionOfGate(fact.key),
+              mend: isKnownBad ? mendOf(fact.key, view) : undefined,
               state,
               isKnownBad,
               isAnswered: answer !== undefined,

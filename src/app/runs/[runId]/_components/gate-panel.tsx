@@ -3,7 +3,7 @@
 import { useRouter } from 'next/navigation';
 import { useState, useTransition } from 'react';
 import { askToNotify } from '@/app/_components/use-call';
-import { Button, Caution, Problem } from '@/ui';
+import { Button, Caution, Link, Problem } from '@/ui';
 import { askAgain, start, tapGate } from '../../actions';
 
 /** A question of the gate as it is shown. */
@@ -12,6 +12,8 @@ export interface ShownQuestion {
   readonly title: string;
   readonly text: string;
   readonly caution?: string;
+  /** Where it is mended. */
+  readonly mend?: { readonly href: string; readonly says: string };
   readonly state: 'well' | 'open' | 'exception';
   readonly isKnownBad: boolean;
   /** It was answered by hand. */
@@ -90,7 +92,8 @@ export function GatePanel({ runId, questions, isSimulated }: GatePanelProps) {
           <ul className="mt-1">
             {settled.map(({ key, title, text, state, isAnswered, reason }) => (
               <li key={key} className="border-b border-hair py-1 text-sm">
-                <strong>{title}</strong> {state === 'exception' ? `not well, all the same: ${reason}` : text}{' '}
+                <strong>{title}.</strong>{' '}
+                {state === 'exception' ? `Not well, printed all the same: ${reason}` : text}{' '}
                 {isAnswered && (
                   <button type="button" className="underline" onClick={() => gate.again(key)}>
                     ask again<span className="sr-only">: {title}</span>
@@ -129,13 +132,21 @@ export function GatePanel({ runId, questions, isSimulated }: GatePanelProps) {
 }
 
 function Question({ question, gate }: { question: ShownQuestion; gate: ReturnType<typeof useGate> }) {
-  const { key, title, text, caution, isKnownBad } = question;
+  const { key, title, text, caution, mend, isKnownBad } = question;
   const [reason, setReason] = useState('');
   const [isAsked, setAsked] = useState(isKnownBad);
   return (
     <li className={`border-b border-hair py-2 pl-3 ${isKnownBad ? 'border-l-4 border-l-plum' : ''}`}>
       <p>
-        <strong>{title}</strong> {text}
+        <strong>{title}.</strong> {text}
+        {mend !== undefined && (
+          <>
+            {' '}
+            <Link href={mend.href} className="font-semibold text-juniper underline">
+              {mend.says}
+            </Link>
+          </>
+        )}
         {!isAsked && (
           <>
             {' '}
