@@ -20,6 +20,7 @@ const SUBJECTS = {
   need: [...ground, 'resin', 'printing', 'job', 'choice'],
   plate: [...ground, 'resin', 'printing', 'job', 'check', 'simulated'],
   run: [...ground, 'resin', 'printing', 'job', 'gauge', 'fit', 'check', 'plate'],
+  day: [...ground, 'resin', 'plate'],
   check: [...ground, 'resin', 'printing', 'job', 'gauge', 'fit'],
   measure: [...ground, 'printing', 'caliper', 'job', 'gauge'],
   correct: [...ground, 'printing', 'job', 'gauge', 'fit'],

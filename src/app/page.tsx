@@ -1,4 +1,5 @@
 import { connection } from 'next/server';
+import { viewDay } from '@/subjects/day';
 import { bench, benchHouse, today } from '@/subjects/house';
 import { describeOutcome } from '@/subjects/language/shared';
 import { glanceSteps, type JobGlance } from '@/subjects/overview';
@@ -9,6 +10,7 @@ import { nameCardStep } from '@/subjects/resin/shared';
 import { listTimers } from '@/subjects/run';
 import { buttonLook, Link } from '@/ui';
 import { inTurns } from './api/in-turns';
+import { DayRail } from './_components/day-rail/day-rail';
 import { JobFilter, type JobFilterWords } from './_components/job-filter';
 import { describeSince, JobList, NEXT, processOf } from './_components/job-list';
 import { NewJobForm } from './_components/new-job-form';
@@ -63,6 +65,7 @@ export default async function TodayPage({ searchParams }: { searchParams: Promis
         </p>
       )}
       {first !== undefined && <FirstThing glance={first} now={now} />}
+      <DayRail view={viewDay(bench().db, benchHouse(), now)} serverNow={now.getTime()} />
       <UnderWay now={now} />
       <Watch />
       {parts.length >= FILTER_FROM && (

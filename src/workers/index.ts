@@ -11,3 +11,5 @@ export { GaugeWorker } from './gauge-client';
 export { type CorrectedPart, type LoadedPart, type ProofLine } from './mesh-api';
 export { MeshWorker } from './mesh-client';
 export { Stopped } from './stoppable-worker';
+export { type AskedDay, type PlannedDay } from './day-api';
+export { DayWorker } from './day-client';

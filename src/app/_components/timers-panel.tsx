@@ -9,6 +9,7 @@ interface ShownTimer {
   readonly jobId: number;
   readonly job: string;
   readonly print: string;
+  readonly others: number;
   readonly title: string;
   readonly startedAt: number;
   readonly endsAt?: number;
@@ -30,7 +31,7 @@ export function TimersPanel({ timers, serverNow }: TimersPanelProps) {
     <section className="mt-6" aria-label="Under way">
       <h2 className="border-b border-ink pb-1 text-lg">Under way</h2>
       <ul>
-        {timers.map(({ id, jobId, job, print, title, startedAt, endsAt }) => {
+        {timers.map(({ id, jobId, job, print, others, title, startedAt, endsAt }) => {
           const isOver = endsAt !== undefined && endsAt <= now;
           return (
             <li
@@ -42,7 +43,8 @@ export function TimersPanel({ timers, serverNow }: TimersPanelProps) {
                   {job}
                 </Link>{' '}
                 <span className="text-soft">
-                  {print}, {title.toLowerCase()}
+                  {print}
+                  {others > 0 && ` and ${others} more of its plate`}, {title.toLowerCase()}
                 </span>
               </span>
               <span role="timer" className={`num ${isOver ? 'font-semibold text-plum' : ''}`}>

@@ -2,7 +2,14 @@
 
 import { ok } from '@/core/result';
 import { bench, type HouseRules, writeHouseRules } from '@/subjects/house';
-import { checkRulesForm, classesForm, houseForm, schoolsForm, sharesForm } from '@/subjects/house/shared';
+import {
+  checkRulesForm,
+  classesForm,
+  houseForm,
+  runRulesForm,
+  schoolsForm,
+  sharesForm,
+} from '@/subjects/house/shared';
 import { changeFitClasses } from '@/subjects/job';
 import type { FormAnswer } from '@/subjects/language/shared';
 import { answerForm } from '../_actions/answer-form';
@@ -40,4 +47,9 @@ export async function saveShares(_before: FormAnswer, data: FormData): Promise<F
 export async function saveCheckRules(_before: FormAnswer, data: FormData): Promise<FormAnswer> {
   const said = () => 'Kept. The next look at a part is held to it.';
   return answerForm({ form: checkRulesForm, data, verb: (check) => keep({ check }), said, ...shown });
+}
+
+export async function saveRunRules(_before: FormAnswer, data: FormData): Promise<FormAnswer> {
+  const said = () => 'Kept. Plates and the day are planned by it.';
+  return answerForm({ form: runRulesForm, data, verb: (run) => keep({ run }), said, ...shown });
 }

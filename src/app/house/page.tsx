@@ -16,6 +16,7 @@ import { ClassFields } from './_components/class-fields';
 import { HouseFields } from './_components/house-fields';
 import { OriginalsPanel } from './_components/originals-panel';
 import { RestorePanel } from './_components/restore-panel';
+import { RunFields } from './_components/run-fields';
 import { SchoolFields } from './_components/school-fields';
 import { ShareFields } from './_components/share-fields';
 
@@ -65,6 +66,12 @@ export default async function HousePage() {
               <ShareFields key={folder} shares={benchHouse().shares} />
             </div>
           </details>
+        </section>
+        <section aria-labelledby="hours-title">
+          <h2 id="hours-title" className="mb-2 text-lg">
+            Hours and costs
+          </h2>
+          <RunFields key={folder} run={benchHouse().run} />
         </section>
         <section aria-labelledby="backup-title">
           <h2 id="backup-title" className="text-lg">

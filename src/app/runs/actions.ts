@@ -227,3 +227,9 @@ export async function saveWeighing(runId: number, _before: FormAnswer, data: For
     ...shown,
   });
 }
+
+/** Sets when a plate is to start, or leaves that to the plan. */
+export async function planStart(runId: number, at: number | null): Promise<string> {
+  if (!areIds(runId) || (at !== null && !Number.isSafeInteger(at))) return GONE_WORDS;
+  return answer(changeRun(bench().db, runId, { plannedFor: at === null ? null : new Date(at) }));
+}

@@ -10,6 +10,8 @@ export interface DayStep {
   readonly attended?: boolean;
   /** The station stays taken until the next step, on the same station, ends. */
   readonly holds?: boolean;
+  /** Steps of several jobs with one key may go through their station together, where they begin at once and take as long. */
+  readonly share?: string;
 }
 
 export interface DayJob {
@@ -17,6 +19,8 @@ export interface DayJob {
   readonly dueMin: number;
   readonly weight: number;
   readonly releaseMin: number;
+  /** Somebody set its start: its first step begins at the release, or as soon after as it can, before all others are placed. */
+  readonly isPinned?: boolean;
   /** In their order. */
   readonly steps: readonly DayStep[];
 }
@@ -50,6 +54,8 @@ interface Taken {
   to: number;
   /** Job whose next step ends the hold. */
   heldBy?: number;
+  /** Who may go in with it. */
+  share?: string;
 }
 
 /** Schedules steps one after another, each as early as it can be, and takes them back again. */
@@ -117,8 +123,21 @@ export class Schedule {
     return clash === undefined ? 0 : clash.to - from;
   }
 
-  /** The earliest start of a step at or after `from`; Infinity where there is none. */
+  /** A load on a station that a step can join at or after `from`: the earliest one. */
+  private loadToJoin({ station, share, minutes }: DayStep, from: number): Taken | undefined {
+    if (share === undefined) return undefined;
+    return this.stationOf(station).find(
+      (each) => each.share === share && each.from >= from && each.to - each.from === minutes,
+    );
+  }
+
+  /** The earliest start of a step at or after `from`, by itself or with a load that it may join; Infinity: there is none. */
   private earliest(step: DayStep, job: number, from: number): number {
+    const joined = this.loadToJoin(step, from)?.from ?? Infinity;
+    return Math.min(joined, this.earliestAlone(step, job, from));
+  }
+
+  private earliestAlone(step: DayStep, job: number, from: number): number {
     const station = this.stationOf(step.station);
     let start = from;
     for (;;) {
@@ -161,7 +180,10 @@ export class Schedule {
     const station = this.stationOf(step.station);
     const hold = station.find(({ heldBy }) => heldBy === job);
     const undo: (() => void)[] = [];
-    if (hold !== undefined && step.holds !== true) {
+    const joins = this.loadToJoin(step, start)?.from === start;
+    if (joins) {
+      // The load that is there already holds the station and the person.
+    } else if (hold !== undefined && step.holds !== true) {
       const { to } = hold;
       hold.to = end;
       hold.heldBy = undefined;
@@ -172,11 +194,13 @@ export class Schedule {
     } else if (hold === undefined && step.station !== undefined) {
       const limit = Math.min(Infinity, ...station.filter(({ from }) => from >= end).map(({ from }) => from));
       const taken: Taken =
-        step.holds === true ? { from: start, to: limit, heldBy: job } : { from: start, to: end };
+        step.holds === true
+          ? { from: start, to: limit, heldBy: job }
+          : { from: start, to: end, share: step.share };
       insert(station, taken);
       undo.push(() => void station.splice(station.indexOf(taken), 1));
     }
-    for (const [from, to] of this.attendance(step, start)) {
+    for (const [from, to] of joins ? [] : this.attendance(step, start)) {
       const taken = { from, to };
       insert(this.busy, taken);
       undo.push(() => void this.busy.splice(this.busy.indexOf(taken), 1));

@@ -61,3 +61,4 @@ export {
   type TimedEvent,
   whereItIs,
 } from './where-it-is';
+export { latestStart } from './latest-start';

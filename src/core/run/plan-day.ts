@@ -1,6 +1,7 @@
 import { type SeededRandom, seededRandom } from '@/core/numerics';
 import { fail, ok, type Result } from '@/core/result';
 import { type Day, isBetter, type PlacedStep, Schedule, type Worth } from './day';
+import { boundOf } from './day-bound';
 
 export interface DayPlan {
   readonly steps: readonly PlacedStep[];
@@ -47,73 +48,6 @@ export function findDayIssue({ jobs, presence }: Day): DayIssue | undefined {
   return undefined;
 }
 
-/** When a job would be done if it were alone: nothing can be earlier. */
-function endsAlone(day: Day): number[] {
-  return day.jobs.map((job) => {
-    const schedule = new Schedule({ ...day, jobs: [job] });
-    while (schedule.open().length > 0) {
-      const [start] = schedule.startsOf(0);
-      if (start === undefined) return Infinity;
-      schedule.place(0, start);
-    }
-    return schedule.readyOf(0);
-  });
-}
-
-/** Minutes of work that a station has with each job, what comes before it there and what follows it. */
-function loadsOf(day: Day) {
-  const loads = new Map<string, { minutes: number; head: number; tail: number; job: number }[]>();
-  day.jobs.forEach(({ steps, releaseMin }, job) => {
-    const names = new Set(steps.flatMap(({ station }) => station ?? []));
-    for (const name of names) {
-      const own = steps.flatMap((step, i) => (step.station === name ? [i] : []));
-      const sum = (from: number, to: number) =>
-        steps.slice(from, to).reduce((total, { minutes }) => total + minutes, 0);
-      const list = loads.get(name) ?? [];
-      loads.set(name, list);
-      list.push({
-        job,
-        minutes: own.reduce((total, i) => total + steps[i].minutes, 0),
-        head: releaseMin + sum(0, own[0]),
-        tail: sum(own[own.length - 1] + 1, steps.length),
-      });
-    }
-  });
-  return [...loads.values()];
-}
-
-/**
- * What no schedule can beat: each job alone; and of each station, that the k-th job to leave it cannot do so before its k
- * shortest loads are through, matched with due days in order at the least weight (after C. Chu, *Naval Research Logistics*
- * 39, 1992). The last can be no earlier than all loads of a station one after another.
- */
-function boundOf(day: Day): Worth {
-  const alone = endsAlone(day);
-  const jobs = day.jobs;
-  let tardinessMin = jobs.reduce(
-    (sum, { dueMin, weight }, i) => sum + weight * Math.max(0, alone[i] - dueMin),
-    0,
-  );
-  let finishMin = Math.max(0, ...alone);
-  for (const loads of loadsOf(day)) {
-    const least = Math.min(...loads.map(({ job }) => jobs[job].weight));
-    const first = Math.min(...loads.map(({ head }) => head));
-    const tail = Math.min(...loads.map((load) => load.tail));
-    const dues = loads.map(({ job }) => jobs[job].dueMin).sort((a, b) => a - b);
-    let through = first;
-    let late = 0;
-    [...loads]
-      .sort((a, b) => a.minutes - b.minutes)
-      .forEach(({ minutes }, k) => {
-        through += minutes;
-        late += least * Math.max(0, through + tail - dues[k]);
-      });
-    tardinessMin = Math.max(tardinessMin, late);
-    finishMin = Math.max(finishMin, through + tail);
-  }
-  return { tardinessMin, finishMin };
-}
-
 /** Minutes of work left in a job from a step on. */
 function restOf(day: Day): number[][] {
   return day.jobs.map(({ steps }) => {
@@ -144,7 +78,7 @@ class EveryOrder {
   }
 
   search(): Found | undefined {
-    this.from(new Schedule(this.day));
+    this.from(scheduleOf(this.day));
     return this.best;
   }
 
@@ -198,6 +132,16 @@ function placeTurn(schedule: Schedule, job: number): boolean {
   return false;
 }
 
+/** A schedule with what was pinned placed, the earliest first; nothing else yet. */
+function scheduleOf(day: Day): Schedule {
+  const schedule = new Schedule(day);
+  [...day.jobs.keys()]
+    .filter((job) => day.jobs[job].isPinned === true)
+    .sort((a, b) => day.jobs[a].releaseMin - day.jobs[b].releaseMin)
+    .forEach((job) => placeTurn(schedule, job));
+  return schedule;
+}
+
 /** A schedule with the turns of jobs that make it. */
 interface Ordered extends Found {
   readonly order: readonly number[];
@@ -205,15 +149,20 @@ interface Ordered extends Found {
 
 /** Turns in an order of jobs, a job as often as it has turns: of each the next is placed as early as it can be. */
 function byOrder(day: Day, order: readonly number[]): Ordered | undefined {
-  const schedule = new Schedule(day);
-  for (const job of order) if (!placeTurn(schedule, job)) return undefined;
+  const schedule = scheduleOf(day);
+  const pinned = new Set([...day.jobs.keys()].filter((job) => day.jobs[job].isPinned === true));
+  for (const job of order) {
+    // The first turn of a pinned job was placed before all others.
+    if (pinned.delete(job)) continue;
+    if (!placeTurn(schedule, job)) return undefined;
+  }
   return { worth: schedule.worth(), steps: schedule.placed.map(toStep), order };
 }
 
 /** As one does it by hand: of the steps that could begin soonest, that of the job which stands first by the rule. */
 function byRule(day: Day, priority: readonly number[]): Ordered | undefined {
-  const schedule = new Schedule(day);
-  const order: number[] = [];
+  const schedule = scheduleOf(day);
+  const order = [...day.jobs.keys()].filter((job) => day.jobs[job].isPinned === true);
   for (let open = schedule.open(); open.length > 0; open = schedule.open()) {
     const soonest = new Map(open.map((job) => [job, schedule.startsOf(job)[0] ?? Infinity]));
     const first = Math.min(...soonest.values());

@@ -95,5 +95,6 @@ CREATE TABLE `weighings` (
 );
 --> statement-breakpoint
 CREATE INDEX `weighings_of_run` ON `weighings` (`run_id`);--> statement-breakpoint
+ALTER TABLE `print_steps` ADD `shared_key` text;--> statement-breakpoint
 ALTER TABLE `prints` ADD `run_id` integer;--> statement-breakpoint
 ALTER TABLE `prints` ADD `is_turned` integer DEFAULT false NOT NULL;

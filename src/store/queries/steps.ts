@@ -1,7 +1,9 @@
-import { and, asc, eq, isNull } from 'drizzle-orm';
+import { and, asc, eq, exists, isNotNull, isNull, ne, notExists, or } from 'drizzle-orm';
 import type { Db } from '../client';
 import { attempts, prints, printSteps } from '../schema/attempts';
+import { printers, profiles } from '../schema/equipment';
 import { jobs } from '../schema/jobs';
+import { readings, tries } from '../schema/readings';
 
 /** Steps of a print that stand, in the order they were begun. */
 export function listPrintSteps(db: Db, printId: number) {
@@ -25,5 +27,43 @@ export function listRunningSteps(db: Db) {
     .innerJoin(jobs, eq(attempts.jobId, jobs.id))
     .where(and(isNull(printSteps.endedAt), isNull(printSteps.retractedAt), isNull(jobs.archivedAt)))
     .orderBy(asc(printSteps.startedAt))
+    .all();
+}
+
+/** Other prints of the run that a print came out of; none where nobody noted the run. */
+export function listPrintsBeside(db: Db, printId: number) {
+  const own = db.select({ runId: prints.runId }).from(prints).where(eq(prints.id, printId)).get();
+  if (own === undefined || own.runId === null) return [];
+  return db
+    .select({ id: prints.id, name: prints.name, job: jobs.name })
+    .from(prints)
+    .innerJoin(attempts, eq(prints.attemptId, attempts.id))
+    .innerJoin(jobs, eq(attempts.jobId, jobs.id))
+    .where(and(eq(prints.runId, own.runId), ne(prints.id, printId)))
+    .orderBy(asc(prints.id))
+    .all();
+}
+
+/** Prints of runs, or with steps that were tapped, of which nothing was read or tried yet; the oldest first. */
+export function listPrintsOnTheWay(db: Db) {
+  return db
+    .select({ print: prints, job: jobs, printer: printers.name, resinId: profiles.resinId })
+    .from(prints)
+    .innerJoin(attempts, eq(prints.attemptId, attempts.id))
+    .innerJoin(jobs, eq(attempts.jobId, jobs.id))
+    .innerJoin(profiles, eq(attempts.profileId, profiles.id))
+    .innerJoin(printers, eq(profiles.printerId, printers.id))
+    .where(
+      and(
+        isNull(jobs.archivedAt),
+        or(
+          isNotNull(prints.runId),
+          exists(db.select({ id: printSteps.id }).from(printSteps).where(eq(printSteps.printId, prints.id))),
+        ),
+        notExists(db.select({ id: readings.id }).from(readings).where(eq(readings.printId, prints.id))),
+        notExists(db.select({ id: tries.id }).from(tries).where(eq(tries.printId, prints.id))),
+      ),
+    )
+    .orderBy(asc(prints.id))
     .all();
 }

@@ -120,6 +120,8 @@ export const printSteps = sqliteTable(
       .notNull()
       .references(() => prints.id),
     step: text().$type<CardStep['step']>().notNull(),
+    /** The tap that began it for several prints of one plate at once; they end together. Null: for this one alone. */
+    sharedKey: text(),
     /** How long it is to take, s; null where nobody can say. */
     plannedS: integer(),
     startedAt: integer({ mode: 'timestamp_ms' }).notNull(),

@@ -77,20 +77,13 @@ export function writeWindows(windows: readonly PresenceWindow[]): string {
 }
 
 const dayFields = Object.fromEntries(
-  WEEKDAYS.map((day, i) => [
-    `day${i}`,
-    textField(day, { optional: true, limit: 80 }).transform((text, context) => {
-      const windows = readWindows(text);
-      return (
-        windows ??
-        refuse(context, {
-          code: 'worded',
-          text: 'write it as 8:00-12:00, 13:00-18:00, earliest first, no overlap.',
-        })
-      );
-    }),
-  ]),
-) as Record<`day${number}`, z.ZodType<readonly PresenceWindow[], string>>;
+  WEEKDAYS.map((day, i) => [`day${i}`, textField(day, { optional: true, limit: 80 })]),
+) as Record<`day${number}`, ReturnType<typeof textField>>;
+
+const HOW_TO_WRITE = {
+  code: 'worded',
+  text: 'write it as 8:00-12:00, 13:00-18:00, without overlap.',
+} as const;
 
 const MONEY = { low: 0, high: 100_000 } as const;
 
@@ -109,17 +102,14 @@ export const runRulesForm = z
     perLayer: numberField('Film and panel, a layer', 'number', MONEY),
   })
   .transform(
-    ({
-      commonPercent,
-      plateGapMm,
-      machineHour,
-      workHour,
-      resinLitre,
-      perPrint,
-      perLayer,
-      ...days
-    }): RunRules => ({
-      presence: WEEKDAYS.map((_, i) => (days as Record<string, readonly PresenceWindow[]>)[`day${i}`] ?? []),
+    (
+      { commonPercent, plateGapMm, machineHour, workHour, resinLitre, perPrint, perLayer, ...days },
+      context,
+    ): RunRules => ({
+      presence: WEEKDAYS.map((_, i) => {
+        const text = (days as Record<string, string>)[`day${i}`] ?? '';
+        return readWindows(text) ?? refuse(context, HOW_TO_WRITE, `day${i}`);
+      }),
       plateGapMm,
       commonShare: commonPercent / 100,
       machineHour,

@@ -4,6 +4,7 @@ export { beginStep, endStep, takeBackStep } from './tap-step';
 export {
   type Chain,
   type ChainLink,
+  listBeside,
   listTimers,
   type RunningTimer,
   stateBySteps,

@@ -19,6 +19,8 @@ const STEPS = [
 export const stepInput = z.object({
   clientKey: z.string().min(8).max(80),
   printId: z.int().positive(),
+  /** Other prints of the same plate that it is done for at once. */
+  alsoPrintIds: z.array(z.int().positive()).max(500).default([]),
   step: z.enum(STEPS),
   plannedS: z
     .int()

@@ -9,64 +9,98 @@ type Step = CardStep['step'];
 interface NewStep {
   readonly clientKey: string;
   readonly printId: number;
+  /** Prints of the same plate that go through it together: into one bath, under one lamp. */
+  readonly alsoPrintIds?: readonly number[];
   readonly step: Step;
   readonly plannedS?: number;
 }
 
+/** One print that goes through a step. */
+function beginOne(db: Db, printId: number, wanted: NewStep, clientKey: string): Result<number, StepIssue> {
+  const { printSteps } = tables;
+  const same = db.select().from(printSteps).where(eq(printSteps.clientKey, clientKey)).get();
+  if (same !== undefined) return ok(same.id);
+  const steps = queries.listPrintSteps(db, printId);
+  const running = steps.find(({ step, endedAt }) => step === wanted.step && endedAt === null);
+  if (running !== undefined) return ok(running.id);
+  if (wanted.step === 'wash' && steps.some(({ step, endedAt }) => step === 'cure' && endedAt !== null))
+    return fail({ code: 'cured' });
+  const { step, plannedS, alsoPrintIds = [] } = wanted;
+  const row = {
+    clientKey,
+    printId,
+    step,
+    sharedKey: alsoPrintIds.length === 0 ? null : wanted.clientKey,
+    plannedS: plannedS === undefined ? null : Math.round(plannedS),
+    startedAt: new Date(),
+  };
+  return ok(db.insert(printSteps).values(row).returning().get().id);
+}
+
+/** Whether prints came out of one run of a printer. */
+function areOfOneRun(db: Db, printIds: readonly number[]): boolean {
+  const { prints } = tables;
+  const runs = printIds.map((id) => db.select().from(prints).where(eq(prints.id, id)).get()?.runId);
+  return typeof runs[0] === 'number' && runs.every((runId) => runId === runs[0]);
+}
+
 /**
  * Begins a step of a print, once: the same tap again, or another window's tap on the same step, answers with what runs
- * already. The clock is the server's.
+ * already. With others of its plate it begins for all of them. The clock is the server's.
  */
 export function beginStep(db: Db, jobId: number, wanted: NewStep): Result<number, StepIssue> {
-  const { printSteps } = tables;
+  const { printId, alsoPrintIds = [], clientKey } = wanted;
   return allOrNothing<number, StepIssue>(db, (tx) => {
-    if (!queries.isPrintOf(tx, jobId, wanted.printId)) return fail({ code: 'gone' });
-    const same = tx.select().from(printSteps).where(eq(printSteps.clientKey, wanted.clientKey)).get();
-    if (same !== undefined) return ok(same.id);
-    const steps = queries.listPrintSteps(tx, wanted.printId);
-    const running = steps.find(({ step, endedAt }) => step === wanted.step && endedAt === null);
-    if (running !== undefined) return ok(running.id);
-    if (wanted.step === 'wash' && steps.some(({ step, endedAt }) => step === 'cure' && endedAt !== null))
-      return fail({ code: 'cured' });
-    const { clientKey, printId, step, plannedS } = wanted;
-    return ok(
-      tx
-        .insert(printSteps)
-        .values({
-          clientKey,
-          printId,
-          step,
-          plannedS: plannedS === undefined ? null : Math.round(plannedS),
-          startedAt: new Date(),
-        })
-        .returning()
-        .get().id,
-    );
+    if (!queries.isPrintOf(tx, jobId, printId)) return fail({ code: 'gone' });
+    if (alsoPrintIds.length > 0 && !areOfOneRun(tx, [printId, ...alsoPrintIds]))
+      return fail({ code: 'gone' });
+    const first = beginOne(tx, printId, wanted, clientKey);
+    if (!first.ok) return first;
+    for (const other of alsoPrintIds) {
+      const begun = beginOne(tx, other, wanted, `${clientKey} ${other}`);
+      if (!begun.ok) return begun;
+    }
+    return first;
   });
 }
 
-/** Ends a step; ended already it stays as it was. A clock that was set back ends it no earlier than it began. */
+type Row = typeof tables.printSteps.$inferSelect;
+
+/** A step with those that were begun with it; undefined: it is none of this job, or was taken back. */
+function together(db: Db, jobId: number, stepId: number): Row[] | undefined {
+  const { printSteps } = tables;
+  const row = db.select().from(printSteps).where(eq(printSteps.id, stepId)).get();
+  if (row === undefined || !queries.isPrintOf(db, jobId, row.printId)) return undefined;
+  if (row.sharedKey === null) return [row];
+  return db.select().from(printSteps).where(eq(printSteps.sharedKey, row.sharedKey)).all();
+}
+
+/** Ends a step, of all that went through it together; ended already it stays as it was. A clock that was set back ends it no earlier than it began. */
 export function endStep(db: Db, jobId: number, stepId: number, given = ''): Result<void, StepIssue> {
   const { printSteps } = tables;
   return allOrNothing<void, StepIssue>(db, (tx) => {
-    const row = tx.select().from(printSteps).where(eq(printSteps.id, stepId)).get();
-    if (row === undefined || row.retractedAt !== null || !queries.isPrintOf(tx, jobId, row.printId))
+    const rows = together(tx, jobId, stepId);
+    if (rows === undefined || rows.some(({ id, retractedAt }) => id === stepId && retractedAt !== null))
       return fail({ code: 'gone' });
-    if (row.endedAt !== null) return ok(undefined);
-    const endedAt = new Date(Math.max(Date.now(), row.startedAt.getTime()));
-    tx.update(printSteps)
-      .set({ endedAt, given: given.trim() })
-      .where(and(eq(printSteps.id, stepId), isNull(printSteps.endedAt)))
-      .run();
+    for (const { id, startedAt } of rows) {
+      const endedAt = new Date(Math.max(Date.now(), startedAt.getTime()));
+      tx.update(printSteps)
+        .set({ endedAt, given: given.trim() })
+        .where(and(eq(printSteps.id, id), isNull(printSteps.endedAt), isNull(printSteps.retractedAt)))
+        .run();
+    }
     return ok(undefined);
   });
 }
 
-/** Takes a step back that was tapped by mistake; it stays on record. */
+/** Takes a step back that was tapped by mistake, of all that it was tapped for; it stays on record. */
 export function takeBackStep(db: Db, jobId: number, stepId: number): Result<void, StepIssue> {
   const { printSteps } = tables;
-  const row = db.select().from(printSteps).where(eq(printSteps.id, stepId)).get();
-  if (row === undefined || !queries.isPrintOf(db, jobId, row.printId)) return fail({ code: 'gone' });
-  db.update(printSteps).set({ retractedAt: new Date() }).where(eq(printSteps.id, stepId)).run();
-  return ok(undefined);
+  return allOrNothing<void, StepIssue>(db, (tx) => {
+    const rows = together(tx, jobId, stepId);
+    if (rows === undefined) return fail({ code: 'gone' });
+    for (const { id } of rows)
+      tx.update(printSteps).set({ retractedAt: new Date() }).where(eq(printSteps.id, id)).run();
+    return ok(undefined);
+  });
 }

@@ -97,26 +97,56 @@ export function stateForSitting(
   return { state: chain.state, warm: chain.warmUntil !== undefined && now < chain.warmUntil };
 }
 
+/** Other prints of the same plate that are as far as this one: what may go through the next step with it. */
+export function listBeside(db: Db, printId: number): { readonly id: number; readonly name: string }[] {
+  const beside = queries.listPrintsBeside(db, printId);
+  const doneOf = (id: number) =>
+    queries
+      .listPrintSteps(db, id)
+      .map(({ step, endedAt }) => `${step} ${endedAt === null ? 'runs' : 'done'}`)
+      .join();
+  const own = doneOf(printId);
+  return beside
+    .filter(({ id }) => doneOf(id) === own)
+    .map(({ id, name, job }) => ({ id, name: `${job} ${name}` }));
+}
+
 /** A timer that runs somewhere on the bench. */
 export interface RunningTimer {
   readonly id: number;
   readonly jobId: number;
   readonly job: string;
   readonly print: string;
+  /** Prints that go through it together with this one. */
+  readonly others: number;
   readonly step: CardStep['step'];
   readonly startedAt: Date;
   /** undefined: nobody can say how long it takes. */
   readonly endsAt?: Date;
 }
 
+/** Steps under way; what goes through one step together is one timer. */
 export function listTimers(db: Db): RunningTimer[] {
-  return queries.listRunningSteps(db).map(({ step: row, jobId, job, print }) => ({
-    id: row.id,
-    jobId,
-    job,
-    print,
-    step: row.step,
-    startedAt: row.startedAt,
-    endsAt: row.plannedS === null ? undefined : new Date(row.startedAt.getTime() + 1000 * row.plannedS),
-  }));
+  const rows = queries.listRunningSteps(db);
+  const first = new Map<string, number>();
+  for (const { step } of rows) {
+    const key = step.sharedKey ?? String(step.id);
+    first.set(key, (first.get(key) ?? 0) + 1);
+  }
+  const told = new Set<string>();
+  return rows.flatMap(({ step: row, jobId, job, print }) => {
+    const key = row.sharedKey ?? String(row.id);
+    if (told.has(key)) return [];
+    told.add(key);
+    return {
+      id: row.id,
+      jobId,
+      job,
+      print,
+      others: first.get(key)! - 1,
+      step: row.step,
+      startedAt: row.startedAt,
+      endsAt: row.plannedS === null ? undefined : new Date(row.startedAt.getTime() + 1000 * row.plannedS),
+    };
+  });
 }

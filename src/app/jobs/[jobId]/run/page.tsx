@@ -6,7 +6,7 @@ import { bench, benchHouse } from '@/subjects/house';
 import type { JobView } from '@/subjects/job';
 import { findRunOf, listOpenRuns } from '@/subjects/plate';
 import { describeCardReason, describeCardStep } from '@/subjects/resin/shared';
-import { type Chain, viewChain } from '@/subjects/run';
+import { type Chain, listBeside, viewChain } from '@/subjects/run';
 import { buttonLook, Link } from '@/ui';
 import { ChainBench, type ShownLink } from './_components/chain-bench';
 import { LayForm } from './_components/lay-form';
@@ -35,6 +35,7 @@ export default async function RunPage({ params, searchParams }: RunPageProps) {
       prints={attempt.prints.map(({ id, name }) => ({ id, name }))}
       printId={print.id}
       printName={print.name}
+      beside={listBeside(bench().db, print.id)}
       links={chain.links.map(shownLink)}
       state={chain.state}
       warmUntil={chain.warmUntil?.getTime()}
@@ -52,6 +53,7 @@ function shownLink({ card, plannedS, done }: Chain['links'][number]): ShownLink 
     reason: describeCardReason(card),
     caution: CAUTIONS[card.step],
     plannedS,
+    ...(card.step === 'cure' ? { turns: true, ceilingS: card.ceilingMin && 60 * card.ceilingMin } : {}),
     done: done && {
       id: done.id,
       startedAt: done.startedAt.getTime(),

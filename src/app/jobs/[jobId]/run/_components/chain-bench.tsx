@@ -4,7 +4,7 @@ import { useRouter } from 'next/navigation';
 import { useState, useTransition } from 'react';
 import { CardReason } from '@/app/_components/card-steps';
 import { PrintChoice } from '@/app/_components/print-choice';
-import { askToNotify, useCall } from '@/app/_components/use-call';
+import { askToNotify, type CallingTimer, useCall } from '@/app/_components/use-call';
 import { describeLeft, useServerClock } from '@/app/_components/use-countdown';
 import type { PartState } from '@/core/metrology';
 import type { CardStep } from '@/core/resins';
@@ -19,6 +19,10 @@ export interface ShownLink {
   readonly reason?: string;
   readonly caution?: string;
   readonly plannedS?: number;
+  /** It is turned when half of its time is over. */
+  readonly turns?: boolean;
+  /** More than so much of it harms the part, s. */
+  readonly ceilingS?: number;
   readonly done?: {
     readonly id: number;
     readonly startedAt: number;
@@ -34,6 +38,8 @@ interface ChainBenchProps {
   readonly prints: readonly { readonly id: number; readonly name: string }[];
   readonly printId: number;
   readonly printName: string;
+  /** Prints of the same plate that are as far as this one. */
+  readonly beside: readonly { readonly id: number; readonly name: string }[];
   readonly links: readonly ShownLink[];
   readonly state: PartState;
   readonly warmUntil?: number;
@@ -41,13 +47,17 @@ interface ChainBenchProps {
 }
 
 /** What the taps do; a tap that did not reach the bench says so and can be made again. */
-function useTaps({ jobId, printId }: Pick<ChainBenchProps, 'jobId' | 'printId'>) {
+function useTaps(
+  { jobId, printId }: Pick<ChainBenchProps, 'jobId' | 'printId'>,
+  alsoPrintIds: readonly number[],
+) {
   const router = useRouter();
   const [problem, setProblem] = useState('');
   const [isBusy, startTransition] = useTransition();
   const wantedOf = ({ step, plannedS }: ShownLink) => ({
     clientKey: crypto.randomUUID(),
     printId,
+    alsoPrintIds,
     step,
     plannedS,
   });
@@ -73,18 +83,30 @@ function useTaps({ jobId, printId }: Pick<ChainBenchProps, 'jobId' | 'printId'>)
   };
 }
 
+/** When a step under way calls: half way where it is turned, at its end, and when more of it harms. */
+function callsOf({ title, turns, ceilingS, done }: ShownLink, jobName: string): CallingTimer[] {
+  const { id, startedAt, plannedS } = done!;
+  const at = (seconds: number) => startedAt + 1000 * seconds;
+  return [
+    { id, title: `${title}: ${jobName}`, endsAt: plannedS === undefined ? undefined : at(plannedS) },
+    ...(turns === true && plannedS !== undefined
+      ? [{ id: `${id} turn`, title: `Turn it: ${jobName}`, endsAt: at(plannedS / 2) }]
+      : []),
+    ...(ceilingS === undefined
+      ? []
+      : [{ id: `${id} ceiling`, title: `Take it out, more yellows it: ${jobName}`, endsAt: at(ceilingS) }]),
+  ];
+}
+
 /** The chain of a print: one tap begins a step, one ends it; the first that is open stands large. */
 export function ChainBench(props: ChainBenchProps) {
-  const { jobId, jobName, prints, printId, printName, links, state, warmUntil, serverNow } = props;
+  const { jobId, jobName, prints, printId, printName, beside, links, state, warmUntil, serverNow } = props;
   const now = useServerClock(serverNow);
-  const taps = useTaps(props);
+  const [isTogether, setTogether] = useState(true);
+  const taps = useTaps(props, isTogether ? beside.map(({ id }) => id) : []);
   const running = links.filter(({ done }) => done !== undefined && done.endedAt === undefined);
   useCall(
-    running.map(({ title, done }) => ({
-      id: done!.id,
-      title: `${title}: ${jobName}`,
-      endsAt: done!.plannedS === undefined ? undefined : done!.startedAt + 1000 * done!.plannedS,
-    })),
+    running.flatMap((link) => callsOf(link, jobName)),
     now,
   );
   const next = links.find(({ done }) => done === undefined);
@@ -101,6 +123,19 @@ export function ChainBench(props: ChainBenchProps) {
       <div className="mt-2">
         <PrintChoice jobId={jobId} step="run" prints={prints} shownId={printId} />
       </div>
+      {beside.length > 0 && (
+        <label className="mt-2 flex min-h-10 items-center gap-2">
+          <input
+            type="checkbox"
+            className="size-5"
+            checked={isTogether}
+            onChange={(event) => setTogether(event.target.checked)}
+          />
+          <span>
+            Together with {beside.length === 1 ? beside[0].name : `the ${beside.length} others of its plate`}
+          </span>
+        </label>
+      )}
       {taps.problem !== '' && (
         <p role="alert" className="mt-2 font-medium text-plum">
           {taps.problem}
@@ -182,10 +217,12 @@ function Step({ link, isNext, next, now, taps }: StepProps) {
 }
 
 /** A step under way: its time left, what was done otherwise, and its end. */
-function Running({ link: { title, done }, next, now, taps }: Omit<StepProps, 'isNext'>) {
+function Running({ link: { title, turns, ceilingS, done }, next, now, taps }: Omit<StepProps, 'isNext'>) {
   const [given, setGiven] = useState('');
   const { id, startedAt, plannedS } = done!;
   const leftMs = plannedS === undefined ? undefined : startedAt + 1000 * plannedS - now;
+  const isHalf = turns === true && leftMs !== undefined && leftMs > 0 && leftMs <= 500 * plannedS!;
+  const isTooLong = ceilingS !== undefined && now > startedAt + 1000 * ceilingS;
   return (
     <div className="mt-2 flex flex-wrap items-center gap-4">
       <p
@@ -194,6 +231,13 @@ function Running({ link: { title, done }, next, now, taps }: Omit<StepProps, 'is
       >
         {leftMs === undefined ? describeLeft(now - startedAt).replace(' left', '') : describeLeft(leftMs)}
       </p>
+      {(isHalf || isTooLong) && (
+        <p role="status" className={`w-full font-semibold ${isTooLong ? 'text-plum' : ''}`}>
+          {isTooLong
+            ? 'Take it out: more of it yellows the part and makes it brittle.'
+            : 'Half of it is over: turn it.'}
+        </p>
+      )}
       {next !== undefined && (
         <Button weight="large" disabled={taps.isBusy} onClick={() => taps.end(id, given, next)}>
           Done, on to: {next.title.toLowerCase()}

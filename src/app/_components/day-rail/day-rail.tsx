@@ -1,0 +1,137 @@
+'use client';
+
+import { useRouter } from 'next/navigation';
+import { useState, useTransition } from 'react';
+import { planStart } from '@/app/runs/actions';
+import { useServerClock } from '@/app/_components/use-countdown';
+import type { DayView } from '@/subjects/day';
+import { describeNoDay } from '@/subjects/day/shared';
+import { Button, Link, Problem } from '@/ui';
+import { DayTable } from './day-table';
+import { Rail } from './rail';
+import { momentIn, spanOf } from './time-words';
+import { useDay } from './use-day';
+
+interface DayRailProps {
+  readonly view: DayView;
+  readonly serverNow: number;
+}
+
+/** Setting a start and taking it back; what it costs is said when the day is planned anew. */
+function useStarts() {
+  const router = useRouter();
+  const [problem, setProblem] = useState('');
+  const [isBusy, startTransition] = useTransition();
+  const set = (runId: number, at: number | null) =>
+    startTransition(async () => {
+      setProblem(
+        await planStart(runId, at).catch(() => 'The connection is lost; nothing was kept. Try again.'),
+      );
+      router.refresh();
+    });
+  return { problem, isBusy, set };
+}
+
+/** The day as a rail of hours: stations, the person, what is sure and what is an interval; the same as a table. */
+export function DayRail({ view, serverNow }: DayRailProps) {
+  const now = useServerClock(serverNow);
+  const { planned, issue, share, problem, stop } = useDay(view);
+  const starts = useStarts();
+  const titleOf = (id: string) => view.things.find((thing) => thing.id === id)?.title ?? id;
+  if (view.things.length === 0 && view.unread.length === 0) return null;
+  return (
+    <section className="mt-6" aria-labelledby="day-title">
+      <h2 id="day-title" className="border-b border-ink pb-1 text-lg">
+        The day
+      </h2>
+      {starts.problem !== '' && <Problem>{starts.problem}</Problem>}
+      {problem !== '' && <Problem>{problem}</Problem>}
+      {issue !== undefined && <Problem>{describeNoDay(issue, titleOf)}</Problem>}
+      {share !== undefined && (
+        <p role="status" className="flex items-center gap-3 text-sm text-soft">
+          Planning the day … <progress value={share} aria-label="Share of the plans that were tried" />
+          <Button onClick={stop}>Stop</Button>
+        </p>
+      )}
+      {planned !== undefined && (
+        <>
+          <Rail view={view} planned={planned} now={now} onStart={starts.set} />
+          <Words view={view} planned={planned} />
+          <details className="mt-2">
+            <summary className="text-sm underline">The same as a table, and starts as times</summary>
+            <DayTable view={view} planned={planned} onStart={starts.set} isBusy={starts.isBusy} />
+          </details>
+        </>
+      )}
+      {view.unread.map(({ runId, title }) => (
+        <p key={runId} className="mt-1 text-sm">
+          <Link href={`/runs/${runId}`} className="font-semibold underline">
+            {title}
+          </Link>
+          : its hours are not known yet. Open its plate once, and its layers are read.
+        </p>
+      ))}
+    </section>
+  );
+}
+
+/** What the plan says: promises that are kept or not, starts that somebody set, ends at night. */
+function Words({
+  view,
+  planned,
+}: {
+  view: DayView;
+  planned: NonNullable<ReturnType<typeof useDay>['planned']>;
+}) {
+  const { plan, free, latest } = planned;
+  const at = (minute: number) => momentIn(view.zero, minute);
+  const isThere = (minute: number) => view.day.presence.some(([from, to]) => minute >= from && minute <= to);
+  const lines = view.day.jobs.flatMap(({ id, dueMin }) => {
+    const thing = view.things.find((each) => each.id === id)!;
+    const own = plan.steps.filter(({ job }) => job === id);
+    const end = own.at(-1)!.endMin;
+    const print = own.find(({ step }) => step === 'print');
+    const says: string[] = [];
+    if (thing.dueAt !== undefined) {
+      const start = latest[id];
+      if (end > dueMin)
+        says.push(
+          `late by ${spanOf(end - dueMin)}: promised for ${at(dueMin)}, done ${at(end)}. ${dueMin < 0 ? 'The promise has passed already.' : 'Another printer, fewer copies, a thicker layer or longer hours under House would make it earlier.'}`,
+        );
+      else if (start !== undefined && thing.runId !== undefined)
+        says.push(`promised for ${at(dueMin)}: start by ${at(start)} to keep it in 9 of 10.`);
+    }
+    if (print !== undefined && !isThere(print.endMin))
+      says.push(
+        `ends ${at(print.endMin)}, when nobody is there; off the plate ${at(own.find(({ step }) => step === 'off')!.startMin)}. If you would rather not leave it alone, set its start to the morning.`,
+      );
+    return says.map((text) => ({ id, thing, text }));
+  });
+  const cost = free === undefined ? undefined : plan.worth.finishMin - free.worth.finishMin;
+  const lateCost = free === undefined ? 0 : plan.worth.tardinessMin - free.worth.tardinessMin;
+  return (
+    <ul className="mt-2 text-sm">
+      {cost !== undefined && (
+        <li>
+          {cost <= 0 && lateCost <= 0
+            ? 'The starts that you set cost nothing.'
+            : `The starts that you set cost ${spanOf(Math.max(0, cost))} until all is done${lateCost > 0 ? ` and ${spanOf(lateCost)} of lateness` : ''}.`}
+        </li>
+      )}
+      {lines.map(({ id, thing, text }) => (
+        <li key={`${id} ${text}`}>
+          <Link href={thing.href} className="font-semibold hover:underline">
+            {thing.title}
+          </Link>
+          : {text}
+        </li>
+      ))}
+      <li className="text-soft">
+        All done {at(plan.worth.finishMin)}
+        {plan.exact
+          ? '; no plan is better.'
+          : `; no plan can be done before ${at(plan.bound.finishMin)}${plan.worth.tardinessMin > 0 ? ` or less than ${spanOf(plan.bound.tardinessMin)} late` : ''}.`}
+      </li>
+    </ul>
+  );
+}

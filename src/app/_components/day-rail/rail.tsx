@@ -1,0 +1,214 @@
+'use client';
+
+import {
+  DndContext,
+  type DragEndEvent,
+  KeyboardSensor,
+  PointerSensor,
+  useDraggable,
+  useSensor,
+  useSensors,
+} from '@dnd-kit/core';
+import { type RefObject, useRef } from 'react';
+import type { DayStep } from '@/core/run';
+import type { DayThing, DayView } from '@/subjects/day';
+import { nameDayStep } from '@/subjects/day/shared';
+import type { PlannedDay } from '@/workers';
+import { momentIn } from './time-words';
+
+interface RailProps {
+  readonly view: DayView;
+  readonly planned: PlannedDay;
+  readonly now: number;
+  readonly onStart: (runId: number, at: number) => void;
+}
+
+/** A stretch that is drawn in a row. */
+interface Bar {
+  readonly key: string;
+  readonly thing: DayThing;
+  readonly step: string;
+  readonly fromMin: number;
+  readonly toMin: number;
+  /** Until when it may last in nine of ten. */
+  readonly lateMin?: number;
+  readonly tone: number;
+}
+
+const PERSON = 'Somebody';
+const RESTING = 'Drying, cooling';
+/** Width of an hour on a narrow screen, px; dragging is by whole steps of this many minutes. */
+const HOUR_PX = 56;
+const STEP_MIN = 5;
+const MOST_HOURS = 96;
+
+/** Bars of each row: stations in their order, what rests, the person. */
+function rowsOf({ view, planned }: Pick<RailProps, 'view' | 'planned'>): [string, Bar[]][] {
+  const rows = new Map<string, Bar[]>([...view.stations, RESTING, PERSON].map((name) => [name, []]));
+  const stepOf = (job: string, step: string): DayStep =>
+    view.day.jobs.find(({ id }) => id === job)!.steps.find(({ id }) => id === step)!;
+  for (const { job, step, startMin, endMin } of planned.plan.steps) {
+    const tone = view.things.findIndex(({ id }) => id === job);
+    const thing = view.things[tone];
+    const { station, attended, attendStartMin = 0, attendEndMin = 0 } = stepOf(job, step);
+    const bar = { key: `${job} ${step}`, thing, step, fromMin: startMin, toMin: endMin, tone };
+    const late = step === 'print' && thing.ends !== undefined ? startMin + thing.ends.lateMin : undefined;
+    if (station !== undefined) rows.get(station)?.push({ ...bar, lateMin: late });
+    else if (attended !== true) rows.get(RESTING)!.push(bar);
+    if (attended === true) rows.get(PERSON)!.push(bar);
+    else {
+      if (attendStartMin > 0)
+        rows.get(PERSON)!.push({ ...bar, key: `${bar.key} in`, toMin: startMin + attendStartMin });
+      if (attendEndMin > 0)
+        rows.get(PERSON)!.push({ ...bar, key: `${bar.key} out`, fromMin: endMin - attendEndMin });
+    }
+  }
+  return [...rows].filter(([name, bars]) => bars.length > 0 || name === PERSON);
+}
+
+const TONES = ['bg-juniper', 'bg-teal', 'bg-plum', 'bg-soft'];
+
+/** Hours across, a row a station and one for the person; presence behind, now as a line, what is an interval hatched. */
+export function Rail({ view, planned, now, onStart }: RailProps) {
+  const frame = useRef<HTMLUListElement>(null);
+  const hours = Math.min(MOST_HOURS, Math.max(6, Math.ceil(planned.plan.worth.finishMin / 60) + 1));
+  const total = 60 * hours;
+  const share = (minute: number) => `${(100 * Math.min(total, Math.max(0, minute))) / total}%`;
+  const minPerPx = () => total / (frame.current?.clientWidth ?? total);
+  const sensors = useSensors(
+    useSensor(PointerSensor, { activationConstraint: { distance: 4 } }),
+    useSensor(KeyboardSensor, {
+      coordinateGetter: (event, { currentCoordinates: { x, y } }) => {
+        const by = { ArrowLeft: -1, ArrowRight: 1 }[event.code];
+        if (by === undefined) return undefined;
+        event.preventDefault();
+        return { x: x + (by * STEP_MIN) / minPerPx(), y };
+      },
+    }),
+  );
+  const drop = ({ active, delta }: DragEndEvent) => {
+    const bar = (active.data.current as { bar: Bar } | undefined)?.bar;
+    if (bar?.thing.runId === undefined || delta.x === 0) return;
+    const minute = Math.max(0, Math.round((bar.fromMin + delta.x * minPerPx()) / STEP_MIN) * STEP_MIN);
+    onStart(bar.thing.runId, view.zero + 60_000 * minute);
+  };
+  const firstHour = 60 - new Date(view.zero).getMinutes();
+  const every = hours > 36 ? 6 : hours > 14 ? 2 : 1;
+  const marks = Array.from({ length: hours }, (_, i) => firstHour + 60 * i).filter(
+    (minute) => new Date(view.zero + 60_000 * minute).getHours() % every === 0 && minute < total,
+  );
+  return (
+    <DndContext id="rail" sensors={sensors} onDragEnd={drop}>
+      <div className="mt-2 overflow-x-auto" tabIndex={0} role="region" aria-label="Rail of hours">
+        <div className="grid grid-cols-[7rem_1fr]" style={{ minWidth: 112 + HOUR_PX * Math.min(hours, 24) }}>
+          <span />
+          <div className="relative h-6 text-xs text-soft" aria-hidden>
+            {marks.map((minute) => (
+              <span key={minute} className="num absolute -translate-x-1/2" style={{ left: share(minute) }}>
+                {momentIn(view.zero, minute)}
+              </span>
+            ))}
+          </div>
+          {rowsOf({ view, planned }).map(([name, bars], i) => (
+            <Row
+              key={name}
+              name={name}
+              bars={bars}
+              view={view}
+              share={share}
+              frame={i === 0 ? frame : undefined}
+              now={now}
+            />
+          ))}
+        </div>
+      </div>
+    </DndContext>
+  );
+}
+
+interface RowProps {
+  readonly name: string;
+  readonly bars: readonly Bar[];
+  readonly view: DayView;
+  readonly share: (minute: number) => string;
+  readonly frame?: RefObject<HTMLUListElement | null>;
+  readonly now: number;
+}
+
+function Row({ name, bars, view, share, frame, now }: RowProps) {
+  const nowMin = (now - view.zero) / 60_000;
+  return (
+    <>
+      <span className="border-t border-hair py-1 pr-2 text-sm first-letter:uppercase">{name}</span>
+      <ul ref={frame} className="relative h-9 border-t border-hair bg-wash" aria-label={name}>
+        {view.day.presence.map(([from, to]) => (
+          <li
+            key={from}
+            aria-hidden
+            className="absolute inset-y-0 bg-sheet"
+            style={{ left: share(from), width: `calc(${share(to)} - ${share(from)})` }}
+          />
+        ))}
+        {bars.map((bar) => (
+          <DrawnBar
+            key={bar.key}
+            bar={bar}
+            share={share}
+            zero={view.zero}
+            isMovable={bar.step === 'print' && bar.thing.runId !== undefined}
+          />
+        ))}
+        <li aria-hidden className="absolute inset-y-0 w-0.5 bg-ink" style={{ left: share(nowMin) }} />
+      </ul>
+    </>
+  );
+}
+
+function DrawnBar({
+  bar,
+  share,
+  zero,
+  isMovable,
+}: {
+  bar: Bar;
+  share: RowProps['share'];
+  zero: number;
+  isMovable: boolean;
+}) {
+  const { key, thing, step, fromMin, toMin, lateMin, tone } = bar;
+  const { attributes, listeners, setNodeRef, transform } = useDraggable({
+    id: key,
+    disabled: !isMovable,
+    data: { bar },
+  });
+  const says = `${nameDayStep(step)}, ${thing.title}, ${momentIn(zero, fromMin)} to ${momentIn(zero, toMin)}${lateMin === undefined ? '' : `, at the latest ${momentIn(zero, lateMin)}`}${thing.plannedFor !== undefined && step === 'print' ? ', its start is set' : ''}`;
+  const width = (from: number, to: number) => `calc(${share(to)} - ${share(from)})`;
+  return (
+    <li className="contents">
+      {lateMin !== undefined && lateMin > toMin && (
+        <span
+          aria-hidden
+          className="absolute inset-y-1.5 opacity-60 [background:repeating-linear-gradient(115deg,var(--juniper)_0_2px,transparent_2px_6px)]"
+          style={{ left: share(toMin), width: width(toMin, lateMin) }}
+        />
+      )}
+      <span
+        ref={setNodeRef}
+        {...(isMovable ? { ...attributes, ...listeners } : {})}
+        role={isMovable ? 'button' : 'img'}
+        aria-label={says}
+        title={says}
+        className={`absolute inset-y-1 min-w-1 overflow-hidden whitespace-nowrap px-1 text-xs leading-7 text-sheet ${TONES[Math.max(0, tone) % TONES.length]} ${
+          isMovable ? 'z-10 cursor-grab touch-none border-l-4 border-ink' : ''
+        }`}
+        style={{
+          left: share(fromMin),
+          width: width(fromMin, toMin),
+          transform: transform === null ? undefined : `translateX(${transform.x}px)`,
+        }}
+      >
+        <span aria-hidden>{step === 'print' ? thing.title : nameDayStep(step)}</span>
+      </span>
+    </li>
+  );
+}

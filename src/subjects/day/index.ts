@@ -1,0 +1,3 @@
+import 'server-only';
+
+export { type DayThing, type DayView, viewDay } from './view-day';

@@ -1,0 +1,1 @@
+export { describeNoDay, nameDayStep } from './words-day';

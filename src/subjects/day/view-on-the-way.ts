@@ -1,0 +1,59 @@
+import { groupBy } from '@/core/group-by';
+import { type CardStep, processCard, type Schools } from '@/core/resins';
+import { type Db, queries } from '@/store';
+import { findShelved, resinFile } from '@/subjects/resin';
+
+/** Prints of one run that are on their way from the printer to the caliper. */
+export interface OnTheWay {
+  readonly printId: number;
+  readonly jobId: number;
+  readonly title: string;
+  readonly printer: string;
+  readonly pieces: number;
+  readonly dueOn: string;
+  /** Steps that nobody ended, in their order. */
+  readonly open: readonly CardStep[];
+  /** Nothing was tapped yet: it still hangs on its plate in the printer. */
+  readonly isOnPlate: boolean;
+  /** The first of them is under way since then, ms. */
+  readonly runsSince?: number;
+}
+
+const BEFORE: ReadonlySet<CardStep['step']> = new Set(['shake', 'warm']);
+
+/** What came off a printer and was not read yet, those of one plate that are equally far together. */
+export function listOnTheWay(db: Db, schools: Schools): OnTheWay[] {
+  const rows = queries.listPrintsOnTheWay(db).map((row) => {
+    const shelved = findShelved(db, row.resinId);
+    const cards = shelved === undefined ? [] : processCard(resinFile(shelved), schools, {});
+    const steps = queries.listPrintSteps(db, row.print.id);
+    const ended = new Set(steps.filter(({ endedAt }) => endedAt !== null).map(({ step }) => step));
+    const open = cards.filter(({ step }) => !BEFORE.has(step) && !ended.has(step));
+    const running = steps.find(({ endedAt, step }) => endedAt === null && step === open[0]?.step);
+    return { ...row, open, steps, running };
+  });
+  const alike = groupBy(
+    rows.filter(({ open }) => open.length > 0),
+    ({ print, open, running }) =>
+      `${print.runId ?? `print ${print.id}`} ${open.map(({ step }) => step).join()} ${running === undefined ? '' : 'runs'}`,
+  );
+  return [...alike.values()].map((own) => {
+    const [{ print, job, printer, open, steps, running }] = own;
+    const names = [...new Set(own.map((each) => each.job.name))];
+    return {
+      printId: print.id,
+      jobId: job.id,
+      title: `${names[0]} ${print.name}${own.length > 1 ? ` and ${own.length - 1} more` : ''}`,
+      printer,
+      pieces: own.length,
+      dueOn:
+        own
+          .map((each) => each.job.dueOn)
+          .filter((day) => day !== '')
+          .sort()[0] ?? '',
+      open,
+      isOnPlate: steps.length === 0,
+      runsSince: running?.startedAt.getTime(),
+    };
+  });
+}

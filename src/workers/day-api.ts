@@ -1,0 +1,47 @@
+import { type Day, type DayIssue, type DayPlan, latestStart, planDay } from '@/core/run';
+import { fail, ok, type Result } from '@/core/result';
+
+/** A day to be planned: as it is expected, and with every print at its late end. */
+export interface AskedDay {
+  readonly day: Day;
+  readonly late: Day;
+}
+
+export interface PlannedDay {
+  readonly plan: DayPlan;
+  /** The same without the starts that somebody set; left out where none was. */
+  readonly free?: DayPlan;
+  /** Of each job the latest start, in minutes, that keeps its due in nine of ten. */
+  readonly latest: Readonly<Record<string, number>>;
+}
+
+/** Equal days give equal plans. */
+const SEED = 1;
+
+/** Plans a day, says what set starts cost, and how late each job may begin. */
+export function planAskedDay(
+  { day, late }: AskedDay,
+  isStopped: (share: number) => boolean = () => false,
+): Result<PlannedDay, DayIssue> {
+  const planned = planDay(day, { seed: SEED, isStopped });
+  if (!planned.ok) return fail(planned.issue);
+  const isPinned = day.jobs.some((job) => job.isPinned === true);
+  const free = isPinned
+    ? planDay(
+        { ...day, jobs: day.jobs.map((job) => ({ ...job, isPinned: false, releaseMin: 0 })) },
+        { seed: SEED, isStopped },
+      )
+    : undefined;
+  const cautious = planDay(late, { seed: SEED, isStopped });
+  const latest = cautious.ok
+    ? late.jobs.flatMap(({ id }) => {
+        const start = latestStart(late, cautious.value.steps, id);
+        return start === undefined ? [] : [[id, start] as const];
+      })
+    : [];
+  return ok({
+    plan: planned.value,
+    free: free?.ok === true ? free.value : undefined,
+    latest: Object.fromEntries(latest),
+  });
+}
