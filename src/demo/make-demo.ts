@@ -4,6 +4,7 @@ import { type Db, queries } from '@/store';
 import { createInstrument } from '@/subjects/caliper';
 import { createGauge } from '@/subjects/gauge';
 import { writeHouseRules } from '@/subjects/house';
+import { RUN_DEFAULTS } from '@/subjects/house/shared';
 import { notePrint } from '@/subjects/job';
 import { correctSettings, createProfile } from '@/subjects/printing';
 import { listVats, loadVat } from '@/subjects/resin';
@@ -74,6 +75,11 @@ export function makeDemo(db: Db): void {
     letterKeys: true,
     liquids: ['alcohol', 'water'],
     roomC: 22,
+    // Two people live at the station.
+    run: {
+      ...RUN_DEFAULTS,
+      presence: Array.from({ length: 7 }, () => [{ fromMin: 7 * 60, toMin: 22 * 60 }]),
+    },
   });
   const { otter, slate, caliper } = makeEquipment(db);
   makeShelf(db);

@@ -1,10 +1,12 @@
-import { type Day, type DayIssue, type DayPlan, latestStart, planDay } from '@/core/run';
+import { type Day, type DayIssue, type DayJob, type DayPlan, latestStart, planDay } from '@/core/run';
 import { fail, ok, type Result } from '@/core/result';
 
 /** A day to be planned: as it is expected, and with every print at its late end. */
 export interface AskedDay {
   readonly day: Day;
   readonly late: Day;
+  /** Jobs whose start somebody set. */
+  readonly set: readonly string[];
 }
 
 export interface PlannedDay {
@@ -20,18 +22,15 @@ const SEED = 1;
 
 /** Plans a day, says what set starts cost, and how late each job may begin. */
 export function planAskedDay(
-  { day, late }: AskedDay,
+  { day, late, set }: AskedDay,
   isStopped: (share: number) => boolean = () => false,
 ): Result<PlannedDay, DayIssue> {
   const planned = planDay(day, { seed: SEED, isStopped });
   if (!planned.ok) return fail(planned.issue);
-  const isPinned = day.jobs.some((job) => job.isPinned === true);
-  const free = isPinned
-    ? planDay(
-        { ...day, jobs: day.jobs.map((job) => ({ ...job, isPinned: false, releaseMin: 0 })) },
-        { seed: SEED, isStopped },
-      )
-    : undefined;
+  const freed = (job: DayJob): DayJob =>
+    set.includes(job.id) ? { ...job, isPinned: false, releaseMin: 0 } : job;
+  const free =
+    set.length > 0 ? planDay({ ...day, jobs: day.jobs.map(freed) }, { seed: SEED, isStopped }) : undefined;
   const cautious = planDay(late, { seed: SEED, isStopped });
   const latest = cautious.ok
     ? late.jobs.flatMap(({ id }) => {

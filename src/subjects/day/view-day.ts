@@ -157,7 +157,7 @@ function plateJob(
 function wayJob(way: OnTheWay, zero: number, house: House): Both | undefined {
   const promise = promiseOf([way.dueOn], zero, house);
   const steps = stepsAfterPrint({ printer: way.printer, pieces: way.pieces, cards: way.open }).filter(
-    ({ id }) => way.isOnPlate || (id !== 'off' && id !== 'drip'),
+    ({ id }) => way.isOnPlate || id !== 'off',
   );
   const first = steps[0];
   if (first === undefined) return undefined;

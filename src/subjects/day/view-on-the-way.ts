@@ -13,7 +13,7 @@ export interface OnTheWay {
   readonly dueOn: string;
   /** Steps that nobody ended, in their order. */
   readonly open: readonly CardStep[];
-  /** Nothing was tapped yet: it still hangs on its plate in the printer. */
+  /** It still hangs on its plate in the printer: nothing but dripping was tapped. */
   readonly isOnPlate: boolean;
   /** The first of them is under way since then, ms. */
   readonly runsSince?: number;
@@ -52,7 +52,7 @@ export function listOnTheWay(db: Db, schools: Schools): OnTheWay[] {
           .filter((day) => day !== '')
           .sort()[0] ?? '',
       open,
-      isOnPlate: steps.length === 0,
+      isOnPlate: steps.every(({ step }) => step === 'drip'),
       runsSince: running?.startedAt.getTime(),
     };
   });

@@ -101,7 +101,7 @@ function Words({
       else if (start !== undefined && thing.runId !== undefined)
         says.push(`promised for ${at(dueMin)}: start by ${at(start)} to keep it in 9 of 10.`);
     }
-    if (print !== undefined && !isThere(print.endMin))
+    if (print !== undefined && thing.runId !== undefined && !isThere(print.endMin))
       says.push(
         `ends ${at(print.endMin)}, when nobody is there; off the plate ${at(own.find(({ step }) => step === 'off')!.startMin)}. If you would rather not leave it alone, set its start to the morning.`,
       );

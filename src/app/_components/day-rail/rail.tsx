@@ -14,6 +14,7 @@ import type { DayStep } from '@/core/run';
 import type { DayThing, DayView } from '@/subjects/day';
 import { nameDayStep } from '@/subjects/day/shared';
 import type { PlannedDay } from '@/workers';
+import { type Axis, axisOf, hoursOf } from './axis';
 import { momentIn } from './time-words';
 
 interface RailProps {
@@ -40,7 +41,7 @@ const RESTING = 'Drying, cooling';
 /** Width of an hour on a narrow screen, px; dragging is by whole steps of this many minutes. */
 const HOUR_PX = 56;
 const STEP_MIN = 5;
-const MOST_HOURS = 96;
+const MOST_DRAWN_MIN = 24 * 60;
 
 /** Bars of each row: stations in their order, what rests, the person. */
 function rowsOf({ view, planned }: Pick<RailProps, 'view' | 'planned'>): [string, Bar[]][] {
@@ -71,10 +72,9 @@ const TONES = ['bg-juniper', 'bg-teal', 'bg-plum', 'bg-soft'];
 /** Hours across, a row a station and one for the person; presence behind, now as a line, what is an interval hatched. */
 export function Rail({ view, planned, now, onStart }: RailProps) {
   const frame = useRef<HTMLUListElement>(null);
-  const hours = Math.min(MOST_HOURS, Math.max(6, Math.ceil(planned.plan.worth.finishMin / 60) + 1));
-  const total = 60 * hours;
-  const share = (minute: number) => `${(100 * Math.min(total, Math.max(0, minute))) / total}%`;
-  const minPerPx = () => total / (frame.current?.clientWidth ?? total);
+  const axis = axisOf(view, planned);
+  const share = (minute: number) => `${100 * axis.shareOf(minute)}%`;
+  const shareOfPx = () => 1 / (frame.current?.clientWidth ?? 1000);
   const sensors = useSensors(
     useSensor(PointerSensor, { activationConstraint: { distance: 4 } }),
     useSensor(KeyboardSensor, {
@@ -82,28 +82,27 @@ export function Rail({ view, planned, now, onStart }: RailProps) {
         const by = { ArrowLeft: -1, ArrowRight: 1 }[event.code];
         if (by === undefined) return undefined;
         event.preventDefault();
-        return { x: x + (by * STEP_MIN) / minPerPx(), y };
+        return { x: x + (by * STEP_MIN) / axis.drawn / shareOfPx(), y };
       },
     }),
   );
   const drop = ({ active, delta }: DragEndEvent) => {
     const bar = (active.data.current as { bar: Bar } | undefined)?.bar;
     if (bar?.thing.runId === undefined || delta.x === 0) return;
-    const minute = Math.max(0, Math.round((bar.fromMin + delta.x * minPerPx()) / STEP_MIN) * STEP_MIN);
+    const wanted = axis.minuteAt(axis.shareOf(bar.fromMin) + delta.x * shareOfPx());
+    const minute = Math.max(0, Math.round(wanted / STEP_MIN) * STEP_MIN);
     onStart(bar.thing.runId, view.zero + 60_000 * minute);
   };
-  const firstHour = 60 - new Date(view.zero).getMinutes();
-  const every = hours > 36 ? 6 : hours > 14 ? 2 : 1;
-  const marks = Array.from({ length: hours }, (_, i) => firstHour + 60 * i).filter(
-    (minute) => new Date(view.zero + 60_000 * minute).getHours() % every === 0 && minute < total,
-  );
   return (
     <DndContext id="rail" sensors={sensors} onDragEnd={drop}>
       <div className="mt-2 overflow-x-auto" tabIndex={0} role="region" aria-label="Rail of hours">
-        <div className="grid grid-cols-[7rem_1fr]" style={{ minWidth: 112 + HOUR_PX * Math.min(hours, 24) }}>
+        <div
+          className="grid grid-cols-[7rem_1fr]"
+          style={{ minWidth: 112 + (HOUR_PX * Math.min(axis.drawn, MOST_DRAWN_MIN)) / 60 }}
+        >
           <span />
           <div className="relative h-6 text-xs text-soft" aria-hidden>
-            {marks.map((minute) => (
+            {hoursOf(view, axis).map((minute) => (
               <span key={minute} className="num absolute -translate-x-1/2" style={{ left: share(minute) }}>
                 {momentIn(view.zero, minute)}
               </span>
@@ -113,6 +112,7 @@ export function Rail({ view, planned, now, onStart }: RailProps) {
             <Row
               key={name}
               name={name}
+              cuts={axis.cuts}
               bars={bars}
               view={view}
               share={share}
@@ -129,13 +129,14 @@ export function Rail({ view, planned, now, onStart }: RailProps) {
 interface RowProps {
   readonly name: string;
   readonly bars: readonly Bar[];
+  readonly cuts: Axis['cuts'];
   readonly view: DayView;
   readonly share: (minute: number) => string;
   readonly frame?: RefObject<HTMLUListElement | null>;
   readonly now: number;
 }
 
-function Row({ name, bars, view, share, frame, now }: RowProps) {
+function Row({ name, bars, cuts, view, share, frame, now }: RowProps) {
   const nowMin = (now - view.zero) / 60_000;
   return (
     <>
@@ -146,6 +147,14 @@ function Row({ name, bars, view, share, frame, now }: RowProps) {
             key={from}
             aria-hidden
             className="absolute inset-y-0 bg-sheet"
+            style={{ left: share(from), width: `calc(${share(to)} - ${share(from)})` }}
+          />
+        ))}
+        {cuts.map(([from, to]) => (
+          <li
+            key={`cut ${from}`}
+            aria-hidden
+            className="absolute inset-y-0 border-x border-dashed border-edge"
             style={{ left: share(from), width: `calc(${share(to)} - ${share(from)})` }}
           />
         ))}
@@ -182,6 +191,8 @@ function DrawnBar({
     data: { bar },
   });
   const says = `${nameDayStep(step)}, ${thing.title}, ${momentIn(zero, fromMin)} to ${momentIn(zero, toMin)}${lateMin === undefined ? '' : `, at the latest ${momentIn(zero, lateMin)}`}${thing.plannedFor !== undefined && step === 'print' ? ', its start is set' : ''}`;
+  // A name that is cut after two letters says nothing.
+  const isWide = Number.parseFloat(share(toMin)) - Number.parseFloat(share(fromMin)) > 4.5;
   const width = (from: number, to: number) => `calc(${share(to)} - ${share(from)})`;
   return (
     <li className="contents">
@@ -198,7 +209,7 @@ function DrawnBar({
         role={isMovable ? 'button' : 'img'}
         aria-label={says}
         title={says}
-        className={`absolute inset-y-1 min-w-1 overflow-hidden whitespace-nowrap px-1 text-xs leading-7 text-sheet ${TONES[Math.max(0, tone) % TONES.length]} ${
+        className={`absolute inset-y-1 min-w-1 overflow-hidden whitespace-nowrap border-r border-sheet px-1 text-xs leading-7 text-sheet ${TONES[Math.max(0, tone) % TONES.length]} ${
           isMovable ? 'z-10 cursor-grab touch-none border-l-4 border-ink' : ''
         }`}
         style={{
@@ -207,7 +218,7 @@ function DrawnBar({
           transform: transform === null ? undefined : `translateX(${transform.x}px)`,
         }}
       >
-        <span aria-hidden>{step === 'print' ? thing.title : nameDayStep(step)}</span>
+        {isWide && <span aria-hidden>{step === 'print' ? thing.title : nameDayStep(step)}</span>}
       </span>
     </li>
   );

@@ -1,5 +1,6 @@
 import { useEffect, useRef, useState } from 'react';
 import type { DayIssue } from '@/core/run';
+import type { DayView } from '@/subjects/day';
 import { type AskedDay, DayWorker, type PlannedDay, Stopped } from '@/workers';
 
 /** A day as it was planned last: while it is planned anew the last one stays. */
@@ -14,16 +15,16 @@ export interface DayState {
 }
 
 /** Plans a day off the page's thread, anew whenever it is another one. */
-export function useDay({ day, late }: AskedDay): DayState {
+export function useDay({ day, late, things }: DayView): DayState {
   const [state, setState] = useState<Omit<DayState, 'stop'>>({ problem: '', share: 0 });
   const worker = useRef<DayWorker>(undefined);
-  const key = JSON.stringify([day, late]);
+  const set = things.filter(({ plannedFor }) => plannedFor !== undefined).map(({ id }) => id);
+  const key = JSON.stringify({ day, late, set });
   useEffect(() => {
-    const [asked, askedLate] = JSON.parse(key) as [AskedDay['day'], AskedDay['late']];
     const own = new DayWorker();
     worker.current = own;
     own
-      .plan({ day: asked, late: askedLate }, (share) => setState((before) => ({ ...before, share })))
+      .plan(JSON.parse(key) as AskedDay, (share) => setState((before) => ({ ...before, share })))
       .then(
         (answer) =>
           setState(answer.ok ? { planned: answer.value, problem: '' } : { issue: answer.issue, problem: '' }),
