@@ -12,7 +12,15 @@ import {
   type PoseWorth,
   type Stance,
 } from '@/core/findings';
-import { middleOfLayer, readLayers, roughReading, sweepLayers, type LayerReading } from '@/core/layers';
+import {
+  type HollowWorth,
+  hollowOf,
+  middleOfLayer,
+  readLayers,
+  roughReading,
+  sweepLayers,
+  type LayerReading,
+} from '@/core/layers';
 import {
   checkMesh,
   distanceToFeature,
@@ -196,6 +204,12 @@ export class CheckApi {
       onProgress((STUDIED_POSES.length + 8 * share) / steps),
     );
     return [...worths, weigh(found)];
+  }
+
+  /** The part with a wall instead of a solid inside. */
+  hollow(wallMm: number, onProgress: Progress = () => {}): HollowWorth {
+    const { mesh, check } = this.opened;
+    return hollowOf(mesh, check.volumeMm3, wallMm, onProgress);
   }
 
   turn(up: Point): TurnedPart {

@@ -1,5 +1,5 @@
 import type { PoseWorth } from '@/core/findings';
-import type { LayerReading } from '@/core/layers';
+import type { HollowWorth, LayerReading } from '@/core/layers';
 import type { MeshIssue, Point, Progress } from '@/core/mesh';
 import type { Result } from '@/core/result';
 import type {
@@ -22,6 +22,10 @@ export class CheckWorker {
 
   open(bytes: Uint8Array<ArrayBuffer>, onProgress: Progress): Promise<Result<OpenedPart, MeshIssue>> {
     return this.worker.askWithProgress(onProgress, async (api, relay) => api.open(bytes, relay));
+  }
+
+  hollow(wallMm: number, onProgress: Progress): Promise<HollowWorth> {
+    return this.worker.askWithProgress(onProgress, async (api, relay) => api.hollow(wallMm, relay));
   }
 
   layers(layerMm: number): Promise<PartMeasure> {

@@ -16,6 +16,7 @@ const exposed = {
     return transfer(ok({ ...opened.value, ...drawn }), [drawn.corners.buffer]);
   },
   layers: (layerMm: number) => api.layers(layerMm),
+  hollow: (wallMm: number, onProgress: Progress) => api.hollow(wallMm, onProgress),
   glance: (ask: CheckAsk): CheckFound => api.glance(ask),
   read: (ask: CheckAsk, onProgress: Progress): CheckFound => api.read(ask, thinned(onProgress)),
   slice: (reading: Pick<LayerReading, 'fromMm' | 'heightMm' | 'count'>, layer: number) =>

@@ -21,6 +21,8 @@ export type PoseName =
 export interface PoseWorth {
   readonly pose: Pose;
   readonly heightMm: number;
+  /** Along X and Y as it lies there. */
+  readonly footprintMm: readonly [number, number];
   readonly hours: number;
   readonly peakMm2: number;
   /** Area of faces that look down flatter than holds itself, away from the plate. */
@@ -231,6 +233,7 @@ export function weighPose(
   const rotation = rotationTo(pose.up);
   return {
     pose,
+    footprintMm: [max[0] - min[0], max[1] - min[1]],
     ...quickWorth(posed, limits, stance, seenFacets(mesh, seen)),
     cups: reading.cups.filter(({ areaMm2 }) => areaMm2 >= limits.cupMm2).length,
     islands: reading.islands.filter(({ layer }) => stance.kind !== 'supports' || layer > 0).length,

@@ -1,3 +1,4 @@
+export { type HollowWorth, hollowOf } from './hollow';
 export { countLayers, middleOfLayer, MOST_LAYERS } from './layer-plan';
 export {
   type LayerReading,

@@ -57,14 +57,21 @@ export function chanceOfPlate(
   const lost = commonShare * q;
   if (lost >= 1) return good <= 0 ? 1 : 0;
   const own = 1 - ((1 - commonShare) * q) / (1 - lost);
-  let atLeast = 0;
-  for (let k = good; k <= copies; k++) atLeast += binomial(copies, k, own);
+  const shares = binomialShares(copies, own);
+  const atLeast = shares.slice(Math.max(0, good)).reduce((sum, share) => sum + share, 0);
   return (good <= 0 ? lost : 0) + (1 - lost) * atLeast;
 }
 
-function binomial(n: number, k: number, p: number): number {
-  if (p >= 1) return k === n ? 1 : 0;
-  let term = (1 - p) ** n;
-  for (let i = 0; i < k; i++) term *= ((n - i) * p) / ((i + 1) * (1 - p));
-  return term;
+/** Binomial probabilities of 0 … n, each from the one before; in logarithms, so that none is lost for many copies. */
+export function binomialShares(n: number, p: number): number[] {
+  if (p <= 0) return [1, ...new Array<number>(n).fill(0)];
+  if (p >= 1) return [...new Array<number>(n).fill(0), 1];
+  let ln = n * Math.log1p(-p);
+  const odds = Math.log(p) - Math.log1p(-p);
+  const shares = [Math.exp(ln)];
+  for (let k = 1; k <= n; k++) {
+    ln += Math.log((n - k + 1) / k) + odds;
+    shares.push(Math.exp(ln));
+  }
+  return shares;
 }

@@ -62,3 +62,13 @@ export {
   whereItIs,
 } from './where-it-is';
 export { latestStart } from './latest-start';
+export {
+  cheaperFrom,
+  compareWays,
+  type Elsewhere,
+  type Way,
+  type WayAsk,
+  type WayMachine,
+  type WayPose,
+  type WayRates,
+} from './ways';

@@ -22,3 +22,4 @@ export {
   viewRun,
   type WaitingJob,
 } from './view-run';
+export { type PrintChance, viewWays, type WaysView } from './view-ways';

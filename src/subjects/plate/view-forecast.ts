@@ -16,7 +16,7 @@ import { type Db, queries, tables } from '@/store';
 import { type ProfileProgram, programOf, snapshotOf } from '@/subjects/printing';
 
 /** What drips and is wiped, as a share of what cures; and what wets an empty vat, ml: usual. */
-const LOSS_SHARE = 0.05;
+export const LOSS_SHARE = 0.05;
 const WETTING_ML = 4;
 
 /** A share of supports that is none, for sure. */

@@ -11,7 +11,7 @@ export interface Bed {
   readonly isKnown: boolean;
 }
 
-const ASSUMED_BED: Bed = { widthMm: 120, depthMm: 68, heightMm: 150, isKnown: false };
+export const ASSUMED_BED: Bed = { widthMm: 120, depthMm: 68, heightMm: 150, isKnown: false };
 
 /** The plate of the printer of a run. Throws RangeError where there is no such run. */
 export function bedOf(db: Db, runId: number): Bed {

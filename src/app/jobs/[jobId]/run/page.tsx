@@ -3,13 +3,15 @@ import { CAUTIONS } from '@/app/_components/card-steps';
 import { loadJob } from '@/app/_components/load-job';
 import { idFrom } from '@/app/_components/read-params';
 import { bench, benchHouse } from '@/subjects/house';
-import type { JobView } from '@/subjects/job';
-import { findRunOf, listOpenRuns } from '@/subjects/plate';
+import { viewCheck } from '@/subjects/check';
+import { type JobView, partOfJob } from '@/subjects/job';
+import { findRunOf, listOpenRuns, viewWays } from '@/subjects/plate';
 import { describeCardReason, describeCardStep } from '@/subjects/resin/shared';
 import { type Chain, listBeside, viewChain } from '@/subjects/run';
 import { buttonLook, Link } from '@/ui';
 import { ChainBench, type ShownLink } from './_components/chain-bench';
 import { LayForm } from './_components/lay-form';
+import { WaysDesk } from './_components/ways-desk';
 
 interface RunPageProps {
   readonly params: Promise<{ jobId: string }>;
@@ -28,21 +30,35 @@ export default async function RunPage({ params, searchParams }: RunPageProps) {
   const chain = viewChain(bench().db, view, print.id, benchHouse());
   if (chain === undefined) return <NotPrinted view={view} />;
   return (
-    <ChainBench
-      key={print.id}
-      jobId={jobId}
-      jobName={view.job.name}
-      prints={attempt.prints.map(({ id, name }) => ({ id, name }))}
-      printId={print.id}
-      printName={print.name}
-      beside={listBeside(bench().db, print.id)}
-      links={chain.links.map(shownLink)}
-      state={chain.state}
-      warmUntil={chain.warmUntil?.getTime()}
-      // The page is made anew at each request: its clock is that of the answer.
-      // eslint-disable-next-line react-hooks/purity
-      serverNow={Date.now()}
-    />
+    <>
+      <ChainBench
+        key={print.id}
+        jobId={jobId}
+        jobName={view.job.name}
+        prints={attempt.prints.map(({ id, name }) => ({ id, name }))}
+        printId={print.id}
+        printName={print.name}
+        beside={listBeside(bench().db, print.id)}
+        links={chain.links.map(shownLink)}
+        state={chain.state}
+        warmUntil={chain.warmUntil?.getTime()}
+        // The page is made anew at each request: its clock is that of the answer.
+        // eslint-disable-next-line react-hooks/purity
+        serverNow={Date.now()}
+      />
+      <PlanAgain view={view} attemptId={attempt.id} />
+    </>
+  );
+}
+
+/** Another print of the same attempt: its plate, and which way. */
+function PlanAgain({ view, attemptId }: { view: JobView; attemptId: number }) {
+  return (
+    <details className="mt-8 max-w-5xl">
+      <summary className="font-semibold">Print it again</summary>
+      <PlateOf view={view} attemptId={attemptId} />
+      <WaysOf view={view} />
+    </details>
   );
 }
 
@@ -84,9 +100,10 @@ function NotPrinted({ view }: { view: JobView }) {
       </div>
     );
   return (
-    <div className="max-w-prose">
+    <div className="max-w-5xl">
       <h2 className="text-xl">Attempt {last.number} waits for its print</h2>
       <PlateOf view={view} attemptId={last.id} />
+      <WaysOf view={view} />
       <p className="mt-6 text-sm text-soft">
         Printed already, without its plate here?{' '}
         <Link href={`/jobs/${view.job.id}/measure`} className="underline">
@@ -101,8 +118,27 @@ function NotPrinted({ view }: { view: JobView }) {
 const RUN_WORDS = {
   waiting: { says: 'It lies on a plate that waits for its start.', go: 'To the plate' },
   printing: { says: 'It is printing.', go: 'Look at it' },
-  ended: { says: 'Its last print was stopped.', go: 'Look at that print' },
+  ended: { says: 'Its last print has ended.', go: 'Look at that print' },
 } as const;
+
+/** Ways of printing it, where there is a file to read. */
+function WaysOf({ view }: { view: JobView }) {
+  const house = benchHouse();
+  const { db } = bench();
+  const part = partOfJob(view);
+  const ways = viewWays(db, view, house);
+  if (part === undefined || ways === undefined) return null;
+  const { limits, stance = { kind: 'plate' as const }, critical } = viewCheck(db, view, house.check);
+  return (
+    <WaysDesk
+      source={part.source}
+      check={{ limits, stance, critical, seen: view.job.seenDirections }}
+      view={ways}
+      resin={view.profile!.resin.name}
+      isHollowHouse={house.schools.solid === 'hollow'}
+    />
+  );
+}
 
 /** The plate that the attempt lies on, or laying it on one. */
 function PlateOf({ view, attemptId }: { view: JobView; attemptId: number }) {

@@ -1,0 +1,289 @@
+'use client';
+
+import { useMemo, useRef, useState } from 'react';
+import type { PoseWorth } from '@/core/findings';
+import type { HollowWorth } from '@/core/layers';
+import { cheaperFrom, compareWays, type Way, type WayPose } from '@/core/run';
+import { describePose } from '@/subjects/check/shared';
+import { describeMeshIssue } from '@/subjects/records/shared';
+import type { WaysView } from '@/subjects/plate';
+import { Button, PlainField, Problem, useNumbers } from '@/ui';
+import { type CheckAsk, CheckWorker, Stopped } from '@/workers';
+import { WaysChart } from './ways-chart';
+import { WaysTable } from './ways-table';
+
+interface WaysDeskProps {
+  readonly source: string;
+  readonly check: CheckAsk;
+  readonly view: WaysView;
+  readonly resin: string;
+  /** The house hollows thick parts. */
+  readonly isHollowHouse: boolean;
+}
+
+/** What was read off the part: its poses, and what it takes as a shell. */
+interface Studied {
+  readonly poses: readonly PoseWorth[];
+  readonly volumeMm3: number;
+}
+
+const WALL = { wallMm: '2' };
+
+/** Reads the part off the page's thread, once; its poses, and as often as asked its shell. */
+function useStudy({ source, check }: Pick<WaysDeskProps, 'source' | 'check'>) {
+  const worker = useRef<CheckWorker>(undefined);
+  const [share, setShare] = useState<number>();
+  const [problem, setProblem] = useState('');
+  const [studied, setStudied] = useState<Studied>();
+  const [hollow, setHollow] = useState<HollowWorth & { readonly wallMm: number }>();
+  const open = async (): Promise<CheckWorker> => {
+    if (worker.current !== undefined) return worker.current;
+    const own = new CheckWorker();
+    worker.current = own;
+    const response = await fetch(source);
+    if (!response.ok) throw new Error('the file of this part is not there. Bring it in again under Need.');
+    const opened = await own.open(new Uint8Array(await response.arrayBuffer()), () => {});
+    if (!opened.ok) throw new Error(describeMeshIssue(opened.issue));
+    return own;
+  };
+  const run = (work: (own: CheckWorker) => Promise<void>) => {
+    setShare(0);
+    setProblem('');
+    open()
+      .then(work)
+      .catch((error: Error) => {
+        worker.current = undefined;
+        if (!(error instanceof Stopped)) setProblem(error.message);
+      })
+      .finally(() => setShare(undefined));
+  };
+  return {
+    share,
+    problem,
+    studied,
+    hollow,
+    stop: () => worker.current?.stop(),
+    study: () =>
+      run(async (own) => {
+        const { volumeMm3 } = await own.layers(check.limits.layerMm);
+        setStudied({ poses: await own.study(check, setShare), volumeMm3 });
+      }),
+    hollowOut: (wallMm: number) =>
+      run(async (own) => {
+        const { volumeMm3 } = await own.layers(check.limits.layerMm);
+        setStudied((before) => before ?? { poses: [], volumeMm3 });
+        setHollow({ ...(await own.hollow(wallMm, setShare)), wallMm });
+      }),
+  };
+}
+
+function posesOf(poses: readonly PoseWorth[]): WayPose[] {
+  return poses.map(({ pose, heightMm, footprintMm, supportedMm2, seenMm2, alongZ }, i) => ({
+    name: describePose(pose.name),
+    isCurrent: i === 0,
+    heightMm,
+    footprintMm,
+    supportedMm2,
+    seenMm2,
+    alongZ,
+  }));
+}
+
+/** Which way to print it: poses × copies × printers × layer heights, as a table and a chart; solid against hollow; buying beside it. */
+export function WaysDesk(props: WaysDeskProps) {
+  const { view, resin, isHollowHouse } = props;
+  const study = useStudy(props);
+  const { studied, share } = study;
+  const ways = useMemo(
+    () =>
+      studied === undefined || studied.poses.length === 0
+        ? []
+        : compareWays({ ...view.ask, poses: posesOf(studied.poses), volumeMm3: studied.volumeMm3 }),
+    [studied, view.ask],
+  );
+  const { good, p } = view.ask;
+  return (
+    <section aria-labelledby="ways-title" className="mt-8">
+      <h3 id="ways-title" className="text-lg">
+        Which way?
+      </h3>
+      <p className="max-w-prose text-sm text-soft">
+        Orientations, copies, printers and layer heights compared by hours, work, resin, cost and the chance
+        that {good === 1 ? 'a good one' : `${good} good ones`} come out. One piece is good in{' '}
+        {Math.round(100 * p)} of 100:{' '}
+        {view.print.done + view.print.stopped < 3
+          ? 'prints come to their end in 90 of 100 as is usual'
+          : `prints here came to their end in ${view.print.done} of ${view.print.done + view.print.stopped}`}
+        {view.sizes === undefined ? '' : `, its sizes are in their limits in ${Math.round(100 * view.sizes)}`}
+        .
+      </p>
+      <div className="mt-2 flex flex-wrap items-center gap-3">
+        <Button onClick={study.study} disabled={share !== undefined}>
+          Compare the ways
+        </Button>
+        {share !== undefined && (
+          <>
+            <progress value={share} aria-label="Reading the part" />
+            <Button onClick={study.stop}>Stop</Button>
+          </>
+        )}
+      </div>
+      {study.problem !== '' && <Problem>{study.problem}</Problem>}
+      {studied !== undefined && studied.poses.length > 0 && ways.length === 0 && (
+        <Problem>it goes on no plate in any of these poses. Print it in two pieces, or smaller.</Problem>
+      )}
+      {ways.length > 0 && (
+        <>
+          <Verdict ways={ways} good={good} />
+          <WaysChart ways={ways} />
+          <WaysTable ways={ways} hasSeen={props.check.seen.length > 0} likedMm={view.likedMm} />
+          <ElsewhereFields ways={ways} />
+        </>
+      )}
+      <Hollow study={study} rate={view.ask.rates.resinLitre} resin={resin} isHollowHouse={isHollowHouse} />
+    </section>
+  );
+}
+
+/** What stands out, in sentences. */
+function Verdict({ ways, good }: { ways: readonly Way[]; good: number }) {
+  const cheapest = ways.find(({ chance }) => chance >= 0.95) ?? ways[0];
+  const now = ways.find(
+    ({ pose, count, layerMm, machine }) => pose.isCurrent && count === 'asked' && layerMm === machine.layerMm,
+  );
+  return (
+    <ul className="mt-2">
+      <li>
+        Cheapest {cheapest.chance >= 0.95 ? 'that is sure enough' : 'of all'}:{' '}
+        <strong>{cheapest.pose.name}</strong>, {cheapest.copies} {cheapest.copies === 1 ? 'copy' : 'copies'}{' '}
+        on {cheapest.machine.printer} at <span className="num">{cheapest.layerMm} mm</span>,{' '}
+        <span className="num">{cheapest.hours.toFixed(1)} h</span>, {Math.round(100 * cheapest.chance)} of 100
+        for {good === 1 ? 'a good one' : `${good} good ones`}.
+      </li>
+      {now !== undefined && now.sparesFree > 0 && (
+        <li>
+          As it stands now {now.sparesFree === 1 ? 'one more copy fits' : `${now.sparesFree} more copies fit`}{' '}
+          on the plate in the same hours: spares cost only their resin and their work.
+        </li>
+      )}
+      {now !== undefined && now.chance < 0.95 && (
+        <li className="border-l-4 border-honey py-1 pl-3">
+          With no spare at all enough are good in only {Math.round(100 * now.chance)} of 100.
+        </li>
+      )}
+    </ul>
+  );
+}
+
+const ELSEWHERE = { buyEach: '', buyDays: '', fixed: '', toolEach: '', toolDays: '' };
+
+/** Buying it, sending it out or making a tool, beside printing it. */
+function ElsewhereFields({ ways }: { ways: readonly Way[] }) {
+  const { field, valuesOf } = useNumbers(ELSEWHERE);
+  const printed = ways.reduce((least, { costPerGood }) => Math.min(least, costPerGood), Infinity);
+  const buy = valuesOf('buyEach');
+  const tool = valuesOf('fixed', 'toolEach');
+  const days = (name: 'buyDays' | 'toolDays') => valuesOf(name)?.[name] ?? 0;
+  const says = (from: number | undefined) =>
+    from === undefined
+      ? 'never cheaper than printing'
+      : from === 1
+        ? 'cheaper from the first piece on'
+        : `cheaper from ${from} pieces on`;
+  return (
+    <details className="mt-3">
+      <summary className="text-sm underline">Buying, sending out, or a tool beside it</summary>
+      <p className="mt-1 text-sm text-soft">
+        A printed good piece costs about <span className="num">{printed.toFixed(2)}</span>. What is not in it:
+        your waiting, and what a wrong part costs.
+      </p>
+      <div className="mt-2 grid max-w-2xl gap-3 sm:grid-cols-2">
+        <PlainField label="Bought or sent out, a piece" {...field('buyEach')} />
+        <PlainField label="until it is there, days" {...field('buyDays')} />
+        <PlainField label="Tool or mould, once" {...field('fixed')} />
+        <PlainField label="a piece from it" {...field('toolEach')} />
+        <PlainField label="until the first, days" {...field('toolDays')} />
+      </div>
+      <ul className="mt-1">
+        {buy !== undefined && (
+          <li>
+            Bought: {says(cheaperFrom({ fixed: 0, each: buy.buyEach, days: days('buyDays') }, printed))}
+            {days('buyDays') > 0 && `, there after ${days('buyDays')} days`}.
+          </li>
+        )}
+        {tool !== undefined && (
+          <li>
+            With a tool:{' '}
+            {says(cheaperFrom({ fixed: tool.fixed, each: tool.toolEach, days: days('toolDays') }, printed))}
+            {days('toolDays') > 0 && `, the first after ${days('toolDays')} days`}.
+          </li>
+        )}
+      </ul>
+    </details>
+  );
+}
+
+interface HollowProps {
+  readonly study: ReturnType<typeof useStudy>;
+  /** Money a litre of resin. */
+  readonly rate: number;
+  readonly resin: string;
+  readonly isHollowHouse: boolean;
+}
+
+/** Solid against hollow: what a wall saves, and what it brings along. */
+function Hollow({ study, rate, resin, isHollowHouse }: HollowProps) {
+  const { field, valuesOf } = useNumbers(WALL);
+  const wall = valuesOf('wallMm')?.wallMm;
+  const { hollow, share } = study;
+  return (
+    <details className="mt-3" open={isHollowHouse || hollow !== undefined}>
+      <summary className="text-sm underline">Solid or hollow</summary>
+      <div className="mt-2 flex flex-wrap items-end gap-3">
+        <div className="w-32">
+          <PlainField label="Wall" unit="mm" {...field('wallMm')} />
+        </div>
+        <Button
+          disabled={share !== undefined || wall === undefined || !(wall >= 0.3 && wall <= 50)}
+          onClick={() => study.hollowOut(wall!)}
+        >
+          What it saves
+        </Button>
+      </div>
+      {hollow !== undefined && <HollowWords hollow={hollow} rate={rate} resin={resin} />}
+    </details>
+  );
+}
+
+function HollowWords({
+  hollow,
+  rate,
+  resin,
+}: {
+  hollow: HollowWorth & { readonly wallMm: number };
+  rate: number;
+  resin: string;
+}) {
+  const { airMm3, errorMm3, solidMm3, thickestMm, wallMm } = hollow;
+  const saved = airMm3 / 1000;
+  if (saved < 0.05)
+    return (
+      <p className="mt-1">
+        Nothing: its thickest place is about <span className="num">{thickestMm.toFixed(1)} mm</span>, all of
+        it is wall.
+      </p>
+    );
+  // A tube of this wall against a full rod as thick as the part: second moments of area.
+  const inner = Math.max(0, thickestMm - 2 * wallMm);
+  const stiffness = 1 - (inner / thickestMm) ** 4;
+  return (
+    <p className="mt-1">
+      It saves <strong className="num">{saved.toFixed(1)} ml</strong> of {resin} (±{' '}
+      {(errorMm3 / 1000).toFixed(1)} ml), {Math.round((100 * airMm3) / solidMm3)} % of the part, about{' '}
+      <span className="num">{((saved / 1000) * rate).toFixed(2)}</span> in money; the hours stay the same.
+      Bent, it keeps about {Math.round(100 * stiffness)} % of its stiffness. It needs two vents where no seen
+      face is, a longer wash inside, and must drain: uncured resin that stays in leaks or cracks it later.
+      Solid is right for small parts and where it is drilled or filed.
+    </p>
+  );
+}

@@ -1,0 +1,116 @@
+'use client';
+
+import { useState } from 'react';
+import type { Way } from '@/core/run';
+import { Button } from '@/ui';
+
+const COUNT_WORDS = { asked: 'as asked', sure: 'to be sure', full: 'full plate' } as const;
+const FIRST = 10;
+
+interface WaysTableProps {
+  readonly ways: readonly Way[];
+  readonly hasSeen: boolean;
+  /** The layer height that the house likes, mm. */
+  readonly likedMm: number;
+}
+
+const HEADS = [
+  'Pose',
+  'Copies',
+  'Printer',
+  'Layers',
+  'Hours',
+  'Work',
+  'Resin',
+  'A good piece',
+  'Enough good',
+  'Along Z',
+  'Seen faces',
+];
+
+/** The ways, the cheapest per good piece first: at first those that no other beats, then all. */
+export function WaysTable({ ways, hasSeen, likedMm }: WaysTableProps) {
+  const [isWhole, setWhole] = useState(false);
+  const best = ways.filter(({ isBest, pose }) => isBest || pose.isCurrent);
+  const shown = isWhole ? ways : best.slice(0, FIRST);
+  return (
+    <>
+      <div className="overflow-x-auto" tabIndex={0} role="region" aria-label="Ways compared">
+        <table className="w-full text-sm">
+          <thead>
+            <tr className="text-left text-soft">
+              {HEADS.map((name) => (
+                <th key={name} scope="col" className="pr-3 font-normal">
+                  {name}
+                </th>
+              ))}
+            </tr>
+          </thead>
+          <tbody>
+            {shown.map((way) => (
+              <Row key={keyOf(way)} way={way} hasSeen={hasSeen} likedMm={likedMm} />
+            ))}
+          </tbody>
+        </table>
+      </div>
+      <p className="mt-1 text-sm text-soft">
+        Printed in bold: no other way is better in hours, cost and chance at once. A layer height without a
+        profile is known by its hours only: its sizes have to be learned.
+      </p>
+      {ways.length > shown.length && !isWhole && (
+        <Button onClick={() => setWhole(true)}>All {ways.length} ways</Button>
+      )}
+    </>
+  );
+}
+
+function keyOf({ machine, pose, layerMm, copies, count }: Way): string {
+  return [machine.profileId, pose.name, layerMm, copies, count].join(' ');
+}
+
+function Row({ way, hasSeen, likedMm }: { way: Way } & Omit<WaysTableProps, 'ways'>) {
+  const {
+    machine,
+    pose,
+    layerMm,
+    copies,
+    count,
+    plates,
+    hours,
+    attendedMin,
+    resinMl,
+    costPerGood,
+    chance,
+    isBest,
+  } = way;
+  return (
+    <tr className={`border-t border-hair whitespace-nowrap ${isBest ? 'font-semibold' : ''}`}>
+      <th scope="row" className="py-1 pr-3 text-left">
+        {pose.name}
+        {pose.isCurrent && ', now'}
+      </th>
+      <td className="num pr-3">
+        {copies} <span className="font-normal text-soft">{COUNT_WORDS[count]}</span>
+        {plates > 1 && `, ${plates} plates`}
+      </td>
+      <td className="pr-3">
+        {machine.printer}
+        {machine.changeoverMl > 0 && <span className="font-normal text-soft">, vat to change</span>}
+      </td>
+      <td className="num pr-3">
+        {layerMm}
+        <span className="font-normal text-soft">
+          {layerMm === machine.layerMm ? '' : ' no profile'}
+          {layerMm === likedMm && ' house'}
+        </span>
+      </td>
+      <td className="num pr-3">{hours.toFixed(1)}</td>
+      <td className="num pr-3">{Math.round(attendedMin)} min</td>
+      <td className="num pr-3">{resinMl.toFixed(1)} ml</td>
+      <td className="num pr-3">{Number.isFinite(costPerGood) ? costPerGood.toFixed(2) : '–'}</td>
+      <td className="num pr-3">{Math.round(100 * chance)} %</td>
+      <td className="num pr-3">{pose.alongZ}</td>
+      <td className="num pr-3">{hasSeen ? `${pose.seenMm2.toFixed(0)} mm²` : '–'}</td>
+    </tr>
+  );
+}

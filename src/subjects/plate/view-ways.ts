@@ -1,0 +1,95 @@
+import { learnRatio, learnSupportShare, type WayAsk } from '@/core/run';
+import { type Db, queries } from '@/store';
+import type { HouseRules } from '@/subjects/house';
+import type { JobView } from '@/subjects/job';
+import { programOf } from '@/subjects/printing';
+import { LOSS_SHARE, listTimed } from './view-forecast';
+import { ASSUMED_BED } from './view-plate';
+
+/** Chance that a print comes out whole, and what that is known by. */
+export interface PrintChance {
+  readonly p: number;
+  readonly done: number;
+  readonly stopped: number;
+}
+
+/** Before so many runs ended here, what is usual stands. */
+const ENOUGH_RUNS = 3;
+const USUAL_CHANCE = 0.9;
+
+/** How often prints of this printer came to their end: (s + ½)/(n + 1), Jeffreys’ prior; before three runs, 0.9. */
+export function printChance(db: Db, printerId: number): PrintChance {
+  const ended = queries.listEndedRuns(db, printerId);
+  const done = ended.filter(({ outcome }) => outcome === 'done').length;
+  const stopped = ended.length - done;
+  const p = ended.length < ENOUGH_RUNS ? USUAL_CHANCE : (done + 0.5) / (ended.length + 1);
+  return { p, done, stopped };
+}
+
+/** What the ways of printing a job are compared by, but for the poses, which its file tells. */
+export interface WaysView {
+  readonly ask: Omit<WayAsk, 'poses' | 'volumeMm3'>;
+  readonly print: PrintChance;
+  /** Chance that the sizes of a piece are in their limits; undefined: nothing was expected of them. */
+  readonly sizes?: number;
+  /** The layer height that the house likes, mm. */
+  readonly likedMm: number;
+}
+
+const LIKED_MM = { fine: 0.025, middle: 0.05, coarse: 0.1 } as const;
+const STANDARD_MM = [0.025, 0.05, 0.1] as const;
+
+/** Work on a print and on each of its pieces, min: plate, wash, lamp and bath tended, supports and caliper. */
+const ATTENDED = { printMin: 35, pieceMin: 8 } as const;
+
+/** Everything but the poses; undefined where no printer and resin were chosen. */
+export function viewWays(
+  db: Db,
+  view: JobView,
+  house: Pick<HouseRules, 'schools' | 'run' | 'changeoverMl'>,
+): WaysView | undefined {
+  const { profile, job, attempts } = view;
+  if (profile === undefined) return undefined;
+  const machines = queries
+    .listProfiles(db)
+    .filter(({ resin }) => resin.id === profile.resin.id)
+    .map((row) => {
+      const plate = row.printer.rooms.plate;
+      const bed =
+        plate === undefined ? ASSUMED_BED : { widthMm: plate[0], depthMm: plate[1], heightMm: plate[2] };
+      return {
+        profileId: row.profile.id,
+        printer: row.printer.name,
+        program: programOf(row).program,
+        layerMm: row.profile.layerMm,
+        lnRatio: learnRatio(listTimed(db, row.printer.id)).ln,
+        bed,
+        changeoverMl: row.printer.vatResinId === row.resin.id ? 0 : house.changeoverMl,
+      };
+    });
+  const chances = (attempts.at(-1)?.drawn ?? []).flatMap(({ chance }) => chance ?? []);
+  const sizes = chances.length === 0 ? undefined : chances.reduce((all, chance) => all * chance, 1);
+  const print = printChance(db, profile.printer.id);
+  const weighings = queries
+    .listWeighings(db, profile.printer.id)
+    .map(({ supports, parts }) => ({ supports, part: parts }));
+  const { machineHour, workHour, resinLitre, perPrint, perLayer, commonShare, plateGapMm } = house.run;
+  return {
+    ask: {
+      machines,
+      layersMm: STANDARD_MM,
+      good: Math.max(1, job.quantity),
+      p: print.p,
+      sizes: sizes ?? 1,
+      commonShare,
+      supportShare: Math.exp(learnSupportShare(weighings).ln),
+      lossShare: LOSS_SHARE,
+      gapMm: plateGapMm,
+      attended: ATTENDED,
+      rates: { machineHour, workHour, resinLitre, perPrint, perLayer },
+    },
+    print,
+    sizes,
+    likedMm: LIKED_MM[house.schools.layerHeight],
+  };
+}
