@@ -109,13 +109,14 @@ export function WaysDesk(props: WaysDeskProps) {
       </h3>
       <p className="max-w-prose text-sm text-soft">
         Orientations, copies, printers and layer heights compared by hours, work, resin, cost and the chance
-        that {good === 1 ? 'a good one' : `${good} good ones`} come out. One piece is good in{' '}
-        {Math.round(100 * p)} of 100:{' '}
+        that {good === 1 ? 'a good one comes out' : `${good} good ones come out`}. One piece comes out whole
+        in {Math.round(100 * p)} of 100,{' '}
         {view.print.done + view.print.stopped < 3
-          ? 'prints come to their end in 90 of 100 as is usual'
-          : `prints here came to their end in ${view.print.done} of ${view.print.done + view.print.stopped}`}
-        {view.sizes === undefined ? '' : `, its sizes are in their limits in ${Math.round(100 * view.sizes)}`}
+          ? 'as is usual; the log of this printer takes over after three prints'
+          : `by ${view.print.done} of ${view.print.done + view.print.stopped} prints on this printer`}
         .
+        {view.sizes !== undefined &&
+          ` Its sizes are in their limits in ${Math.round(100 * view.sizes)} of 100, all copies or none: more copies do not help there${view.sizes < 0.5 ? ', a better drawing does (Correct)' : ''}.`}
       </p>
       <div className="mt-2 flex flex-wrap items-center gap-3">
         <Button onClick={study.study} disabled={share !== undefined}>
@@ -134,7 +135,7 @@ export function WaysDesk(props: WaysDeskProps) {
       )}
       {ways.length > 0 && (
         <>
-          <Verdict ways={ways} good={good} />
+          <Verdict ways={ways} good={good} sizes={view.ask.sizes} />
           <WaysChart ways={ways} />
           <WaysTable ways={ways} hasSeen={props.check.seen.length > 0} likedMm={view.likedMm} />
           <ElsewhereFields ways={ways} />
@@ -146,15 +147,16 @@ export function WaysDesk(props: WaysDeskProps) {
 }
 
 /** What stands out, in sentences. */
-function Verdict({ ways, good }: { ways: readonly Way[]; good: number }) {
-  const cheapest = ways.find(({ chance }) => chance >= 0.95) ?? ways[0];
+function Verdict({ ways, good, sizes }: { ways: readonly Way[]; good: number; sizes: number }) {
+  const known = ways.filter(({ layerMm, machine }) => layerMm === machine.layerMm);
+  const cheapest = known.find(({ chance }) => chance >= 0.95 * sizes) ?? known[0];
   const now = ways.find(
     ({ pose, count, layerMm, machine }) => pose.isCurrent && count === 'asked' && layerMm === machine.layerMm,
   );
   return (
     <ul className="mt-2">
       <li>
-        Cheapest {cheapest.chance >= 0.95 ? 'that is sure enough' : 'of all'}:{' '}
+        Cheapest {cheapest.chance >= 0.95 * sizes ? 'that is sure enough' : 'of all'}:{' '}
         <strong>{cheapest.pose.name}</strong>, {cheapest.copies} {cheapest.copies === 1 ? 'copy' : 'copies'}{' '}
         on {cheapest.machine.printer} at <span className="num">{cheapest.layerMm} mm</span>,{' '}
         <span className="num">{cheapest.hours.toFixed(1)} h</span>, {Math.round(100 * cheapest.chance)} of 100
@@ -166,9 +168,9 @@ function Verdict({ ways, good }: { ways: readonly Way[]; good: number }) {
           on the plate in the same hours: spares cost only their resin and their work.
         </li>
       )}
-      {now !== undefined && now.chance < 0.95 && (
+      {now !== undefined && now.chance < 0.95 * sizes && (
         <li className="border-l-4 border-honey py-1 pl-3">
-          With no spare at all enough are good in only {Math.round(100 * now.chance)} of 100.
+          With no spare at all enough come out whole in only {Math.round((100 * now.chance) / sizes)} of 100.
         </li>
       )}
     </ul>

@@ -31,7 +31,7 @@ const HEADS = [
 /** The ways, the cheapest per good piece first: at first those that no other beats, then all. */
 export function WaysTable({ ways, hasSeen, likedMm }: WaysTableProps) {
   const [isWhole, setWhole] = useState(false);
-  const best = ways.filter(({ isBest, pose }) => isBest || pose.isCurrent);
+  const best = ways.filter(({ isBest, pose, count }) => isBest || (pose.isCurrent && count === 'asked'));
   const shown = isWhole ? ways : best.slice(0, FIRST);
   return (
     <>
