@@ -12,8 +12,18 @@ export function portFrom(words) {
   process.exit(2);
 }
 
-export function serve(dataFolder, port) {
-  const server = spawn(process.execPath, ['scripts/server.mjs', '--port', String(port)], {
+/** The address of this machine that paired devices may reach the bench on; undefined: none. */
+export function shareFrom(words) {
+  const at = words.indexOf('--share');
+  if (at < 0) return undefined;
+  if (words[at + 1] !== undefined && !words[at + 1].startsWith('--')) return words[at + 1];
+  console.error('--share: name an address of this machine, such as 192.168.1.20.');
+  process.exit(2);
+}
+
+export function serve(dataFolder, port, share) {
+  const shared = share === undefined ? [] : ['--share', share];
+  const server = spawn(process.execPath, ['scripts/server.mjs', '--port', String(port), ...shared], {
     stdio: ['ignore', 'pipe', 'inherit'],
     env: { ...process.env, MELLOW_DATA: dataFolder, NEXT_TELEMETRY_DISABLED: '1', NODE_ENV: 'production' },
   });

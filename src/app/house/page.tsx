@@ -1,11 +1,12 @@
 import type { Metadata } from 'next';
+import { headers } from 'next/headers';
 import { connection } from 'next/server';
 import { CheckPieceForm } from '@/app/_components/check-piece-form';
 import { InstrumentForm } from '@/app/_components/instrument-form';
 import { TakeCheckBack } from '@/app/_components/take-check-back';
 import { FIT_WORDS, type FitWord, type WordMeaning } from '@/core/signature';
 import { type JawCheck, listInstruments, viewChecks } from '@/subjects/caliper';
-import { bench, benchHouse, viewOriginals } from '@/subjects/house';
+import { bench, benchHouse, sharing, viewOriginals } from '@/subjects/house';
 import { dayOf, describeFitWord, formatMm, formatSigned } from '@/subjects/language/shared';
 import { glanceAtArchive } from '@/subjects/overview';
 import { learnShopMeanings } from '@/subjects/printing';
@@ -17,6 +18,7 @@ import { HouseFields } from './_components/house-fields';
 import { OriginalsPanel } from './_components/originals-panel';
 import { RestorePanel } from './_components/restore-panel';
 import { RunFields } from './_components/run-fields';
+import { SharePanel } from './_components/share-panel';
 import { SchoolFields } from './_components/school-fields';
 import { ShareFields } from './_components/share-fields';
 
@@ -73,6 +75,12 @@ export default async function HousePage() {
           </h2>
           <RunFields key={folder} run={benchHouse().run} />
         </section>
+        <section aria-labelledby="share-title">
+          <h2 id="share-title" className="text-lg">
+            Phones and tablets
+          </h2>
+          <Shared />
+        </section>
         <section aria-labelledby="backup-title">
           <h2 id="backup-title" className="text-lg">
             Backup
@@ -121,7 +129,22 @@ export default async function HousePage() {
   );
 }
 
-/** Where word and caliper met, the shop's own use of a word is learned; elsewhere the start value stands. */
+/** Who may reach the bench from elsewhere. */
+async function Shared() {
+  const share = sharing();
+  const isOnDevice = (await headers()).get('x-mellow-device') !== null;
+  return (
+    <SharePanel
+      origin={share?.origin}
+      devices={(share?.list() ?? []).map(({ id, name, pairedAt }) => ({ id, name, pairedAt }))}
+      isOnDevice={isOnDevice}
+      // The page is made anew at each request: its clock is that of the answer.
+      // eslint-disable-next-line react-hooks/purity
+      serverNow={Date.now()}
+    />
+  );
+}
+
 /** The calipers of the bench, what their last checks showed, and another one. */
 function Calipers() {
   const { db } = bench();

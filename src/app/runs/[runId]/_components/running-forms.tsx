@@ -1,6 +1,7 @@
 'use client';
 
 import { useState } from 'react';
+import { v4 as uuid } from 'uuid';
 import type { BottleChoice } from '@/subjects/plate';
 import { endForm, pourForm, stopForm, weighForm } from '@/subjects/plate/shared';
 import { ActionForm, Button, Caution, Choice, TextField, Tick } from '@/ui';
@@ -19,7 +20,7 @@ interface PourFormProps {
 
 /** Resin that was poured in. */
 export function PourForm({ runId, layer, ml, bottles, bottleId }: PourFormProps) {
-  const [key, setKey] = useState(() => crypto.randomUUID());
+  const [key, setKey] = useState(() => uuid());
   return (
     <details>
       <summary className="font-semibold">Resin was poured in</summary>
@@ -27,7 +28,7 @@ export function PourForm({ runId, layer, ml, bottles, bottleId }: PourFormProps)
         form={pourForm}
         action={async (before, data) => {
           const answer = await savePour(runId, before, data);
-          if (answer.ok) setKey(crypto.randomUUID());
+          if (answer.ok) setKey(uuid());
           return answer;
         }}
         label="Resin was poured in"

@@ -1,6 +1,7 @@
 'use client';
 
 import { useState } from 'react';
+import { v4 as uuid } from 'uuid';
 import { valueIn } from '@/core/metrology';
 import type { ChainView, LinkInput } from '@/subjects/fit';
 import { formatChance, formatMm } from '@/subjects/language/shared';
@@ -31,8 +32,7 @@ function useChain(jobId: number) {
     const links = next.map(({ link }) => link);
     setChain(await askChain(jobId, links, between));
   };
-  const add = (name: string, link: LinkInput) =>
-    void ask([...rows, { key: crypto.randomUUID(), name, link }]);
+  const add = (name: string, link: LinkInput) => void ask([...rows, { key: uuid(), name, link }]);
   const takeOut = (key: string) => void ask(rows.filter((row) => row.key !== key));
   const limit = (between: { lowMm: number; highMm: number }) => void ask(rows, between);
   return { rows, chain, problem, setProblem, add, takeOut, limit };

@@ -2,6 +2,7 @@
 
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
+import { v4 as uuid } from 'uuid';
 import { CutOffNote } from '@/app/_components/cut-off-note';
 import { useOutbox } from '@/app/_components/use-outbox';
 import { JOINT_OUTCOMES, type JointOutcome } from '@/core/fits';
@@ -43,7 +44,7 @@ export function JointBench({ jobId, printId, printName, joints }: JointBenchProp
     waiting.findLast(({ jointId }) => jointId === id) ?? tapped.get(id) ?? found;
   const keep = (jointId: number, outcome: JointOutcome, play: Play) => {
     setProblem(undefined);
-    const entry = { clientKey: crypto.randomUUID(), jobId, jointId, printId, outcome, state, ...play };
+    const entry = { clientKey: uuid(), jobId, jointId, printId, outcome, state, ...play };
     setTapped((before) => new Map(before).set(jointId, entry));
     add(entry);
   };

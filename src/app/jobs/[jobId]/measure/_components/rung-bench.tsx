@@ -2,6 +2,7 @@
 
 import { useRouter } from 'next/navigation';
 import { useState, useTransition } from 'react';
+import { v4 as uuid } from 'uuid';
 import { CutOffNote } from '@/app/_components/cut-off-note';
 import { useOutbox } from '@/app/_components/use-outbox';
 import { type GapDirection, type JointKind, RUNG_OUTCOMES, type RungOutcome } from '@/core/fits';
@@ -75,7 +76,7 @@ export function RungBench(props: RungBenchProps) {
   const tap = (rung: number, outcome: RungOutcome) => {
     setProblem(undefined);
     setChosen(undefined);
-    outbox.add({ clientKey: crypto.randomUUID(), jobId, printId, rung, outcome, state });
+    outbox.add({ clientKey: uuid(), jobId, printId, rung, outcome, state });
   };
   useShortcuts(
     RUNG_OUTCOMES.map((outcome, i) => ({

@@ -1,5 +1,6 @@
 import { useRouter } from 'next/navigation';
 import { type RefObject, useCallback, useMemo, useState } from 'react';
+import { v4 as uuid } from 'uuid';
 import { parseLength } from '@/core/metrology';
 import type { FitWord } from '@/core/signature';
 import {
@@ -29,7 +30,7 @@ const LOW_MM = 0.5;
 
 /** A name of this window's own, so that the bench can tell what another window took meanwhile. */
 function windowName(): string {
-  const known = sessionStorage.getItem('mellow-window') ?? crypto.randomUUID().slice(0, 8);
+  const known = sessionStorage.getItem('mellow-window') ?? uuid().slice(0, 8);
   sessionStorage.setItem('mellow-window', known);
   return known;
 }
@@ -97,7 +98,7 @@ export function useMeasuring(props: BenchProps, field: RefObject<HTMLInputElemen
   };
   const enter = (readingMm: number, confirmed: boolean, featureId = active.id) =>
     add({
-      clientKey: `${windowName()}:${crypto.randomUUID()}`,
+      clientKey: `${windowName()}:${uuid()}`,
       sessionId: session.id,
       featureId,
       printId,

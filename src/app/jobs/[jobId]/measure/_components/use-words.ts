@@ -1,3 +1,4 @@
+import { v4 as uuid } from 'uuid';
 import { useOutbox } from '@/app/_components/use-outbox';
 import type { Result } from '@/core/result';
 import type { FitWord } from '@/core/signature';
@@ -24,6 +25,6 @@ export function useWords({ printId, onAnswer }: Words) {
   });
   const saidOf = (featureId: number): FitWord | undefined =>
     outbox.waiting.findLast((word) => word.featureId === featureId)?.word;
-  const say = (word: Omit<TryInput, 'clientKey'>) => outbox.add({ ...word, clientKey: crypto.randomUUID() });
+  const say = (word: Omit<TryInput, 'clientKey'>) => outbox.add({ ...word, clientKey: uuid() });
   return { ...outbox, say, saidOf };
 }

@@ -2,6 +2,7 @@
 
 import { useRouter } from 'next/navigation';
 import { useState, useTransition } from 'react';
+import { v4 as uuid } from 'uuid';
 import { CardReason } from '@/app/_components/card-steps';
 import { PrintChoice } from '@/app/_components/print-choice';
 import { askToNotify, type CallingTimer, useCall } from '@/app/_components/use-call';
@@ -55,7 +56,7 @@ function useTaps(
   const [problem, setProblem] = useState('');
   const [isBusy, startTransition] = useTransition();
   const wantedOf = ({ step, plannedS }: ShownLink) => ({
-    clientKey: crypto.randomUUID(),
+    clientKey: uuid(),
     printId,
     alsoPrintIds,
     step,

@@ -1,5 +1,6 @@
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
+import { v4 as uuid } from 'uuid';
 import { useOutbox } from '@/app/_components/use-outbox';
 import { type Doubt, guessOf } from '@/core/metrology';
 import type { Result } from '@/core/result';
@@ -42,7 +43,7 @@ export function useBodies(jobId: number) {
   const take = (reading: Omit<BodyInput, 'jobId' | 'clientKey'>) => {
     setProblem(undefined);
     setAsked(undefined);
-    outbox.add({ ...reading, jobId, clientKey: crypto.randomUUID() });
+    outbox.add({ ...reading, jobId, clientKey: uuid() });
   };
   return { ...outbox, take, problem, setProblem, asked, setAsked };
 }
