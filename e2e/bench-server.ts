@@ -34,8 +34,8 @@ export async function refusalOf(folder: string): Promise<{ code: number | null; 
   return { code, said: said() };
 }
 
-function spawnServer(folder: string, port: number): ChildProcess {
-  return spawn(process.execPath, ['scripts/server.mjs', '--port', String(port)], {
+function spawnServer(folder: string, port: number, words: readonly string[] = []): ChildProcess {
+  return spawn(process.execPath, ['scripts/server.mjs', '--port', String(port), ...words], {
     stdio: ['ignore', 'pipe', 'pipe'],
     env: {
       ...process.env,
@@ -56,8 +56,12 @@ function collect(child: ChildProcess): () => string {
 }
 
 /** Starts the server on a folder and waits until it answers. */
-export async function startServer(folder: string, port: number): Promise<ChildProcess> {
-  const child = spawnServer(folder, port);
+export async function startServer(
+  folder: string,
+  port: number,
+  words: readonly string[] = [],
+): Promise<ChildProcess> {
+  const child = spawnServer(folder, port, words);
   const said = collect(child);
   for (let tries = 0; tries < 300; tries++) {
     if (child.exitCode !== null) throw new Error(`The server ended: ${said()}`);
@@ -69,13 +73,16 @@ export async function startServer(folder: string, port: number): Promise<ChildPr
 }
 
 /** A server on a fresh bench: a copy of the demo's, or an empty one. */
-export async function serveBench(kind: 'demo' | 'empty'): Promise<BenchServer> {
+export async function serveBench(
+  kind: 'demo' | 'empty',
+  words: readonly string[] = [],
+): Promise<BenchServer> {
   const folder = mkdtempSync(path.join(tmpdir(), 'mellow-bench-'));
   if (kind === 'demo')
     cpSync((process.env.MELLOW_DEMO_BENCH ??= makeDemoBench()), folder, { recursive: true });
   else openDb(path.join(folder, 'mellow.db')).$client.close();
   const port = await freePort();
-  const child = await startServer(folder, port);
+  const child = await startServer(folder, port, words);
   return {
     address: `http://127.0.0.1:${port}`,
     folder,

@@ -23,7 +23,7 @@ const FLAGS = [
   '--gaia-url=http://127.0.0.1:9',
   '--google-apis-url=http://127.0.0.1:9',
   '--component-updater=url-source=http://127.0.0.1:9/',
-  '--host-resolver-rules=MAP * ~NOTFOUND, EXCLUDE 127.0.0.1',
+  '--host-resolver-rules=MAP * ~NOTFOUND, EXCLUDE 127.0.0.1, EXCLUDE 127.0.0.2',
 ];
 
 export interface Browser {

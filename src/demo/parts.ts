@@ -31,7 +31,7 @@ async function vaneMesh(): Promise<Mesh> {
 export async function makeDemoParts(db: Db, folder: string): Promise<void> {
   const printers = new Map(listPrinters(db).map(({ id, name }) => [name, id]));
   changePrinter(db, printers.get('Long Bench')!, {
-    rooms: { plate: [130, 80, 160], wash: [150, 100, 180], lamp: [120, 120, 140] },
+    rooms: { plate: [150, 95, 160], wash: [150, 100, 180], lamp: [120, 120, 140] },
     layerSeconds: 7.5,
     lightNm: 405,
   });

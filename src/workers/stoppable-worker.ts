@@ -8,6 +8,7 @@ export class Stopped extends Error {}
 /** A worker whose work can be ended in the middle; what was asked of it is then refused, and it cannot be used again. */
 export class StoppableWorker<Api> {
   private readonly remote: Remote<Api>;
+  private isStopped = false;
   private giveUp: (reason: Error) => void = () => {};
   private readonly stopped = new Promise<never>((_, reject) => (this.giveUp = reject));
 
@@ -30,7 +31,10 @@ export class StoppableWorker<Api> {
     return withProgress(onProgress, (relay) => this.ask((api) => work(api, relay)));
   }
 
+  /** Ended already it stays ended. */
   stop(): void {
+    if (this.isStopped) return;
+    this.isStopped = true;
     this.giveUp(new Stopped());
     (this.remote as { [releaseProxy](): void })[releaseProxy]();
     this.worker.terminate();

@@ -48,6 +48,15 @@ export function usedUntil(db: Db, run: queries.Run, layer: number): number {
   return whole === 0 ? 0 : (run.plan.resinMl * sum(uses.subarray(0, layer))) / whole;
 }
 
+/** No printer takes half or twice what is planned: an end that says so was tapped at another time than it came. */
+const PLAUSIBLE = [0.5, 2] as const;
+
+function isPlausible({ startedAt, plan }: Started, endedAt: Date): boolean {
+  if (plan === null) return false;
+  const ratio = (((endedAt.getTime() - startedAt.getTime()) / 1000) * plan.speed) / plan.plannedS;
+  return ratio > PLAUSIBLE[0] && ratio < PLAUSIBLE[1];
+}
+
 /** The prints that came off the plate, a print for each piece. */
 function takeOff(db: Db, run: Started, items: readonly PlateItem[], end: RunEnd): void {
   const brokenNote = end.outcome === 'stopped' ? end.reason : '';
@@ -89,7 +98,7 @@ export function endRun(db: Db, runId: number, end: RunEnd, now = new Date()): Re
       .set({
         endedAt: end.endedAt,
         outcome: end.outcome,
-        isTimed: end.isSeen && end.outcome === 'done',
+        isTimed: end.isSeen && end.outcome === 'done' && isPlausible(run, end.endedAt),
         stoppedLayer: end.outcome === 'stopped' ? (end.layer ?? null) : null,
         endReason: end.reason,
       })

@@ -110,7 +110,7 @@ function Waiting({ view }: { view: RunView }) {
         waiting={waiting}
       />
       <div className="space-y-6">
-        {unread.length > 0 && <ReadLayers parts={unread} layerMm={row.profile.layerMm} />}
+        {unread.length > 0 && <ReadLayers runId={run.id} parts={unread} layerMm={row.profile.layerMm} />}
         {fileless.map(({ job }) => (
           <p key={job.id}>
             {job.name} has no file here: bring one in under{' '}

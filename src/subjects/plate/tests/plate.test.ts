@@ -106,6 +106,12 @@ describe('hours and resin', () => {
     expect(finish.lateS / finish.earlyS).toBeLessThan(1.2);
   });
 
+  test('an end that cannot be that of the print does not count for the pace', () => {
+    const plate = started(benchWithPlate(), 60_000);
+    expectOk(endRun(plate.db, plate.runId, { ...done, endedAt: new Date() }));
+    expect(queries.findRun(plate.db, plate.runId)).toMatchObject({ outcome: 'done', isTimed: false });
+  });
+
   test('an end that nobody saw does not count for the pace', () => {
     const plate = started(benchWithPlate(), 4_000_000);
     expectOk(endRun(plate.db, plate.runId, { ...done, isSeen: false, endedAt: new Date() }));

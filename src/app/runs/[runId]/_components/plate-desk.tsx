@@ -56,6 +56,7 @@ function useMoves(runId: number) {
 /** The plate before its print: what lies on it in how many copies, and where. */
 export function PlateDesk({ runId, bed, items, pieces, waiting }: PlateDeskProps) {
   const moves = useMoves(runId);
+  const wrong = pieces.filter(({ issue }) => issue !== undefined).length;
   return (
     <section aria-labelledby="plate-title">
       <h2 id="plate-title" className="text-lg">
@@ -67,6 +68,12 @@ export function PlateDesk({ runId, bed, items, pieces, waiting }: PlateDeskProps
         {bed.isKnown ? '' : ', assumed: say the size of the plate on the printer’s page'}. Drag a piece, or
         press Enter on it and use the arrow keys.
       </p>
+      {wrong > 0 && (
+        <p className="mt-1 border-l-4 border-plum py-1 pl-3">
+          {wrong === 1 ? 'One piece lies' : `${wrong} pieces lie`} off the plate or too near another. Arrange
+          the plate, or move {wrong === 1 ? 'it' : 'them'}; what finds no room needs a plate of its own.
+        </p>
+      )}
       {moves.problem !== '' && <Problem>{moves.problem}</Problem>}
       <ul className="mt-2 border-t border-hair">
         {items.map((item) => (

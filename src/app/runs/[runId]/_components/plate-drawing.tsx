@@ -72,7 +72,7 @@ export function PlateDrawing({ bed, pieces, onMove }: PlateDrawingProps) {
         ref={frame}
         role="group"
         aria-label={`Plate from above, ${round(bed.widthMm)} by ${round(bed.depthMm)} mm`}
-        className="relative w-full border-2 border-edge bg-sheet bg-[linear-gradient(var(--color-hair)_1px,transparent_1px),linear-gradient(90deg,var(--color-hair)_1px,transparent_1px)]"
+        className="relative w-full overflow-clip border-2 border-edge bg-sheet bg-[linear-gradient(var(--color-hair)_1px,transparent_1px),linear-gradient(90deg,var(--color-hair)_1px,transparent_1px)]"
         style={{ aspectRatio: `${bed.widthMm} / ${bed.depthMm}`, backgroundSize: grid }}
       >
         {pieces.map((piece) => (

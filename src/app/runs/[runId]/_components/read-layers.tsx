@@ -5,7 +5,7 @@ import { useEffect, useState } from 'react';
 import { describeMeshIssue } from '@/subjects/records/shared';
 import { Problem } from '@/ui';
 import { CheckWorker, Stopped } from '@/workers';
-import { sendLayers } from '../../actions';
+import { arrange, sendLayers } from '../../actions';
 
 /** A part on the plate whose layers were not read yet. */
 export interface UnreadPart {
@@ -15,6 +15,7 @@ export interface UnreadPart {
 }
 
 interface ReadLayersProps {
+  readonly runId: number;
   readonly parts: readonly UnreadPart[];
   readonly layerMm: number;
 }
@@ -34,7 +35,7 @@ async function readPart(
 }
 
 /** Reads the layers of parts that nobody read at this height, one after the other, and then shows the plate anew. */
-export function ReadLayers({ parts, layerMm }: ReadLayersProps) {
+export function ReadLayers({ runId, parts, layerMm }: ReadLayersProps) {
   const router = useRouter();
   const [problem, setProblem] = useState('');
   const keys = parts.map(({ key }) => key).join('\n');
@@ -45,6 +46,8 @@ export function ReadLayers({ parts, layerMm }: ReadLayersProps) {
         const said = await readPart(worker, part, layerMm);
         if (said !== '') return setProblem(said);
       }
+      // Packed by guessed sizes until now.
+      await arrange(runId);
       router.refresh();
     };
     readAll()
@@ -55,7 +58,7 @@ export function ReadLayers({ parts, layerMm }: ReadLayersProps) {
     return () => worker.stop();
     // The list is another object at each answer; its keys say whether anything changed.
     // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [keys, layerMm]);
+  }, [runId, keys, layerMm]);
   if (problem !== '') return <Problem>{problem}</Problem>;
   return (
     <p role="status" className="text-soft">

@@ -1,0 +1,111 @@
+import { afterEach, describe, expect, test } from '@jest/globals';
+import { mkdtempSync, readFileSync, rmSync, statSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import path from 'node:path';
+import { isOwnAddress, Share } from '../share.mjs';
+
+const folders: string[] = [];
+afterEach(() => folders.splice(0).forEach((folder) => rmSync(folder, { recursive: true, force: true })));
+
+function makeShare(root = mkdtempSync(path.join(tmpdir(), 'mellow-share-'))) {
+  folders.push(root);
+  const time = { now: 1_800_000_000_000 };
+  const share = new Share({ address: '127.0.0.2', port: 4310, root, clock: () => time.now });
+  return { share, time, root };
+}
+
+const from = '192.0.2.7';
+
+describe('pairing', () => {
+  test('a code pairs one device, once', () => {
+    const { share } = makeShare();
+    const { code } = share.newCode();
+    expect(share.pair({ code: code.toLowerCase(), name: ' Phone ', from })).toMatchObject({ status: 200 });
+    expect(share.list()).toMatchObject([{ name: 'Phone' }]);
+    expect(share.pair({ code, name: 'Another', from })).toMatchObject({ status: 403 });
+    expect(share.list()).toHaveLength(1);
+  });
+
+  test('after five minutes, or five wrong tries, a code is void', () => {
+    const { share, time } = makeShare();
+    const late = share.newCode().code;
+    time.now += 5 * 60_000 + 1;
+    expect(share.pair({ code: late, name: '', from })).toMatchObject({ status: 403 });
+    const { code } = share.newCode();
+    for (let i = 0; i < 5; i++)
+      expect(share.pair({ code: 'WRONGONE', name: '', from: `192.0.2.${i}` })).toMatchObject({ status: 403 });
+    expect(share.pair({ code, name: '', from })).toMatchObject({ status: 403 });
+    expect(share.list()).toEqual([]);
+  });
+
+  test('a newer code makes the earlier one void', () => {
+    const { share } = makeShare();
+    const first = share.newCode().code;
+    share.newCode();
+    expect(share.pair({ code: first, name: '', from })).toMatchObject({ status: 403 });
+  });
+
+  test('one address has ten tries in ten minutes, whatever it brings', () => {
+    const { share, time } = makeShare();
+    for (let i = 0; i < 10; i++) share.pair({ code: 'WRONGONE', name: '', from });
+    const { code } = share.newCode();
+    expect(share.pair({ code, name: '', from })).toMatchObject({ status: 429 });
+    time.now += 10 * 60_000 + 1;
+    expect(share.pair({ code: share.newCode().code, name: '', from })).toMatchObject({ status: 200 });
+  });
+});
+
+describe('who is let in', () => {
+  const host = { host: '127.0.0.2:4310' };
+
+  test('only under its own name, and from its own pages', () => {
+    const { share } = makeShare();
+    expect(share.findStranger({ headers: host })).toBeUndefined();
+    expect(share.findStranger({ headers: { host: 'evil.example:4310' } })).toMatch(/does not answer/);
+    expect(share.findStranger({ headers: { host: '127.0.0.1:4310' } })).toMatch(/does not answer/);
+    expect(share.findStranger({ headers: { ...host, origin: 'http://evil.example' } })).toMatch(
+      /Another page/,
+    );
+    expect(share.findStranger({ headers: { ...host, 'sec-fetch-site': 'cross-site' } })).toMatch(
+      /Another page/,
+    );
+  });
+
+  test('without a cookie, with a forged one, and after revoking nobody is known', async () => {
+    const { share } = makeShare();
+    const { device } = share.pair({ code: share.newCode().code, name: 'Phone', from }) as {
+      device: { id: string };
+    };
+    expect(await share.deviceOf({ headers: {} })).toBeUndefined();
+    expect(await share.deviceOf({ headers: { cookie: 'mellow-device=forged' } })).toBeUndefined();
+    const other = makeShare();
+    expect(await other.share.deviceOf({ headers: { cookie: `mellow-device=${device.id}` } })).toBeUndefined();
+    expect(share.revoke(device.id)).toBe(true);
+    expect(share.revoke('nobody')).toBe(false);
+    expect(share.list()).toEqual([]);
+  });
+
+  test('restore, house rules and rescue are done at the machine; reading them is not', () => {
+    const { share } = makeShare();
+    for (const url of ['/api/backup', '/api/originals?x', '/rescue', '/house'])
+      expect(share.findForbidden({ method: 'POST', url })).toMatch(/at the machine/);
+    expect(share.findForbidden({ method: 'GET', url: '/house' })).toBeUndefined();
+    expect(share.findForbidden({ method: 'POST', url: '/jobs/1/measure' })).toBeUndefined();
+  });
+});
+
+test('devices and key outlive the server, for nobody else to read', () => {
+  const { share, root } = makeShare();
+  share.pair({ code: share.newCode().code, name: 'Phone', from });
+  const file = path.join(root, 'devices.json');
+  expect(statSync(file).mode & 0o077).toBe(0);
+  const again = new Share({ address: '127.0.0.2', port: 4310, root });
+  expect(again.list()).toMatchObject([{ name: 'Phone' }]);
+  expect(JSON.parse(readFileSync(file, 'utf8')).key).toHaveLength(64);
+});
+
+test('an address that is not this machine’s own, or all of them, is none to share', () => {
+  expect(isOwnAddress('127.0.0.2')).toBe(true);
+  for (const wrong of ['0.0.0.0', '::', '203.0.113.9', 'localhost', '127.0.0.1.evil.example'])
+    expect(isOwnAddress(wrong)).toBe(false);
+});
