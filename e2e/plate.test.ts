@@ -95,7 +95,7 @@ describe('a plate of several things', () => {
       const address = print!.replace('/run?', '/measure?');
       await driver.get(address);
       await click(driver, 'Start measuring');
-      await find(driver, 'input[inputmode=decimal]');
+      await waitForText(driver, 'of three');
       await press(driver, 'c');
       await waitFor(
         driver,
@@ -114,6 +114,13 @@ describe('a plate of several things', () => {
     await typeOver(driver, 'input[name=copies]', '2');
     await click(driver, 'Set');
     await waitForText(driver, 'Sample vial rack 2');
+    await waitFor(
+      driver,
+      async () =>
+        (await driver.findElements(By.css('[aria-label^="Plate from above"] [role=button]'))).length === 2,
+      'two pieces do not lie there',
+    );
+    await new Promise((resolve) => setTimeout(resolve, 1000));
     await open('Vat:');
     await typeOver(driver, 'input[name=ml]', '35');
     await click(driver, 'Keep the level');
@@ -169,7 +176,7 @@ describe('a plate of several things', () => {
   test('a print is turned down for tonight and set for the morning; the day says what that costs', async () => {
     const { driver } = browser;
     await go('/');
-    await waitForText(driver, 'The day');
+    await waitForText(driver, 'All done');
     await open('The same as a table');
     const field = await find(driver, 'input[type=datetime-local]');
     await driver.executeScript('arguments[0].scrollIntoView()', field);

@@ -25,6 +25,7 @@ export { Tape, type TapeStep } from './tape';
 export { type Theme } from './theme-switch';
 export { QUIET_CHART, titledAxis } from './titled-axis';
 export { UnsavedNotice } from './unsaved-notice';
+export { useDragSensors } from './use-drag-sensors';
 export { type Ink, useInk } from './use-ink';
 export { PartFacts, PartFrame } from './viewer/part-frame';
 export { PartStage } from './viewer/part-stage';

@@ -26,6 +26,8 @@ export {
   type PlanOptions,
 } from './plan-day';
 export {
+  fillBefore,
+  type FillLevel,
   layerUses,
   learnSupportShare,
   outlookOf,

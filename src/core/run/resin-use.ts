@@ -151,3 +151,22 @@ export function outlookOf(
     lastSafeS: last === Infinity ? undefined : last,
   };
 }
+
+/** How a house fills its vat before a print: for the print and what must stay, to the brim, or low, to be topped up later. */
+export type FillLevel = 'need' | 'brim' | 'later';
+
+/** Above the floor a vat that is to be topped up later begins with at least so much, ml. */
+const LOW_START_ML = 20;
+
+/**
+ * What to pour before a print that needs so much, ml, by the way of the house; 0 where enough is in. Example: 60 ml in a vat
+ * of 200 with a floor of 25, a print of 90 → 55 for the need, 140 to the brim, 0 for later.
+ */
+export function fillBefore(
+  fill: FillLevel,
+  { levelMl, capacityMl, floorMl }: Pick<Vat, 'levelMl' | 'capacityMl' | 'floorMl'>,
+  needMl: number,
+): number {
+  const wanted = { need: needMl + floorMl, brim: capacityMl, later: floorMl + LOW_START_ML }[fill];
+  return Math.max(0, Math.min(wanted, capacityMl) - levelMl);
+}

@@ -54,10 +54,15 @@ export interface WayAsk {
   readonly supportShare: number;
   readonly lossShare: number;
   readonly gapMm: number;
+  /** Parts may stand on top of each other, so many high; 1: never. */
+  readonly stackUpTo: number;
   /** Work on a print, and on each piece of it, min. */
   readonly attended: { readonly printMin: number; readonly pieceMin: number };
   readonly rates: WayRates;
 }
+
+/** As many as are asked for, as make them sure, a full plate, or that several high. */
+type Count = 'asked' | 'sure' | 'full' | 'stacked';
 
 /** One way of making a job, with what it takes and what comes of it. */
 export interface Way {
@@ -65,7 +70,9 @@ export interface Way {
   readonly pose: WayPose;
   readonly layerMm: number;
   readonly copies: number;
-  readonly count: 'asked' | 'sure' | 'full';
+  readonly count: Count;
+  /** So many high. */
+  readonly stack: number;
   /** Plates one after the other. */
   readonly plates: number;
   readonly layers: number;
@@ -130,11 +137,8 @@ function roomFor({ bed, profileId }: WayMachine, { footprintMm, heightMm }: WayP
 }
 
 /** Copies to look at: as many as are asked for, as many as make them sure, and a full plate. */
-function countsOf(
-  { good, p, commonShare }: WayAsk,
-  room: number,
-): (readonly ['asked' | 'sure' | 'full', number])[] {
-  const counts: (readonly ['asked' | 'sure' | 'full', number])[] = [['asked', good]];
+function countsOf({ good, p, commonShare }: WayAsk, room: number): (readonly [Count, number])[] {
+  const counts: (readonly [Count, number])[] = [['asked', good]];
   for (let n = good + 1; n <= MOST_COPIES; n++) {
     const isSure = atLeast(goodOfPlates(platesOf(n, room), p, commonShare), good) >= SURE;
     if (isSure) {
@@ -146,14 +150,30 @@ function countsOf(
   return counts;
 }
 
+/** How many high parts of a pose stand in a printer. */
+function stackOf({ stackUpTo, gapMm }: WayAsk, { bed }: WayMachine, { heightMm }: WayPose): number {
+  return Math.max(1, Math.min(stackUpTo, Math.floor((bed.heightMm + gapMm) / (heightMm + gapMm))));
+}
+
+/** A stacked plate, where the house stacks, more are wanted than lie beside each other, and the height allows it. */
+function stackedOf(
+  ask: WayAsk,
+  machine: WayMachine,
+  { pose, room }: { readonly pose: WayPose; readonly room: number },
+): (readonly [Count, number])[] {
+  const stack = stackOf(ask, machine, pose);
+  return stack > 1 && ask.good > room ? [['stacked', Math.min(MOST_COPIES, room * stack)]] : [];
+}
+
 function wayOf(
   ask: WayAsk,
   { machine, pose, layerMm, room }: { machine: WayMachine; pose: WayPose; layerMm: number; room: number },
-  [count, copies]: readonly ['asked' | 'sure' | 'full', number],
+  [count, copies]: readonly [Count, number],
 ): Omit<Way, 'isBest'> {
   const { rates, attended, volumeMm3, supportShare, lossShare, p, sizes, commonShare, good } = ask;
-  const counts = platesOf(copies, room);
-  const layers = Math.max(1, Math.round(pose.heightMm / layerMm));
+  const stack = count === 'stacked' ? stackOf(ask, machine, pose) : 1;
+  const counts = platesOf(copies, room * stack);
+  const layers = Math.max(1, Math.round((stack * pose.heightMm) / layerMm));
   const printS = plannedSeconds(layers, { ...machine.program, layerMm }) * Math.exp(machine.lnRatio);
   const hours = (counts.length * printS) / 3600;
   const attendedMin = counts.length * attended.printMin + copies * attended.pieceMin;
@@ -172,6 +192,7 @@ function wayOf(
     layerMm,
     copies,
     count,
+    stack,
     plates: counts.length,
     layers,
     hours,
@@ -181,7 +202,7 @@ function wayOf(
     expectedGood,
     cost,
     costPerGood: expectedGood > 0 ? cost / expectedGood : Infinity,
-    sparesFree: counts.reduce((sum, own) => sum + room - own, 0),
+    sparesFree: counts.reduce((sum, own) => sum + room * stack - own, 0),
   };
 }
 
@@ -205,7 +226,9 @@ export function compareWays(ask: WayAsk): Way[] {
       if (room === 0) return [];
       const heights = [...new Set([machine.layerMm, ...ask.layersMm])];
       return heights.flatMap((layerMm) =>
-        countsOf(ask, room).map((count) => wayOf(ask, { machine, pose, layerMm, room }, count)),
+        [...countsOf(ask, room), ...stackedOf(ask, machine, { pose, room })].map((count) =>
+          wayOf(ask, { machine, pose, layerMm, room }, count),
+        ),
       );
     }),
   );

@@ -23,3 +23,4 @@ export {
   type WaitingJob,
 } from './view-run';
 export { type PrintChance, viewWays, type WaysView } from './view-ways';
+export { adviseCopies, type CopiesAdvice } from './view-copies';

@@ -1,4 +1,4 @@
-import type { PlaceIssue, RunningPrint } from '@/core/run';
+import { fillBefore, type PlaceIssue, type RunningPrint } from '@/core/run';
 import { type Db, queries, tables } from '@/store';
 import type { HouseRules } from '@/subjects/house';
 import { changesSinceLast, forecastOf, listTimed, type PlateForecast } from './view-forecast';
@@ -38,6 +38,8 @@ export interface RunView {
   readonly changes?: ReturnType<typeof changesSinceLast>;
   readonly waiting: readonly WaitingJob[];
   readonly bottles: readonly BottleChoice[];
+  /** To be poured before the start by the way of the house, ml; undefined where the vat is not known. */
+  readonly fillMl?: number;
   readonly pours: readonly (typeof tables.pours.$inferSelect)[];
   readonly weighing?: typeof tables.weighings.$inferSelect;
 }
@@ -100,6 +102,10 @@ export function viewRun(db: Db, runId: number, house: House, now = new Date()): 
     changes: isWaiting ? changesSinceLast(db, row) : undefined,
     waiting: isWaiting ? waitingFor(db, run, items) : [],
     bottles: bottlesFor(db, run, row),
+    fillMl:
+      forecast?.vat && isWaiting
+        ? fillBefore(house.schools.fillLevel, forecast.vat, forecast.resinMl)
+        : undefined,
     pours: queries.listPours(db, runId),
     weighing: queries.listWeighings(db, row.printer.id).find((weighing) => weighing.runId === runId),
   };

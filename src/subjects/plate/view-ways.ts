@@ -39,6 +39,9 @@ export interface WaysView {
 const LIKED_MM = { fine: 0.025, middle: 0.05, coarse: 0.1 } as const;
 const STANDARD_MM = [0.025, 0.05, 0.1] as const;
 
+/** More than this many high nobody watches any more. */
+const STACK_UP_TO = 3;
+
 /** Work on a print and on each of its pieces, min: plate, wash, lamp and bath tended, supports and caliper. */
 const ATTENDED = { printMin: 35, pieceMin: 8 } as const;
 
@@ -85,6 +88,7 @@ export function viewWays(
       supportShare: Math.exp(learnSupportShare(weighings).ln),
       lossShare: LOSS_SHARE,
       gapMm: plateGapMm,
+      stackUpTo: house.schools.stacking === 'whereTold' ? STACK_UP_TO : 1,
       attended: ATTENDED,
       rates: { machineHour, workHour, resinLitre, perPrint, perLayer },
     },

@@ -1,18 +1,11 @@
 'use client';
 
-import {
-  DndContext,
-  type DragEndEvent,
-  KeyboardSensor,
-  PointerSensor,
-  useDraggable,
-  useSensor,
-  useSensors,
-} from '@dnd-kit/core';
+import { DndContext, type DragEndEvent, useDraggable } from '@dnd-kit/core';
 import { type RefObject, useRef } from 'react';
 import type { DayStep } from '@/core/run';
 import type { DayThing, DayView } from '@/subjects/day';
 import { nameDayStep } from '@/subjects/day/shared';
+import { useDragSensors } from '@/ui';
 import type { PlannedDay } from '@/workers';
 import { type Axis, axisOf, hoursOf } from './axis';
 import { momentIn } from './time-words';
@@ -75,17 +68,10 @@ export function Rail({ view, planned, now, onStart }: RailProps) {
   const axis = axisOf(view, planned);
   const share = (minute: number) => `${100 * axis.shareOf(minute)}%`;
   const shareOfPx = () => 1 / (frame.current?.clientWidth ?? 1000);
-  const sensors = useSensors(
-    useSensor(PointerSensor, { activationConstraint: { distance: 4 } }),
-    useSensor(KeyboardSensor, {
-      coordinateGetter: (event, { currentCoordinates: { x, y } }) => {
-        const by = { ArrowLeft: -1, ArrowRight: 1 }[event.code];
-        if (by === undefined) return undefined;
-        event.preventDefault();
-        return { x: x + (by * STEP_MIN) / axis.drawn / shareOfPx(), y };
-      },
-    }),
-  );
+  const sensors = useDragSensors((code) => {
+    const by = { ArrowLeft: -1, ArrowRight: 1 }[code];
+    return by === undefined ? undefined : [(by * STEP_MIN) / axis.drawn / shareOfPx(), 0];
+  });
   const drop = ({ active, delta }: DragEndEvent) => {
     const bar = (active.data.current as { bar: Bar } | undefined)?.bar;
     if (bar?.thing.runId === undefined || delta.x === 0) return;

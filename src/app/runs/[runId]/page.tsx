@@ -87,7 +87,7 @@ function mendOf(key: string, { items, row }: RunView) {
 }
 
 function Waiting({ view }: { view: RunView }) {
-  const { run, row, bed, items, forecast, gate, waiting, bottles, changes } = view;
+  const { run, row, bed, items, forecast, gate, waiting, bottles, changes, fillMl } = view;
   const unread = items.flatMap(({ part, layers, job }) =>
     layers !== undefined || part === undefined ? [] : { key: part.key, source: part.source, name: job.name },
   );
@@ -131,6 +131,7 @@ function Waiting({ view }: { view: RunView }) {
             resin={row.resin.name}
             bottles={bottles}
             changes={changes}
+            fillMl={fillMl}
           />
         )}
         {gate !== undefined && (

@@ -18,6 +18,7 @@ import {
   planResin,
   secondsToCool,
   shareAt,
+  fillBefore,
 } from '../index';
 
 interface ReferenceRun {
@@ -174,4 +175,12 @@ test('a thick wall stays warm longer', () => {
   expect(excessAfter(40, coolingTau(4), 4)).toBeCloseTo(40 / Math.E, 9);
   expect(secondsToCool(40, 4)).toBeCloseTo(coolingTau(4) * Math.log(20), 9);
   expect(secondsToCool(1, 4)).toBe(0);
+});
+
+test('what is poured before a print follows the way of the house, and never more than goes in', () => {
+  const vat = { levelMl: 60, capacityMl: 200, floorMl: 25 };
+  expect((['need', 'brim', 'later'] as const).map((fill) => fillBefore(fill, vat, 90))).toEqual([55, 140, 0]);
+  expect(fillBefore('later', { ...vat, levelMl: 30 }, 90)).toBe(15);
+  expect(fillBefore('need', vat, 900)).toBe(140);
+  expect(fillBefore('need', { ...vat, levelMl: 190 }, 90)).toBe(0);
 });

@@ -39,6 +39,7 @@ const ask: WayAsk = {
   supportShare: 0.3,
   lossShare: 0.05,
   gapMm: 2,
+  stackUpTo: 1,
   attended: { printMin: 30, pieceMin: 5 },
   rates: { machineHour: 1, workHour: 40, resinLitre: 50, perPrint: 1.5, perLayer: 0.001 },
 };
@@ -115,6 +116,16 @@ describe('which way', () => {
     );
     expect(many.chance).toBeLessThanOrEqual(0.5);
     expect(one.chance).toBeCloseTo(0.5 * chanceOfPlate({ copies: 4, good: 4, p: 0.8 }), 12);
+  });
+
+  test('stacked, where the house does so and a plate is too small, one run makes what several would', () => {
+    const many = { ...ask, good: 30 };
+    expect(compareWays(many).some(({ count }) => count === 'stacked')).toBe(false);
+    const stacked = compareWays({ ...many, stackUpTo: 3 }).find(
+      ({ count, pose }) => count === 'stacked' && pose.name === 'flat',
+    )!;
+    expect([stacked.stack, stacked.plates]).toEqual([3, 1]);
+    expect(stacked.layers).toBe(3 * 200);
   });
 
   test('a mould pays from a count on, buying never where it is dearer', () => {

@@ -5,7 +5,7 @@ import { idFrom } from '@/app/_components/read-params';
 import { bench, benchHouse } from '@/subjects/house';
 import { viewCheck } from '@/subjects/check';
 import { type JobView, partOfJob } from '@/subjects/job';
-import { findRunOf, listOpenRuns, viewWays } from '@/subjects/plate';
+import { adviseCopies, findRunOf, listOpenRuns, viewWays } from '@/subjects/plate';
 import { describeCardReason, describeCardStep } from '@/subjects/resin/shared';
 import { type Chain, listBeside, viewChain } from '@/subjects/run';
 import { buttonLook, Link } from '@/ui';
@@ -166,7 +166,7 @@ function PlateOf({ view, attemptId }: { view: JobView; attemptId: number }) {
           </p>
           <LayForm
             jobId={job.id}
-            copies={job.quantity}
+            advice={adviseCopies(db, view, benchHouse())}
             plates={plates.map(({ id, things }) => ({ id, things }))}
           />
         </>

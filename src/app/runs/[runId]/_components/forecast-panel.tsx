@@ -2,6 +2,7 @@ import type { BottleChoice, PlateForecast, RunView } from '@/subjects/plate';
 import { Problem } from '@/ui';
 import { AroundForm } from './around-form';
 import { clockOf } from './clock-of';
+import { PourForm } from './running-forms';
 import { VatForm } from './vat-form';
 
 const FROM_WORDS = {
@@ -17,10 +18,19 @@ interface ForecastPanelProps {
   readonly resin: string;
   readonly bottles: readonly BottleChoice[];
   readonly changes: RunView['changes'];
+  readonly fillMl?: number;
 }
 
 /** Hours, resin, and when to pour. */
-export function ForecastPanel({ run, forecast, printerId, resin, bottles, changes }: ForecastPanelProps) {
+export function ForecastPanel({
+  run,
+  forecast,
+  printerId,
+  resin,
+  bottles,
+  changes,
+  fillMl,
+}: ForecastPanelProps) {
   const { finish, layers, from, timed, vat, resinMl, supports } = forecast;
   return (
     <section aria-labelledby="forecast-title">
@@ -62,6 +72,20 @@ export function ForecastPanel({ run, forecast, printerId, resin, bottles, change
         roomC={run.roomC ?? undefined}
         bottles={bottles}
       />
+      {fillMl !== undefined && fillMl >= 1 && (
+        <div className="mt-3">
+          <p>
+            Pour <strong className="num">{Math.ceil(fillMl)} ml</strong> first, as this house fills its vat.
+          </p>
+          <PourForm
+            key={fillMl}
+            runId={run.id}
+            ml={Math.ceil(fillMl)}
+            bottles={bottles}
+            bottleId={run.bottleId ?? undefined}
+          />
+        </div>
+      )}
       <details className="mt-3" open={vat === undefined}>
         <summary className="font-semibold">
           {vat === undefined

@@ -1,17 +1,10 @@
 'use client';
 
-import {
-  DndContext,
-  type DragEndEvent,
-  KeyboardSensor,
-  PointerSensor,
-  useDraggable,
-  useSensor,
-  useSensors,
-} from '@dnd-kit/core';
+import { DndContext, type DragEndEvent, useDraggable } from '@dnd-kit/core';
 import { useRef, useState } from 'react';
 import type { PlaceIssue } from '@/core/run';
 import { describePlaceIssue } from '@/subjects/plate/shared';
+import { useDragSensors } from '@/ui';
 
 /** A piece as the plate shows it, mm. */
 export interface ShownPiece {
@@ -43,23 +36,16 @@ const round = (mm: number) => Math.round(mm * 10) / 10;
 export function PlateDrawing({ bed, pieces, onMove }: PlateDrawingProps) {
   const frame = useRef<HTMLDivElement>(null);
   const mmPerPx = () => bed.widthMm / (frame.current?.clientWidth ?? bed.widthMm);
-  const sensors = useSensors(
-    useSensor(PointerSensor, { activationConstraint: { distance: 4 } }),
-    useSensor(KeyboardSensor, {
-      coordinateGetter: (event, { currentCoordinates: { x, y } }) => {
-        const step = STEP_MM / mmPerPx();
-        const by = {
-          ArrowLeft: [-step, 0],
-          ArrowRight: [step, 0],
-          ArrowUp: [0, -step],
-          ArrowDown: [0, step],
-        }[event.code];
-        if (by === undefined) return undefined;
-        event.preventDefault();
-        return { x: x + by[0], y: y + by[1] };
-      },
-    }),
-  );
+  const sensors = useDragSensors((code) => {
+    const step = STEP_MM / mmPerPx();
+    const moves: Readonly<Record<string, readonly [number, number]>> = {
+      ArrowLeft: [-step, 0],
+      ArrowRight: [step, 0],
+      ArrowUp: [0, -step],
+      ArrowDown: [0, step],
+    };
+    return moves[code];
+  });
   const drop = ({ active, delta }: DragEndEvent) => {
     const piece = pieces.find(({ id }) => id === active.id);
     if (piece === undefined || (delta.x === 0 && delta.y === 0)) return;

@@ -1,19 +1,21 @@
 'use client';
 
 import { lay } from '@/app/runs/actions';
+import type { CopiesAdvice } from '@/subjects/plate';
 import { layForm } from '@/subjects/plate/shared';
 import { ActionForm, Button, Choice, TextField } from '@/ui';
 
 interface LayFormProps {
   readonly jobId: number;
-  /** How many are wanted. */
-  readonly copies: number;
+  /** How many this house starts. */
+  readonly advice: CopiesAdvice;
   /** Plates of the same printer and resin that wait. */
   readonly plates: readonly { readonly id: number; readonly things: string }[];
 }
 
 /** Lays an attempt on a plate: a new one, or one that waits with something else on it. */
-export function LayForm({ jobId, copies, plates }: LayFormProps) {
+export function LayForm({ jobId, advice, plates }: LayFormProps) {
+  const { copies, wanted, why, p } = advice;
   return (
     <ActionForm
       form={layForm}
@@ -38,6 +40,13 @@ export function LayForm({ jobId, copies, plates }: LayFormProps) {
       <Button type="submit" weight="large">
         Lay it on a plate
       </Button>
+      {why !== 'asked' && (
+        <p className="w-full text-sm text-soft">
+          {why === 'full'
+            ? `A full plate takes ${copies}: spares take no longer.`
+            : `${copies} to have ${wanted} in 95 of 100, since one comes out whole in ${Math.round(100 * p)} of 100. Loose copies fail one by one; a plate that is lost whole takes all with it.`}
+        </p>
+      )}
     </ActionForm>
   );
 }

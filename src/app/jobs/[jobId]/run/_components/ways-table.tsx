@@ -4,7 +4,12 @@ import { useState } from 'react';
 import type { Way } from '@/core/run';
 import { Button } from '@/ui';
 
-const COUNT_WORDS = { asked: 'as asked', sure: 'to be sure', full: 'full plate' } as const;
+const COUNT_WORDS = {
+  asked: 'as asked',
+  sure: 'to be sure',
+  full: 'full plate',
+  stacked: 'stacked',
+} as const;
 const FIRST = 10;
 
 interface WaysTableProps {
@@ -76,6 +81,7 @@ function Row({ way, hasSeen, likedMm }: { way: Way } & Omit<WaysTableProps, 'way
     copies,
     count,
     plates,
+    stack,
     hours,
     attendedMin,
     resinMl,
@@ -91,6 +97,7 @@ function Row({ way, hasSeen, likedMm }: { way: Way } & Omit<WaysTableProps, 'way
       </th>
       <td className="num pr-3">
         {copies} <span className="font-normal text-soft">{COUNT_WORDS[count]}</span>
+        {stack > 1 && `, ${stack} high`}
         {plates > 1 && `, ${plates} plates`}
       </td>
       <td className="pr-3">
