@@ -68,6 +68,8 @@ const VIEWS = [
   '/shelf/blend',
   '/gauges?choice=hinge',
   '/jobs/8/run',
+  '/runs/1',
+  '/runs/2',
   '/jobs/5/measure',
   '/jobs/8/measure',
   '/jobs/5/correct',

@@ -1,7 +1,7 @@
 import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
-import { Builder, By, Key, until, type WebDriver, type WebElement } from 'selenium-webdriver';
+import { Builder, By, error, Key, until, type WebDriver, type WebElement } from 'selenium-webdriver';
 import { Options, ServiceBuilder, type Driver } from 'selenium-webdriver/chrome';
 
 const FLAGS = [
@@ -145,8 +145,17 @@ export async function press(driver: WebDriver, ...keys: string[]): Promise<void>
     .perform();
 }
 
-/** Clicks into a field and types over what is in it; in a list, chooses. */
+/** Clicks into a field and types over what is in it; in a list, chooses. A field that a refresh took away is found again. */
 export async function typeOver(driver: WebDriver, selector: string, text: string): Promise<void> {
+  try {
+    await typeOnce(driver, selector, text);
+  } catch (problem) {
+    if (!(problem instanceof error.StaleElementReferenceError)) throw problem;
+    await typeOnce(driver, selector, text);
+  }
+}
+
+async function typeOnce(driver: WebDriver, selector: string, text: string): Promise<void> {
   const field = await find(driver, selector);
   await driver.executeScript('arguments[0].scrollIntoView({ block: "center" })', field);
   if ((await field.getTagName()) === 'select') {

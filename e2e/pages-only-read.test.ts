@@ -18,7 +18,7 @@ function rows(): Record<string, unknown[]> {
   return all;
 }
 
-function idsOf(table: 'jobs' | 'printers' | 'profiles' | 'resins'): number[] {
+function idsOf(table: 'jobs' | 'printers' | 'profiles' | 'resins' | 'runs'): number[] {
   return (rows()[table] as { id: number }[]).map(({ id }) => id);
 }
 
@@ -48,6 +48,7 @@ function listViews(): string[] {
     '/strips',
     '/api/find?words=bore',
     ...idsOf('printers').map((id) => `/printers/machine/${id}`),
+    ...idsOf('runs').map((id) => `/runs/${id}`),
     ...idsOf('profiles').map((id) => `/printers/${id}`),
     ...idsOf('resins').map((id) => `/shelf/${id}`),
     ...idsOf('jobs').flatMap((id) => STEPS.map((step) => `/jobs/${id}${step}`)),

@@ -16,9 +16,9 @@ test('with gloves on a phone: a tap a step from the plate to the caliper, and th
   const measure = (await driver.getCurrentUrl()).split('?')[0];
   await driver.get(measure.replace('/measure', '/run'));
   await waitForText(driver, 'print A1 · green');
-  expect(await mainText()).toContain('Solvent vapour');
+  expect(await mainText()).toContain('Uncured resin');
 
-  await click(driver, 'Begin, 4 min');
+  await click(driver, 'Begin, 10 min');
   await find(driver, '//*[@role="timer"]');
   const steps: string[] = [];
   for (;;) {
@@ -37,7 +37,7 @@ test('with gloves on a phone: a tap a step from the plate to the caliper, and th
       `the step after “${label}” did not begin`,
     );
   }
-  expect(steps.join(' ')).toMatch(/dry.*cure.*cool/);
+  expect(steps.join(' ')).toMatch(/off the plate.*wash.*dry.*cure.*cool/);
   const wide = await driver.executeScript<number>('return document.documentElement.scrollWidth');
   expect(wide).toBeLessThanOrEqual(390);
   await waitForText(driver, 'cured');
@@ -64,7 +64,7 @@ test('a step tapped by mistake is taken back', async () => {
   await click(driver, 'Done: Cool');
   await waitForText(driver, 'Measure it');
   await click(driver, 'take it back: Cool');
-  await waitForText(driver, 'Begin, 20 min');
+  await waitForText(driver, 'Begin, 11 min');
   expect(await bench.browser.errors()).toEqual([]);
 });
 
@@ -75,18 +75,20 @@ test('before the print: hours, resin and when to pour, by what stands in the vat
   await press(driver, Key.ENTER);
   await waitForText(driver, 'waits for its print');
   await driver.get(`${bench.server.address}/jobs/8/run`);
+  await click(driver, 'Lay it on a plate');
   await waitForText(driver, 'in nine of ten prints');
-  expect(await mainText()).toMatch(/\d+ layers of 7\.5 s, as said of the printer/);
+  expect(await mainText()).toMatch(/\d+ layers, by what a layer takes, as said of the printer/);
   await waitForText(driver, 'The vat lasts');
-  await typeOver(driver, '#desk-levelMl', '29.5');
+  await click(driver, 'Vat: 125 of 200 ml');
+  await typeOver(driver, 'input[name="ml"]', '25.5');
+  await click(driver, 'Keep the level');
   await waitForText(driver, 'If nobody pours, the vat runs dry');
-  expect(await mainText()).toMatch(/Pour \d+ ml before layer \d+, \d+ min after the start/);
-  await typeOver(driver, '#desk-levelMl', '900');
+  expect(await mainText()).toMatch(/Pour \d+ ml before layer \d+, about \d+ min after the start/);
+  await typeOver(driver, 'input[name="ml"]', '900');
+  await click(driver, 'Keep the level');
   await waitForText(driver, '900 ml in a vat that holds 200');
-  // What was typed for this printer is there again.
-  await typeOver(driver, '#desk-levelMl', '120');
+  // A refusal loses nothing: what was kept of this printer stays.
   await driver.navigate().refresh();
-  await waitForText(driver, 'in nine of ten prints');
-  expect(await (await find(driver, '#desk-levelMl')).getAttribute('value')).toBe('120');
+  await waitForText(driver, 'Vat: 26 of 200 ml');
   expect(await bench.browser.errors()).toEqual([]);
 });

@@ -55,7 +55,7 @@ async function layTogether(
 const STARTED_AGO_MS = 8 * 60_000;
 
 /**
- * The day at the station as one finds it: a rack and a ladder print on Long Bench since eight minutes, two bushings lie on
+ * The day at the station as one finds it: a rack and a block print on Long Bench since eight minutes, two bushings lie on
  * a plate that waits for it.
  */
 export async function makeDemoRuns(db: Db): Promise<void> {
@@ -63,7 +63,7 @@ export async function makeDemoRuns(db: Db): Promise<void> {
   const now = new Date();
   const racks = await layTogether(db, [
     { name: 'Sample vial rack', copies: 1 },
-    { name: 'Ladder through height', copies: 1 },
+    { name: 'Signature block, six sizes', copies: 1 },
   ]);
   const printer = queries.findProfile(db, queries.findRun(db, racks)!.profileId)!.printer;
   const read = { by: 'marks', lowMl: 50, highMl: 200, share: 0.5 } as const;

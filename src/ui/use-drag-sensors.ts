@@ -1,3 +1,5 @@
+'use client';
+
 import { type KeyboardCodes, KeyboardSensor, PointerSensor, useSensor, useSensors } from '@dnd-kit/core';
 
 /** Enter picks up and lays down, on a block of numbers too; Escape lets it be. */

@@ -228,8 +228,11 @@ export async function saveWeighing(runId: number, _before: FormAnswer, data: For
   });
 }
 
+/** No bench plans beyond this: the year 2100. */
+const LATEST_MS = Date.UTC(2100, 0, 1);
+
 /** Sets when a plate is to start, or leaves that to the plan. */
 export async function planStart(runId: number, at: number | null): Promise<string> {
-  if (!areIds(runId) || (at !== null && !Number.isSafeInteger(at))) return GONE_WORDS;
+  if (!areIds(runId) || (at !== null && !(at >= 0 && at < LATEST_MS))) return GONE_WORDS;
   return answer(changeRun(bench().db, runId, { plannedFor: at === null ? null : new Date(at) }));
 }

@@ -3,7 +3,7 @@ import { bench } from '@/subjects/house';
 import { hearPrinter } from '@/subjects/plate';
 import { answering } from '../../answers';
 
-/** Where the printer of a run says that it is. */
-export const GET = answering(async (_request: Request, { params }: { params: Promise<{ runId: string }> }) =>
+/** Asks the printer of a run where it is, and keeps what it says; a print that it calls done is ended. */
+export const POST = answering(async (_request: Request, { params }: { params: Promise<{ runId: string }> }) =>
   Response.json(hearPrinter(bench().db, idFrom((await params).runId))),
 );

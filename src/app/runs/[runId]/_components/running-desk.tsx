@@ -28,7 +28,7 @@ interface RunningDeskProps {
 const ASK_MS = 3000;
 
 async function askRun(runId: number): Promise<Heard | 'lost'> {
-  const response = await fetch(`/api/runs/${runId}`);
+  const response = await fetch(`/api/runs/${runId}`, { method: 'POST' });
   return response.ok ? ((await response.json()) as Heard) : 'lost';
 }
 
