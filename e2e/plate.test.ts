@@ -130,7 +130,7 @@ describe('a plate of several things', () => {
     );
     await new Promise((resolve) => setTimeout(resolve, 1000));
     await open('Vat:');
-    await typeOver(driver, 'input[name=ml]', '35');
+    await typeOver(driver, 'form[aria-label="The vat"] input[name=ml]', '35');
     await click(driver, 'Keep the level');
     await waitForText(driver, 'before layer');
     await waitForText(driver, 'runs dry in');
@@ -138,7 +138,7 @@ describe('a plate of several things', () => {
     await startAt('as fast');
     await waitForText(driver, 'Pour');
     await open('Resin was poured in');
-    await typeOver(driver, 'input[name=ml]', '40');
+    await typeOver(driver, 'form[aria-label="Resin was poured in"] input[name=ml]', '40');
     await driver.findElement(By.xpath("//button[normalize-space(.)='Poured']")).click();
     await waitForText(driver, '40 ml poured');
     await waitFor(
@@ -164,6 +164,7 @@ describe('a plate of several things', () => {
     await go('/jobs/8/run');
     await open('Print it again');
     await click(driver, 'Lay it on a plate');
+    await waitForText(driver, 'in nine of ten prints');
     const piece = await find(driver, '[aria-label^="Plate from above"] [role=button]');
     const before = await piece.getAttribute('aria-label');
     await driver.executeScript('arguments[0].focus()', piece);

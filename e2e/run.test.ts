@@ -80,11 +80,11 @@ test('before the print: hours, resin and when to pour, by what stands in the vat
   expect(await mainText()).toMatch(/\d+ layers, by what a layer takes, as said of the printer/);
   await waitForText(driver, 'The vat lasts');
   await click(driver, 'Vat: 125 of 200 ml');
-  await typeOver(driver, 'input[name="ml"]', '25.5');
+  await typeOver(driver, 'form[aria-label="The vat"] input[name="ml"]', '25.5');
   await click(driver, 'Keep the level');
   await waitForText(driver, 'If nobody pours, the vat runs dry');
   expect(await mainText()).toMatch(/Pour \d+ ml before layer \d+, about \d+ min after the start/);
-  await typeOver(driver, 'input[name="ml"]', '900');
+  await typeOver(driver, 'form[aria-label="The vat"] input[name="ml"]', '900');
   await click(driver, 'Keep the level');
   await waitForText(driver, '900 ml in a vat that holds 200');
   // A refusal loses nothing: what was kept of this printer stays.

@@ -3,12 +3,13 @@ import { evidenceOf } from '@/core/resins';
 import type { GateAnswer } from '@/store';
 import { type Db, queries, tables } from '@/store';
 import { isUnchecked, listOpenLosses } from '@/subjects/check';
-import { type HouseRules, isThere } from '@/subjects/house';
+import { type HouseRules, isThere, presenceBetween } from '@/subjects/house';
 import { viewJobUnlearned } from '@/subjects/job';
 import { findShelved, resinFile } from '@/subjects/resin';
 import type { PlateForecast } from './view-forecast';
 import type { PlateItem } from './view-plate';
-import type { GateFact } from './words-gate';
+import { printChance } from './view-ways';
+import type { GateFact, NightCosts } from './words-gate';
 
 /** How a question of the gate stands: answered by what is known, by the person, or open. */
 export interface GateQuestion {
@@ -171,16 +172,41 @@ function roomFacts(db: Db, { run, row, house, now }: GateContext): Known[] {
   ];
 }
 
+/** What is lost on average by starting now, unwatched, and by waiting until somebody is there again; the shop's own money. */
+function costsOfNight(
+  db: Db,
+  { row, forecast, house, now }: GateContext,
+  dryChance: number,
+): NightCosts | undefined {
+  const { machineHour, resinLitre, perPrint, perLayer } = house.run;
+  const { finish, resinMl, layers } = forecast;
+  const printCost =
+    (finish.middleS / 3600) * machineHour + (resinMl / 1000) * resinLitre + perPrint + layers * perLayer;
+  const { p } = printChance(db, row.printer.id);
+  const fortnight = new Date(now.getTime() + 14 * DAY_MS);
+  const morning = presenceBetween(house.run, now, fortnight).find(({ from }) => from > now)?.from;
+  if (morning === undefined) return undefined;
+  const waitH = (morning.getTime() - now.getTime()) / HOUR_MS;
+  return {
+    nowCost: (1 - p * (1 - dryChance)) * printCost,
+    morningAt: morning,
+    morningCost: (1 - p) * printCost + waitH * machineHour,
+  };
+}
+
 /** Whether somebody is there when it ends and when it wants resin. */
-function presenceFact({ forecast, house, now }: GateContext): Known {
+function presenceFact(db: Db, context: GateContext): Known {
+  const { forecast, house, now } = context;
   const at = (seconds: number) => new Date(now.getTime() + 1000 * seconds);
   const { outlook, finish } = forecast;
   const endsAt = at(finish.middleS);
-  const pours = outlook === undefined || outlook === 'tooMuch' ? [] : outlook.plan.topUps;
-  const missed = pours.map(({ clockS }) => at(clockS)).filter((moment) => !isThere(house.run, moment));
+  const known = outlook === undefined || outlook === 'tooMuch' ? undefined : outlook;
+  const missed = (known?.plan.topUps ?? []).filter(({ clockS }) => !isThere(house.run, at(clockS)));
   const isNight = !isThere(house.run, endsAt);
+  const dryChance = missed.length > 0 ? known!.dryChance : 0;
+  const costs = isNight || missed.length > 0 ? costsOfNight(db, context, dryChance) : undefined;
   return {
-    fact: { key: 'present', endsAt, isNight, missedPours: missed.length },
+    fact: { key: 'present', endsAt, isNight, missedPours: missed.length, costs },
     known: missed.length > 0 ? 'bad' : isNight ? 'ask' : 'well',
   };
 }
@@ -214,7 +240,7 @@ export function viewGate(db: Db, context: GateContext): GateQuestion[] {
     ...roomFacts(db, context),
     ...machineFacts(db, context),
     display,
-    presenceFact(context),
+    presenceFact(db, context),
   ];
   return all.map((known) => questionOf(known, context.run.gate));
 }

@@ -59,7 +59,15 @@ export type GateFact =
       readonly endsAt: Date;
       readonly isNight: boolean;
       readonly missedPours: number;
+      readonly costs?: NightCosts;
     };
+
+/** Expected losses of a print now with hours that nobody watches, and of one in the morning. */
+export interface NightCosts {
+  readonly nowCost: number;
+  readonly morningAt: Date;
+  readonly morningCost: number;
+}
 
 export type GateKey = GateFact['key'];
 
@@ -163,6 +171,24 @@ function describeLevel({ school, on, last }: Extract<GateFact, { key: 'level' }>
   return `${when[school]}: ${how}.${last === undefined ? '' : ` Last on ${dayOf(last)}.`}`;
 }
 
+const hourOf = (at: Date) => at.toTimeString().slice(0, 5);
+
+function describePresence({
+  endsAt,
+  isNight,
+  missedPours,
+  costs,
+}: Extract<GateFact, { key: 'present' }>): string {
+  const compared =
+    costs === undefined
+      ? ''
+      : ` Started now and unwatched it loses ${costs.nowCost.toFixed(2)} on average, started ${dayOf(costs.morningAt)} ${hourOf(costs.morningAt)} ${costs.morningCost.toFixed(2)}, waiting counted: ${costs.nowCost <= costs.morningCost ? 'now is cheaper' : 'the morning is cheaper'}.`;
+  if (missedPours > 0)
+    return `It wants resin while nobody is there. Start it later, or fill the vat.${compared}`;
+  if (isNight) return `It ends about ${dayOf(endsAt)} ${hourOf(endsAt)}, when nobody is there.${compared}`;
+  return `It ends about ${hourOf(endsAt)}, when somebody is there.`;
+}
+
 /** What is known of a question, and what to look at. */
 export function describeGate(fact: GateFact): string {
   switch (fact.key) {
@@ -212,11 +238,7 @@ export function describeGate(fact: GateFact): string {
     case 'display':
       return `${fact.name}; ${fact.layers} layers; ${fact.material}; about ${hours(fact.seconds)}${fact.transfer === 'stick' ? '. The stick stays in' : ''}.`;
     case 'present':
-      return fact.missedPours > 0
-        ? `It wants resin while nobody is there. Start it later, or fill the vat.`
-        : fact.isNight
-          ? `It ends about ${dayOf(fact.endsAt)} ${fact.endsAt.toTimeString().slice(0, 5)}, when nobody is there.`
-          : `It ends about ${fact.endsAt.toTimeString().slice(0, 5)}, when somebody is there.`;
+      return describePresence(fact);
   }
 }
 

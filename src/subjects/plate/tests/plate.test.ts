@@ -215,6 +215,12 @@ describe('the gate', () => {
     const factOf = (name: string) => gate.find(({ fact }) => fact.key === name)!.fact;
     expect(factOf('nothingInVat')).toMatchObject({ afterStop: true, reason: 'came off' });
     expect(factOf('present')).toMatchObject({ isNight: true });
+    const nights = {
+      ...house,
+      run: { ...house.run, presence: house.run.presence.map(() => [{ fromMin: 0, toMin: 1 }]) },
+    };
+    const present = viewRun(plate.db, runId, nights)!.gate!.find(({ fact }) => fact.key === 'present')!;
+    expect(describeGate(present.fact)).toMatch(/Started now and unwatched it loses \d+\.\d\d on average/);
     expect(describeGate(factOf('nothingInVat'))).toContain('came off');
   });
 

@@ -2,6 +2,7 @@
 
 import { useRouter } from 'next/navigation';
 import { useEffect, useState } from 'react';
+import { CallNote } from '@/app/_components/call-note';
 import { type CallingTimer, useCall } from '@/app/_components/use-call';
 import { describeLeft, useServerClock } from '@/app/_components/use-countdown';
 import { type RunEvent, type RunningPrint, type Standing, whereItIs } from '@/core/run';
@@ -93,6 +94,7 @@ export function RunningDesk(props: RunningDeskProps) {
         <span className="num">{momentOn(wallAt(end.lateS), now)}</span>
         {speed > 1 && `; the printer’s clock runs ${speed} times as fast`}.
       </p>
+      <CallNote isRunning />
       <Voice heard={heard} now={now} />
       {standing.isOverdue && (
         <p className="mt-2 border-l-4 border-plum py-1 pl-3">

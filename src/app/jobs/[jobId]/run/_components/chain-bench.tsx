@@ -4,6 +4,7 @@ import { useRouter } from 'next/navigation';
 import { useState, useTransition } from 'react';
 import { v4 as uuid } from 'uuid';
 import { CardReason } from '@/app/_components/card-steps';
+import { CallNote } from '@/app/_components/call-note';
 import { PrintChoice } from '@/app/_components/print-choice';
 import { askToNotify, type CallingTimer, useCall } from '@/app/_components/use-call';
 import { describeLeft, useServerClock } from '@/app/_components/use-countdown';
@@ -137,6 +138,7 @@ export function ChainBench(props: ChainBenchProps) {
           </span>
         </label>
       )}
+      <CallNote isRunning={running.length > 0} />
       {taps.problem !== '' && (
         <p role="alert" className="mt-2 font-medium text-plum">
           {taps.problem}
