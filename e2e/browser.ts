@@ -119,10 +119,20 @@ export async function click(driver: WebDriver, text: string): Promise<void> {
   await element.click();
 }
 
+/** What the page says; empty while it is being exchanged for another one. */
+async function textOf(driver: WebDriver): Promise<string> {
+  try {
+    return await driver.findElement(By.css('body')).getText();
+  } catch (problem) {
+    if (problem instanceof error.StaleElementReferenceError) return '';
+    throw problem;
+  }
+}
+
 /** Waits until the page's text holds this. */
 export async function waitForText(driver: WebDriver, text: string): Promise<void> {
   await driver.wait(
-    async () => (await driver.findElement(By.css('body')).getText()).includes(text),
+    async () => (await textOf(driver)).includes(text),
     WAIT_MS,
     `the page does not say “${text}”`,
   );

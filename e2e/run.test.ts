@@ -80,6 +80,8 @@ test('before the print: hours, resin and when to pour, by what stands in the vat
   expect(await mainText()).toMatch(/\d+ layers, by what a layer takes, as said of the printer/);
   await waitForText(driver, 'The vat lasts');
   await click(driver, 'Vat: 125 of 200 ml');
+  // It was read between two marks; now in millilitres.
+  await typeOver(driver, 'select[name="by"]', 'volume');
   await typeOver(driver, 'form[aria-label="The vat"] input[name="ml"]', '25.5');
   await click(driver, 'Keep the level');
   await waitForText(driver, 'If nobody pours, the vat runs dry');
