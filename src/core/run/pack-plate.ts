@@ -76,14 +76,12 @@ function layDown(wanted: readonly Wanted[], width: number, depth: number, mayTur
 export function packPlate(things: readonly Footprint[], { widthMm, depthMm, gapMm }: PlateRoom): PackedPlate {
   const inner = (mm: number) => Math.floor((mm - gapMm) / UNIT_MM + 1e-9);
   const [width, depth] = [inner(widthMm), inner(depthMm)];
-  const straight = things.flatMap(({ id, widthMm: w, depthMm: d, copies }) =>
-    Array.from({ length: copies }, () => ({
-      id,
-      w: units(w + gapMm),
-      d: units(d + gapMm),
-      isTurned: false,
-    })),
-  );
+  const straight = things.flatMap(({ id, widthMm: w, depthMm: d, copies }) => {
+    const size = { w: units(w + gapMm), d: units(d + gapMm) };
+    // More than its area allows never go on: the packer need not try.
+    const most = Math.min(copies, Math.floor((width * depth) / (size.w * size.d)));
+    return Array.from({ length: Math.max(0, most) }, () => ({ id, ...size, isTurned: false }));
+  });
   const turned = straight.map(({ id, w, d }) => ({ id, w: d, d: w, isTurned: true }));
   const ways = [
     layDown(straight, width, depth, false),

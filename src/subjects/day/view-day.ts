@@ -2,7 +2,7 @@ import { type Day, type DayJob, type DayStep, whereItIs } from '@/core/run';
 import { processCard } from '@/core/resins';
 import { type Db, queries } from '@/store';
 import { type HouseRules, presenceBetween } from '@/subjects/house';
-import { type OpenRunGlance, listOpenRuns, viewRun } from '@/subjects/plate';
+import { forecastOfRun, listOpenRuns, type OpenRunGlance } from '@/subjects/plate';
 import { findShelved, resinFile } from '@/subjects/resin';
 import { LAMP, stepsAfterPrint, WASH } from './steps-of-card';
 import { listOnTheWay, type OnTheWay } from './view-on-the-way';
@@ -91,12 +91,9 @@ function ninetieth({ middleS, lateS }: { readonly middleS: number; readonly late
 }
 
 /** What is left of a print that runs, or all of one that waits: s, on the wall. */
-function hoursOf(db: Db, glance: OpenRunGlance, house: House, now: Date) {
+function hoursOf(db: Db, glance: OpenRunGlance, now: Date) {
   const { print, startedAt, speed, heard } = glance;
-  if (print === undefined || startedAt === undefined) {
-    const forecast = viewRun(db, glance.id, house, now)?.forecast;
-    return forecast?.finish;
-  }
+  if (print === undefined || startedAt === undefined) return forecastOfRun(db, glance.id)?.finish;
   const elapsedS = ((now.getTime() - startedAt.getTime()) / 1000) * speed;
   const heardS = heard && ((heard.at.getTime() - startedAt.getTime()) / 1000) * speed;
   const { events } = whereItIs(
@@ -114,7 +111,7 @@ function plateJob(
   glance: OpenRunGlance,
   { house, now, zero }: { readonly house: House; readonly now: Date; readonly zero: number },
 ): Both | undefined {
-  const hours = hoursOf(db, glance, house, now);
+  const hours = hoursOf(db, glance, now);
   if (hours === undefined) return undefined;
   const pieces = queries.listPieces(db, glance.id);
   const run = queries.findRun(db, glance.id)!;

@@ -14,6 +14,7 @@ export { type Bed, layersKey, meanWallMm, type PlateItem, type PlatePiece } from
 export {
   type BottleChoice,
   findRunOf,
+  forecastOfRun,
   listOpenRuns,
   type OpenRunGlance,
   type RunGlance,

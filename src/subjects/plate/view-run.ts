@@ -111,6 +111,14 @@ export function viewRun(db: Db, runId: number, house: House, now = new Date()): 
   };
 }
 
+/** Hours and resin of a plate; undefined while a part on it was not read, or nothing lies on it. */
+export function forecastOfRun(db: Db, runId: number): PlateForecast | undefined {
+  const run = queries.findRun(db, runId);
+  const row = run && queries.findProfile(db, run.profileId);
+  const areas = row && plateAreas(viewItems(db, runId), row.profile.layerMm);
+  return areas && forecastOf(db, row, areas);
+}
+
 /** A run that prints, as its clock is reckoned; undefined where nobody kept what it was started with. */
 export function runningPrint(db: Db, { run, row, forecast }: RunView): RunningPrint | undefined {
   if (run.plan === null) return undefined;
