@@ -40,6 +40,8 @@ async function readAll(): Promise<void> {
 }
 
 await visit('/', 'today');
+await waitForText(driver, 'All done');
+await take('today');
 await visit('/jobs/8/need', 'need');
 await find(driver, 'canvas');
 await take('need');

@@ -1,4 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
+import { DEFAULT_SCHOOLS } from '@/core/resins';
 import { expectOk } from '@/core/result';
 import { requirementForm } from '@/subjects/choice/shared';
 import { schoolsForm } from '@/subjects/house/shared';
@@ -106,6 +107,7 @@ test('what is left in a bottle: by level, or weighed with its empty weight', () 
 
 test('the house picks a side of each difference', () => {
   const sides = {
+    ...DEFAULT_SCHOOLS,
     supportsOff: 'cured',
     assemble: 'green',
     cure: 'long',
