@@ -5,7 +5,7 @@ import { idFrom } from '@/app/_components/read-params';
 import { bench, benchHouse } from '@/subjects/house';
 import { type PlateItem, type PlatePiece, runningPrint, type RunView, viewRun } from '@/subjects/plate';
 import { cautionOfGate, describeGate, nameGate } from '@/subjects/plate/shared';
-import { buttonLook, Link } from '@/ui';
+import { buttonLook, Caution, Link } from '@/ui';
 import { ForecastPanel } from './_components/forecast-panel';
 import { GatePanel } from './_components/gate-panel';
 import { PlateDesk } from './_components/plate-desk';
@@ -226,6 +226,7 @@ function Ended({ view }: { view: RunView }) {
             )),
           )}
         </ul>
+        {outcome === 'stopped' && <AfterStop jobId={items[0]?.job.id} />}
         <h3 className="mt-5 font-semibold">Weigh supports and parts</h3>
         <p className="text-sm text-soft">
           {weighing === undefined
@@ -237,6 +238,29 @@ function Ended({ view }: { view: RunView }) {
       <section aria-label="The plate">
         <PlateDrawing bed={bed} pieces={shownPieces(view)} />
       </section>
+    </div>
+  );
+}
+
+/** What this house does with a part that failed in one place: print it again, or patch it first. */
+function AfterStop({ jobId }: { jobId: number | undefined }) {
+  if (jobId === undefined) return null;
+  const again = (
+    <Link href={`/jobs/${jobId}/run`} className={buttonLook('plain')}>
+      Plan it again
+    </Link>
+  );
+  if (benchHouse().schools.failedPart === 'reprint') return <p className="mt-3">{again}</p>;
+  return (
+    <div className="mt-3">
+      <p>
+        This house patches first: wash the pieces, join them with a drop of the same resin and a lamp, cure
+        the whole. A patched place has neither the size nor the strength: measure it before it is used.
+      </p>
+      <Caution>
+        Uncured resin on the skin, a hand lamp in the eyes: gloves, and glasses that stop ultraviolet.
+      </Caution>
+      <p className="mt-1">{again}</p>
     </div>
   );
 }
