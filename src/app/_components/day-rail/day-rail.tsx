@@ -1,8 +1,7 @@
 'use client';
 
-import { useRouter } from 'next/navigation';
-import { useState, useTransition } from 'react';
 import { planStart } from '@/app/runs/actions';
+import { useTap } from '@/app/_components/use-tap';
 import { useServerClock } from '@/app/_components/use-countdown';
 import type { DayView } from '@/subjects/day';
 import { describeNoDay } from '@/subjects/day/shared';
@@ -19,16 +18,8 @@ interface DayRailProps {
 
 /** Setting a start and taking it back; what it costs is said when the day is planned anew. */
 function useStarts() {
-  const router = useRouter();
-  const [problem, setProblem] = useState('');
-  const [isBusy, startTransition] = useTransition();
-  const set = (runId: number, at: number | null) =>
-    startTransition(async () => {
-      setProblem(
-        await planStart(runId, at).catch(() => 'The connection is lost; nothing was kept. Try again.'),
-      );
-      router.refresh();
-    });
+  const { problem, isBusy, tap } = useTap();
+  const set = (runId: number, at: number | null) => tap(() => planStart(runId, at));
   return { problem, isBusy, set };
 }
 

@@ -1,8 +1,8 @@
 'use client';
 
-import { useRouter } from 'next/navigation';
-import { useState, useTransition } from 'react';
+import { useState } from 'react';
 import { askToNotify } from '@/app/_components/use-call';
+import { useTap } from '@/app/_components/use-tap';
 import { Button, Caution, Link, Problem } from '@/ui';
 import { askAgain, start, tapGate } from '../../actions';
 
@@ -34,14 +34,7 @@ const SPEEDS = [
 ];
 
 function useGate(runId: number) {
-  const router = useRouter();
-  const [problem, setProblem] = useState('');
-  const [isBusy, startTransition] = useTransition();
-  const tap = (work: () => Promise<string>) =>
-    startTransition(async () => {
-      setProblem(await work().catch(() => 'The connection is lost; nothing was kept. Tap again.'));
-      router.refresh();
-    });
+  const { problem, isBusy, tap } = useTap();
   return {
     problem,
     isBusy,

@@ -1,7 +1,7 @@
 'use client';
 
 import { useRouter } from 'next/navigation';
-import { useState, useTransition } from 'react';
+import { useTap } from '@/app/_components/use-tap';
 import type { WaitingJob } from '@/subjects/plate';
 import { addForm, copiesForm, describePlaceIssue } from '@/subjects/plate/shared';
 import { ActionForm, Button, Choice, Link, Problem, TextField } from '@/ui';
@@ -30,15 +30,7 @@ interface PlateDeskProps {
 /** Taps on the plate: what is refused is said, and nothing is lost. */
 function useMoves(runId: number) {
   const router = useRouter();
-  const [problem, setProblem] = useState('');
-  const [isBusy, startTransition] = useTransition();
-  const tap = (work: () => Promise<string>, then?: () => void) =>
-    startTransition(async () => {
-      const said = await work().catch(() => 'The connection is lost; nothing was kept. Try again.');
-      setProblem(said);
-      if (said === '' && then !== undefined) then();
-      else router.refresh();
-    });
+  const { problem, isBusy, tap } = useTap();
   return {
     problem,
     isBusy,

@@ -1,12 +1,12 @@
 'use client';
 
-import { useRouter } from 'next/navigation';
-import { useState, useTransition } from 'react';
+import { useState } from 'react';
 import { v4 as uuid } from 'uuid';
 import { CardReason } from '@/app/_components/card-steps';
 import { CallNote } from '@/app/_components/call-note';
 import { PrintChoice } from '@/app/_components/print-choice';
 import { askToNotify, type CallingTimer, useCall } from '@/app/_components/use-call';
+import { useTap } from '@/app/_components/use-tap';
 import { describeLeft, useServerClock } from '@/app/_components/use-countdown';
 import type { PartState } from '@/core/metrology';
 import type { CardStep } from '@/core/resins';
@@ -53,9 +53,7 @@ function useTaps(
   { jobId, printId }: Pick<ChainBenchProps, 'jobId' | 'printId'>,
   alsoPrintIds: readonly number[],
 ) {
-  const router = useRouter();
-  const [problem, setProblem] = useState('');
-  const [isBusy, startTransition] = useTransition();
+  const { problem, isBusy, tap } = useTap();
   const wantedOf = ({ step, plannedS }: ShownLink) => ({
     clientKey: uuid(),
     printId,
@@ -63,11 +61,6 @@ function useTaps(
     step,
     plannedS,
   });
-  const tap = (work: () => Promise<string>) =>
-    startTransition(async () => {
-      setProblem(await work().catch(() => 'The connection is lost; nothing was kept. Tap again.'));
-      router.refresh();
-    });
   return {
     problem,
     isBusy,
