@@ -13,6 +13,6 @@ export { SHARED_BY, sharesForm } from './input-shares';
 export { describeLiquid } from './words-liquids';
 export { describeOriginalIssue, type OriginalIssue } from './words-originals';
 export { describeBytes, describeRestoreIssue } from './words-restore';
-export { SCHOOL_WORDS, SIDE_WORDS } from './words-schools';
+export { SCHOOL_GROUPS, SCHOOL_WORDS, SIDE_WORDS } from './words-schools';
 export { describeStorageTrouble, type StorageTrouble } from './words-storage';
 export { describeBenchTrouble, isMendedByRestore } from './words-trouble';

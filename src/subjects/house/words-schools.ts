@@ -252,3 +252,23 @@ export const SCHOOL_WORDS: Readonly<Record<School, SchoolWords>> = {
 };
 
 export const SIDE_WORDS = { green: 'green', cured: 'after the cure' } as const;
+
+/** The schools in the order of the work, a heading each. */
+export const SCHOOL_GROUPS: readonly { readonly title: string; readonly schools: readonly School[] }[] = [
+  {
+    title: 'Planning a print',
+    schools: ['layerHeight', 'solid', 'spares', 'stacking', 'scaledSupports', 'mixing'],
+  },
+  {
+    title: 'Before the start',
+    schools: ['fileTransfer', 'level', 'levelOn', 'filmTreatment', 'fillLevel', 'air', 'gloves'],
+  },
+  {
+    title: 'From the plate to dry',
+    schools: ['excessResin', 'release', 'vatAfter', 'washOn', 'washWith', 'washMethod', 'drying'],
+  },
+  {
+    title: 'Supports, cure and finish',
+    schools: ['supportsOff', 'warmWater', 'assemble', 'cure', 'cureIn', 'clearFinish', 'failedPart'],
+  },
+];

@@ -154,8 +154,8 @@ const GLOVE_WORDS = {
 function describeFilm({ since, layers, isOld, treatment }: Extract<GateFact, { key: 'film' }>): string {
   const age =
     since === undefined
-      ? `${layers} layers noted on it`
-      : `changed on ${dayOf(since)}, ${layers} layers since`;
+      ? `Nobody noted when it was changed${layers === 0 ? '' : `; at least ${layers} layers were printed on it`}`
+      : `Changed on ${dayOf(since)}, ${layers} layers since`;
   const old = isOld ? '. That is many: look along it against the light' : '';
   const wipe = treatment === 'repellent' ? '. Wiped with repellent, and dry' : '';
   return `${age}${old}${wipe}.`;

@@ -73,7 +73,7 @@ export const changeForm = z
 const LAYERS = { low: 0, high: 200 } as const;
 const RESTS = { low: 0, high: 120 } as const;
 const LIFTS = { low: 0, high: 100 } as const;
-const SPEEDS = { low: 0.01, high: 100, hint: 'mm/s, or say mm/min.' } as const;
+const SPEEDS = { low: 0.01, high: 100, hint: 'A bare number is mm/s; 60 mm/min is read too.' } as const;
 
 /** What a profile is printed under, as it is written down; nothing counts as changed. */
 export const settingsForm = z
@@ -87,10 +87,10 @@ export const settingsForm = z
     liftMm: optionalNumber('Lift', 'length', LIFTS),
     liftSpeed_mm_s: optionalNumber('Speed of the lift', 'speed', SPEEDS),
     lift2Mm: optionalNumber('Second stage of the lift', 'length', LIFTS),
-    lift2Speed_mm_s: optionalNumber('Its speed', 'speed', SPEEDS),
+    lift2Speed_mm_s: optionalNumber('Speed of the second stage', 'speed', SPEEDS),
     retractSpeed_mm_s: optionalNumber('Speed of the way back', 'speed', SPEEDS),
-    retract2Speed_mm_s: optionalNumber('Of its last stage', 'speed', SPEEDS),
-    startupS: optionalNumber('Before the first layer', 'time', { low: 0, high: 3600 }),
+    retract2Speed_mm_s: optionalNumber('Speed of the last stage back', 'speed', SPEEDS),
+    startupS: optionalNumber('Start-up until the first layer', 'time', { low: 0, high: 3600 }),
     light: textField('Light engine', {
       optional: true,
       limit: 80,

@@ -1,9 +1,9 @@
 'use client';
 
 import { LiquidTicks } from '@/app/_components/liquid-ticks';
-import { type School, SCHOOLS } from '@/core/resins';
+import type { School } from '@/core/resins';
 import type { HouseRules } from '@/subjects/house';
-import { SCHOOL_WORDS, schoolsForm } from '@/subjects/house/shared';
+import { SCHOOL_GROUPS, SCHOOL_WORDS, schoolsForm } from '@/subjects/house/shared';
 import { ActionForm, Button, TextField } from '@/ui';
 import { saveSchools } from '../actions';
 
@@ -13,28 +13,16 @@ type SchoolFieldsProps = Pick<HouseRules, 'schools' | 'liquids' | 'roomC' | 'cha
 export function SchoolFields({ schools, liquids, roomC, changeoverMl }: SchoolFieldsProps) {
   return (
     <ActionForm form={schoolsForm} action={saveSchools} label="Where practice differs" className="grid gap-3">
-      {(Object.keys(SCHOOLS) as School[]).map((school) => {
-        const { title, sides } = SCHOOL_WORDS[school];
-        return (
-          <fieldset key={school} className="border-b border-hair pb-2">
-            <legend className="font-semibold">{title}</legend>
-            {Object.entries(sides).map(([side, { label, reason }]) => (
-              <label key={side} className="flex min-h-7 items-start gap-2">
-                <input
-                  type="radio"
-                  name={school}
-                  value={side}
-                  defaultChecked={schools[school] === side}
-                  className="mt-1 size-4"
-                />
-                <span>
-                  {label} <span className="text-sm text-soft">{reason}</span>
-                </span>
-              </label>
+      {SCHOOL_GROUPS.map(({ title, schools: own }, i) => (
+        <details key={title} open={i === 0} className="border-b border-hair pb-2">
+          <summary className="font-semibold">{title}</summary>
+          <div className="mt-2 grid gap-3">
+            {own.map((school) => (
+              <SchoolField key={school} school={school} side={schools[school]} />
             ))}
-          </fieldset>
-        );
-      })}
+          </div>
+        </details>
+      ))}
       <fieldset>
         <legend className="font-semibold">Wash liquids at hand</legend>
         <p className="text-sm text-soft">None ticked: any can be had, and a resin never fails by it.</p>
@@ -48,5 +36,29 @@ export function SchoolFields({ schools, liquids, roomC, changeoverMl }: SchoolFi
         Keep the ways of the house
       </Button>
     </ActionForm>
+  );
+}
+
+/** One difference of practice: its sides, each with its reason. */
+function SchoolField({ school, side: chosen }: { school: School; side: string }) {
+  const { title, sides } = SCHOOL_WORDS[school];
+  return (
+    <fieldset>
+      <legend className="font-semibold">{title}</legend>
+      {Object.entries(sides).map(([side, { label, reason }]) => (
+        <label key={side} className="flex min-h-7 items-start gap-2">
+          <input
+            type="radio"
+            name={school}
+            value={side}
+            defaultChecked={chosen === side}
+            className="mt-1 size-4 shrink-0"
+          />
+          <span>
+            {label} <span className="text-sm text-soft">{reason}</span>
+          </span>
+        </label>
+      ))}
+    </fieldset>
   );
 }

@@ -13,7 +13,7 @@ import {
   SCHOOLS,
   SHIPPED_SHELF,
 } from '@/core/resins';
-import { SCHOOL_WORDS } from '@/subjects/house/shared';
+import { SCHOOL_GROUPS, SCHOOL_WORDS } from '@/subjects/house/shared';
 import {
   describeBlendIssue,
   describeCardReason,
@@ -88,6 +88,8 @@ test('shares are per cent, and every property has a name', () => {
 });
 
 test('each side of each school says its reason', () => {
+  // Each stands in one group of the House page.
+  expect(SCHOOL_GROUPS.flatMap(({ schools }) => schools).sort()).toEqual(Object.keys(SCHOOLS).sort());
   for (const school of Object.keys(SCHOOLS) as School[])
     for (const side of SCHOOLS[school]) expect(SCHOOL_WORDS[school].sides[side].reason).toMatch(/\S/);
 });

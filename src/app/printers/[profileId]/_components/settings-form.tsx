@@ -45,7 +45,7 @@ export function SettingsForm({ profileId, settings }: SettingsFormProps) {
       {FIELDS.map((name) => (
         <TextField key={name} name={name} defaultValue={settings[name]} />
       ))}
-      <Button type="submit" className="justify-self-start">
+      <Button type="submit" className="self-start justify-self-start">
         Write it down
       </Button>
     </ActionForm>

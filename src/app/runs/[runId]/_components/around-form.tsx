@@ -13,9 +13,32 @@ interface AroundFormProps {
 }
 
 /** A bottle as a line of choice. */
-export function bottleLabel({ lot, leftMl, reservedMl }: BottleChoice): string {
+function bottleLabel({ lot, leftMl, reservedMl }: BottleChoice): string {
   const reserved = reservedMl > 0 ? `, ${Math.round(reservedMl)} of it reserved` : '';
   return `${lot === '' ? 'lot unknown' : lot}, ${Math.round(leftMl)} ml left${reserved}`;
+}
+
+interface BottleFieldProps {
+  readonly bottles: readonly BottleChoice[];
+  readonly bottleId?: number;
+  /** What no bottle is called. */
+  readonly none: string;
+}
+
+/** The bottle that is poured from. */
+export function BottleField({ bottles, bottleId, none }: BottleFieldProps) {
+  return (
+    <div className="min-w-56">
+      <Choice
+        name="bottleId"
+        defaultValue={bottleId === undefined ? '' : String(bottleId)}
+        choices={[
+          { value: '', label: none },
+          ...bottles.map((bottle) => ({ value: String(bottle.id), label: bottleLabel(bottle) })),
+        ]}
+      />
+    </div>
+  );
 }
 
 /** What is poured from, and how warm it is. */
@@ -27,16 +50,11 @@ export function AroundForm({ runId, bottleId, roomC, bottles }: AroundFormProps)
       label="Bottle and room"
       className="mt-3 flex flex-wrap items-end gap-3"
     >
-      <div className="min-w-56">
-        <Choice
-          name="bottleId"
-          defaultValue={bottleId === undefined ? '' : String(bottleId)}
-          choices={[
-            { value: '', label: bottles.length === 0 ? 'no bottle on the shelf' : 'not chosen' },
-            ...bottles.map((bottle) => ({ value: String(bottle.id), label: bottleLabel(bottle) })),
-          ]}
-        />
-      </div>
+      <BottleField
+        bottles={bottles}
+        bottleId={bottleId}
+        none={bottles.length === 0 ? 'no bottle on the shelf' : 'not chosen'}
+      />
       <div className="w-28">
         <TextField name="roomC" defaultValue={roomC} />
       </div>

@@ -89,9 +89,15 @@ export function RunningDesk(props: RunningDeskProps) {
       </p>
       <Where standing={standing} layers={print.layers} />
       <p className="text-soft">
-        Ends about <strong className="num text-ink">{momentOn(wallAt(end.middleS), now)}</strong>, between{' '}
-        <span className="num">{momentOn(wallAt(end.earlyS), now)}</span> and{' '}
-        <span className="num">{momentOn(wallAt(end.lateS), now)}</span>
+        Ends about <strong className="num text-ink">{momentOn(wallAt(end.middleS), now)}</strong>
+        {wallAt(end.lateS) - wallAt(end.earlyS) < 120_000 ? (
+          ', known to the minute'
+        ) : (
+          <>
+            , between <span className="num">{momentOn(wallAt(end.earlyS), now)}</span> and{' '}
+            <span className="num">{momentOn(wallAt(end.lateS), now)}</span>
+          </>
+        )}
         {speed > 1 && `; the printer’s clock runs ${speed} times as fast`}.
       </p>
       <CallNote isRunning />

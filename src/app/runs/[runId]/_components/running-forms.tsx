@@ -6,7 +6,7 @@ import type { BottleChoice } from '@/subjects/plate';
 import { endForm, pourForm, stopForm, weighForm } from '@/subjects/plate/shared';
 import { ActionForm, Button, Caution, Choice, TextField, Tick } from '@/ui';
 import { saveEnd, savePour, saveStop, saveWeighing } from '../../actions';
-import { bottleLabel } from './around-form';
+import { BottleField } from './around-form';
 
 interface PourFormProps {
   readonly runId: number;
@@ -39,16 +39,7 @@ export function PourForm({ runId, layer, ml, bottles, bottleId }: PourFormProps)
         <div className="w-32">
           <TextField name="ml" defaultValue={ml} />
         </div>
-        <div className="min-w-56">
-          <Choice
-            name="bottleId"
-            defaultValue={bottleId === undefined ? '' : String(bottleId)}
-            choices={[
-              { value: '', label: 'no bottle of the shelf' },
-              ...bottles.map((bottle) => ({ value: String(bottle.id), label: bottleLabel(bottle) })),
-            ]}
-          />
-        </div>
+        <BottleField bottles={bottles} bottleId={bottleId} none="no bottle of the shelf" />
         <Button type="submit">Poured</Button>
       </ActionForm>
     </details>
