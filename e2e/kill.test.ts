@@ -5,8 +5,11 @@ import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { seededRandom } from '@/core/numerics';
 import { makeDemo } from '@/demo/make-demo';
-import { openDb, queries, tables } from '@/store';
+import { expectOk } from '@/core/result';
+import { databaseFile, openDb, queries, tables } from '@/store';
 import { startSession } from '@/subjects/caliper';
+import { notePrint } from '@/subjects/job';
+import { beginStep, listTimers } from '@/subjects/run';
 import { freePort, startServer } from './bench-server';
 
 const READINGS = 500;
@@ -96,3 +99,41 @@ test('50 kills while a client posts 500 readings: every acknowledged one is ther
   expect(acknowledged).toHaveLength(READINGS);
   expect(stored.map(({ clientKey }) => clientKey).sort()).toEqual([...acknowledged].sort());
 }, 600_000);
+
+test('killed while 50 timers run: all are there when it starts again, none twice, all on time', async () => {
+  const folder = mkdtempSync(path.join(tmpdir(), 'mellow-timers-'));
+  const db = openDb(path.join(folder, 'mellow.db'));
+  makeDemo(db);
+  const job = queries.listJobs(db).find(({ job: { name } }) => name === 'Float-wheel bushing')!.job;
+  const [attempt] = queries.listAttempts(db, job.id);
+  const first = notePrint(db, attempt.id, job.id, { copies: 50 });
+  for (let i = 0; i < 50; i++) {
+    const step = {
+      clientKey: `timer ${i}`,
+      printId: first + i,
+      step: 'cure' as const,
+      plannedS: 600 + 60 * i,
+    };
+    expectOk(beginStep(db, job.id, step));
+  }
+  const before = listTimers(db).map(({ id, endsAt }) => [id, endsAt?.getTime()]);
+  db.$client.close();
+
+  const port = await freePort();
+  const shown = async (): Promise<number> => {
+    const page = await (await fetch(`http://127.0.0.1:${port}/`)).text();
+    return page.split('role="timer"').length - 1;
+  };
+  let server = await startServer(folder, port);
+  for (let kill = 0; kill < 3; kill++) {
+    expect(await shown()).toBe(50);
+    await killHard(server);
+    server = await startServer(folder, port);
+  }
+  expect(await shown()).toBe(50);
+  await killHard(server);
+  const again = openDb(databaseFile(folder));
+  expect(listTimers(again).map(({ id, endsAt }) => [id, endsAt?.getTime()])).toEqual(before);
+  again.$client.close();
+  rmSync(folder, { recursive: true, force: true });
+});

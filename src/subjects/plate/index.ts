@@ -21,6 +21,7 @@ export {
   runningPrint,
   type RunView,
   viewRun,
+  weighOnSimulatedScale,
   type WaitingJob,
 } from './view-run';
 export { type PrintChance, viewWays, type WaysView } from './view-ways';

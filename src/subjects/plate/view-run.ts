@@ -1,6 +1,7 @@
 import { fillBefore, type PlaceIssue, type RunningPrint } from '@/core/run';
 import { type Db, queries, tables } from '@/store';
 import type { HouseRules } from '@/subjects/house';
+import { type ScaleShown, weighSimulated } from '@/subjects/simulated';
 import { changesSinceLast, forecastOf, listTimed, type PlateForecast } from './view-forecast';
 import { type GateQuestion, viewGate } from './view-gate';
 import { type Bed, bedOf, placeIssuesOf, plateAreas, type PlateItem, viewItems } from './view-plate';
@@ -186,4 +187,19 @@ export function listOpenRuns(db: Db): OpenRunGlance[] {
           : { layer: run.heardLayer, at: run.heardAt },
     };
   });
+}
+
+/** What a simulated scale shows of the pieces of a run; undefined where a part was not read, or the printer is a real one. */
+export function weighOnSimulatedScale(db: Db, { run, row, items }: RunView): ScaleShown | undefined {
+  if (row.printer.simulatedSeed === null || items.some(({ layers }) => layers === undefined))
+    return undefined;
+  const partsMl = items.reduce(
+    (sum, { layers, pieces }) => sum + (pieces.length * layers!.volumeMm3) / 1000,
+    0,
+  );
+  return weighSimulated(
+    run.id,
+    partsMl,
+    items.some(({ liftMm = 0 }) => liftMm > 0),
+  );
 }

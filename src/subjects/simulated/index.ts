@@ -11,5 +11,6 @@ export {
   startSimulated,
   tellSimulated,
 } from './networked-printer';
+export { readSimulatedRoom, type ScaleShown, weighSimulated } from './scale-and-thermometer';
 export { simulatedSize } from './printer';
 export { touchSimulatedRung } from './touch-rung';

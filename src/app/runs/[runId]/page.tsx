@@ -3,8 +3,16 @@ import { connection } from 'next/server';
 import { cache } from 'react';
 import { idFrom } from '@/app/_components/read-params';
 import { bench, benchHouse } from '@/subjects/house';
-import { type PlateItem, type PlatePiece, runningPrint, type RunView, viewRun } from '@/subjects/plate';
+import {
+  type PlateItem,
+  type PlatePiece,
+  runningPrint,
+  type RunView,
+  viewRun,
+  weighOnSimulatedScale,
+} from '@/subjects/plate';
 import { cautionOfGate, describeGate, nameGate } from '@/subjects/plate/shared';
+import { readSimulatedRoom } from '@/subjects/simulated';
 import { buttonLook, Caution, Link } from '@/ui';
 import { ForecastPanel } from './_components/forecast-panel';
 import { GatePanel } from './_components/gate-panel';
@@ -132,6 +140,11 @@ function Waiting({ view }: { view: RunView }) {
             bottles={bottles}
             changes={changes}
             fillMl={fillMl}
+            thermometerC={
+              row.printer.simulatedSeed === null
+                ? undefined
+                : readSimulatedRoom(benchHouse().roomC ?? 21, new Date())
+            }
           />
         )}
         {gate !== undefined && (
@@ -233,7 +246,7 @@ function Ended({ view }: { view: RunView }) {
             ? 'Then the resin of the next print is reckoned by your own supports, not by a guess.'
             : `Supports ${weighing.supports}, parts ${weighing.parts} ${weighing.unit}. Weighed again, the new weights count.`}
         </p>
-        <WeighForm runId={run.id} />
+        <WeighForm runId={run.id} scale={weighOnSimulatedScale(bench().db, view)} />
       </section>
       <section aria-label="The plate">
         <PlateDrawing bed={bed} pieces={shownPieces(view)} />

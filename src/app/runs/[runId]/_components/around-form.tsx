@@ -1,5 +1,6 @@
 'use client';
 
+import { useState } from 'react';
 import type { BottleChoice } from '@/subjects/plate';
 import { aroundForm } from '@/subjects/plate/shared';
 import { ActionForm, Button, Choice, TextField } from '@/ui';
@@ -10,6 +11,8 @@ interface AroundFormProps {
   readonly bottleId?: number;
   readonly roomC?: number;
   readonly bottles: readonly BottleChoice[];
+  /** What the simulated thermometer shows, °C; undefined: there is none. */
+  readonly thermometerC?: number;
 }
 
 /** A bottle as a line of choice. */
@@ -42,7 +45,8 @@ export function BottleField({ bottles, bottleId, none }: BottleFieldProps) {
 }
 
 /** What is poured from, and how warm it is. */
-export function AroundForm({ runId, bottleId, roomC, bottles }: AroundFormProps) {
+export function AroundForm({ runId, bottleId, roomC, bottles, thermometerC }: AroundFormProps) {
+  const [room, setRoom] = useState(roomC === undefined ? '' : String(roomC));
   return (
     <ActionForm
       form={aroundForm}
@@ -56,9 +60,12 @@ export function AroundForm({ runId, bottleId, roomC, bottles }: AroundFormProps)
         none={bottles.length === 0 ? 'no bottle on the shelf' : 'not chosen'}
       />
       <div className="w-28">
-        <TextField name="roomC" defaultValue={roomC} />
+        <TextField name="roomC" value={room} onChange={(event) => setRoom(event.target.value)} />
       </div>
       <Button type="submit">Keep</Button>
+      {thermometerC !== undefined && (
+        <Button onClick={() => setRoom(String(thermometerC))}>Read the simulated thermometer</Button>
+      )}
     </ActionForm>
   );
 }

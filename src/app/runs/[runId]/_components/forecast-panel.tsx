@@ -19,6 +19,7 @@ interface ForecastPanelProps {
   readonly bottles: readonly BottleChoice[];
   readonly changes: RunView['changes'];
   readonly fillMl?: number;
+  readonly thermometerC?: number;
 }
 
 /** Hours, resin, and when to pour. */
@@ -30,6 +31,7 @@ export function ForecastPanel({
   bottles,
   changes,
   fillMl,
+  thermometerC,
 }: ForecastPanelProps) {
   const { finish, layers, from, timed, vat, resinMl, supports } = forecast;
   return (
@@ -71,6 +73,7 @@ export function ForecastPanel({
         bottleId={run.bottleId ?? undefined}
         roomC={run.roomC ?? undefined}
         bottles={bottles}
+        thermometerC={thermometerC}
       />
       {fillMl !== undefined && fillMl >= 1 && (
         <div className="mt-3">

@@ -1,8 +1,9 @@
 'use client';
 
-import { useState } from 'react';
+import { type ChangeEvent, useState } from 'react';
 import { v4 as uuid } from 'uuid';
 import type { BottleChoice } from '@/subjects/plate';
+import type { ScaleShown } from '@/subjects/simulated';
 import { endForm, pourForm, stopForm, weighForm } from '@/subjects/plate/shared';
 import { ActionForm, Button, Caution, Choice, TextField, Tick } from '@/ui';
 import { saveEnd, savePour, saveStop, saveWeighing } from '../../actions';
@@ -118,7 +119,14 @@ export function StopForm({ runId, layer, isStopped }: StopFormProps) {
 }
 
 /** Supports and parts on the scale: what the share of supports is learned from. */
-export function WeighForm({ runId }: { runId: number }) {
+export function WeighForm({ runId, scale }: { runId: number; scale?: ScaleShown }) {
+  const [weights, setWeights] = useState({ parts: '', supports: '' });
+  const typed = (name: 'parts' | 'supports') => ({
+    name,
+    value: weights[name],
+    onChange: (event: ChangeEvent<HTMLInputElement>) =>
+      setWeights((before) => ({ ...before, [name]: event.target.value })),
+  });
   return (
     <ActionForm
       form={weighForm}
@@ -127,10 +135,10 @@ export function WeighForm({ runId }: { runId: number }) {
       className="mt-2 flex flex-wrap items-end gap-3"
     >
       <div className="w-28">
-        <TextField name="parts" inputMode="decimal" />
+        <TextField inputMode="decimal" {...typed('parts')} />
       </div>
       <div className="w-28">
-        <TextField name="supports" inputMode="decimal" />
+        <TextField inputMode="decimal" {...typed('supports')} />
       </div>
       <div className="w-28">
         <Choice
@@ -143,6 +151,13 @@ export function WeighForm({ runId }: { runId: number }) {
         />
       </div>
       <Button type="submit">Keep the weights</Button>
+      {scale !== undefined && (
+        <Button
+          onClick={() => setWeights({ parts: String(scale.partsG), supports: String(scale.supportsG) })}
+        >
+          Read the simulated scale
+        </Button>
+      )}
     </ActionForm>
   );
 }
