@@ -24,5 +24,6 @@ export {
   weighOnSimulatedScale,
   type WaitingJob,
 } from './view-run';
-export { type PrintChance, viewWays, type WaysView } from './view-ways';
+export { type PrintChance } from './view-print-chance';
+export { viewWays, type WaysView } from './view-ways';
 export { adviseCopies, type CopiesAdvice } from './view-copies';

@@ -3,7 +3,7 @@ import { type Db, queries } from '@/store';
 import type { HouseRules } from '@/subjects/house';
 import type { JobView } from '@/subjects/job';
 import { layersKey, ASSUMED_BED } from './view-plate';
-import { printChance } from './view-ways';
+import { printChance } from './view-print-chance';
 
 /** How many copies to start, and why so many. */
 export interface CopiesAdvice {

@@ -8,7 +8,7 @@ import { viewJobUnlearned } from '@/subjects/job';
 import { findShelved, resinFile } from '@/subjects/resin';
 import type { PlateForecast } from './view-forecast';
 import type { PlateItem } from './view-plate';
-import { printChance } from './view-ways';
+import { printChance } from './view-print-chance';
 import type { GateFact, NightCosts } from './words-gate';
 
 /** How a question of the gate stands: answered by what is known, by the person, or open. */
