@@ -19,7 +19,7 @@ const SUBJECTS = {
   sheet: [...ground, 'caliper', 'job'],
   need: [...ground, 'resin', 'printing', 'job', 'choice'],
   plate: [...ground, 'resin', 'printing', 'job', 'check', 'simulated'],
-  run: [...ground, 'resin', 'printing', 'job', 'gauge', 'fit', 'check', 'plate'],
+  run: [...ground, 'resin', 'printing', 'job', 'gauge', 'fit', 'check', 'plate', 'simulated'],
   day: [...ground, 'resin', 'plate'],
   check: [...ground, 'resin', 'printing', 'job', 'gauge', 'fit'],
   measure: [...ground, 'printing', 'caliper', 'job', 'gauge'],

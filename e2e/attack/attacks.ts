@@ -42,6 +42,7 @@ const ROUTES: readonly (readonly [string, readonly string[]])[] = [
   ['/api/readings', ['POST']],
   ['/api/shelf', ['GET', 'POST']],
   ['/api/simulated', ['GET']],
+  ['/api/simulated/stations/wash', ['GET', 'POST']],
   ['/api/tries', ['POST']],
   ['/api/jobs/5/part', ['GET', 'POST']],
   ['/api/jobs/5/profile', ['GET']],

@@ -17,6 +17,7 @@ import {
   hollowOf,
   middleOfLayer,
   readLayers,
+  shellAreas,
   roughReading,
   sweepLayers,
   type LayerReading,
@@ -129,14 +130,16 @@ export class CheckApi {
     return { reading, findings: listFindings(check, reading, limits, stance), whole: false };
   }
 
-  /** What hours and resin of the loaded part are made of. */
-  layers(layerMm: number): PartMeasure {
+  /** What hours and resin of the loaded part are made of; with a wall, those of its shell. */
+  layers(layerMm: number, wallMm?: number): PartMeasure {
     const { mesh, check } = this.opened;
     const { min, max } = check.bounds;
+    const full = sweepLayers(mesh, { heightMm: layerMm }).areaMm2;
+    const hollow = wallMm === undefined ? undefined : hollowOf(mesh, check.volumeMm3, wallMm);
     return {
-      areasMm2: [...sweepLayers(mesh, { heightMm: layerMm }).areaMm2],
+      areasMm2: hollow === undefined ? [...full] : shellAreas(full, layerMm, hollow),
       sizeMm: [max[0] - min[0], max[1] - min[1], max[2] - min[2]],
-      volumeMm3: check.volumeMm3,
+      volumeMm3: hollow?.shellMm3 ?? check.volumeMm3,
       surfaceMm2: check.areaMm2,
     };
   }

@@ -28,8 +28,8 @@ export class CheckWorker {
     return this.worker.askWithProgress(onProgress, async (api, relay) => api.hollow(wallMm, relay));
   }
 
-  layers(layerMm: number): Promise<PartMeasure> {
-    return this.worker.ask((api) => api.layers(layerMm));
+  layers(layerMm: number, wallMm?: number): Promise<PartMeasure> {
+    return this.worker.ask((api) => api.layers(layerMm, wallMm));
   }
 
   glance(ask: CheckAsk): Promise<CheckFound> {

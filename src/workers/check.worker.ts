@@ -15,7 +15,7 @@ const exposed = {
     const drawn = await drawnProxy(api.part, opened.value.corners);
     return transfer(ok({ ...opened.value, ...drawn }), [drawn.corners.buffer]);
   },
-  layers: (layerMm: number) => api.layers(layerMm),
+  layers: (layerMm: number, wallMm?: number) => api.layers(layerMm, wallMm),
   hollow: (wallMm: number, onProgress: Progress) => api.hollow(wallMm, onProgress),
   glance: (ask: CheckAsk): CheckFound => api.glance(ask),
   read: (ask: CheckAsk, onProgress: Progress): CheckFound => api.read(ask, thinned(onProgress)),

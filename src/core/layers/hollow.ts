@@ -10,6 +10,8 @@ export interface HollowWorth {
   readonly errorMm3: number;
   /** Side of a cell, mm. */
   readonly cellMm: number;
+  /** Of each plane of cells above the part's lowest point, mm². */
+  readonly airMm2: Float64Array;
   /** Thickest place of the part: twice the greatest depth, mm. */
   readonly thickestMm: number;
 }
@@ -166,12 +168,40 @@ class Cells {
   }
 }
 
-/** Volume that lies deeper than a wall: a cell on the border counts by how much of it does. */
+/** How much of a cell lies deeper than a wall, in cells: one on the border by part. */
+const shareDeeper = (depth: number, wall: number) =>
+  depth > 0 ? Math.min(1, Math.max(0, depth - wall + 0.5)) : 0;
+
+/** Volume that lies deeper than a wall. */
 function deeperThan(depths: Float64Array, wallMm: number, cellMm: number): number {
   const wall = wallMm / cellMm;
   let sum = 0;
-  for (const depth of depths) if (depth > 0) sum += Math.min(1, Math.max(0, depth - wall + 0.5));
+  for (const depth of depths) sum += shareDeeper(depth, wall);
   return sum * cellMm ** 3;
+}
+
+/** The same plane by plane, mm²; the outermost planes are outside. */
+function airOfPlanes(depths: Float64Array, wallMm: number, { nx, ny, nz, cellMm }: Grid): Float64Array {
+  const air = new Float64Array(nz - 2);
+  const wall = wallMm / cellMm;
+  for (let z = 1; z < nz - 1; z++) {
+    let sum = 0;
+    for (let at = z * ny * nx; at < (z + 1) * ny * nx; at++) sum += shareDeeper(depths[at], wall);
+    air[z - 1] = sum * cellMm * cellMm;
+  }
+  return air;
+}
+
+/** Areas of the layers of a part as a shell, mm²: those of the full part without the air at their middle. */
+export function shellAreas(
+  areasMm2: ArrayLike<number>,
+  layerMm: number,
+  { airMm2, cellMm }: Pick<HollowWorth, 'airMm2' | 'cellMm'>,
+): number[] {
+  return Array.from(areasMm2, (area, i) => {
+    const plane = Math.min(airMm2.length - 1, Math.floor(((i + 0.5) * layerMm) / cellMm));
+    return Math.max(0, area - airMm2[plane]);
+  });
 }
 
 /**
@@ -191,7 +221,8 @@ export function hollowOf(
   const cellMm = Math.max(wallMm / CELLS_OF_WALL, coarse);
   // One cell of outside all around; the middle of cell 1 lies half a cell within the bounds.
   const [nx, ny, nz] = size.map((mm) => Math.ceil(mm / cellMm) + 2);
-  const cells = new Cells({ nx, ny, nz, cellMm });
+  const grid: Grid = { nx, ny, nz, cellMm };
+  const cells = new Cells(grid);
   for (let z = 1; z < nz - 1; z++) {
     cells.takeSlice(z, sectionAt(mesh, min[2] + (z - 0.5) * cellMm), [min[0], min[1]]);
     if (z % 16 === 0) onProgress((0.6 * z) / nz);
@@ -208,6 +239,7 @@ export function hollowOf(
     airMm3,
     errorMm3,
     cellMm,
+    airMm2: airOfPlanes(depths, wallMm, grid),
     thickestMm: 2 * deepest * cellMm,
   };
 }

@@ -12,6 +12,8 @@ export interface DayStep {
   readonly holds?: boolean;
   /** Steps of several jobs with one key may go through their station together, where they begin at once and take as long. */
   readonly share?: string;
+  /** At most so many go in together; left out: as many as come. */
+  readonly shareUpTo?: number;
 }
 
 export interface DayJob {
@@ -54,8 +56,9 @@ interface Taken {
   to: number;
   /** Job whose next step ends the hold. */
   heldBy?: number;
-  /** Who may go in with it. */
+  /** Who may go in with it, and how many are in it. */
   share?: string;
+  loads?: number;
 }
 
 /** Schedules steps one after another, each as early as it can be, and takes them back again. */
@@ -124,10 +127,14 @@ export class Schedule {
   }
 
   /** A load on a station that a step can join at or after `from`: the earliest one. */
-  private loadToJoin({ station, share, minutes }: DayStep, from: number): Taken | undefined {
+  private loadToJoin({ station, share, minutes, shareUpTo = Infinity }: DayStep, from: number) {
     if (share === undefined) return undefined;
     return this.stationOf(station).find(
-      (each) => each.share === share && each.from >= from && each.to - each.from === minutes,
+      (each) =>
+        each.share === share &&
+        each.from >= from &&
+        each.to - each.from === minutes &&
+        (each.loads ?? 1) < shareUpTo,
     );
   }
 
@@ -180,9 +187,12 @@ export class Schedule {
     const station = this.stationOf(step.station);
     const hold = station.find(({ heldBy }) => heldBy === job);
     const undo: (() => void)[] = [];
-    const joins = this.loadToJoin(step, start)?.from === start;
+    const load = this.loadToJoin(step, start);
+    const joins = load?.from === start;
     if (joins) {
       // The load that is there already holds the station and the person.
+      load.loads = (load.loads ?? 1) + 1;
+      undo.push(() => void load.loads!--);
     } else if (hold !== undefined && step.holds !== true) {
       const { to } = hold;
       hold.to = end;

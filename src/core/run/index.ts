@@ -1,3 +1,4 @@
+export { type CouponAsk, weighCoupon } from './coupon';
 export { chanceOfPlate, copiesFromLog, copiesToStart } from './copies';
 export { coolingTau, excessAfter, secondsToCool } from './cooling';
 export { type Day, type DayJob, type DayStep, type PlacedStep, type Worth } from './day';

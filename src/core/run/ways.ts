@@ -14,6 +14,8 @@ export interface WayMachine {
   readonly bed: { readonly widthMm: number; readonly depthMm: number; readonly heightMm: number };
   /** Its vat holds another resin, or none: changing over loses so much, ml. */
   readonly changeoverMl: number;
+  /** The resin in its vat, where it is another one. */
+  readonly vatHolds?: string;
 }
 
 /** A way for the part to stand. */

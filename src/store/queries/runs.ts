@@ -27,6 +27,11 @@ export function listPieces(db: Db, runId: number) {
 
 export type RunPiece = ReturnType<typeof listPieces>[number];
 
+/** The piece of a plate that a print was; undefined where it was noted without a plate. */
+export function findPieceOfPrint(db: Db, printId: number) {
+  return db.select().from(runPieces).where(eq(runPieces.printId, printId)).get();
+}
+
 /** Runs that wait for their start or print, the oldest first. */
 export function listOpenRuns(db: Db) {
   return db

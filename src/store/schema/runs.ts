@@ -62,6 +62,8 @@ export const runPieces = sqliteTable(
     yMm: real().notNull(),
     /** Turned by a quarter on the plate. */
     isTurned: integer({ mode: 'boolean' }).notNull().default(false),
+    /** Hollowed with so thick a wall, mm; null: solid. */
+    wallMm: real(),
     printId: integer().references(() => prints.id),
   },
   (table) => [index('pieces_of_run').on(table.runId), index('pieces_of_attempt').on(table.attemptId)],
@@ -150,4 +152,18 @@ export const simulatedRuns = sqliteTable('simulated_runs', {
   stoppedLayer: integer(),
   /** It answers nothing until then; null while it answers. */
   silentUntil: integer({ mode: 'timestamp_ms' }),
+});
+
+/** A simulated wash or lamp: a device of its own, that the chain only hears of by its reports. */
+export const simulatedStations = sqliteTable('simulated_stations', {
+  station: text().$type<'wash' | 'lamp'>().primaryKey(),
+  /** What was put in. */
+  load: text().notNull(),
+  /** What it was set to, s of its own clock. */
+  seconds: real().notNull(),
+  /** Its clock runs so many times as fast as the one on the wall. */
+  speed: real().notNull(),
+  startedAt: integer({ mode: 'timestamp_ms' }).notNull(),
+  /** Its lid was opened; null: it runs until it is done. */
+  openedAt: integer({ mode: 'timestamp_ms' }),
 });

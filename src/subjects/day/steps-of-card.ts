@@ -10,6 +10,8 @@ export interface WayOfPart {
   readonly printer: string;
   readonly pieces: number;
   readonly cards: readonly CardStep[];
+  /** Plates that the wash takes at once. */
+  readonly washLoads: number;
 }
 
 /** Minutes of handwork where no card says any: usual. */
@@ -36,7 +38,7 @@ function byHand(id: string, length: number, station?: string): DayStep {
   return { id, station, minutes: minutes(length), attended: true };
 }
 
-function stepOf(card: CardStep, { printer, pieces }: WayOfPart): DayStep | undefined {
+function stepOf(card: CardStep, { printer, pieces, washLoads }: WayOfPart): DayStep | undefined {
   switch (card.step) {
     case 'drip':
       return { id: 'drip', station: printer, minutes: minutes(card.minutes), attendStartMin: 1, holds: true };
@@ -45,7 +47,11 @@ function stepOf(card: CardStep, { printer, pieces }: WayOfPart): DayStep | undef
     case 'vat':
       return byHand('vat', card.how === 'empty' ? EMPTY_VAT_MIN : COVER_VAT_MIN);
     case 'wash':
-      return { ...tended('wash', card.minutes, WASH), share: `${card.liquid} ${minutes(card.minutes)}` };
+      return {
+        ...tended('wash', card.minutes, WASH),
+        share: `${card.liquid} ${minutes(card.minutes)}`,
+        shareUpTo: washLoads,
+      };
     case 'dry':
       return { id: 'dry', minutes: minutes(card.minutes) };
     case 'supports':

@@ -124,7 +124,8 @@ function plateJob(
     house,
   );
   const id = `run ${glance.id}`;
-  const after = stepsAfterPrint({ printer: glance.printer, pieces: pieces.length, cards });
+  const { washLoads } = house.run;
+  const after = stepsAfterPrint({ printer: glance.printer, pieces: pieces.length, cards, washLoads });
   const plannedFor = run.plannedFor?.getTime();
   const isPinned = !isRunning && plannedFor !== undefined && plannedFor > zero;
   const jobOf = (seconds: number): DayJob => ({
@@ -153,7 +154,9 @@ function plateJob(
 /** What came off a printer and is on its way: the step under way runs on, those after it follow. */
 function wayJob(way: OnTheWay, zero: number, house: House): Both | undefined {
   const promise = promiseOf([way.dueOn], zero, house);
-  const steps = stepsAfterPrint({ printer: way.printer, pieces: way.pieces, cards: way.open }).filter(
+  const { printer, pieces, open: cards } = way;
+  const { washLoads } = house.run;
+  const steps = stepsAfterPrint({ printer, pieces, cards, washLoads }).filter(
     ({ id }) => way.isOnPlate || id !== 'off',
   );
   const first = steps[0];

@@ -34,6 +34,8 @@ export interface BlockGain {
   readonly after: number;
   /** Printing it and reading it. */
   readonly hours: number;
+  /** Of these on the printer. */
+  readonly printHours: number;
   /** It pays where one print of the part takes longer than this. */
   readonly paysBeyondHours: number;
 }
@@ -46,11 +48,11 @@ const FINISHING_HOURS = 0.5;
 /** A chance that is lifted by less is not worth a print. */
 const WORTH_SAYING = 0.02;
 
-function hoursOf(view: JobView, sizes: readonly BlockSize[]): number {
+function printHoursOf(view: JobView, sizes: readonly BlockSize[]): number {
   const { layerMm } = view.profile!.profile;
   const layers = Math.ceil(blockHeightMm(sizes) / layerMm);
   const program = plainProgram(layerMm, view.profile!.printer.layerSeconds ?? undefined);
-  return plannedSeconds(layers, program) / 3600 + FINISHING_HOURS + READING_HOURS;
+  return plannedSeconds(layers, program) / 3600;
 }
 
 /** The gain of six sizes chosen for a job, told before they are printed; undefined where they would bring next to nothing. */
@@ -65,9 +67,11 @@ export function foreseeBlock(view: JobView): BlockGain | undefined {
   const candidates = blockReadings(pool, caliperOf(learned));
   const { chosen, before, after } = foreseeReadings(signature, drawn, candidates, { ...options, count: FEW });
   if (after - before < WORTH_SAYING) return undefined;
-  const hours = hoursOf(
+  const printHours = printHoursOf(
     view,
     chosen.map((candidate) => pool[candidates.indexOf(candidate)]),
   );
-  return { sizes: chosen.length, before, after, hours, paysBeyondHours: hours / (after - before) };
+  const hours = printHours + FINISHING_HOURS + READING_HOURS;
+  const paysBeyondHours = hours / (after - before);
+  return { sizes: chosen.length, before, after, hours, printHours, paysBeyondHours };
 }

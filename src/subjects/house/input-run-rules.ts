@@ -25,11 +25,16 @@ export interface RunRules {
   readonly plateGapMm: number;
   /** Share of lost pieces that are lost with their whole plate. */
   readonly commonShare: number;
-  /** Money for an hour of a machine, an hour of work, a litre of resin, and gloves, liquid and paper of one print. */
+  /** Plates that the wash takes at once. */
+  readonly washLoads: number;
+  /** Money for an hour of a machine, an hour of work, a litre of resin, and liquid and paper of one print. */
   readonly machineHour: number;
   readonly workHour: number;
   readonly resinLitre: number;
   readonly perPrint: number;
+  /** A pair of thin gloves; the coal of a filter for an hour of print. */
+  readonly glovePair: number;
+  readonly coalHour: number;
   /** What one layer wears off film and panel. */
   readonly perLayer: number;
 }
@@ -41,10 +46,13 @@ export const RUN_DEFAULTS: RunRules = Object.freeze({
   presence: [[], OFFICE, OFFICE, OFFICE, OFFICE, OFFICE, []],
   plateGapMm: 2,
   commonShare: 0.5,
+  washLoads: 2,
   machineHour: 1,
   workHour: 40,
   resinLitre: 50,
-  perPrint: 1.5,
+  perPrint: 0.6,
+  glovePair: 0.3,
+  coalHour: 0.05,
   perLayer: 0.001,
 });
 
@@ -98,24 +106,38 @@ export const runRulesForm = z
     machineHour: numberField('An hour of a printer', 'number', MONEY),
     workHour: numberField('An hour of work', 'number', MONEY),
     resinLitre: numberField('A litre of resin', 'number', MONEY),
-    perPrint: numberField('Gloves, liquid and paper of a print', 'number', MONEY),
+    washLoads: numberField('Plates that the wash takes at once', 'number', { low: 1, high: 20 }),
+    perPrint: numberField('Liquid and paper of a print', 'number', MONEY),
+    glovePair: numberField('A pair of thin gloves', 'number', MONEY),
+    coalHour: numberField('Coal of the filter, an hour of print', 'number', MONEY),
     perLayer: numberField('Film and panel, a layer', 'number', MONEY),
   })
-  .transform(
-    (
-      { commonPercent, plateGapMm, machineHour, workHour, resinLitre, perPrint, perLayer, ...days },
-      context,
-    ): RunRules => ({
+  .transform(({ commonPercent, washLoads, ...rest }, context): RunRules => {
+    const {
+      plateGapMm,
+      machineHour,
+      workHour,
+      resinLitre,
+      perPrint,
+      glovePair,
+      coalHour,
+      perLayer,
+      ...days
+    } = rest;
+    return {
       presence: WEEKDAYS.map((_, i) => {
         const text = (days as Record<string, string>)[`day${i}`] ?? '';
         return readWindows(text) ?? refuse(context, HOW_TO_WRITE, `day${i}`);
       }),
       plateGapMm,
       commonShare: commonPercent / 100,
+      washLoads: Math.round(washLoads),
       machineHour,
       workHour,
       resinLitre,
       perPrint,
+      glovePair,
+      coalHour,
       perLayer,
-    }),
-  );
+    };
+  });

@@ -7,6 +7,7 @@ export { keepLayers } from './keep-layers';
 export { keepVat } from './keep-vat';
 export { arrangePlate, layOnPlate, movePiece, putPlateAway, setCopies } from './lay-pieces';
 export { keepWeighing, pourResin } from './pour-resin';
+export { handsCostOf, printCostOf, ratesOf } from './rates-of-house';
 export { startRun } from './start-run';
 export { type PlateForecast } from './view-forecast';
 export { type GateQuestion } from './view-gate';

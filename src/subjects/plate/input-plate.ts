@@ -14,17 +14,21 @@ import { GATE_KEYS } from './words-gate';
 
 const COPIES = { low: 0, high: 500 } as const;
 
+/** How a piece is printed: solid where no wall is given. */
+const wallField = () => optionalNumber('Wall, if it is hollow', 'length', { low: 0.3, high: 50 });
+
 /** A job's newest attempt for a plate. */
 export const layForm = z
   .object({
     copies: numberField('Copies', 'number', { ...COPIES, low: 1 }),
     runId: optionalId('Plate'),
+    wallMm: wallField(),
   })
-  .transform(({ copies, runId }) => ({ copies: Math.round(copies), runId }));
+  .transform(({ copies, ...rest }) => ({ copies: Math.round(copies), ...rest }));
 
 export const copiesForm = z
-  .object({ copies: numberField('Copies', 'number', COPIES) })
-  .transform(({ copies }) => ({ copies: Math.round(copies) }));
+  .object({ copies: numberField('Copies', 'number', COPIES), wallMm: wallField() })
+  .transform(({ copies, wallMm }) => ({ copies: Math.round(copies), wallMm }));
 
 /** Another job for a plate that waits. */
 export const addForm = z

@@ -27,9 +27,9 @@ function printable(db: Db, jobId: number): Result<{ view: JobView; attemptId: nu
 export function layOnPlate(
   db: Db,
   jobId: number,
-  { runId, copies, gapMm }: { readonly runId?: number; readonly copies: number; readonly gapMm: number },
+  { runId, gapMm, ...how }: HowLaid & { readonly runId?: number; readonly gapMm: number },
 ): Result<number, PlateIssue> {
-  if (copies < 1 || copies > MOST_COPIES) return fail({ code: 'copies', most: MOST_COPIES });
+  if (how.copies < 1 || how.copies > MOST_COPIES) return fail({ code: 'copies', most: MOST_COPIES });
   return allOrNothing<number, PlateIssue>(db, (tx) => {
     const wanted = printable(tx, jobId);
     if (!wanted.ok) return wanted;
@@ -40,7 +40,7 @@ export function layOnPlate(
     if (waiting !== undefined && waiting.value.profileId !== profileId)
       return fail({ code: 'otherProfile', job: view.job.name });
     const id = waiting?.value.id ?? newRun(tx, profileId);
-    putCopies(tx, id, attemptId, copies);
+    putCopies(tx, id, attemptId, how);
     arrange(tx, id, gapMm);
     return ok(id);
   });
@@ -50,31 +50,38 @@ function newRun(db: Db, profileId: number): number {
   return db.insert(tables.runs).values({ profileId, createdAt: new Date() }).returning().get().id;
 }
 
-/** Brings the copies of an attempt on a plate to so many; those laid down last go first. */
-function putCopies(db: Db, runId: number, attemptId: number, copies: number): void {
+/** In how many copies, and hollowed with what wall, mm; without one they are solid. */
+interface HowLaid {
+  readonly copies: number;
+  readonly wallMm?: number;
+}
+
+/** Brings the copies of an attempt on a plate to so many; those laid down last go first. All are alike. */
+function putCopies(db: Db, runId: number, attemptId: number, { copies, wallMm }: HowLaid): void {
   const { runPieces } = tables;
   const own = queries.listPieces(db, runId).filter(({ attempt }) => attempt.id === attemptId);
   for (let i = own.length; i < copies; i++)
     db.insert(runPieces).values({ runId, attemptId, xMm: 0, yMm: 0 }).run();
   const over = own.slice(copies).map(({ piece }) => piece.id);
   if (over.length > 0) db.delete(runPieces).where(inArray(runPieces.id, over)).run();
+  const alike = and(eq(runPieces.runId, runId), eq(runPieces.attemptId, attemptId));
+  db.update(runPieces)
+    .set({ wallMm: wallMm ?? null })
+    .where(alike)
+    .run();
 }
 
 /** Changes how many copies of an attempt lie on a plate; none takes it off. What lies there is packed anew. */
 export function setCopies(
   db: Db,
   runId: number,
-  {
-    attemptId,
-    copies,
-    gapMm,
-  }: { readonly attemptId: number; readonly copies: number; readonly gapMm: number },
+  { attemptId, gapMm, ...how }: HowLaid & { readonly attemptId: number; readonly gapMm: number },
 ): Result<void, PlateIssue> {
-  if (copies < 0 || copies > MOST_COPIES) return fail({ code: 'copies', most: MOST_COPIES });
+  if (how.copies < 0 || how.copies > MOST_COPIES) return fail({ code: 'copies', most: MOST_COPIES });
   return allOrNothing<void, PlateIssue>(db, (tx) => {
     const waiting = waitingRun(tx, runId);
     if (!waiting.ok) return waiting;
-    putCopies(tx, runId, attemptId, copies);
+    putCopies(tx, runId, attemptId, how);
     arrange(tx, runId, gapMm);
     return ok(undefined);
   });

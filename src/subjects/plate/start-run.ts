@@ -85,11 +85,12 @@ export function startRun(
         .set({ vatResinId: row.resin.id })
         .where(eq(tables.printers.id, row.printer.id))
         .run();
-    for (const { job, attemptNumber, pieces } of items)
+    for (const { job, attemptNumber, pieces, wallMm } of items)
       noteLedger<PlateEntry>(tx, job.id, 'run', {
         code: 'runStarted',
         attempt: attemptNumber,
         copies: pieces.length,
+        wallMm,
         printer: row.printer.name,
         despite: Object.values(run.gate).flatMap(({ well, reason }) => (well ? [] : [reason])),
       });

@@ -6,6 +6,7 @@ import { isUnchecked, listOpenLosses } from '@/subjects/check';
 import { type HouseRules, isThere, presenceBetween } from '@/subjects/house';
 import { viewJobUnlearned } from '@/subjects/job';
 import { findShelved, resinFile } from '@/subjects/resin';
+import { printCostOf, ratesOf } from './rates-of-house';
 import type { PlateForecast } from './view-forecast';
 import type { PlateItem } from './view-plate';
 import { printChance } from './view-print-chance';
@@ -44,6 +45,8 @@ const SHAKEN_FOR_MS = HOUR_MS;
 const DRAIN_EVERY_DAYS = 30;
 /** Film that so many layers were pulled from is looked at by more than habit. */
 const FILM_LAYERS = 60_000;
+/** A room whose window stands open while it prints cools by about so much after it was read, K. */
+const OPEN_WINDOW_K = 2;
 
 /** The checks of all parts on the plate. */
 function checkFacts(db: Db, { items }: GateContext): Known {
@@ -150,7 +153,9 @@ function machineFacts(db: Db, { row, house }: GateContext): Known[] {
 /** Resin, room and air. */
 function roomFacts(db: Db, { run, row, house, now }: GateContext): Known[] {
   const shelved = findShelved(db, row.resin.id);
-  const leastC = shelved && evidenceOf(resinFile(shelved)).of('leastRoom_C')?.value;
+  const statedC = shelved && evidenceOf(resinFile(shelved)).of('leastRoom_C')?.value;
+  const marginK = house.schools.air === 'window' ? OPEN_WINDOW_K : 0;
+  const leastC = statedC === undefined ? undefined : statedC + marginK;
   const roomC = run.roomC ?? house.roomC;
   const shakenAt = shelved?.bottles.reduce<Date | null>(
     (newest, { shakenAt: at }) => (at !== null && (newest === null || at > newest) ? at : newest),
@@ -163,7 +168,7 @@ function roomFacts(db: Db, { run, row, house, now }: GateContext): Known[] {
   const isDue = house.schools.vatAfter === 'calendar' && vatDays !== undefined && vatDays > DRAIN_EVERY_DAYS;
   return [
     {
-      fact: { key: 'room', roomC: roomC ?? undefined, leastC },
+      fact: { key: 'room', roomC: roomC ?? undefined, leastC, marginK },
       known: leastC === undefined ? 'well' : roomC === null ? 'ask' : roomC >= leastC ? 'well' : 'bad',
     },
     { fact: { key: 'shaken', vatDays }, known: isShaken ? 'well' : 'ask' },
@@ -178,10 +183,8 @@ function costsOfNight(
   { row, forecast, house, now }: GateContext,
   dryChance: number,
 ): NightCosts | undefined {
-  const { machineHour, resinLitre, perPrint, perLayer } = house.run;
-  const { finish, resinMl, layers } = forecast;
-  const printCost =
-    (finish.middleS / 3600) * machineHour + (resinMl / 1000) * resinLitre + perPrint + layers * perLayer;
+  const { machineHour } = ratesOf(house);
+  const printCost = printCostOf(house, forecast);
   const { p } = printChance(db, row.printer.id);
   const fortnight = new Date(now.getTime() + 14 * DAY_MS);
   const morning = presenceBetween(house.run, now, fortnight).find(({ from }) => from > now)?.from;
@@ -231,6 +234,7 @@ export function viewGate(db: Db, context: GateContext): GateQuestion[] {
       material: row.resin.name,
       seconds: forecast.finish.middleS,
       transfer: house.schools.fileTransfer,
+      hollow: items.flatMap(({ job, wallMm }) => (wallMm === undefined ? [] : { job: job.name, wallMm })),
     },
     known: isHeard ? 'well' : 'ask',
   };

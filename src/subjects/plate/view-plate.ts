@@ -48,6 +48,8 @@ export interface PlateItem {
   /** Length, width and height as it stands, with what lifts it; undefined while its layers were not read. */
   readonly sizeMm?: readonly [number, number, number];
   readonly layers?: queries.PartLayers;
+  /** Hollowed with so thick a wall, mm; undefined: solid. */
+  readonly wallMm?: number;
   /** Supports below it that are not in its file, mm; undefined: none. */
   readonly liftMm?: number;
   readonly pieces: readonly PlatePiece[];
@@ -55,12 +57,13 @@ export interface PlateItem {
 
 /**
  * Name under which the layers of a job's part are kept: a file's hash is the same for all jobs, sizes are those of one
- * job. Undefined: it has no file.
+ * job; a shell is not the full part. Undefined: it has no file.
  */
-export function layersKey(view: JobView): string | undefined {
+export function layersKey(view: JobView, wallMm: number | null = null): string | undefined {
   const part = partOfJob(view);
-  const isFile = part !== undefined && part.source.startsWith('/api/meshes/');
-  return part === undefined || isFile ? part?.key : `job ${view.job.id} ${part.key}`;
+  if (part === undefined) return undefined;
+  const full = part.source.startsWith('/api/meshes/') ? part.key : `job ${view.job.id} ${part.key}`;
+  return wallMm === null ? full : `${full} wall ${wallMm}`;
 }
 
 /** What lies on a plate, attempt by attempt. */
@@ -72,12 +75,12 @@ export function viewItems(db: Db, runId: number): PlateItem[] {
   const views = new Map(
     [...new Set(rows.map(({ job }) => job.id))].map((id) => [id, viewJobUnlearned(db, id)!]),
   );
-  const keys = [...views.values()].flatMap((view) => layersKey(view) ?? []);
-  const layers = queries.layersOfParts(db, keys, layerMm);
+  const keys = rows.flatMap(({ job, piece }) => layersKey(views.get(job.id)!, piece.wallMm) ?? []);
+  const layers = queries.layersOfParts(db, [...new Set(keys)], layerMm);
   return [...groupBy(rows, ({ attempt }) => attempt.id).values()].map((own): PlateItem => {
-    const { attempt, job } = own[0];
+    const { attempt, job, piece: first } = own[0];
     const view = views.get(job.id)!;
-    const key = layersKey(view);
+    const key = layersKey(view, first.wallMm);
     const read = key === undefined ? undefined : layers.get(key);
     const liftMm = job.stance?.kind === 'supports' ? job.stance.liftMm : undefined;
     return {
@@ -88,6 +91,7 @@ export function viewItems(db: Db, runId: number): PlateItem[] {
       layers: read,
       sizeMm: read && [read.sizeMm[0], read.sizeMm[1], read.sizeMm[2] + (liftMm ?? 0)],
       liftMm,
+      wallMm: first.wallMm ?? undefined,
       pieces: own.map(({ piece, print }) => ({
         id: piece.id,
         xMm: piece.xMm,

@@ -5,6 +5,7 @@ import type { JobView } from '@/subjects/job';
 import { programOf } from '@/subjects/printing';
 import { type PrintChance, printChance } from './view-print-chance';
 import { LOSS_SHARE, listTimed } from './view-forecast';
+import { attendedOf, ratesOf } from './rates-of-house';
 import { ASSUMED_BED } from './view-plate';
 
 /** What the ways of printing a job are compared by, but for the poses, which its file tells. */
@@ -23,8 +24,11 @@ const STANDARD_MM = [0.025, 0.05, 0.1] as const;
 /** More than this many high nobody watches any more. */
 const STACK_UP_TO = 3;
 
-/** Work on a print and on each of its pieces, min: plate, wash, lamp and bath tended, supports and caliper. */
-const ATTENDED = { printMin: 35, pieceMin: 8 } as const;
+/** Name of the resin in a printer's vat; undefined: it holds the wanted one, or nobody said. */
+function otherInVat(db: Db, { printer, resin }: queries.ProfileRow): string | undefined {
+  if (printer.vatResinId === null || printer.vatResinId === resin.id) return undefined;
+  return queries.findResin(db, printer.vatResinId)?.resin.name;
+}
 
 /** Everything but the poses; undefined where no printer and resin were chosen. */
 export function viewWays(
@@ -49,6 +53,7 @@ export function viewWays(
         lnRatio: learnRatio(listTimed(db, row.printer.id)).ln,
         bed,
         changeoverMl: row.printer.vatResinId === row.resin.id ? 0 : house.changeoverMl,
+        vatHolds: otherInVat(db, row),
       };
     });
   const chances = (attempts.at(-1)?.drawn ?? []).flatMap(({ chance }) => chance ?? []);
@@ -57,7 +62,7 @@ export function viewWays(
   const weighings = queries
     .listWeighings(db, profile.printer.id)
     .map(({ supports, parts }) => ({ supports, part: parts }));
-  const { machineHour, workHour, resinLitre, perPrint, perLayer, commonShare, plateGapMm } = house.run;
+  const { commonShare, plateGapMm } = house.run;
   return {
     ask: {
       machines,
@@ -70,8 +75,8 @@ export function viewWays(
       lossShare: LOSS_SHARE,
       gapMm: plateGapMm,
       stackUpTo: house.schools.stacking === 'whereTold' ? STACK_UP_TO : 1,
-      attended: ATTENDED,
-      rates: { machineHour, workHour, resinLitre, perPrint, perLayer },
+      attended: attendedOf(house),
+      rates: ratesOf(house),
     },
     print,
     sizes,

@@ -26,7 +26,13 @@ export type GateFact =
       readonly lots: readonly string[];
       readonly mixes: boolean;
     }
-  | { readonly key: 'room'; readonly roomC?: number; readonly leastC?: number }
+  | {
+      readonly key: 'room';
+      readonly roomC?: number;
+      readonly leastC?: number;
+      /** Of it, for the window that stands open. */
+      readonly marginK: number;
+    }
   | { readonly key: 'shaken'; readonly vatDays?: number }
   | { readonly key: 'drained'; readonly vatDays: number }
   | { readonly key: 'air'; readonly school: Schools['air']; readonly gloves: Schools['gloves'] }
@@ -53,6 +59,8 @@ export type GateFact =
       readonly material: string;
       readonly seconds: number;
       readonly transfer: Schools['fileTransfer'];
+      /** Parts that were to be hollowed before slicing. */
+      readonly hollow: readonly { readonly job: string; readonly wallMm: number }[];
     }
   | {
       readonly key: 'present';
@@ -157,7 +165,7 @@ function describeFilm({ since, layers, isOld, treatment }: Extract<GateFact, { k
       ? `Nobody noted when it was changed${layers === 0 ? '' : `; at least ${layers} layers were printed on it`}`
       : `Changed on ${dayOf(since)}, ${layers} layers since`;
   const old = isOld ? '. That is many: look along it against the light' : '';
-  const wipe = treatment === 'repellent' ? '. Wiped with repellent, and dry' : '';
+  const wipe = treatment === 'repellent' ? '. Wipe it with repellent and let it dry, 5 min' : '';
   return `${age}${old}${wipe}.`;
 }
 
@@ -170,6 +178,9 @@ function describeLevel({ school, on, last }: Extract<GateFact, { key: 'level' }>
   const how = on === 'film' ? 'paper on the film of the empty vat' : 'the vat off, paper on the bare screen';
   return `${when[school]}: ${how}.${last === undefined ? '' : ` Last on ${dayOf(last)}.`}`;
 }
+
+const describeMargin = (marginK: number) =>
+  marginK === 0 ? '' : `, ${marginK} °C of it for the open window`;
 
 const hourOf = (at: Date) => at.toTimeString().slice(0, 5);
 
@@ -215,8 +226,8 @@ export function describeGate(fact: GateFact): string {
     case 'room':
       if (fact.leastC === undefined) return 'The sheet of this resin asks for no least temperature.';
       return fact.roomC === undefined
-        ? `At least ${fact.leastC} °C; nobody said how warm it is.`
-        : `${fact.roomC} °C, at least ${fact.leastC} °C are asked for.`;
+        ? `At least ${fact.leastC} °C${describeMargin(fact.marginK)}; nobody said how warm it is.`
+        : `${fact.roomC} °C, at least ${fact.leastC} °C are asked for${describeMargin(fact.marginK)}.`;
     case 'shaken':
       return `The closed bottle for a minute; what stands in the vat is stirred${fact.vatDays === undefined ? '' : `: it has stood for ${fact.vatDays} ${fact.vatDays === 1 ? 'day' : 'days'}`}.`;
     case 'drained':
@@ -236,7 +247,7 @@ export function describeGate(fact: GateFact): string {
         ? `The last print here was stopped${fact.reason === '' ? '' : ` (${fact.reason})`}: pour the vat through a filter, look and feel along the film.`
         : 'Look against the light, feel with a soft spatula.';
     case 'display':
-      return `${fact.name}; ${fact.layers} layers; ${fact.material}; about ${hours(fact.seconds)}${fact.transfer === 'stick' ? '. The stick stays in' : ''}.`;
+      return `${fact.name}; ${fact.layers} layers; ${fact.material}; about ${hours(fact.seconds)}${fact.transfer === 'stick' ? '. The stick stays in' : ''}.${fact.hollow.map(({ job, wallMm }) => ` ${job} is hollow, its wall ${wallMm} mm, with two vents near the plate.`).join('')}`;
     case 'present':
       return describePresence(fact);
   }

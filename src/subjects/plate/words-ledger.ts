@@ -7,6 +7,8 @@ export type PlateEntry =
       readonly code: 'runStarted';
       readonly attempt: number;
       readonly copies: number;
+      /** Of a hollow part; left out: solid. */
+      readonly wallMm?: number;
       readonly printer: string;
       /** Reasons for which the gate was opened although something was not well. */
       readonly despite: readonly string[];
@@ -24,7 +26,7 @@ export function describePlateEntry(entry: PlateEntry): LedgerWords {
   const what = `attempt ${entry.attempt}${entry.copies === 1 ? '' : `, ${entry.copies} copies`}`;
   if (entry.code === 'runStarted')
     return {
-      title: `Started ${what} on ${entry.printer}`,
+      title: `Started ${what}${entry.wallMm === undefined ? '' : `, hollow with a wall of ${entry.wallMm} mm,`} on ${entry.printer}`,
       detail:
         entry.despite.length === 0 ? 'all well before the start' : `all the same: ${listAnd(entry.despite)}`,
     };

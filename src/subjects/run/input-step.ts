@@ -27,4 +27,6 @@ export const stepInput = z.object({
     .positive()
     .max(7 * 86_400)
     .optional(),
+  /** In the simulated wash or lamp, whose clock runs so many times as fast. */
+  stationSpeed: z.number().min(1).max(600).optional(),
 });

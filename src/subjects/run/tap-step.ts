@@ -2,6 +2,7 @@ import { and, eq, isNull } from 'drizzle-orm';
 import type { CardStep } from '@/core/resins';
 import { fail, ok, type Result } from '@/core/result';
 import { allOrNothing, type Db, queries, tables } from '@/store';
+import { type Station, startStation } from '@/subjects/simulated';
 import type { StepIssue } from './words-run';
 
 type Step = CardStep['step'];
@@ -13,6 +14,18 @@ interface NewStep {
   readonly alsoPrintIds?: readonly number[];
   readonly step: Step;
   readonly plannedS?: number;
+  /** Given by a simulated station, whose clock runs so many times as fast as the one on the wall. */
+  readonly stationSpeed?: number;
+}
+
+/** The stations that steps go through. */
+const STATION_OF: Readonly<Partial<Record<Step, Station>>> = { wash: 'wash', cure: 'lamp' };
+
+/** Puts a load into its simulated station; one that is planned without minutes has nothing to set it to. */
+function putIntoStation(db: Db, stepId: number, { step, plannedS, stationSpeed }: NewStep): void {
+  const station = STATION_OF[step];
+  if (station === undefined || stationSpeed === undefined || plannedS === undefined) return;
+  startStation(db, station, { load: `step ${stepId}`, seconds: plannedS, speed: stationSpeed }, new Date());
 }
 
 /** One print that goes through a step. */
@@ -25,13 +38,14 @@ function beginOne(db: Db, printId: number, wanted: NewStep, clientKey: string): 
   if (running !== undefined) return ok(running.id);
   if (wanted.step === 'wash' && steps.some(({ step, endedAt }) => step === 'cure' && endedAt !== null))
     return fail({ code: 'cured' });
-  const { step, plannedS, alsoPrintIds = [] } = wanted;
+  const { step, plannedS, stationSpeed = 1, alsoPrintIds = [] } = wanted;
   const row = {
     clientKey,
     printId,
     step,
     sharedKey: alsoPrintIds.length === 0 ? null : wanted.clientKey,
-    plannedS: plannedS === undefined ? null : Math.round(plannedS),
+    // By the clock on the wall, where the timer runs.
+    plannedS: plannedS === undefined ? null : Math.max(1, Math.round(plannedS / stationSpeed)),
     startedAt: new Date(),
   };
   return ok(db.insert(printSteps).values(row).returning().get().id);
@@ -54,8 +68,11 @@ export function beginStep(db: Db, jobId: number, wanted: NewStep): Result<number
     if (!queries.isPrintOf(tx, jobId, printId)) return fail({ code: 'gone' });
     if (alsoPrintIds.length > 0 && !areOfOneRun(tx, [printId, ...alsoPrintIds]))
       return fail({ code: 'gone' });
+    const before = queries.listPrintSteps(tx, printId).length;
     const first = beginOne(tx, printId, wanted, clientKey);
     if (!first.ok) return first;
+    const isNew = queries.listPrintSteps(tx, printId).length > before;
+    if (isNew) putIntoStation(tx, first.value, wanted);
     for (const other of alsoPrintIds) {
       const begun = beginOne(tx, other, wanted, `${clientKey} ${other}`);
       if (!begun.ok) return begun;

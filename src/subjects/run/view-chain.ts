@@ -70,10 +70,12 @@ export function viewChain(
   const shelved = resinId === undefined ? undefined : findShelved(db, resinId);
   if (shelved === undefined) return undefined;
   const joints = listJoints(db, view.job.id);
+  const shellMm = queries.findPieceOfPrint(db, printId)?.wallMm ?? undefined;
   const facts: PartFacts = {
     claims: view.job.claims,
-    crevices: countCrevices(db, view),
-    wallMm: meanWallMm(db, view),
+    // A shell keeps liquid inside, and is as thick as its wall.
+    crevices: countCrevices(db, view) + (shellMm === undefined ? 0 : 1),
+    wallMm: shellMm ?? meanWallMm(db, view),
     thinLinks: joints.length > 0,
     scale: joints[0]?.scale,
   };

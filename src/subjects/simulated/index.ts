@@ -13,4 +13,13 @@ export {
 } from './networked-printer';
 export { readSimulatedRoom, type ScaleShown, weighSimulated } from './scale-and-thermometer';
 export { simulatedSize } from './printer';
+export {
+  askStation,
+  openStation,
+  startStation,
+  type Station,
+  type StationReport,
+  stationReport,
+  STATIONS,
+} from './stations';
 export { touchSimulatedRung } from './touch-rung';

@@ -7,7 +7,15 @@ import { saveRunRules } from '../actions';
 /** The week begins on Monday here; the clock counts from Sunday. */
 const MONDAY_FIRST = [1, 2, 3, 4, 5, 6, 0];
 
-const RATES = ['machineHour', 'workHour', 'resinLitre', 'perPrint', 'perLayer'] as const;
+const RATES = [
+  'machineHour',
+  'workHour',
+  'resinLitre',
+  'perPrint',
+  'glovePair',
+  'coalHour',
+  'perLayer',
+] as const;
 
 /** When somebody is there, how pieces lie, and what a print costs. */
 export function RunFields({ run }: { run: RunRules }) {
@@ -29,6 +37,7 @@ export function RunFields({ run }: { run: RunRules }) {
       <div className="grid gap-3 sm:grid-cols-2">
         <TextField name="plateGapMm" defaultValue={run.plateGapMm} />
         <TextField name="commonPercent" defaultValue={Math.round(100 * run.commonShare)} />
+        <TextField name="washLoads" defaultValue={run.washLoads} inputMode="numeric" />
         {RATES.map((rate) => (
           <TextField key={rate} name={rate} defaultValue={run[rate]} />
         ))}

@@ -1,6 +1,6 @@
 import { notFound } from 'next/navigation';
 import { connection } from 'next/server';
-import { cache } from 'react';
+import { cache, Suspense } from 'react';
 import { idFrom } from '@/app/_components/read-params';
 import { bench, benchHouse } from '@/subjects/house';
 import {
@@ -18,6 +18,7 @@ import { ForecastPanel } from './_components/forecast-panel';
 import { GatePanel } from './_components/gate-panel';
 import { PlateDesk } from './_components/plate-desk';
 import { PlateDrawing, type ShownPiece } from './_components/plate-drawing';
+import { CouponFirst } from './_components/coupon-first';
 import { ReadLayers } from './_components/read-layers';
 import { RunningDesk } from './_components/running-desk';
 import { WeighForm } from './_components/running-forms';
@@ -96,8 +97,10 @@ function mendOf(key: string, { items, row }: RunView) {
 
 function Waiting({ view }: { view: RunView }) {
   const { run, row, bed, items, forecast, gate, waiting, bottles, changes, fillMl } = view;
-  const unread = items.flatMap(({ part, layers, job }) =>
-    layers !== undefined || part === undefined ? [] : { key: part.key, source: part.source, name: job.name },
+  const unread = items.flatMap(({ part, layers, job, wallMm }) =>
+    layers !== undefined || part === undefined
+      ? []
+      : { key: part.key, source: part.source, name: job.name, wallMm },
   );
   const fileless = items.filter(({ part }) => part === undefined);
   return (
@@ -105,7 +108,7 @@ function Waiting({ view }: { view: RunView }) {
       <PlateDesk
         runId={run.id}
         bed={bed}
-        items={items.map(({ attemptId, attemptNumber, job, pieces, sizeMm }) => ({
+        items={items.map(({ attemptId, attemptNumber, job, pieces, sizeMm, wallMm }) => ({
           attemptId,
           jobId: job.id,
           name: job.name,
@@ -113,6 +116,7 @@ function Waiting({ view }: { view: RunView }) {
           copies: pieces.length,
           wanted: job.quantity,
           sizeMm,
+          wallMm,
         }))}
         pieces={shownPieces(view)}
         waiting={waiting}
@@ -146,6 +150,11 @@ function Waiting({ view }: { view: RunView }) {
                 : readSimulatedRoom(benchHouse().roomC ?? 21, new Date())
             }
           />
+        )}
+        {forecast !== undefined && (
+          <Suspense>
+            <CouponFirst items={items} profileId={row.profile.id} forecast={forecast} />
+          </Suspense>
         )}
         {gate !== undefined && (
           <GatePanel

@@ -3,7 +3,7 @@ import { checkMesh, type Mesh } from '@/core/mesh';
 import { loadTestKernel } from '@/testing/kernel';
 import { box } from '@/testing/meshes';
 import { buildMesh } from '@/core/solids';
-import { hollowOf } from '../hollow';
+import { hollowOf, shellAreas } from '../hollow';
 
 const shell = (mesh: Mesh, wallMm: number) => hollowOf(mesh, checkMesh(mesh).volumeMm3, wallMm);
 
@@ -49,6 +49,17 @@ describe('the shell of plain solids, against what is known of them', () => {
     const { thickestMm, cellMm } = shell(mesh, 2);
     expect(Math.abs(thickestMm - 20)).toBeLessThan(3 * cellMm);
   });
+});
+
+test('the layers of a shell are full in its floor and roof and rings between, and sum to its volume', () => {
+  const [wallMm, layerMm] = [2, 0.1];
+  const hollow = shell(box(30, 20, 10), wallMm);
+  const areas = shellAreas(new Array<number>(100).fill(600), layerMm, hollow);
+  expect(areas[5]).toBeCloseTo(600, 6);
+  expect(areas[95]).toBeCloseTo(600, 6);
+  expect(Math.abs(areas[50] / (600 - 26 * 16) - 1)).toBeLessThan(0.03);
+  const volume = areas.reduce((sum, area) => sum + area * layerMm, 0);
+  expect(Math.abs(volume / hollow.shellMm3 - 1)).toBeLessThan(0.02);
 });
 
 test('a part thinner than two walls has nothing to hollow', () => {

@@ -25,6 +25,13 @@ describe('loads that share a bath', () => {
     expect(startsOf(day)).toEqual({ 'a wash': 0, 'b wash': 0 });
   });
 
+  test('a bath that takes two lets the third wait', () => {
+    const small = { ...wash, shareUpTo: 2 };
+    const jobs = ['a', 'b', 'c'].map((id) => job(id, [small]));
+    const starts = Object.values(startsOf({ presence: ALWAYS, jobs })).sort((a, b) => a - b);
+    expect(starts).toEqual([0, 0, 10]);
+  });
+
   test('another liquid waits its turn', () => {
     const day: Day = {
       presence: ALWAYS,

@@ -9,6 +9,7 @@ import {
   arrangePlate,
   endRun,
   hearPrinter,
+  keepLayers,
   keepVat,
   keepWeighing,
   layOnPlate,
@@ -79,6 +80,25 @@ describe('what lies on a plate', () => {
     expectOk(setCopies(plate.db, plate.runId, { attemptId, copies: 0, gapMm: 2 }));
     expect(view(plate).items).toEqual([]);
     expect(codeOf(startRun(plate.db, plate.runId, { house }))).toBe('empty');
+  });
+
+  test('a hollow part is another part to read; solid again it is the old one', () => {
+    const plate = benchWithPlate({ copies: 1 });
+    const { db, runId } = plate;
+    const [{ attemptId, part }] = view(plate).items;
+    const solidMl = view(plate).forecast!.resinMl;
+    expectOk(setCopies(db, runId, { attemptId, copies: 2, wallMm: 2, gapMm: 2 }));
+    const [item] = view(plate).items;
+    expect([item.wallMm, item.layers, item.pieces.length]).toEqual([2, undefined, 2]);
+    expect(item.part!.key).not.toBe(part!.key);
+    const areasMm2 = new Array<number>(200).fill(80);
+    const read = { sizeMm: [20, 10, 10], volumeMm3: 800, surfaceMm2: 1000 } as const;
+    expectOk(keepLayers(db, { part: item.part!.key, layerMm: 0.05, areasMm2, ...read }));
+    expect(view(plate).forecast!.resinMl).toBeCloseTo(2 * 0.4 * solidMl, 6);
+    const display = view(plate).gate!.find(({ fact }) => fact.key === 'display')!;
+    expect(describeGate(display.fact)).toContain('hollow, its wall 2 mm');
+    expectOk(setCopies(db, runId, { attemptId, copies: 1, gapMm: 2 }));
+    expect(view(plate).forecast!.resinMl).toBeCloseTo(solidMl, 6);
   });
 
   test('a plate that was cleared is gone; one that prints stays as it is', () => {
@@ -231,6 +251,19 @@ describe('the gate', () => {
     const resin = view(plate).gate!.find(({ fact }) => fact.key === 'resin')!;
     expect(resin).toMatchObject({ state: 'open', isKnownBad: true });
     expect(describeGate(resin.fact)).toContain('Slate General is in it, Otter Tough is wanted');
+  });
+
+  test('an open window asks for a warmer room, and repellent for minutes on the film', () => {
+    const plate = benchWithPlate();
+    const least = (air: 'window' | 'filter') => {
+      const schools = { ...house.schools, air, filmTreatment: 'repellent' } as const;
+      const { gate } = viewRun(plate.db, plate.runId, { ...house, schools })!;
+      const film = gate!.find(({ fact }) => fact.key === 'film')!;
+      expect(describeGate(film.fact)).toContain('Wipe it with repellent');
+      const { fact } = gate!.find(({ fact: { key: name } }) => name === 'room')!;
+      return fact.key === 'room' ? (fact.leastC ?? NaN) - fact.marginK : NaN;
+    };
+    expect(least('window')).toBe(least('filter'));
   });
 
   test('every question has its name and its words', () => {

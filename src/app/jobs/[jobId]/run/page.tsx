@@ -27,6 +27,9 @@ export default async function RunPage({ params, searchParams }: RunPageProps) {
   const wanted = Number((await searchParams).print);
   const print = attempt?.prints.find(({ id }) => id === wanted) ?? attempt?.prints.at(-1);
   if (attempt === undefined || print === undefined) return <NotPrinted view={view} />;
+  const run = findRunOf(bench().db, attempt.id);
+  if (run?.state === 'printing' && print.runId === run.id)
+    return <StillPrinting view={view} attemptId={attempt.id} />;
   const chain = viewChain(bench().db, view, print.id, benchHouse());
   if (chain === undefined) return <NotPrinted view={view} />;
   return (
@@ -42,12 +45,24 @@ export default async function RunPage({ params, searchParams }: RunPageProps) {
         links={chain.links.map(shownLink)}
         state={chain.state}
         warmUntil={chain.warmUntil?.getTime()}
+        hasStations={typeof view.profile?.printer.simulatedSeed === 'number'}
         // The page is made anew at each request: its clock is that of the answer.
         // eslint-disable-next-line react-hooks/purity
         serverNow={Date.now()}
       />
       <PlanAgain view={view} attemptId={attempt.id} />
     </>
+  );
+}
+
+/** On the printer: its way to the caliper begins when it is off. */
+function StillPrinting({ view, attemptId }: { view: JobView; attemptId: number }) {
+  return (
+    <div className="max-w-5xl">
+      <h2 className="text-xl">On the printer</h2>
+      <PlateOf view={view} attemptId={attemptId} />
+      <WaysOf view={view} />
+    </div>
   );
 }
 
@@ -167,6 +182,7 @@ function PlateOf({ view, attemptId }: { view: JobView; attemptId: number }) {
           <LayForm
             jobId={job.id}
             advice={adviseCopies(db, view, benchHouse())}
+            isHollowHouse={benchHouse().schools.solid === 'hollow'}
             plates={plates.map(({ id, things }) => ({ id, things }))}
           />
         </>

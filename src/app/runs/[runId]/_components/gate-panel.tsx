@@ -127,7 +127,9 @@ export function GatePanel({ runId, questions, isSimulated }: GatePanelProps) {
 function Question({ question, gate }: { question: ShownQuestion; gate: ReturnType<typeof useGate> }) {
   const { key, title, text, caution, mend, isKnownBad } = question;
   const [reason, setReason] = useState('');
-  const [isAsked, setAsked] = useState(isKnownBad);
+  const [isRaised, setRaised] = useState(false);
+  // What becomes known while the list is open counts too: a level that was kept, a fall of night.
+  const isAsked = isKnownBad || isRaised;
   return (
     <li className={`border-b border-hair py-2 pl-3 ${isKnownBad ? 'border-l-4 border-l-plum' : ''}`}>
       <p>
@@ -143,7 +145,7 @@ function Question({ question, gate }: { question: ShownQuestion; gate: ReturnTyp
         {!isAsked && (
           <>
             {' '}
-            <button type="button" className="text-sm underline" onClick={() => setAsked(true)}>
+            <button type="button" className="text-sm underline" onClick={() => setRaised(true)}>
               not so<span className="sr-only">: {title}</span>
             </button>
           </>

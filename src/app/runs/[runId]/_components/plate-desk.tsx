@@ -17,6 +17,7 @@ export interface ShownItem {
   readonly copies: number;
   readonly wanted: number;
   readonly sizeMm?: readonly [number, number, number];
+  readonly wallMm?: number;
 }
 
 interface PlateDeskProps {
@@ -89,7 +90,7 @@ export function PlateDesk({ runId, bed, items, pieces, waiting }: PlateDeskProps
               </span>
             </span>
             <ActionForm
-              key={item.copies}
+              key={`${item.copies} ${item.wallMm}`}
               form={copiesForm}
               action={saveCopies.bind(null, runId, item.attemptId)}
               label={`Copies of ${item.name}`}
@@ -97,6 +98,9 @@ export function PlateDesk({ runId, bed, items, pieces, waiting }: PlateDeskProps
             >
               <div className="w-24">
                 <TextField name="copies" defaultValue={item.copies} inputMode="numeric" />
+              </div>
+              <div className="w-44">
+                <TextField name="wallMm" defaultValue={item.wallMm ?? ''} placeholder="solid" />
               </div>
               <Button type="submit">Set</Button>
             </ActionForm>

@@ -12,6 +12,8 @@ export interface UnreadPart {
   readonly key: string;
   readonly source: string;
   readonly name: string;
+  /** Of its shell. */
+  readonly wallMm?: number;
 }
 
 interface ReadLayersProps {
@@ -23,14 +25,14 @@ interface ReadLayersProps {
 /** Reads a part off the page's thread and sends what hours and resin are made of; empty where all went well. */
 async function readPart(
   worker: CheckWorker,
-  { key, source, name }: UnreadPart,
+  { key, source, name, wallMm }: UnreadPart,
   layerMm: number,
 ): Promise<string> {
   const response = await fetch(source);
   if (!response.ok) return `The file of ${name} is not there. Bring it in again under Need.`;
   const opened = await worker.open(new Uint8Array(await response.arrayBuffer()), () => {});
   if (!opened.ok) return `${name}: ${describeMeshIssue(opened.issue)}`;
-  const problem = await sendLayers({ part: key, layerMm, ...(await worker.layers(layerMm)) });
+  const problem = await sendLayers({ part: key, layerMm, ...(await worker.layers(layerMm, wallMm)) });
   return problem === '' ? '' : `${name}: ${problem}`;
 }
 

@@ -11,6 +11,7 @@ import { describeLeft, useServerClock } from '@/app/_components/use-countdown';
 import type { PartState } from '@/core/metrology';
 import type { CardStep } from '@/core/resins';
 import { Button, buttonLook, Caution, Link } from '@/ui';
+import { describeGiven, openLid, STATE_WORDS, STATION_SPEED, stationOf, useStation } from './use-station';
 import { begin, end, takeBack } from '../actions';
 
 /** A step of the chain as it is shown. */
@@ -45,6 +46,8 @@ interface ChainBenchProps {
   readonly links: readonly ShownLink[];
   readonly state: PartState;
   readonly warmUntil?: number;
+  /** The bench has a simulated wash and lamp. */
+  readonly hasStations: boolean;
   readonly serverNow: number;
 }
 
@@ -54,19 +57,20 @@ function useTaps(
   alsoPrintIds: readonly number[],
 ) {
   const { problem, isBusy, tap } = useTap();
-  const wantedOf = ({ step, plannedS }: ShownLink) => ({
+  const wantedOf = ({ step, plannedS }: ShownLink, stationSpeed?: number) => ({
     clientKey: uuid(),
     printId,
     alsoPrintIds,
     step,
     plannedS,
+    stationSpeed,
   });
   return {
     problem,
     isBusy,
-    begin: (link: ShownLink) => {
+    begin: (link: ShownLink, stationSpeed?: number) => {
       askToNotify();
-      tap(() => begin(jobId, wantedOf(link)));
+      tap(() => begin(jobId, wantedOf(link, stationSpeed)));
     },
     end: (stepId: number, given: string, next?: ShownLink) =>
       tap(async () => {
@@ -149,6 +153,7 @@ export function ChainBench(props: ChainBenchProps) {
               next={next}
               now={now}
               taps={taps}
+              hasStations={props.hasStations}
             />
           </li>
         ))}
@@ -172,13 +177,14 @@ interface StepProps {
   readonly next: ShownLink | undefined;
   readonly now: number;
   readonly taps: ReturnType<typeof useTaps>;
+  readonly hasStations: boolean;
 }
 
 function minutes(ms: number): string {
   return `${Math.max(1, Math.round(ms / 60_000))} min`;
 }
 
-function Step({ link, isNext, next, now, taps }: StepProps) {
+function Step({ link, isNext, next, now, taps, hasStations }: StepProps) {
   const { title, text, reason, caution, plannedS, done } = link;
   const open = isNext || (done !== undefined && done.endedAt === undefined);
   return (
@@ -194,10 +200,19 @@ function Step({ link, isNext, next, now, taps }: StepProps) {
             {plannedS === undefined ? 'Begin' : `Begin, ${Math.round(plannedS / 60)} min`}
             <span className="sr-only"> {title}</span>
           </Button>
+          {hasStations && plannedS !== undefined && stationOf(link) !== undefined && (
+            <Button
+              className="min-h-16"
+              disabled={taps.isBusy}
+              onClick={() => taps.begin(link, STATION_SPEED)}
+            >
+              In the simulated {stationOf(link)}, {STATION_SPEED} times as fast
+            </Button>
+          )}
         </div>
       )}
       {done !== undefined && done.endedAt === undefined && (
-        <Running link={link} next={next} now={now} taps={taps} />
+        <Running link={link} next={next} now={now} taps={taps} hasStations={hasStations} />
       )}
       {done?.endedAt !== undefined && (
         <p className="text-sm text-soft">
@@ -213,9 +228,12 @@ function Step({ link, isNext, next, now, taps }: StepProps) {
 }
 
 /** A step under way: its time left, what was done otherwise, and its end. */
-function Running({ link: { title, turns, ceilingS, done }, next, now, taps }: Omit<StepProps, 'isNext'>) {
-  const [given, setGiven] = useState('');
+function Running({ link, next, now, taps, hasStations }: Omit<StepProps, 'isNext'>) {
+  const { title, turns, ceilingS, done } = link;
   const { id, startedAt, plannedS } = done!;
+  const report = useStation(hasStations ? stationOf(link) : undefined, id);
+  const [typed, setGiven] = useState<string>();
+  const given = typed ?? (report === undefined ? '' : describeGiven(report));
   const leftMs = plannedS === undefined ? undefined : startedAt + 1000 * plannedS - now;
   const isHalf = turns === true && leftMs !== undefined && leftMs > 0 && leftMs <= 500 * plannedS!;
   const isTooLong = ceilingS !== undefined && now > startedAt + 1000 * ceilingS;
@@ -232,6 +250,16 @@ function Running({ link: { title, turns, ceilingS, done }, next, now, taps }: Om
           {isTooLong
             ? 'Take it out: more of it yellows the part and makes it brittle.'
             : 'Half of it is over: turn it.'}
+        </p>
+      )}
+      {report !== undefined && (
+        <p role="status" className="w-full text-soft">
+          The simulated {stationOf(link)} says: {STATE_WORDS[report.state]}, {describeGiven(report)}.{' '}
+          {report.state === 'running' && (
+            <button type="button" className="underline" onClick={() => openLid(stationOf(link)!)}>
+              Open its lid
+            </button>
+          )}
         </p>
       )}
       {next !== undefined && (

@@ -5,16 +5,21 @@ import type { CopiesAdvice } from '@/subjects/plate';
 import { layForm } from '@/subjects/plate/shared';
 import { ActionForm, Button, Choice, TextField } from '@/ui';
 
+/** A wall that stands by itself in most resins. */
+const USUAL_WALL_MM = 2;
+
 interface LayFormProps {
   readonly jobId: number;
   /** How many this house starts. */
   readonly advice: CopiesAdvice;
+  /** The house hollows thick parts. */
+  readonly isHollowHouse: boolean;
   /** Plates of the same printer and resin that wait. */
   readonly plates: readonly { readonly id: number; readonly things: string }[];
 }
 
 /** Lays an attempt on a plate: a new one, or one that waits with something else on it. */
-export function LayForm({ jobId, advice, plates }: LayFormProps) {
+export function LayForm({ jobId, advice, isHollowHouse, plates }: LayFormProps) {
   const { copies, wanted, why, p } = advice;
   return (
     <ActionForm
@@ -25,6 +30,9 @@ export function LayForm({ jobId, advice, plates }: LayFormProps) {
     >
       <div className="w-24">
         <TextField name="copies" defaultValue={copies} inputMode="numeric" />
+      </div>
+      <div className="w-44">
+        <TextField name="wallMm" defaultValue={isHollowHouse ? USUAL_WALL_MM : ''} placeholder="solid" />
       </div>
       {plates.length > 0 && (
         <div className="min-w-56">

@@ -102,7 +102,12 @@ function Row({ way, hasSeen, likedMm }: { way: Way } & Omit<WaysTableProps, 'way
       </td>
       <td className="pr-3">
         {machine.printer}
-        {machine.changeoverMl > 0 && <span className="font-normal text-soft">, vat to change</span>}
+        {machine.changeoverMl > 0 && (
+          <span className="font-normal text-soft">
+            , {machine.vatHolds === undefined ? 'vat to fill' : `${machine.vatHolds} in it`}:{' '}
+            {machine.changeoverMl} ml lost
+          </span>
+        )}
       </td>
       <td className="num pr-3">
         {layerMm}

@@ -1,0 +1,54 @@
+import { weighCoupon } from '@/core/run';
+import { foreseeBlock } from '@/subjects/gauge';
+import { benchHouse } from '@/subjects/house';
+import { formatChance } from '@/subjects/language/shared';
+import { handsCostOf, type PlateForecast, printCostOf, ratesOf, type RunView } from '@/subjects/plate';
+import { loadJob } from '@/app/_components/load-job';
+import { Link } from '@/ui';
+
+/** Where all sizes of a part are as good as sure nobody prints a block first. */
+const SURE = 0.9;
+
+interface CouponFirstProps {
+  readonly items: RunView['items'];
+  readonly profileId: number;
+  readonly forecast: PlateForecast;
+}
+
+/** A small block before this plate, or the plate at once: of each part whose sizes are not sure, by what both cost. */
+export async function CouponFirst({ items, profileId, forecast }: CouponFirstProps) {
+  const house = benchHouse();
+  const pieces = items.reduce((sum, item) => sum + item.pieces.length, 0);
+  const partCost = printCostOf(house, forecast) + handsCostOf(house, pieces);
+  const rates = ratesOf(house);
+  const rows = await Promise.all(
+    items
+      .filter(({ job }) => !job.isGauge)
+      .map(async ({ job }) => {
+        const view = await loadJob(job.id);
+        const chances = (view.attempts.at(-1)?.drawn ?? []).flatMap(({ chance }) => chance ?? []);
+        const all = chances.reduce((product, chance) => product * chance, 1);
+        const block = chances.length === 0 || all >= SURE ? undefined : foreseeBlock(view);
+        return block === undefined ? [] : [{ job, block }];
+      }),
+  );
+  return rows.flat().map(({ job, block }) => {
+    const { before, after, printHours, hours, sizes } = block;
+    const couponCost = printHours * rates.machineHour + rates.perPrint + handsCostOf(house, 1);
+    const { saves, isAdvised } = weighCoupon({ before, after, partCost, couponCost });
+    return (
+      <p key={job.id} className={isAdvised ? 'border-l-4 border-honey py-1 pl-3' : 'text-sm text-soft'}>
+        {isAdvised ? 'Print a small block first: ' : 'No block first: '}
+        {sizes} sizes chosen for {job.name}, read before it is drawn, lift its chance from{' '}
+        <span className="num">{formatChance(before)}</span> to{' '}
+        <span className="num">{formatChance(after)}</span>. On average that saves{' '}
+        <span className="num">{saves.toFixed(2)}</span> of a plate of{' '}
+        <span className="num">{partCost.toFixed(2)}</span>, hands counted; the block costs{' '}
+        <span className="num">{couponCost.toFixed(2)}</span> and about {hours.toFixed(1)} h.{' '}
+        <Link href={`/gauges?profile=${profileId}&choice=chosenBlock&job=${job.id}`} className="underline">
+          The block<span className="sr-only"> for {job.name}</span>
+        </Link>
+      </p>
+    );
+  });
+}
