@@ -255,15 +255,32 @@ describe('the gate', () => {
 
   test('an open window asks for a warmer room, and repellent for minutes on the film', () => {
     const plate = benchWithPlate();
-    const least = (air: 'window' | 'filter') => {
+    const { sheet } = queries.findResin(plate.db, view(plate).row.resin.id)!.resin;
+    const quote = {
+      property: 'leastRoom_C',
+      value: 20,
+      condition: 'cured',
+      source: 'datasheet',
+      at: '',
+    } as const;
+    const quotes = [...sheet.quotes, quote];
+    plate.db
+      .update(tables.resins)
+      .set({ sheet: { ...sheet, quotes } })
+      .run();
+    const known = (air: 'window' | 'filter') => {
       const schools = { ...house.schools, air, filmTreatment: 'repellent' } as const;
-      const { gate } = viewRun(plate.db, plate.runId, { ...house, schools })!;
+      const { gate } = viewRun(plate.db, plate.runId, { ...house, roomC: 21, schools })!;
       const film = gate!.find(({ fact }) => fact.key === 'film')!;
       expect(describeGate(film.fact)).toContain('Wipe it with repellent');
-      const { fact } = gate!.find(({ fact: { key: name } }) => name === 'room')!;
-      return fact.key === 'room' ? (fact.leastC ?? NaN) - fact.marginK : NaN;
+      const room = gate!.find(({ fact }) => fact.key === 'room')!;
+      return [room.isKnownBad, describeGate(room.fact)];
     };
-    expect(least('window')).toBe(least('filter'));
+    expect(known('filter')).toEqual([false, '21 °C, at least 20 °C are asked for.']);
+    expect(known('window')).toEqual([
+      true,
+      '21 °C, at least 22 °C are asked for, 2 °C of it for the open window.',
+    ]);
   });
 
   test('every question has its name and its words', () => {

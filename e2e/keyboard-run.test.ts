@@ -1,0 +1,142 @@
+import { expect, test } from '@jest/globals';
+import { By, Key, type WebDriver } from 'selenium-webdriver';
+import { find, press, waitFor, waitForText } from './browser';
+import { withBench } from './with-bench';
+
+const bench = withBench('demo');
+
+const MOST_TABS = 250;
+
+/** Name and text of what holds the focus. */
+const focused = (driver: WebDriver) =>
+  driver.executeScript<string>(
+    `const on = document.activeElement; return [on.tagName, on.getAttribute('aria-label'), on.labels?.[0]?.textContent, on.name, on.textContent].join(' ')`,
+  );
+
+/** Presses Tab until the focus is on something with this name. */
+async function tabTo(driver: WebDriver, name: string): Promise<void> {
+  const passed: string[] = [];
+  for (let i = 0; i < MOST_TABS; i++) {
+    await press(driver, Key.TAB);
+    const on = await focused(driver);
+    if (!on.startsWith('BODY') && on.includes(name)) return;
+    passed.push(on.slice(0, 40));
+  }
+  throw new Error(`no Tab leads to “${name}”, only to: ${[...new Set(passed)].join(' | ')}`);
+}
+
+const has = async (driver: WebDriver, text: string) =>
+  (await driver.findElement(By.css('main')).getText()).includes(text);
+
+test('by the keyboard alone: a plate moved, its gate opened, printed, washed, cured and read', async () => {
+  const { driver } = bench.browser;
+  // What prints comes off first: a printer prints one plate at a time. Late in a long run of suites it is through by itself.
+  await driver.get(`${bench.server.address}/runs/1`);
+  await waitFor(
+    driver,
+    async () => (await has(driver, 'Ends about')) || (await has(driver, 'To wash, cure')),
+    'the run shows neither its clock nor its prints',
+  );
+  if (await has(driver, 'Ends about')) {
+    await tabTo(driver, 'It is through');
+    await press(driver, Key.ENTER);
+    await tabTo(driver, 'Off the printer');
+    await press(driver, Key.ENTER);
+    await waitForText(driver, 'To wash, cure and caliper');
+  }
+
+  await driver.get(`${bench.server.address}/runs/2`);
+  await waitForText(driver, 'Before the start');
+
+  // A piece is taken up, moved and put down.
+  const piece = () => find(driver, '[aria-label^="Plate from above"] [role=button]');
+  const before = await (await piece()).getAttribute('aria-label');
+  await tabTo(driver, before!.slice(0, 15));
+  await waitFor(
+    driver,
+    async () => {
+      // Again until the page has taken hold of its keys; Escape puts back what a half-heard round took up.
+      for (const key of [Key.ESCAPE, Key.ENTER, Key.ARROW_UP, Key.ARROW_UP, Key.ENTER])
+        await press(driver, key);
+      await new Promise((resolve) => setTimeout(resolve, 1500));
+      return (await (await piece()).getAttribute('aria-label')) !== before;
+    },
+    'the piece did not move',
+  );
+
+  // Moved too near to the other one it is said; arranged, it is right again.
+  if (await has(driver, 'too near another')) {
+    await tabTo(driver, 'Arrange the plate');
+    await press(driver, Key.ENTER);
+    await waitFor(driver, async () => !(await has(driver, 'too near another')), 'the plate was not arranged');
+  }
+
+  // What is known not to be well gets its reason, the rest is one gesture.
+  while (await has(driver, 'Print it all the same, because')) {
+    const count = (await driver.findElements(By.css('main label input[maxlength="300"]'))).length;
+    await tabTo(driver, 'Print it all the same');
+    await press(driver, 'for the journey');
+    await tabTo(driver, 'All the same');
+    await press(driver, Key.ENTER);
+    await waitFor(
+      driver,
+      async () => (await driver.findElements(By.css('main label input[maxlength="300"]'))).length < count,
+      'the reason was not taken',
+    );
+  }
+  await tabTo(driver, 'well');
+  await press(driver, Key.ENTER);
+  await waitForText(driver, 'Start it on the simulated printer');
+  await tabTo(driver, 'Its clock runs');
+  await press(driver, Key.ARROW_DOWN);
+  expect(
+    await driver.executeScript<string>('return document.activeElement.selectedOptions[0].textContent'),
+  ).toBe('600 times as fast');
+  await tabTo(driver, 'answered, most');
+  await tabTo(driver, 'Start it on the simulated printer');
+  await press(driver, Key.ENTER);
+  await waitForText(driver, 'To wash, cure and caliper');
+  await tabTo(driver, 'To wash, cure and caliper');
+  await press(driver, Key.ENTER);
+
+  // From the plate to the caliper, the wash in a station that answers for itself.
+  await waitForText(driver, 'From the plate to the caliper');
+  await tabTo(driver, 'Begin');
+  await press(driver, Key.ENTER);
+  await find(driver, '//*[@role="timer"]');
+  for (;;) {
+    const titles = await driver.findElements(By.xpath('//main//ol/li[.//*[@role="timer"]]//strong'));
+    const title = titles.length === 0 ? '' : await titles[0].getText();
+    if (title === 'Vat') {
+      await tabTo(driver, 'Done: Vat');
+      await press(driver, Key.ENTER);
+      await tabTo(driver, 'In the simulated wash');
+      await press(driver, Key.ENTER);
+      await waitForText(driver, 'The simulated wash says: done, 4.0 of 4.0 min given');
+      continue;
+    }
+    const on = await driver.findElements(
+      By.xpath('//button[starts-with(normalize-space(.), "Done, on to:")]'),
+    );
+    await tabTo(driver, on.length > 0 ? 'Done, on to:' : `Done: ${title}`);
+    await press(driver, Key.ENTER);
+    await waitFor(
+      driver,
+      async () =>
+        (await driver.findElements(By.xpath(`//main//ol/li[.//*[@role="timer"]]//strong[.="${title}"]`)))
+          .length === 0,
+      `“${title}” did not end`,
+    );
+    if (on.length === 0) break;
+  }
+  expect(await has(driver, '4.0 of 4.0 min given')).toBe(true);
+  await tabTo(driver, 'Measure it');
+  await press(driver, Key.ENTER);
+  await waitForText(driver, 'Before the first reading');
+  await tabTo(driver, 'Start measuring');
+  await press(driver, Key.ENTER);
+  await waitForText(driver, 'of three');
+  await press(driver, 'c');
+  await find(driver, '[data-reading]');
+  expect(await bench.browser.errors()).toEqual([]);
+});
