@@ -95,7 +95,7 @@ export async function saveCopies(
     form: copiesForm,
     data,
     ids: [runId, attemptId],
-    verb: ({ copies }) => setCopies(bench().db, runId, { attemptId, copies, gapMm: gap() }),
+    verb: (wanted) => setCopies(bench().db, runId, { attemptId, ...wanted, gapMm: gap() }),
     ...shown,
   });
 }
