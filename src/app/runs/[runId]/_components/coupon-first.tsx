@@ -39,7 +39,7 @@ export async function CouponFirst({ items, profileId, forecast }: CouponFirstPro
     return (
       <p key={job.id} className={isAdvised ? 'border-l-4 border-honey py-1 pl-3' : 'text-sm text-soft'}>
         {isAdvised ? 'Print a small block first: ' : 'No block first: '}
-        {sizes} sizes chosen for {job.name}, read before it is drawn, lift its chance from{' '}
+        with {sizes} sizes chosen for {job.name}, read before it is drawn anew, its chance goes from{' '}
         <span className="num">{formatChance(before)}</span> to{' '}
         <span className="num">{formatChance(after)}</span>. On average that saves{' '}
         <span className="num">{saves.toFixed(2)}</span> of a plate of{' '}
