@@ -1,6 +1,7 @@
 /** The command line over the core: npm run -s mellow -- COMMAND … ; see docs/formats.md. */
 import { runIso286, runLadder, runPress, runSnap } from './fit-commands';
 import { runGauge } from './gauge-command';
+import { runLightStrips, runLightTrim } from './light-commands';
 import { runMeshCheck, runMeshCorrect, runMeshFeatures } from './mesh-command';
 import { runPlan, runRun } from './run-commands';
 import { runResinRank } from './resin-command';
@@ -9,7 +10,7 @@ import { UsageError } from './usage-error';
 import { quoted } from '@/subjects/language/shared';
 
 const COMMANDS =
-  'signature READINGS.csv, ladder OUTCOMES.csv, press, snap, iso286 SIZE FIT, gauge KIND -o FILE.stl, resin rank REQUIREMENT.json, mesh check FILE, mesh features FILE, mesh correct FILE --signature SIGNATURE.json -o OUT.stl, run RUN.json, plan DAY.json';
+  'signature READINGS.csv, ladder OUTCOMES.csv, press, snap, iso286 SIZE FIT, gauge KIND -o FILE.stl, resin rank REQUIREMENT.json, mesh check FILE, mesh features FILE, mesh correct FILE --signature SIGNATURE.json -o OUT.stl, run RUN.json, plan DAY.json, light strips STRIPS.csv, light trim TRIM.json';
 
 const FIT_COMMANDS: Readonly<Record<string, (words: readonly string[]) => object | Promise<object>>> = {
   press: runPress,
@@ -18,6 +19,15 @@ const FIT_COMMANDS: Readonly<Record<string, (words: readonly string[]) => object
   gauge: runGauge,
   run: runRun,
   plan: runPlan,
+};
+
+const COMMANDS_OF_TWO: Readonly<Record<string, (words: readonly string[]) => object | Promise<object>>> = {
+  'resin rank': runResinRank,
+  'mesh check': runMeshCheck,
+  'mesh features': runMeshFeatures,
+  'mesh correct': runMeshCorrect,
+  'light strips': runLightStrips,
+  'light trim': runLightTrim,
 };
 
 function run(words: readonly string[]): object | Promise<object> {
@@ -34,10 +44,8 @@ function run(words: readonly string[]): object | Promise<object> {
   }
   const fit = FIT_COMMANDS[command ?? ''];
   if (fit !== undefined) return fit(words.slice(1));
-  if (command === 'resin' && second === 'rank') return runResinRank(words.slice(2));
-  if (command === 'mesh' && second === 'check') return runMeshCheck(words.slice(2));
-  if (command === 'mesh' && second === 'features') return runMeshFeatures(words.slice(2));
-  if (command === 'mesh' && second === 'correct') return runMeshCorrect(words.slice(2));
+  const ofTwo = COMMANDS_OF_TWO[`${command} ${second}`];
+  if (ofTwo !== undefined) return ofTwo(words.slice(2));
   throw new UsageError(
     `${words.length === 0 ? 'no command given' : `“${quoted(words.slice(0, 2).join(' '))}” is no command`}. There are: ${COMMANDS}.`,
   );

@@ -34,6 +34,7 @@ export {
   tickFields,
   wordsOfField,
 } from './input-fields';
+export { describeJsonIssue, type JsonIssue, readJsonText } from './input-json';
 export { day, finite, line } from './input-numbers';
 export { decodeText } from './input-text';
 export {

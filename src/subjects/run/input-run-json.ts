@@ -1,11 +1,11 @@
 import { z } from 'zod';
 import { checkProgram, type Day, type LayerProgram, type ProgramIssue, type Vat } from '@/core/run';
 import { fail, ok, type Result } from '@/core/result';
+import { type JsonIssue, readJsonText } from '@/subjects/language/shared';
 
 /** What is wrong with a file of a run or of a day. */
 export type RunFileIssue =
-  | { readonly code: 'notJson' }
-  | { readonly code: 'badField'; readonly where: string; readonly what: string }
+  | JsonIssue
   | ProgramIssue
   | { readonly code: 'vatTooFull'; readonly levelMl: number; readonly capacityMl: number }
   | { readonly code: 'belowFloor'; readonly levelMl: number; readonly floorMl: number };
@@ -70,22 +70,9 @@ const dayShape = z.object({
   ),
 });
 
-function shaped<Shape>(schema: z.ZodType<Shape>, text: string): Result<Shape, RunFileIssue> {
-  let value: unknown;
-  try {
-    value = JSON.parse(text);
-  } catch {
-    return fail({ code: 'notJson' });
-  }
-  const parsed = schema.safeParse(value);
-  if (parsed.success) return ok(parsed.data);
-  const [issue] = parsed.error.issues;
-  return fail({ code: 'badField', where: issue.path.join('.'), what: issue.message });
-}
-
 /** RUN.json: a profile, the areas of the layers and the vat. */
 export function parseRunJson(text: string): Result<RunFile, RunFileIssue> {
-  const read = shaped(runShape, text);
+  const read = readJsonText(runShape, text);
   if (!read.ok) return read;
   const { profile, area_mm2, vat } = read.value;
   const program = checkProgram({
@@ -122,7 +109,7 @@ export function parseRunJson(text: string): Result<RunFile, RunFileIssue> {
 
 /** DAY.json: when somebody is there, and the jobs with their steps over stations. */
 export function parseDayJson(text: string): Result<Day, RunFileIssue> {
-  const read = shaped(dayShape, text);
+  const read = readJsonText(dayShape, text);
   if (!read.ok) return read;
   const { presence_min, jobs, stations } = read.value;
   for (const [i, { steps }] of jobs.entries())

@@ -1,4 +1,4 @@
-import { GONE_WORDS } from '@/subjects/language/shared';
+import { describeJsonIssue, GONE_WORDS } from '@/subjects/language/shared';
 import type { DayIssue, ProgramIssue } from '@/core/run';
 import type { RunFileIssue } from './input-run-json';
 
@@ -27,9 +27,8 @@ export function describeProgramIssue({ code, field }: ProgramIssue): string {
 export function describeRunFileIssue(issue: RunFileIssue): string {
   switch (issue.code) {
     case 'notJson':
-      return 'this is not JSON. See docs/formats.md for what it holds.';
     case 'badField':
-      return `${issue.where === '' ? 'the whole' : issue.where}: ${issue.what}. See docs/formats.md for what it holds.`;
+      return describeJsonIssue(issue);
     case 'notPositive':
     case 'negative':
       return describeProgramIssue(issue);

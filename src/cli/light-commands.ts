@@ -1,0 +1,38 @@
+import { edgeAt, fitWorkingCurve, learnEdgeLaw, slopeOf, zeroRatio } from '@/core/light';
+import { describeCsvIssue, describeJsonIssue } from '@/subjects/language/shared';
+import {
+  describeStripIssue,
+  describeTrimIssue,
+  parseStripsCsv,
+  parseTrimJson,
+} from '@/subjects/light/shared';
+import { numberOption, onePath, parseArguments } from './arguments';
+import { readText } from './files';
+import { valueOrRefuse } from './usage-error';
+
+/** Largest error of a caliper that says nothing else, mm. */
+const USUAL_MPE_MM = 0.02;
+
+/** `light strips STRIPS.csv`: the working curve of strips read with one caliper. */
+export function runLightStrips(words: readonly string[]): object {
+  const given = parseArguments(words, ['mpe', 'json']);
+  const path = onePath(given, 'light strips');
+  const mpeMm = numberOption(given, 'mpe', USUAL_MPE_MM);
+  const strips = valueOrRefuse(
+    parseStripsCsv(readText(path)),
+    (issue) => `${path}: ${describeCsvIssue(issue)}`,
+  );
+  const { dpMm, dpSdMm, lnEc, lnEcSd } = valueOrRefuse(
+    fitWorkingCurve(strips, mpeMm / Math.sqrt(3)),
+    (issue) => `${path}: ${describeStripIssue(issue)}`,
+  );
+  return { Dp_mm: dpMm, Dp_sd_mm: dpSdMm, Ec: Math.exp(lnEc), lnEc_sd: lnEcSd };
+}
+
+/** `light trim TRIM.json`: edge growth against exposure, and the ratio at which edges neither grow nor shrink. */
+export function runLightTrim(words: readonly string[]): object {
+  const path = onePath(parseArguments(words, ['json']), 'light trim');
+  const ask = valueOrRefuse(parseTrimJson(readText(path)), (issue) => `${path}: ${describeJsonIssue(issue)}`);
+  const law = valueOrRefuse(learnEdgeLaw(ask), (issue) => `${path}: ${describeTrimIssue(issue)}`);
+  return { edge_mm: edgeAt(law, ask.exposureS), slope_mm: slopeOf(law), ratio: zeroRatio(law) };
+}

@@ -1,0 +1,33 @@
+export { convertExposure, type ConvertedExposure, type Engine, ENGINES } from './another-machine';
+export {
+  bracketExposures,
+  type BracketAsk,
+  type BracketIssue,
+  type BracketOutcome,
+  type BracketVerdict,
+  type ExposureChance,
+  readBracket,
+} from './bracket';
+export {
+  answersForLayer,
+  equalOvercure,
+  LAYER_RULES,
+  type LayerAnswer,
+  type LayerChange,
+  type LayerRule,
+  thickestLayer,
+} from './new-layer';
+export {
+  edgeAt,
+  type EdgeLaw,
+  type EdgeObservation,
+  leastExposure,
+  learnEdgeLaw,
+  slopeOf,
+  type TrimAsk,
+  type TrimIssue,
+  trimStep,
+  type TrimStep,
+  zeroRatio,
+} from './trim';
+export { depthAt, fitWorkingCurve, type Strip, type StripIssue, type WorkingCurve } from './working-curve';

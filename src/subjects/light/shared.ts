@@ -1,0 +1,3 @@
+export { parseStripsCsv } from './input-strips-csv';
+export { parseTrimJson } from './input-trim-json';
+export { describeBracketIssue, describeStripIssue, describeTrimIssue } from './words-light';

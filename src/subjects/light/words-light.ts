@@ -1,0 +1,46 @@
+import type { BracketIssue, StripIssue, TrimIssue } from '@/core/light';
+
+/** What is wrong with strips, which one, and how to mend it; strips are counted from one. */
+export function describeStripIssue(issue: StripIssue): string {
+  switch (issue.code) {
+    case 'tooFewStrips':
+      return issue.exposures === 0
+        ? 'no strip was read yet. Cure strips at two exposures or more, and read each.'
+        : 'all strips had the same exposure: one point makes no curve. Cure another at half as much again.';
+    case 'badExposure':
+      return `strip ${issue.strip + 1}: an exposure of ${issue.exposure} cannot be; it lies above 0 and below 3600. Check the digits.`;
+    case 'nothingCured':
+      return `strip ${issue.strip + 1}, exposure ${issue.exposure}: nothing stayed, so it has no thickness. Leave it out: it only says that the curve begins above it.`;
+    case 'badUncertainty':
+      return `strip ${issue.strip + 1}: the uncertainty of a reading lies above 0.`;
+    case 'curveFalls':
+      return 'longer exposures came out thinner: the curve falls, which light cannot do. Check which strip is which, and read them again.';
+  }
+}
+
+/** What is wrong with what a trim is reckoned from; observations are counted from one. */
+export function describeTrimIssue(issue: TrimIssue): string {
+  switch (issue.code) {
+    case 'badExposure':
+      return `an exposure of ${issue.exposureS} s cannot be; it lies above 0 and below 3600 s. A layer that takes minutes is given in seconds.`;
+    case 'badSd':
+      return issue.at < 0
+        ? 'the sd of the prior lies above 0.'
+        : `observation ${issue.at + 1}: its sd lies above 0.`;
+    case 'badEdge':
+      return `observation ${issue.at + 1}: its edge growth is not a number.`;
+  }
+}
+
+export function describeBracketIssue(issue: BracketIssue): string {
+  switch (issue.code) {
+    case 'badExposure':
+      return `an exposure of ${issue.exposureS} s cannot be; it lies above 0 and below 3600 s.`;
+    case 'lowAboveHigh':
+      return `the shortest exposure (${issue.lowS} s) is above the longest (${issue.highS} s). Exchange them.`;
+    case 'badSlot':
+      return 'the slot of the gauge is wider than 0.';
+    case 'badSd':
+      return `the gauge at ${issue.exposureS} s: the sd of its edges lies above 0.`;
+  }
+}
