@@ -76,6 +76,7 @@ const VIEWS = [
   '/jobs/5/story',
   '/printers',
   '/printers/1',
+  '/printers/1/light',
   '/printers/machine/1',
   '/house',
   '/strips',

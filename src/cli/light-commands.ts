@@ -23,7 +23,7 @@ export function runLightStrips(words: readonly string[]): object {
     (issue) => `${path}: ${describeCsvIssue(issue)}`,
   );
   const { dpMm, dpSdMm, lnEc, lnEcSd } = valueOrRefuse(
-    fitWorkingCurve(strips, mpeMm / Math.sqrt(3)),
+    fitWorkingCurve(strips, () => mpeMm / Math.sqrt(3)),
     (issue) => `${path}: ${describeStripIssue(issue)}`,
   );
   return { Dp_mm: dpMm, Dp_sd_mm: dpSdMm, Ec: Math.exp(lnEc), lnEc_sd: lnEcSd };

@@ -13,3 +13,4 @@ export {
   stepsFrom,
 } from './gauge';
 export { type BlockFeature, notchesFor } from './piece';
+export { stripMesh } from './strip';

@@ -1,4 +1,5 @@
-import { fail, ok, type Result } from '@/core/result';
+import { invertSymmetric } from '@/core/numerics';
+import { expectOk, fail, ok, type Result } from '@/core/result';
 
 /** A strip cured at one exposure and read once; mm. */
 export interface Strip {
@@ -7,6 +8,8 @@ export interface Strip {
   readonly depthMm: number;
   /** Standard uncertainty of the reading. Default 0.01. */
   readonly uMm?: number;
+  /** What it was read with: strips of one caliper share its bias. */
+  readonly instrument?: string;
 }
 
 /** Depth against exposure, C = D_p·ln(E/E_c), with what the strips say of it. */
@@ -17,8 +20,6 @@ export interface WorkingCurve {
   readonly lnEcSd: number;
   /** Of C = intercept + slope·ln E: variances of intercept and slope, and their covariance. */
   readonly variances: { readonly intercept: number; readonly slope: number; readonly both: number };
-  /** Mean square of the residuals over what the readings' u explains; undefined with two strips. */
-  readonly misfit?: number;
 }
 
 export type StripIssue =
@@ -42,54 +43,61 @@ function findStripIssue(strips: readonly Strip[]): StripIssue | undefined {
   return exposures < 2 ? { code: 'tooFewStrips', exposures } : undefined;
 }
 
+/** u² of each reading, and the squared bias between those of one caliper; row-major. */
+function covarianceOf(strips: readonly Strip[], biasSdOf: (instrument: string) => number): Float64Array {
+  const covariance = new Float64Array(strips.length ** 2);
+  strips.forEach(({ uMm = USUAL_U_MM, instrument = '' }, i) => {
+    strips.forEach((other, j) => {
+      if ((other.instrument ?? '') === instrument)
+        covariance[i * strips.length + j] = biasSdOf(instrument) ** 2;
+    });
+    covariance[i * strips.length + i] += uMm * uMm;
+  });
+  return covariance;
+}
+
 /**
- * The working curve of strips by generalised least squares: covariance u² of each reading, and the caliper's bias, the same
- * for all. A bias that all share moves the intercept alone, so the slope is that of weighted least squares and its square
- * adds to the intercept's variance. ln E_c by first order.
+ * The working curve of strips by generalised least squares: covariance u² of each reading, and a caliper's bias, the same
+ * for all that it read. ln E_c by first order.
  * Source: P. F. Jacobs, *Rapid Prototyping & Manufacturing*, SME 1992, ch. 4; A. C. Aitken 1935.
- * `biasSdMm`: standard deviation of the bias, mm; a caliper's MPE/√3.
+ * `biasSdOf`: standard deviation of a caliper's bias, mm; its MPE/√3.
  */
 export function fitWorkingCurve(
   strips: readonly Strip[],
-  biasSdMm: number,
+  biasSdOf: (instrument: string) => number,
 ): Result<WorkingCurve, StripIssue> {
   const issue = findStripIssue(strips);
   if (issue !== undefined) return fail(issue);
-  const points = strips.map(({ exposure, depthMm, uMm = USUAL_U_MM }) => ({
-    x: Math.log(exposure),
-    y: depthMm,
-    weight: 1 / (uMm * uMm),
-  }));
-  const sum = (of: (point: (typeof points)[number]) => number) =>
-    points.reduce((total, point) => total + of(point), 0);
-  const weight = sum((point) => point.weight);
-  const [meanX, meanY] = [
-    sum(({ weight: w, x }) => w * x) / weight,
-    sum(({ weight: w, y }) => w * y) / weight,
-  ];
-  const spread = sum(({ weight: w, x }) => w * (x - meanX) ** 2);
-  const slope = sum(({ weight: w, x, y }) => w * (x - meanX) * (y - meanY)) / spread;
-  if (!(slope > 0)) return fail({ code: 'curveFalls', dpMm: slope });
-  const intercept = meanY - slope * meanX;
-  const variances = {
-    intercept: 1 / weight + (meanX * meanX) / spread + biasSdMm * biasSdMm,
-    slope: 1 / spread,
-    both: -meanX / spread,
+  const count = strips.length;
+  const inverse = expectOk(invertSymmetric(covarianceOf(strips, biasSdOf), count));
+  const x = strips.map(({ exposure }) => Math.log(exposure));
+  const y = strips.map(({ depthMm }) => depthMm);
+  const product = (a: (i: number) => number, b: (j: number) => number) => {
+    let sum = 0;
+    for (let i = 0; i < count; i++)
+      for (let j = 0; j < count; j++) sum += a(i) * inverse[i * count + j] * b(j);
+    return sum;
   };
+  const [one, ln, depth] = [() => 1, (i: number) => x[i], (i: number) => y[i]];
+  const [n11, n1x, nxx] = [product(one, one), product(one, ln), product(ln, ln)];
+  const [r1, rx] = [product(one, depth), product(ln, depth)];
+  const determinant = n11 * nxx - n1x * n1x;
+  const intercept = (nxx * r1 - n1x * rx) / determinant;
+  const slope = (n11 * rx - n1x * r1) / determinant;
+  if (!(slope > 0)) return fail({ code: 'curveFalls', dpMm: slope });
+  const variances = { intercept: nxx / determinant, slope: n11 / determinant, both: -n1x / determinant };
   // ln E_c = −intercept/slope.
   const [byIntercept, bySlope] = [-1 / slope, intercept / (slope * slope)];
   const lnEcVariance =
     byIntercept ** 2 * variances.intercept +
     bySlope ** 2 * variances.slope +
     2 * byIntercept * bySlope * variances.both;
-  const free = strips.length - 2;
   return ok({
     dpMm: slope,
     dpSdMm: Math.sqrt(variances.slope),
     lnEc: -intercept / slope,
     lnEcSd: Math.sqrt(lnEcVariance),
     variances,
-    misfit: free > 0 ? sum(({ weight: w, x, y }) => w * (y - intercept - slope * x) ** 2) / free : undefined,
   });
 }
 

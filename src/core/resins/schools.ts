@@ -1,6 +1,7 @@
 /** Where good shops differ; each picks its side. */
 export const SCHOOLS = Object.freeze({
   layerHeight: ['fine', 'middle', 'coarse'],
+  newLayer: ['overcure', 'tenth', 'proportion', 'supplier'],
   solid: ['solid', 'hollow'],
   spares: ['enough', 'full', 'none'],
   stacking: ['never', 'whereTold'],
@@ -39,6 +40,7 @@ export type Schools = { readonly [Name in School]: (typeof SCHOOLS)[Name][number
  */
 export const DEFAULT_SCHOOLS: Schools = Object.freeze({
   layerHeight: 'middle',
+  newLayer: 'overcure',
   solid: 'solid',
   spares: 'enough',
   stacking: 'never',

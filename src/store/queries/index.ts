@@ -9,4 +9,6 @@ export * from './resins';
 
 export * from './steps';
 
+export * from './strips';
+
 export * from './runs';

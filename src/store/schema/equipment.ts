@@ -95,3 +95,26 @@ export const instruments = sqliteTable('instruments', {
   /** Seed of a simulated caliper; null for a real one. */
   simulatedSeed: integer(),
 });
+
+/** Strips cured on the bare film and read once: what the light of a printer does in a resin. */
+export const strips = sqliteTable(
+  'strips',
+  {
+    id: integer().primaryKey({ autoIncrement: true }),
+    printerId: integer()
+      .notNull()
+      .references(() => printers.id),
+    resinId: integer()
+      .notNull()
+      .references(() => resins.id),
+    unit: text().$type<'s' | 'mJ/cm²'>().notNull(),
+    exposure: real().notNull(),
+    depthMm: real().notNull(),
+    instrumentId: integer()
+      .notNull()
+      .references(() => instruments.id),
+    at: integer({ mode: 'timestamp_ms' }).notNull(),
+    retractedAt: integer({ mode: 'timestamp_ms' }),
+  },
+  (table) => [index('strips_of_light').on(table.printerId, table.resinId)],
+);

@@ -15,6 +15,18 @@ export const SCHOOL_WORDS: Readonly<Record<School, SchoolWords>> = {
       coarse: { label: 'coarse, 0.1 mm', reason: 'half the hours for parts that are not looked at' },
     },
   },
+  newLayer: {
+    title: 'The exposure of another layer height',
+    sides: {
+      overcure: {
+        label: 'as deep below the layer as before',
+        reason: 'layers hold alike, and the strips tell how',
+      },
+      tenth: { label: 'a tenth off for each 0.02 mm', reason: 'quick, and near where light goes deep' },
+      proportion: { label: 'in proportion to the layer', reason: 'easy to remember; thin layers get little' },
+      supplier: { label: 'as the supplier states', reason: 'somebody tried it, on some machine' },
+    },
+  },
   solid: {
     title: 'Thick parts are',
     sides: {
@@ -257,7 +269,7 @@ export const SIDE_WORDS = { green: 'green', cured: 'after the cure' } as const;
 export const SCHOOL_GROUPS: readonly { readonly title: string; readonly schools: readonly School[] }[] = [
   {
     title: 'Planning a print',
-    schools: ['layerHeight', 'solid', 'spares', 'stacking', 'scaledSupports', 'mixing'],
+    schools: ['layerHeight', 'newLayer', 'solid', 'spares', 'stacking', 'scaledSupports', 'mixing'],
   },
   {
     title: 'Before the start',

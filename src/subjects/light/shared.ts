@@ -1,3 +1,10 @@
+export { type LightUnit, stripForm, type StripRead, UNITS } from './input-light';
 export { parseStripsCsv } from './input-strips-csv';
 export { parseTrimJson } from './input-trim-json';
-export { describeBracketIssue, describeStripIssue, describeTrimIssue } from './words-light';
+export {
+  describeBracketIssue,
+  describeKeepIssue,
+  describeStripIssue,
+  describeTrimIssue,
+  type KeepIssue,
+} from './words-light';

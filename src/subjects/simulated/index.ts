@@ -12,7 +12,7 @@ export {
   tellSimulated,
 } from './networked-printer';
 export { readSimulatedRoom, type ScaleShown, weighSimulated } from './scale-and-thermometer';
-export { simulatedSize } from './printer';
+export { machineAt, simulatedSize } from './printer';
 export {
   askStation,
   openStation,

@@ -1,8 +1,8 @@
-import { and, eq } from 'drizzle-orm';
+import { and, asc, eq, isNull } from 'drizzle-orm';
 import type { FeatureKind } from '@/core/metrology';
 import { seedFrom } from '@/core/numerics';
 import { fail, ok, type Result } from '@/core/result';
-import { drawPrinter, printFeature, type VirtualPrinter } from '@/core/virtual';
+import { drawPrinter, exposedBy, holds, printFeature, type VirtualPrinter } from '@/core/virtual';
 import { type Db, kindOf, placeOnPlate, printedKey, printKey, queries, runKey, tables } from '@/store';
 import type { SimulatedIssue } from './words-issues';
 
@@ -16,6 +16,39 @@ export function simulatedPrinter(seed: number, pixelMm: number | null, layerMm: 
 function spreadOverPlate(position: number): { xMm: number; yMm: number } {
   return { xMm: ((position * 17) % 40) - 20, yMm: ((position * 11) % 30) - 15 };
 }
+
+/** By how much a profile was exposed longer at a time than when it was new: a simulated printer obeys it. */
+function exposureRatioAt(db: Db, profileId: number, at: Date): number {
+  const { profileChanges } = tables;
+  const changes = db
+    .select()
+    .from(profileChanges)
+    .where(and(eq(profileChanges.profileId, profileId), isNull(profileChanges.retractedAt)))
+    .orderBy(asc(profileChanges.at))
+    .all()
+    .filter(({ before, after }) => (before.exposureS ?? 0) > 0 && (after.exposureS ?? 0) > 0);
+  const last = changes.findLast((change) => change.at <= at);
+  return last === undefined ? 1 : last.after.exposureS! / changes[0].before.exposureS!;
+}
+
+/** A simulated printer with a resin, as it was exposed at a time. */
+interface MachineAt {
+  readonly machine: VirtualPrinter;
+  /** Trimmed so far that layers do not hold any more; with the exposure that a profile began with they do. */
+  readonly isLost: boolean;
+}
+
+export function machineAt(db: Db, { printer, profile }: ProfileOf, at: Date): MachineAt | undefined {
+  if (printer.simulatedSeed === null) return undefined;
+  const seed = seedFrom(printer.simulatedSeed, `resin ${profile.resinId}`);
+  const drawn = simulatedPrinter(seed, printer.pixelMm, profile.layerMm);
+  const ratio = exposureRatioAt(db, profile.id, at);
+  if (ratio === 1) return { machine: drawn, isLost: false };
+  const machine = exposedBy(drawn, ratio);
+  return { machine, isLost: !holds(machine) };
+}
+
+type ProfileOf = Pick<queries.ProfileRow, 'printer' | 'profile'>;
 
 /** True size of a feature in a print of a simulated printer, mm. */
 export function simulatedSize(
@@ -48,12 +81,9 @@ export function simulatedSize(
     .get();
   if (row === undefined) return fail({ code: 'gone' });
   const { feature, printed, drawn, print, printer, profile } = row;
-  if (printer.simulatedSeed === null) return fail({ code: 'noSimulatedPrinter' });
-  const machine = simulatedPrinter(
-    seedFrom(printer.simulatedSeed, `resin ${profile.resinId}`),
-    printer.pixelMm,
-    profile.layerMm,
-  );
+  const exposed = machineAt(db, { printer, profile }, print.madeAt);
+  if (exposed === undefined) return fail({ code: 'noSimulatedPrinter' });
+  if (exposed.isLost) return fail({ code: 'lost' });
   const place = {
     feature: printedKey(row),
     kind: kindOf(printed),
@@ -62,5 +92,9 @@ export function simulatedSize(
       spreadOverPlate(feature.position)),
   };
   const run = print.runId === null ? printKey(printId - print.copy + 1) : runKey(print);
-  return ok({ sizeMm: printFeature(machine, place, printKey(printId), run), kind: place.kind, feature });
+  return ok({
+    sizeMm: printFeature(exposed.machine, place, printKey(printId), run),
+    kind: place.kind,
+    feature,
+  });
 }

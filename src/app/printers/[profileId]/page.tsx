@@ -59,7 +59,10 @@ export default async function SignaturePage({ params }: Params) {
         <a href={`/api/signatures/${profileId}`} download className="underline">
           This signature as a file
         </a>
-        , for another bench or the command line
+        , for another bench or the command line ·{' '}
+        <Link href={`/printers/${profileId}/light`} className="underline">
+          Light: strips and exposure
+        </Link>
       </p>
       {learned.isOvertaken && <BeingBroughtUpToDate />}
       <p className="mt-2 max-w-prose">{describeStaleness(staleness, learned)}</p>

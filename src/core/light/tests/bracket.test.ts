@@ -104,7 +104,7 @@ test('after one set of strips and one block a trim lands near zero growth', () =
       const mm = stripThickness(printer, exposure, String(exposure));
       return mm === 0 ? [] : [{ exposure, depthMm: mm + 0.005 * random.normal() }];
     });
-    const curve = expectOk(fitWorkingCurve(strips, 0.0115));
+    const curve = expectOk(fitWorkingCurve(strips, () => 0.0115));
     const edge = { exposureS: 1, edgeMm: edgeGrowthOf(printer) + 0.008 * random.normal(), sdMm: 0.008 };
     const law = expectOk(
       learnEdgeLaw({

@@ -50,18 +50,30 @@ const near = (value: number, wanted: number, share: number) =>
 
 describe('the working curve', () => {
   test('D_p and E_c of independently computed strips', () => {
-    const curve = expectOk(fitWorkingCurve(stripsOf(light.strips), 0));
+    const curve = expectOk(fitWorkingCurve(stripsOf(light.strips), () => 0));
     near(curve.dpMm, light.expected.Dp_mm, 1e-9);
     near(Math.exp(curve.lnEc), light.expected.Ec, 1e-9);
   });
 
   test('and their sd, the caliper’s bias shared by all', () => {
     const { expected, u_mm, bias_mm } = second.strips;
-    const curve = expectOk(fitWorkingCurve(stripsOf(second.strips, u_mm), bias_mm));
+    const curve = expectOk(fitWorkingCurve(stripsOf(second.strips, u_mm), () => bias_mm));
     near(curve.dpMm, expected.Dp_mm, 1e-9);
     near(curve.dpSdMm, expected.Dp_sd_mm, 1e-6);
     near(Math.exp(curve.lnEc), expected.Ec, 1e-9);
     near(curve.lnEcSd, expected.lnEc_sd, 1e-6);
+  });
+
+  test('strips of two calipers: each its own bias, so together they know more of where it begins', () => {
+    const strips = stripsOf(second.strips, 0.005);
+    const alone = expectOk(fitWorkingCurve(strips, () => 0.0115));
+    const mixed = strips.map((strip, i) => ({ ...strip, instrument: i % 2 === 0 ? 'a' : 'b' }));
+    const two = expectOk(fitWorkingCurve(mixed, () => 0.0115));
+    expect(two.lnEcSd).toBeLessThan(alone.lnEcSd);
+    expect(two.dpSdMm).toBeGreaterThan(alone.dpSdMm);
+    // Without any bias it is the same who read what.
+    const sure = (given: readonly Strip[]) => expectOk(fitWorkingCurve(given, () => 0)).dpMm;
+    near(sure(mixed), sure(strips), 1e-12);
   });
 
   test('covers the truth of 1000 simulated sets as often as it says', () => {
@@ -73,7 +85,7 @@ describe('the working curve', () => {
         exposure,
         depthMm: 0.15 * Math.log(exposure / 4) + bias + 0.01 * random.normal(),
       }));
-      const { mm, sdMm } = depthAt(expectOk(fitWorkingCurve(strips, 0.0115)), 15);
+      const { mm, sdMm } = depthAt(expectOk(fitWorkingCurve(strips, () => 0.0115)), 15);
       if (Math.abs(mm - 0.15 * Math.log(15 / 4)) < 1.96 * sdMm) inside++;
     }
     // 950 ± 7, four of its sd apart.
@@ -131,7 +143,7 @@ describe('the working curve', () => {
       'badUncertainty',
     ],
   ] as const)('%s is refused', (_, strips, code) => {
-    expect(fitWorkingCurve(strips, 0.01)).toMatchObject({ ok: false, issue: { code } });
+    expect(fitWorkingCurve(strips, () => 0.01)).toMatchObject({ ok: false, issue: { code } });
   });
 });
 

@@ -1,0 +1,52 @@
+import { expect, test } from '@jest/globals';
+import { By, Key } from 'selenium-webdriver';
+import { click, find, press, typeOver, waitFor, waitForText } from './browser';
+import { withBench } from './with-bench';
+
+const bench = withBench('demo');
+
+const mainText = () => bench.browser.driver.findElement(By.css('main')).getText();
+
+test('strips to a curve, by hand and on the simulated printer; another unit is refused, a slip taken back', async () => {
+  const { driver } = bench.browser;
+  await driver.get(`${bench.server.address}/printers/1`);
+  await click(driver, 'Light: strips and exposure');
+  await waitForText(driver, 'Two strips at different exposures make a curve');
+  await typeOver(driver, '[name=exposure]', '1.9');
+  await typeOver(driver, '[name=depthMm]', '0.25');
+  await press(driver, Key.ENTER);
+  await waitForText(driver, 'one point makes no curve');
+  await click(driver, 'Cure and read five on the simulated printer');
+  await waitForText(driver, 'Depth of light');
+  expect((await driver.findElements(By.css('main table tbody tr'))).length).toBe(6);
+  await find(driver, 'canvas[aria-label^="Thickness of strips"]');
+  await click(driver, 'take it back: 1.9');
+  await waitFor(
+    driver,
+    async () => (await driver.findElements(By.css('main table tbody tr'))).length === 5,
+    'the strip is still there',
+  );
+  // What the exposure does to edges follows from the same strips.
+  expect(await mainText()).toMatch(/Edges would be true at about/);
+  expect(await mainText()).toMatch(/A trim voids the drawn sizes of .*Float-wheel bushing/);
+  expect(await bench.browser.errors()).toEqual([]);
+});
+
+test('another layer height with every way of reckoning beside the computed one, on a phone too', async () => {
+  const { driver } = bench.browser;
+  await bench.browser.resize(390, 844);
+  await driver.get(`${bench.server.address}/printers/1/light`);
+  await typeOver(driver, '[name=toMm]', '0.03');
+  await waitForText(driver, 'a tenth off for each 0.02 mm');
+  const rows = await driver.findElements(By.css('[aria-label="Exposures by rule"] tbody tr'));
+  expect(rows).toHaveLength(4);
+  expect(await rows[0].getText()).toContain('this house’s way');
+  await typeOver(driver, '[name=supplierS]', '2');
+  await waitForText(driver, 'as the supplier states');
+  await typeOver(driver, '[name=toMm]', '0.9');
+  await waitForText(driver, 'more than four times the exposure');
+  await typeOver(driver, '[name=engineTo]', 'colour');
+  await waitForText(driver, 'Print three once: 7.20');
+  expect(await driver.executeScript('return document.documentElement.scrollWidth')).toBeLessThanOrEqual(390);
+  expect(await bench.browser.errors()).toEqual([]);
+});

@@ -1,0 +1,59 @@
+'use client';
+
+import { useTap } from '@/app/_components/use-tap';
+import { type LightUnit, stripForm, UNITS } from '@/subjects/light/shared';
+import { ActionForm, Button, Choice, Problem, TextField } from '@/ui';
+import { cureStrips, saveStrip } from '../actions';
+
+interface StripFormProps {
+  readonly profileId: number;
+  readonly unit: LightUnit;
+  /** The unit of those that are there is the unit of the curve. */
+  readonly hasStrips: boolean;
+  readonly instruments: readonly { readonly id: number; readonly name: string }[];
+  /** On a simulated printer: the exposure that its strips are cured around, s. */
+  readonly simulatedS?: number;
+}
+
+/** A strip read with the caliper; on a simulated printer a whole set at a tap. */
+export function StripForm({ profileId, unit, hasStrips, instruments, simulatedS }: StripFormProps) {
+  const { problem, isBusy, tap } = useTap();
+  if (instruments.length === 0)
+    return <p className="mt-3 text-soft">No caliper is known here: name one under Measure first.</p>;
+  return (
+    <>
+      <ActionForm
+        form={stripForm}
+        action={saveStrip.bind(null, profileId)}
+        label="A strip"
+        className="mt-3 grid gap-3 sm:grid-cols-2"
+      >
+        <TextField name="exposure" inputMode="decimal" />
+        <Choice
+          name="unit"
+          defaultValue={unit}
+          choices={(hasStrips ? [unit] : UNITS).map((value) => ({ value, label: value }))}
+        />
+        <TextField name="depthMm" inputMode="decimal" />
+        <Choice
+          name="instrumentId"
+          choices={instruments.map(({ id, name }) => ({ value: String(id), label: name }))}
+        />
+        <Button type="submit" className="justify-self-start">
+          Keep the strip
+        </Button>
+      </ActionForm>
+      {simulatedS !== undefined && unit === 's' && (
+        <p className="mt-2">
+          <Button
+            disabled={isBusy}
+            onClick={() => tap(() => cureStrips(profileId, simulatedS, instruments[0].id))}
+          >
+            Cure and read five on the simulated printer
+          </Button>
+        </p>
+      )}
+      {problem !== '' && <Problem>{problem}</Problem>}
+    </>
+  );
+}

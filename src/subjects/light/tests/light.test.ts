@@ -1,0 +1,133 @@
+import { describe, expect, test } from '@jest/globals';
+import { eq } from 'drizzle-orm';
+import { expectOk } from '@/core/result';
+import { tables } from '@/store';
+import { readyBench } from '@/testing/bench';
+import { cureSimulatedStrips, keepStrip, takeBackStrip, viewLight } from '../index';
+import { describeBracketIssue, describeKeepIssue, describeStripIssue, stripForm } from '../shared';
+
+type Bench = ReturnType<typeof readyBench>;
+
+const caliperOf = ({ db }: Bench) => db.select().from(tables.instruments).get()!.id;
+const view = ({ db, profileId }: Bench) => viewLight(db, profileId)!;
+
+function keep(bench: Bench, exposure: number, depthMm: number, unit: 's' | 'mJ/cm²' = 's') {
+  return keepStrip(bench.db, bench.profileId, { unit, exposure, depthMm, instrumentId: caliperOf(bench) });
+}
+
+function exposedFor(bench: Bench, exposureS: number): void {
+  bench.db
+    .update(tables.profiles)
+    .set({ settings: { exposureS } })
+    .where(eq(tables.profiles.id, bench.profileId))
+    .run();
+}
+
+function onSimulatedPrinter(bench: Bench): void {
+  bench.db.update(tables.printers).set({ simulatedSeed: 7 }).run();
+}
+
+describe('strips of a printer and a resin', () => {
+  test('one is no curve, two are; one taken back counts no more and stays on record', () => {
+    const bench = readyBench();
+    expect(view(bench).curve).toBeUndefined();
+    expectOk(keep(bench, 4, 0.2));
+    expect(view(bench).curve).toMatchObject({ ok: false, issue: { code: 'tooFewStrips' } });
+    expectOk(keep(bench, 8, 0.3));
+    const curve = expectOk(view(bench).curve!);
+    expect(curve.dpMm).toBeCloseTo(0.1 / Math.LN2, 12);
+    // The caliper's bias is in where it begins, not in the slope.
+    expect(curve.dpSdMm).toBeCloseTo((0.01 * Math.SQRT2) / Math.LN2, 12);
+    expectOk(takeBackStrip(bench.db, bench.profileId, view(bench).strips[1].id));
+    expect(view(bench).strips).toHaveLength(1);
+    expect(bench.db.select().from(tables.strips).all()).toHaveLength(2);
+  });
+
+  test('another unit than that of the others is refused', () => {
+    const bench = readyBench();
+    expectOk(keep(bench, 4, 0.2, 'mJ/cm²'));
+    expect(keep(bench, 8, 0.3)).toEqual({ ok: false, issue: { code: 'otherUnit', kept: 'mJ/cm²' } });
+    expect(view(bench).unit).toBe('mJ/cm²');
+  });
+
+  test('a real printer cures none by itself; a simulated one does, and they make a curve', () => {
+    const bench = readyBench();
+    const ask = { exposureS: 2, instrumentId: caliperOf(bench) };
+    bench.db.update(tables.printers).set({ simulatedSeed: null }).run();
+    expect(cureSimulatedStrips(bench.db, bench.profileId, ask)).toMatchObject({
+      issue: { code: 'noSimulatedPrinter' },
+    });
+    onSimulatedPrinter(bench);
+    expectOk(cureSimulatedStrips(bench.db, bench.profileId, ask));
+    const { dpMm } = expectOk(view(bench).curve!);
+    expect(view(bench).strips.map(({ exposure }) => exposure)).toEqual([1.6, 2.4, 3.6, 5.4, 8]);
+    expect(dpMm).toBeGreaterThan(0.07);
+    expect(dpMm).toBeLessThan(0.24);
+  });
+
+  test('what is gone is said', () => {
+    const bench = readyBench();
+    expect(keepStrip(bench.db, 999, { unit: 's', exposure: 2, depthMm: 0.1, instrumentId: 1 }).ok).toBe(
+      false,
+    );
+    expect(takeBackStrip(bench.db, bench.profileId, 999).ok).toBe(false);
+    expect(viewLight(bench.db, 999)).toBeUndefined();
+  });
+});
+
+describe('the exposure', () => {
+  test('without one there is no trim; with one there is, narrower with strips', () => {
+    const bench = readyBench();
+    expect(view(bench).trim).toBeUndefined();
+    exposedFor(bench, 2.4);
+    const alone = view(bench).trim!;
+    expect(alone.leastS).toBeUndefined();
+    expect(alone.voids.map(({ name }) => name)).toContain('Bushing');
+    for (const seconds of [1, 1.6, 2.4, 4, 6]) expectOk(keep(bench, seconds, 0.15 * Math.log(seconds / 0.6)));
+    const { ratio, leastS, step } = view(bench).trim!;
+    expect(Math.log(ratio.high / ratio.low)).toBeLessThan(Math.log(alone.ratio.high / alone.ratio.low));
+    expect(leastS).toBeGreaterThan(0.6);
+    expect(step.ratio).toBeGreaterThanOrEqual(0.75);
+    expect(step.ratio).toBeLessThanOrEqual(1.33);
+  });
+
+  test('another profile of the same printer and resin at another exposure is learned from once it was read', () => {
+    const bench = readyBench();
+    exposedFor(bench, 2.4);
+    const own = bench.db.select().from(tables.profiles).get()!;
+    bench.db
+      .insert(tables.profiles)
+      .values({
+        printerId: own.printerId,
+        resinId: own.resinId,
+        name: 'longer',
+        layerMm: 0.05,
+        settings: { exposureS: 3 },
+      })
+      .run();
+    expect(view(bench).trim!.others).toBe(0);
+  });
+});
+
+test('forms refuse what no strip can be', () => {
+  const given = { unit: 's', exposure: '0', depthMm: '0', instrumentId: '1' };
+  const read = stripForm.safeParse(given);
+  expect(read.success).toBe(false);
+  expect(stripForm.safeParse({ ...given, exposure: '2.4', depthMm: '0.21' }).success).toBe(true);
+});
+
+test('every refusal has its sentence', () => {
+  const words = [
+    describeKeepIssue({ code: 'gone' }),
+    describeKeepIssue({ code: 'noSimulatedPrinter' }),
+    describeKeepIssue({ code: 'otherUnit', kept: 's' }),
+    describeStripIssue({ code: 'tooFewStrips', exposures: 0 }),
+    describeStripIssue({ code: 'badUncertainty', strip: 0 }),
+    describeBracketIssue({ code: 'badExposure', exposureS: 0 }),
+    describeBracketIssue({ code: 'lowAboveHigh', lowS: 4, highS: 2 }),
+    describeBracketIssue({ code: 'badSlot', slotMm: 0 }),
+    describeBracketIssue({ code: 'badSd', exposureS: 2 }),
+  ];
+  expect(new Set(words).size).toBe(words.length);
+  for (const each of words) expect(each).toMatch(/\.$/);
+});

@@ -1,0 +1,127 @@
+import {
+  type EdgeObservation,
+  edgeAt,
+  fitWorkingCurve,
+  leastExposure,
+  learnEdgeLaw,
+  slopeOf,
+  type StripIssue,
+  type TrimStep,
+  trimStep,
+  type WorkingCurve,
+  zeroRatio,
+} from '@/core/light';
+import type { Result } from '@/core/result';
+import { type Db, queries } from '@/store';
+import { newestSignature } from '@/subjects/printing';
+import type { LightUnit } from './input-light';
+
+/** A strip on record. */
+export interface StripView {
+  readonly id: number;
+  readonly exposure: number;
+  readonly depthMm: number;
+  readonly instrument: string;
+}
+
+/** What the exposure does to edges, and where they would be true. */
+export interface TrimView {
+  readonly exposureS: number;
+  readonly edge: { readonly mean: number; readonly sd: number };
+  readonly slope: { readonly mean: number; readonly sd: number };
+  readonly ratio: { readonly median: number; readonly low: number; readonly high: number };
+  readonly step: TrimStep;
+  /** Below it a layer does not hold, s; undefined without strips in seconds. */
+  readonly leastS?: number;
+  /** Profiles of this printer and resin at other exposures that were learned from. */
+  readonly others: number;
+  /** Jobs whose drawn sizes a trim voids. */
+  readonly voids: readonly { readonly id: number; readonly name: string }[];
+}
+
+export interface LightView {
+  readonly row: queries.ProfileRow;
+  readonly strips: readonly StripView[];
+  readonly unit: LightUnit;
+  /** Undefined while no strip was read. */
+  readonly curve?: Result<WorkingCurve, StripIssue>;
+  readonly exposureS?: number;
+  /** Undefined where nobody said what it is exposed. */
+  readonly trim?: TrimView;
+}
+
+/** Strips say where curing begins; edges are true at about twice that, as far as one light is like another. */
+const TRUE_AT_TWICE_SD_LN = 0.15;
+
+function curveOf(rows: ReturnType<typeof queries.listStrips>): LightView['curve'] {
+  if (rows.length === 0) return undefined;
+  const mpe = new Map(rows.map(({ instrumentId, mpeMm }) => [String(instrumentId), mpeMm]));
+  return fitWorkingCurve(
+    rows.map(({ exposure, depthMm, instrumentId }) => ({
+      exposure,
+      depthMm,
+      instrument: String(instrumentId),
+    })),
+    (instrument) => (mpe.get(instrument) ?? 0) / Math.sqrt(3),
+  );
+}
+
+/** Growth of edges that a profile's signature tells, mm on each face. */
+function edgeOf(db: Db, profileId: number) {
+  const { signature, readingCount } = newestSignature(db, profileId);
+  const { mean, sd } = signature.parameters.find(({ name }) => name === 'edge')!;
+  return { mean, sd, readingCount };
+}
+
+/** What profiles of the same printer and resin at other exposures say of edges. */
+function atOtherExposures(db: Db, row: queries.ProfileRow): EdgeObservation[] {
+  return queries.listProfiles(db).flatMap(({ profile, printer, resin }) => {
+    const { exposureS } = profile.settings;
+    const isRelative = printer.id === row.printer.id && resin.id === row.resin.id;
+    if (!isRelative || profile.id === row.profile.id || exposureS === undefined) return [];
+    const { mean, sd, readingCount } = edgeOf(db, profile.id);
+    return readingCount === 0 ? [] : [{ exposureS, edgeMm: mean, sdMm: sd }];
+  });
+}
+
+function trimOf(db: Db, row: queries.ProfileRow, curve: WorkingCurve | undefined): TrimView | undefined {
+  const { exposureS } = row.profile.settings;
+  if (exposureS === undefined) return undefined;
+  const others = atOtherExposures(db, row);
+  const zeroNear = curve && {
+    lnS: curve.lnEc + Math.LN2,
+    sdLn: Math.hypot(curve.lnEcSd, TRUE_AT_TWICE_SD_LN),
+  };
+  const law = learnEdgeLaw({ exposureS, prior: edgeOf(db, row.profile.id), observations: others, zeroNear });
+  if (!law.ok) return undefined;
+  const ratio = zeroRatio(law.value);
+  const leastS = curve && leastExposure(curve, row.profile.layerMm);
+  return {
+    exposureS,
+    edge: edgeAt(law.value, exposureS),
+    slope: slopeOf(law.value),
+    ratio,
+    step: trimStep(exposureS, ratio.median, leastS),
+    leastS,
+    others: others.length,
+    voids: queries.listOpenJobsOf(db, row.profile.id).map(({ id, name }) => ({ id, name })),
+  };
+}
+
+/** What is known of the light of a profile's printer in its resin; undefined where there is no such profile. */
+export function viewLight(db: Db, profileId: number): LightView | undefined {
+  const row = queries.findProfile(db, profileId);
+  if (row === undefined) return undefined;
+  const rows = queries.listStrips(db, row.printer.id, row.resin.id);
+  const unit = rows[0]?.unit ?? 's';
+  const curve = curveOf(rows);
+  const inSeconds = unit === 's' && curve?.ok === true ? curve.value : undefined;
+  return {
+    row,
+    strips: rows.map(({ id, exposure, depthMm, instrument }) => ({ id, exposure, depthMm, instrument })),
+    unit,
+    curve,
+    exposureS: row.profile.settings.exposureS,
+    trim: trimOf(db, row, inSeconds),
+  };
+}
