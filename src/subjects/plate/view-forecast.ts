@@ -33,7 +33,10 @@ export interface PlateForecast extends ProfileProgram {
   readonly finish: ReturnType<typeof finishOf>;
   /** Weighings that the share of supports is known by; undefined: nothing on the plate gets supports. */
   readonly supports?: { readonly share: SupportShare; readonly weighings: number };
+  /** With another resin in it it counts as empty: that one comes out first. */
   readonly vat?: Vat;
+  /** The other resin. */
+  readonly vatHolds?: string;
   /** Undefined where the vat is not known; 'tooMuch': one layer uses more than a full vat has. */
   readonly outlook?: VatOutlook | 'tooMuch';
   /** Without a look at the vat: what the print takes at the median share, ml. */
@@ -66,6 +69,17 @@ function paced(outlook: VatOutlook, timed: readonly TimedPrint[]): VatOutlook {
   };
 }
 
+/** Name of the resin in a printer's vat; undefined: it holds the wanted one, or nobody said. */
+export function otherInVat(db: Db, { printer, resin }: queries.ProfileRow): string | undefined {
+  if (printer.vatResinId === null || printer.vatResinId === resin.id) return undefined;
+  return queries.findResin(db, printer.vatResinId)?.resin.name;
+}
+
+function vatFor(db: Db, printerId: number, isOther: boolean): Vat | undefined {
+  const vat = db.select().from(tables.vats).where(eq(tables.vats.printerId, printerId)).get();
+  return vat === undefined || !isOther ? vat : { ...vat, levelMl: 0, lots: [] };
+}
+
 /** Hours and resin of these layers with this profile. */
 export function forecastOf(db: Db, row: queries.ProfileRow, areas: PlateAreas): PlateForecast {
   const { printer } = row;
@@ -78,7 +92,8 @@ export function forecastOf(db: Db, row: queries.ProfileRow, areas: PlateAreas): 
     .listWeighings(db, printer.id)
     .map(({ supports, parts }) => ({ supports, part: parts }));
   const share = hasSupports ? learnSupportShare(weighings) : NONE;
-  const vat = db.select().from(tables.vats).where(eq(tables.vats.printerId, printer.id)).get();
+  const vatHolds = otherInVat(db, row);
+  const vat = vatFor(db, printer.id, vatHolds !== undefined);
   const usesMl = outlookOf(
     areas,
     known.program,
@@ -93,6 +108,7 @@ export function forecastOf(db: Db, row: queries.ProfileRow, areas: PlateAreas): 
     finish: finishOf(plannedS, timed),
     supports: hasSupports ? { share, weighings: weighings.length } : undefined,
     vat,
+    vatHolds,
     outlook: vat && outlookIn(vat),
     resinMl: usesMl,
   };

@@ -4,7 +4,7 @@ import type { HouseRules } from '@/subjects/house';
 import type { JobView } from '@/subjects/job';
 import { programOf } from '@/subjects/printing';
 import { type PrintChance, printChance } from './view-print-chance';
-import { LOSS_SHARE, listTimed } from './view-forecast';
+import { LOSS_SHARE, listTimed, otherInVat } from './view-forecast';
 import { attendedOf, ratesOf } from './rates-of-house';
 import { ASSUMED_BED } from './view-plate';
 
@@ -23,12 +23,6 @@ const STANDARD_MM = [0.025, 0.05, 0.1] as const;
 
 /** More than this many high nobody watches any more. */
 const STACK_UP_TO = 3;
-
-/** Name of the resin in a printer's vat; undefined: it holds the wanted one, or nobody said. */
-function otherInVat(db: Db, { printer, resin }: queries.ProfileRow): string | undefined {
-  if (printer.vatResinId === null || printer.vatResinId === resin.id) return undefined;
-  return queries.findResin(db, printer.vatResinId)?.resin.name;
-}
 
 /** Everything but the poses; undefined where no printer and resin were chosen. */
 export function viewWays(

@@ -2,6 +2,7 @@ import { describe, expect, test } from '@jest/globals';
 import { expectOk } from '@/core/result';
 import { queries, tables } from '@/store';
 import { createJob } from '@/subjects/job';
+import { loadVat } from '@/subjects/resin';
 import { tellSimulated } from '@/subjects/simulated';
 import { benchWithPlate, giveLayers, openGate, OPEN_HOUSE } from '@/testing/plate';
 import {
@@ -251,6 +252,13 @@ describe('the gate', () => {
     const resin = view(plate).gate!.find(({ fact }) => fact.key === 'resin')!;
     expect(resin).toMatchObject({ state: 'open', isKnownBad: true });
     expect(describeGate(resin.fact)).toContain('Slate General is in it, Otter Tough is wanted');
+    // What stands in it is no help for this print, and is gone once the vat is noted as changed.
+    const { forecast, fillMl } = view(plate);
+    expect([forecast!.vatHolds, forecast!.vat!.levelMl]).toEqual(['Slate General', 0]);
+    expect(fillMl).toBeGreaterThan(forecast!.resinMl);
+    loadVat(plate.db, plate.printerId, view(plate).row.resin.id, '2026-11-27');
+    expect(view(plate).forecast!.vat!.levelMl).toBe(0);
+    expect(view(plate).forecast!.vatHolds).toBeUndefined();
   });
 
   test('an open window asks for a warmer room, and repellent for minutes on the film', () => {

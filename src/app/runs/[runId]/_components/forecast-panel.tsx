@@ -33,7 +33,7 @@ export function ForecastPanel({
   fillMl,
   thermometerC,
 }: ForecastPanelProps) {
-  const { finish, layers, from, timed, vat, resinMl, supports } = forecast;
+  const { finish, layers, from, timed, vat, vatHolds, resinMl, supports } = forecast;
   return (
     <section aria-labelledby="forecast-title">
       <h2 id="forecast-title" className="text-lg">
@@ -93,7 +93,9 @@ export function ForecastPanel({
         <summary className="font-semibold">
           {vat === undefined
             ? 'How full is the vat?'
-            : `Vat: ${Math.round(vat.levelMl)} of ${Math.round(vat.capacityMl)} ml`}
+            : vatHolds !== undefined
+              ? `Vat: ${vatHolds} in it, to be emptied first`
+              : `Vat: ${Math.round(vat.levelMl)} of ${Math.round(vat.capacityMl)} ml`}
         </summary>
         <VatForm
           key={vat?.at.getTime()}
