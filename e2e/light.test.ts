@@ -50,3 +50,29 @@ test('another layer height with every way of reckoning beside the computed one, 
   expect(await driver.executeScript('return document.documentElement.scrollWidth')).toBeLessThanOrEqual(390);
   expect(await bench.browser.errors()).toEqual([]);
 });
+
+test('a bracket from nothing: three gauges, three more, an exposure that holds and draws true', async () => {
+  const { driver } = bench.browser;
+  await bench.browser.resize(1280, 800);
+  await driver.get(`${bench.server.address}/printers/3/light`);
+  await waitForText(driver, 'Print next');
+  await typeOver(driver, '[name=wallMm]', '4.02');
+  await press(driver, Key.ENTER);
+  await waitForText(driver, 'held, its slot is open, wall 4.02 mm');
+  await click(driver, 'take it back: gauge at');
+  await waitFor(driver, async () => !(await mainText()).includes('Best so far'), 'the gauge still counts');
+  for (let round = 0; round < 4 && !(await mainText()).includes('Sure enough'); round++) {
+    const before = (await driver.findElements(By.xpath("//button[starts-with(., 'take it back: gauge')]")))
+      .length;
+    await click(driver, 'Print and read these on the simulated printer');
+    await waitFor(
+      driver,
+      async () =>
+        (await driver.findElements(By.xpath("//button[starts-with(., 'take it back: gauge')]"))).length >
+        before,
+      'the gauges are not there',
+    );
+  }
+  expect(await mainText()).toMatch(/Sure enough: note it as the exposure/);
+  expect(await bench.browser.errors()).toEqual([]);
+});

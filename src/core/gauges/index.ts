@@ -14,3 +14,4 @@ export {
 } from './gauge';
 export { type BlockFeature, notchesFor } from './piece';
 export { stripMesh } from './strip';
+export { BRACKET_SLOT_MM, BRACKET_WALL_MM, buildBracketGauge } from './bracket-gauge';

@@ -9,7 +9,7 @@ export interface BracketOutcome {
   readonly held: boolean;
   /** Its narrow slots closed. */
   readonly bridged?: boolean;
-  /** Growth of its edges by the caliper, mm on each face. */
+  /** Growth of its edges by the caliper, mm on each face; the sd of this reading alone. */
   readonly edge?: { readonly mm: number; readonly sdMm: number };
 }
 
@@ -18,6 +18,8 @@ export interface BracketAsk {
   readonly lowS: number;
   readonly highS: number;
   readonly slotMm: number;
+  /** Sd of what all readings of edges are wrong by alike, mm: the caliper's bias, a shrink that nobody knows. Default 0. */
+  readonly sharedSdMm?: number;
   readonly outcomes: readonly BracketOutcome[];
 }
 
@@ -83,7 +85,7 @@ class BracketGrid {
   private readonly slope = nodesOf(Math.log(EDGE_SLOPE.medianMm), EDGE_SLOPE.sdLn, NODES.slope);
   private readonly weights = new Float64Array(NODES.zero * NODES.hold * NODES.slope);
 
-  constructor({ lowS, highS, slotMm, outcomes }: BracketAsk) {
+  constructor({ lowS, highS, slotMm, sharedSdMm = 0, outcomes }: BracketAsk) {
     const middle = (Math.log(lowS) + Math.log(highS)) / 2;
     const sd = Math.max(LEAST_SD_LN, Math.log(highS / lowS) / (2 * 1.96));
     this.zero = nodesOf(middle, sd, NODES.zero);
@@ -91,6 +93,7 @@ class BracketGrid {
       this.weights[at] = this.zero[z][1] + this.apart[h][1] + this.slope[s][1];
     });
     for (const outcome of outcomes) this.take(outcome, slotMm);
+    this.takeEdges(outcomes, sharedSdMm);
     const highest = this.weights.reduce((most, ln) => Math.max(most, ln), -Infinity);
     const total = this.weights.reduce((sum, ln) => sum + Math.exp(ln - highest), 0);
     for (let at = 0; at < this.weights.length; at++)
@@ -119,19 +122,38 @@ class BracketGrid {
     );
   }
 
-  private take({ exposureS, held, bridged, edge }: BracketOutcome, slotMm: number): void {
+  private take({ exposureS, held, bridged }: BracketOutcome, slotMm: number): void {
     const ln = Math.log(exposureS);
     const sure = (chance: number) => Math.log(Math.max(1e-12, chance));
     const byHold = this.holdsAt(ln).map((chance) => sure(held ? chance : 1 - chance));
     // Of a lost one nothing else is known.
     const byEdge = this.edgesAt(ln).map((grows) => {
-      if (!held) return 0;
+      if (!held || bridged === undefined) return 0;
       const closes = normalCdf((grows - slotMm / 2) / SOFT.slotMm);
-      const slots = bridged === undefined ? 0 : sure(bridged ? closes : 1 - closes);
-      return slots - (edge === undefined ? 0 : ((edge.mm - grows) / edge.sdMm) ** 2 / 2);
+      return sure(bridged ? closes : 1 - closes);
     });
     this.each((at, z, h, s) => {
       this.weights[at] += byHold[z * NODES.hold + h] + byEdge[z * NODES.slope + s];
+    });
+  }
+
+  /** All readings of edges at once: with what they share integrated out, a sum of squares less what a common shift explains. */
+  private takeEdges(outcomes: readonly BracketOutcome[], sharedSdMm: number): void {
+    const [first, second] = [0, 0].map(() => new Float64Array(NODES.zero * NODES.slope));
+    let weight = 0;
+    for (const { exposureS, held, edge } of outcomes) {
+      if (!held || edge === undefined) continue;
+      const own = 1 / (edge.sdMm * edge.sdMm);
+      weight += own;
+      this.edgesAt(Math.log(exposureS)).forEach((grows, i) => {
+        first[i] += own * (edge.mm - grows);
+        second[i] += own * (edge.mm - grows) ** 2;
+      });
+    }
+    const explained = sharedSdMm === 0 ? 0 : 1 / (weight + 1 / (sharedSdMm * sharedSdMm));
+    this.each((at, z, _h, s) => {
+      const i = z * NODES.slope + s;
+      this.weights[at] -= (second[i] - explained * first[i] ** 2) / 2;
     });
   }
 

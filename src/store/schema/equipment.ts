@@ -118,3 +118,23 @@ export const strips = sqliteTable(
   },
   (table) => [index('strips_of_light').on(table.printerId, table.resinId)],
 );
+
+/** Small gauges printed at several exposures of one profile: what became of each. */
+export const bracketGauges = sqliteTable(
+  'bracket_gauges',
+  {
+    id: integer().primaryKey({ autoIncrement: true }),
+    profileId: integer()
+      .notNull()
+      .references(() => profiles.id),
+    exposureS: real().notNull(),
+    held: integer({ mode: 'boolean' }).notNull(),
+    /** Its slot closed; null where it was lost. */
+    bridged: integer({ mode: 'boolean' }),
+    /** Its wall as it was read; null where nobody read it. */
+    wallMm: real(),
+    at: integer({ mode: 'timestamp_ms' }).notNull(),
+    retractedAt: integer({ mode: 'timestamp_ms' }),
+  },
+  (table) => [index('gauges_of_bracket').on(table.profileId)],
+);

@@ -10,7 +10,7 @@ import type { JobView } from './view-job';
 let kernel: Promise<SolidKernel> | undefined;
 
 /** The solid kernel, loaded once. */
-function loadKernel(): Promise<SolidKernel> {
+export function loadKernel(): Promise<SolidKernel> {
   kernel ??= Module().then((loaded) => {
     loaded.setup();
     return loaded;

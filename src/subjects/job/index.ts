@@ -2,7 +2,14 @@ import 'server-only';
 
 export { addFeature } from './add-feature';
 export { archiveJob } from './archive-job';
-export { buildJobFile, canBuild, outlineOfJob, PART_FORMATS, type PartFormat } from './build-part';
+export {
+  buildJobFile,
+  canBuild,
+  loadKernel,
+  outlineOfJob,
+  PART_FORMATS,
+  type PartFormat,
+} from './build-part';
 export { changeProcess, takeBackProcess } from './change-process';
 export { changeFitClasses } from './change-fit-classes';
 export { changeFeature, type FeatureChange } from './change-feature';

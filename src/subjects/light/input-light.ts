@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { choiceField, idField, numberField } from '@/subjects/language/shared';
+import { choiceField, idField, numberField, optionalNumber } from '@/subjects/language/shared';
 
 export const UNITS = ['s', 'mJ/cm²'] as const;
 export type LightUnit = (typeof UNITS)[number];
@@ -12,3 +12,13 @@ export const stripForm = z.object({
   instrumentId: idField('Read with'),
 });
 export type StripRead = z.infer<typeof stripForm>;
+
+export const BECAME = ['open', 'closed', 'lost'] as const;
+
+/** What became of a bracket's gauge. */
+export const gaugeForm = z.object({
+  exposureS: numberField('Exposure', 'time', { low: 0.001, high: 3599 }),
+  became: choiceField('It', BECAME),
+  wallMm: optionalNumber('Its wall, drawn 4 mm', 'length', { low: 1, high: 10 }),
+});
+export type GaugeSeen = z.infer<typeof gaugeForm>;

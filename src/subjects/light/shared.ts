@@ -1,4 +1,12 @@
-export { type LightUnit, stripForm, type StripRead, UNITS } from './input-light';
+export {
+  BECAME,
+  gaugeForm,
+  type GaugeSeen,
+  type LightUnit,
+  stripForm,
+  type StripRead,
+  UNITS,
+} from './input-light';
 export { parseStripsCsv } from './input-strips-csv';
 export { parseTrimJson } from './input-trim-json';
 export {

@@ -68,6 +68,21 @@ describe('a bracket', () => {
     expect(bridged.next![1]).toBeLessThan(2 / 1.4);
   });
 
+  test('readings that share an error know less than as many of their own', () => {
+    const outcomes = bracketExposures(2, 1.3).map((exposureS, i) => ({
+      exposureS,
+      held: true,
+      bridged: false,
+      edge: { mm: 0.012 * (i - 1), sdMm: 0.004 },
+    }));
+    const ask = { lowS: 1, highS: 4, slotMm: SLOT_MM, outcomes };
+    const sd = (sharedSdMm?: number) => expectOk(readBracket({ ...ask, sharedSdMm })).best.edgeSdMm;
+    expect(sd(0)).toBe(sd());
+    expect(sd(0.01)).toBeGreaterThan(1.5 * sd(0));
+    // A shared error a thousand times smaller than each own one says nothing.
+    expect(sd(4e-6)).toBeCloseTo(sd(0), 6);
+  });
+
   test('what is surely good asks for nothing more', () => {
     const edges = [-0.012, 0, 0.012].map((mm) => ({ mm, sdMm: 0.004 }));
     const outcomes = bracketExposures(2, 1.3).map((exposureS, i) => ({

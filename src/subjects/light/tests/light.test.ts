@@ -3,7 +3,16 @@ import { eq } from 'drizzle-orm';
 import { expectOk } from '@/core/result';
 import { tables } from '@/store';
 import { readyBench } from '@/testing/bench';
-import { cureSimulatedStrips, keepStrip, takeBackStrip, viewLight } from '../index';
+import {
+  cureSimulatedStrips,
+  keepGauge,
+  keepStrip,
+  printSimulatedGauges,
+  takeBackGauge,
+  takeBackStrip,
+  viewBracket,
+  viewLight,
+} from '../index';
 import { describeBracketIssue, describeKeepIssue, describeStripIssue, stripForm } from '../shared';
 
 type Bench = ReturnType<typeof readyBench>;
@@ -106,6 +115,40 @@ describe('the exposure', () => {
       })
       .run();
     expect(view(bench).trim!.others).toBe(0);
+  });
+});
+
+describe('a bracket', () => {
+  test('what is lost has neither slot nor wall; one taken back counts no more', () => {
+    const bench = readyBench();
+    const { db, profileId } = bench;
+    expect(viewBracket(db, profileId, 2).verdict).toBeUndefined();
+    expectOk(keepGauge(db, profileId, { exposureS: 1, became: 'lost', wallMm: 4.1 }));
+    expectOk(keepGauge(db, profileId, { exposureS: 2, became: 'open', wallMm: 4.0 }));
+    const { gauges, verdict } = viewBracket(db, profileId, 2);
+    expect(gauges.map(({ became, wallMm }) => [became, wallMm])).toEqual([
+      ['lost', undefined],
+      ['open', 4],
+    ]);
+    const { best } = expectOk(verdict!);
+    expect(best.exposureS).toBeGreaterThan(1.2);
+    expectOk(takeBackGauge(db, profileId, gauges[0].id));
+    expect(takeBackGauge(db, profileId, gauges[0].id).ok).toBe(false);
+    expect(viewBracket(db, profileId, 2).gauges).toHaveLength(1);
+    expect(keepGauge(db, 999, { exposureS: 2, became: 'open', wallMm: undefined }).ok).toBe(false);
+  });
+
+  test('on a simulated printer short exposures are lost and long ones grow the wall', () => {
+    const bench = readyBench();
+    const ask = { nowS: 2, exposuresS: [0.2, 2, 8] };
+    bench.db.update(tables.printers).set({ simulatedSeed: null }).run();
+    expect(printSimulatedGauges(bench.db, bench.profileId, ask).ok).toBe(false);
+    onSimulatedPrinter(bench);
+    expectOk(printSimulatedGauges(bench.db, bench.profileId, ask));
+    const [short, now, long] = viewBracket(bench.db, bench.profileId, 2).gauges;
+    expect(short.became).toBe('lost');
+    expect(now.became).not.toBe('lost');
+    expect(long.wallMm!).toBeGreaterThan(now.wallMm!);
   });
 });
 

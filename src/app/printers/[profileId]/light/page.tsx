@@ -5,10 +5,11 @@ import { idFrom } from '@/app/_components/read-params';
 import { listInstruments } from '@/subjects/caliper';
 import { bench, benchHouse } from '@/subjects/house';
 import { listAnd } from '@/subjects/language/shared';
-import { type LightView, STRIP_RATIOS, type TrimView, viewLight } from '@/subjects/light';
-import { describeStripIssue } from '@/subjects/light/shared';
+import { type LightView, STRIP_RATIOS, type TrimView, viewBracket, viewLight } from '@/subjects/light';
+import { describeBracketIssue, describeStripIssue } from '@/subjects/light/shared';
 import { waitForSignature } from '@/subjects/printing';
 import { Caution, Link, Problem } from '@/ui';
+import { BracketDesk } from './_components/bracket-desk';
 import { CurveChart } from './_components/curve-chart';
 import { LayerPanel } from './_components/layer-panel';
 import { MachinePanel } from './_components/machine-panel';
@@ -45,6 +46,7 @@ export default async function LightPage({ params }: Params) {
         <Curve view={view} />
       </div>
       {trim !== undefined && <Trim trim={trim} profileId={profileId} />}
+      <Bracket view={view} />
       {exposureS === undefined ? (
         <p className="mt-6 max-w-prose">
           Say what a layer is exposed under{' '}
@@ -159,6 +161,56 @@ const LIMIT_WORDS = {
   step: ' One step goes no further, then a block is measured again.',
   depth: ' Below it a layer does not hold to the one before it.',
 } as const;
+
+const BEYOND_WORDS = {
+  longer:
+    'All were lost: it lies further up. Check too that the plate is level, and that the first layers hold.',
+  shorter: 'All that held closed their slots: it lies further down.',
+} as const;
+
+/** Where nothing is known of an exposure, s. */
+const ABOUT_S = 2.5;
+
+/** An exposure that holds and draws true, from a few small gauges. */
+function Bracket({ view: { row, exposureS } }: { view: LightView }) {
+  const { gauges, first, verdict } = viewBracket(bench().db, row.profile.id, exposureS ?? ABOUT_S);
+  const found = verdict?.ok === true ? verdict.value : undefined;
+  const next = found === undefined ? first : (found.next ?? []).map((seconds) => Number(seconds.toFixed(2)));
+  const of100 = (share: number) => Math.round(100 * share);
+  return (
+    <section aria-labelledby="bracket-title" className="mt-8 max-w-3xl">
+      <h2 id="bracket-title" className="text-lg">
+        Bracket
+      </h2>
+      <p className="text-sm text-soft">
+        For a resin, a printer or a film that nothing is known of: three small gauges at exposures in equal
+        ratio, wash and cure them as parts, then say what became of each. Minutes, not hours.
+      </p>
+      {verdict?.ok === false && <Problem>{describeBracketIssue(verdict.issue)}</Problem>}
+      {found !== undefined && (
+        <p
+          className={`mt-2 border-l-4 py-1 pl-3 ${found.next === undefined ? 'border-juniper' : 'border-honey'}`}
+        >
+          Best so far <strong className="num">{found.best.exposureS.toFixed(2)} s</strong>: it holds, and
+          edges are within 0.03 mm of what is drawn, in {of100(found.best.good)} of 100. It holds in{' '}
+          {of100(found.best.holds)}; edges grow by{' '}
+          <span className="num">
+            {found.best.edgeMm.toFixed(3)} ± {(1.96 * found.best.edgeSdMm).toFixed(3)} mm
+          </span>
+          . {found.beyond !== undefined && BEYOND_WORDS[found.beyond]}
+          {found.next === undefined &&
+            ' Sure enough: note it as the exposure of this profile, then print a signature block.'}
+        </p>
+      )}
+      <BracketDesk
+        profileId={row.profile.id}
+        gauges={gauges}
+        next={next}
+        simulatedS={row.printer.simulatedSeed === null ? undefined : (exposureS ?? ABOUT_S)}
+      />
+    </section>
+  );
+}
 
 function Trim({ trim, profileId }: { trim: TrimView; profileId: number }) {
   const { exposureS, edge, slope, ratio, step, leastS, others, voids } = trim;
