@@ -29,6 +29,14 @@ test('strips to a curve, by hand and on the simulated printer; another unit is r
   // What the exposure does to edges follows from the same strips.
   expect(await mainText()).toMatch(/Edges would be true at about/);
   expect(await mainText()).toMatch(/A trim voids the drawn sizes of .*Float-wheel bushing/);
+  // One wall says little, and how little is told.
+  await click(driver, 'One wall came out too thick');
+  await typeOver(driver, '[name=drawnMm]', '2');
+  await typeOver(driver, '[name=readMm]', '2.12');
+  await waitForText(driver, 'By itself it says that edges grow by');
+  await waitForText(driver, 'if three like it agreed');
+  await typeOver(driver, '[name=readMm]', '0.4');
+  await waitForText(driver, 'it is another size, or no wall');
   expect(await bench.browser.errors()).toEqual([]);
 });
 

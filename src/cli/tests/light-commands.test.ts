@@ -51,7 +51,7 @@ describe('mellow light strips', () => {
     const file = inFolder('plain.csv', 'exposure;depth_mm\n8;0,033\n12;0,09\n18;0,156\n27;0,211');
     const of = (mpe: string) => runLightStrips([file, '--mpe', mpe]) as Record<string, number>;
     expect(of('0.04').lnEc_sd).toBeGreaterThan(1.2 * of('0.02').lnEc_sd);
-    expect(of('0.04').Dp_sd_mm).toBe(of('0.02').Dp_sd_mm);
+    expect(of('0.04').Dp_sd_mm).toBeCloseTo(of('0.02').Dp_sd_mm, 12);
   });
 
   test.each([

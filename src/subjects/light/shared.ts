@@ -14,5 +14,6 @@ export {
   describeKeepIssue,
   describeStripIssue,
   describeTrimIssue,
+  describeWallIssue,
   type KeepIssue,
 } from './words-light';

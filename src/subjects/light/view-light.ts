@@ -6,8 +6,10 @@ import {
   learnEdgeLaw,
   slopeOf,
   type StripIssue,
+  type TrimAsk,
   type TrimStep,
   trimStep,
+  type WallDoubts,
   type WorkingCurve,
   zeroRatio,
 } from '@/core/light';
@@ -27,6 +29,9 @@ export interface StripView {
 /** What the exposure does to edges, and where they would be true. */
 export interface TrimView {
   readonly exposureS: number;
+  /** What the law was learned from: one wall more is reckoned with it. */
+  readonly ask: TrimAsk;
+  readonly doubts: WallDoubts;
   readonly edge: { readonly mean: number; readonly sd: number };
   readonly slope: { readonly mean: number; readonly sd: number };
   readonly ratio: { readonly median: number; readonly low: number; readonly high: number };
@@ -73,6 +78,17 @@ function edgeOf(db: Db, profileId: number) {
   return { mean, sd, readingCount };
 }
 
+/** One reading of a wall: a caliper's usual noise and bias, mm. */
+const READ_SD_MM = 0.013;
+
+/** What makes one wall unsure, by the same signature: its shrink, its own habit and the chance of its print. */
+function doubtsOf(db: Db, profileId: number): WallDoubts {
+  const { parameters, scatter } = newestSignature(db, profileId).signature;
+  const { mean, sd } = parameters.find(({ name }) => name === 'epsilonX')!;
+  const habitSdMm = Math.hypot(scatter.featureMm, scatter.printMm);
+  return { shrinkMean: mean, shrinkSd: sd, habitSdMm, readSdMm: READ_SD_MM };
+}
+
 /** What profiles of the same printer and resin at other exposures say of edges. */
 function atOtherExposures(db: Db, row: queries.ProfileRow): EdgeObservation[] {
   return queries.listProfiles(db).flatMap(({ profile, printer, resin }) => {
@@ -92,12 +108,16 @@ function trimOf(db: Db, row: queries.ProfileRow, curve: WorkingCurve | undefined
     lnS: curve.lnEc + Math.LN2,
     sdLn: Math.hypot(curve.lnEcSd, TRUE_AT_TWICE_SD_LN),
   };
-  const law = learnEdgeLaw({ exposureS, prior: edgeOf(db, row.profile.id), observations: others, zeroNear });
+  const { mean, sd } = edgeOf(db, row.profile.id);
+  const ask: TrimAsk = { exposureS, prior: { mean, sd }, observations: others, zeroNear };
+  const law = learnEdgeLaw(ask);
   if (!law.ok) return undefined;
   const ratio = zeroRatio(law.value);
   const leastS = curve && leastExposure(curve, row.profile.layerMm);
   return {
     exposureS,
+    ask,
+    doubts: doubtsOf(db, row.profile.id),
     edge: edgeAt(law.value, exposureS),
     slope: slopeOf(law.value),
     ratio,

@@ -1,6 +1,6 @@
 import { GONE_WORDS } from '@/subjects/language/shared';
 import type { LightUnit } from './input-light';
-import type { BracketIssue, StripIssue, TrimIssue } from '@/core/light';
+import type { BracketIssue, StripIssue, TrimIssue, WallIssue } from '@/core/light';
 
 /** Why a strip was not kept or taken back. */
 export type KeepIssue =
@@ -49,6 +49,12 @@ export function describeTrimIssue(issue: TrimIssue): string {
     case 'badEdge':
       return `observation ${issue.at + 1}: its edge growth is not a number.`;
   }
+}
+
+export function describeWallIssue(issue: WallIssue): string {
+  return issue.code === 'notPositive'
+    ? 'a wall is thicker than 0, as drawn and as read.'
+    : `${issue.share > 0 ? 'so much thicker' : 'so much thinner'} than drawn it is another size, or no wall. Check which one was read.`;
 }
 
 export function describeBracketIssue(issue: BracketIssue): string {

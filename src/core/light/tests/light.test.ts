@@ -7,6 +7,7 @@ import {
   convertExposure,
   depthAt,
   edgeAt,
+  edgeOfWall,
   equalOvercure,
   fitWorkingCurve,
   leastExposure,
@@ -274,5 +275,41 @@ describe('trimming the exposure', () => {
   ] as const)('%j is refused', (change, code) => {
     const ask = { exposureS: 2.4, prior: { mean: 0.03, sd: 0.05 }, observations: [], ...change };
     expect(learnEdgeLaw(ask)).toMatchObject({ ok: false, issue: { code } });
+  });
+});
+
+describe('one wall that came out thick', () => {
+  const doubts = { shrinkMean: -0.003, shrinkSd: 0.004, habitSdMm: 0.023, readSdMm: 0.012 };
+
+  test('is half of what it is thicker than drawn and shrunk, unsure by its habit', () => {
+    const { edgeMm, sdMm } = expectOk(edgeOfWall({ drawnMm: 2, readMm: 2.12 }, doubts, 2.4));
+    expect(edgeMm).toBeCloseTo((2.12 - 2 * 0.997) / 2, 12);
+    expect(sdMm).toBeCloseTo(Math.hypot(0.023, 0.012, 0.008) / 2, 12);
+  });
+
+  test('three of them know more, but not what all share; a thick wall says less than a thin one', () => {
+    const sdOf = (drawnMm: number, walls?: number) =>
+      expectOk(edgeOfWall({ drawnMm, readMm: drawnMm + 0.1 }, doubts, 2.4, walls)).sdMm;
+    expect(sdOf(2, 3)).toBeLessThan(0.7 * sdOf(2));
+    expect(sdOf(2, 1e6)).toBeGreaterThan(0.9 * 0.004);
+    expect(sdOf(20)).toBeGreaterThan(2 * sdOf(2));
+  });
+
+  test('moves the trim less than a block does', () => {
+    const prior = { mean: 0.03, sd: 0.05 };
+    const wall = expectOk(edgeOfWall({ drawnMm: 2, readMm: 2.12 }, doubts, 2.4));
+    const sdWith = (sdMm: number) =>
+      edgeAt(expectOk(learnEdgeLaw({ exposureS: 2.4, prior, observations: [{ ...wall, sdMm }] })), 2.4).sd;
+    expect(sdWith(wall.sdMm)).toBeLessThan(prior.sd);
+    expect(sdWith(wall.sdMm)).toBeGreaterThan(1.5 * sdWith(0.006));
+  });
+
+  test.each([
+    [{ drawnMm: 0, readMm: 2 }, 'notPositive'],
+    [{ drawnMm: 2, readMm: 0 }, 'notPositive'],
+    [{ drawnMm: 0.4, readMm: 2 }, 'otherSize'],
+    [{ drawnMm: 20, readMm: 2 }, 'otherSize'],
+  ] as const)('%j is refused', (read, code) => {
+    expect(edgeOfWall(read, doubts, 2.4)).toMatchObject({ ok: false, issue: { code } });
   });
 });

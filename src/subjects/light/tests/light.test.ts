@@ -13,7 +13,13 @@ import {
   viewBracket,
   viewLight,
 } from '../index';
-import { describeBracketIssue, describeKeepIssue, describeStripIssue, stripForm } from '../shared';
+import {
+  describeBracketIssue,
+  describeKeepIssue,
+  describeStripIssue,
+  describeWallIssue,
+  stripForm,
+} from '../shared';
 
 type Bench = ReturnType<typeof readyBench>;
 
@@ -166,6 +172,9 @@ test('every refusal has its sentence', () => {
     describeKeepIssue({ code: 'otherUnit', kept: 's' }),
     describeStripIssue({ code: 'tooFewStrips', exposures: 0 }),
     describeStripIssue({ code: 'badUncertainty', strip: 0 }),
+    describeWallIssue({ code: 'notPositive' }),
+    describeWallIssue({ code: 'otherSize', share: 2 }),
+    describeWallIssue({ code: 'otherSize', share: -0.8 }),
     describeBracketIssue({ code: 'badExposure', exposureS: 0 }),
     describeBracketIssue({ code: 'lowAboveHigh', lowS: 4, highS: 2 }),
     describeBracketIssue({ code: 'badSlot', slotMm: 0 }),

@@ -14,6 +14,7 @@ import { CurveChart } from './_components/curve-chart';
 import { LayerPanel } from './_components/layer-panel';
 import { MachinePanel } from './_components/machine-panel';
 import { StripForm } from './_components/strip-form';
+import { WallPanel } from './_components/wall-panel';
 import { StripTable } from './_components/strip-table';
 
 type Params = { params: Promise<{ profileId: string }> };
@@ -266,6 +267,7 @@ function Trim({ trim, profileId }: { trim: TrimView; profileId: number }) {
           : edges and cure-through are moved by what is known, the rest is opened.
         </p>
       )}
+      <WallPanel ask={trim.ask} doubts={trim.doubts} />
     </section>
   );
 }
