@@ -62,7 +62,7 @@ test('another layer height with every way of reckoning beside the computed one, 
 test('a bracket from nothing: three gauges, three more, an exposure that holds and draws true', async () => {
   const { driver } = bench.browser;
   await bench.browser.resize(1280, 800);
-  await driver.get(`${bench.server.address}/printers/3/light`);
+  await driver.get(`${bench.server.address}/printers/2/light`);
   await waitForText(driver, 'Print next');
   await typeOver(driver, '[name=wallMm]', '4.02');
   await press(driver, Key.ENTER);

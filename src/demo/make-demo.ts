@@ -6,11 +6,16 @@ import { createGauge } from '@/subjects/gauge';
 import { writeHouseRules } from '@/subjects/house';
 import { RUN_DEFAULTS } from '@/subjects/house/shared';
 import { notePrint } from '@/subjects/job';
+import { bracketExposures } from '@/core/light';
+import { printSimulatedGauges } from '@/subjects/light';
 import { correctSettings, createProfile } from '@/subjects/printing';
 import { listVats, loadVat } from '@/subjects/resin';
 import { readAll } from './hands';
 import { makeBushing, makeRack, makeHinge, makeLadder, makeTiltHead } from './jobs';
 import { makeHingeBlend, makeShelf, makeSightGlass, makeVane } from './shelf';
+
+/** What Old Amber exposes Kelp Flex: a colour panel, so some four times what a monochrome one takes. */
+const KELP_S = 9;
 
 function makeEquipment(db: Db) {
   const longBench = { printerName: 'Long Bench', pixelMm: 0.022, simulated: true, layerMm: 0.05 };
@@ -28,10 +33,14 @@ function makeEquipment(db: Db) {
       cure: '60 °C, 20 min',
     }),
   );
+  const slate = profile(longBench, 'Slate General', '0.05 mm, 2.1 s', 'lot 4');
+  expectOk(correctSettings(db, slate, { exposureS: 2.1 }));
+  const kelp = profile(oldAmber, 'Kelp Flex', '0.05 mm, 9 s', 'lot 2');
+  expectOk(correctSettings(db, kelp, { exposureS: KELP_S }));
   return {
     otter,
-    slate: profile(longBench, 'Slate General', '0.05 mm, 2.1 s', 'lot 4'),
-    kelp: profile(oldAmber, 'Kelp Flex', '0.05 mm, 9 s', 'lot 2'),
+    slate,
+    kelp,
     caliper: expectOk(
       createInstrument(db, {
         name: 'Bench caliper',
@@ -43,6 +52,12 @@ function makeEquipment(db: Db) {
       }),
     ),
   };
+}
+
+/** Three small gauges told where Old Amber's exposure lies. */
+function bracketOldAmber(db: Db, profileId: number): void {
+  const exposuresS = bracketExposures(KELP_S, 1.4).map((seconds) => Number(seconds.toFixed(2)));
+  expectOk(printSimulatedGauges(db, profileId, { nowS: KELP_S, exposuresS }));
 }
 
 /** What stands in which vat: changing over costs time and resin. */
@@ -81,9 +96,10 @@ export function makeDemo(db: Db): void {
       presence: Array.from({ length: 7 }, () => [{ fromMin: 7 * 60, toMin: 22 * 60 }]),
     },
   });
-  const { otter, slate, caliper } = makeEquipment(db);
+  const { otter, slate, kelp, caliper } = makeEquipment(db);
   makeShelf(db);
   fillVats(db);
+  bracketOldAmber(db, kelp);
   makeBlock(db, caliper, { name: 'Signature block, 24 sizes', profileId: otter, sizes: BLOCK_SIZES });
   makeBlock(db, caliper, { name: 'Signature block, six sizes', profileId: slate, sizes: FEW_SIZES });
   makeLadder(db, slate, 'plane');

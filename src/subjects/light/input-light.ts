@@ -18,7 +18,7 @@ export const BECAME = ['open', 'closed', 'lost'] as const;
 /** What became of a bracket's gauge. */
 export const gaugeForm = z.object({
   exposureS: numberField('Exposure', 'time', { low: 0.001, high: 3599 }),
-  became: choiceField('It', BECAME),
-  wallMm: optionalNumber('Its wall, drawn 4 mm', 'length', { low: 1, high: 10 }),
+  became: choiceField('The gauge', BECAME),
+  wallMm: optionalNumber('Its 4 mm wall, read', 'length', { low: 1, high: 10 }),
 });
 export type GaugeSeen = z.infer<typeof gaugeForm>;
