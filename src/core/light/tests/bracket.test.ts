@@ -1,53 +1,20 @@
 import { describe, expect, test } from '@jest/globals';
 import { seededRandom } from '@/core/numerics';
 import { expectOk } from '@/core/result';
-import {
-  drawPrinter,
-  edgeGrowthOf,
-  exposedBy,
-  holds,
-  openSlot,
-  stripThickness,
-  type VirtualPrinter,
-} from '@/core/virtual';
-import {
-  bracketExposures,
-  type BracketOutcome,
-  fitWorkingCurve,
-  learnEdgeLaw,
-  readBracket,
-  zeroRatio,
-} from '../index';
+import { drawPrinter } from '@/core/virtual';
+import { bracketTwice, trimOnce } from '@/testing/light';
+import { bracketExposures, type BracketOutcome, readBracket } from '../index';
 
 const SLOT_MM = 0.2;
 
-/** A small gauge printed at so many times the printer's exposure, and read. */
-function printGauge(printer: VirtualPrinter, ratio: number, noise: number): BracketOutcome {
-  const exposed = exposedBy(printer, ratio);
-  if (!(exposed.dose > 1.01) || !holds(exposed)) return { exposureS: ratio, held: false };
-  const bridged = openSlot(SLOT_MM, exposed) === 0;
-  const edge = { mm: edgeGrowthOf(exposed) + 0.012 * noise, sdMm: 0.012 };
-  return { exposureS: ratio, held: true, bridged, edge };
-}
-
 describe('a bracket', () => {
   test('three then three find an exposure that holds and draws true, on printers whose light is not the model’s', () => {
-    let good = 0;
     const printers = 30;
-    for (let seed = 1; seed <= printers; seed++) {
-      const printer = drawPrinter(seed, seed % 2 === 0 ? 'first' : 'second');
-      const random = seededRandom(seed);
-      // Known from another machine to a factor of two either way of where edges are true.
-      const guess = (2 / printer.dose) * Math.exp(0.35 * random.normal());
-      const ask = { lowS: guess / 2, highS: guess * 2, slotMm: SLOT_MM };
-      const first = bracketExposures(guess, 1.4);
-      const outcomes = first.map((ratio) => printGauge(printer, ratio, random.normal()));
-      const { next, best } = expectOk(readBracket({ ...ask, outcomes }));
-      const second = (next ?? [best.exposureS]).map((ratio) => printGauge(printer, ratio, random.normal()));
-      const verdict = expectOk(readBracket({ ...ask, outcomes: [...outcomes, ...second] }));
-      const chosen = exposedBy(printer, verdict.best.exposureS);
-      if (holds(chosen) && Math.abs(edgeGrowthOf(chosen)) < 0.03) good++;
-    }
+    const found = Array.from({ length: printers }, (_, i) =>
+      bracketTwice(drawPrinter(i + 1, i % 2 === 0 ? 'second' : 'first'), seededRandom(i + 1)),
+    );
+    const good = found.filter(({ holds, edgeMm }) => holds && Math.abs(edgeMm) < 0.03).length;
+    // bench:light has 200 of them.
     expect(good / printers).toBeGreaterThanOrEqual(0.86);
   });
 
@@ -111,27 +78,8 @@ describe('a bracket', () => {
 });
 
 test('after one set of strips and one block a trim lands near zero growth', () => {
-  let [near, all] = [0, 0];
-  for (let seed = 1; seed <= 60; seed++) {
-    const printer = drawPrinter(seed);
-    const random = seededRandom(seed);
-    const strips = [0.8, 1.2, 1.8, 2.7, 4].flatMap((exposure) => {
-      const mm = stripThickness(printer, exposure, String(exposure));
-      return mm === 0 ? [] : [{ exposure, depthMm: mm + 0.005 * random.normal() }];
-    });
-    const curve = expectOk(fitWorkingCurve(strips, () => 0.0115));
-    const edge = { exposureS: 1, edgeMm: edgeGrowthOf(printer) + 0.008 * random.normal(), sdMm: 0.008 };
-    const law = expectOk(
-      learnEdgeLaw({
-        exposureS: 1,
-        prior: { mean: 0.03, sd: 0.05 },
-        observations: [edge],
-        zeroNear: { lnS: curve.lnEc + Math.LN2, sdLn: Math.hypot(curve.lnEcSd, 0.15) },
-      }),
-    );
-    const after = exposedBy(printer, zeroRatio(law).median);
-    all++;
-    if (Math.abs(edgeGrowthOf(after)) < 0.02) near++;
-  }
-  expect(near / all).toBeGreaterThan(0.9);
+  const printers = 60;
+  const found = Array.from({ length: printers }, (_, i) => trimOnce(drawPrinter(i + 1), seededRandom(i + 1)));
+  const near = found.filter(({ edgeMm }) => Math.abs(edgeMm) < 0.02).length;
+  expect(near / printers).toBeGreaterThan(0.9);
 });

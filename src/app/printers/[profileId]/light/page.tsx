@@ -7,7 +7,7 @@ import { bench, benchHouse } from '@/subjects/house';
 import { listAnd } from '@/subjects/language/shared';
 import { type LightView, STRIP_RATIOS, type TrimView, viewBracket, viewLight } from '@/subjects/light';
 import { describeBracketIssue, describeStripIssue } from '@/subjects/light/shared';
-import { waitForSignature } from '@/subjects/printing';
+import { hasProfile, waitForSignature } from '@/subjects/printing';
 import { Caution, Link, Problem } from '@/ui';
 import { BracketDesk } from './_components/bracket-desk';
 import { CurveChart } from './_components/curve-chart';
@@ -26,9 +26,9 @@ export default async function LightPage({ params }: Params) {
   await connection();
   const { db } = bench();
   const profileId = idFrom((await params).profileId);
+  if (hasProfile(db, profileId)) await waitForSignature(db, profileId);
   const view = viewLight(db, profileId);
   if (view === undefined) notFound();
-  await waitForSignature(db, profileId);
   const { row, trim, exposureS } = view;
   return (
     <div className="mx-auto max-w-6xl px-4 py-5 sm:px-6">
