@@ -9,7 +9,7 @@ const SLOT_MM = 0.2;
 
 describe('a bracket', () => {
   test('three then three find an exposure that holds and draws true, on printers whose light is not the model’s', () => {
-    const printers = 30;
+    const printers = 16;
     const found = Array.from({ length: printers }, (_, i) =>
       bracketTwice(drawPrinter(i + 1, i % 2 === 0 ? 'second' : 'first'), seededRandom(i + 1)),
     );
@@ -78,7 +78,7 @@ describe('a bracket', () => {
 });
 
 test('after one set of strips and one block a trim lands near zero growth', () => {
-  const printers = 60;
+  const printers = 30;
   const found = Array.from({ length: printers }, (_, i) => trimOnce(drawPrinter(i + 1), seededRandom(i + 1)));
   const near = found.filter(({ edgeMm }) => Math.abs(edgeMm) < 0.02).length;
   expect(near / printers).toBeGreaterThan(0.9);
