@@ -78,9 +78,17 @@ test('before the print: hours, resin and when to pour, by what stands in the vat
   await click(driver, 'Lay it on a plate');
   await waitForText(driver, 'in nine of ten prints');
   expect(await mainText()).toMatch(/\d+ layers, by what a layer takes, as said of the printer/);
-  await waitForText(driver, 'The vat lasts');
-  await click(driver, 'Vat: 125 of 200 ml');
-  // It was read between two marks; now in millilitres.
+  // What stands in the vat is another resin: it counts as none, and comes out first.
+  await waitForText(driver, 'Vat: Slate General in it, to be emptied first');
+  expect(await mainText()).toMatch(/Pour \d+ ml before layer 1,/);
+  const plate = await driver.getCurrentUrl();
+  await driver.get(`${bench.server.address}/printers/machine/1`);
+  const vat = await find(driver, 'form[aria-label^="Vat of"] select[name="resinId"]');
+  await vat.sendKeys('Otter Tough');
+  await driver.findElement(By.css('form[aria-label^="Vat of"] button[type=submit]')).click();
+  await new Promise((resolve) => setTimeout(resolve, 1500));
+  await driver.get(plate);
+  await click(driver, 'Vat: 0 of 200 ml');
   await typeOver(driver, 'select[name="by"]', 'volume');
   await typeOver(driver, 'form[aria-label="The vat"] input[name="ml"]', '25.5');
   await click(driver, 'Keep the level');
