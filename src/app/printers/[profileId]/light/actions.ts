@@ -68,7 +68,7 @@ export async function printGauges(
   nowS: number,
   exposuresS: readonly number[],
 ): Promise<string> {
-  const all = [nowS, ...exposuresS];
+  const all = [nowS, ...(Array.isArray(exposuresS) ? exposuresS : [Number.NaN])].map(Number);
   const areExposures = all.length <= 10 && all.every((seconds) => seconds > 0 && seconds < 3600);
   if (!areIds(profileId) || !areExposures) return GONE_WORDS;
   return answer(printSimulatedGauges(bench().db, profileId, { nowS, exposuresS }));
