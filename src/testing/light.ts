@@ -58,7 +58,7 @@ export function trimOnce(printer: VirtualPrinter, random: SeededRandom): Chosen 
 /** A small gauge printed at so many times the printer's exposure, and read. */
 function printGauge(printer: VirtualPrinter, ratio: number, noise: number): BracketOutcome {
   const exposed = exposedBy(printer, ratio);
-  if (!(exposed.dose > 1.01) || !holds(exposed)) return { exposureS: ratio, held: false };
+  if (!holds(exposed)) return { exposureS: ratio, held: false };
   const bridged = openSlot(SLOT_MM, exposed) === 0;
   const edge = { mm: edgeGrowthOf(exposed) + GAUGE_SD_MM * noise, sdMm: GAUGE_SD_MM };
   return { exposureS: ratio, held: true, bridged, edge };

@@ -66,7 +66,14 @@ export { judgeStaleness, type Staleness } from './staleness';
 export { foretellSamePrint } from './same-print';
 export { leaveOneOut } from './suspicious';
 export { FIT_WORDS, type FitWord, type Try } from './tries';
-export { CHANGE_KINDS, type ChangeKind, EDGE_SLOPE, type ProfileSettings, voidedBy } from './voided';
+export {
+  CHANGE_KINDS,
+  type ChangeKind,
+  DEPTH_OF_LIGHT,
+  EDGE_SLOPE,
+  type ProfileSettings,
+  voidedBy,
+} from './voided';
 export {
   learnMeanings,
   meaningsWithout,

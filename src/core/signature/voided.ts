@@ -57,7 +57,7 @@ const VOIDED: Readonly<Record<ChangeKind, Voids>> = {
 /** Edges grow by a·ln(t/t₀) with ln a ~ N(ln 0.045, 0.5²), mm on each face, where a bench has not learned its own (docs/methods.md §5). */
 export const EDGE_SLOPE = Object.freeze({ medianMm: 0.045, sdLn: 0.5 });
 /** Depth at which the light has fallen by e, mm, where the resin's is not known. */
-const DEPTH_MM = { mean: 0.1, sd: 0.04 };
+export const DEPTH_OF_LIGHT = Object.freeze({ meanMm: 0.1, sdMm: 0.04 });
 
 /** How far a longer exposure is known to move growth and cure-through: the law after against the law before. */
 function movedByExposure(ratio: number): Change['moved'] {
@@ -66,7 +66,7 @@ function movedByExposure(ratio: number): Change['moved'] {
   const sd = mean * Math.sqrt(Math.expm1(EDGE_SLOPE.sdLn ** 2));
   return {
     edge: { mean: mean * log, sd: sd * Math.abs(log) },
-    zSupported: { mean: DEPTH_MM.mean * log, sd: DEPTH_MM.sd * Math.abs(log) },
+    zSupported: { mean: DEPTH_OF_LIGHT.meanMm * log, sd: DEPTH_OF_LIGHT.sdMm * Math.abs(log) },
   };
 }
 

@@ -21,7 +21,8 @@ export function exposedBy(printer: VirtualPrinter, ratio: number): VirtualPrinte
 const HOLDS_FROM = 1.1;
 
 export function holds(printer: VirtualPrinter): boolean {
-  return depthOfLight(printer) * Math.log(printer.dose) >= HOLDS_FROM * printer.layerMm;
+  const { dose, layerMm } = printer;
+  return dose > 1 && depthOfLight(printer) * Math.log(dose) >= HOLDS_FROM * layerMm;
 }
 
 /** Growth of a straight lonely edge, mm: what a bracket and a trim bring to zero. */

@@ -5,18 +5,26 @@ import { fail, ok, type Result } from '@/core/result';
 export type JsonIssue =
   { readonly code: 'notJson' } | { readonly code: 'badField'; readonly where: string; readonly what: string };
 
-/** Reads a JSON text of a given shape; the first field that is wrong is named. */
-export function readJsonText<Shape>(schema: z.ZodType<Shape>, text: string): Result<Shape, JsonIssue> {
-  let value: unknown;
+export function parseJson(text: string): Result<unknown, JsonIssue> {
   try {
-    value = JSON.parse(text);
+    return ok(JSON.parse(text) as unknown);
   } catch {
     return fail({ code: 'notJson' });
   }
+}
+
+/** A value of a given shape; the first field that is wrong is named. */
+export function shapedBy<Shape>(schema: z.ZodType<Shape>, value: unknown): Result<Shape, JsonIssue> {
   const parsed = schema.safeParse(value);
   if (parsed.success) return ok(parsed.data);
   const [issue] = parsed.error.issues;
   return fail({ code: 'badField', where: issue.path.join('.'), what: issue.message });
+}
+
+/** A JSON text of a given shape. */
+export function readJsonText<Shape>(schema: z.ZodType<Shape>, text: string): Result<Shape, JsonIssue> {
+  const value = parseJson(text);
+  return value.ok ? shapedBy(schema, value.value) : value;
 }
 
 export function describeJsonIssue(issue: JsonIssue): string {

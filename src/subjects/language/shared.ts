@@ -34,7 +34,7 @@ export {
   tickFields,
   wordsOfField,
 } from './input-fields';
-export { describeJsonIssue, type JsonIssue, readJsonText } from './input-json';
+export { describeJsonIssue, type JsonIssue, parseJson, readJsonText, shapedBy } from './input-json';
 export { day, finite, line } from './input-numbers';
 export { decodeText } from './input-text';
 export {

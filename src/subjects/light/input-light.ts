@@ -22,3 +22,9 @@ export const gaugeForm = z.object({
   wallMm: optionalNumber('Its 4 mm wall, read', 'length', { low: 1, high: 10 }),
 });
 export type GaugeSeen = z.infer<typeof gaugeForm>;
+
+const exposureS = z.number().positive().lt(3600);
+
+/** Strips and gauges for the simulated printer, as the page sends them. */
+export const cureInput = z.object({ exposureS: exposureS.lt(900), instrumentId: z.int().positive() });
+export const bracketInput = z.object({ nowS: exposureS, exposuresS: z.array(exposureS).min(1).max(9) });

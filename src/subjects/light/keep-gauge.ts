@@ -1,10 +1,7 @@
 import { and, eq, isNull } from 'drizzle-orm';
-import { BRACKET_SLOT_MM, BRACKET_WALL_MM } from '@/core/gauges';
-import { seededRandom, seedFrom } from '@/core/numerics';
 import { fail, ok, type Result } from '@/core/result';
-import { curedWall, drawCaliper, exposedBy, holds, openSlot, readCaliper } from '@/core/virtual';
 import { allOrNothing, type Db, queries, tables } from '@/store';
-import { machineAt } from '@/subjects/simulated';
+import { exposeGauges } from '@/subjects/simulated';
 import type { GaugeSeen } from './input-light';
 import type { KeepIssue } from './words-light';
 
@@ -12,7 +9,7 @@ import type { KeepIssue } from './words-light';
 export function keepGauge(
   db: Db,
   profileId: number,
-  seen: GaugeSeen,
+  seen: Omit<GaugeSeen, 'wallMm'> & { readonly wallMm?: number },
   at = new Date(),
 ): Result<void, KeepIssue> {
   if (queries.findProfile(db, profileId) === undefined) return fail({ code: 'gone' });
@@ -48,29 +45,17 @@ export function takeBackGauge(db: Db, profileId: number, gaugeId: number): Resul
   return changes === 0 ? fail({ code: 'gone' }) : ok(undefined);
 }
 
-/** Prints gauges at these exposures on the simulated printer, and reads each; `nowS` is what the profile is exposed with. */
+/** Prints gauges at these exposures on the simulated printer, and keeps what became of each. */
 export function printSimulatedGauges(
   db: Db,
   profileId: number,
-  { nowS, exposuresS }: { readonly nowS: number; readonly exposuresS: readonly number[] },
+  asked: { readonly nowS: number; readonly exposuresS: readonly number[] },
 ): Result<void, KeepIssue> {
-  const row = queries.findProfile(db, profileId);
-  const exposed = row && machineAt(db, row, new Date());
-  if (exposed === undefined) return fail({ code: 'noSimulatedPrinter' });
+  const exposed = exposeGauges(db, profileId, asked);
+  if (!exposed.ok) return exposed;
   return allOrNothing<void, KeepIssue>(db, (tx) => {
-    for (const exposureS of exposuresS) {
-      const machine = exposedBy(exposed.machine, exposureS / nowS);
-      const random = seededRandom(seedFrom(machine.seed, `bracket ${exposureS}`));
-      const isWhole = machine.dose > 1.01 && holds(machine);
-      const wallMm = curedWall(BRACKET_WALL_MM, machine) * (1 - machine.shrinkX);
-      const read = readCaliper(
-        drawCaliper(1),
-        wallMm + machine.chanceSd * random.normal(),
-        { sense: 'outside', shape: 'flat', axis: 'X' },
-        random,
-      );
-      const became = !isWhole ? 'lost' : openSlot(BRACKET_SLOT_MM, machine) === 0 ? 'closed' : 'open';
-      const kept = keepGauge(tx, profileId, { exposureS, became, wallMm: read });
+    for (const gauge of exposed.value) {
+      const kept = keepGauge(tx, profileId, gauge);
       if (!kept.ok) return kept;
     }
     return ok(undefined);

@@ -1,9 +1,7 @@
 import { and, eq } from 'drizzle-orm';
-import { seededRandom, seedFrom } from '@/core/numerics';
 import { fail, ok, type Result } from '@/core/result';
-import { drawCaliper, readCaliper, stripThickness } from '@/core/virtual';
 import { allOrNothing, type Db, queries, tables } from '@/store';
-import { machineAt } from '@/subjects/simulated';
+import { cureStrips } from '@/subjects/simulated';
 import type { LightUnit, StripRead } from './input-light';
 import type { KeepIssue } from './words-light';
 
@@ -51,34 +49,20 @@ export function takeBackStrip(db: Db, profileId: number, stripId: number): Resul
 /** Exposures of a set of strips against the one that is printed with: wide enough for the slope, and none that is lost. */
 export const STRIP_RATIOS = [0.8, 1.2, 1.8, 2.7, 4] as const;
 
-/** Cures a set of strips on the simulated printer and reads each with a simulated caliper. */
+/** Cures a set of strips on the simulated printer, and keeps what its caliper read. */
 export function cureSimulatedStrips(
   db: Db,
   profileId: number,
   { exposureS, instrumentId }: { readonly exposureS: number; readonly instrumentId: number },
 ): Result<void, KeepIssue> {
   const row = queries.findProfile(db, profileId);
-  const exposed = row && machineAt(db, row, new Date());
-  if (row === undefined || exposed === undefined) return fail({ code: 'noSimulatedPrinter' });
-  const instrument = db
-    .select()
-    .from(tables.instruments)
-    .where(eq(tables.instruments.id, instrumentId))
-    .get();
-  if (instrument === undefined) return fail({ code: 'gone' });
-  const before = queries.listStrips(db, row.printer.id, row.resin.id).length;
-  const seed = instrument.simulatedSeed ?? 1;
+  if (row === undefined) return fail({ code: 'gone' });
+  const set = queries.listStrips(db, row.printer.id, row.resin.id).length;
+  const cured = cureStrips(db, profileId, { exposureS, ratios: STRIP_RATIOS, instrumentId, set });
+  if (!cured.ok) return cured;
   return allOrNothing<void, KeepIssue>(db, (tx) => {
-    for (const ratio of STRIP_RATIOS) {
-      const name = `${before} ${ratio}`;
-      const sizeMm = stripThickness(exposed.machine, ratio, name);
-      if (sizeMm === 0) continue;
-      const random = seededRandom(seedFrom(seed, `strip ${name}`));
-      const caliper = { ...drawCaliper(seed), resolutionMm: instrument.resolutionMm };
-      const depthMm = readCaliper(caliper, sizeMm, { sense: 'outside', shape: 'flat', axis: 'Z' }, random);
-      if (depthMm === undefined || depthMm <= 0) continue;
-      const exposure = Number((exposureS * ratio).toFixed(2));
-      const kept = keepStrip(tx, profileId, { unit: 's', exposure, depthMm, instrumentId });
+    for (const strip of cured.value) {
+      const kept = keepStrip(tx, profileId, { unit: 's', ...strip, instrumentId });
       if (!kept.ok) return kept;
     }
     return ok(undefined);

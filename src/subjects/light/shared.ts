@@ -1,5 +1,7 @@
 export {
   BECAME,
+  bracketInput,
+  cureInput,
   gaugeForm,
   type GaugeSeen,
   type LightUnit,

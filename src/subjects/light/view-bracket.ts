@@ -13,8 +13,8 @@ export interface GaugeView {
 
 export interface BracketView {
   readonly gauges: readonly GaugeView[];
-  /** The three to begin with. */
-  readonly first: readonly number[];
+  /** What to print next, s; empty where what was printed is sure enough. */
+  readonly next: readonly number[];
   /** Undefined while no gauge was printed. */
   readonly verdict?: Result<BracketVerdict, BracketIssue>;
 }
@@ -35,6 +35,9 @@ function edgeOfWall(wallMm: number) {
   const mm = (wallMm - BRACKET_WALL_MM * (1 - SHRINK.mean)) / 2;
   return { mm, sdMm: READ_SD_MM / 2 };
 }
+
+/** As printers take them: hundredths of a second. */
+const nextOf = (exposures: readonly number[] = []) => exposures.map((seconds) => Number(seconds.toFixed(2)));
 
 /** What the gauges of a profile say of its exposure. */
 export function viewBracket(db: Db, profileId: number, aboutS: number): BracketView {
@@ -60,7 +63,9 @@ export function viewBracket(db: Db, profileId: number, aboutS: number): BracketV
   });
   return {
     gauges,
-    first: bracketExposures(aboutS, FIRST_RATIO).map((seconds) => Number(seconds.toFixed(2))),
+    next: nextOf(
+      gauges.length === 0 || !verdict.ok ? bracketExposures(aboutS, FIRST_RATIO) : verdict.value.next,
+    ),
     verdict: gauges.length === 0 ? undefined : verdict,
   };
 }

@@ -33,6 +33,8 @@ export interface TrimView {
   readonly ask: TrimAsk;
   readonly doubts: WallDoubts;
   readonly edge: { readonly mean: number; readonly sd: number };
+  /** Growth is told from none. */
+  readonly isTold: boolean;
   readonly slope: { readonly mean: number; readonly sd: number };
   readonly ratio: { readonly median: number; readonly low: number; readonly high: number };
   readonly step: TrimStep;
@@ -112,13 +114,15 @@ function trimOf(db: Db, row: queries.ProfileRow, curve: WorkingCurve | undefined
   const ask: TrimAsk = { exposureS, prior: { mean, sd }, observations: others, zeroNear };
   const law = learnEdgeLaw(ask);
   if (!law.ok) return undefined;
+  const edge = edgeAt(law.value, exposureS);
   const ratio = zeroRatio(law.value);
   const leastS = curve && leastExposure(curve, row.profile.layerMm);
   return {
     exposureS,
     ask,
     doubts: doubtsOf(db, row.profile.id),
-    edge: edgeAt(law.value, exposureS),
+    edge,
+    isTold: Math.abs(edge.mean) > edge.sd,
     slope: slopeOf(law.value),
     ratio,
     step: trimStep(exposureS, ratio.median, leastS),

@@ -1,21 +1,16 @@
-import { GONE_WORDS } from '@/subjects/language/shared';
+import { describeSimulatedIssue, type SimulatedIssue } from '@/subjects/simulated/shared';
 import type { LightUnit } from './input-light';
 import type { BracketIssue, StripIssue, TrimIssue, WallIssue } from '@/core/light';
 
 /** Why a strip was not kept or taken back. */
-export type KeepIssue =
-  | { readonly code: 'gone' }
-  | { readonly code: 'noSimulatedPrinter' }
-  | { readonly code: 'otherUnit'; readonly kept: LightUnit };
+export type KeepIssue = SimulatedIssue | { readonly code: 'otherUnit'; readonly kept: LightUnit };
 
 export function describeKeepIssue(issue: KeepIssue): string {
   switch (issue.code) {
-    case 'gone':
-      return GONE_WORDS;
-    case 'noSimulatedPrinter':
-      return 'this printer is a real one: cure the strips on it and read them with a caliper.';
     case 'otherUnit':
       return `the strips here are in ${issue.kept}: one curve, one unit. Give this one in ${issue.kept} too, or take the others back.`;
+    default:
+      return describeSimulatedIssue(issue);
   }
 }
 

@@ -7,7 +7,6 @@ export { keepLayers } from './keep-layers';
 export { keepVat } from './keep-vat';
 export { arrangePlate, layOnPlate, movePiece, putPlateAway, setCopies } from './lay-pieces';
 export { keepWeighing, pourResin } from './pour-resin';
-export { handsCostOf, printCostOf, ratesOf } from './rates-of-house';
 export { startRun } from './start-run';
 export { type PlateForecast } from './view-forecast';
 export { type GateQuestion } from './view-gate';
@@ -26,5 +25,6 @@ export {
   type WaitingJob,
 } from './view-run';
 export { type PrintChance } from './view-print-chance';
+export { weighBlock } from './weigh-block';
 export { viewWays, type WaysView } from './view-ways';
 export { adviseCopies, type CopiesAdvice } from './view-copies';

@@ -1,12 +1,11 @@
 import { z } from 'zod';
 import { fail, ok, type Result } from '@/core/result';
+import { type JsonIssue, parseJson, shapedBy } from '@/subjects/language/shared';
 import { lawPrior, PARAMETER_NAMES, type Relative } from '@/core/signature';
 
 /** What is wrong with a file of a signature or of relatives. */
 export type SignatureFileIssue =
-  | { readonly code: 'notJson' }
-  | { readonly code: 'badField'; readonly where: string; readonly what: string }
-  | { readonly code: 'noParameter'; readonly where: string; readonly name: string };
+  JsonIssue | { readonly code: 'noParameter'; readonly where: string; readonly name: string };
 
 const signatureShape = z.object({
   parameters: z.array(z.object({ name: z.string(), mean: z.number(), sd: z.number().positive() })),
@@ -26,21 +25,6 @@ const namedShape = z.object({ printer: z.string(), resin: z.string(), relatives:
 
 /** The parameters a file must hold; the lean of the light is younger than some files. */
 const NEEDED = PARAMETER_NAMES.filter((name) => !name.startsWith('lean'));
-
-function readJson(text: string): Result<unknown, SignatureFileIssue> {
-  try {
-    return ok(JSON.parse(text) as unknown);
-  } catch {
-    return fail({ code: 'notJson' });
-  }
-}
-
-function shaped<Shape>(schema: z.ZodType<Shape>, value: unknown): Result<Shape, SignatureFileIssue> {
-  const parsed = schema.safeParse(value);
-  if (parsed.success) return ok(parsed.data);
-  const [issue] = parsed.error.issues;
-  return fail({ code: 'badField', where: issue.path.join('.'), what: issue.message });
-}
 
 /** Mean and covariance over the parameters; what a file lacks of them is taken from the prior. */
 function lawOf(
@@ -73,9 +57,9 @@ function lawOf(
 export function parseSignatureJson(
   text: string,
 ): Result<Pick<Relative, 'mean' | 'covariance'>, SignatureFileIssue> {
-  const json = readJson(text);
+  const json = parseJson(text);
   if (!json.ok) return json;
-  const shape = shaped(signatureShape, json.value);
+  const shape = shapedBy(signatureShape, json.value);
   return shape.ok ? lawOf(shape.value, '') : shape;
 }
 
@@ -89,11 +73,11 @@ const NEW = { printer: 'this printer', resin: 'this resin' };
 
 /** RELATIVES.json: a list of what each shares with the new profile, or the names of printers and resins. */
 export function parseRelativesJson(text: string): Result<Relatives, SignatureFileIssue> {
-  const json = readJson(text);
+  const json = parseJson(text);
   if (!json.ok) return json;
-  const named = Array.isArray(json.value) ? undefined : shaped(namedShape, json.value);
+  const named = Array.isArray(json.value) ? undefined : shapedBy(namedShape, json.value);
   if (named !== undefined && !named.ok) return named;
-  const list = named === undefined ? shaped(listShape, json.value) : ok(named.value.relatives);
+  const list = named === undefined ? shapedBy(listShape, json.value) : ok(named.value.relatives);
   if (!list.ok) return list;
   const kin = named === undefined ? NEW : { printer: named.value.printer, resin: named.value.resin };
   const relatives: Relative[] = [];

@@ -1,3 +1,4 @@
+export { stationOfStep } from './station-of-step';
 export { stepInput } from './input-step';
 export { parseDayJson, parseRunJson, type RunFile, type RunFileIssue } from './input-run-json';
 export {

@@ -2,7 +2,8 @@ import { and, eq, isNull } from 'drizzle-orm';
 import type { CardStep } from '@/core/resins';
 import { fail, ok, type Result } from '@/core/result';
 import { allOrNothing, type Db, queries, tables } from '@/store';
-import { type Station, startStation } from '@/subjects/simulated';
+import { startStation } from '@/subjects/simulated';
+import { stationOfStep } from './station-of-step';
 import type { StepIssue } from './words-run';
 
 type Step = CardStep['step'];
@@ -18,12 +19,9 @@ interface NewStep {
   readonly stationSpeed?: number;
 }
 
-/** The stations that steps go through. */
-const STATION_OF: Readonly<Partial<Record<Step, Station>>> = { wash: 'wash', cure: 'lamp' };
-
 /** Puts a load into its simulated station; one that is planned without minutes has nothing to set it to. */
 function putIntoStation(db: Db, stepId: number, { step, plannedS, stationSpeed }: NewStep): void {
-  const station = STATION_OF[step];
+  const station = stationOfStep(step);
   if (station === undefined || stationSpeed === undefined || plannedS === undefined) return;
   startStation(db, station, { load: `step ${stepId}`, seconds: plannedS, speed: stationSpeed }, new Date());
 }

@@ -2,6 +2,7 @@ import 'server-only';
 
 export { simulatedBend } from './bend-bar';
 export { closeJaws } from './close-jaws';
+export { cureStrips, exposeGauges } from './expose';
 export {
   askSimulated,
   PRINTER_WORDS,

@@ -1,3 +1,4 @@
+import { execFileSync } from 'node:child_process';
 import { expect, test } from '@jest/globals';
 import { RUN_DEFAULTS, readWindows, writeWindows } from '../shared';
 import { isThere, nextThere, presenceBetween } from '../index';
@@ -29,4 +30,21 @@ test('a window that ends at midnight meets the one that begins there', () => {
     new Date(2026, 5, 2, 3),
   );
   expect(first.to).toEqual(second.from);
+});
+
+test('hours are those of the clock on the wall, on the days too on which it is set', () => {
+  // The zone of a process is fixed at its start: a process of its own.
+  const script = `import { presenceBetween, nextThere } from './src/subjects/house/view-presence.ts';
+    const presence = Array.from({ length: 7 }, () => [{ fromMin: 480, toMin: 1080 }]);
+    const of = (month, date) => presenceBetween({ presence }, new Date(2026, month, date), new Date(2026, month, date + 1))
+      .map(({ from, to }) => [from.getHours(), to.getHours(), (to - from) / 3600000]);
+    const next = nextThere({ presence }, new Date(2026, 2, 28, 20));
+    console.log(JSON.stringify([of(2, 29), of(9, 25), (next - new Date(2026, 2, 28, 20)) / 3600000]))`;
+  const said = execFileSync(
+    process.execPath,
+    ['--conditions=react-server', '--import', 'tsx', '--input-type=module', '-e', script],
+    { env: { ...process.env, NODE_OPTIONS: '', TZ: 'Europe/Berlin' }, encoding: 'utf8' },
+  );
+  // From eight to six both times; the night before the clocks go on is an hour short.
+  expect(JSON.parse(said)).toEqual([[[8, 18, 10]], [[8, 18, 10]], 11]);
 });

@@ -13,7 +13,14 @@ import {
   takeBackGauge,
   takeBackStrip,
 } from '@/subjects/light';
-import { describeKeepIssue, gaugeForm, type KeepIssue, stripForm } from '@/subjects/light/shared';
+import {
+  bracketInput,
+  cureInput,
+  describeKeepIssue,
+  gaugeForm,
+  type KeepIssue,
+  stripForm,
+} from '@/subjects/light/shared';
 import type { Result } from '@/core/result';
 
 /** What went wrong, in a sentence; empty where all went well. */
@@ -38,13 +45,10 @@ export async function dropStrip(profileId: number, stripId: number): Promise<str
   return answer(takeBackStrip(bench().db, profileId, stripId));
 }
 
-export async function cureStrips(
-  profileId: number,
-  exposureS: number,
-  instrumentId: number,
-): Promise<string> {
-  if (!areIds(profileId, instrumentId) || !(exposureS > 0 && exposureS < 900)) return GONE_WORDS;
-  return answer(cureSimulatedStrips(bench().db, profileId, { exposureS, instrumentId }));
+export async function cureStrips(profileId: number, input: unknown): Promise<string> {
+  const wanted = cureInput.safeParse(input);
+  if (!areIds(profileId) || !wanted.success) return GONE_WORDS;
+  return answer(cureSimulatedStrips(bench().db, profileId, wanted.data));
 }
 
 export async function saveGauge(profileId: number, _before: FormAnswer, data: FormData): Promise<FormAnswer> {
@@ -63,13 +67,8 @@ export async function dropGauge(profileId: number, gaugeId: number): Promise<str
   return answer(takeBackGauge(bench().db, profileId, gaugeId));
 }
 
-export async function printGauges(
-  profileId: number,
-  nowS: number,
-  exposuresS: readonly number[],
-): Promise<string> {
-  const all = [nowS, ...(Array.isArray(exposuresS) ? exposuresS : [Number.NaN])].map(Number);
-  const areExposures = all.length <= 10 && all.every((seconds) => seconds > 0 && seconds < 3600);
-  if (!areIds(profileId) || !areExposures) return GONE_WORDS;
-  return answer(printSimulatedGauges(bench().db, profileId, { nowS, exposuresS }));
+export async function printGauges(profileId: number, input: unknown): Promise<string> {
+  const wanted = bracketInput.safeParse(input);
+  if (!areIds(profileId) || !wanted.success) return GONE_WORDS;
+  return answer(printSimulatedGauges(bench().db, profileId, wanted.data));
 }

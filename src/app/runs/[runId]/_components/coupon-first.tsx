@@ -1,8 +1,7 @@
-import { weighCoupon } from '@/core/run';
 import { foreseeBlock } from '@/subjects/gauge';
 import { benchHouse } from '@/subjects/house';
 import { formatChance } from '@/subjects/language/shared';
-import { handsCostOf, type PlateForecast, printCostOf, ratesOf, type RunView } from '@/subjects/plate';
+import { type PlateForecast, type RunView, weighBlock } from '@/subjects/plate';
 import { loadJob } from '@/app/_components/load-job';
 import { Link } from '@/ui';
 
@@ -19,8 +18,6 @@ interface CouponFirstProps {
 export async function CouponFirst({ items, profileId, forecast }: CouponFirstProps) {
   const house = benchHouse();
   const pieces = items.reduce((sum, item) => sum + item.pieces.length, 0);
-  const partCost = printCostOf(house, forecast) + handsCostOf(house, pieces);
-  const rates = ratesOf(house);
   const rows = await Promise.all(
     items
       .filter(({ job }) => !job.isGauge)
@@ -33,9 +30,8 @@ export async function CouponFirst({ items, profileId, forecast }: CouponFirstPro
       }),
   );
   return rows.flat().map(({ job, block }) => {
-    const { before, after, printHours, hours, sizes } = block;
-    const couponCost = printHours * rates.machineHour + rates.perPrint + handsCostOf(house, 1);
-    const { saves, isAdvised } = weighCoupon({ before, after, partCost, couponCost });
+    const { before, after, hours, sizes } = block;
+    const { plateCost, blockCost, saves, isAdvised } = weighBlock(house, { forecast, pieces }, block);
     return (
       <p key={job.id} className={isAdvised ? 'border-l-4 border-honey py-1 pl-3' : 'text-sm text-soft'}>
         {isAdvised ? 'Print a small block first: ' : 'No block first: '}
@@ -43,8 +39,8 @@ export async function CouponFirst({ items, profileId, forecast }: CouponFirstPro
         <span className="num">{formatChance(before)}</span> to{' '}
         <span className="num">{formatChance(after)}</span>. On average that saves{' '}
         <span className="num">{saves.toFixed(2)}</span> of a plate of{' '}
-        <span className="num">{partCost.toFixed(2)}</span>, hands counted; the block costs{' '}
-        <span className="num">{couponCost.toFixed(2)}</span> and about {hours.toFixed(1)} h.{' '}
+        <span className="num">{plateCost.toFixed(2)}</span>, hands counted; the block costs{' '}
+        <span className="num">{blockCost.toFixed(2)}</span> and about {hours.toFixed(1)} h.{' '}
         <Link href={`/gauges?profile=${profileId}&choice=chosenBlock&job=${job.id}`} className="underline">
           The block<span className="sr-only"> for {job.name}</span>
         </Link>

@@ -10,8 +10,9 @@ import { useTap } from '@/app/_components/use-tap';
 import { describeLeft, useServerClock } from '@/app/_components/use-countdown';
 import type { PartState } from '@/core/metrology';
 import type { CardStep } from '@/core/resins';
+import { stationOfStep } from '@/subjects/run/shared';
 import { Button, buttonLook, Caution, Link } from '@/ui';
-import { describeGiven, openLid, STATE_WORDS, STATION_SPEED, stationOf, useStation } from './use-station';
+import { describeGiven, openLid, STATE_WORDS, STATION_SPEED, useStation } from './use-station';
 import { begin, end, takeBack } from '../actions';
 
 /** A step of the chain as it is shown. */
@@ -200,13 +201,13 @@ function Step({ link, isNext, next, now, taps, hasStations }: StepProps) {
             {plannedS === undefined ? 'Begin' : `Begin, ${Math.round(plannedS / 60)} min`}
             <span className="sr-only"> {title}</span>
           </Button>
-          {hasStations && plannedS !== undefined && stationOf(link) !== undefined && (
+          {hasStations && plannedS !== undefined && stationOfStep(link.step) !== undefined && (
             <Button
               className="min-h-16"
               disabled={taps.isBusy}
               onClick={() => taps.begin(link, STATION_SPEED)}
             >
-              In the simulated {stationOf(link)}, {STATION_SPEED} times as fast
+              In the simulated {stationOfStep(link.step)}, {STATION_SPEED} times as fast
             </Button>
           )}
         </div>
@@ -231,7 +232,7 @@ function Step({ link, isNext, next, now, taps, hasStations }: StepProps) {
 function Running({ link, next, now, taps, hasStations }: Omit<StepProps, 'isNext'>) {
   const { title, turns, ceilingS, done } = link;
   const { id, startedAt, plannedS } = done!;
-  const report = useStation(hasStations ? stationOf(link) : undefined, id);
+  const report = useStation(hasStations ? stationOfStep(link.step) : undefined, id);
   const [typed, setGiven] = useState<string>();
   const given = typed ?? (report === undefined ? '' : describeGiven(report));
   const leftMs = plannedS === undefined ? undefined : startedAt + 1000 * plannedS - now;
@@ -254,9 +255,9 @@ function Running({ link, next, now, taps, hasStations }: Omit<StepProps, 'isNext
       )}
       {report !== undefined && (
         <p role="status" className="w-full text-soft">
-          The simulated {stationOf(link)} says: {STATE_WORDS[report.state]}, {describeGiven(report)}.{' '}
+          The simulated {stationOfStep(link.step)} says: {STATE_WORDS[report.state]}, {describeGiven(report)}.{' '}
           {report.state === 'running' && (
-            <button type="button" className="underline" onClick={() => openLid(stationOf(link)!)}>
+            <button type="button" className="underline" onClick={() => openLid(stationOfStep(link.step)!)}>
               Open its lid
             </button>
           )}

@@ -1,17 +1,11 @@
 'use client';
 
 import { useEffect, useState } from 'react';
-import type { CardStep } from '@/core/resins';
 import type { Station, StationReport } from '@/subjects/simulated';
 
 /** The clock of the simulated wash and lamp against the one on the wall. */
 export const STATION_SPEED = 60;
 const ASK_EVERY_MS = 1000;
-
-/** The station that a step goes through. */
-export function stationOf({ step }: { readonly step: CardStep['step'] }): Station | undefined {
-  return step === 'wash' ? 'wash' : step === 'cure' ? 'lamp' : undefined;
-}
 
 export const STATE_WORDS: Readonly<Record<StationReport['state'], string>> = {
   idle: 'empty',

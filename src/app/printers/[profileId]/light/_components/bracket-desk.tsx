@@ -80,7 +80,10 @@ export function BracketDesk({ profileId, gauges, next, simulatedS }: BracketDesk
       </ActionForm>
       {simulatedS !== undefined && next.length > 0 && (
         <p className="mt-2">
-          <Button disabled={isBusy} onClick={() => tap(() => printGauges(profileId, simulatedS, next))}>
+          <Button
+            disabled={isBusy}
+            onClick={() => tap(() => printGauges(profileId, { nowS: simulatedS, exposuresS: next }))}
+          >
             Print and read these on the simulated printer
           </Button>
         </p>

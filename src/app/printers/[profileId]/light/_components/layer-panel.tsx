@@ -1,6 +1,7 @@
 'use client';
 
 import { answersForLayer, type LayerRule, thickestLayer } from '@/core/light';
+import { DEPTH_OF_LIGHT } from '@/core/signature';
 import { PlainField, Problem, useNumbers } from '@/ui';
 
 interface LayerPanelProps {
@@ -20,8 +21,6 @@ const RULE_WORDS: Readonly<Record<LayerRule, string>> = {
   unchanged: 'as it is',
 };
 
-/** Depth of light where no strip was read, mm. */
-const ASSUMED = { dpMm: 0.1, dpSdMm: 0.04 };
 const START = { toMm: '', supplierS: '' };
 
 const signed = (mm: number) =>
@@ -31,7 +30,11 @@ const signed = (mm: number) =>
 export function LayerPanel({ exposureS, layerMm, houseRule, curve }: LayerPanelProps) {
   const { field, valueOf } = useNumbers(START, { supplierS: 'time' });
   const toMm = valueOf('toMm');
-  const { dpMm, dpSdMm, lnEc } = curve ?? { ...ASSUMED, lnEc: undefined };
+  const { dpMm, dpSdMm, lnEc } = curve ?? {
+    dpMm: DEPTH_OF_LIGHT.meanMm,
+    dpSdMm: DEPTH_OF_LIGHT.sdMm,
+    lnEc: undefined,
+  };
   const thickest = thickestLayer({ fromMm: layerMm, dpMm });
   const isLayer = toMm !== undefined && toMm > 0 && toMm <= 1;
   return (

@@ -47,7 +47,9 @@ export function StripForm({ profileId, unit, hasStrips, instruments, simulatedS 
         <p className="mt-2">
           <Button
             disabled={isBusy}
-            onClick={() => tap(() => cureStrips(profileId, simulatedS, instruments[0].id))}
+            onClick={() =>
+              tap(() => cureStrips(profileId, { exposureS: simulatedS, instrumentId: instruments[0].id }))
+            }
           >
             Cure and read five on the simulated printer
           </Button>

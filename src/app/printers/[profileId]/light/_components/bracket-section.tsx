@@ -1,0 +1,54 @@
+import { bench } from '@/subjects/house';
+import { type LightView, viewBracket } from '@/subjects/light';
+import { describeBracketIssue } from '@/subjects/light/shared';
+import { Problem } from '@/ui';
+import { BracketDesk } from './bracket-desk';
+
+const BEYOND_WORDS = {
+  longer:
+    'All were lost: it lies further up. Check too that the plate is level, and that the first layers hold.',
+  shorter: 'All that held closed their slots: it lies further down.',
+} as const;
+
+/** Where nothing is known of an exposure, s. */
+const ABOUT_S = 2.5;
+
+/** An exposure that holds and draws true, from a few small gauges. */
+export function BracketSection({ view: { row, exposureS } }: { view: LightView }) {
+  const { gauges, next, verdict } = viewBracket(bench().db, row.profile.id, exposureS ?? ABOUT_S);
+  const found = verdict?.ok === true ? verdict.value : undefined;
+  const of100 = (share: number) => Math.round(100 * share);
+  return (
+    <section aria-labelledby="bracket-title" className="mt-8 max-w-3xl">
+      <h2 id="bracket-title" className="text-lg">
+        Bracket
+      </h2>
+      <p className="text-sm text-soft">
+        For a resin, a printer or a film that nothing is known of: three small gauges at exposures in equal
+        ratio, wash and cure them as parts, then say what became of each. Minutes, not hours.
+      </p>
+      {verdict?.ok === false && <Problem>{describeBracketIssue(verdict.issue)}</Problem>}
+      {found !== undefined && (
+        <p
+          className={`mt-2 border-l-4 py-1 pl-3 ${found.next === undefined ? 'border-juniper' : 'border-honey'}`}
+        >
+          Best so far <strong className="num">{found.best.exposureS.toFixed(2)} s</strong>: it holds, and
+          edges are within 0.03 mm of what is drawn, in {of100(found.best.good)} of 100. It holds in{' '}
+          {of100(found.best.holds)}; edges grow by{' '}
+          <span className="num">
+            {found.best.edgeMm.toFixed(3)} ± {(1.96 * found.best.edgeSdMm).toFixed(3)} mm
+          </span>
+          . {found.beyond !== undefined && BEYOND_WORDS[found.beyond]}
+          {found.next === undefined &&
+            ' Sure enough: note it as the exposure of this profile, then print a signature block.'}
+        </p>
+      )}
+      <BracketDesk
+        profileId={row.profile.id}
+        gauges={gauges}
+        next={next}
+        simulatedS={row.printer.simulatedSeed === null ? undefined : (exposureS ?? ABOUT_S)}
+      />
+    </section>
+  );
+}
