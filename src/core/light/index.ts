@@ -17,7 +17,7 @@ export {
   type LayerRule,
   thickestLayer,
 } from './new-layer';
-export { edgeOfWall, type WallDoubts, type WallIssue, type WallRead } from './one-wall';
+export { edgeOfWall, type WallDoubts, type WallEdge, type WallIssue, type WallRead } from './one-wall';
 export {
   edgeAt,
   type EdgeLaw,

@@ -7,12 +7,20 @@ export interface WallRead {
   readonly readMm: number;
 }
 
-/** What else makes a wall thick or thin: shrink along it, its own habit with the chance of its print, and the reading. */
+/** What else makes a wall thick or thin, mm: shrink along it, what is its own, and what walls of one set are wrong by alike. */
 export interface WallDoubts {
   readonly shrinkMean: number;
   readonly shrinkSd: number;
-  readonly habitSdMm: number;
-  readonly readSdMm: number;
+  /** Its habit, the chance of its print, its reading. */
+  readonly ownSdMm: number;
+  /** The caliper's bias; 0 where it is in what else is known. */
+  readonly sharedSdMm: number;
+}
+
+/** Growth of edges by walls of one set: `sdMm` of all of it, `sharedSdMm` of what another set of the kind would share. */
+export interface WallEdge extends EdgeObservation {
+  readonly sharedSdMm: number;
+  readonly ownSdMm: number;
 }
 
 export type WallIssue =
@@ -25,23 +33,21 @@ const MOST_MM = 0.5;
 
 /**
  * One wall as an observation of edge growth: half of what it is thicker than drawn and shrunk, as sure as its own habit, the
- * shrink and the reading let it be. `more`: the same from so many walls of other places, drawn alike.
+ * shrink and the reading let it be. `walls`: the same from so many walls of other places, drawn alike.
  * Example: drawn 2, read 2.12, shrink 0.3 % → +0.063 mm on each face.
  */
 export function edgeOfWall(
   { drawnMm, readMm }: WallRead,
-  { shrinkMean, shrinkSd, habitSdMm, readSdMm }: WallDoubts,
+  doubts: WallDoubts,
   exposureS: number,
   walls = 1,
-): Result<EdgeObservation, WallIssue> {
+): Result<WallEdge, WallIssue> {
   if (!(drawnMm > 0 && readMm > 0)) return fail({ code: 'notPositive' });
   const off = Math.abs(readMm - drawnMm);
   if (off > MOST_MM && off > MOST_SHARE * drawnMm)
     return fail({ code: 'otherSize', share: readMm / drawnMm - 1 });
-  const own = Math.hypot(habitSdMm, readSdMm) / Math.sqrt(walls);
-  return ok({
-    exposureS,
-    edgeMm: (readMm - drawnMm * (1 + shrinkMean)) / 2,
-    sdMm: Math.hypot(own, drawnMm * shrinkSd) / 2,
-  });
+  const ownSdMm = doubts.ownSdMm / Math.sqrt(walls) / 2;
+  const sharedSdMm = Math.hypot(drawnMm * doubts.shrinkSd, doubts.sharedSdMm) / 2;
+  const edgeMm = (readMm - drawnMm * (1 + doubts.shrinkMean)) / 2;
+  return ok({ exposureS, edgeMm, ownSdMm, sharedSdMm, sdMm: Math.hypot(ownSdMm, sharedSdMm) });
 }

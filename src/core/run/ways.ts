@@ -85,7 +85,7 @@ export interface Way {
   readonly chance: number;
   readonly expectedGood: number;
   readonly cost: number;
-  /** Cost over expected good pieces. */
+  /** Cost over the good pieces that are wanted and expected: spares beyond them are worth nothing here. */
   readonly costPerGood: number;
   /** Copies beyond these that the plate takes in the same hours. */
   readonly sparesFree: number;
@@ -183,6 +183,7 @@ function wayOf(
   const resinMl = (copies * volumeMm3 * (1 + supports) * (1 + lossShare)) / 1000;
   const shares = goodOfPlates(counts, p, commonShare);
   const expectedGood = sizes * shares.reduce((sum, share, k) => sum + k * share, 0);
+  const expectedWanted = sizes * shares.reduce((sum, share, k) => sum + Math.min(k, good) * share, 0);
   const cost =
     hours * rates.machineHour +
     (attendedMin / 60) * rates.workHour +
@@ -203,7 +204,7 @@ function wayOf(
     chance: sizes * atLeast(shares, good),
     expectedGood,
     cost,
-    costPerGood: expectedGood > 0 ? cost / expectedGood : Infinity,
+    costPerGood: expectedWanted > 0 ? cost / expectedWanted : Infinity,
     sparesFree: counts.reduce((sum, own) => sum + room * stack - own, 0),
   };
 }

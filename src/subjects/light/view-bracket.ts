@@ -1,5 +1,14 @@
 import { BRACKET_SLOT_MM, BRACKET_WALL_MM } from '@/core/gauges';
-import { bracketExposures, type BracketIssue, type BracketVerdict, readBracket } from '@/core/light';
+import {
+  bracketExposures,
+  type BracketIssue,
+  type BracketVerdict,
+  type EdgeObservation,
+  edgeOfWall,
+  readBracket,
+  type WallDoubts,
+  type WallEdge,
+} from '@/core/light';
 import type { Result } from '@/core/result';
 import { type Db, queries } from '@/store';
 
@@ -22,18 +31,41 @@ export interface BracketView {
 /** Where nobody knows better the exposure lies within a factor of two of what is printed with. */
 const WITHIN = 2;
 const FIRST_RATIO = 1.4;
-/** A wall of 4 mm shrinks by 0.3 ± 0.4 %, as resins do; growth of an edge is half of what is left. */
-const SHRINK = { mean: 0.003, sd: 0.004 } as const;
-/** One reading and one print of a wall, and what a caliper is wrong by each time, mm. */
-const READ_SD_MM = 0.016;
-const BIAS_SD_MM = 0.02 / Math.sqrt(3);
-/** Shrink and bias are the same for all gauges. */
-const SHARED_SD_MM = Math.hypot(BIAS_SD_MM, BRACKET_WALL_MM * SHRINK.sd) / 2;
+/** Resins shrink by 0.3 ± 0.4 %; a wall is printed and read to 0.016, by a caliper of 0.02. */
+const DOUBTS: WallDoubts = {
+  shrinkMean: -0.003,
+  shrinkSd: 0.004,
+  ownSdMm: 0.016,
+  sharedSdMm: 0.02 / Math.sqrt(3),
+};
 
-/** Growth of edges by a wall's reading, mm on each face. */
-function edgeOfWall(wallMm: number) {
-  const mm = (wallMm - BRACKET_WALL_MM * (1 - SHRINK.mean)) / 2;
-  return { mm, sdMm: READ_SD_MM / 2 };
+/** Growth of edges by a gauge's wall; undefined where nobody read it. */
+function edgeOf({ exposureS, wallMm }: Pick<GaugeView, 'exposureS' | 'wallMm'>): WallEdge | undefined {
+  if (wallMm === undefined) return undefined;
+  const edge = edgeOfWall({ drawnMm: BRACKET_WALL_MM, readMm: wallMm }, DOUBTS, exposureS);
+  return edge.ok ? edge.value : undefined;
+}
+
+function gaugesOf(db: Db, profileId: number): GaugeView[] {
+  return queries.listBracketGauges(db, profileId).map(({ id, exposureS, held, bridged, wallMm }) => ({
+    id,
+    exposureS,
+    became: !held ? 'lost' : bridged === true ? 'closed' : 'open',
+    wallMm: wallMm ?? undefined,
+  }));
+}
+
+/**
+ * What the walls of a profile's gauges say of edges at their exposures. What they share counts in each as if it were theirs,
+ * so often as there are walls: their mean is then no surer than what they share.
+ */
+export function edgesOfGauges(db: Db, profileId: number): EdgeObservation[] {
+  const edges = gaugesOf(db, profileId).flatMap((gauge) => edgeOf(gauge) ?? []);
+  return edges.map(({ exposureS, edgeMm, ownSdMm, sharedSdMm }) => ({
+    exposureS,
+    edgeMm,
+    sdMm: Math.hypot(ownSdMm, Math.sqrt(edges.length) * sharedSdMm),
+  }));
 }
 
 /** As printers take them: hundredths of a second. */
@@ -41,24 +73,18 @@ const nextOf = (exposures: readonly number[] = []) => exposures.map((seconds) =>
 
 /** What the gauges of a profile say of its exposure. */
 export function viewBracket(db: Db, profileId: number, aboutS: number): BracketView {
-  const gauges = queries
-    .listBracketGauges(db, profileId)
-    .map(({ id, exposureS, held, bridged, wallMm }): GaugeView => ({
-      id,
-      exposureS,
-      became: !held ? 'lost' : bridged === true ? 'closed' : 'open',
-      wallMm: wallMm ?? undefined,
-    }));
+  const gauges = gaugesOf(db, profileId);
+  const edges = gauges.map(edgeOf);
   const verdict = readBracket({
     lowS: aboutS / WITHIN,
     highS: aboutS * WITHIN,
     slotMm: BRACKET_SLOT_MM,
-    sharedSdMm: SHARED_SD_MM,
-    outcomes: gauges.map(({ exposureS, became, wallMm }) => ({
+    sharedSdMm: edges.find((edge) => edge !== undefined)?.sharedSdMm,
+    outcomes: gauges.map(({ exposureS, became }, i) => ({
       exposureS,
       held: became !== 'lost',
       bridged: became === 'lost' ? undefined : became === 'closed',
-      edge: wallMm === undefined ? undefined : edgeOfWall(wallMm),
+      edge: edges[i] && { mm: edges[i].edgeMm, sdMm: edges[i].ownSdMm },
     })),
   });
   return {

@@ -17,6 +17,7 @@ import type { Result } from '@/core/result';
 import { type Db, queries } from '@/store';
 import { newestSignature } from '@/subjects/printing';
 import type { LightUnit } from './input-light';
+import { edgesOfGauges } from './view-bracket';
 
 /** A strip on record. */
 export interface StripView {
@@ -40,8 +41,9 @@ export interface TrimView {
   readonly step: TrimStep;
   /** Below it a layer does not hold, s; undefined without strips in seconds. */
   readonly leastS?: number;
-  /** Profiles of this printer and resin at other exposures that were learned from. */
+  /** Profiles of this printer and resin at other exposures, and gauges of the bracket, that were learned from. */
   readonly others: number;
+  readonly gauges: number;
   /** Jobs whose drawn sizes a trim voids. */
   readonly voids: readonly { readonly id: number; readonly name: string }[];
 }
@@ -88,7 +90,7 @@ function doubtsOf(db: Db, profileId: number): WallDoubts {
   const { parameters, scatter } = newestSignature(db, profileId).signature;
   const { mean, sd } = parameters.find(({ name }) => name === 'epsilonX')!;
   const habitSdMm = Math.hypot(scatter.featureMm, scatter.printMm);
-  return { shrinkMean: mean, shrinkSd: sd, habitSdMm, readSdMm: READ_SD_MM };
+  return { shrinkMean: mean, shrinkSd: sd, ownSdMm: Math.hypot(habitSdMm, READ_SD_MM), sharedSdMm: 0 };
 }
 
 /** What profiles of the same printer and resin at other exposures say of edges. */
@@ -111,7 +113,9 @@ function trimOf(db: Db, row: queries.ProfileRow, curve: WorkingCurve | undefined
     sdLn: Math.hypot(curve.lnEcSd, TRUE_AT_TWICE_SD_LN),
   };
   const { mean, sd } = edgeOf(db, row.profile.id);
-  const ask: TrimAsk = { exposureS, prior: { mean, sd }, observations: others, zeroNear };
+  const gauges = edgesOfGauges(db, row.profile.id);
+  const observations = [...others, ...gauges];
+  const ask: TrimAsk = { exposureS, prior: { mean, sd }, observations, zeroNear };
   const law = learnEdgeLaw(ask);
   if (!law.ok) return undefined;
   const edge = edgeAt(law.value, exposureS);
@@ -128,6 +132,7 @@ function trimOf(db: Db, row: queries.ProfileRow, curve: WorkingCurve | undefined
     step: trimStep(exposureS, ratio.median, leastS),
     leastS,
     others: others.length,
+    gauges: gauges.length,
     voids: queries.listOpenJobsOf(db, row.profile.id).map(({ id, name }) => ({ id, name })),
   };
 }

@@ -92,7 +92,7 @@ export function startRun(
         copies: pieces.length,
         wallMm,
         printer: row.printer.name,
-        despite: Object.values(run.gate).flatMap(({ well, reason }) => (well ? [] : [reason])),
+        despite: [...new Set(Object.values(run.gate).flatMap(({ well, reason }) => (well ? [] : [reason])))],
       });
     return ok(undefined);
   });

@@ -150,12 +150,18 @@ function machineFacts(db: Db, { row, house }: GateContext): Known[] {
   return facts;
 }
 
+/** Warm enough; below what the sheet asks for; or so near to it that an open window decides. */
+function warmth(roomC: number | null, leastC: number | undefined, marginK: number): Known['known'] {
+  if (leastC === undefined) return 'well';
+  if (roomC === null) return 'ask';
+  return roomC < leastC ? 'bad' : roomC < leastC + marginK ? 'ask' : 'well';
+}
+
 /** Resin, room and air. */
 function roomFacts(db: Db, { run, row, house, now }: GateContext): Known[] {
   const shelved = findShelved(db, row.resin.id);
-  const statedC = shelved && evidenceOf(resinFile(shelved)).of('leastRoom_C')?.value;
+  const leastC = shelved && evidenceOf(resinFile(shelved)).of('leastRoom_C')?.value;
   const marginK = house.schools.air === 'window' ? OPEN_WINDOW_K : 0;
-  const leastC = statedC === undefined ? undefined : statedC + marginK;
   const roomC = run.roomC ?? house.roomC;
   const shakenAt = shelved?.bottles.reduce<Date | null>(
     (newest, { shakenAt: at }) => (at !== null && (newest === null || at > newest) ? at : newest),
@@ -169,7 +175,7 @@ function roomFacts(db: Db, { run, row, house, now }: GateContext): Known[] {
   return [
     {
       fact: { key: 'room', roomC: roomC ?? undefined, leastC, marginK },
-      known: leastC === undefined ? 'well' : roomC === null ? 'ask' : roomC >= leastC ? 'well' : 'bad',
+      known: warmth(roomC, leastC, marginK),
     },
     { fact: { key: 'shaken', vatDays }, known: isShaken ? 'well' : 'ask' },
     ...(isDue ? [{ fact: { key: 'drained', vatDays }, known: 'bad' } as const] : []),

@@ -30,7 +30,7 @@ export type GateFact =
       readonly key: 'room';
       readonly roomC?: number;
       readonly leastC?: number;
-      /** Of it, for the window that stands open. */
+      /** What a room loses through a window that stands open, K. */
       readonly marginK: number;
     }
   | { readonly key: 'shaken'; readonly vatDays?: number }
@@ -136,7 +136,7 @@ function describeEnough({
       ? ''
       : ` If nobody pours it runs dry in ${Math.round(100 * dryChance)} of 100 such prints.`;
   if (pours > 0)
-    return `${ml(levelMl)} are in it: pour ${pours === 1 ? 'once' : `${pours} times`} while it prints.${dry} ${FILL_WORDS[fill]}`;
+    return `${levelMl === 0 ? 'None of it is in the vat yet' : `${ml(levelMl)} are in it: pour ${pours === 1 ? 'once' : `${pours} times`} while it prints`}.${dry} ${FILL_WORDS[fill]}`;
   return `${ml(levelMl)} are in it, ${ml(leftMl)} will be left.${dry}`;
 }
 
@@ -179,8 +179,14 @@ function describeLevel({ school, on, last }: Extract<GateFact, { key: 'level' }>
   return `${when[school]}: ${how}.${last === undefined ? '' : ` Last on ${dayOf(last)}.`}`;
 }
 
-const describeMargin = (marginK: number) =>
-  marginK === 0 ? '' : `, ${marginK} °C of it for the open window`;
+function describeWarmth(roomC: number | undefined, leastC: number, marginK: number): string {
+  if (roomC === undefined) return `At least ${leastC} °C; nobody said how warm it is.`;
+  const said = `${roomC} °C, at least ${leastC} °C are asked for.`;
+  const isNear = roomC >= leastC && roomC < leastC + marginK;
+  return isNear
+    ? `${said} An open window takes about ${marginK} °C of it: close it while it prints, or warm the room.`
+    : said;
+}
 
 const hourOf = (at: Date) => at.toTimeString().slice(0, 5);
 
@@ -225,9 +231,7 @@ export function describeGate(fact: GateFact): string {
       return describeBottle(fact);
     case 'room':
       if (fact.leastC === undefined) return 'The sheet of this resin asks for no least temperature.';
-      return fact.roomC === undefined
-        ? `At least ${fact.leastC} °C${describeMargin(fact.marginK)}; nobody said how warm it is.`
-        : `${fact.roomC} °C, at least ${fact.leastC} °C are asked for${describeMargin(fact.marginK)}.`;
+      return describeWarmth(fact.roomC, fact.leastC, fact.marginK);
     case 'shaken':
       return `The closed bottle for a minute; what stands in the vat is stirred${fact.vatDays === undefined ? '' : `: it has stood for ${fact.vatDays} ${fact.vatDays === 1 ? 'day' : 'days'}`}.`;
     case 'drained':

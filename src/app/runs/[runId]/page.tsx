@@ -223,7 +223,7 @@ function Ended({ view }: { view: RunView }) {
           {isTimed
             ? `It took ${hours.toFixed(1)} h, planned were ${((plan?.plannedS ?? 0) / 3600).toFixed(1)}.`
             : 'Nobody saw its end: its hours do not count for the pace of the printer.'}{' '}
-          <span className="text-soft">{momentOn(endedAt!.getTime(), endedAt!.getTime())}</span>
+          <span className="text-soft">Ended {momentOn(endedAt!.getTime(), endedAt!.getTime())}.</span>
         </p>
         <ul className="mt-2 border-t border-hair">
           {items.flatMap(({ job, pieces }) =>

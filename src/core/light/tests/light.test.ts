@@ -279,12 +279,12 @@ describe('trimming the exposure', () => {
 });
 
 describe('one wall that came out thick', () => {
-  const doubts = { shrinkMean: -0.003, shrinkSd: 0.004, habitSdMm: 0.023, readSdMm: 0.012 };
+  const doubts = { shrinkMean: -0.003, shrinkSd: 0.004, ownSdMm: 0.026, sharedSdMm: 0 };
 
   test('is half of what it is thicker than drawn and shrunk, unsure by its habit', () => {
     const { edgeMm, sdMm } = expectOk(edgeOfWall({ drawnMm: 2, readMm: 2.12 }, doubts, 2.4));
     expect(edgeMm).toBeCloseTo((2.12 - 2 * 0.997) / 2, 12);
-    expect(sdMm).toBeCloseTo(Math.hypot(0.023, 0.012, 0.008) / 2, 12);
+    expect(sdMm).toBeCloseTo(Math.hypot(0.026, 0.008) / 2, 12);
   });
 
   test('three of them know more, but not what all share; a thick wall says less than a thin one', () => {

@@ -60,6 +60,15 @@ describe('which way', () => {
     expect(asked.expectedGood).toBeCloseTo(4 * 0.8, 9);
   });
 
+  test('what nobody wants makes no piece cheaper', () => {
+    const flatWays = compareWays({ ...ask, p: 0.99 }).filter(({ pose }) => pose.name === 'flat');
+    const of = (wanted: string) => flatWays.find(({ count }) => count === wanted)!;
+    expect(of('full').copies).toBeGreaterThan(2 * of('asked').copies);
+    expect(of('full').costPerGood).toBeGreaterThan(of('asked').costPerGood);
+    // Four wanted, each good with 0.99: of four copies 3.96 come out.
+    expect(of('asked').costPerGood).toBeCloseTo(of('asked').cost / (4 * 0.99), 9);
+  });
+
   test('as many as make it sure: with nothing lost in common, what the binomial asks for', () => {
     const sure = compareWays({ ...ask, commonShare: 0 }).find(
       ({ pose, count }) => pose.name === 'flat' && count === 'sure',

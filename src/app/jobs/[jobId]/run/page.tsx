@@ -27,9 +27,7 @@ export default async function RunPage({ params, searchParams }: RunPageProps) {
   const wanted = Number((await searchParams).print);
   const print = attempt?.prints.find(({ id }) => id === wanted) ?? attempt?.prints.at(-1);
   if (attempt === undefined || print === undefined) return <NotPrinted view={view} />;
-  const run = findRunOf(bench().db, attempt.id);
-  if (run?.state === 'printing' && print.runId === run.id)
-    return <StillPrinting view={view} attemptId={attempt.id} />;
+  if (print.id !== wanted && wasRead(view, print.id)) return <AfterReading view={view} attempt={attempt} />;
   const chain = viewChain(bench().db, view, print.id, benchHouse());
   if (chain === undefined) return <NotPrinted view={view} />;
   return (
@@ -55,12 +53,28 @@ export default async function RunPage({ params, searchParams }: RunPageProps) {
   );
 }
 
-/** On the printer: its way to the caliper begins when it is off. */
-function StillPrinting({ view, attemptId }: { view: JobView; attemptId: number }) {
+/** The newest print was measured already, its steps tapped or not: what comes next stands first. */
+function wasRead({ current }: JobView, printId: number): boolean {
+  return current?.printId === printId && current.features.some(({ readings }) => readings.length > 0);
+}
+
+/** What was printed is measured: the next print, and the way back to the steps of the earlier ones. */
+function AfterReading({ view, attempt }: { view: JobView; attempt: JobView['attempts'][number] }) {
   return (
     <div className="max-w-5xl">
-      <h2 className="text-xl">On the printer</h2>
-      <PlateOf view={view} attemptId={attemptId} />
+      <h2 className="text-xl">Attempt {attempt.number} is printed and measured</h2>
+      <p className="mt-1 text-sm text-soft">
+        From the plate to the caliper:{' '}
+        {attempt.prints.map(({ id, name }, i) => (
+          <span key={id}>
+            {i > 0 && ', '}
+            <Link href={`/jobs/${view.job.id}/run?print=${id}`} className="underline">
+              print {name}
+            </Link>
+          </span>
+        ))}
+      </p>
+      <PlateOf view={view} attemptId={attempt.id} />
       <WaysOf view={view} />
     </div>
   );

@@ -40,7 +40,7 @@ export default async function LightPage({ params }: Params) {
       <h1 className="text-3xl">Light</h1>
       <p className="text-soft">
         {row.profile.name}
-        {exposureS === undefined ? ', exposure not said' : ` · ${exposureS} s`}
+        {exposureS === undefined ? ', exposure not said' : ` · exposed ${exposureS} s`}
       </p>
       <div className="mt-5 grid gap-8 *:min-w-0 lg:grid-cols-2">
         <Strips view={view} />

@@ -29,7 +29,7 @@ const HEADS = [
   'Resin',
   'A good piece',
   'Enough good',
-  'Along Z',
+  'Sizes along Z',
   'Seen faces',
 ];
 

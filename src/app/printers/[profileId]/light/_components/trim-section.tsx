@@ -8,6 +8,17 @@ const LIMIT_WORDS = {
   depth: ' Below it a layer does not hold to the one before it.',
 } as const;
 
+/** What beside this profile's own sizes it is known by. */
+function learnedFrom(others: number, gauges: number): string {
+  const parts = [
+    ...(others > 0
+      ? [`${others} other ${others === 1 ? 'profile' : 'profiles'} of this printer and resin`]
+      : []),
+    ...(gauges > 0 ? [`${gauges} ${gauges === 1 ? 'gauge' : 'gauges'} of the bracket`] : []),
+  ];
+  return parts.length === 0 ? '' : `, by ${listAnd(parts)} too`;
+}
+
 interface TrimSectionProps {
   readonly trim: TrimView;
   readonly profileId: number;
@@ -15,7 +26,7 @@ interface TrimSectionProps {
 
 /** What the exposure does to edges, where they would be true, and what a trim voids. */
 export function TrimSection({ trim, profileId }: TrimSectionProps) {
-  const { exposureS, edge, isTold, slope, ratio, step, leastS, others, voids } = trim;
+  const { exposureS, edge, isTold, slope, ratio, step, leastS, others, gauges, voids } = trim;
   return (
     <section aria-labelledby="trim-title" className="mt-8 max-w-3xl">
       <h2 id="trim-title" className="text-lg">
@@ -26,9 +37,7 @@ export function TrimSection({ trim, profileId }: TrimSectionProps) {
         <strong className="num">{edge.mean.toFixed(3)}</strong> ±{' '}
         <span className="num">{(1.96 * edge.sd).toFixed(3)} mm</span>; a tenth more exposure adds{' '}
         <span className="num">{(slope.mean * Math.log(1.1)).toFixed(3)} mm</span>
-        {others > 0 &&
-          `, by ${others} other ${others === 1 ? 'profile' : 'profiles'} of this printer and resin too`}
-        .
+        {learnedFrom(others, gauges)}.
       </p>
       <p className="mt-1">
         Edges would be true at about{' '}
@@ -45,7 +54,7 @@ export function TrimSection({ trim, profileId }: TrimSectionProps) {
       </p>
       <p className={`mt-1 border-l-4 py-1 pl-3 ${isTold ? 'border-honey' : 'border-juniper'}`}>
         {!isTold ? (
-          'Nothing to trim: growth is not told from none. Leave the exposure, and draw the sizes.'
+          'Growth is not told from none: nothing to trim by. Draw the sizes; a block, or the bracket below, tells more.'
         ) : (
           <>
             A trim would go towards it, to <strong className="num">{step.exposureS.toFixed(2)} s</strong>.
