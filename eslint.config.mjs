@@ -24,7 +24,7 @@ const SUBJECTS = {
   day: [...ground, 'resin', 'plate'],
   check: [...ground, 'resin', 'printing', 'job', 'gauge', 'fit'],
   measure: [...ground, 'printing', 'caliper', 'job', 'gauge'],
-  correct: [...ground, 'printing', 'job', 'gauge', 'fit'],
+  correct: [...ground, 'printing', 'job', 'gauge', 'fit', 'light'],
   overview: [
     ...ground,
     'resin',
@@ -54,7 +54,7 @@ const CORE = {
   layers: ['mesh'],
   findings: ['metrology', 'mesh', 'layers', 'run'],
   solids: ['mesh'],
-  light: ['numerics', 'metrology', 'signature'],
+  light: ['numerics', 'metrology', 'signature', 'fits'],
   fits: ['numerics', 'metrology', 'signature'],
   sheets: ['metrology', 'signature', 'fits', 'solids', 'mesh'],
   gauges: ['numerics', 'metrology', 'signature', 'fits', 'solids', 'mesh', 'run'],

@@ -9,6 +9,15 @@ export {
   readBracket,
 } from './bracket';
 export {
+  chooseLever,
+  compareLevers,
+  type Lever,
+  type LeverAsk,
+  LEVERS,
+  type LeverSize,
+  type LeverWorth,
+} from './levers';
+export {
   answersForLayer,
   equalOvercure,
   LAYER_RULES,

@@ -15,25 +15,39 @@ export interface Change {
   readonly moved?: Readonly<Partial<Record<ParameterName, { readonly mean: number; readonly sd: number }>>>;
 }
 
-/** What an entry of a row was before some changes: `scale` of what it is now, `known` beside it, and unknowns of sd 1. */
+/** What an entry of a row is before or after changes: `scale` of what it is now, `known` beside it, and unknowns of sd 1. */
 interface Drifted {
   readonly scale: number;
   readonly known: number;
   readonly spreads: readonly (readonly [key: string, value: number])[];
 }
 
-/** The law as it was when a print was made, in terms of the law now. */
+/** The law as it is for a print before or after changes, in terms of the law now. */
 export interface Past {
   readonly law: readonly Drifted[];
   readonly shiftOf: (key: { readonly state: ShiftedState; readonly along: 'xy' | 'z' }) => Drifted;
 }
 
-/** What rows speak of: the state of the law, and for prints made before changes, how the law was then. */
+/** What rows speak of: the state of the law, and for prints made before or after changes, how the law was or will be then. */
 export interface Frame {
   readonly base: ShiftedState;
   readonly pastOf: ReadonlyMap<string, Past>;
+  /** How the law will be for prints to come, where a change is foreseen before them. */
+  readonly toCome?: Past;
   /** Columns of what the changes left unknown. */
   readonly columns: readonly SharedColumn[];
+}
+
+/** Prints that were not made yet bear names that no print on a bench has. */
+const TO_COME = '\u0000to come';
+
+/** Name of the nth print to come, from 0. */
+export function printToCome(nth = 0): string {
+  return `${TO_COME} ${nth}`;
+}
+
+export function isToCome(print: string): boolean {
+  return print.startsWith(TO_COME);
 }
 
 /** Changes that are told apart; prints from before the oldest of them count as made just before it. */
@@ -95,6 +109,32 @@ function shiftBefore(shiftOf: ShiftOf, share: number, base: ShiftedState, name: 
     const older = before(shiftOf(of), { mean, share, moved: 0 });
     const own: [string, number] = [`${name} shift ${of.state} ${of.along}`, Math.sqrt(share) * sd];
     return { ...older, spreads: [...older.spreads, own] };
+  };
+}
+
+/**
+ * How the law will be after a change that is made now: M₀ + a·(β − M₀) + moved + √v·ξ, with a = √(1 − v). The other way
+ * round than `before`, what is moved is unsure of itself: it takes nothing from what is known now.
+ */
+export function lawAfter(change: Omit<Change, 'printsBefore'>, prior: LawPrior, base: ShiftedState): Past {
+  const shares = Float64Array.from(PARAMETER_NAMES, (parameter) => change.givenBack[parameter] ?? 0);
+  const spread = spreadOfLaw(prior, shares, 'foreseen');
+  const shifts = change.shiftsGivenBack ?? 0;
+  return {
+    law: PARAMETER_NAMES.map((name, i) => {
+      const moved = change.moved?.[name];
+      const scale = Math.sqrt(1 - shares[i]);
+      const own = moved === undefined ? [] : [[`foreseen ${name}`, moved.sd] as const];
+      const known = prior.mean[i] * (1 - scale) + (moved?.mean ?? 0);
+      return { scale, known, spreads: [...(spread.get(i) ?? []), ...own] };
+    }),
+    shiftOf: ({ state, along }) => {
+      const { mean, sd } = shiftPrior(state, base);
+      const scale = Math.sqrt(1 - shifts);
+      const own: [string, number][] =
+        shifts === 0 ? [] : [[`foreseen shift ${state} ${along}`, Math.sqrt(shifts) * sd]];
+      return { scale, known: mean * (1 - scale), spreads: own };
+    },
   };
 }
 

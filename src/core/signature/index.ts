@@ -3,6 +3,7 @@ export { predictCombination, type SizeTerm } from './combination';
 export {
   assessDrawn,
   type DrawnSize,
+  type DrawnTarget,
   type DrawOptions,
   drawTarget,
   jointChance,
@@ -58,10 +59,11 @@ export {
 } from './relatives';
 export { type CheckReading, type Instruments, type SignatureReading } from './reading';
 export { reportSignature, type SignatureReport, type SignatureSummary, summariseSignature } from './report';
+export { foreseeChange } from './foresee-change';
 export { foreseeCheck } from './foresee-check';
 export { chooseReadings, foreseeReadings, type ForeseenReadings } from './foresee-readings';
 export { convertState } from './convert-state';
-export type { Change } from './frame';
+export { type Change, printToCome } from './frame';
 export { judgeStaleness, type Staleness } from './staleness';
 export { foretellSamePrint } from './same-print';
 export { leaveOneOut } from './suspicious';
@@ -71,6 +73,7 @@ export {
   type ChangeKind,
   DEPTH_OF_LIGHT,
   EDGE_SLOPE,
+  type LightKnown,
   type ProfileSettings,
   voidedBy,
 } from './voided';

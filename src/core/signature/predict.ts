@@ -2,6 +2,7 @@ import { mixtureMoments, type NormalMixture } from '@/core/numerics';
 import type { FeatureKind, PartState } from '@/core/metrology';
 import type { Signature } from './estimate';
 import { latentSize, type LatentSize, placeQuery } from './latent-size';
+import { printToCome } from './frame';
 import type { PlatePlace } from './law';
 import type { Evidence } from './evidence';
 import { isShiftKey, type ModelRow, rowOf } from './rows';
@@ -35,8 +36,7 @@ function snapVariance({ kind, pixelMm }: SizeQuery): number {
   return pixelMm === undefined || !aligned ? 0 : (pixelMm * pixelMm) / 6;
 }
 
-/** Names that nothing on a bench bears: of a print to come, of a feature that was never measured. */
-const TO_COME = '\u0000to come';
+/** A name that nothing on a bench bears: of a feature that was never measured. */
 const NEW = '\u0000new';
 
 /** What is assumed of the shift of a state that was not read: it has no column; mm. */
@@ -55,7 +55,7 @@ export function latentSizes(
   const facts = {
     ...query,
     feature: query.feature ?? NEW,
-    print: query.print ?? TO_COME,
+    print: query.print ?? printToCome(),
     state: query.state ?? state,
   };
   const row = rowOf(facts, frame);

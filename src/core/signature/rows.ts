@@ -1,7 +1,7 @@
 import type { FeatureKind, PartState } from '@/core/metrology';
 import { DRIFT_EDGE_SD_MM, DRIFT_SCALE_SD, driftRow, lawRow, type PlatePlace } from './law';
 import type { Observation } from './observations';
-import type { Frame } from './frame';
+import { type Frame, isToCome } from './frame';
 import { COAT_U_SHARE, coatedFaces, shiftLength, type ShiftedState, stateUnderCoat } from './states';
 
 /** One entry of a row: what it multiplies, by name, and by how much. */
@@ -74,12 +74,16 @@ function rowNow(facts: RowFacts, { base }: Frame) {
   return { law: lawRow(kind, drawnMm, place), shift: state === base ? undefined : { state, along, mm } };
 }
 
-/** Law and shift of a size as its print was made: before a change they were what they are now, less exactly. */
-function lawfulEntries(facts: RowFacts, frame: Frame): Pick<ModelRow, 'law' | 'shared' | 'knownMm'> {
+/** Law and shift of a size as its print was made or will be: on the other side of a change they are what they are now, less exactly. */
+function lawfulEntries(
+  facts: RowFacts,
+  frame: Frame,
+): Pick<ModelRow, 'law' | 'shared' | 'knownMm' | 'unknowns'> {
   const { law, shift } = rowNow(facts, frame);
   const now = shift === undefined ? [] : [{ key: shiftKey(shift.state, shift.along), value: shift.mm }];
-  const past = frame.pastOf.get(facts.print);
-  if (past === undefined) return { law, shared: now, knownMm: 0 };
+  const isAhead = isToCome(facts.print);
+  const past = isAhead ? frame.toCome : frame.pastOf.get(facts.print);
+  if (past === undefined) return { law, shared: now, knownMm: 0, unknowns: [] };
   const unknown = new Map<string, number>();
   let knownMm = 0;
   const take = (value: number, { scale, known, spreads }: (typeof past.law)[number]) => {
@@ -89,16 +93,23 @@ function lawfulEntries(facts: RowFacts, frame: Frame): Pick<ModelRow, 'law' | 's
   };
   const then = law.map((value, i) => (value === 0 ? 0 : take(value, past.law[i])));
   const shifts = now.map(({ key, value }) => ({ key, value: take(value, past.shiftOf(shift!)) }));
-  const left = [...unknown].map(([key, value]): Entry => ({ key, value }));
-  return { law: then, shared: [...shifts, ...left], knownMm };
+  const left = [...unknown].map(([key, value]) => ({ key, value, sd: 1 }));
+  // No reading tells yet of what a change to come leaves unknown: it has no column.
+  if (isAhead) return { law: then, shared: shifts, knownMm, unknowns: left };
+  return {
+    law: then,
+    shared: [...shifts, ...left.map(({ key, value }) => ({ key, value }))],
+    knownMm,
+    unknowns: [],
+  };
 }
 
 /** The row of a size. */
 export function rowOf(facts: RowFacts, frame: Frame): ModelRow {
   const { feature, print, kind, drawnMm, warmth, coatMm = 0 } = facts;
-  const { law, shared, knownMm } = lawfulEntries(facts, frame);
+  const { law, shared, knownMm, unknowns: ahead } = lawfulEntries(facts, frame);
   const bias = facts.bias === undefined ? [] : [{ key: facts.bias, value: 1 }];
-  const unknowns: (Entry & { sd: number })[] = [];
+  const unknowns: (Entry & { sd: number })[] = [...ahead];
   const drift = driftRow(kind, drawnMm);
   const keys = driftKeys(facts.run ?? print);
   if (drift.edge !== 0) unknowns.push({ key: keys.edge, value: drift.edge, sd: DRIFT_EDGE_SD_MM });

@@ -59,21 +59,36 @@ export const EDGE_SLOPE = Object.freeze({ medianMm: 0.045, sdLn: 0.5 });
 /** Depth at which the light has fallen by e, mm, where the resin's is not known. */
 export const DEPTH_OF_LIGHT = Object.freeze({ meanMm: 0.1, sdMm: 0.04 });
 
-/** How far a longer exposure is known to move growth and cure-through: the law after against the law before. */
-function movedByExposure(ratio: number): Change['moved'] {
-  const log = Math.log(ratio);
+interface Moments {
+  readonly mean: number;
+  readonly sd: number;
+}
+
+/** What light does, mm for a factor e of exposure: growth of edges, and depth. */
+export interface LightKnown {
+  readonly slope?: Moments;
+  readonly depth?: Moments;
+}
+
+const ASSUMED_SLOPE: Moments = (() => {
   const mean = EDGE_SLOPE.medianMm * Math.exp(EDGE_SLOPE.sdLn ** 2 / 2);
-  const sd = mean * Math.sqrt(Math.expm1(EDGE_SLOPE.sdLn ** 2));
-  return {
-    edge: { mean: mean * log, sd: sd * Math.abs(log) },
-    zSupported: { mean: DEPTH_OF_LIGHT.meanMm * log, sd: DEPTH_OF_LIGHT.sdMm * Math.abs(log) },
-  };
+  return { mean, sd: mean * Math.sqrt(Math.expm1(EDGE_SLOPE.sdLn ** 2)) };
+})();
+const ASSUMED_DEPTH: Moments = { mean: DEPTH_OF_LIGHT.meanMm, sd: DEPTH_OF_LIGHT.sdMm };
+
+/** How far a longer exposure is known to move growth and cure-through: the law after against the law before. */
+function movedByExposure(ratio: number, light: LightKnown): Change['moved'] {
+  const log = Math.log(ratio);
+  const by = ({ mean, sd }: Moments): Moments => ({ mean: mean * log, sd: sd * Math.abs(log) });
+  return { edge: by(light.slope ?? ASSUMED_SLOPE), zSupported: by(light.depth ?? ASSUMED_DEPTH) };
 }
 
 interface ChangedSettings {
   readonly kinds: readonly ChangeKind[];
   readonly before: ProfileSettings;
   readonly after: ProfileSettings;
+  /** Default: as light does on average. */
+  readonly light?: LightKnown;
 }
 
 /** What several changes at once leave: each takes its share of what the others left. */
@@ -82,7 +97,12 @@ function together(shares: readonly number[]): number {
 }
 
 /** What changes void: shares of the prior variance given back, and what an exposure is known to have moved. */
-export function voidedBy({ kinds, before, after }: ChangedSettings): Omit<Change, 'printsBefore'> {
+export function voidedBy({
+  kinds,
+  before,
+  after,
+  light = {},
+}: ChangedSettings): Omit<Change, 'printsBefore'> {
   const all = kinds.map((kind) => VOIDED[kind]);
   const givenBack = Object.fromEntries(
     PARAMETER_NAMES.map((name) => [name, together(all.map(({ law }) => law[name] ?? 0))] as const).filter(
@@ -94,6 +114,6 @@ export function voidedBy({ kinds, before, after }: ChangedSettings): Omit<Change
   return {
     givenBack,
     shiftsGivenBack: together(all.map(({ shifts = 0 }) => shifts)),
-    moved: isMoved ? movedByExposure(ratio) : undefined,
+    moved: isMoved ? movedByExposure(ratio, light) : undefined,
   };
 }

@@ -1,9 +1,12 @@
 import { describe, expect, test } from '@jest/globals';
 import { BLOCK_SIZES } from '@/core/gauges';
 import { estimateSignature } from '../estimate';
+import { mixtureMoments } from '@/core/numerics';
+import { foreseeChange } from '../foresee-change';
 import { chooseReadings, foreseeReadings } from '../foresee-readings';
 import { lawPrior, PARAMETER_NAMES } from '../law';
 import { predictReading, rankNextReadings, rankSettlingReadings } from '../next-reading';
+import { predictSize } from '../predict';
 import type { SignatureReading } from '../reading';
 import { voidedBy } from '../voided';
 
@@ -114,5 +117,42 @@ describe('what a change voids', () => {
     expect(best.candidate.kind).toEqual(STEP);
     expect(best.settled).toBeGreaterThan(0.05);
     expect(rest.at(-1)!.settled).toBeLessThan(best.settled);
+  });
+
+  describe('a change foreseen', () => {
+    const sizes = [
+      { kind: WIDTH, drawnMm: 25, feature: 'a' },
+      { kind: WIDTH, drawnMm: 3 },
+      { kind: STEP, drawnMm: 6 },
+    ];
+    const predicted = (signature: ReturnType<typeof learn>) =>
+      sizes.map((query) => mixtureMoments(predictSize(signature, query)));
+
+    test('predicts what a signature learned after it does', () => {
+      const change = voidedBy({ kinds: ['film', 'plate', 'wash'], ...NONE });
+      const after = predicted(learn([{ printsBefore, ...change }]));
+      predicted(foreseeChange(learn([]), change)).forEach(({ mean, sd }, i) => {
+        expect(mean).toBeCloseTo(after[i].mean, 6);
+        expect(sd).toBeCloseTo(after[i].sd, 6);
+      });
+    });
+
+    test('moves edges by what is known of an exposure, and leaves prints made already as they were', () => {
+      const light = { slope: { mean: 0.06, sd: 0.01 } };
+      const change = voidedBy({
+        kinds: ['exposure'],
+        before: { exposureS: 2 },
+        after: { exposureS: 1.6 },
+        light,
+      });
+      const foreseen = foreseeChange(learn([]), { ...change, givenBack: {} });
+      const [[before], [after]] = [learn([]), foreseen].map(predicted);
+      expect(after.mean - before.mean).toBeCloseTo(2 * 0.06 * Math.log(0.8), 9);
+      expect(after.sd ** 2 - before.sd ** 2).toBeCloseTo((2 * 0.01 * Math.log(0.8)) ** 2, 9);
+      const made = { ...sizes[0], print: 'P1' };
+      expect(mixtureMoments(predictSize(foreseen, made))).toEqual(
+        mixtureMoments(predictSize(learn([]), made)),
+      );
+    });
   });
 });

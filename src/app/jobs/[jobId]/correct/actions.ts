@@ -1,14 +1,16 @@
 'use server';
 
+import { after } from 'next/server';
 import { answerForm } from '@/app/_actions/answer-form';
-import { changedJob } from '@/app/_actions/changed';
+import { changedJob, changedProcess } from '@/app/_actions/changed';
 import { areIds } from '@/app/_actions/from-page';
-import { assessSizes, drawAttempt } from '@/subjects/correct';
+import { assessSizes, drawAttempt, trimForJob } from '@/subjects/correct';
 import { attemptForm, fileSizesInput } from '@/subjects/correct/shared';
 import { bench } from '@/subjects/house';
 import { viewJob } from '@/subjects/job';
-import { describeStartIssue } from '@/subjects/job/shared';
+import { describeReopenedJobs, describeStartIssue } from '@/subjects/job/shared';
 import { type FormAnswer, GONE_WORDS, refused } from '@/subjects/language/shared';
+import { describeChangeIssue } from '@/subjects/printing/shared';
 
 type FileDrawn = Parameters<typeof drawAttempt>[3];
 
@@ -53,4 +55,12 @@ export async function expectOfFile(jobId: number, sizes: readonly FileSize[]) {
   const parsed = fileSizesInput.safeParse(sizes);
   const view = areIds(jobId) && parsed.success ? viewJob(bench().db, jobId) : undefined;
   return view === undefined || !parsed.success ? [] : assessSizes(view, drawnOf(parsed.data));
+}
+
+/** The trim that is weighed for a job is set at the printer: noted as a change of its profile. */
+export async function trimExposure(jobId: number): Promise<string> {
+  if (!areIds(jobId)) return GONE_WORDS;
+  const noted = trimForJob(bench().db, jobId, after);
+  changedProcess();
+  return noted.ok ? describeReopenedJobs(noted.value) : describeChangeIssue(noted.issue);
 }

@@ -1,4 +1,5 @@
 import { connection } from 'next/server';
+import { Suspense } from 'react';
 import { FootLine } from '@/app/_components/foot-line';
 import { loadJob } from '@/app/_components/load-job';
 import { ParameterList } from '@/app/_components/parameter-list';
@@ -10,6 +11,7 @@ import {
   nextReadingOf,
   planDraw,
   usedParameters,
+  viewLevers,
 } from '@/subjects/correct';
 import { type JointView, viewJoints } from '@/subjects/fit';
 import { foreseeBlock } from '@/subjects/gauge';
@@ -19,6 +21,7 @@ import { boundsByWords } from '@/subjects/measure';
 import { formatChance, formatMm } from '@/subjects/language/shared';
 import { buttonLook, Link } from '@/ui';
 import { type DrawRow, DrawTable } from './_components/draw-table';
+import { Levers } from './_components/levers';
 import { MeshLever } from './_components/mesh-lever';
 import { StartAttempt } from './_components/start-attempt';
 
@@ -37,6 +40,9 @@ export default async function CorrectPage({ params }: { params: Promise<{ jobId:
     <div className="space-y-6">
       {joints.length > 0 && <JointPlan jobId={jobId} joints={joints} />}
       <Plan view={view} plan={plan} />
+      <Suspense>
+        <LeversOf view={view} />
+      </Suspense>
       {foot !== undefined && <FootLine foot={foot} />}
       <div className={`grid gap-8 ${view.job.meshHash === null ? '' : 'lg:grid-cols-2'}`}>
         <section aria-labelledby="does-title">
@@ -63,6 +69,12 @@ export default async function CorrectPage({ params }: { params: Promise<{ jobId:
       </div>
     </div>
   );
+}
+
+/** After the sizes: it takes longer to reckon than all of them. */
+async function LeversOf({ view }: { view: JobView }) {
+  const levers = viewLevers(bench().db, view);
+  return levers && <Levers jobId={view.job.id} view={levers} />;
 }
 
 /** Joints printed in place: what the file has, and what would free itself. */

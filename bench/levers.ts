@@ -1,0 +1,61 @@
+/**
+ * A job of five sizes, printed as it is drawn and read; then each lever alone, and the one that the program chose: share of
+ * jobs with every size in its limits at the next print, over simulated printers whose light is not the model's.
+ * Usage: npm run bench:levers [-- PRINTERS].
+ */
+import { chooseLever, compareLevers, type Lever, LEVERS, type LeverWorth } from '@/core/light';
+import { estimateSignature } from '@/core/signature';
+import { exposedBy, type Family, holds } from '@/core/virtual';
+import { isRight, makeWorld, placed, type World } from './job';
+import { OPTIONS, readPart, share } from './world';
+
+/** What a lever brings in truth: the printer as it is, or with the trimmed exposure. */
+function comesRight(world: World, { drawn, exposureS = 1 }: LeverWorth): boolean {
+  const printer = exposedBy(world.printer, exposureS);
+  if (!holds(printer)) return false;
+  const sizes = new Map(drawn.map(({ target, drawMm }) => [target.feature, drawMm]));
+  return isRight(
+    { ...world, printer },
+    placed(world, ({ feature }) => sizes.get(feature)!),
+    'A2',
+  );
+}
+
+interface Played {
+  readonly levers: Readonly<Record<Lever, { readonly right: boolean; readonly told: number }>>;
+  readonly chosen: Lever;
+}
+
+function play(seed: number, family: Family): Played {
+  const world = makeWorld(seed, family);
+  const untouched = placed(world, ({ targetMm }) => targetMm);
+  const signature = estimateSignature(readPart(world, untouched, 'A1'), OPTIONS);
+  const worths = compareLevers({
+    signature,
+    sizes: world.targets.map((target) => ({ target, asDrawnMm: target.targetMm })),
+    options: { pixelMm: world.printer.pixelMm },
+    light: { exposureS: 1 },
+  });
+  const levers = Object.fromEntries(
+    worths.map((worth) => [worth.lever, { right: comesRight(world, worth), told: worth.joint }]),
+  ) as Played['levers'];
+  return { levers, chosen: chooseLever(worths).lever };
+}
+
+const printers = Number(process.argv[2] ?? 200);
+for (const family of ['first', 'second'] as const) {
+  const played = Array.from({ length: printers }, (_, i) => play(1000 + i, family));
+  const told = (of: (each: Played) => number) =>
+    `${((100 * played.reduce((sum, each) => sum + of(each), 0)) / printers).toFixed(0)} %`;
+  const row = (name: string, of: (each: Played) => Lever) =>
+    console.log(
+      `| ${name} | ${share(played.filter((each) => each.levers[of(each)].right).length, printers)} | ${told((each) => each.levers[of(each)].told)} |`,
+    );
+  console.log(`\n${family} family, ${printers} printers: all five sizes right at the next print`);
+  console.log('| lever | right | was told |');
+  console.log('|---|---|---|');
+  for (const lever of LEVERS) row(lever, () => lever);
+  row('the one chosen', ({ chosen }) => chosen);
+  const counts = LEVERS.map((lever) => `${lever} ${played.filter(({ chosen }) => chosen === lever).length}`);
+  console.log(`Chosen: ${counts.join(', ')}.`);
+}

@@ -1,0 +1,163 @@
+import { mixtureInterval } from '@/core/numerics';
+import { drawFit, type FitTarget } from '@/core/fits';
+import {
+  type DrawOptions,
+  type DrawnTarget,
+  foreseeChange,
+  foreseeReadings,
+  jointChance,
+  lawRow,
+  type LightKnown,
+  predictMated,
+  printToCome,
+  type Signature,
+  snapToLayers,
+  voidedBy,
+} from '@/core/signature';
+import { trimStep } from './trim';
+
+/** What can be done about an error; never two for the same one. */
+export const LEVERS = ['none', 'sizes', 'part', 'trim'] as const;
+export type Lever = (typeof LEVERS)[number];
+
+/** A wanted size as it stands in the file: drawn last, or the target where nothing was drawn. */
+export interface LeverSize {
+  readonly target: FitTarget;
+  readonly asDrawnMm: number;
+}
+
+export interface LeverAsk {
+  readonly signature: Signature;
+  readonly sizes: readonly LeverSize[];
+  readonly options: DrawOptions;
+  /** The exposure now, s, below what a layer does not hold, and what light is known to do; undefined: nobody said. */
+  readonly light?: LightKnown & { readonly exposureS: number; readonly leastS?: number };
+  /** The caliper that will read the next print; default the one of the signature. */
+  readonly instrument?: string;
+}
+
+/** What a lever is worth for a job. */
+export interface LeverWorth {
+  readonly lever: Lever;
+  readonly drawn: readonly DrawnTarget[];
+  /** Chance that every size is in its limits at the next print. */
+  readonly joint: number;
+  /** Prints expected until all are right, where each that misses is measured and the sizes are then drawn. */
+  readonly prints: number;
+  /** Of a trim, s. */
+  readonly exposureS?: number;
+}
+
+/** A chance that is lifted by less moves nobody to change more than he has to. */
+const HARDLY = 0.01;
+/** Readings of a printed size, as a set of three knows it, mm. */
+const READ_U_MM = 0.005;
+/** Steps of a trim that are looked at, in ln of the exposure. */
+const TRIM_STEPS = 12;
+
+/** The size that the law alone would have drawn: one correction of the whole file knows nothing of a feature's own habit. */
+function correctedFile(signature: Signature, { target }: LeverSize, { layerMm }: DrawOptions): number {
+  const { kind, targetMm, place } = target;
+  const offset = (drawnMm: number) =>
+    lawRow(kind, drawnMm, place).reduce((sum, x, i) => sum + x * signature.parameters[i].mean, 0);
+  let drawnMm = targetMm;
+  // The law is all but straight, and moves a size by hundredths of it: each turn leaves a hundredth of the miss.
+  for (let turn = 0; turn < 8; turn++) drawnMm = targetMm - offset(drawnMm);
+  return snapToLayers(drawnMm, kind, layerMm);
+}
+
+function foreseen(signature: Signature, light: NonNullable<LeverAsk['light']>, ratio: number): Signature {
+  const { exposureS } = light;
+  const after = { exposureS: exposureS * ratio };
+  return foreseeChange(signature, voidedBy({ kinds: ['exposure'], before: { exposureS }, after, light }));
+}
+
+/** Chance of one size alone. */
+function chanceOf(signature: Signature, target: FitTarget, drawMm: number, options: DrawOptions): number {
+  const { targetMm, lowerDeviationMm, upperDeviationMm } = target;
+  const mixture = predictMated(signature, target, drawMm, options);
+  return mixtureInterval(mixture, targetMm + lowerDeviationMm, targetMm + upperDeviationMm);
+}
+
+/** The trim under which the sizes as they are drawn come out best, within one step and above what holds. */
+function bestTrim({ signature, sizes, options, light }: LeverAsk): {
+  signature: Signature;
+  exposureS: number;
+} {
+  const { exposureS, leastS } = light!;
+  const [low, high] = [0, Infinity].map((ratio) => Math.log(trimStep(exposureS, ratio, leastS).ratio));
+  let best = { chance: -1, ratio: 1, signature };
+  for (let i = 0; i <= TRIM_STEPS; i++) {
+    const ratio = Math.exp(low + ((high - low) * i) / TRIM_STEPS);
+    const after = foreseen(signature, light!, ratio);
+    const chance = sizes.reduce(
+      (all, { target, asDrawnMm }) => all * chanceOf(after, target, asDrawnMm, options),
+      1,
+    );
+    if (chance > best.chance) best = { chance, ratio, signature: after };
+  }
+  return { signature: best.signature, exposureS: exposureS * best.ratio };
+}
+
+/** Chance of the print after the next one, drawn by what the next one will have read. */
+function chanceAfterReading(signature: Signature, { sizes, options, instrument }: LeverAsk): number {
+  const drawn = sizes.map(({ target }) => ({ target, drawMm: drawFit(signature, target, options).drawMm }));
+  const candidates = drawn.map(({ target: { feature, kind, place, state }, drawMm }) => ({
+    feature,
+    kind,
+    place,
+    state,
+    drawnMm: drawMm,
+    print: printToCome(1),
+    u_mm: READ_U_MM,
+    instrument,
+  }));
+  return foreseeReadings(signature, drawn, candidates, { ...options, count: candidates.length }).after;
+}
+
+/** What the next print is made with, and the chance of the one after it. */
+interface Printed {
+  readonly signature: Signature;
+  readonly later: number;
+  readonly exposureS?: number;
+}
+
+function worthOf(
+  lever: Lever,
+  drawn: readonly DrawnTarget[],
+  { options }: LeverAsk,
+  { signature, later, exposureS }: Printed,
+): LeverWorth {
+  const joint = jointChance(signature, drawn, options);
+  return { lever, drawn, joint, prints: 1 + (1 - joint) / Math.max(later, 1e-3), exposureS };
+}
+
+/**
+ * The levers of a job side by side: leave it, draw its sizes anew, correct the whole file by the law, or trim the exposure
+ * with the sizes left as they are. A trim is left out where the exposure is not known. In the order of LEVERS.
+ */
+export function compareLevers(ask: LeverAsk): LeverWorth[] {
+  const { signature, sizes, options, light } = ask;
+  const asDrawn = sizes.map(({ target, asDrawnMm }) => ({ target, drawMm: asDrawnMm }));
+  const anew = sizes.map(({ target }) => ({ target, drawMm: drawFit(signature, target, options).drawMm }));
+  const file = sizes.map((size) => ({
+    target: size.target,
+    drawMm: correctedFile(signature, size, options),
+  }));
+  const now = { signature, later: chanceAfterReading(signature, ask) };
+  const levers = [
+    worthOf('none', asDrawn, ask, now),
+    worthOf('sizes', anew, ask, now),
+    worthOf('part', file, ask, now),
+  ];
+  if (light === undefined) return levers;
+  const trim = bestTrim(ask);
+  const later = chanceAfterReading(trim.signature, ask);
+  return [...levers, worthOf('trim', asDrawn, ask, { ...trim, later })];
+}
+
+/** The lever to pull: the one with the best chance, or one that changes less and is all but as good. */
+export function chooseLever(levers: readonly LeverWorth[]): LeverWorth {
+  const best = levers.reduce((most, { joint }) => Math.max(most, joint), 0);
+  return levers.find(({ joint }) => joint >= best - HARDLY)!;
+}

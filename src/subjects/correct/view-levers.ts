@@ -1,0 +1,68 @@
+import { chooseLever, compareLevers, type Lever, type LeverSize, type LeverWorth } from '@/core/light';
+import { type Db, queries, targetOf } from '@/store';
+import { drawOptions, type JobView } from '@/subjects/job';
+import { viewLight } from '@/subjects/light';
+
+/** The levers of a job side by side, and the one to pull. */
+export interface LeversView {
+  readonly levers: readonly LeverWorth[];
+  readonly chosen: Lever;
+  /** Exposure now, s; undefined: nobody said, so no trim is weighed. */
+  readonly exposureS?: number;
+  /** Other open jobs of the profile: a trim voids the sizes that are drawn for them. */
+  readonly voids: readonly string[];
+  /** Hours on the printer of one print, where a run of it was planned. */
+  readonly hoursEach?: number;
+  readonly isFirst: boolean;
+  /** The sizes were drawn off their targets already: a trim on top would answer the same error twice. */
+  readonly isAnswered: boolean;
+}
+
+/** Sizes as they stand in the file: drawn last, or as wanted. */
+function sizesOf(view: JobView): LeverSize[] {
+  const last = view.attempts.at(-1);
+  return view.features.map((feature) => ({
+    target: targetOf(feature, view),
+    asDrawnMm: last?.drawn.find(({ featureId }) => featureId === feature.id)?.drawnMm ?? feature.targetMm,
+  }));
+}
+
+function hoursEach(db: Db, { attempts }: JobView): number | undefined {
+  const planned = attempts.findLast(({ id }) => queries.findRunOfAttempt(db, id)?.plan);
+  const plan = planned && queries.findRunOfAttempt(db, planned.id)?.plan;
+  return plan ? plan.plannedS / 3600 : undefined;
+}
+
+/** Drawn off by more than a hundredth: somebody, or the program, corrected it. */
+const CORRECTED_MM = 0.01;
+
+/** What each lever is worth; undefined without sizes, or without a printer and resin. */
+export function viewLevers(db: Db, view: JobView): LeversView | undefined {
+  const { learned, features, profile, attempts, job } = view;
+  if (learned === undefined || profile === undefined || features.length === 0) return undefined;
+  const sizes = sizesOf(view);
+  const light = viewLight(db, profile.profile.id);
+  const trim = light?.trim;
+  const curve = light?.unit === 's' && light.curve?.ok === true ? light.curve.value : undefined;
+  const levers = compareLevers({
+    signature: learned.signature,
+    sizes,
+    options: drawOptions(view),
+    instrument: Object.keys(learned.instruments)[0],
+    light: trim && {
+      exposureS: trim.exposureS,
+      leastS: trim.leastS,
+      slope: trim.slope,
+      depth: curve && { mean: curve.dpMm, sd: curve.dpSdMm },
+    },
+  });
+  return {
+    levers,
+    chosen: chooseLever(levers).lever,
+    exposureS: trim?.exposureS,
+    voids: trim?.voids.filter(({ id }) => id !== job.id).map(({ name }) => name) ?? [],
+    hoursEach: hoursEach(db, view),
+    isFirst: attempts.length === 0,
+    isAnswered: sizes.some(({ target, asDrawnMm }) => Math.abs(asDrawnMm - target.targetMm) > CORRECTED_MM),
+  };
+}
