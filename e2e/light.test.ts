@@ -18,12 +18,13 @@ test('strips to a curve, by hand and on the simulated printer; another unit is r
   await waitForText(driver, 'one point makes no curve');
   await click(driver, 'Cure and read five on the simulated printer');
   await waitForText(driver, 'Depth of light');
-  expect((await driver.findElements(By.css('main table tbody tr'))).length).toBe(6);
+  expect((await driver.findElements(By.css('[aria-labelledby=strips-title] table tbody tr'))).length).toBe(6);
   await find(driver, 'canvas[aria-label^="Thickness of strips"]');
   await click(driver, 'take it back: 1.9');
   await waitFor(
     driver,
-    async () => (await driver.findElements(By.css('main table tbody tr'))).length === 5,
+    async () =>
+      (await driver.findElements(By.css('[aria-labelledby=strips-title] table tbody tr'))).length === 5,
     'the strip is still there',
   );
   // What the exposure does to edges follows from the same strips.
@@ -82,5 +83,35 @@ test('a bracket from nothing: three gauges, three more, an exposure that holds a
     );
   }
   expect(await mainText()).toMatch(/Sure enough: note it as the exposure/);
+  expect(await bench.browser.errors()).toEqual([]);
+});
+
+test('a thick wall to the chosen lever; the trim is noted where it is set, with what it voids', async () => {
+  const { driver } = bench.browser;
+  await bench.browser.resize(1280, 900);
+  await driver.get(`${bench.server.address}/jobs/2/correct`);
+  await waitForText(driver, 'Which lever');
+  await waitForText(driver, 'Trim the exposure to');
+  const rows = await driver.findElements(By.css('[aria-labelledby=levers-title] tbody tr'));
+  expect(rows).toHaveLength(4);
+  expect(await rows[1].getText()).toMatch(/Draw the sizes the best chance for the least change/);
+  expect(await rows[3].getText()).toContain('sizes drawn for Sample vial rack no longer hold');
+  await click(driver, 'The exposure is set to');
+  await waitForText(driver, 'Noted.');
+  await driver.get(`${bench.server.address}/printers/2`);
+  await waitForText(driver, 'trimmed for Signature block, six sizes');
+  expect(await bench.browser.errors()).toEqual([]);
+});
+
+test('a profile for another machine, with its bracket, and its bottom layers weighed', async () => {
+  const { driver } = bench.browser;
+  await driver.get(`${bench.server.address}/printers/1/light`);
+  await waitForText(driver, '20.0 s, now');
+  await typeOver(driver, '[name=engineTo]', 'colour');
+  await typeOver(driver, '[name=printerName]', 'Old Amber');
+  await press(driver, Key.ENTER);
+  await waitForText(driver, 'Taken over from Long Bench, 2.4 s');
+  await waitForText(driver, 'Otter Tough on other printers');
+  expect(await mainText()).toContain('Print next: 7.2 s, 10.18 s, 14.4 s');
   expect(await bench.browser.errors()).toEqual([]);
 });

@@ -6,8 +6,7 @@ import { createGauge } from '@/subjects/gauge';
 import { writeHouseRules } from '@/subjects/house';
 import { RUN_DEFAULTS } from '@/subjects/house/shared';
 import { notePrint } from '@/subjects/job';
-import { bracketExposures } from '@/core/light';
-import { printSimulatedGauges } from '@/subjects/light';
+import { deriveProfile, printSimulatedGauges, viewBracket } from '@/subjects/light';
 import { correctSettings, createProfile } from '@/subjects/printing';
 import { listVats, loadVat } from '@/subjects/resin';
 import { readAll } from './hands';
@@ -27,6 +26,7 @@ function makeEquipment(db: Db) {
     correctSettings(db, otter, {
       exposureS: 2.4,
       bottomLayers: 5,
+      bottomExposureS: 20,
       transitionLayers: 4,
       film: 'clear film',
       wash: 'alcohol, 2 × 3 min',
@@ -40,7 +40,6 @@ function makeEquipment(db: Db) {
   return {
     otter,
     slate,
-    kelp,
     caliper: expectOk(
       createInstrument(db, {
         name: 'Bench caliper',
@@ -54,10 +53,12 @@ function makeEquipment(db: Db) {
   };
 }
 
-/** Three small gauges told where Old Amber's exposure lies. */
-function bracketOldAmber(db: Db, profileId: number): void {
-  const exposuresS = bracketExposures(KELP_S, 1.4).map((seconds) => Number(seconds.toFixed(2)));
-  expectOk(printSimulatedGauges(db, profileId, { nowS: KELP_S, exposuresS }));
+/** Old Amber takes Slate General over from Long Bench; three small gauges told where its exposure lies. */
+function deriveOldAmber(db: Db, slate: number): void {
+  const there = { printerName: 'Old Amber', engineFrom: 'mono', engineTo: 'colour' } as const;
+  const derived = expectOk(deriveProfile(db, slate, there));
+  const nowS = queries.findProfile(db, derived)!.profile.settings.exposureS!;
+  expectOk(printSimulatedGauges(db, derived, { nowS, exposuresS: viewBracket(db, derived, nowS).next }));
 }
 
 /** What stands in which vat: changing over costs time and resin. */
@@ -96,10 +97,9 @@ export function makeDemo(db: Db): void {
       presence: Array.from({ length: 7 }, () => [{ fromMin: 7 * 60, toMin: 22 * 60 }]),
     },
   });
-  const { otter, slate, kelp, caliper } = makeEquipment(db);
+  const { otter, slate, caliper } = makeEquipment(db);
   makeShelf(db);
   fillVats(db);
-  bracketOldAmber(db, kelp);
   makeBlock(db, caliper, { name: 'Signature block, 24 sizes', profileId: otter, sizes: BLOCK_SIZES });
   makeBlock(db, caliper, { name: 'Signature block, six sizes', profileId: slate, sizes: FEW_SIZES });
   makeLadder(db, slate, 'plane');
@@ -111,4 +111,5 @@ export function makeDemo(db: Db): void {
   makeHingeBlend(db);
   makeVane(db, slate);
   makeSightGlass(db, slate);
+  deriveOldAmber(db, slate);
 }

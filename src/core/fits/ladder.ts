@@ -10,6 +10,8 @@ export interface Rung {
   /** Drawn gap per side, mm. */
   readonly gapMm: number;
   readonly outcome: RungOutcome;
+  /** How unsure it is as a gap of today, sd in mm: it was tried before the exposure changed. Default 0. */
+  readonly unsureMm?: number;
 }
 
 /** Posterior of the threshold and its width on a grid: what every question about freeing is answered from. */
@@ -26,6 +28,7 @@ const PRIOR = { lnG50: Math.log(0.25), lnWidth: Math.log(0.03), sd: 0.6 };
 const G_NODES = 241;
 const W_NODES = 81;
 const REACH = 4.5;
+const BLUR = Math.sqrt(Math.PI / 8);
 
 export function cameFree(outcome: RungOutcome): boolean {
   return outcome === 'free' || outcome === 'sloppy';
@@ -52,8 +55,10 @@ export function estimateLadder(rungs: readonly Rung[]): Ladder {
       g50Mm[at] = Math.exp(PRIOR.lnG50 + PRIOR.sd * zG);
       widthMm[at] = Math.exp(PRIOR.lnWidth + PRIOR.sd * zW);
       log[at] = -0.5 * (zG * zG + zW * zW);
-      for (const { gapMm, outcome } of rungs) {
-        const x = (gapMm - g50Mm[at]) / widthMm[at];
+      for (const { gapMm, outcome, unsureMm = 0 } of rungs) {
+        // A logistic curve blurred by a normal is all but a wider one (D. J. C. MacKay, Neural Computation 4 (1992) 720).
+        const width = unsureMm === 0 ? widthMm[at] : Math.hypot(widthMm[at], BLUR * unsureMm);
+        const x = (gapMm - g50Mm[at]) / width;
         log[at] += logLogistic(cameFree(outcome) ? x : -x);
       }
     }

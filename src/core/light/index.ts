@@ -1,4 +1,5 @@
 export { convertExposure, type ConvertedExposure, type Engine, ENGINES } from './another-machine';
+export { type BottomAnswer, type BottomAsk, compareBottoms, type FootSeen } from './bottom';
 export {
   bracketExposures,
   type BracketAsk,

@@ -12,7 +12,8 @@ export type Unit =
   | 's'
   | 'per litre'
   | 'm'
-  | 'µm/m·K';
+  | 'µm/m·K'
+  | 'mJ/cm²';
 
 export interface PropertyFacts {
   readonly unit: Unit;
@@ -45,6 +46,8 @@ export const PROPERTIES = Object.freeze({
   waterUptake: { unit: 'share', range: [0, 0.5], group: 'process' },
   leastFeature_mm: { unit: 'mm', range: [0.005, 10], group: 'process' },
   supportTip_mm: { unit: 'mm', range: [0.05, 3], group: 'process' },
+  lightDepth_mm: { unit: 'mm', range: [0.01, 2], group: 'process' },
+  criticalDose_mJ_cm2: { unit: 'mJ/cm²', range: [0.05, 2000], group: 'process' },
   shake_s: { unit: 's', range: [0, 3600], group: 'process' },
   cureFloor_min: { unit: 'min', range: [0, 600], group: 'process' },
   cureCeiling_min: { unit: 'min', range: [0.1, 1440], group: 'process' },

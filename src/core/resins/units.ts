@@ -46,6 +46,7 @@ const CONVERSIONS: Readonly<Record<Unit, Readonly<Record<string, Conversion>>>> 
   min: { min: times(1), s: times(1 / 60), h: times(60) },
   s: { s: times(1), min: times(60) },
   'per litre': { 'per litre': times(1) },
+  'mJ/cm²': { 'mJ/cm²': times(1), 'J/m²': times(0.1) },
   m: { m: times(1), cm: times(0.01), mm: times(0.001) },
   'µm/m·K': { 'µm/m·K': times(1), '1e-6/K': times(1), 'mm/m·K': times(1000), '1/K': times(1e6) },
 };
@@ -89,6 +90,10 @@ const SPELLINGS: Readonly<Record<string, string>> = {
   µm: 'um',
   '"': 'in',
   minutes: 'min',
+  'mj/cm2': 'mJ/cm²',
+  'mj/cm²': 'mJ/cm²',
+  'j/m2': 'J/m²',
+  'j/m²': 'J/m²',
   '/l': 'per litre',
   perlitre: 'per litre',
   'um/mk': 'µm/m·K',

@@ -2,7 +2,17 @@ import type { Change } from './frame';
 import { PARAMETER_NAMES, type ParameterName } from './law';
 
 /** What can change under a profile. `unknown`: something did, and nobody knows what. */
-export const CHANGE_KINDS = ['film', 'lot', 'exposure', 'layer', 'wash', 'cure', 'plate', 'unknown'] as const;
+export const CHANGE_KINDS = [
+  'film',
+  'lot',
+  'exposure',
+  'bottom',
+  'layer',
+  'wash',
+  'cure',
+  'plate',
+  'unknown',
+] as const;
 export type ChangeKind = (typeof CHANGE_KINDS)[number];
 
 /** What a profile is printed under, as far as somebody said. */
@@ -30,6 +40,8 @@ export interface ProfileSettings {
   readonly retract2Speed_mm_s?: number;
   /** From the start to the first layer. */
   readonly startupS?: number;
+  /** The exposure was taken over from another machine and lies between these: its name, s. */
+  readonly derived?: { readonly from: string; readonly lowS: number; readonly highS: number };
   /** What cures: panel, projector or laser, and its irradiance as it was said. */
   readonly light?: string;
 }
@@ -47,6 +59,7 @@ const VOIDED: Readonly<Record<ChangeKind, Voids>> = {
   film: { law: { zSupported: 0.2, zPlate: 0.2, edge: 0.2 } },
   lot: { law: ALL },
   exposure: { law: { edge: 0.2, insideExtra: 0.2, roundExtra: 0.2, zSupported: 0.2 } },
+  bottom: { law: { zPlate: 0.3 } },
   layer: { law: { zSupported: 0.8, zPlate: 0.8, edge: 0.3 } },
   wash: { law: { epsilonX: 0.5, epsilonY: 0.5, epsilonZ: 0.5 }, shifts: 0.5 },
   cure: { law: { epsilonX: 0.5, epsilonY: 0.5, epsilonZ: 0.5 }, shifts: 0.5 },

@@ -11,6 +11,7 @@ export interface LeversView {
   readonly exposureS?: number;
   /** Other open jobs of the profile: a trim voids the sizes that are drawn for them. */
   readonly voids: readonly string[];
+  readonly ladders: number;
   /** Hours on the printer of one print, where a run of it was planned. */
   readonly hoursEach?: number;
   readonly isFirst: boolean;
@@ -43,7 +44,7 @@ export function viewLevers(db: Db, view: JobView): LeversView | undefined {
   const sizes = sizesOf(view);
   const light = viewLight(db, profile.profile.id);
   const trim = light?.trim;
-  const curve = light?.unit === 's' && light.curve?.ok === true ? light.curve.value : undefined;
+  const depth = light?.curve?.ok === true ? light.curve.value : light?.quoted;
   const levers = compareLevers({
     signature: learned.signature,
     sizes,
@@ -53,7 +54,7 @@ export function viewLevers(db: Db, view: JobView): LeversView | undefined {
       exposureS: trim.exposureS,
       leastS: trim.leastS,
       slope: trim.slope,
-      depth: curve && { mean: curve.dpMm, sd: curve.dpSdMm },
+      depth: depth && { mean: depth.dpMm, sd: depth.dpSdMm },
     },
   });
   return {
@@ -61,6 +62,7 @@ export function viewLevers(db: Db, view: JobView): LeversView | undefined {
     chosen: chooseLever(levers).lever,
     exposureS: trim?.exposureS,
     voids: trim?.voids.filter(({ id }) => id !== job.id).map(({ name }) => name) ?? [],
+    ladders: trim?.ladders ?? 0,
     hoursEach: hoursEach(db, view),
     isFirst: attempts.length === 0,
     isAnswered: sizes.some(({ target, asDrawnMm }) => Math.abs(asDrawnMm - target.targetMm) > CORRECTED_MM),

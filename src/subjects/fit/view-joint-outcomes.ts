@@ -8,7 +8,7 @@ import {
 } from '@/core/fits';
 import type { PartState } from '@/core/metrology';
 import { type Db, tables } from '@/store';
-import { type FoundRung, listRungs } from '@/subjects/gauge';
+import { asGapsNow, type FoundRung, listRungs } from '@/subjects/gauge';
 import { isFloppyPlay } from './play-limit';
 import { type Joint, listJoints } from './view-joints';
 
@@ -94,7 +94,8 @@ const AS_RUNG: Readonly<Record<JointOutcome, RungOutcome>> = {
 };
 
 /** What ladders and joints taught about coming free, one list for every question about a gap. */
-export const listTriedGaps = (db: Db): FoundRung[] => [...listRungs(db), ...listJointRungs(db)];
+export const listTriedGaps = (db: Db): FoundRung[] =>
+  asGapsNow(db, [...listRungs(db), ...listJointRungs(db)]);
 
 /**
  * What joints that were printed taught about coming free, as rungs of a ladder. A joint that came free had all its gaps

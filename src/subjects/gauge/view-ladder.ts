@@ -24,6 +24,8 @@ export interface FoundRung extends Rung {
   readonly state: PartState;
   readonly joint: JointKind;
   readonly direction: GapDirection;
+  /** How much of `gapMm` is what an exposure changed since has moved; see asGapsNow. */
+  readonly movedMm?: number;
 }
 
 /** The last outcome of every rung of every print of a joint gauge on this bench, oldest first. */

@@ -31,7 +31,7 @@ export {
 } from './limits-of-wish';
 export { markOvertaken } from './mark-overtaken';
 export { notePrint, notePrints } from './note-print';
-export { type FootView, viewFoot } from './view-foot';
+export { type FootThen, type FootView, listFeet, viewFoot } from './view-foot';
 export { placeFeature } from './place-feature';
 export { limitsOffered, refit, takeOverClasses } from './refit-job';
 export { removeFeature } from './remove-feature';

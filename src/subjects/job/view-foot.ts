@@ -1,5 +1,6 @@
 import { groupBy } from '@/core/group-by';
 import { type Chamfer, chamferFor, type Flare, flareOf, flareOfPrint, pooledScatter } from '@/core/metrology';
+import type { ProfileSettings } from '@/core/signature';
 import { correctedMm, type Db, instrumentOf, isAtPlate, LEAST_HEIGHT_MM, queries } from '@/store';
 
 /** The foot that a profile's first layers leave. */
@@ -15,17 +16,19 @@ function pairKey({ feature, printId, session }: queries.StandingReading): string
   return [feature.id, printId, session.state, session.instrumentId].join(' ');
 }
 
-/** Flares of each size that was read both near the plate and higher up, of prints since the newest change. */
-function flaresOf(db: Db, profileId: number): Flare[] {
+/** A flare with the print it was read on. */
+interface FlareOfPrint {
+  readonly printId: number;
+  readonly flare: Flare;
+}
+
+/** Flares of each size that was read both near the plate and higher up. */
+function flaresOf(db: Db, profileId: number): FlareOfPrint[] {
   const low = queries
     .listStandingReadings(db, queries.ofProfileBelow(profileId, LEAST_HEIGHT_MM))
     .filter((reading) => isAtPlate(reading) && !reading.session.warm);
   if (low.length === 0) return [];
-  const since = queries.listChanges(db, profileId).at(-1)?.at.getTime() ?? -Infinity;
-  const madeAt = new Map(queries.listPrintsOfProfile(db, profileId).map((print) => [print.id, print.madeAt]));
-  const prints = [...new Set(low.map(({ printId }) => printId))].filter(
-    (id) => madeAt.get(id)!.getTime() >= since,
-  );
+  const prints = [...new Set(low.map(({ printId }) => printId))];
   const all = queries
     .listStandingReadings(db, queries.ofPrints(prints))
     .filter(({ session }) => !session.warm);
@@ -36,16 +39,46 @@ function flaresOf(db: Db, profileId: number): Flare[] {
     highMm: own.filter((reading) => !isAtPlate(reading)).map(correctedMm),
   }));
   const pooled = pooledScatter(parted.flatMap(({ lowMm, highMm }) => [lowMm, highMm]));
-  return parted.flatMap(({ own: [{ printed, instrument }], lowMm, highMm }) => {
+  return parted.flatMap(({ own: [{ printId, printed, instrument }], lowMm, highMm }) => {
     const read = { sense: printed.sense, lowMm, highMm, instrument: instrumentOf(instrument) };
-    return flareOf(read, pooled) ?? [];
+    const flare = flareOf(read, pooled);
+    return flare === undefined ? [] : { printId, flare };
+  });
+}
+
+/** When each print of a profile was made. */
+function makingTimes(db: Db, profileId: number): Map<number, number> {
+  const prints = queries.listPrintsOfProfile(db, profileId);
+  return new Map(prints.map(({ id, madeAt }) => [id, madeAt.getTime()]));
+}
+
+/** A foot with what its print was made under. */
+export interface FootThen extends Flare {
+  readonly settings: ProfileSettings;
+}
+
+/** The feet of a profile, one for what was read under the same settings: changes stand between them. */
+export function listFeet(db: Db, profileId: number): FootThen[] {
+  const flares = flaresOf(db, profileId);
+  const profile = queries.findProfile(db, profileId)?.profile;
+  if (profile === undefined || flares.length === 0) return [];
+  const changes = queries.listChanges(db, profileId);
+  const madeAt = makingTimes(db, profileId);
+  const eraOf = ({ printId }: FlareOfPrint) =>
+    changes.filter(({ at }) => at.getTime() <= madeAt.get(printId)!).length;
+  return [...groupBy(flares, (flare) => String(eraOf(flare)))].flatMap(([era, own]) => {
+    const foot = flareOfPrint(own.map(({ flare }) => flare));
+    return foot === undefined ? [] : { ...foot, settings: changes[Number(era)]?.before ?? profile.settings };
   });
 }
 
 /** What the sizes read near the plate say of a profile's foot; undefined while none was read both there and higher up. */
 export function viewFoot(db: Db, profileId: number): FootView | undefined {
   const profile = queries.findProfile(db, profileId)?.profile;
-  const flare = flareOfPrint(flaresOf(db, profileId));
+  const since = queries.listChanges(db, profileId).at(-1)?.at.getTime() ?? -Infinity;
+  const madeAt = makingTimes(db, profileId);
+  const standing = flaresOf(db, profileId).filter(({ printId }) => madeAt.get(printId)! >= since);
+  const flare = flareOfPrint(standing.map((each) => each.flare));
   if (profile === undefined || flare === undefined) return undefined;
   const { layerMm, settings } = profile;
   const layers = (settings.bottomLayers ?? 0) + (settings.transitionLayers ?? 0);

@@ -57,7 +57,7 @@ export {
   formatMm,
   formatSigned,
 } from './words-lengths';
-export { listAnd, listOr } from './words-lists';
+export { listAnd, listFew, listOr } from './words-lists';
 export { percent, round } from './words-numbers';
 export { quoted } from './words-quoted';
 export { describeCsvIssue } from './words-tables';

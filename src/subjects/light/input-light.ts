@@ -1,5 +1,8 @@
 import { z } from 'zod';
-import { choiceField, idField, numberField, optionalNumber } from '@/subjects/language/shared';
+import { ENGINES } from '@/core/light';
+import { choiceField, idField, numberField, optionalNumber, textField } from '@/subjects/language/shared';
+
+const IRRADIANCE = { low: 0.01, high: 1000 } as const;
 
 export const UNITS = ['s', 'mJ/cm²'] as const;
 export type LightUnit = (typeof UNITS)[number];
@@ -24,6 +27,16 @@ export const gaugeForm = z.object({
 export type GaugeSeen = z.infer<typeof gaugeForm>;
 
 const exposureS = z.number().positive().lt(3600);
+
+/** A profile of the same resin on another machine, by what cures here and there. */
+export const deriveForm = z.object({
+  printerName: textField('Printer there', { limit: 60 }),
+  engineFrom: choiceField('Here it is cured by', ENGINES),
+  engineTo: choiceField('There by', ENGINES),
+  from: optionalNumber('Irradiance here', 'number', IRRADIANCE),
+  to: optionalNumber('Irradiance there', 'number', IRRADIANCE),
+});
+export type Derived = Partial<z.infer<typeof deriveForm>> & Omit<z.infer<typeof deriveForm>, 'from' | 'to'>;
 
 /** Strips and gauges for the simulated printer, as the page sends them. */
 export const cureInput = z.object({ exposureS: exposureS.lt(900), instrumentId: z.int().positive() });

@@ -2,6 +2,8 @@ export {
   BECAME,
   bracketInput,
   cureInput,
+  deriveForm,
+  type Derived,
   gaugeForm,
   type GaugeSeen,
   type LightUnit,
@@ -12,6 +14,8 @@ export {
 export { parseStripsCsv } from './input-strips-csv';
 export { parseTrimJson } from './input-trim-json';
 export {
+  type DeriveIssue,
+  describeDeriveIssue,
   describeBracketIssue,
   describeKeepIssue,
   describeStripIssue,

@@ -71,13 +71,26 @@ export function edgesOfGauges(db: Db, profileId: number): EdgeObservation[] {
 /** As printers take them: hundredths of a second. */
 const nextOf = (exposures: readonly number[] = []) => exposures.map((seconds) => Number(seconds.toFixed(2)));
 
+/** Between which exposures it lies: as it was taken over from another machine, or within a factor of two. */
+function rangeOf(db: Db, profileId: number, aboutS: number): { lowS: number; highS: number } {
+  const { derived } = queries.findProfile(db, profileId)?.profile.settings ?? {};
+  return derived ?? { lowS: aboutS / WITHIN, highS: aboutS * WITHIN };
+}
+
+/** Three in equal ratio: both ends and the middle of what another machine left open, closer where nobody derived it. */
+function firstThree(db: Db, profileId: number, aboutS: number): number[] {
+  const { derived } = queries.findProfile(db, profileId)?.profile.settings ?? {};
+  if (derived === undefined) return bracketExposures(aboutS, FIRST_RATIO);
+  const { lowS, highS } = derived;
+  return bracketExposures(Math.sqrt(lowS * highS), Math.sqrt(highS / lowS));
+}
+
 /** What the gauges of a profile say of its exposure. */
 export function viewBracket(db: Db, profileId: number, aboutS: number): BracketView {
   const gauges = gaugesOf(db, profileId);
   const edges = gauges.map(edgeOf);
   const verdict = readBracket({
-    lowS: aboutS / WITHIN,
-    highS: aboutS * WITHIN,
+    ...rangeOf(db, profileId, aboutS),
     slotMm: BRACKET_SLOT_MM,
     sharedSdMm: edges.find((edge) => edge !== undefined)?.sharedSdMm,
     outcomes: gauges.map(({ exposureS, became }, i) => ({
@@ -89,9 +102,7 @@ export function viewBracket(db: Db, profileId: number, aboutS: number): BracketV
   });
   return {
     gauges,
-    next: nextOf(
-      gauges.length === 0 || !verdict.ok ? bracketExposures(aboutS, FIRST_RATIO) : verdict.value.next,
-    ),
+    next: nextOf(gauges.length === 0 || !verdict.ok ? firstThree(db, profileId, aboutS) : verdict.value.next),
     verdict: gauges.length === 0 ? undefined : verdict,
   };
 }

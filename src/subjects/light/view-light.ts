@@ -13,9 +13,11 @@ import {
   type WorkingCurve,
   zeroRatio,
 } from '@/core/light';
+import { evidenceOf } from '@/core/resins';
 import type { Result } from '@/core/result';
 import { type Db, queries } from '@/store';
 import { newestSignature } from '@/subjects/printing';
+import { findShelved, resinFile } from '@/subjects/resin';
 import type { LightUnit } from './input-light';
 import { edgesOfGauges } from './view-bracket';
 
@@ -44,8 +46,19 @@ export interface TrimView {
   /** Profiles of this printer and resin at other exposures, and gauges of the bracket, that were learned from. */
   readonly others: number;
   readonly gauges: number;
-  /** Jobs whose drawn sizes a trim voids. */
+  /** Jobs whose drawn sizes a trim voids, and ladders whose gaps it moves. */
   readonly voids: readonly { readonly id: number; readonly name: string }[];
+  readonly ladders: number;
+}
+
+/** A profile of the same resin on another printer: what it is exposed, and what its edges do. */
+export interface LightRelative {
+  readonly id: number;
+  readonly name: string;
+  readonly printer: string;
+  readonly exposureS?: number;
+  readonly edge: { readonly mean: number; readonly sd: number };
+  readonly readings: number;
 }
 
 export interface LightView {
@@ -54,6 +67,10 @@ export interface LightView {
   readonly unit: LightUnit;
   /** Undefined while no strip was read. */
   readonly curve?: Result<WorkingCurve, StripIssue>;
+  /** The supplier's depth of light, mm; strips outrank it. */
+  readonly quoted?: { readonly dpMm: number; readonly dpSdMm: number };
+  /** The same resin on other printers. */
+  readonly relatives: readonly LightRelative[];
   readonly exposureS?: number;
   /** Undefined where nobody said what it is exposed. */
   readonly trim?: TrimView;
@@ -104,6 +121,20 @@ function atOtherExposures(db: Db, row: queries.ProfileRow): EdgeObservation[] {
   });
 }
 
+/** Open jobs that something was drawn for; a ladder's gaps are not voided, they move with the edges. */
+function voidedJobs(db: Db, profileId: number): Pick<TrimView, 'voids' | 'ladders'> {
+  const jobs = queries.listOpenJobsOf(db, profileId);
+  return {
+    voids: jobs
+      .filter(
+        ({ id, kind }) =>
+          kind === 'part' && queries.listAttempts(db, id).some(({ drawn }) => drawn.length > 0),
+      )
+      .map(({ id, name }) => ({ id, name })),
+    ladders: jobs.filter(({ gauge }) => gauge?.kind === 'joint').length,
+  };
+}
+
 function trimOf(db: Db, row: queries.ProfileRow, curve: WorkingCurve | undefined): TrimView | undefined {
   const { exposureS } = row.profile.settings;
   if (exposureS === undefined) return undefined;
@@ -133,8 +164,28 @@ function trimOf(db: Db, row: queries.ProfileRow, curve: WorkingCurve | undefined
     leastS,
     others: others.length,
     gauges: gauges.length,
-    voids: queries.listOpenJobsOf(db, row.profile.id).map(({ id, name }) => ({ id, name })),
+    ...voidedJobs(db, row.profile.id),
   };
+}
+
+/** A supplier's figure holds to about a tenth on another light. */
+const QUOTE_SHARE = 0.1;
+
+function quotedDepth(db: Db, resinId: number): LightView['quoted'] {
+  const shelved = findShelved(db, resinId);
+  const known = shelved && evidenceOf(resinFile(shelved)).of('lightDepth_mm');
+  return known && { dpMm: known.value, dpSdMm: QUOTE_SHARE * known.value };
+}
+
+function relativesOf(db: Db, row: queries.ProfileRow): LightRelative[] {
+  return queries.listProfiles(db).flatMap(({ profile, printer, resin }) => {
+    if (resin.id !== row.resin.id || printer.id === row.printer.id) return [];
+    const { readingCount, ...edge } = edgeOf(db, profile.id);
+    const { exposureS } = profile.settings;
+    return [
+      { id: profile.id, name: profile.name, printer: printer.name, exposureS, edge, readings: readingCount },
+    ];
+  });
 }
 
 /** What is known of the light of a profile's printer in its resin; undefined where there is no such profile. */
@@ -150,6 +201,8 @@ export function viewLight(db: Db, profileId: number): LightView | undefined {
     strips: rows.map(({ id, exposure, depthMm, instrument }) => ({ id, exposure, depthMm, instrument })),
     unit,
     curve,
+    quoted: quotedDepth(db, row.resin.id),
+    relatives: relativesOf(db, row),
     exposureS: row.profile.settings.exposureS,
     trim: trimOf(db, row, inSeconds),
   };

@@ -1,4 +1,6 @@
 import { describeSimulatedIssue, type SimulatedIssue } from '@/subjects/simulated/shared';
+import { GONE_WORDS } from '@/subjects/language/shared';
+import { describeProfileIssue, type ProfileIssue } from '@/subjects/printing/shared';
 import type { LightUnit } from './input-light';
 import type { BracketIssue, StripIssue, TrimIssue, WallIssue } from '@/core/light';
 
@@ -11,6 +13,22 @@ export function describeKeepIssue(issue: KeepIssue): string {
       return `the strips here are in ${issue.kept}: one curve, one unit. Give this one in ${issue.kept} too, or take the others back.`;
     default:
       return describeSimulatedIssue(issue);
+  }
+}
+
+/** Why no profile was made for another machine. */
+export type DeriveIssue = ProfileIssue | { readonly code: 'gone' | 'noExposure' | 'samePrinter' };
+
+export function describeDeriveIssue(issue: DeriveIssue): string {
+  switch (issue.code) {
+    case 'gone':
+      return GONE_WORDS;
+    case 'noExposure':
+      return 'nobody said what a layer is exposed here. Say it under what it is printed under.';
+    case 'samePrinter':
+      return 'that is this printer. For another exposure on it, print the bracket above.';
+    case 'nameTaken':
+      return describeProfileIssue(issue);
   }
 }
 

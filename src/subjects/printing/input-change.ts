@@ -13,14 +13,17 @@ import { describeChangeKind } from './words-changes';
 
 const SECONDS = { low: 0.05, high: 600 } as const;
 
-/** The setting that a kind of change brings with it. */
-const SETTING_OF: Readonly<Partial<Record<ChangeKind, keyof ProfileSettings>>> = {
-  film: 'film',
-  lot: 'lot',
-  exposure: 'exposureS',
-  layer: 'layerMm',
-  wash: 'wash',
-  cure: 'cure',
+const LAYERS = { low: 0, high: 200 } as const;
+
+/** The settings that a kind of change brings with it. */
+const SETTINGS_OF: Readonly<Partial<Record<ChangeKind, readonly (keyof ProfileSettings)[]>>> = {
+  film: ['film'],
+  lot: ['lot'],
+  exposure: ['exposureS'],
+  bottom: ['bottomLayers', 'bottomExposureS'],
+  layer: ['layerMm'],
+  wash: ['wash'],
+  cure: ['cure'],
 };
 
 function startOfDay(day: string): Date {
@@ -43,6 +46,8 @@ export const changeForm = z
     lot: textField('Lot or batch now', { optional: true, limit: 60 }),
     exposureBeforeS: optionalNumber('Exposure before', 'time', SECONDS),
     exposureS: optionalNumber('Exposure now', 'time', SECONDS),
+    bottomLayers: optionalNumber('Bottom layers now', 'number', LAYERS),
+    bottomExposureS: optionalNumber('Exposure of a bottom layer now', 'time', SECONDS),
     layerMm: optionalNumber('Layer height now', 'length', { low: 0.005, high: 0.5 }),
     wash: textField('Wash now', { optional: true, limit: 80 }),
     cure: textField('Cure now', { optional: true, limit: 80 }),
@@ -50,27 +55,42 @@ export const changeForm = z
     note: textField('Note', { optional: true, limit: 200 }),
   })
   .transform(
-    ({ film, lot, exposureBeforeS, exposureS, layerMm, wash, cure, day, note, ...ticks }, context) => {
+    (
+      {
+        film,
+        lot,
+        exposureBeforeS,
+        exposureS,
+        bottomLayers,
+        bottomExposureS,
+        layerMm,
+        wash,
+        cure,
+        day,
+        note,
+        ...ticks
+      },
+      context,
+    ) => {
       if (day > today())
         refuse(
           context,
           { code: 'worded', text: 'that day is still to come. Note it when it has happened.' },
           'day',
         );
-      const typed = { film, lot, exposureS, layerMm, wash, cure };
+      const typed = { film, lot, exposureS, bottomLayers, bottomExposureS, layerMm, wash, cure };
       const after = Object.fromEntries(
         Object.entries(typed).filter(([, value]) => value !== undefined && value !== ''),
       ) as ProfileSettings;
       const kinds = CHANGE_KINDS.filter((kind) => {
-        const setting = SETTING_OF[kind];
-        return ticked(ticks, 'kind', [kind]).length > 0 || (setting !== undefined && setting in after);
+        const settings = SETTINGS_OF[kind] ?? [];
+        return ticked(ticks, 'kind', [kind]).length > 0 || settings.some((setting) => setting in after);
       });
       const at = day === '' || day === today() ? new Date() : startOfDay(day);
       return { kinds, at, after, exposureBeforeS, note };
     },
   );
 
-const LAYERS = { low: 0, high: 200 } as const;
 const RESTS = { low: 0, high: 120 } as const;
 const LIFTS = { low: 0, high: 100 } as const;
 const SPEEDS = { low: 0.01, high: 100, hint: 'A bare number is mm/s; 60 mm/min is read too.' } as const;

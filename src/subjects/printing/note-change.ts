@@ -60,9 +60,10 @@ export function correctSettings(
   profileId: number,
   settings: OtherSettings,
 ): Result<void, ChangeIssue> {
+  const { derived } = queries.findProfile(db, profileId)?.profile.settings ?? {};
   const { changes } = db
     .update(tables.profiles)
-    .set({ settings })
+    .set({ settings: { derived, ...settings } })
     .where(eq(tables.profiles.id, profileId))
     .run();
   return changes === 0 ? fail({ code: 'gone' }) : ok(undefined);

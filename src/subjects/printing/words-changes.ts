@@ -26,6 +26,7 @@ const KIND_WORDS: Readonly<Record<ChangeKind, string>> = {
   film: 'new film',
   lot: 'new lot or batch',
   exposure: 'other exposure',
+  bottom: 'other bottom layers',
   layer: 'other layer height',
   wash: 'other wash',
   cure: 'other cure',
@@ -60,6 +61,13 @@ function valuesOf(kind: ChangeKind, { before, after }: Noted): string {
       return words(before.lot, after.lot);
     case 'exposure':
       return words(seconds(before.exposureS) || undefined, seconds(after.exposureS) || undefined);
+    case 'bottom': {
+      const bottoms = ({ bottomLayers, bottomExposureS }: ProfileSettings) =>
+        [bottomLayers === undefined ? '' : `${bottomLayers}`, seconds(bottomExposureS) || '']
+          .filter((part) => part !== '')
+          .join(' at ');
+      return words(bottoms(before), bottoms(after));
+    }
     case 'layer':
       return words(mm(before.layerMm) || undefined, mm(after.layerMm) || undefined);
     case 'wash':

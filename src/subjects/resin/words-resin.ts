@@ -31,6 +31,8 @@ const PROPERTY_WORDS: Readonly<Record<PropertyId, string>> = {
   waterUptake: 'Water uptake',
   leastFeature_mm: 'Least feature',
   supportTip_mm: 'Support tip',
+  lightDepth_mm: 'Depth of light',
+  criticalDose_mJ_cm2: 'Dose that begins to cure',
   shake_s: 'Shake before use',
   cureFloor_min: 'Cure, at least',
   cureCeiling_min: 'Cure, at most',

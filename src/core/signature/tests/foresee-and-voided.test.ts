@@ -63,6 +63,7 @@ describe('what a change voids', () => {
     expect(film.edge).toBeCloseTo(0.2, 12);
     expect(Object.keys(voidedBy({ kinds: ['lot'], ...NONE }).givenBack)).toEqual([...PARAMETER_NAMES]);
     expect(voidedBy({ kinds: ['wash'], ...NONE }).shiftsGivenBack).toBe(0.5);
+    expect(voidedBy({ kinds: ['bottom'], ...NONE }).givenBack).toEqual({ zPlate: expect.closeTo(0.3, 12) });
     const both = voidedBy({ kinds: ['film', 'layer'], ...NONE }).givenBack;
     expect(both.zPlate).toBeCloseTo(1 - 0.8 * 0.2, 12);
     expect(both.edge).toBeCloseTo(1 - 0.8 * 0.7, 12);

@@ -14,11 +14,12 @@ import {
   rungsOfPrint,
   viewLadder,
 } from '@/subjects/gauge';
-import { buildJobFile, canBuild, createJob, notePrint, viewJob } from '@/subjects/job';
+import { buildJobFile, canBuild, changeProcess, createJob, notePrint, viewJob } from '@/subjects/job';
 import { frameJob, glanceAtJobs } from '@/subjects/overview';
-import { createProfile } from '@/subjects/printing';
+import { correctSettings, createProfile } from '@/subjects/printing';
 import { touchSimulatedRung } from '@/subjects/simulated';
 import { readyBench } from '@/testing/bench';
+import { listTriedGaps } from '../index';
 import { removeJoint } from '../remove-joint';
 import { type JointInput, saveJoint } from '../save-joint';
 import { listJoints, viewJoints } from '../view-joints';
@@ -282,5 +283,29 @@ describe('on Today and in its frame', () => {
     expect(gain.paysBeyondHours).toBeCloseTo(gain.hours / (gain.after - gain.before), 10);
     const bare = viewJob(db, createJob(db, 'bare'))!;
     expect([blockForJob(bare), foreseeBlock(bare)]).toEqual([undefined, undefined]);
+  });
+});
+
+describe('gaps that were tried before the exposure changed', () => {
+  test('count as wider where more light grows edges into them, and as less sure; later ones stay as they are', () => {
+    const { db, profileId } = readyBench();
+    expectOk(correctSettings(db, profileId, { exposureS: 2 }));
+    const { printId } = printGauge(db, profileId, HINGE);
+    tapFrom(db, printId, 4);
+    const before = listTriedGaps(db);
+    expect(before.map(({ gapMm }) => gapMm)).toEqual(HINGE.stepsMm);
+    const at = new Date(Date.now() + 1);
+    expectOk(changeProcess(db, profileId, { kinds: ['exposure'], at, after: { exposureS: 3 }, note: '' }));
+    const after = listTriedGaps(db);
+    after.forEach(({ gapMm, movedMm, unsureMm }, i) => {
+      expect(gapMm - before[i].gapMm).toBeCloseTo(2 * 0.051 * Math.log(1.5), 3);
+      expect(movedMm).toBeCloseTo(gapMm - before[i].gapMm, 12);
+      expect(unsureMm).toBeGreaterThan(0);
+    });
+    const [then, now] = [before, after].map((rungs) => viewLadder(rungs).summary);
+    expect(now.recommendedMm).toBeGreaterThan(then.recommendedMm + 0.03);
+    expect(now.interval95Mm[1] - now.interval95Mm[0]).toBeGreaterThan(
+      then.interval95Mm[1] - then.interval95Mm[0],
+    );
   });
 });

@@ -3,7 +3,7 @@ import { expectOk } from '@/core/result';
 import { recordReading } from '@/subjects/measure';
 import { correctSettings } from '@/subjects/printing';
 import { readyBench } from '@/testing/bench';
-import { changeProcess, viewFoot } from '../index';
+import { changeProcess, listFeet, viewFoot } from '../index';
 
 /** Sizes of one feature of a print, near the plate and higher up. */
 function readBoth(
@@ -37,4 +37,8 @@ test('sizes alike in both places prove no foot; a change of the process asks for
   const at = new Date(Date.now() + 1);
   expectOk(changeProcess(db, profileId, { kinds: ['exposure'], at, after: { exposureS: 3 }, note: '' }));
   expect(viewFoot(db, profileId)).toBeUndefined();
+  // It stays on record with what it was made under.
+  expect(listFeet(db, profileId)).toMatchObject([{ count: 1, settings: { layerMm: 0.05 } }]);
+  expect(listFeet(db, profileId)[0].settings.exposureS).toBeUndefined();
+  expect(listFeet(db, 99)).toEqual([]);
 });

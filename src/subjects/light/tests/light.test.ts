@@ -1,20 +1,26 @@
 import { describe, expect, test } from '@jest/globals';
 import { eq } from 'drizzle-orm';
+import { EMPTY_SHEET } from '@/core/resins';
 import { expectOk } from '@/core/result';
 import { tables } from '@/store';
+import { recordReading } from '@/subjects/measure';
+import { correctSettings } from '@/subjects/printing';
 import { readyBench } from '@/testing/bench';
 import {
   cureSimulatedStrips,
+  deriveProfile,
   keepGauge,
   keepStrip,
   printSimulatedGauges,
   takeBackGauge,
   takeBackStrip,
+  viewBottom,
   viewBracket,
   viewLight,
 } from '../index';
 import {
   describeBracketIssue,
+  describeDeriveIssue,
   describeKeepIssue,
   describeStripIssue,
   describeWallIssue,
@@ -182,4 +188,72 @@ test('every refusal has its sentence', () => {
   ];
   expect(new Set(words).size).toBe(words.length);
   for (const each of words) expect(each).toMatch(/\.$/);
+});
+
+describe('the same resin on another machine', () => {
+  const there = { printerName: 'Old Amber', engineFrom: 'mono', engineTo: 'colour' } as const;
+
+  test('its profile begins in the middle of what the engines differ by, and its bracket at both ends', () => {
+    const bench = readyBench();
+    exposedFor(bench, 2);
+    const id = expectOk(deriveProfile(bench.db, bench.profileId, there));
+    const { row, exposureS, relatives } = viewLight(bench.db, id)!;
+    expect(row.printer.name).toBe('Old Amber');
+    expect(exposureS).toBeCloseTo(2 * Math.sqrt(18), 2);
+    expect(row.profile.settings.derived).toEqual({ from: 'Long Bench, 2 s', lowS: 6, highS: 12 });
+    expect(viewBracket(bench.db, id, exposureS!).next).toEqual([6, 8.49, 12]);
+    expect(relatives).toMatchObject([{ printer: 'Long Bench', exposureS: 2, readings: 0 }]);
+    // Writing down what it is printed under keeps where it came from.
+    expectOk(correctSettings(bench.db, id, { exposureS: 8 }));
+    expect(view({ ...bench, profileId: id }).row.profile.settings.derived?.highS).toBe(12);
+  });
+
+  test('not without an exposure, not on the same printer, not twice', () => {
+    const bench = readyBench();
+    const said = (wanted: Parameters<typeof deriveProfile>[2]) => {
+      const made = deriveProfile(bench.db, bench.profileId, wanted);
+      return made.ok ? '' : describeDeriveIssue(made.issue);
+    };
+    expect(said(there)).toContain('nobody said what a layer is exposed here');
+    exposedFor(bench, 2);
+    expect(said({ ...there, printerName: 'Long Bench' })).toContain('that is this printer');
+    expect(said({ ...there, from: 4, to: 2 })).toBe('');
+    expect(said({ ...there, from: 4, to: 2 })).toContain('0.05 mm, 4 s');
+    expect(deriveProfile(bench.db, 99, there)).toEqual({ ok: false, issue: { code: 'gone' } });
+  });
+});
+
+describe('what the sheet and the foot say', () => {
+  test('a quoted depth of light counts until strips are read', () => {
+    const bench = readyBench();
+    const quote = {
+      property: 'lightDepth_mm',
+      value: 0.14,
+      condition: 'cured',
+      source: 'datasheet',
+    } as const;
+    bench.db
+      .update(tables.resins)
+      .set({ sheet: { ...EMPTY_SHEET, quotes: [quote] } })
+      .run();
+    expect(view(bench).quoted).toEqual({ dpMm: 0.14, dpSdMm: expect.closeTo(0.014, 12) });
+  });
+
+  test('bottom layers are weighed once their exposure is said, by the feet that were read', () => {
+    const bench = readyBench();
+    exposedFor(bench, 2);
+    expect(viewBottom(bench.db, view(bench)).answers).toBeUndefined();
+    expectOk(
+      correctSettings(bench.db, bench.profileId, { exposureS: 2, bottomExposureS: 20, bottomLayers: 5 }),
+    );
+    const unread = viewBottom(bench.db, view(bench));
+    expect(unread).toMatchObject({ layers: 5, others: 0 });
+    for (const mm of [20.34, 20.35])
+      expectOk(recordReading(bench.db, { ...bench.reading(bench.width, mm), heightMm: 0.3 }));
+    for (const mm of [20.04, 20.05]) expectOk(recordReading(bench.db, bench.reading(bench.width, mm)));
+    const read = viewBottom(bench.db, view(bench));
+    expect(read.foot!.flareMm).toBeCloseTo(0.15, 2);
+    expect(read.answers![0].flare.mean).toBeGreaterThan(unread.answers![0].flare.mean);
+    expect(read.answers![0].flare.sd).toBeLessThan(unread.answers![0].flare.sd);
+  });
 });

@@ -23,6 +23,8 @@ export function ChangeForm({ profileId, settings }: ChangeFormProps) {
       <TextField name="lot" placeholder={settings.lot || 'as marked on the bottle'} />
       {settings.exposureS === undefined && <TextField name="exposureBeforeS" />}
       <TextField name="exposureS" placeholder={settings.exposureS?.toString()} />
+      <TextField name="bottomLayers" placeholder={settings.bottomLayers?.toString()} />
+      <TextField name="bottomExposureS" placeholder={settings.bottomExposureS?.toString()} />
       <TextField name="layerMm" placeholder={settings.layerMm?.toString()} />
       <TextField name="wash" placeholder={settings.wash || 'alcohol, 2 × 3 min'} />
       <TextField name="cure" placeholder={settings.cure || '60 °C, 20 min'} />

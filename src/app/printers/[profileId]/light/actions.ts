@@ -7,6 +7,7 @@ import { bench } from '@/subjects/house';
 import { type FormAnswer, GONE_WORDS } from '@/subjects/language/shared';
 import {
   cureSimulatedStrips,
+  deriveProfile,
   keepGauge,
   keepStrip,
   printSimulatedGauges,
@@ -16,6 +17,8 @@ import {
 import {
   bracketInput,
   cureInput,
+  deriveForm,
+  describeDeriveIssue,
   describeKeepIssue,
   gaugeForm,
   type KeepIssue,
@@ -71,4 +74,21 @@ export async function printGauges(profileId: number, input: unknown): Promise<st
   const wanted = bracketInput.safeParse(input);
   if (!areIds(profileId) || !wanted.success) return GONE_WORDS;
   return answer(printSimulatedGauges(bench().db, profileId, wanted.data));
+}
+
+/** The same resin on another machine, with its bracket. */
+export async function deriveForMachine(
+  profileId: number,
+  _before: FormAnswer,
+  data: FormData,
+): Promise<FormAnswer> {
+  return answerForm({
+    form: deriveForm,
+    data,
+    ids: [profileId],
+    verb: (wanted) => deriveProfile(bench().db, profileId, wanted),
+    refusal: describeDeriveIssue,
+    changed: changedPrinters,
+    goOn: (id) => `/printers/${id}/light#bracket-title`,
+  });
 }

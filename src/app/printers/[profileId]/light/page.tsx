@@ -5,10 +5,11 @@ import { idFrom } from '@/app/_components/read-params';
 import { DEPTH_OF_LIGHT } from '@/core/signature';
 import { listInstruments } from '@/subjects/caliper';
 import { bench, benchHouse } from '@/subjects/house';
-import { type LightView, STRIP_RATIOS, viewLight } from '@/subjects/light';
+import { type LightView, STRIP_RATIOS, viewBottom, viewLight } from '@/subjects/light';
 import { describeStripIssue } from '@/subjects/light/shared';
-import { hasProfile, waitForSignature } from '@/subjects/printing';
+import { hasProfile, listPrinters, waitForSignature } from '@/subjects/printing';
 import { Caution, Link, Problem } from '@/ui';
+import { BottomSection } from './_components/bottom-section';
 import { BracketSection } from './_components/bracket-section';
 import { CurveChart } from './_components/curve-chart';
 import { LayerPanel } from './_components/layer-panel';
@@ -48,6 +49,7 @@ export default async function LightPage({ params }: Params) {
       </div>
       {trim !== undefined && <TrimSection trim={trim} profileId={profileId} />}
       <BracketSection view={view} />
+      <BottomSection profileId={profileId} bottom={viewBottom(db, view)} />
       {exposureS === undefined ? (
         <p className="mt-6 max-w-prose">
           Say what a layer is exposed under{' '}
@@ -64,18 +66,30 @@ export default async function LightPage({ params }: Params) {
             houseRule={benchHouse().schools.newLayer}
             curve={curveFor(view)}
           />
-          <MachinePanel exposureS={exposureS} bottomExposureS={row.profile.settings.bottomExposureS} />
+          <MachinePanel
+            profileId={profileId}
+            resin={row.resin.name}
+            printers={otherPrinters(view)}
+            relatives={view.relatives}
+            exposureS={exposureS}
+            bottomExposureS={row.profile.settings.bottomExposureS}
+          />
         </div>
       )}
     </div>
   );
 }
 
-/** What another layer height is reckoned from. */
-function curveFor({ curve, unit }: LightView) {
-  if (curve?.ok !== true) return undefined;
+function otherPrinters({ row }: LightView): string[] {
+  const names = listPrinters(bench().db).map(({ name }) => name);
+  return names.filter((name) => name !== row.printer.name);
+}
+
+/** What another layer height is reckoned from: strips, or what the supplier quotes. */
+function curveFor({ curve, unit, quoted }: LightView) {
+  if (curve?.ok !== true) return quoted && { ...quoted, lnEc: undefined, isQuoted: true };
   const { dpMm, dpSdMm, lnEc } = curve.value;
-  return { dpMm, dpSdMm, lnEc: unit === 's' ? lnEc : undefined };
+  return { dpMm, dpSdMm, lnEc: unit === 's' ? lnEc : undefined, isQuoted: false };
 }
 
 function Strips({ view }: { view: LightView }) {
@@ -118,6 +132,7 @@ function Strips({ view }: { view: LightView }) {
         profileId={row.profile.id}
         unit={unit}
         hasStrips={strips.length > 0}
+        nextS={unit === 's' ? nextUnread(wanted, strips) : undefined}
         instruments={instruments}
         simulatedS={row.printer.simulatedSeed === null ? undefined : (exposureS ?? 2.4)}
       />
@@ -125,7 +140,12 @@ function Strips({ view }: { view: LightView }) {
   );
 }
 
-function Curve({ view: { curve, strips, unit, row } }: { view: LightView }) {
+/** The first of the wanted exposures of which no strip was read, thin ones first. */
+function nextUnread(wanted: readonly number[], strips: LightView['strips']): number | undefined {
+  return wanted.find((seconds) => strips.every(({ exposure }) => Math.abs(exposure / seconds - 1) > 0.05));
+}
+
+function Curve({ view: { curve, strips, unit, row, quoted } }: { view: LightView }) {
   return (
     <section aria-labelledby="curve-title">
       <h2 id="curve-title" className="text-lg">
@@ -134,7 +154,10 @@ function Curve({ view: { curve, strips, unit, row } }: { view: LightView }) {
       {curve === undefined && (
         <p className="text-soft">
           Two strips at different exposures make a curve, five a good one. Until then the depth of light in{' '}
-          {row.resin.name} here is assumed to be {DEPTH_OF_LIGHT.meanMm} ± {DEPTH_OF_LIGHT.sdMm} mm.
+          {row.resin.name} here is{' '}
+          {quoted === undefined
+            ? `assumed to be ${DEPTH_OF_LIGHT.meanMm} ± ${DEPTH_OF_LIGHT.sdMm} mm.`
+            : `taken from its sheet: ${quoted.dpMm} mm, ± a fifth on another light.`}
         </p>
       )}
       {curve?.ok === false && <Problem>{describeStripIssue(curve.issue)}</Problem>}
@@ -151,6 +174,11 @@ function Curve({ view: { curve, strips, unit, row } }: { view: LightView }) {
             , in 95 of 100.
             {unit === 's' && ' In seconds of this printer: for another one they are other seconds.'}
           </p>
+          {quoted !== undefined && (
+            <p className="text-sm text-soft">
+              Its sheet says {quoted.dpMm} mm; what was measured here counts.
+            </p>
+          )}
           <CurveChart strips={strips} unit={unit} curve={curve.value} />
         </>
       )}

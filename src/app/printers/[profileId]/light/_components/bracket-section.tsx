@@ -17,6 +17,7 @@ const ABOUT_S = 2.5;
 export function BracketSection({ view: { row, exposureS } }: { view: LightView }) {
   const { gauges, next, verdict } = viewBracket(bench().db, row.profile.id, exposureS ?? ABOUT_S);
   const found = verdict?.ok === true ? verdict.value : undefined;
+  const { derived } = row.profile.settings;
   const of100 = (share: number) => Math.round(100 * share);
   return (
     <section aria-labelledby="bracket-title" className="mt-8 max-w-3xl">
@@ -27,6 +28,15 @@ export function BracketSection({ view: { row, exposureS } }: { view: LightView }
         For a resin, a printer or a film that nothing is known of: three small gauges at exposures in equal
         ratio, wash and cure them as parts, then say what became of each. Minutes, not hours.
       </p>
+      {derived !== undefined && (
+        <p>
+          Taken over from {derived.from}: here it lies between{' '}
+          <span className="num">
+            {derived.lowS} and {derived.highS} s
+          </span>
+          .
+        </p>
+      )}
       {verdict?.ok === false && <Problem>{describeBracketIssue(verdict.issue)}</Problem>}
       {found !== undefined && (
         <p

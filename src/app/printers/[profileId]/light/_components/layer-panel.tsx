@@ -10,7 +10,13 @@ interface LayerPanelProps {
   /** The rule of this house. */
   readonly houseRule: LayerRule;
   /** By strips; assumed where there is none. */
-  readonly curve?: { readonly dpMm: number; readonly dpSdMm: number; readonly lnEc?: number };
+  readonly curve?: {
+    readonly dpMm: number;
+    readonly dpSdMm: number;
+    readonly lnEc?: number;
+    /** By the resin's sheet, no strip read. */
+    readonly isQuoted: boolean;
+  };
 }
 
 const RULE_WORDS: Readonly<Record<LayerRule, string>> = {
@@ -44,7 +50,8 @@ export function LayerPanel({ exposureS, layerMm, houseRule, curve }: LayerPanelP
       </h2>
       <p className="text-sm text-soft">
         Now <span className="num">{layerMm} mm</span> at <span className="num">{exposureS} s</span>
-        {curve === undefined && '; no strips yet, so the depth of light is assumed'}.
+        {curve === undefined && '; no strips yet, so the depth of light is assumed'}
+        {curve?.isQuoted === true && '; no strips yet, so the depth of light is that of the sheet'}.
       </p>
       <div className="mt-2 grid max-w-md gap-3 sm:grid-cols-2">
         <PlainField label="Layer height" unit="mm" {...field('toMm')} />

@@ -2,9 +2,17 @@
 
 import { useState } from 'react';
 import { convertExposure, type Engine, ENGINES } from '@/core/light';
-import { PlainChoice, PlainField, useNumbers } from '@/ui';
+import type { LightRelative } from '@/subjects/light';
+import { deriveForm } from '@/subjects/light/shared';
+import { ActionForm, Button, Link, PlainChoice, PlainField, TextField, useNumbers } from '@/ui';
+import { deriveForMachine } from '../actions';
 
 interface MachinePanelProps {
+  readonly profileId: number;
+  readonly resin: string;
+  /** Other printers of this bench. */
+  readonly printers: readonly string[];
+  readonly relatives: readonly LightRelative[];
   readonly exposureS: number;
   readonly bottomExposureS?: number;
 }
@@ -19,10 +27,17 @@ const CHOICES = ENGINES.map((value) => ({ value, label: ENGINE_WORDS[value] }));
 const START = { from: '', to: '' };
 
 /** The same resin on another machine: three exposures to print once, never one value. */
-export function MachinePanel({ exposureS, bottomExposureS }: MachinePanelProps) {
+export function MachinePanel({
+  profileId,
+  resin,
+  printers,
+  relatives,
+  exposureS,
+  bottomExposureS,
+}: MachinePanelProps) {
   const [from, setFrom] = useState<Engine>('mono');
   const [to, setTo] = useState<Engine>('mono');
-  const { field, valueOf } = useNumbers(START, { from: 'number', to: 'number' });
+  const { field, texts, valueOf } = useNumbers(START, { from: 'number', to: 'number' });
   const known = (name: 'from' | 'to') => {
     const value = valueOf(name);
     return value !== undefined && value > 0 ? value : undefined;
@@ -73,10 +88,68 @@ export function MachinePanel({ exposureS, bottomExposureS }: MachinePanelProps) 
           ? 'By the two irradiances; meters agree to a fifth.'
           : 'By what such machines differ.'}
       </p>
+      <ActionForm
+        form={deriveForm}
+        action={deriveForMachine.bind(null, profileId)}
+        label="A profile there"
+        className="mt-3 flex flex-wrap items-end gap-3"
+      >
+        <input type="hidden" name="engineFrom" value={from} />
+        <input type="hidden" name="engineTo" value={to} />
+        <input type="hidden" name="from" value={texts.from} />
+        <input type="hidden" name="to" value={texts.to} />
+        <TextField name="printerName" list="other-printers" />
+        <datalist id="other-printers">
+          {printers.map((name) => (
+            <option key={name} value={name} />
+          ))}
+        </datalist>
+        <Button type="submit">Make its profile, with this bracket</Button>
+      </ActionForm>
+      {relatives.length > 0 && <Relatives resin={resin} relatives={relatives} />}
       <p className="mt-1 text-sm text-soft">
         Lift slower where it comes out overcured: more area sticks. A colder room needs more; how much nobody
         can say without strips there.
       </p>
     </section>
+  );
+}
+
+interface RelativesProps {
+  readonly resin: string;
+  readonly relatives: readonly LightRelative[];
+}
+
+/** What the same resin does on other printers: the signature borrows from these, the exposure does not. */
+function Relatives({ resin, relatives }: RelativesProps) {
+  return (
+    <>
+      <h3 className="mt-4">{resin} on other printers</h3>
+      <ul className="border-t border-hair">
+        {relatives.map(({ id, printer, name, exposureS, edge, readings }) => (
+          <li key={id} className="border-b border-hair py-1">
+            <Link href={`/printers/${id}/light`} className="underline">
+              {printer}, {name}
+            </Link>
+            : {exposureS === undefined ? 'exposure not said' : `${exposureS} s`},{' '}
+            {readings === 0 ? (
+              'nothing read'
+            ) : (
+              <>
+                edges grow by{' '}
+                <span className="num">
+                  {edge.mean.toFixed(3)} ± {(1.96 * edge.sd).toFixed(3)} mm
+                </span>{' '}
+                by {readings} readings
+              </>
+            )}
+          </li>
+        ))}
+      </ul>
+      <p className="mt-1 text-sm text-soft">
+        Shrink and growth are lent from one to the other as far as printers are alike; seconds are not: they
+        are each machine’s own.
+      </p>
+    </>
   );
 }

@@ -11,12 +11,14 @@ interface StripFormProps {
   /** The unit of those that are there is the unit of the curve. */
   readonly hasStrips: boolean;
   readonly instruments: readonly { readonly id: number; readonly name: string }[];
+  /** The next of the good exposures to begin with, s: only its thickness is typed. */
+  readonly nextS?: number;
   /** On a simulated printer: the exposure that its strips are cured around, s. */
   readonly simulatedS?: number;
 }
 
 /** A strip read with the caliper; on a simulated printer a whole set at a tap. */
-export function StripForm({ profileId, unit, hasStrips, instruments, simulatedS }: StripFormProps) {
+export function StripForm({ profileId, unit, hasStrips, instruments, nextS, simulatedS }: StripFormProps) {
   const { problem, isBusy, tap } = useTap();
   if (instruments.length === 0)
     return <p className="mt-3 text-soft">No caliper is known here: name one under Measure first.</p>;
@@ -28,13 +30,13 @@ export function StripForm({ profileId, unit, hasStrips, instruments, simulatedS 
         label="A strip"
         className="mt-3 grid gap-3 sm:grid-cols-2"
       >
-        <TextField name="exposure" inputMode="decimal" />
+        <TextField name="exposure" inputMode="decimal" defaultValue={nextS?.toFixed(1)} />
         <Choice
           name="unit"
           defaultValue={unit}
           choices={(hasStrips ? [unit] : UNITS).map((value) => ({ value, label: value }))}
         />
-        <TextField name="depthMm" inputMode="decimal" />
+        <TextField name="depthMm" inputMode="decimal" autoFocus={hasStrips && nextS !== undefined} />
         <Choice
           name="instrumentId"
           choices={instruments.map(({ id, name }) => ({ value: String(id), label: name }))}

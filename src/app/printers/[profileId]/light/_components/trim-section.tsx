@@ -1,4 +1,4 @@
-import { listAnd } from '@/subjects/language/shared';
+import { listAnd, listFew } from '@/subjects/language/shared';
 import type { TrimView } from '@/subjects/light';
 import { Link } from '@/ui';
 import { WallPanel } from './wall-panel';
@@ -26,7 +26,7 @@ interface TrimSectionProps {
 
 /** What the exposure does to edges, where they would be true, and what a trim voids. */
 export function TrimSection({ trim, profileId }: TrimSectionProps) {
-  const { exposureS, edge, isTold, slope, ratio, step, leastS, others, gauges, voids } = trim;
+  const { exposureS, edge, isTold, slope, ratio, step, leastS, others, gauges, voids, ladders } = trim;
   return (
     <section aria-labelledby="trim-title" className="mt-8 max-w-3xl">
       <h2 id="trim-title" className="text-lg">
@@ -68,8 +68,8 @@ export function TrimSection({ trim, profileId }: TrimSectionProps) {
         <p className="mt-1 text-sm text-soft">
           {voids.length === 0
             ? 'No job is drawn for this exposure.'
-            : `A trim voids the drawn sizes of ${listAnd(voids.map(({ name }) => name))}.`}{' '}
-          When it is done,{' '}
+            : `A trim voids the drawn sizes of ${listFew(voids.map(({ name }) => name))}.`}
+          {ladders > 0 && ' What gap ladders found moves with the edges.'} When it is done,{' '}
           <Link href={`/printers/${profileId}#changes-title`} className="underline">
             note the change
           </Link>
