@@ -22,6 +22,7 @@ export {
   DRIFT_EDGE_SD_MM,
   DRIFT_SCALE_SD,
   driftRow,
+  EDGE_SIGN,
   isLean,
   lawPrior,
   lawRow,

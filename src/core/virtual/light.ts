@@ -30,6 +30,14 @@ export function edgeGrowthOf({ blurMm, dose }: VirtualPrinter): number {
   return lonelyEdgeGrowth({ blurMm, dose });
 }
 
+/** How far the first layers flare on each face, mm, exposed so many times as long as the others; what is pressed out beside it. */
+export function footOf(printer: VirtualPrinter, bottomRatio: number): number {
+  if (!(bottomRatio > 1)) return 0;
+  const { seed, dose } = printer;
+  const pressedMm = 0.02 * seededRandom(seedFrom(seed, 'pressed out')).uniform();
+  return pressedMm + edgeGrowthOf({ ...printer, dose: dose * bottomRatio }) - edgeGrowthOf(printer);
+}
+
 /** Strips of a thin film scatter by about this much where they are peeled and pinched, mm. */
 const STRIP_SD_MM = 0.004;
 

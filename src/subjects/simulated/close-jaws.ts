@@ -1,4 +1,5 @@
 import { eq } from 'drizzle-orm';
+import { EDGE_SIGN } from '@/core/signature';
 import { seededRandom, seedFrom } from '@/core/numerics';
 import { fail, ok, type Result } from '@/core/result';
 import { drawCaliper, readCaliper } from '@/core/virtual';
@@ -12,12 +13,14 @@ interface Closing {
   readonly printId: number;
   readonly closing: number;
   readonly instrumentId: number;
+  /** Near the plate, where the first layers flare. */
+  readonly isLow?: boolean;
 }
 
 /** What the simulated caliper shows when its jaws close on a feature of a simulated printer's print; the nth closing repeats. */
 export function closeJaws(
   db: Db,
-  { featureId, printId, closing, instrumentId }: Closing,
+  { featureId, printId, closing, instrumentId, isLow = false }: Closing,
 ): Result<number, SimulatedIssue> {
   const size = simulatedSize(db, featureId, printId);
   if (!size.ok) return size;
@@ -34,6 +37,8 @@ export function closeJaws(
     jawFlatMm: instrument.jawFlatMm ?? 0.3,
   };
   const random = seededRandom(seedFrom(seed, `${featureId}/${printId}/${closing}`));
-  const shown = readCaliper(caliper, size.value.sizeMm, size.value.kind, random);
+  const { sizeMm, kind, footMm } = size.value;
+  const flare = isLow ? 2 * EDGE_SIGN[kind.sense] * footMm : 0;
+  const shown = readCaliper(caliper, sizeMm + flare, kind, random);
   return shown === undefined ? fail({ code: 'jawsDoNotEnter' }) : ok(shown);
 }

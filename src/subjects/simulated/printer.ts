@@ -2,7 +2,7 @@ import { and, asc, eq, isNull } from 'drizzle-orm';
 import type { FeatureKind } from '@/core/metrology';
 import { seedFrom } from '@/core/numerics';
 import { fail, ok, type Result } from '@/core/result';
-import { drawPrinter, exposedBy, holds, printFeature, type VirtualPrinter } from '@/core/virtual';
+import { drawPrinter, exposedBy, footOf, holds, printFeature, type VirtualPrinter } from '@/core/virtual';
 import { type Db, kindOf, placeOnPlate, printedKey, printKey, queries, runKey, tables } from '@/store';
 import type { SimulatedIssue } from './words-issues';
 
@@ -50,12 +50,28 @@ export function machineAt(db: Db, { printer, profile }: ProfileOf, at: Date): Ma
 
 type ProfileOf = Pick<queries.ProfileRow, 'printer' | 'profile'>;
 
-/** True size of a feature in a print of a simulated printer, mm. */
+/** A size of a simulated print, with the foot of its first layers on each face; mm. */
+interface SimulatedSize {
+  readonly sizeMm: number;
+  readonly footMm: number;
+  readonly kind: FeatureKind;
+  readonly feature: queries.Feature;
+}
+
+/** How many times as long as the others the bottom layers of a profile were exposed at a time; 1 where nobody said. */
+function bottomRatioAt(db: Db, { profile }: ProfileOf, at: Date): number {
+  const next = queries.listChanges(db, profile.id).find((change) => change.at > at);
+  const { exposureS, bottomExposureS, bottomLayers = 0 } = next?.before ?? profile.settings;
+  if (exposureS === undefined || bottomExposureS === undefined || bottomLayers === 0) return 1;
+  return bottomExposureS / exposureS;
+}
+
+/** True size of a feature in a print of a simulated printer. */
 export function simulatedSize(
   db: Db,
   featureId: number,
   printId: number,
-): Result<{ sizeMm: number; kind: FeatureKind; feature: queries.Feature }, SimulatedIssue> {
+): Result<SimulatedSize, SimulatedIssue> {
   const { features, prints, attempts, drawnSizes, printedFeatures, profiles, printers } = tables;
   const row = db
     .select({
@@ -94,6 +110,10 @@ export function simulatedSize(
   const run = print.runId === null ? printKey(printId - print.copy + 1) : runKey(print);
   return ok({
     sizeMm: printFeature(exposed.machine, place, printKey(printId), run),
+    footMm:
+      place.kind.axis === 'Z'
+        ? 0
+        : footOf(exposed.machine, bottomRatioAt(db, { printer, profile }, print.madeAt)),
     kind: place.kind,
     feature,
   });

@@ -17,6 +17,7 @@ export const GET = answering((request: Request) => {
       printId: print,
       closing,
       instrumentId: instrument,
+      isLow: searchParams.has('low'),
     }),
   );
 });

@@ -3,7 +3,7 @@ import { expectOk } from '@/core/result';
 import { edgeGrowthOf } from '@/core/virtual';
 import { queries, tables } from '@/store';
 import { readyBench } from '@/testing/bench';
-import { machineAt, simulatedSize } from '../index';
+import { closeJaws, machineAt, simulatedSize } from '../index';
 
 const DAY_MS = 86_400_000;
 
@@ -40,5 +40,21 @@ describe('a simulated printer', () => {
     expect(simulatedSize(db, feature.id, printId)).toEqual({ ok: false, issue: { code: 'lost' } });
     db.delete(tables.profileChanges).run();
     expect(expectOk(simulatedSize(db, feature.id, printId)).sizeMm).toBeGreaterThan(0);
+  });
+
+  test('leaves a foot where its bottom layers are exposed longer, smaller where they are exposed less', () => {
+    const { db, profileId, printId, instrumentId, width } = benchExposed(2, 2);
+    const row = queries.findProfile(db, profileId)!;
+    const footWith = (bottomExposureS: number) => {
+      const settings = { ...row.profile.settings, exposureS: 2, bottomExposureS, bottomLayers: 5 };
+      db.update(tables.profiles).set({ settings }).run();
+      const closing = { featureId: width, printId, closing: 1, instrumentId };
+      const [high, low] = [false, true].map((isLow) => expectOk(closeJaws(db, { ...closing, isLow })));
+      return (low - high) / 2;
+    };
+    const [long, short] = [footWith(20), footWith(4)];
+    expect(long).toBeGreaterThan(0.03);
+    expect(short).toBeLessThan(long);
+    expect(footWith(2)).toBe(0);
   });
 });

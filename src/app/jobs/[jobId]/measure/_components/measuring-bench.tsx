@@ -110,6 +110,7 @@ function Reading({ bench: { printId, features, session, simulated }, measuring, 
             printId={printId}
             instrumentId={session.instrument.id}
             closing={count + 1}
+            isLow={measuring.atPlate}
             onTyped={setText}
             onSend={take}
             onProblem={(problem) => setRemark({ text: `${active.name}: ${problem}`, isProblem: true })}

@@ -12,6 +12,8 @@ interface SimulatedCaliperProps {
   readonly instrumentId: number;
   /** Which closing of the jaws this will be; each reads anew. */
   readonly closing: number;
+  /** Close to the plate, on the foot. */
+  readonly isLow: boolean;
   readonly onTyped: (text: string) => void;
   readonly onSend: (text: string) => void;
   readonly onProblem: (problem: string) => void;
@@ -26,9 +28,9 @@ export function SimulatedCaliper(props: SimulatedCaliperProps) {
   const [display, setDisplay] = useState('0.00');
   const busy = useRef(false);
   const read = async () => {
-    const { featureId, printId, closing, instrumentId } = props;
+    const { featureId, printId, closing, instrumentId, isLow } = props;
     const response = await fetch(
-      `/api/simulated?feature=${featureId}&print=${printId}&closing=${closing}&instrument=${instrumentId}`,
+      `/api/simulated?feature=${featureId}&print=${printId}&closing=${closing}&instrument=${instrumentId}${isLow ? '&low' : ''}`,
     );
     const shown = (await response.json()) as Result<number, SimulatedIssue>;
     if (!shown.ok) return props.onProblem(describeSimulatedIssue(shown.issue));
