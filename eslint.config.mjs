@@ -48,6 +48,7 @@ const CORE = {
   numerics: [],
   run: ['numerics'],
   need: [],
+  log: ['numerics'],
   metrology: ['numerics'],
   signature: ['numerics', 'metrology'],
   mesh: ['metrology'],

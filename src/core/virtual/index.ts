@@ -5,5 +5,15 @@ export { chanceToFree, drawBridging, printedGapOf, touchRung } from './joint';
 export { depthOfLight, edgeGrowthOf, exposedBy, footOf, holds, stripThickness } from './light';
 export { curedWall, lonelyEdgeGrowth, openSlot } from './optics';
 export { lawfulSize, type PlacedFeature, printFeature } from './print';
+export {
+  circumstancesOf,
+  drawStory,
+  PLATE_OF_STORIES,
+  printInTrouble,
+  type Story,
+  type Trouble,
+  TROUBLE_NAMES,
+  type TroubledPrint,
+} from './troubles';
 export { drawPrinter, type Family, type VirtualPrinter } from './printer';
 export { seedOfName } from './seed-of-name';

@@ -1,0 +1,65 @@
+export {
+  type Circumstances,
+  type EvidenceAsk,
+  gatherEvidence,
+  type PieceSeen,
+  type PrintSeen,
+} from './evidence';
+export {
+  CAUSE_PRIOR,
+  type Cause,
+  CAUSES,
+  EVIDENCE,
+  type Evidence,
+  EVIDENCE_TABLE,
+  FAILURE_KINDS,
+  type FailureKind,
+} from './cause-tables';
+export { TEST_TABLE, type TestName, TESTS } from './test-tables';
+export { builtInTests, type FailureSeen, priorOf, readFailure } from './failure-reader';
+export {
+  afterTest,
+  bitsOf,
+  type ByCause,
+  type CauseAsk,
+  type CauseIssue,
+  type CauseTable,
+  type CostedTest,
+  entropyOf,
+  foreseeTest,
+  NAMED_FROM,
+  namedCause,
+  type Posterior,
+  posteriorOf,
+  rankTests,
+  type Reason,
+  type TestTable,
+  type TestWorth,
+} from './posterior';
+export { type FilmLaw, type FilmPrint, filmDueFrom, filmRisk, isFilmDue, learnFilm } from './film';
+export { permutationTest, type Permuted, type Stratum } from './permutation';
+export { rankTest, type RanksOfPrint, type Side } from './rank-test';
+export {
+  areDifferent,
+  chanceAbove,
+  type Count,
+  type Interval,
+  jeffreysInterval,
+  learnCommonShare,
+  type PlateCount,
+  type PooledRate,
+  pooledRates,
+  wilsonInterval,
+} from './rates';
+export { type PlaceIssue, type PlacesOfPrint, powerOfSamePlace, samePlace } from './same-place';
+export {
+  COMMON,
+  type Common,
+  holm,
+  type LayersOfPrint,
+  type Where,
+  whereItFails,
+  type WhereAsk,
+  type WhereTest,
+  type WhereVerdict,
+} from './where';

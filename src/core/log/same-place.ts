@@ -1,0 +1,110 @@
+import { seededRandom } from '@/core/numerics';
+import { fail, ok, type Result } from '@/core/result';
+import { permutationTest, type Permuted } from './permutation';
+
+/** What was printed in one print, by its place (mm, in two or three directions), and which of it failed. */
+export interface PlacesOfPrint {
+  readonly places: readonly (readonly number[])[];
+  readonly failed: readonly number[];
+}
+
+export type PlaceIssue =
+  | { readonly code: 'noSuchPlace'; readonly print: number; readonly at: number }
+  | { readonly code: 'twice'; readonly print: number; readonly at: number }
+  | { readonly code: 'badPlace'; readonly print: number; readonly at: number }
+  | { readonly code: 'tooFew'; readonly failures: number; readonly prints: number };
+
+function findPlaceIssue(prints: readonly PlacesOfPrint[]): PlaceIssue | undefined {
+  for (const [print, { places, failed }] of prints.entries()) {
+    const bad = places.findIndex((place) => place.length < 2 || !place.every(Number.isFinite));
+    if (bad >= 0) return { code: 'badPlace', print, at: bad };
+    const seen = new Set<number>();
+    for (const at of failed) {
+      if (!Number.isInteger(at) || at < 0 || at >= places.length) return { code: 'noSuchPlace', print, at };
+      if (seen.has(at)) return { code: 'twice', print, at };
+      seen.add(at);
+    }
+  }
+  const failing = prints.filter(({ failed }) => failed.length > 0);
+  const failures = failing.reduce((sum, { failed }) => sum + failed.length, 0);
+  if (failing.length < 2) return { code: 'tooFew', failures, prints: failing.length };
+  return undefined;
+}
+
+/** Distances between all places of all prints, mm; row-major over the places in a row. */
+function distancesOf(prints: readonly PlacesOfPrint[]) {
+  const all = prints.flatMap(({ places }) => places);
+  const distances = new Float64Array(all.length * all.length);
+  for (let i = 0; i < all.length; i++)
+    for (let j = 0; j < i; j++) {
+      const square = all[i].reduce((sum, x, axis) => sum + (x - all[j][axis]) ** 2, 0);
+      distances[i * all.length + j] = distances[j * all.length + i] = Math.sqrt(square);
+    }
+  return { distances, count: all.length };
+}
+
+/** The mean distance of each failed place to the nearest failed one of another print, mm. */
+function nearestOf(prints: readonly PlacesOfPrint[]) {
+  const { distances, count } = distancesOf(prints);
+  let from = 0;
+  const starts = prints.map(({ places }) => (from += places.length) - places.length);
+  return (chosen: readonly (readonly number[])[]): number => {
+    const at = chosen.map((own, print) => own.map((i) => starts[print] + i));
+    const nearest = (i: number, print: number) =>
+      at.reduce(
+        (near, others, other) =>
+          other === print ? near : others.reduce((own, j) => Math.min(own, distances[i * count + j]), near),
+        Infinity,
+      );
+    let [sum, failures] = [0, 0];
+    at.forEach((own, print) =>
+      own.forEach((i) => {
+        sum += nearest(i, print);
+        failures++;
+      }),
+    );
+    return sum / failures;
+  };
+}
+
+const strataOf = (prints: readonly PlacesOfPrint[]) =>
+  prints.map(({ places, failed }) => ({ size: places.length, failed }));
+
+/**
+ * Do failures of several prints lie at the same place? Statistic: mean distance of each failed place to the nearest failed
+ * place of another print, mm; reference: every way to choose as many of the places that were printed in each print.
+ * On the plate's coordinates it asks for the machine, on the part's for the part.
+ */
+export function samePlace(prints: readonly PlacesOfPrint[], seed?: number): Result<Permuted, PlaceIssue> {
+  const issue = findPlaceIssue(prints);
+  if (issue !== undefined) return fail(issue);
+  const failing = prints.filter(({ failed }) => failed.length > 0);
+  return ok(permutationTest(strataOf(failing), nearestOf(failing), { seed }));
+}
+
+/** Failures that were looked for and would have been found; small numbers tell that nothing could be told. */
+const SPOTS = 60;
+const TOLD = 0.05;
+const ROUGHLY = { exactUpTo: 1000, draws: 400 } as const;
+
+/**
+ * How often a true spot would have been told with these prints and as many failures: each print's failures are those nearest
+ * to a spot drawn among the places. 0 … 1, to about 0.06.
+ */
+export function powerOfSamePlace(prints: readonly PlacesOfPrint[], seed = 1): number {
+  const failing = prints.filter(({ failed }) => failed.length > 0);
+  if (failing.length < 2) return 0;
+  const { uniform } = seededRandom(seed);
+  const all = failing.flatMap(({ places }) => places);
+  let told = 0;
+  for (let i = 0; i < SPOTS; i++) {
+    const spot = all[Math.floor(uniform() * all.length)];
+    const there = failing.map(({ places, failed }) => {
+      const far = places.map((place) => place.reduce((sum, x, axis) => sum + (x - spot[axis]) ** 2, 0));
+      const order = [...places.keys()].sort((a, b) => far[a] - far[b]);
+      return { places, failed: order.slice(0, failed.length) };
+    });
+    if (permutationTest(strataOf(there), nearestOf(there), { ...ROUGHLY, seed: i + 1 }).p <= TOLD) told++;
+  }
+  return told / SPOTS;
+}
