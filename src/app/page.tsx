@@ -1,7 +1,9 @@
 import { connection } from 'next/server';
 import { viewDay } from '@/subjects/day';
 import { bench, benchHouse, today } from '@/subjects/house';
-import { describeOutcome } from '@/subjects/language/shared';
+import { describeOutcome, listAnd } from '@/subjects/language/shared';
+import { listDueCare } from '@/subjects/log';
+import { DUE_WORDS } from '@/subjects/log/shared';
 import { glanceSteps, type JobGlance } from '@/subjects/overview';
 import { listControlAlarms } from '@/subjects/printing';
 import { describeAlarm } from '@/subjects/printing/shared';
@@ -172,7 +174,8 @@ function Watch() {
   const checks = listCreepChecks(db, today());
   const short = listShort(db);
   const alarms = listControlAlarms(db);
-  if (checks.length + short.length + alarms.length === 0) return null;
+  const care = listDueCare(db, new Date());
+  if (checks.length + short.length + alarms.length + care.length === 0) return null;
   return (
     <section className="mt-6" aria-label="To watch">
       <h2 className="border-b border-ink pb-1 text-lg">To watch</h2>
@@ -183,6 +186,17 @@ function Watch() {
               {alarm.resin} on {alarm.printer}
             </Link>
             : {describeAlarm(alarm)}
+          </li>
+        ))}
+        {care.map(({ printerId, printer, due }) => (
+          <li key={printerId} className="border-b border-hair py-2">
+            <Link
+              href={`/printers/machine/${printerId}/log#care-title`}
+              className="font-semibold hover:underline"
+            >
+              {printer}
+            </Link>
+            : due is {listAnd(due.map(({ kind }) => DUE_WORDS[kind]))}
           </li>
         ))}
         {checks.map(({ resinId, resin, under, dueOn, isDue }) => (

@@ -2,6 +2,7 @@
 import { runIso286, runLadder, runPress, runSnap } from './fit-commands';
 import { runGauge } from './gauge-command';
 import { runLightStrips, runLightTrim } from './light-commands';
+import { runLogCause, runLogWhere } from './log-commands';
 import { runMeshCheck, runMeshCorrect, runMeshFeatures } from './mesh-command';
 import { runPlan, runRun } from './run-commands';
 import { runResinRank } from './resin-command';
@@ -10,7 +11,7 @@ import { UsageError } from './usage-error';
 import { quoted } from '@/subjects/language/shared';
 
 const COMMANDS =
-  'signature READINGS.csv, ladder OUTCOMES.csv, press, snap, iso286 SIZE FIT, gauge KIND -o FILE.stl, resin rank REQUIREMENT.json, mesh check FILE, mesh features FILE, mesh correct FILE --signature SIGNATURE.json -o OUT.stl, run RUN.json, plan DAY.json, light strips STRIPS.csv, light trim TRIM.json';
+  'signature READINGS.csv, ladder OUTCOMES.csv, press, snap, iso286 SIZE FIT, gauge KIND -o FILE.stl, resin rank REQUIREMENT.json, mesh check FILE, mesh features FILE, mesh correct FILE --signature SIGNATURE.json -o OUT.stl, run RUN.json, plan DAY.json, light strips STRIPS.csv, light trim TRIM.json, log where PLACES.json, log cause CAUSE.json';
 
 const FIT_COMMANDS: Readonly<Record<string, (words: readonly string[]) => object | Promise<object>>> = {
   press: runPress,
@@ -28,6 +29,8 @@ const COMMANDS_OF_TWO: Readonly<Record<string, (words: readonly string[]) => obj
   'mesh correct': runMeshCorrect,
   'light strips': runLightStrips,
   'light trim': runLightTrim,
+  'log where': runLogWhere,
+  'log cause': runLogCause,
 };
 
 function run(words: readonly string[]): object | Promise<object> {

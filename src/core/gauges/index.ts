@@ -13,5 +13,5 @@ export {
   stepsFrom,
 } from './gauge';
 export { type BlockFeature, notchesFor } from './piece';
-export { stripMesh } from './strip';
+export { postField, stripMesh } from './strip';
 export { BRACKET_SLOT_MM, BRACKET_WALL_MM, buildBracketGauge } from './bracket-gauge';

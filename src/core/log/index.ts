@@ -1,4 +1,15 @@
 export {
+  CARE_DEFAULTS,
+  CARE_KINDS,
+  type CareAsk,
+  type CareCount,
+  type CareEvent,
+  type CareKind,
+  type CareRules,
+  countCare,
+  type RunOfCare,
+} from './care';
+export {
   type Circumstances,
   type EvidenceAsk,
   gatherEvidence,

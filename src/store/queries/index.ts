@@ -9,6 +9,8 @@ export * from './resins';
 
 export * from './steps';
 
+export * from './log';
+
 export * from './strips';
 
 export * from './runs';

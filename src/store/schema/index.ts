@@ -8,6 +8,8 @@ export * from './jobs';
 
 export * from './joints';
 
+export * from './log';
+
 export * from './readings';
 
 export * from './records';

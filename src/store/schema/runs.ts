@@ -40,6 +40,8 @@ export const runs = sqliteTable(
     roomC: real(),
     /** Answers of the gate before the start, by question. */
     gate: text({ mode: 'json' }).$type<Readonly<Record<string, GateAnswer>>>().notNull().default({}),
+    /** Somebody looked at what came off, and all of it was well. */
+    wellAt: integer({ mode: 'timestamp_ms' }),
     /** Taken off the list before it was started. */
     putAwayAt: integer({ mode: 'timestamp_ms' }),
   },

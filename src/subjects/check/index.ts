@@ -9,6 +9,7 @@ export { printAttempt } from './print-attempt';
 export {
   countCrevices,
   isUnchecked,
+  listFindings,
   listOpenLosses,
   listVerdicts,
   settledOfCheck,

@@ -135,6 +135,11 @@ export function viewCheck(
   };
 }
 
+/** What the newest look at a job's file found; undefined where nobody looked at it as it stands. */
+export function listFindings(db: Db, view: JobView): readonly Finding[] | undefined {
+  return standingCheck(db, view, partOfJob(view))?.findings;
+}
+
 /** Findings that could lose the print of the file as it stands, and that nobody passed or waived. */
 export function listOpenLosses(db: Db, view: JobView): Finding[] {
   const found = standingCheck(db, view, partOfJob(view))?.findings ?? [];

@@ -3,6 +3,7 @@ import { type ChoiceEntry, describeChoiceEntry } from '@/subjects/choice/shared'
 import { describeFitEntry, type FitEntry } from '@/subjects/fit/shared';
 import { describeGaugeEntry, type GaugeEntry } from '@/subjects/gauge/shared';
 import { describeJobEntry, type JobEntry } from '@/subjects/job/shared';
+import { describeLogEntry, type LogEntry } from '@/subjects/log/shared';
 import { describeMeasureEntry, type MeasureEntry } from '@/subjects/measure/shared';
 import { describeNeedEntry, type NeedEntry } from '@/subjects/need/shared';
 import { describeToldEntry, type LedgerWords, type ToldEntry } from '@/subjects/records/shared';
@@ -20,6 +21,7 @@ export type LedgerEntry =
   | CheckEntry
   | MeasureEntry
   | PlateEntry
+  | LogEntry
   | ToldEntry;
 
 /** A line of the ledger in words. */
@@ -56,6 +58,8 @@ export function describeLedgerEntry(entry: LedgerEntry): LedgerWords {
     case 'runStarted':
     case 'runEnded':
       return describePlateEntry(entry);
+    case 'failed':
+      return describeLogEntry(entry);
     case 'told':
       return describeToldEntry(entry);
   }

@@ -131,6 +131,7 @@ function machineFacts(db: Db, { row, house }: GateContext): Known[] {
   const [last] = ended;
   const { level, levelOn, filmTreatment, vatAfter } = house.schools;
   const isStopped = last?.outcome === 'stopped';
+  const uncleared = queries.findUncleared(db, row.printer.id)?.at;
   const known = (well: boolean): Known['known'] => (well ? 'well' : 'ask');
   const facts: Known[] = [
     {
@@ -145,7 +146,10 @@ function machineFacts(db: Db, { row, house }: GateContext): Known[] {
     },
     { fact: { key: 'plateDry' }, known: 'ask' },
     { fact: { key: 'vatSeated' }, known: known(last !== undefined && !isStopped && vatAfter === 'leave') },
-    { fact: { key: 'nothingInVat', afterStop: isStopped, reason: last?.endReason ?? '' }, known: 'ask' },
+    {
+      fact: { key: 'nothingInVat', afterStop: isStopped, reason: last?.endReason ?? '', uncleared },
+      known: uncleared === undefined ? 'ask' : 'bad',
+    },
   ];
   return facts;
 }

@@ -51,7 +51,12 @@ export type GateFact =
     }
   | { readonly key: 'plateDry' }
   | { readonly key: 'vatSeated' }
-  | { readonly key: 'nothingInVat'; readonly afterStop: boolean; readonly reason: string }
+  | {
+      readonly key: 'nothingInVat';
+      readonly afterStop: boolean;
+      readonly reason: string;
+      readonly uncleared?: Date;
+    }
   | {
       readonly key: 'display';
       readonly name: string;
@@ -247,6 +252,8 @@ export function describeGate(fact: GateFact): string {
     case 'vatSeated':
       return 'Pushed home, both screws tight.';
     case 'nothingInVat':
+      if (fact.uncleared !== undefined)
+        return `What failed on ${dayOf(fact.uncleared)} may have left something cured in it: clear it, look at film and plate, and note that it is clear.`;
       return fact.afterStop
         ? `The last print here was stopped${fact.reason === '' ? '' : ` (${fact.reason})`}: pour the vat through a filter, look and feel along the film.`
         : 'Look against the light, feel with a soft spatula.';

@@ -11,6 +11,8 @@ import {
   viewRun,
   weighOnSimulatedScale,
 } from '@/subjects/plate';
+import { viewCase } from '@/subjects/log';
+import { KIND_WORDS } from '@/subjects/log/shared';
 import { cautionOfGate, describeGate, nameGate } from '@/subjects/plate/shared';
 import { readSimulatedRoom } from '@/subjects/simulated';
 import { buttonLook, Caution, Link } from '@/ui';
@@ -21,6 +23,8 @@ import { PlateDrawing, type ShownPiece } from './_components/plate-drawing';
 import { CouponFirst } from './_components/coupon-first';
 import { ReadLayers } from './_components/read-layers';
 import { RunningDesk } from './_components/running-desk';
+import { FailureDesk } from './_components/failure-desk';
+import { WhyPanel } from './_components/why-panel';
 import { WeighForm } from './_components/running-forms';
 import { momentOn } from './_components/clock-of';
 
@@ -92,6 +96,8 @@ export default async function RunPage({ params }: Params) {
 /** Where something that is known not to be well is mended. */
 function mendOf(key: string, { items, row }: RunView) {
   if (key === 'checked') return { href: `/jobs/${items[0].job.id}/check`, says: 'Check it' };
+  if (key === 'nothingInVat')
+    return { href: `/printers/machine/${row.printer.id}/log#care-title`, says: 'Clear it' };
   return key === 'resin' ? { href: `/printers/machine/${row.printer.id}`, says: 'Change it' } : undefined;
 }
 
@@ -207,7 +213,7 @@ function Printing({ view }: { view: RunView }) {
 }
 
 function Ended({ view }: { view: RunView }) {
-  const { run, bed, items, weighing } = view;
+  const { run, items, weighing } = view;
   const { outcome, startedAt, endedAt, plan, stoppedLayer, endReason, isTimed } = run;
   const hours = ((endedAt!.getTime() - startedAt!.getTime()) / 3_600_000) * (plan?.speed ?? 1);
   return (
@@ -257,10 +263,42 @@ function Ended({ view }: { view: RunView }) {
         </p>
         <WeighForm runId={run.id} scale={weighOnSimulatedScale(bench().db, view)} />
       </section>
-      <section aria-label="The plate">
-        <PlateDrawing bed={bed} pieces={shownPieces(view)} />
-      </section>
+      <LogOf view={view} />
     </div>
+  );
+}
+
+/** What came off, well or failed, and why. */
+function LogOf({ view }: { view: RunView }) {
+  const { run, bed, items } = view;
+  const pieces = shownPieces(view);
+  const failed = viewCase(bench().db, run.id);
+  const labels = new Map(pieces.map(({ id, label }) => [id, label]));
+  const plan = run.plan;
+  return (
+    <>
+      <FailureDesk
+        runId={run.id}
+        bed={bed}
+        pieces={pieces}
+        layered={
+          plan === null
+            ? undefined
+            : { layers: plan.layers, layerMm: view.row.profile.layerMm, plannedS: plan.plannedS }
+        }
+        failures={(failed?.failures ?? []).map(({ id, pieceId, kind, layer }) => ({
+          id,
+          pieceId: pieceId ?? undefined,
+          text: `${pieceId === null ? 'The whole plate' : (labels.get(pieceId) ?? 'A piece')}: ${KIND_WORDS[kind]}${layer === null ? '' : `, layer ${layer}`}`,
+        }))}
+        isWell={run.wellAt !== null}
+      />
+      {failed !== undefined && items.length > 0 && (
+        <div className="lg:col-span-2">
+          <WhyPanel view={failed} />
+        </div>
+      )}
+    </>
   );
 }
 

@@ -34,7 +34,12 @@ export default async function PrinterPage(props: Params) {
         </Link>
       </p>
       <h1 className="text-3xl">{printer.name}</h1>
-      <p className="text-soft">{describePrinter(printer)}</p>
+      <p className="text-soft">
+        {describePrinter(printer)} ·{' '}
+        <Link href={`/printers/machine/${printer.id}/log`} className="underline">
+          Its log and care
+        </Link>
+      </p>
       <div className="mt-5 grid gap-8 lg:grid-cols-[1.2fr_1fr]">
         <section aria-labelledby="machine-title">
           <h2 id="machine-title" className="mb-2 border-b border-ink pb-1 text-lg">

@@ -1,0 +1,78 @@
+'use client';
+
+import { useTap } from '@/app/_components/use-tap';
+import { tapCare } from '@/app/runs/log-actions';
+import type { CareCount, CareKind } from '@/core/log';
+import { dayOf } from '@/subjects/language/shared';
+import { CARE_WORDS } from '@/subjects/log/shared';
+import { Button, Caution, Problem } from '@/ui';
+
+interface CareListProps {
+  readonly printerId: number;
+  readonly counts: readonly CareCount[];
+  readonly filmRisk: number;
+}
+
+const BECAUSE = {
+  film: 'the film was changed',
+  plate: 'the plate was off or exchanged',
+  moved: 'the printer was moved',
+  failure: 'a failure may have left something cured in the vat',
+} as const;
+
+const CAUTIONS: Readonly<Partial<Record<CareKind, string>>> = {
+  clearVat:
+    'Uncured resin: gloves, eye protection, tray below. Strain it through paper, or cure one thin layer over the whole plate with an old support in it as a handle, and lift it off. A soft spatula: a blade cuts the film. Look at film and plate before you go on.',
+  drain:
+    'Back into its own bottle through a filter, never into the drain; paper and filter are cured in daylight before they are thrown away.',
+  washLiquid: 'Solvent burns: no flame. Cure what is in it, settle it, and hand it in as local rules ask.',
+};
+
+/** Care by what was counted since it was done; what is due stands first. */
+export function CareList({ printerId, counts, filmRisk }: CareListProps) {
+  const { problem, isBusy, tap } = useTap();
+  const sorted = counts.toSorted((a, b) => Number(b.isDue) - Number(a.isDue));
+  return (
+    <section aria-labelledby="care-title">
+      <h2 id="care-title" className="text-lg">
+        Care
+      </h2>
+      <ul className="border-t border-hair">
+        {sorted.map((count) => (
+          <li key={count.kind} className={`border-b border-hair py-2 ${count.isDue ? 'bg-wash px-2' : ''}`}>
+            <div className="flex flex-wrap items-center justify-between gap-3">
+              <span>
+                <strong>{CARE_WORDS[count.kind].title}</strong>{' '}
+                <span className="text-sm text-soft">{describeCount(count)}</span>
+                {count.kind === 'film' && count.counted > 0 && (
+                  <span className="block text-sm text-soft">
+                    The next print fails by the film in about {Math.max(1, Math.round(100 * filmRisk))} of
+                    100.
+                  </span>
+                )}
+              </span>
+              <Button
+                weight={count.isDue ? 'main' : 'plain'}
+                disabled={isBusy}
+                onClick={() => tap(() => tapCare(printerId, count.kind))}
+              >
+                Done<span className="sr-only">: {CARE_WORDS[count.kind].title}</span>
+              </Button>
+            </div>
+            {count.isDue && CAUTIONS[count.kind] !== undefined && <Caution>{CAUTIONS[count.kind]}</Caution>}
+          </li>
+        ))}
+      </ul>
+      {problem !== '' && <Problem>{problem}</Problem>}
+    </section>
+  );
+}
+
+function describeCount({ kind, counted, allowed, because, doneAt, isDue }: CareCount): string {
+  const { unit } = CARE_WORDS[kind];
+  const number = Math.round(counted).toLocaleString('en');
+  const of = allowed === undefined ? '' : ` of ${allowed.toLocaleString('en')}`;
+  const since = doneAt === undefined ? 'since it is counted' : `since ${dayOf(doneAt)}`;
+  const why = because === undefined ? '' : `: ${BECAUSE[because]}`;
+  return `${isDue ? `due${why}; ` : ''}${number}${of} ${unit} ${since}`;
+}

@@ -1,0 +1,167 @@
+import type { Metadata } from 'next';
+import { notFound } from 'next/navigation';
+import { connection } from 'next/server';
+import { idFrom } from '@/app/_components/read-params';
+import { bench } from '@/subjects/house';
+import { dayOf, listAnd } from '@/subjects/language/shared';
+import { careOf, type LogView, type Rate, viewLog } from '@/subjects/log';
+import { describeCommon, KIND_WORDS } from '@/subjects/log/shared';
+import { Link } from '@/ui';
+import { CareList } from './_components/care-list';
+import { PlaceMap } from './_components/place-map';
+
+type Params = { params: Promise<{ printerId: string }> };
+
+export const metadata: Metadata = { title: 'Log' };
+
+/** The log of a printer: what failed, where, how often prints come out, and the care that is due. */
+export default async function LogPage({ params }: Params) {
+  await connection();
+  const { db } = bench();
+  const printerId = idFrom((await params).printerId);
+  const view = viewLog(db, printerId);
+  if (view === undefined) notFound();
+  const care = careOf(db, printerId, new Date());
+  return (
+    <div className="mx-auto max-w-6xl px-4 py-5 sm:px-6">
+      <p className="text-sm">
+        <Link href={`/printers/machine/${printerId}`} className="underline">
+          {view.printer.name}
+        </Link>
+      </p>
+      <h1 className="text-3xl">Log</h1>
+      <div className="mt-4 grid gap-8 *:min-w-0 lg:grid-cols-2">
+        <div className="space-y-8">
+          <Rates view={view} />
+          <Where view={view} />
+        </div>
+        <div className="space-y-8">
+          <CareList printerId={printerId} counts={care.counts} filmRisk={care.filmRisk} />
+          <Prints view={view} />
+        </div>
+      </div>
+    </div>
+  );
+}
+
+const percent = (share: number) => `${Math.round(100 * share)} %`;
+
+function Rates({ view: { prints, byProfile, commonShare } }: { view: LogView }) {
+  return (
+    <section aria-labelledby="rates-title">
+      <h2 id="rates-title" className="text-lg">
+        How often it comes out
+      </h2>
+      {prints.n === 0 ? (
+        <p className="text-soft">No print has ended here yet.</p>
+      ) : (
+        <>
+          <p>
+            <strong className="num">
+              {prints.k} of {prints.n}
+            </strong>{' '}
+            prints came out whole; in the long run between{' '}
+            <span className="num">
+              {percent(prints.low)} and {percent(prints.high)}
+            </span>
+            .
+          </p>
+          {byProfile.length > 1 && <RateTable rates={byProfile} />}
+          <p className="mt-1 text-sm text-soft">
+            Of lost pieces {percent(commonShare.mean)} ± {percent(1.96 * commonShare.sd)} are lost with their
+            whole plate.
+          </p>
+        </>
+      )}
+    </section>
+  );
+}
+
+function RateTable({ rates }: { rates: readonly Rate[] }) {
+  return (
+    <table className="mt-2 w-full border-collapse">
+      <thead>
+        <tr className="border-b border-ink text-left text-sm text-soft">
+          <th className="py-1 pr-3 font-normal">profile</th>
+          <th className="py-1 pr-3 text-right font-normal">whole</th>
+          <th className="py-1 text-right font-normal">expected</th>
+        </tr>
+      </thead>
+      <tbody>
+        {rates.map(({ name, k, n, pooled }) => (
+          <tr key={name} className="border-b border-hair">
+            <th scope="row" className="py-1 pr-3 text-left font-normal">
+              {name}
+            </th>
+            <td className="num py-1 pr-3 text-right">
+              {k} of {n}
+            </td>
+            <td className="num py-1 text-right">{percent(pooled)}</td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  );
+}
+
+function Where({ view }: { view: LogView }) {
+  const { where, places, printer } = view;
+  const { verdict } = where;
+  const words = {
+    tooFew: 'Too few failures to tell whether they come together. Tap on the plate where the next one was.',
+    told:
+      verdict.code === 'told' ? `Failures come together ${listAnd(verdict.common.map(describeCommon))}.` : '',
+    notTold: 'Failures do not come together more than chance would have it.',
+  };
+  return (
+    <section aria-labelledby="where-title">
+      <h2 id="where-title" className="text-lg">
+        Where
+      </h2>
+      <p className={`border-l-4 py-1 pl-3 ${verdict.code === 'told' ? 'border-honey' : 'border-hair'}`}>
+        {words[verdict.code]}
+        {verdict.code === 'notTold' &&
+          verdict.power !== undefined &&
+          ` A true place would have been seen in ${Math.round(100 * verdict.power)} of 100.`}
+      </p>
+      <PlaceMap plateMm={printer.plateMm} places={places} />
+      {where.tests.length > 0 && (
+        <ul className="mt-1 text-sm text-soft">
+          {where.tests.map(({ common, p, adjusted }) => (
+            <li key={common}>
+              {describeCommon(common)}: chance alone in {(100 * p).toFixed(1)} of 100
+              {where.tests.length > 1 && `, ${(100 * adjusted).toFixed(1)} for asking several questions`}
+            </li>
+          ))}
+        </ul>
+      )}
+    </section>
+  );
+}
+
+function Prints({ view: { runs } }: { view: LogView }) {
+  return (
+    <section aria-labelledby="prints-title">
+      <h2 id="prints-title" className="text-lg">
+        Prints
+      </h2>
+      {runs.length === 0 && <p className="text-soft">None yet.</p>}
+      <ul className="border-t border-hair">
+        {runs.slice(0, 20).map(({ id, endedAt, pieces, failed, outcome, kinds, isLookedAt }) => (
+          <li key={id} className="flex flex-wrap justify-between gap-x-4 border-b border-hair py-1">
+            <Link href={`/runs/${id}`} className="underline">
+              {dayOf(endedAt)}, {pieces === 1 ? 'one piece' : `${pieces} pieces`}
+            </Link>
+            <span>
+              {failed > 0 && `${failed} failed: ${kinds.map((kind) => KIND_WORDS[kind]).join(', ')}`}
+              {failed === 0 && outcome === 'stopped' && 'stopped'}
+              {failed === 0 &&
+                outcome === 'done' &&
+                (isLookedAt ? 'all well' : <span className="text-soft">not looked at yet</span>)}
+            </span>
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}

@@ -1,0 +1,91 @@
+'use client';
+
+import { useTap } from '@/app/_components/use-tap';
+import type { TestView } from '@/subjects/log';
+import { TEST_WORDS } from '@/subjects/log/shared';
+import { Button, Caution, Link, Problem } from '@/ui';
+import { tapTest } from '../../log-actions';
+
+interface DecidingTestsProps {
+  readonly runId: number;
+  readonly tests: readonly TestView[];
+}
+
+/** Tests whose light or resin can hurt somebody. */
+const CAUTIONS: Readonly<Record<string, string>> = {
+  imageCheck: 'Ultraviolet: never look into the panel; glasses that stop it, or look by a phone’s camera.',
+  filmToLight: 'Uncured resin: nitrile gloves, eye protection, tray below.',
+  levelByPaper: 'Look before you lower the plate: what lies under it breaks the screen.',
+};
+
+/** The test that tells most an hour first, with how to make it and what it showed; the others folded. */
+export function DecidingTests({ runId, tests }: DecidingTestsProps) {
+  const [best, ...others] = tests.filter(({ outcome }) => outcome === undefined);
+  const made = tests.filter(({ outcome }) => outcome !== undefined);
+  return (
+    <>
+      {best !== undefined && (
+        <div className="bg-wash px-3 py-2">
+          <h3 className="font-semibold">The deciding test</h3>
+          <OneTest runId={runId} test={best} />
+        </div>
+      )}
+      {made.map((test) => (
+        <p key={test.name} className="mt-2 text-sm">
+          {TEST_WORDS[test.name].title}: <strong>{TEST_WORDS[test.name].outcomes[test.outcome!]}</strong>.
+        </p>
+      ))}
+      {others.length > 0 && (
+        <details className="mt-2">
+          <summary>Other tests</summary>
+          {others.map((test) => (
+            <div key={test.name} className="mt-2 border-t border-hair pt-2">
+              <OneTest runId={runId} test={test} />
+            </div>
+          ))}
+        </details>
+      )}
+    </>
+  );
+}
+
+function OneTest({ runId, test: { name, hours, bits } }: { runId: number; test: TestView }) {
+  const { problem, isBusy, tap } = useTap();
+  const { title, how, outcomes } = TEST_WORDS[name];
+  const caution = CAUTIONS[name];
+  return (
+    <>
+      <p>
+        <strong>{title}</strong>{' '}
+        <span className="text-sm text-soft">
+          {hours < 1 ? `${Math.round(60 * hours)} minutes` : `${hours.toFixed(1)} h`}, tells {bits.toFixed(2)}{' '}
+          bits
+        </span>
+      </p>
+      <p className="text-sm">
+        {how}
+        {name === 'postField' && (
+          <>
+            {' '}
+            <Link href={`/api/posts?run=${runId}`} className="underline">
+              The field for this plate, STL
+            </Link>
+          </>
+        )}
+      </p>
+      {caution !== undefined && <Caution>{caution}</Caution>}
+      <p className="mt-1 flex flex-wrap gap-2">
+        {Object.entries(outcomes).map(([outcome, says]) => (
+          <Button
+            key={outcome}
+            disabled={isBusy}
+            onClick={() => tap(() => tapTest(runId, { test: name, outcome }))}
+          >
+            {says}
+          </Button>
+        ))}
+      </p>
+      {problem !== '' && <Problem>{problem}</Problem>}
+    </>
+  );
+}

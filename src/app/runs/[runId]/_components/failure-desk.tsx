@@ -1,0 +1,157 @@
+'use client';
+
+import { useState } from 'react';
+import { useTap } from '@/app/_components/use-tap';
+import { FAILURE_KINDS, type FailureKind } from '@/core/log';
+import { describeLayer, KIND_WORDS, type Layered, readLayer } from '@/subjects/log/shared';
+import { Button, PlainField, Problem } from '@/ui';
+import { dropFailure, tapFailure, tapWell } from '../../log-actions';
+import type { ShownPiece } from './plate-drawing';
+import { type PartPlace, TappedPlate } from './tapped-plate';
+
+interface FailureDeskProps {
+  readonly runId: number;
+  readonly bed: { readonly widthMm: number; readonly depthMm: number };
+  readonly pieces: readonly ShownPiece[];
+  readonly layered?: Layered;
+  readonly failures: readonly { readonly id: number; readonly text: string; readonly pieceId?: number }[];
+  readonly isWell: boolean;
+}
+
+/** What came off the plate: all well at a tap, or what failed, where, and at which height. */
+export function FailureDesk({ runId, bed, pieces, layered, failures, isWell }: FailureDeskProps) {
+  const { problem, isBusy, tap } = useTap();
+  const [isNoting, setIsNoting] = useState(false);
+  const failed = new Set(failures.flatMap(({ pieceId }) => pieceId ?? []));
+  return (
+    <section aria-labelledby="failed-title">
+      <h2 id="failed-title" className="text-lg">
+        What came off
+      </h2>
+      {failures.length > 0 && (
+        <ul className="border-t border-hair">
+          {failures.map(({ id, text }) => (
+            <li key={id} className="flex justify-between gap-3 border-b border-hair py-1">
+              <span>{text}</span>
+              <button
+                type="button"
+                className="text-sm underline"
+                disabled={isBusy}
+                onClick={() => tap(() => dropFailure(runId, id))}
+              >
+                take it back<span className="sr-only">: {text}</span>
+              </button>
+            </li>
+          ))}
+        </ul>
+      )}
+      {isWell && failures.length === 0 && <p className="text-juniper">All came out well.</p>}
+      {!isNoting && (
+        <p className="mt-2 flex flex-wrap gap-3">
+          {failures.length === 0 && !isWell && (
+            <Button weight="large" disabled={isBusy} onClick={() => tap(() => tapWell(runId))}>
+              All came out well
+            </Button>
+          )}
+          <Button
+            weight={failures.length === 0 && !isWell ? 'large' : 'plain'}
+            onClick={() => setIsNoting(true)}
+          >
+            Something {failures.length > 0 ? 'else ' : ''}failed
+          </Button>
+        </p>
+      )}
+      {isNoting && (
+        <NoteFailure
+          bed={bed}
+          pieces={pieces}
+          failed={failed}
+          layered={layered}
+          isBusy={isBusy}
+          onNote={(noted) =>
+            tap(
+              () => tapFailure(runId, noted),
+              () => setIsNoting(false),
+            )
+          }
+        />
+      )}
+      {problem !== '' && <Problem>{problem}</Problem>}
+    </section>
+  );
+}
+
+interface NoteFailureProps extends Pick<FailureDeskProps, 'bed' | 'pieces' | 'layered'> {
+  readonly failed: ReadonlySet<number>;
+  readonly isBusy: boolean;
+  readonly onNote: (noted: object) => void;
+}
+
+/** Big enough for gloves: the pieces, the kind, the layer where it is known. */
+function NoteFailure({ bed, pieces, failed, layered, isBusy, onNote }: NoteFailureProps) {
+  const [chosen, setChosen] = useState<readonly number[]>([]);
+  const [place, setPlace] = useState<PartPlace>();
+  const [kind, setKind] = useState<FailureKind>();
+  const [height, setHeight] = useState('');
+  const [clientKey] = useState(() => crypto.randomUUID());
+  const read = layered && height !== '' ? readLayer(height, layered) : undefined;
+  const toggle = (id: number, at?: PartPlace) => {
+    const isOn = chosen.includes(id);
+    setChosen(isOn ? chosen.filter((each) => each !== id) : [...chosen, id]);
+    setPlace(isOn ? undefined : at);
+  };
+  const note = () =>
+    onNote({
+      clientKey,
+      pieceIds: chosen,
+      kind,
+      layer: read?.layer,
+      partMm: chosen.length === 1 ? place : undefined,
+    });
+  return (
+    <div className="mt-2 space-y-3">
+      <TappedPlate bed={bed} pieces={pieces} failed={failed} chosen={chosen} place={place} onTap={toggle} />
+      <p className="text-sm text-soft">
+        Tap what failed, where on it it failed; none tapped means the whole plate.
+      </p>
+      <div role="radiogroup" aria-label="What happened" className="grid grid-cols-2 gap-2 sm:grid-cols-3">
+        {FAILURE_KINDS.map((each) => (
+          <button
+            key={each}
+            type="button"
+            role="radio"
+            aria-checked={kind === each}
+            onClick={() => setKind(each)}
+            className={`min-h-12 rounded-[5px] border px-2 py-1 text-left leading-tight ${kind === each ? 'border-2 border-juniper bg-band' : 'border-edge bg-sheet'}`}
+          >
+            {KIND_WORDS[each]}
+          </button>
+        ))}
+      </div>
+      {layered !== undefined && (
+        <PlainField
+          name="height"
+          id="failure-height"
+          label="Layer, height or time after the start, if it is known"
+          placeholder="212, 10.6 mm or 2:10"
+          value={height}
+          onChange={(event) => setHeight(event.target.value)}
+        />
+      )}
+      {height !== '' && (
+        <p role="status" className="text-sm">
+          {read === undefined
+            ? `That is no layer, height or time of this plate: it has ${layered?.layers} layers.`
+            : `That is ${describeLayer(read)}.`}
+        </p>
+      )}
+      <Button
+        weight="large"
+        disabled={isBusy || kind === undefined || (height !== '' && read === undefined)}
+        onClick={note}
+      >
+        Note it
+      </Button>
+    </div>
+  );
+}

@@ -1,0 +1,116 @@
+import { type Cause, EVIDENCE_TABLE, type Evidence } from '@/core/log';
+import { listAnd } from '@/subjects/language/shared';
+import type { CaseView } from '@/subjects/log';
+import { CAUSE_WORDS, describeCommon, describeEvidence, MEND_WORDS } from '@/subjects/log/shared';
+import { describeFinding } from '@/subjects/check/shared';
+import { CauseFound } from './cause-found';
+import { DecidingTests } from './deciding-tests';
+
+/** Why it failed, as far as can be told, and the one test that would tell most. */
+export function WhyPanel({ view }: { view: CaseView }) {
+  const { run, causes, named, reasons, tests, checked, changes, found } = view;
+  const shown = causes.filter(({ chance }, i) => i < 3 || chance >= 0.1).slice(0, 5);
+  return (
+    <section aria-labelledby="why-title" className="mt-8">
+      <h2 id="why-title" className="text-lg">
+        Why
+      </h2>
+      <p className={`border-l-4 py-1 pl-3 ${named === undefined ? 'border-honey' : 'border-juniper'}`}>
+        {named === undefined
+          ? 'Nobody can tell yet: no cause is likelier than all others together. One test would tell more than a change made blind.'
+          : `Likely ${CAUSE_WORDS[named]}. ${MEND_WORDS[named]}`}
+      </p>
+      <div className="mt-3 grid gap-8 *:min-w-0 lg:grid-cols-2">
+        <div>
+          <table className="w-full border-collapse" aria-label="Causes">
+            <tbody>
+              {shown.map(({ cause, chance }) => (
+                <tr key={cause} className="border-b border-hair">
+                  <th scope="row" className="py-1 pr-3 text-left font-normal">
+                    {CAUSE_WORDS[cause]}
+                  </th>
+                  <td className="w-1/3 py-1">
+                    <span
+                      aria-hidden
+                      className="block h-2.5 bg-juniper"
+                      style={{ width: `${Math.round(100 * chance)}%` }}
+                    />
+                  </td>
+                  <td className="num py-1 pl-3 text-right">{Math.round(100 * chance)} %</td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+          <h3 className="mt-4 font-semibold">What it is judged by</h3>
+          <ul className="list-disc pl-5 text-sm">
+            {reasons.slice(0, 6).map(({ evidence, seen, ln }) => (
+              <li key={evidence}>
+                {describeEvidence(evidence, seen)}: {speaksFor(ln)}
+                {evidence in EVIDENCE_TABLE && seen && (
+                  <span className="text-soft">; {EVIDENCE_TABLE[evidence as Evidence].why}</span>
+                )}
+              </li>
+            ))}
+          </ul>
+          <WhereLine view={view} />
+          {checked.length > 0 && (
+            <p className="mt-2 text-sm">
+              Check had said there:{' '}
+              {checked
+                .slice(0, 3)
+                .map(({ job, finding }) => `${job}: ${describeFinding(finding)}`)
+                .join(' ')}
+            </p>
+          )}
+          {changes !== undefined && <ChangedSince changes={changes} />}
+        </div>
+        <div>
+          <DecidingTests runId={run.id} tests={tests} />
+          <CauseFound runId={run.id} likeliest={causes[0].cause} found={found} />
+        </div>
+      </div>
+    </section>
+  );
+}
+
+/** Causes that a piece of evidence speaks for most. */
+function speaksFor(ln: Readonly<Record<string, number>>): string {
+  const sorted = Object.entries(ln).sort((a, b) => b[1] - a[1]);
+  const most = sorted.filter(([, each]) => each > 0.5).slice(0, 2);
+  if (most.length > 0) return `for ${listAnd(most.map(([cause]) => `“${CAUSE_WORDS[cause as Cause]}”`))}`;
+  const least = sorted.at(-1)!;
+  return `against “${CAUSE_WORDS[least[0] as Cause]}”`;
+}
+
+function WhereLine({ view: { where, printsLookedAt } }: { view: CaseView }) {
+  const { verdict } = where;
+  const prints = printsLookedAt === 1 ? 'this print' : `${printsLookedAt} failed prints of this printer`;
+  return (
+    <p className="mt-3 text-sm">
+      <strong>Where:</strong>{' '}
+      {verdict.code === 'tooFew' &&
+        `${verdict.failures === 1 ? 'one failure' : `${verdict.failures} failures`} on record: too few to tell whether they come together. Tap the place of the next one too.`}
+      {verdict.code === 'told' &&
+        `failures of ${prints} come together ${listAnd(verdict.common.map(describeCommon))}; chance alone would hardly do it.`}
+      {verdict.code === 'notTold' &&
+        `failures of ${prints} do not come together more than chance would have it${verdict.power === undefined || verdict.power < 0.5 ? '; with so few, a true place would often go unseen' : ''}.`}
+    </p>
+  );
+}
+
+function ChangedSince({ changes }: { changes: NonNullable<CaseView['changes']> }) {
+  if (changes.length === 0)
+    return <p className="mt-2 text-sm">Nothing that is on record changed since the last good print.</p>;
+  return (
+    <div className="mt-2 text-sm">
+      <p>Changed since the last good print:</p>
+      <ul className="list-disc pl-5">
+        {changes.map(({ name, before, after }) => (
+          <li key={name}>
+            {name}: {before ?? 'not said'} → {after ?? 'not said'}
+          </li>
+        ))}
+      </ul>
+    </div>
+  );
+}

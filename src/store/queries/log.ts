@@ -1,0 +1,98 @@
+import { and, asc, desc, eq, inArray, isNotNull, isNull } from 'drizzle-orm';
+import type { Db } from '../client';
+import { profiles } from '../schema/equipment';
+import { careDone, causesFound, failures, failureTests } from '../schema/log';
+import { runPieces, runs } from '../schema/runs';
+
+export type Failure = typeof failures.$inferSelect;
+
+/** Failures of runs that count, oldest first. */
+export function listFailures(db: Db, runIds: readonly number[]): Failure[] {
+  return db
+    .select()
+    .from(failures)
+    .where(and(inArray(failures.runId, [...runIds]), isNull(failures.retractedAt)))
+    .orderBy(asc(failures.id))
+    .all();
+}
+
+/** Runs of a printer that ended, with their pieces, the newest first. */
+export function listRunsWithPieces(db: Db, printerId: number, most = 60) {
+  const ended = db
+    .select({ run: runs, profile: profiles })
+    .from(runs)
+    .innerJoin(profiles, eq(runs.profileId, profiles.id))
+    .where(and(eq(profiles.printerId, printerId), isNotNull(runs.endedAt), isNull(runs.putAwayAt)))
+    .orderBy(desc(runs.endedAt), desc(runs.id))
+    .limit(most)
+    .all();
+  const pieces = db
+    .select()
+    .from(runPieces)
+    .where(
+      inArray(
+        runPieces.runId,
+        ended.map(({ run }) => run.id),
+      ),
+    )
+    .orderBy(asc(runPieces.id))
+    .all();
+  return ended.map((each) => ({ ...each, pieces: pieces.filter(({ runId }) => runId === each.run.id) }));
+}
+
+/** Tests of a failed run that were made, oldest first. */
+export function listFailureTests(db: Db, runId: number) {
+  return db
+    .select()
+    .from(failureTests)
+    .where(and(eq(failureTests.runId, runId), isNull(failureTests.retractedAt)))
+    .orderBy(asc(failureTests.id))
+    .all();
+}
+
+/** What turned out to be the causes on this bench. */
+export function listCausesFound(db: Db) {
+  return db.select().from(causesFound).orderBy(asc(causesFound.at)).all();
+}
+
+/** Care that was done at a printer, the newest first. */
+export function listCareDone(db: Db, printerId: number) {
+  return db
+    .select()
+    .from(careDone)
+    .where(and(eq(careDone.printerId, printerId), isNull(careDone.retractedAt)))
+    .orderBy(desc(careDone.at), desc(careDone.id))
+    .all();
+}
+
+/** The newest failure of a printer that can have left something in its vat, not cleared since; undefined: none. */
+export function findUncleared(db: Db, printerId: number): Failure | undefined {
+  const last = db
+    .select({ failure: failures })
+    .from(failures)
+    .innerJoin(runs, eq(failures.runId, runs.id))
+    .innerJoin(profiles, eq(runs.profileId, profiles.id))
+    .where(
+      and(
+        eq(profiles.printerId, printerId),
+        isNull(failures.retractedAt),
+        inArray(failures.kind, [...LEAVES_SOLIDS]),
+      ),
+    )
+    .orderBy(desc(failures.at))
+    .limit(1)
+    .get()?.failure;
+  if (last === undefined) return undefined;
+  const cleared = listCareDone(db, printerId).find(({ kind }) => kind === 'clearVat' || kind === 'drain');
+  return cleared === undefined || cleared.at < last.at ? last : undefined;
+}
+
+/** Kinds of failure after which something cured can lie in the vat. */
+export const LEAVES_SOLIDS = [
+  'notStuck',
+  'sheared',
+  'missingRegion',
+  'missingLayers',
+  'stuckInVat',
+  'stopped',
+] as const;

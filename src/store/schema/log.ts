@@ -1,0 +1,69 @@
+import { index, integer, real, sqliteTable, text } from 'drizzle-orm/sqlite-core';
+import type { CareKind, Cause, FailureKind, TestName } from '@/core/log';
+import { printers } from './equipment';
+import { runPieces, runs } from './runs';
+
+/** Something that failed in a run; append-only, a slip is taken back. */
+export const failures = sqliteTable(
+  'failures',
+  {
+    id: integer().primaryKey({ autoIncrement: true }),
+    clientKey: text().notNull().unique(),
+    runId: integer()
+      .notNull()
+      .references(() => runs.id),
+    /** Null: it was the whole plate. */
+    pieceId: integer().references(() => runPieces.id),
+    kind: text().$type<FailureKind>().notNull(),
+    /** Layer of the whole plate, from 1; null where nobody said. */
+    layer: integer(),
+    /** Where it was tapped: from the middle of the piece as it lies in its file, mm. */
+    partXMm: real(),
+    partYMm: real(),
+    note: text().notNull().default(''),
+    at: integer({ mode: 'timestamp_ms' }).notNull(),
+    retractedAt: integer({ mode: 'timestamp_ms' }),
+  },
+  (table) => [index('failures_of_run').on(table.runId)],
+);
+
+/** What a deciding test of a failed run showed. */
+export const failureTests = sqliteTable(
+  'failure_tests',
+  {
+    id: integer().primaryKey({ autoIncrement: true }),
+    runId: integer()
+      .notNull()
+      .references(() => runs.id),
+    test: text().$type<TestName>().notNull(),
+    outcome: text().notNull(),
+    at: integer({ mode: 'timestamp_ms' }).notNull(),
+    retractedAt: integer({ mode: 'timestamp_ms' }),
+  },
+  (table) => [index('tests_of_run').on(table.runId)],
+);
+
+/** What turned out to be the cause of a failed run: it feeds what is expected of the next one. */
+export const causesFound = sqliteTable('causes_found', {
+  runId: integer()
+    .primaryKey()
+    .references(() => runs.id),
+  cause: text().$type<Cause>().notNull(),
+  at: integer({ mode: 'timestamp_ms' }).notNull(),
+});
+
+/** Care that was done at a printer. */
+export const careDone = sqliteTable(
+  'care_done',
+  {
+    id: integer().primaryKey({ autoIncrement: true }),
+    printerId: integer()
+      .notNull()
+      .references(() => printers.id),
+    kind: text().$type<CareKind>().notNull(),
+    note: text().notNull().default(''),
+    at: integer({ mode: 'timestamp_ms' }).notNull(),
+    retractedAt: integer({ mode: 'timestamp_ms' }),
+  },
+  (table) => [index('care_of_printer').on(table.printerId)],
+);

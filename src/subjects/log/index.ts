@@ -1,0 +1,6 @@
+import 'server-only';
+
+export { keepCause, keepTest, noteCare, noteFailure, noteWell, takeBackFailure } from './keep-failure';
+export { type CareView, careOf, listDueCare } from './view-care';
+export { type CaseView, type TestView, viewCase } from './view-case';
+export { type LogView, type PlacedFailure, type Rate, viewLog } from './view-log';

@@ -1,0 +1,268 @@
+import { describe, expect, test } from '@jest/globals';
+import { CAUSES, EVIDENCE, FAILURE_KINDS, TEST_TABLE, TESTS } from '@/core/log';
+import { expectOk } from '@/core/result';
+import { queries, tables } from '@/store';
+import { endRun, layOnPlate, startRun, viewRun } from '@/subjects/plate';
+import { describeGate } from '@/subjects/plate/shared';
+import { changeProcess } from '@/subjects/job';
+import { benchWithPlate, openGate, OPEN_HOUSE } from '@/testing/plate';
+import {
+  careOf,
+  keepCause,
+  keepTest,
+  listDueCare,
+  noteCare,
+  noteFailure,
+  noteWell,
+  takeBackFailure,
+  viewCase,
+  viewLog,
+} from '../index';
+import {
+  CARE_WORDS,
+  CAUSE_WORDS,
+  describeEvidence,
+  describeLayer,
+  describeLogEntry,
+  describeLogIssue,
+  failureInput,
+  type FailureNoted,
+  KIND_WORDS,
+  type LogIssue,
+  MEND_WORDS,
+  readLayer,
+  TEST_WORDS,
+} from '../shared';
+
+const HOUR_MS = 3_600_000;
+const DONE = { outcome: 'done', isSeen: true, reason: '', isUsable: true } as const;
+
+/** Starts and ends a plate that waits, so many hours ago. */
+function printed(plate: ReturnType<typeof benchWithPlate>, runId = plate.runId, hoursAgo = 1) {
+  const { db } = plate;
+  openGate(db, runId);
+  const now = new Date(Date.now() - (hoursAgo + 1) * HOUR_MS);
+  expectOk(startRun(db, runId, { house: OPEN_HOUSE, now }));
+  expectOk(endRun(db, runId, { ...DONE, endedAt: new Date(Date.now() - hoursAgo * HOUR_MS) }));
+  return runId;
+}
+
+/** One more plate of the same job, printed. */
+function printedAgain(plate: ReturnType<typeof benchWithPlate>, hoursAgo: number, copies = 2) {
+  return printed(plate, expectOk(layOnPlate(plate.db, plate.jobId, { copies, gapMm: 2 })), hoursAgo);
+}
+
+const failed = (more: Partial<FailureNoted> = {}): FailureNoted => ({
+  clientKey: crypto.randomUUID(),
+  pieceIds: [],
+  kind: 'sheared',
+  note: '',
+  ...more,
+});
+
+const piecesOf = ({ db }: ReturnType<typeof benchWithPlate>, runId: number) =>
+  queries.listPieces(db, runId).map(({ piece }) => piece.id);
+
+const codeOf = (result: { ok: boolean; issue?: LogIssue }) => result.issue?.code;
+
+describe('noting a failure', () => {
+  test('of one piece, with its place and layer; it stands in the ledger, and can be taken back', () => {
+    const plate = benchWithPlate();
+    const runId = printed(plate);
+    const [first] = piecesOf(plate, runId);
+    expect(viewCase(plate.db, runId)).toBeUndefined();
+    expectOk(noteFailure(plate.db, runId, failed({ pieceIds: [first], layer: 120, partMm: [3, -2] })));
+    const { failures, causes, tests, named } = viewCase(plate.db, runId)!;
+    expect(failures).toMatchObject([{ pieceId: first, kind: 'sheared', layer: 120, partXMm: 3 }]);
+    expect(causes).toHaveLength(CAUSES.length);
+    expect(causes.reduce((sum, { chance }) => sum + chance, 0)).toBeCloseTo(1, 9);
+    expect(tests).toHaveLength(TESTS.length);
+    expect(named).toBeUndefined();
+    const entry = queries.listLedger(plate.db, plate.jobId)[0].entry as never;
+    expect(describeLogEntry(entry)).toEqual({ title: 'Failed: sheared off', detail: 'at layer 120' });
+    expectOk(takeBackFailure(plate.db, runId, failures[0].id));
+    expect(viewCase(plate.db, runId)).toBeUndefined();
+    expect(codeOf(takeBackFailure(plate.db, runId, failures[0].id))).toBe('gone');
+  });
+
+  test('a tap sent twice notes once; two people who note the same piece make one failed piece', () => {
+    const plate = benchWithPlate();
+    const runId = printed(plate);
+    const [first] = piecesOf(plate, runId);
+    const noted = failed({ pieceIds: [first] });
+    expectOk(noteFailure(plate.db, runId, noted));
+    expectOk(noteFailure(plate.db, runId, noted));
+    expect(viewCase(plate.db, runId)!.failures).toHaveLength(1);
+    expectOk(noteFailure(plate.db, runId, failed({ pieceIds: [first], kind: 'stuckInVat' })));
+    expect(viewCase(plate.db, runId)!.failures).toHaveLength(2);
+    expect(viewLog(plate.db, plate.printerId)!.runs[0]).toMatchObject({ pieces: 2, failed: 1 });
+  });
+
+  test('all well at one tap, until something is noted after all', () => {
+    const plate = benchWithPlate();
+    const runId = printed(plate);
+    expectOk(noteWell(plate.db, runId));
+    expect(viewLog(plate.db, plate.printerId)!.runs[0].isLookedAt).toBe(true);
+    expectOk(noteFailure(plate.db, runId, failed()));
+    expect(queries.findRun(plate.db, runId)!.wellAt).toBeNull();
+    expect(viewLog(plate.db, plate.printerId)!.runs[0].failed).toBe(2);
+  });
+
+  test.each<[string, (runId: number) => FailureNoted, string]>([
+    [
+      'a layer above the part',
+      () => failed({ layer: 9999 }),
+      'this plate has 200 layers; layer 9999 is none',
+    ],
+    ['layer 0', () => failed({ layer: 0 }), 'layer 0 is none of them'],
+    ['a piece of another plate', () => failed({ pieceIds: [999] }), 'lay on another plate'],
+  ])('%s is refused', (_, noted, says) => {
+    const plate = benchWithPlate();
+    const runId = printed(plate);
+    const result = noteFailure(plate.db, runId, noted(runId));
+    expect(result.ok ? '' : describeLogIssue(result.issue)).toContain(says);
+    expect(viewCase(plate.db, runId)).toBeUndefined();
+  });
+
+  test('of a print that has not ended, or that is none, nothing is noted', () => {
+    const plate = benchWithPlate();
+    expect(codeOf(noteFailure(plate.db, plate.runId, failed()))).toBe('notEnded');
+    expect(codeOf(noteWell(plate.db, 99))).toBe('gone');
+    expect(codeOf(keepTest(plate.db, plate.runId, { test: 'imageCheck', outcome: 'even' }))).toBe(
+      'noFailure',
+    );
+    expect(codeOf(keepCause(plate.db, plate.runId, 'film'))).toBe('noFailure');
+    expect(codeOf(noteCare(plate.db, 99, { kind: 'film', note: '' }))).toBe('gone');
+    expect(viewLog(plate.db, 99)).toBeUndefined();
+    expect(failureInput.safeParse(failed({ partMm: [NaN, 0] })).success).toBe(false);
+  });
+});
+
+describe('why it failed', () => {
+  test('a test that was made moves the chances, and made again the newer outcome counts', () => {
+    const plate = benchWithPlate();
+    const runId = printed(plate);
+    expectOk(noteFailure(plate.db, runId, failed({ kind: 'missingRegion' })));
+    const chanceOf = (cause: string) =>
+      viewCase(plate.db, runId)!.causes.find((each) => each.cause === cause)!.chance;
+    const before = chanceOf('panel');
+    expectOk(keepTest(plate.db, runId, { test: 'imageCheck', outcome: 'uneven' }));
+    expect(chanceOf('panel')).toBeGreaterThan(3 * before);
+    expectOk(keepTest(plate.db, runId, { test: 'imageCheck', outcome: 'even' }));
+    expect(chanceOf('panel')).toBeLessThan(before);
+    expect(viewCase(plate.db, runId)!.tests.at(-1)).toMatchObject({ name: 'imageCheck', outcome: 'even' });
+    expect(codeOf(keepTest(plate.db, runId, { test: 'imageCheck', outcome: 'comesOut' }))).toBe(
+      'noSuchOutcome',
+    );
+  });
+
+  test('what turned out to be the cause is expected more of the next one', () => {
+    const plate = benchWithPlate();
+    const first = printed(plate, plate.runId, 5);
+    expectOk(noteFailure(plate.db, first, failed({ kind: 'missingRegion' })));
+    const second = printedAgain(plate, 1);
+    expectOk(noteFailure(plate.db, second, failed({ kind: 'missingRegion' })));
+    const film = () => viewCase(plate.db, second)!.causes.find(({ cause }) => cause === 'film')!.chance;
+    const before = film();
+    expectOk(keepCause(plate.db, first, 'film'));
+    expect(film()).toBeGreaterThan(before);
+    expectOk(keepCause(plate.db, first, 'cold'));
+    expect(viewCase(plate.db, first)!.found).toBe('cold');
+    expect(film()).toBeLessThan(before);
+  });
+
+  test('the last good print is compared with: what changed since is on record, and asked about', () => {
+    const plate = benchWithPlate();
+    const { db, profileId } = plate;
+    const first = printed(plate, plate.runId, 9);
+    expectOk(noteWell(db, first));
+    const at = new Date(Date.now() - 6 * HOUR_MS);
+    expectOk(changeProcess(db, profileId, { kinds: ['exposure'], at, after: { exposureS: 3 }, note: '' }));
+    const second = printedAgain(plate, 1);
+    expectOk(noteFailure(db, second, failed({ kind: 'fused' })));
+    const { changes, causes, reasons } = viewCase(db, second)!;
+    expect(changes).toEqual([expect.objectContaining({ after: 3 })]);
+    expect(causes[0].cause).toBe('exposure');
+    expect(reasons.map(({ evidence }) => evidence)).toContain('exposureChanged');
+    // Without a good print before it there is nothing to compare with.
+    db.update(tables.runs).set({ outcome: 'stopped' }).run();
+    expect(viewCase(db, second)!.changes).toBeUndefined();
+  });
+
+  test('three prints that failed at one place of the plate point at the machine', () => {
+    const plate = benchWithPlate({ copies: 9 });
+    const runs = [printed(plate, plate.runId, 9), printedAgain(plate, 5, 9), printedAgain(plate, 1, 9)];
+    for (const runId of runs) {
+      const [first] = piecesOf(plate, runId);
+      expectOk(noteFailure(plate.db, runId, failed({ kind: 'missingRegion', pieceIds: [first] })));
+    }
+    const { where, causes, printsLookedAt } = viewCase(plate.db, runs[2])!;
+    expect(printsLookedAt).toBe(3);
+    expect(where.verdict).toMatchObject({ code: 'told', common: ['plate'] });
+    expect(['film', 'panel', 'debris']).toContain(causes[0].cause);
+    const log = viewLog(plate.db, plate.printerId)!;
+    expect(log.prints).toMatchObject({ k: 0, n: 3 });
+    expect(log.places.filter((each) => each.failed)).toHaveLength(3);
+    expect(log.byProfile).toHaveLength(1);
+  });
+});
+
+describe('care', () => {
+  test('after a failure that can have left something in the vat the next gate is not green until it is cleared', () => {
+    const plate = benchWithPlate();
+    const { db, printerId } = plate;
+    const runId = printed(plate);
+    expectOk(noteFailure(db, runId, failed({ kind: 'stuckInVat' }), new Date(Date.now() - HOUR_MS / 2)));
+    const next = expectOk(layOnPlate(db, plate.jobId, { copies: 1, gapMm: 2 }));
+    const question = () =>
+      viewRun(db, next, OPEN_HOUSE)!.gate!.find(({ fact }) => fact.key === 'nothingInVat')!;
+    expect(question().isKnownBad).toBe(true);
+    expect(describeGate(question().fact)).toContain('may have left something cured in it: clear it');
+    expect(listDueCare(db, new Date())[0].due.map(({ kind }) => kind)).toContain('clearVat');
+    expectOk(noteCare(db, printerId, { kind: 'clearVat', note: '' }));
+    expect(question().isKnownBad).toBe(false);
+    expect(listDueCare(db, new Date())).toEqual([]);
+  });
+
+  test('is counted by what happened: layers on the film, prints since the plate was exchanged', () => {
+    const plate = benchWithPlate();
+    const { db, printerId, profileId } = plate;
+    printed(plate, plate.runId, 5);
+    const countOf = (kind: string) =>
+      careOf(db, printerId, new Date()).counts.find((each) => each.kind === kind)!;
+    expect(countOf('film').counted).toBe(200);
+    expect(countOf('washLiquid').counted).toBe(2);
+    expect(countOf('level').isDue).toBe(false);
+    const change = { kinds: ['film', 'plate'], at: new Date(), after: {}, note: '' } as const;
+    expectOk(changeProcess(db, profileId, change));
+    expect(countOf('film')).toMatchObject({ counted: 0, isDue: false });
+    expect(countOf('level')).toMatchObject({ isDue: true, because: expect.stringMatching(/film|plate/) });
+    expectOk(noteCare(db, printerId, { kind: 'level', note: '' }, new Date(Date.now() + 1000)));
+    expect(
+      careOf(db, printerId, new Date(Date.now() + 2000)).counts.find(({ kind }) => kind === 'level')!.isDue,
+    ).toBe(false);
+    expect(careOf(db, printerId, new Date()).filmRisk).toBeLessThan(0.05);
+  });
+});
+
+describe('words and heights', () => {
+  test('a layer is read as a layer, a height or a time; others are none', () => {
+    const plate = { layers: 400, layerMm: 0.05, plannedS: 8000 };
+    expect(readLayer('212', plate)).toMatchObject({ layer: 212, heightMm: expect.closeTo(10.6, 9) });
+    expect(readLayer('10.6 mm', plate)!.layer).toBe(212);
+    expect(readLayer('1:40', plate)!.layer).toBe(300);
+    expect(describeLayer(readLayer('212', plate)!)).toBe('layer 212, 10.60 mm high, 1:11 after the start');
+    for (const none of ['', '0', '401', '9 pounds', '9:00', '25 mm'])
+      expect(readLayer(none, plate)).toBeUndefined();
+  });
+
+  test('every kind, cause, piece of evidence, test and outcome has its words', () => {
+    for (const kind of FAILURE_KINDS) expect(KIND_WORDS[kind]).toBeTruthy();
+    for (const cause of CAUSES) expect(CAUSE_WORDS[cause] && MEND_WORDS[cause]).toBeTruthy();
+    for (const name of EVIDENCE) expect(describeEvidence(name, true)).not.toBe(describeEvidence(name, false));
+    for (const test of TESTS)
+      expect(Object.keys(TEST_WORDS[test].outcomes)).toEqual([...TEST_TABLE[test].outcomes]);
+    expect(describeEvidence('kind sheared', true)).toBe('sheared off');
+    expect(Object.values(CARE_WORDS).every(({ title, unit }) => title !== '' && unit !== '')).toBe(true);
+  });
+});

@@ -1,0 +1,261 @@
+import type { Finding } from '@/core/findings';
+import {
+  afterTest,
+  builtInTests,
+  type ByCause,
+  type Cause,
+  type Circumstances,
+  gatherEvidence,
+  namedCause,
+  priorOf,
+  type PrintSeen,
+  rankTests,
+  readFailure,
+  type Reason,
+  type TestName,
+  type TestWorth,
+  type Where,
+  whereItFails,
+} from '@/core/log';
+import { evidenceOf } from '@/core/resins';
+import { type SettingChange, settingChanges } from '@/core/run';
+import { type Db, queries } from '@/store';
+import { listFindings } from '@/subjects/check';
+import { viewJobUnlearned } from '@/subjects/job';
+import { findShelved, resinFile } from '@/subjects/resin';
+import { careCounts } from './view-care';
+
+type RunWithPieces = ReturnType<typeof queries.listRunsWithPieces>[number];
+
+/** A test that was made, or that could be. */
+export interface TestView extends TestWorth {
+  readonly name: TestName;
+  readonly hours: number;
+  readonly outcome?: string;
+}
+
+/** A failed run as it is read: what was noted, where, why, and what would tell. */
+export interface CaseView {
+  readonly run: queries.Run;
+  readonly failures: readonly queries.Failure[];
+  readonly where: Where;
+  /** Failed prints of this printer that were looked at together, this one too. */
+  readonly printsLookedAt: number;
+  /** Likeliest first. */
+  readonly causes: readonly { readonly cause: Cause; readonly chance: number }[];
+  readonly named?: Cause;
+  readonly reasons: readonly Reason[];
+  /** The most telling first; those made have an outcome. */
+  readonly tests: readonly TestView[];
+  /** What Check had said where it failed. */
+  readonly checked: readonly { readonly job: string; readonly finding: Finding }[];
+  /** What differs from the last good run of this printer; undefined: there was none. */
+  readonly changes?: readonly SettingChange[];
+  readonly found?: Cause;
+}
+
+/** Failures of a run, those of one piece once: two people may have noted the same. */
+function byPiece(failures: readonly queries.Failure[], runId: number) {
+  const own = failures.filter((failure) => failure.runId === runId);
+  return {
+    whole: own.find(({ pieceId }) => pieceId === null),
+    of: new Map(
+      own.toReversed().flatMap((failure) => (failure.pieceId === null ? [] : [[failure.pieceId, failure]])),
+    ),
+  };
+}
+
+function asSeen({ run, profile, pieces }: RunWithPieces, failures: readonly queries.Failure[]): PrintSeen {
+  const { whole, of } = byPiece(failures, run.id);
+  const { layerMm } = profile;
+  const { bottomLayers = 5 } = profile.settings;
+  return {
+    bottomLayers,
+    layerMm,
+    pieces: pieces.map(({ id, attemptId, xMm, yMm }) => {
+      const failure = of.get(id) ?? whole;
+      if (failure === undefined) return { plateMm: [xMm, yMm], file: String(attemptId) };
+      const layer = failure.layer ?? run.stoppedLayer ?? undefined;
+      const partMm =
+        failure.partXMm === null || failure.partYMm === null
+          ? undefined
+          : [failure.partXMm, failure.partYMm, (layer ?? 0) * layerMm];
+      return { plateMm: [xMm, yMm], file: String(attemptId), failure: { partMm, layer } };
+    }),
+  };
+}
+
+const isFailed = ({ run }: RunWithPieces, failures: readonly queries.Failure[]) =>
+  run.outcome === 'stopped' || failures.some(({ runId }) => runId === run.id);
+
+const WEEK_MS = 7 * 86_400_000;
+/** A film past so much of the house's interval counts as old. */
+const OLD_SHARE = 0.7;
+/** Check's finding and the failure are at one height within this, mm. */
+const NEAR_MM = 1;
+
+const CHECKED_BY = {
+  checkedIsland: 'island',
+  checkedSuction: 'cup',
+  checkedJump: 'areaJump',
+  checkedThin: 'thinWall',
+} as const;
+
+/** What Check had found about the parts that failed, at the height where they did where that is known. */
+function checkedThere(db: Db, { run, profile, pieces }: RunWithPieces, failures: readonly queries.Failure[]) {
+  const { whole, of } = byPiece(failures, run.id);
+  const failed = pieces.filter(({ id }) => whole !== undefined || of.has(id));
+  const jobs = new Map(
+    failed.flatMap(({ id }) => {
+      const piece = queries.listPieces(db, run.id).find((each) => each.piece.id === id);
+      const layer = (of.get(id) ?? whole)?.layer ?? run.stoppedLayer ?? undefined;
+      return piece === undefined ? [] : [[piece.job.id, { name: piece.job.name, layer }] as const];
+    }),
+  );
+  const looked = [...jobs].flatMap(([jobId, { name, layer }]) => {
+    const findings = listFindings(db, viewJobUnlearned(db, jobId)!);
+    if (findings === undefined) return [];
+    const there = findings.filter(
+      ({ layer: from, toLayer = from }) =>
+        layer === undefined ||
+        from === undefined ||
+        (layer * profile.layerMm >= from * profile.layerMm - NEAR_MM &&
+          layer * profile.layerMm <= toLayer! * profile.layerMm + NEAR_MM),
+    );
+    return [{ name, there }];
+  });
+  return {
+    isLooked: looked.length > 0,
+    there: looked.flatMap(({ name, there }) => there.map((finding) => ({ job: name, finding }))),
+  };
+}
+
+/** What the records say beside the failure; what nobody noted is left out. */
+function circumstancesOf(
+  db: Db,
+  of: RunWithPieces,
+  {
+    before,
+    good,
+    checked,
+  }: { before?: RunWithPieces; good?: RunWithPieces; checked: ReturnType<typeof checkedThere> },
+  failures: readonly queries.Failure[],
+): Circumstances {
+  const { run, profile } = of;
+  const shelved = findShelved(db, profile.resinId);
+  const leastC = shelved && evidenceOf(resinFile(shelved)).of('leastRoom_C')?.value;
+  const shakenAt = shelved?.bottles.reduce<number>(
+    (newest, { shakenAt: at }) => Math.max(newest, at?.getTime() ?? 0),
+    0,
+  );
+  const film = careCounts(db, profile.printerId, run.endedAt ?? new Date()).find(
+    ({ kind }) => kind === 'film',
+  )!;
+  const goodAt = good?.run.endedAt ?? undefined;
+  const changes =
+    goodAt && queries.listChanges(db, profile.id).filter(({ at }) => at > goodAt && at <= run.endedAt!);
+  const changed = (...kinds: readonly string[]) =>
+    changes && changes.some((change) => change.kinds.some((kind) => kinds.includes(kind)));
+  const enough = run.gate.enough;
+  return Object.fromEntries(
+    Object.entries({
+      ...(checked.isLooked
+        ? Object.fromEntries(
+            Object.entries(CHECKED_BY).map(([name, code]) => [
+              name,
+              checked.there.some(({ finding }) => finding.code === code),
+            ]),
+          )
+        : {}),
+      filmOld: film.counted === 0 ? undefined : film.counted > OLD_SHARE * film.allowed!,
+      coldRoom: run.roomC === null || leastC === undefined ? undefined : run.roomC < leastC,
+      longUnshaken: shakenAt ? run.startedAt!.getTime() - shakenAt > WEEK_MS : undefined,
+      lowVat: enough === undefined ? undefined : !enough.well,
+      exposureChanged: changed('exposure', 'layer', 'lot'),
+      plateWasOff: changed('plate'),
+      failedBefore: before === undefined ? undefined : isFailed(before, failures),
+    }).filter(([, value]) => value !== undefined),
+  );
+}
+
+/** Prints of the same printer that are looked at together. */
+const MOST_PRINTS = 12;
+
+/** A failed run; undefined: there is no such run, or nothing of it is noted as failed. */
+export function viewCase(db: Db, runId: number): CaseView | undefined {
+  const run = queries.findRun(db, runId);
+  const row = run && queries.findProfile(db, run.profileId);
+  if (run === undefined || row === undefined) return undefined;
+  const runs = queries.listRunsWithPieces(db, row.printer.id);
+  const at = runs.findIndex((each) => each.run.id === runId);
+  const failures = queries.listFailures(
+    db,
+    runs.map((each) => each.run.id),
+  );
+  const own = failures.filter((failure) => failure.runId === runId);
+  if (at < 0 || own.length === 0) return undefined;
+  const earlier = runs.slice(at);
+  const good = earlier.slice(1).find((each) => !isFailed(each, failures));
+  const looked = earlier
+    .slice(0, MOST_PRINTS)
+    .filter((each) => each.run.id === runId || isFailed(each, failures));
+  const prints = looked.toReversed().map((each) => asSeen(each, failures));
+  const checked = checkedThere(db, earlier[0], failures);
+  const plate = row.printer.rooms.plate;
+  const halfPlateMm = plate && ([plate[0] / 2, plate[1] / 2] as const);
+  const evidence = gatherEvidence({
+    prints,
+    circumstances: circumstancesOf(db, earlier[0], { before: earlier[1], good, checked }, failures),
+    halfPlateMm,
+  });
+  const found = queries.listCausesFound(db);
+  const read = readFailure(
+    { kind: own.at(-1)!.kind, evidence },
+    priorOf(found.filter((each) => each.runId !== runId).map(({ cause }) => cause)),
+  );
+  if (!read.ok) return undefined;
+  return {
+    run,
+    failures: own,
+    where: whereItFails({ plate: prints.map(platesOf), halfPlateMm }),
+    printsLookedAt: prints.length,
+    ...judged(db, run, read.value.chances),
+    reasons: read.value.reasons,
+    checked: checked.there,
+    changes:
+      good?.run.plan && run.plan ? settingChanges(good.run.plan.settings, run.plan.settings) : undefined,
+    found: found.find((each) => each.runId === runId)?.cause,
+  };
+}
+
+const platesOf = ({ pieces }: PrintSeen) => ({
+  places: pieces.map(({ plateMm }) => [...plateMm]),
+  failed: pieces.flatMap(({ failure }, i) => (failure === undefined ? [] : [i])),
+});
+
+/** The causes once the tests that were made are counted, and what the others would still tell. */
+function judged(db: Db, run: queries.Run, before: ByCause): Pick<CaseView, 'causes' | 'named' | 'tests'> {
+  const printHours = run.plan === null ? undefined : run.plan.plannedS / 3600;
+  const all = builtInTests(printHours);
+  const made = new Map(
+    queries.listFailureTests(db, run.id).map(({ test, outcome }) => [test as string, outcome]),
+  );
+  const chances = all.reduce((so, { name, table }) => {
+    const outcome = made.get(name);
+    return outcome === undefined ? so : (afterTest(so, table, outcome) ?? so);
+  }, before);
+  const hoursOf = new Map(all.map(({ name, hours }) => [name, hours]));
+  const ranked = rankTests(chances, all);
+  const tests = ranked
+    .map((worth) => ({
+      ...worth,
+      name: worth.name as TestName,
+      hours: hoursOf.get(worth.name)!,
+      outcome: made.get(worth.name),
+    }))
+    .sort((a, b) => Number(a.outcome !== undefined) - Number(b.outcome !== undefined));
+  const causes = (Object.entries(chances) as [Cause, number][])
+    .map(([cause, chance]) => ({ cause, chance }))
+    .sort((a, b) => b.chance - a.chance);
+  return { causes, named: namedCause(chances) as Cause | undefined, tests };
+}

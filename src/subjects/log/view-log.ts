@@ -1,0 +1,119 @@
+import {
+  type Count,
+  type Interval,
+  jeffreysInterval,
+  learnCommonShare,
+  pooledRates,
+  type Where,
+  whereItFails,
+} from '@/core/log';
+import { groupBy } from '@/core/group-by';
+import { type Db, queries } from '@/store';
+
+/** How often prints come out, by something. */
+export interface Rate extends Count, Interval {
+  readonly name: string;
+  /** Drawn towards the others as far as few prints speak for it. */
+  readonly pooled: number;
+}
+
+/** A failed piece among all that were printed, for the plan of the plate. */
+export interface PlacedFailure {
+  readonly runId: number;
+  readonly xMm: number;
+  readonly yMm: number;
+  readonly failed: boolean;
+}
+
+/** The log of a printer. */
+export interface LogView {
+  readonly printer: {
+    readonly id: number;
+    readonly name: string;
+    readonly plateMm?: readonly [number, number, number];
+  };
+  readonly runs: readonly {
+    readonly id: number;
+    readonly endedAt: Date;
+    readonly pieces: number;
+    readonly failed: number;
+    readonly outcome: 'done' | 'stopped';
+    readonly kinds: readonly queries.Failure['kind'][];
+    readonly isLookedAt: boolean;
+  }[];
+  readonly where: Where;
+  readonly places: readonly PlacedFailure[];
+  readonly prints: Count & Interval;
+  readonly byProfile: readonly Rate[];
+  readonly commonShare: { readonly mean: number; readonly sd: number };
+}
+
+const NO_PRINT: Interval = { low: 0, high: 1 };
+
+function ratesBy<Row>(
+  rows: readonly Row[],
+  nameOf: (row: Row) => string,
+  isGood: (row: Row) => boolean,
+): Rate[] {
+  const groups = [...groupBy(rows, nameOf)].map(([name, own]) => ({
+    name,
+    k: own.filter(isGood).length,
+    n: own.length,
+  }));
+  const pooled = pooledRates(groups);
+  return groups.map((group, i) => ({ ...group, ...jeffreysInterval(group), pooled: pooled[i].mean }));
+}
+
+/** What a printer's prints came to: where they fail, how often they come out. Undefined where there is no such printer. */
+export function viewLog(db: Db, printerId: number): LogView | undefined {
+  const profiles = queries.listProfiles(db).filter(({ printer }) => printer.id === printerId);
+  if (profiles.length === 0) return undefined;
+  const { printer } = profiles[0];
+  const names = new Map(profiles.map(({ profile, resin }) => [profile.id, `${resin.name}, ${profile.name}`]));
+  const rows = queries.listRunsWithPieces(db, printerId);
+  const failures = queries.listFailures(
+    db,
+    rows.map(({ run }) => run.id),
+  );
+  const failedOf = (runId: number) => {
+    const own = failures.filter((failure) => failure.runId === runId);
+    return {
+      own,
+      whole: own.some(({ pieceId }) => pieceId === null),
+      of: new Set(own.map(({ pieceId }) => pieceId)),
+    };
+  };
+  const runs = rows.map(({ run, profile, pieces }) => {
+    const { own, whole, of } = failedOf(run.id);
+    const failed = pieces.map(({ id }) => whole || of.has(id));
+    return { run, profile, pieces, own, failed, count: failed.filter(Boolean).length };
+  });
+  const plates = runs.map(({ pieces, failed }) => ({
+    places: pieces.map(({ xMm, yMm }) => [xMm, yMm]),
+    failed: failed.flatMap((each, i) => (each ? [i] : [])),
+  }));
+  const plateMm = printer.rooms.plate;
+  const isGood = ({ run, own }: (typeof runs)[number]) => run.outcome === 'done' && own.length === 0;
+  const prints = { k: runs.filter(isGood).length, n: runs.length };
+  return {
+    printer: { id: printer.id, name: printer.name, plateMm },
+    runs: runs.map(({ run, pieces, own, count }) => ({
+      id: run.id,
+      endedAt: run.endedAt!,
+      pieces: pieces.length,
+      failed: count,
+      outcome: run.outcome!,
+      kinds: [...new Set(own.map(({ kind }) => kind))],
+      isLookedAt: run.wellAt !== null || own.length > 0,
+    })),
+    where: whereItFails({ plate: plates, halfPlateMm: plateMm && [plateMm[0] / 2, plateMm[1] / 2] }),
+    places: runs.flatMap(({ run, pieces, failed }) =>
+      pieces.map(({ xMm, yMm }, i) => ({ runId: run.id, xMm, yMm, failed: failed[i] })),
+    ),
+    prints: { ...prints, ...(prints.n === 0 ? NO_PRINT : jeffreysInterval(prints)) },
+    byProfile: ratesBy(runs, ({ profile }) => names.get(profile.id) ?? '', isGood),
+    commonShare: learnCommonShare(
+      runs.map(({ pieces, count }) => ({ copies: pieces.length, failed: count })),
+    ),
+  };
+}

@@ -1,0 +1,14 @@
+import type { FailureKind } from '@/core/log';
+import type { LedgerWords } from '@/subjects/records/shared';
+import { KIND_WORDS } from './words-log';
+
+/** What the log notes in the ledger of a job. */
+export interface LogEntry {
+  readonly code: 'failed';
+  readonly kind: FailureKind;
+  readonly layer?: number;
+}
+
+export function describeLogEntry({ kind, layer }: LogEntry): LedgerWords {
+  return { title: `Failed: ${KIND_WORDS[kind]}`, detail: layer === undefined ? '' : `at layer ${layer}` };
+}
