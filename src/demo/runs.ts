@@ -2,6 +2,7 @@ import { sweepLayers } from '@/core/layers';
 import { checkMesh, readMesh, weldCorners } from '@/core/mesh';
 import { expectOk } from '@/core/result';
 import { type Db, queries } from '@/store';
+import { makeHalfYear } from './half-year';
 import { readHouseRules } from '@/subjects/house';
 import { buildJobFile, viewJob } from '@/subjects/job';
 import {
@@ -56,7 +57,7 @@ const STARTED_AGO_MS = 8 * 60_000;
 
 /**
  * The day at the station as one finds it: a rack and a block print on Long Bench since eight minutes, two bushings lie on
- * a plate that waits for it.
+ * a plate that waits for it; Old Amber has half a year of prints behind it.
  */
 export async function makeDemoRuns(db: Db): Promise<void> {
   const house = readHouseRules(db);
@@ -79,4 +80,5 @@ export async function makeDemoRuns(db: Db): Promise<void> {
   );
   expectOk(startRun(db, racks, { house, now: new Date(now.getTime() - STARTED_AGO_MS) }));
   await layTogether(db, [{ name: 'Float-wheel bushing', copies: 2 }]);
+  makeHalfYear(db);
 }

@@ -44,6 +44,7 @@ export const EVIDENCE = [
   'firstLayers',
   'everywhere',
   'atEdge',
+  'onSupports',
   'checkedIsland',
   'checkedSuction',
   'checkedJump',
@@ -108,6 +109,11 @@ export const EVIDENCE_TABLE: Readonly<Record<Evidence, Line>> = Object.freeze({
     usual: 0.2,
     but: { level: 0.5, panel: 0.4, film: 0.25, debris: 0.25 },
     why: 'a tilted plate is worst at an edge, and so is light that falls off.',
+  },
+  onSupports: {
+    usual: 0.6,
+    but: { supports: 0.97 },
+    why: 'a part that stands on the plate has no supports to fail.',
   },
   checkedIsland: {
     usual: 0.08,

@@ -25,6 +25,7 @@ export interface PrintSeen {
 export type Circumstances = Readonly<
   Partial<
     Record<
+      | 'onSupports'
       | 'checkedIsland'
       | 'checkedSuction'
       | 'checkedJump'

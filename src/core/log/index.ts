@@ -62,7 +62,7 @@ export {
   pooledRates,
   wilsonInterval,
 } from './rates';
-export { type PlaceIssue, type PlacesOfPrint, powerOfSamePlace, samePlace } from './same-place';
+export { crowdedPlace, type PlaceIssue, type PlacesOfPrint, powerOfSamePlace, samePlace } from './same-place';
 export {
   COMMON,
   type Common,

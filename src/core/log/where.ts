@@ -1,6 +1,6 @@
 import type { Permuted } from './permutation';
 import { rankTest } from './rank-test';
-import { type PlacesOfPrint, powerOfSamePlace, samePlace } from './same-place';
+import { crowdedPlace, MANY_PRINTS, type PlacesOfPrint, powerOfSamePlace, samePlace } from './same-place';
 
 /** What failures can have in common. */
 export const COMMON = ['plate', 'part', 'height', 'area', 'jump', 'edge'] as const;
@@ -44,6 +44,9 @@ export interface Where {
 
 const LEAST_FAILURES = 3;
 const LEVEL = 0.05;
+/** At one place of a part, and at one height, mm. */
+const PART_RADIUS_MM = 6;
+const HEIGHT_RADIUS_MM = 0.5;
 
 /** Holm's step-down correction: p-values of several questions asked at once. Source: S. Holm, Scand. J. Stat. 6 (1979) 65. */
 export function holm(ps: readonly number[]): number[] {
@@ -75,13 +78,14 @@ function toEdge([x, y]: readonly number[], [halfX, halfY]: readonly [number, num
 function testsOf({ plate, part, layers, halfPlateMm }: WhereAsk): (Permuted & { common: Common })[] {
   const found: (Permuted & { common: Common })[] = [];
   const add = (common: Common, test: Permuted | undefined) => test && found.push({ common, ...test });
-  const placed = (common: Common, prints: readonly PlacesOfPrint[] | undefined) => {
-    const test = prints && samePlace(prints);
+  const placed = (common: Common, prints: readonly PlacesOfPrint[] | undefined, radiusMm?: number) => {
+    const failing = (prints ?? []).filter(({ failed }) => failed.length > 0).length;
+    const test = prints && (failing >= MANY_PRINTS ? crowdedPlace(prints, radiusMm) : samePlace(prints));
     add(common, test?.ok === true ? test.value : undefined);
   };
   placed('plate', plate);
-  placed('part', part);
-  placed('height', layers?.map(heightsOf));
+  placed('part', part, PART_RADIUS_MM);
+  placed('height', layers?.map(heightsOf), HEIGHT_RADIUS_MM);
   if (layers !== undefined) {
     const by = (valuesOf: (of: LayersOfPrint) => readonly number[]) =>
       rankTest(

@@ -180,6 +180,7 @@ export function circumstancesOf({ trouble, seed }: Story): Readonly<Record<strin
   const when = (own: readonly Trouble[], yes: number, else_: number) =>
     says(own.includes(trouble) ? yes : else_);
   return {
+    onSupports: when(['supports'], 0.97, 0.6),
     checkedIsland: when(['island'], 0.93, 0.1),
     checkedSuction: when(['suction'], 0.9, 0.07),
     checkedJump: when(['jump'], 0.88, 0.12),

@@ -124,7 +124,9 @@ function checkedThere(db: Db, { run, profile, pieces }: RunWithPieces, failures:
     );
     return [{ name, there }];
   });
+  const stances = [...jobs.keys()].flatMap((id) => queries.findJob(db, id)?.stance ?? []);
   return {
+    onSupports: stances.length === 0 ? undefined : stances.some(({ kind }) => kind === 'supports'),
     isLooked: looked.length > 0,
     there: looked.flatMap(({ name, there }) => there.map((finding) => ({ job: name, finding }))),
   };
@@ -167,6 +169,7 @@ function circumstancesOf(
             ]),
           )
         : {}),
+      onSupports: checked.onSupports,
       filmOld: film.counted === 0 ? undefined : film.counted > OLD_SHARE * film.allowed!,
       coldRoom: run.roomC === null || leastC === undefined ? undefined : run.roomC < leastC,
       longUnshaken: shakenAt ? run.startedAt!.getTime() - shakenAt > WEEK_MS : undefined,

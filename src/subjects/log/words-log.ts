@@ -100,6 +100,7 @@ const EVIDENCE_WORDS: Readonly<Record<Evidence, readonly [yes: string, no: strin
   firstLayers: ['it failed in the first layers', 'the first layers held'],
   everywhere: ['most pieces failed', 'most pieces are whole'],
   atEdge: ['failures lie at the edge of the plate', 'failures do not lie at the edge'],
+  onSupports: ['it stands on supports', 'it stands on the plate itself'],
   checkedIsland: [
     'Check had found a region that begins in the air',
     'Check had found no region that begins in the air',
@@ -197,15 +198,21 @@ const COMMON_WORDS: Readonly<Record<Common, string>> = {
 
 export const describeCommon = (common: Common): string => COMMON_WORDS[common];
 
-export const CARE_WORDS: Readonly<Record<CareKind, { readonly title: string; readonly unit: string }>> = {
-  film: { title: 'Film changed', unit: 'layers' },
-  panel: { title: 'Panel changed', unit: 'hours of light' },
-  level: { title: 'Plate levelled', unit: 'prints' },
-  drain: { title: 'Vat drained and wiped', unit: 'days' },
-  filter: { title: 'Resin strained', unit: 'prints' },
-  washLiquid: { title: 'Wash liquid changed', unit: 'pieces' },
-  clearVat: { title: 'Vat cleared of solids', unit: 'failures that left some' },
-  imageCheck: { title: 'Image looked at', unit: 'prints' },
+export const CARE_WORDS: Readonly<
+  Record<CareKind, { readonly title: string; readonly unit: string; readonly one: string }>
+> = {
+  film: { title: 'Film changed', unit: 'layers', one: 'layer' },
+  panel: { title: 'Panel changed', unit: 'hours of light', one: 'hour of light' },
+  level: { title: 'Plate levelled', unit: 'prints', one: 'print' },
+  drain: { title: 'Vat drained and wiped', unit: 'days', one: 'day' },
+  filter: { title: 'Resin strained', unit: 'prints', one: 'print' },
+  washLiquid: { title: 'Wash liquid changed', unit: 'pieces', one: 'piece' },
+  clearVat: {
+    title: 'Vat cleared of solids',
+    unit: 'failures that left some',
+    one: 'failure that left some',
+  },
+  imageCheck: { title: 'Image looked at', unit: 'prints', one: 'print' },
 };
 
 /** The same as what is due. */

@@ -12,6 +12,7 @@ import {
   weighOnSimulatedScale,
 } from '@/subjects/plate';
 import { viewCase } from '@/subjects/log';
+import { dayOf } from '@/subjects/language/shared';
 import { KIND_WORDS } from '@/subjects/log/shared';
 import { cautionOfGate, describeGate, nameGate } from '@/subjects/plate/shared';
 import { readSimulatedRoom } from '@/subjects/simulated';
@@ -229,7 +230,9 @@ function Ended({ view }: { view: RunView }) {
           {isTimed
             ? `It took ${hours.toFixed(1)} h, planned were ${((plan?.plannedS ?? 0) / 3600).toFixed(1)}.`
             : 'Nobody saw its end: its hours do not count for the pace of the printer.'}{' '}
-          <span className="text-soft">Ended {momentOn(endedAt!.getTime(), endedAt!.getTime())}.</span>
+          <span className="text-soft">
+            Ended {dayOf(endedAt!)}, {momentOn(endedAt!.getTime(), endedAt!.getTime())}.
+          </span>
         </p>
         <ul className="mt-2 border-t border-hair">
           {items.flatMap(({ job, pieces }) =>

@@ -114,6 +114,25 @@ describe('where failures come together', () => {
     expect(tests[0].adjusted).toBeGreaterThan(tests[0].p);
   });
 
+  test('of many prints, where most crowd at one place and one does not', () => {
+    const corners = [
+      [0, 0],
+      [60, 0],
+      [0, 40],
+      [60, 40],
+    ];
+    const plate = [0, 0, 0, 3, 0, 0, 0, 0].map((at, i) => ({
+      places: corners.map(([x, y]) => [x + i, y]),
+      failed: [at],
+    }));
+    // Each has a near one by chance: nearest distances tell nothing of it, the crowd does.
+    expect(expectOk(samePlace(plate)).p).toBeGreaterThan(0.2);
+    const { verdict, tests } = whereItFails({ plate });
+    expect(verdict).toEqual({ code: 'told', common: ['plate'] });
+    // Seven or eight of eight at one of four corners: 4·(1 + 8·3)/4⁸.
+    expect(tests[0].p).toBeCloseTo(100 / 4 ** 8, 12);
+  });
+
   test('at one height of several prints, where the area jumps', () => {
     const layers = [30, 30, 31].map((layer) => ({ areasMm2, layerMm: 0.05, failed: [layer] }));
     const { verdict, tests } = whereItFails({ layers });

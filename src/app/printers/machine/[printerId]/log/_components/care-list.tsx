@@ -69,10 +69,10 @@ export function CareList({ printerId, counts, filmRisk }: CareListProps) {
 }
 
 function describeCount({ kind, counted, allowed, because, doneAt, isDue }: CareCount): string {
-  const { unit } = CARE_WORDS[kind];
+  const { unit, one } = CARE_WORDS[kind];
   const number = Math.round(counted).toLocaleString('en');
   const of = allowed === undefined ? '' : ` of ${allowed.toLocaleString('en')}`;
-  const since = doneAt === undefined ? 'since it is counted' : `since ${dayOf(doneAt)}`;
+  const since = doneAt === undefined ? 'on record' : `since ${dayOf(doneAt)}`;
   const why = because === undefined ? '' : `: ${BECAUSE[because]}`;
-  return `${isDue ? `due${why}; ` : ''}${number}${of} ${unit} ${since}`;
+  return `${isDue ? `due${why}; ` : ''}${number}${of} ${allowed === undefined && number === '1' ? one : unit} ${since}`;
 }
