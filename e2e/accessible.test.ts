@@ -78,6 +78,9 @@ const VIEWS = [
   '/printers/1',
   '/printers/1/light',
   '/printers/machine/1',
+  '/printers/machine/2/log',
+  // A failed print of the half year, with its cause.
+  '/runs/8',
   '/house',
   '/strips',
 ];

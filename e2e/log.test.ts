@@ -56,12 +56,16 @@ test('a failed print is cleared before the next start, and care that is due toda
   await driver.get(`${bench.server.address}/runs/2`);
   await waitForText(driver, 'may have left something cured in it');
   await click(driver, 'Clear it');
-  await waitForText(driver, 'due: a failure may have left something cured in the vat');
+  await waitForText(driver, 'due, because a failure may have left something cured in the vat');
   await waitForText(driver, 'A soft spatula: a blade cuts the film');
   await click(driver, 'Done: Vat cleared of solids').catch(async () => {
     await (await find(driver, '[aria-labelledby=care-title] li button')).click();
   });
-  await waitFor(driver, async () => !(await mainText()).includes('due: a failure'), 'it is still due');
+  await waitFor(
+    driver,
+    async () => !(await mainText()).includes('due, because a failure'),
+    'it is still due',
+  );
   await driver.get(`${bench.server.address}/runs/2`);
   await waitForText(driver, 'Before the start');
   expect(await mainText()).not.toContain('may have left something cured in it');

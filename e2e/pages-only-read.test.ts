@@ -47,7 +47,7 @@ function listViews(): string[] {
     '/house',
     '/strips',
     '/api/find?words=bore',
-    ...idsOf('printers').map((id) => `/printers/machine/${id}`),
+    ...idsOf('printers').flatMap((id) => [`/printers/machine/${id}`, `/printers/machine/${id}/log`]),
     ...idsOf('runs').map((id) => `/runs/${id}`),
     ...idsOf('profiles').map((id) => `/printers/${id}`),
     ...idsOf('resins').map((id) => `/shelf/${id}`),

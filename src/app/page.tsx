@@ -196,7 +196,7 @@ function Watch() {
             >
               {printer}
             </Link>
-            : due is {listAnd(due.map(({ kind }) => DUE_WORDS[kind]))}
+            : due for {listAnd(due.map(({ kind }) => DUE_WORDS[kind]))}
           </li>
         ))}
         {checks.map(({ resinId, resin, under, dueOn, isDue }) => (

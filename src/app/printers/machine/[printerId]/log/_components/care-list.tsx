@@ -68,11 +68,12 @@ export function CareList({ printerId, counts, filmRisk }: CareListProps) {
   );
 }
 
+/** due: the film was changed; 3 prints since 2026-11-02 */
 function describeCount({ kind, counted, allowed, because, doneAt, isDue }: CareCount): string {
   const { unit, one } = CARE_WORDS[kind];
   const number = Math.round(counted).toLocaleString('en');
-  const of = allowed === undefined ? '' : ` of ${allowed.toLocaleString('en')}`;
-  const since = doneAt === undefined ? 'on record' : `since ${dayOf(doneAt)}`;
-  const why = because === undefined ? '' : `: ${BECAUSE[because]}`;
-  return `${isDue ? `due${why}; ` : ''}${number}${of} ${allowed === undefined && number === '1' ? one : unit} ${since}`;
+  const since = doneAt === undefined ? '' : ` since ${dayOf(doneAt)}`;
+  const most = allowed === undefined ? '' : `, the house allows ${allowed.toLocaleString('en')}`;
+  const why = because === undefined ? '' : `, because ${BECAUSE[because]}`;
+  return `${isDue ? `due${why}: ` : ''}${number} ${number === '1' ? one : unit}${since}${most}`;
 }
