@@ -1,11 +1,13 @@
 import { describe, expect, test } from '@jest/globals';
 import { seededRandom } from '@/core/numerics';
 import { expectOk } from '@/core/result';
+import { tellStory } from '@/testing/log';
 import { readReferenceJson } from '@/testing/reference';
 import {
   afterTest,
   areDifferent,
   bitsOf,
+  builtInTests,
   type ByCause,
   type CauseTable,
   chanceAbove,
@@ -23,7 +25,9 @@ import {
   powerOfSamePlace,
   rankTest,
   rankTests,
+  readFailure,
   samePlace,
+  TEST_TABLE,
   type TestTable,
   whereItFails,
   wilsonInterval,
@@ -69,9 +73,9 @@ describe('same place', () => {
     expect(Math.abs(expectOk(samePlace(prints, 2)).p - drawn.p)).toBeLessThan(0.01);
   });
 
-  test('p-values are uniform under chance', () => {
+  test('p-values are uniform under chance, over 2 000 simulated benches', () => {
     const { uniform } = seededRandom(7);
-    const ps = Array.from({ length: 400 }, () => {
+    const ps = Array.from({ length: 2000 }, () => {
       const prints = [0, 1, 2].map(() => ({
         places: Array.from({ length: 6 }, () => [100 * uniform(), 60 * uniform()]),
         failed: [Math.floor(6 * uniform())],
@@ -308,5 +312,41 @@ describe('film', () => {
     expect(filmDueFrom(young, 400, 12)!).toBeLessThan(due);
     expect(filmDueFrom(young, 5, 12)).toBeUndefined();
     expect(() => learnFilm(0, [])).toThrow(RangeError);
+  });
+});
+
+describe('the built-in tables', () => {
+  // core/virtual/troubles knows nothing of them; bench:log tells the same over more stories.
+  const told = Array.from({ length: 400 }, (_, seed) => tellStory(seed + 1, 1)).flatMap(
+    (story) => story ?? [],
+  );
+  const read = told.map(({ seen, story }) => ({
+    chances: expectOk(readFailure(seen)).chances,
+    trouble: story.trouble as string,
+  }));
+
+  test('what is said with 60 to 80 % is true about as often, and what is said with less, less', () => {
+    const share = (low: number, high: number) => {
+      const all = read.flatMap(({ chances, trouble }) =>
+        Object.entries(chances)
+          .filter(([, p]) => p >= low && p < high)
+          .map(([cause]) => cause === trouble),
+      );
+      return { n: all.length, true: all.filter(Boolean).length / all.length };
+    };
+    const [often, seldom] = [share(0.6, 0.8), share(0.05, 0.2)];
+    expect(often.n).toBeGreaterThan(50);
+    expect(often.true).toBeGreaterThan(0.6);
+    expect(often.true).toBeLessThan(0.85);
+    expect(seldom.true).toBeGreaterThan(0.05);
+    expect(seldom.true).toBeLessThan(0.2);
+  });
+
+  test('chances of outcomes lie between 0 and 1, and each test has its two', () => {
+    for (const { name, table } of builtInTests()) {
+      expect(Object.keys(table)).toEqual([...TEST_TABLE[name as keyof typeof TEST_TABLE].outcomes]);
+      for (const under of Object.values(table))
+        for (const p of Object.values(under)) expect(p > 0 && p < 1).toBe(true);
+    }
   });
 });
