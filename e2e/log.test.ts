@@ -9,14 +9,24 @@ const mainText = () => bench.browser.driver.findElement(By.css('main')).getText(
 const piece = (name: string) =>
   bench.browser.driver.findElement(By.xpath(`//button[@aria-pressed and contains(., "${name}")]`));
 
-/** What prints in the demo is through by itself late in a long run of suites. */
+/** Takes what prints in the demo off; late in a long run of suites it is through by itself, at any moment of this. */
 async function takeOff(): Promise<void> {
   const { driver } = bench.browser;
-  await driver.get(`${bench.server.address}/runs/1`);
-  await waitFor(driver, async () => /Ends about|What came off/.test(await mainText()), 'no clock and no end');
-  if (!(await mainText()).includes('What came off')) {
-    await click(driver, 'It is through');
-    await click(driver, 'Off the printer').catch(() => undefined);
+  for (let round = 0; round < 3; round++) {
+    await driver.get(`${bench.server.address}/runs/1`);
+    await waitFor(
+      driver,
+      async () => /It is through|What came off/.test(await mainText()),
+      'neither clock nor end',
+    );
+    if ((await mainText()).includes('What came off')) return;
+    try {
+      await click(driver, 'It is through');
+      await click(driver, 'Off the printer');
+      await waitForText(driver, 'What came off');
+    } catch {
+      // It ended meanwhile: the page is loaded again.
+    }
   }
   await waitForText(driver, 'What came off');
 }
