@@ -1,11 +1,16 @@
-import { asc, desc, eq } from 'drizzle-orm';
+import { and, asc, desc, eq, isNull } from 'drizzle-orm';
 import { isLean, PARAMETER_NAMES } from '@/core/signature';
 import { type Db, queries, tables } from '@/store';
 
-/** The profile a new job starts with: that of the newest job, or the first there is. */
+/** The profile a new job starts with: that of the newest job that was not archived, or the first there is. */
 export function firstProfile(db: Db): number | undefined {
   const { jobs, profiles } = tables;
-  const newest = db.select().from(jobs).where(eq(jobs.kind, 'part')).orderBy(desc(jobs.id)).get();
+  const newest = db
+    .select()
+    .from(jobs)
+    .where(and(eq(jobs.kind, 'part'), isNull(jobs.archivedAt)))
+    .orderBy(desc(jobs.id))
+    .get();
   return newest?.profileId ?? db.select().from(profiles).orderBy(asc(profiles.id)).get()?.id;
 }
 
