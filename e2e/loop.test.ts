@@ -135,6 +135,8 @@ test('by keys alone, from page load to the story', async () => {
   server = await serveBench('demo');
   const { driver } = browser;
   await driver.get(server.address);
+  // A font that comes late moves everything a little.
+  await driver.executeScript('return document.fonts.ready.then(() => true)');
   await tabTo('Float-wheel bushing');
   await press(browser.driver, Key.ENTER);
   await openSession();

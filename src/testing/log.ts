@@ -10,6 +10,7 @@ import {
   type PrintSeen,
   rankTests,
   readFailure,
+  whereOnPlate,
 } from '@/core/log';
 import { seededRandom, seedFrom } from '@/core/numerics';
 import { expectOk } from '@/core/result';
@@ -53,7 +54,7 @@ export function tellStory(seed: number, prints: number): Told | undefined {
       evidence: gatherEvidence({
         prints: upTo,
         circumstances: circumstancesOf(story),
-        halfPlateMm: PLATE_OF_STORIES.halfMm,
+        where: whereOnPlate(upTo, PLATE_OF_STORIES.halfMm),
       }),
     },
     prints: upTo.length,

@@ -15,8 +15,9 @@ interface Tone {
   readonly level?: number;
 }
 
-/** A short tone that dies away. */
+/** A short tone that dies away; none on a page nobody has touched yet. */
 export function playTone({ hertz, seconds, after = 0, level = 0.08 }: Tone): void {
+  if (navigator.userActivation?.hasBeenActive === false) return;
   const speaker = wake();
   const from = speaker.currentTime + after;
   const tone = speaker.createOscillator();

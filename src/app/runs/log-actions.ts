@@ -6,7 +6,15 @@ import { areIds } from '@/app/_actions/from-page';
 import type { Result } from '@/core/result';
 import { bench } from '@/subjects/house';
 import { GONE_WORDS } from '@/subjects/language/shared';
-import { keepCause, keepTest, noteCare, noteFailure, noteWell, takeBackFailure } from '@/subjects/log';
+import {
+  keepCause,
+  keepTest,
+  noteCare,
+  noteFailure,
+  noteWell,
+  takeBackCare,
+  takeBackFailure,
+} from '@/subjects/log';
 import {
   careInput,
   causeInput,
@@ -62,4 +70,9 @@ export async function tapCause(runId: number, input: unknown): Promise<string> {
 /** Care that was done at a printer. */
 export async function tapCare(printerId: number, input: unknown): Promise<string> {
   return tapped([printerId], careInput, input, (kind) => noteCare(bench().db, printerId, { kind, note: '' }));
+}
+
+/** Care was not done after all. */
+export async function dropCare(printerId: number, input: unknown): Promise<string> {
+  return tapped([printerId], careInput, input, (kind) => takeBackCare(bench().db, printerId, kind));
 }

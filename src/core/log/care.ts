@@ -22,9 +22,9 @@ export interface RunOfCare {
   readonly leftSolids: boolean;
 }
 
-/** Something that happened to the printer beside its care: it was moved, a lot was changed, its plate was exchanged. */
+/** Something after which other care is due: a new film or panel, a failure that can have left something in the vat. */
 export interface CareEvent {
-  readonly kind: 'film' | 'plate' | 'moved' | 'failure';
+  readonly kind: 'film' | 'panel' | 'failure';
   readonly at: Date;
 }
 
@@ -32,7 +32,8 @@ export interface CareEvent {
 export interface CareRules {
   readonly filmLayers: number;
   readonly panelHours: number;
-  readonly drainDays: number;
+  /** Undefined: this house does not drain by the calendar. */
+  readonly drainDays?: number;
   readonly filterRuns: number;
   readonly washParts: number;
 }
@@ -70,9 +71,9 @@ const DAY_MS = 86_400_000;
 
 /** Kinds that an event asks for. */
 const ASKED_BY: Readonly<Partial<Record<CareKind, readonly CareEvent['kind'][]>>> = {
-  level: ['plate', 'film', 'moved'],
+  level: ['film'],
   clearVat: ['failure'],
-  imageCheck: ['moved'],
+  imageCheck: ['panel'],
 };
 
 /** What was counted since each kind of care was done: by what happened, not by the calendar alone. */

@@ -1,6 +1,6 @@
 import type { Evidence } from './cause-tables';
 import type { PlacesOfPrint } from './same-place';
-import { whereItFails } from './where';
+import { type Where, whereItFails } from './where';
 
 /** A piece of a print: where it lay on the plate, and where it failed if it did. */
 export interface PieceSeen {
@@ -42,11 +42,17 @@ export type Circumstances = Readonly<
   >
 >;
 
+/** Where the failures of prints come together on the plate. */
+export function whereOnPlate(prints: readonly PrintSeen[], halfPlateMm?: readonly [number, number]): Where {
+  return whereItFails({ plate: onPlate(prints), halfPlateMm });
+}
+
 export interface EvidenceAsk {
   /** The print in question last, those before it on the same printer first. */
   readonly prints: readonly PrintSeen[];
   readonly circumstances: Circumstances;
-  readonly halfPlateMm?: readonly [number, number];
+  /** See whereOnPlate. */
+  readonly where: Where;
 }
 
 type Found = Partial<Record<Evidence, boolean>>;
@@ -54,7 +60,7 @@ type Found = Partial<Record<Evidence, boolean>>;
 /** Of several pieces: most of them, or few. */
 const MOST_SHARE = 0.6;
 const FEW_SHARE = 0.35;
-/** Within so much of the part's or the plate's own extent two failures count as at one place, where they are too few to test. */
+/** Two failures so near on the part, or along the height, count as at one place: they are too few to test. */
 const NEAR_MM = 6;
 const NEAR_LAYERS_MM = 0.5;
 /** A test that found nothing says so only where it would have found something. */
@@ -83,32 +89,35 @@ function onPlate(prints: readonly PrintSeen[]): PlacesOfPrint[] {
 const distance = (a: readonly number[], b: readonly number[]) =>
   Math.sqrt(a.reduce((sum, x, axis) => sum + (x - b[axis]) ** 2, 0));
 
+/** Do most pairs lie so near to each other, or hardly any? undefined: neither, or fewer than two. */
+function areTogether(places: readonly (readonly number[])[], nearMm: number): boolean | undefined {
+  if (places.length < 2) return undefined;
+  const pairs = places.flatMap((a, i) => places.slice(0, i).map((b) => distance(a, b)));
+  const near = pairs.filter((mm) => mm <= nearMm).length / pairs.length;
+  return near > 0.5 ? true : near < 0.2 ? false : undefined;
+}
+
 /** Failures of the same file at the same place of it, within one print and over several. */
 function onPart(prints: readonly PrintSeen[]): Found {
   const file = prints.at(-1)!.pieces.find(({ failure }) => failure?.partMm !== undefined)?.file;
   const places = prints.flatMap(({ pieces }) =>
     pieces.flatMap((piece) => (piece.file === file && piece.failure?.partMm ? [piece.failure.partMm] : [])),
   );
-  if (places.length < 2) return {};
-  const pairs = places.flatMap((a, i) => places.slice(0, i).map((b) => distance(a, b)));
-  const near = pairs.filter((mm) => mm <= NEAR_MM).length / pairs.length;
-  return near > 0.5 ? { samePlaceOnPart: true } : near < 0.2 ? { samePlaceOnPart: false } : {};
+  const together = areTogether(places, NEAR_MM);
+  return together === undefined ? {} : { samePlaceOnPart: together };
 }
 
 /** Failures of several pieces at the same height. */
 function atHeight(prints: readonly PrintSeen[]): Found {
   const heights = prints.flatMap(({ pieces, layerMm }) =>
-    pieces.flatMap(({ failure }) => (failure?.layer === undefined ? [] : [failure.layer * layerMm])),
+    pieces.flatMap(({ failure }) => (failure?.layer === undefined ? [] : [[failure.layer * layerMm]])),
   );
-  if (heights.length < 2) return {};
-  const pairs = heights.flatMap((a, i) => heights.slice(0, i).map((b) => Math.abs(a - b)));
-  const near = pairs.filter((mm) => mm <= NEAR_LAYERS_MM).length / pairs.length;
-  return near > 0.5 ? { sameHeight: true } : near < 0.2 ? { sameHeight: false } : {};
+  const together = areTogether(heights, NEAR_LAYERS_MM);
+  return together === undefined ? {} : { sameHeight: together };
 }
 
 /** The plate's own questions, tested; where a spot would hardly have been told, nothing is said. */
-function onMachine({ prints, halfPlateMm }: EvidenceAsk): Found {
-  const { verdict, tests } = whereItFails({ plate: onPlate(prints), halfPlateMm });
+function onMachine({ verdict, tests }: Where): Found {
   const of = (name: 'plate' | 'edge') => tests.find(({ common }) => common === name)?.p;
   const [plate, edge] = [of('plate'), of('edge')];
   const canTell = verdict.code === 'notTold' && (verdict.power ?? 0) >= TELLING_POWER;
@@ -129,6 +138,6 @@ export function gatherEvidence(ask: EvidenceAsk): Readonly<Found> {
     ...startOf(last),
     ...onPart(ask.prints),
     ...atHeight(ask.prints),
-    ...onMachine(ask),
+    ...onMachine(ask.where),
   };
 }

@@ -15,6 +15,7 @@ export {
   gatherEvidence,
   type PieceSeen,
   type PrintSeen,
+  whereOnPlate,
 } from './evidence';
 export {
   CAUSE_PRIOR,

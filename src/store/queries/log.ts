@@ -1,4 +1,5 @@
-import { and, asc, desc, eq, inArray, isNotNull, isNull } from 'drizzle-orm';
+import { and, asc, desc, eq, inArray, isNotNull, isNull, lte } from 'drizzle-orm';
+import { groupBy } from '@/core/group-by';
 import type { Db } from '../client';
 import { profiles } from '../schema/equipment';
 import { careDone, causesFound, failures, failureTests } from '../schema/log';
@@ -16,13 +17,24 @@ export function listFailures(db: Db, runIds: readonly number[]): Failure[] {
     .all();
 }
 
-/** Runs of a printer that ended, with their pieces, the newest first. */
-export function listRunsWithPieces(db: Db, printerId: number, most = 60) {
+/** Runs of a printer that ended, with their pieces, the newest first; up to a time where one is given. */
+export function listRunsWithPieces(
+  db: Db,
+  printerId: number,
+  { most = 60, until }: { readonly most?: number; readonly until?: Date } = {},
+) {
   const ended = db
     .select({ run: runs, profile: profiles })
     .from(runs)
     .innerJoin(profiles, eq(runs.profileId, profiles.id))
-    .where(and(eq(profiles.printerId, printerId), isNotNull(runs.endedAt), isNull(runs.putAwayAt)))
+    .where(
+      and(
+        eq(profiles.printerId, printerId),
+        isNotNull(runs.endedAt),
+        isNull(runs.putAwayAt),
+        until && lte(runs.endedAt, until),
+      ),
+    )
     .orderBy(desc(runs.endedAt), desc(runs.id))
     .limit(most)
     .all();
@@ -37,7 +49,8 @@ export function listRunsWithPieces(db: Db, printerId: number, most = 60) {
     )
     .orderBy(asc(runPieces.id))
     .all();
-  return ended.map((each) => ({ ...each, pieces: pieces.filter(({ runId }) => runId === each.run.id) }));
+  const byRun = groupBy(pieces, ({ runId }) => runId);
+  return ended.map((each) => ({ ...each, pieces: byRun.get(each.run.id) ?? [] }));
 }
 
 /** Tests of a failed run that were made, oldest first. */

@@ -4,9 +4,14 @@ import type { FoundRung } from '@/subjects/gauge';
 import { type LearnedSignature, newestSignature } from '@/subjects/printing';
 import { designOf, type Joint } from './view-joints';
 
-/** Where what is known of coming free was found out. */
+/** Where what is known of coming free was found out; `movedMm`: how far an exposure changed since has moved those gaps. */
 export type LadderSource =
-  | { readonly from: 'thisJoint' | 'otherJoints'; readonly rungs: number; readonly otherState: boolean }
+  | {
+      readonly from: 'thisJoint' | 'otherJoints';
+      readonly rungs: number;
+      readonly otherState: boolean;
+      readonly movedMm: number;
+    }
   | { readonly from: 'otherPrinter'; readonly rungs: number; readonly printer: string }
   | { readonly from: 'assumed' };
 
@@ -42,7 +47,11 @@ export function rungsFor(db: Db, { all, learned, joint, direction }: RungsQuesti
   if (here.length > 0) {
     const { rungs, otherState } = inState(same.length > 0 ? same : here, joint.freed);
     const from = same.length > 0 ? 'thisJoint' : 'otherJoints';
-    return { rungs, source: { from, rungs: rungs.length, otherState } };
+    const movedMm = rungs.reduce(
+      (most, { movedMm = 0 }) => (Math.abs(movedMm) > Math.abs(most) ? movedMm : most),
+      0,
+    );
+    return { rungs, source: { from, rungs: rungs.length, otherState, movedMm } };
   }
   const resinId = queries.findProfile(db, learned.profileId)?.resin.id;
   for (const profileId of new Set(ofDirection.map((rung) => rung.profileId))) {

@@ -1,6 +1,14 @@
 import 'server-only';
 
-export { keepCause, keepTest, noteCare, noteFailure, noteWell, takeBackFailure } from './keep-failure';
+export {
+  keepCause,
+  keepTest,
+  noteCare,
+  noteFailure,
+  noteWell,
+  takeBackCare,
+  takeBackFailure,
+} from './keep-failure';
 export { type CareView, careOf, listDueCare } from './view-care';
-export { type CaseView, type TestView, viewCase } from './view-case';
+export { type CaseView, listFailuresOf, type TestView, viewCase } from './view-case';
 export { type LogView, type PlacedFailure, type Rate, viewLog } from './view-log';

@@ -1,6 +1,5 @@
 import { z } from 'zod';
 import { CARE_KINDS, CAUSES, FAILURE_KINDS, TESTS } from '@/core/log';
-import { choiceField, textField } from '@/subjects/language/shared';
 
 const place = z.number().min(-1000).max(1000);
 
@@ -18,10 +17,5 @@ export type FailureNoted = z.infer<typeof failureInput>;
 export const testInput = z.object({ test: z.enum(TESTS), outcome: z.string().min(1).max(40) });
 export const causeInput = z.enum(CAUSES);
 
-/** Care that was done. */
-export const careForm = z.object({
-  kind: choiceField('Done', CARE_KINDS),
-  note: textField('Note', { optional: true, limit: 200 }),
-});
-
-export const careInput = z.enum(CARE_KINDS);
+/** A new film is noted as a change of its profile: it moves sizes too. */
+export const careInput = z.enum(CARE_KINDS).exclude(['film']);

@@ -107,6 +107,14 @@ export function keepCause(db: Db, runId: number, cause: Cause, at = new Date()):
   return ok(undefined);
 }
 
+/** It was not done after all: the newest of its kind counts no more, and stays on record. */
+export function takeBackCare(db: Db, printerId: number, kind: CareKind): Result<void, LogIssue> {
+  const last = queries.listCareDone(db, printerId).find((each) => each.kind === kind);
+  if (last === undefined) return fail({ code: 'gone' });
+  db.update(tables.careDone).set({ retractedAt: new Date() }).where(eq(tables.careDone.id, last.id)).run();
+  return ok(undefined);
+}
+
 /** Notes care that was done at a printer. */
 export function noteCare(
   db: Db,

@@ -1,6 +1,6 @@
 export { parseCauseJson, parsePlacesJson } from './input-cause-json';
 export { describeLayer, type Layered, type LayerRead, readLayer } from './input-height';
-export { careForm, careInput, causeInput, failureInput, type FailureNoted, testInput } from './input-log';
+export { careInput, causeInput, failureInput, type FailureNoted, testInput } from './input-log';
 export { describeLogEntry, type LogEntry } from './words-ledger';
 export {
   CARE_WORDS,

@@ -8,14 +8,22 @@ import {
   learnFilm,
   type RunOfCare,
 } from '@/core/log';
+import type { Schools } from '@/core/resins';
 import { type Db, queries } from '@/store';
+import { careDates } from '@/subjects/printing';
 
 /** Care of a printer: what was counted since each kind was done, and the risk that its film is. */
 export interface CareView {
   readonly counts: readonly CareCount[];
   /** Chance that the next print fails by the film, learned here from what failed. */
   readonly filmRisk: number;
+  /** Kinds that were tapped as done within a day: a slip can be taken back. */
+  readonly undoable: ReadonlySet<CareKind>;
 }
+
+type DrainSchool = Pick<Schools, 'vatAfter'>;
+
+const DAY_MS = 86_400_000;
 
 const KINDS_LEAVING: ReadonlySet<string> = new Set(queries.LEAVES_SOLIDS);
 
@@ -23,7 +31,7 @@ const KINDS_LEAVING: ReadonlySet<string> = new Set(queries.LEAVES_SOLIDS);
 const USUAL_EXPOSURE_S = 2.5;
 
 function runsOf(db: Db, printerId: number, until: Date): RunOfCare[] {
-  const runs = queries.listRunsWithPieces(db, printerId, 2000).filter(({ run }) => run.endedAt! <= until);
+  const runs = queries.listRunsWithPieces(db, printerId, { most: 2000, until });
   const failures = queries.listFailures(
     db,
     runs.map(({ run }) => run.id),
@@ -41,78 +49,67 @@ function runsOf(db: Db, printerId: number, until: Date): RunOfCare[] {
   });
 }
 
-/** What happened to a printer: changes of its profiles, and failures that left something in the vat. */
-function eventsOf(db: Db, printerId: number, until: Date): CareEvent[] {
-  const changes = queries
-    .listProfiles(db)
-    .filter(({ printer }) => printer.id === printerId)
-    .flatMap(({ profile }) => queries.listChanges(db, profile.id))
-    .filter(({ at }) => at <= until);
+/** What was counted of each kind of care until a time; a vat is drained by the calendar only where the house does so. */
+export function careCounts(db: Db, printerId: number, now: Date, schools?: DrainSchool): CareCount[] {
+  const done = careDates(db, printerId, now);
   const uncleared = queries.findUncleared(db, printerId);
-  return [
-    ...changes.flatMap(({ kinds, at }) =>
-      kinds.flatMap((kind): CareEvent[] => (kind === 'film' || kind === 'plate' ? [{ kind, at }] : [])),
+  const events: CareEvent[] = [
+    ...(['film', 'panel'] as const).flatMap((kind) =>
+      done[kind] === undefined ? [] : { kind, at: done[kind] },
     ),
-    ...(uncleared === undefined ? [] : [{ kind: 'failure', at: uncleared.at } as const]),
+    ...(uncleared === undefined || uncleared.at > now
+      ? []
+      : [{ kind: 'failure', at: uncleared.at } as const]),
   ];
-}
-
-/** When each kind of care was done last; a change of film that was noted counts, and so does a level. */
-function doneOf(db: Db, printerId: number, events: readonly CareEvent[], until: Date) {
-  const done: Partial<Record<CareKind, Date>> = {};
-  const take = (kind: CareKind, at: Date) => {
-    const before = done[kind];
-    if (at <= until && (before === undefined || at > before)) done[kind] = at;
-  };
-  for (const { kind, at } of queries.listCareDone(db, printerId)) take(kind, at);
-  for (const { kind, at } of events) if (kind === 'film') take('film', at);
-  return done;
-}
-
-/** What was counted of each kind of care until a time. */
-export function careCounts(db: Db, printerId: number, now: Date): CareCount[] {
-  const events = eventsOf(db, printerId, now);
-  const runs = runsOf(db, printerId, now);
-  const done = doneOf(db, printerId, events, now);
-  return countCare({ runs, events, done, rules: CARE_DEFAULTS, now });
+  const drainDays = schools?.vatAfter === 'calendar' ? CARE_DEFAULTS.drainDays : undefined;
+  return countCare({
+    runs: runsOf(db, printerId, now),
+    events,
+    done,
+    rules: { ...CARE_DEFAULTS, drainDays },
+    now,
+  });
 }
 
 /** Printers with care that is due. */
 export function listDueCare(
   db: Db,
   now: Date,
+  schools: DrainSchool,
 ): { readonly printerId: number; readonly printer: string; readonly due: readonly CareCount[] }[] {
   const printers = new Map(queries.listProfiles(db).map(({ printer }) => [printer.id, printer.name]));
   return [...printers].flatMap(([printerId, printer]) => {
-    const due = careCounts(db, printerId, now).filter(({ isDue }) => isDue);
+    const due = careCounts(db, printerId, now, schools).filter(({ isDue }) => isDue);
     return due.length === 0 ? [] : [{ printerId, printer, due }];
   });
 }
 
 /** Care of a printer as it stands at a time. */
-export function careOf(db: Db, printerId: number, now: Date): CareView {
-  const counts = careCounts(db, printerId, now);
+export function careOf(db: Db, printerId: number, now: Date, schools: DrainSchool): CareView {
+  const counts = careCounts(db, printerId, now, schools);
   const film = counts.find(({ kind }) => kind === 'film')!;
-  return { counts, filmRisk: filmRisk(filmLawOf(db, printerId), film.counted) };
+  const dayAgo = now.getTime() - DAY_MS;
+  const undoable = new Set(
+    queries.listCareDone(db, printerId).flatMap(({ kind, at }) => (at.getTime() > dayAgo ? kind : [])),
+  );
+  return { counts, filmRisk: filmRisk(filmLawOf(db, printerId), film.counted), undoable };
 }
 
 /** When films fail here: prints by the layers that their film had seen, and whether the film was found to be the cause. */
 function filmLawOf(db: Db, printerId: number) {
-  const runs = queries.listRunsWithPieces(db, printerId, 400).toReversed();
+  const runs = queries.listRunsWithPieces(db, printerId, { most: 400 }).toReversed();
   const byFilm = new Set(
     queries
       .listCausesFound(db)
       .filter(({ cause }) => cause === 'film')
       .map(({ runId }) => runId),
   );
-  const changed = queries
+  const starts = queries
     .listProfiles(db)
     .filter(({ printer }) => printer.id === printerId)
     .flatMap(({ profile }) => queries.listChanges(db, profile.id))
-    .filter(({ kinds }) => kinds.includes('film'))
-    .map(({ at }) => at.getTime());
-  const cared = queries.listCareDone(db, printerId).filter(({ kind }) => kind === 'film');
-  const starts = [...changed, ...cared.map(({ at }) => at.getTime())].sort((a, b) => a - b);
+    .flatMap(({ kinds, at }) => (kinds.includes('film') ? at.getTime() : []))
+    .sort((a, b) => a - b);
   let [layers, next] = [0, 0];
   const prints = runs.map(({ run }) => {
     while (next < starts.length && starts[next] <= run.endedAt!.getTime()) [layers, next] = [0, next + 1];

@@ -15,7 +15,7 @@ import {
   type TestName,
   type TestWorth,
   type Where,
-  whereItFails,
+  whereOnPlate,
 } from '@/core/log';
 import { evidenceOf } from '@/core/resins';
 import { type SettingChange, settingChanges } from '@/core/run';
@@ -150,6 +150,7 @@ function circumstancesOf(
     (newest, { shakenAt: at }) => Math.max(newest, at?.getTime() ?? 0),
     0,
   );
+  const stoodMs = shakenAt ? run.startedAt!.getTime() - shakenAt : undefined;
   const film = careCounts(db, profile.printerId, run.endedAt ?? new Date()).find(
     ({ kind }) => kind === 'film',
   )!;
@@ -172,7 +173,8 @@ function circumstancesOf(
       onSupports: checked.onSupports,
       filmOld: film.counted === 0 ? undefined : film.counted > OLD_SHARE * film.allowed!,
       coldRoom: run.roomC === null || leastC === undefined ? undefined : run.roomC < leastC,
-      longUnshaken: shakenAt ? run.startedAt!.getTime() - shakenAt > WEEK_MS : undefined,
+      // Shaken since: how long it had stood then is not on record any more.
+      longUnshaken: stoodMs === undefined || stoodMs < 0 ? undefined : stoodMs > WEEK_MS,
       lowVat: enough === undefined ? undefined : !enough.well,
       exposureChanged: changed('exposure', 'layer', 'lot'),
       plateWasOff: changed('plate'),
@@ -184,20 +186,25 @@ function circumstancesOf(
 /** Prints of the same printer that are looked at together. */
 const MOST_PRINTS = 12;
 
+/** What was noted as failed of a run, oldest first. */
+export function listFailuresOf(db: Db, runId: number): queries.Failure[] {
+  return queries.listFailures(db, [runId]);
+}
+
 /** A failed run; undefined: there is no such run, or nothing of it is noted as failed. */
 export function viewCase(db: Db, runId: number): CaseView | undefined {
   const run = queries.findRun(db, runId);
   const row = run && queries.findProfile(db, run.profileId);
-  if (run === undefined || row === undefined) return undefined;
-  const runs = queries.listRunsWithPieces(db, row.printer.id);
-  const at = runs.findIndex((each) => each.run.id === runId);
+  if (run === undefined || row === undefined || run.endedAt === null) return undefined;
+  const until = queries.listRunsWithPieces(db, row.printer.id, { until: run.endedAt });
+  const at = until.findIndex((each) => each.run.id === runId);
+  const earlier = until.slice(Math.max(0, at));
   const failures = queries.listFailures(
     db,
-    runs.map((each) => each.run.id),
+    earlier.map((each) => each.run.id),
   );
   const own = failures.filter((failure) => failure.runId === runId);
   if (at < 0 || own.length === 0) return undefined;
-  const earlier = runs.slice(at);
   const good = earlier.slice(1).find((each) => !isFailed(each, failures));
   const looked = earlier
     .slice(0, MOST_PRINTS)
@@ -206,10 +213,11 @@ export function viewCase(db: Db, runId: number): CaseView | undefined {
   const checked = checkedThere(db, earlier[0], failures);
   const plate = row.printer.rooms.plate;
   const halfPlateMm = plate && ([plate[0] / 2, plate[1] / 2] as const);
+  const where = whereOnPlate(prints, halfPlateMm);
   const evidence = gatherEvidence({
     prints,
     circumstances: circumstancesOf(db, earlier[0], { before: earlier[1], good, checked }, failures),
-    halfPlateMm,
+    where,
   });
   const found = queries.listCausesFound(db);
   const read = readFailure(
@@ -220,7 +228,7 @@ export function viewCase(db: Db, runId: number): CaseView | undefined {
   return {
     run,
     failures: own,
-    where: whereItFails({ plate: prints.map(platesOf), halfPlateMm }),
+    where,
     printsLookedAt: prints.length,
     ...judged(db, run, read.value.chances),
     reasons: read.value.reasons,
@@ -230,11 +238,6 @@ export function viewCase(db: Db, runId: number): CaseView | undefined {
     found: found.find((each) => each.runId === runId)?.cause,
   };
 }
-
-const platesOf = ({ pieces }: PrintSeen) => ({
-  places: pieces.map(({ plateMm }) => [...plateMm]),
-  failed: pieces.flatMap(({ failure }, i) => (failure === undefined ? [] : [i])),
-});
 
 /** The causes once the tests that were made are counted, and what the others would still tell. */
 function judged(db: Db, run: queries.Run, before: ByCause): Pick<CaseView, 'causes' | 'named' | 'tests'> {

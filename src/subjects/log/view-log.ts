@@ -41,6 +41,8 @@ export interface LogView {
     readonly kinds: readonly queries.Failure['kind'][];
     readonly isLookedAt: boolean;
   }[];
+  /** The profile that was printed with last: a new film is noted under it. */
+  readonly profileId: number;
   readonly where: Where;
   readonly places: readonly PlacedFailure[];
   readonly prints: Count & Interval;
@@ -97,6 +99,7 @@ export function viewLog(db: Db, printerId: number): LogView | undefined {
   const prints = { k: runs.filter(isGood).length, n: runs.length };
   return {
     printer: { id: printer.id, name: printer.name, plateMm },
+    profileId: rows[0]?.profile.id ?? profiles[0].profile.id,
     runs: runs.map(({ run, pieces, own, count }) => ({
       id: run.id,
       endedAt: run.endedAt!,

@@ -1,10 +1,11 @@
-import { desc, eq } from 'drizzle-orm';
+import { eq } from 'drizzle-orm';
 import { evidenceOf } from '@/core/resins';
 import type { GateAnswer } from '@/store';
 import { type Db, queries, tables } from '@/store';
 import { isUnchecked, listOpenLosses } from '@/subjects/check';
 import { type HouseRules, isThere, presenceBetween } from '@/subjects/house';
 import { viewJobUnlearned } from '@/subjects/job';
+import { careDates } from '@/subjects/printing';
 import { findShelved, resinFile } from '@/subjects/resin';
 import { printCostOf, ratesOf } from './rates-of-house';
 import type { PlateForecast } from './view-forecast';
@@ -106,22 +107,13 @@ function resinFacts(db: Db, { run, row, forecast, house }: GateContext): Known[]
   return [resinFact, enough, bottleFact];
 }
 
-/** Layers that were pulled from the film since it was changed, and the day of that. */
+/** Layers that were pulled from the film since it was changed, the day of that, and when the plate was levelled. */
 function filmOf(db: Db, printerId: number) {
   const ended = queries.listEndedRuns(db, printerId, 2000);
-  const { profileChanges, profiles } = tables;
-  const changed = db
-    .select({ at: profileChanges.at, kinds: profileChanges.kinds })
-    .from(profileChanges)
-    .innerJoin(profiles, eq(profileChanges.profileId, profiles.id))
-    .where(eq(profiles.printerId, printerId))
-    .orderBy(desc(profileChanges.at))
-    .all();
-  const since = changed.find(({ kinds }) => kinds.includes('film'))?.at;
+  const { film: since, level: levelled } = careDates(db, printerId);
   const layers = ended
     .filter(({ startedAt }) => since === undefined || (startedAt !== null && startedAt > since))
     .reduce((sum, { plan, stoppedLayer }) => sum + (stoppedLayer ?? plan?.layers ?? 0), 0);
-  const levelled = changed.find(({ kinds }) => kinds.includes('plate'))?.at;
   return { ended, since, layers, levelled };
 }
 

@@ -3,6 +3,7 @@ import 'server-only';
 export { changePrinter, type PrinterFacts } from './change-printer';
 export { chooseControl, drawnControl } from './control';
 export { expectControl } from './expect-control';
+export { careDates } from './care-dates';
 export { changesAsEvidence } from './changes-as-evidence';
 export { correctSettings, type NewChange, noteChange, takeBackChange } from './note-change';
 export { type ChangeView, viewChanges } from './view-changes';

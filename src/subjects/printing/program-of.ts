@@ -58,7 +58,9 @@ export function programOf(row: queries.ProfileRow): ProfileProgram {
 /** Everything that a run of this profile is printed under, to be kept with it. */
 export function snapshotOf(row: queries.ProfileRow): Settings {
   const stated = Object.entries(settingsOf(row)).filter(
-    (entry): entry is [string, string | number] => entry[1] !== undefined && entry[1] !== '',
+    // Where an exposure was derived from is no setting.
+    (entry): entry is [string, string | number] =>
+      typeof entry[1] === 'number' || (typeof entry[1] === 'string' && entry[1] !== ''),
   );
   return { resin: row.resin.name, profile: row.profile.name, ...Object.fromEntries(stated) };
 }

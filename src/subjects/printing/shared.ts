@@ -7,6 +7,7 @@ export {
   describeChange,
   describeChangeIssue,
   describeChangeKind,
+  describeSettingChange,
   describeVoided,
 } from './words-changes';
 export { profileForm } from './input-profile';

@@ -1,3 +1,4 @@
+import type { SettingChange } from '@/core/run';
 import type { ChangeKind, ParameterName, ProfileSettings } from '@/core/signature';
 import { dayOf, formatMm, GONE_WORDS, listAnd } from '@/subjects/language/shared';
 import { parameterWords } from './words-signature';
@@ -36,6 +37,40 @@ const KIND_WORDS: Readonly<Record<ChangeKind, string>> = {
 
 export function describeChangeKind(kind: ChangeKind): string {
   return KIND_WORDS[kind];
+}
+
+/** Settings of a print as they are called where two prints are compared. */
+const SETTING_WORDS: Readonly<Record<string, string>> = {
+  resin: 'resin',
+  profile: 'profile',
+  lot: 'lot',
+  layerMm: 'layer height, mm',
+  exposureS: 'exposure, s',
+  bottomLayers: 'bottom layers',
+  transitionLayers: 'transition layers',
+  bottomExposureS: 'exposure of a bottom layer, s',
+  restBeforeS: 'rest before the light, s',
+  restAfterS: 'rest after the light, s',
+  liftMm: 'lift, mm',
+  liftSpeed_mm_s: 'speed of the lift, mm/s',
+  lift2Mm: 'second stage of the lift, mm',
+  lift2Speed_mm_s: 'speed of the second stage, mm/s',
+  retractSpeed_mm_s: 'speed of the way back, mm/s',
+  retract2Speed_mm_s: 'speed of the last stage back, mm/s',
+  startupS: 'start-up, s',
+  light: 'light engine',
+  film: 'film',
+  wash: 'wash',
+  cure: 'cure',
+};
+
+/** exposure, s 2.1 → 2.4 */
+export function describeSettingChange({
+  name,
+  before = 'not said',
+  after = 'not said',
+}: SettingChange): string {
+  return `${SETTING_WORDS[name] ?? name} ${before} → ${after}`;
 }
 
 interface Noted {

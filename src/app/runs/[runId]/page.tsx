@@ -11,7 +11,7 @@ import {
   viewRun,
   weighOnSimulatedScale,
 } from '@/subjects/plate';
-import { viewCase } from '@/subjects/log';
+import { listFailuresOf, viewCase } from '@/subjects/log';
 import { dayOf } from '@/subjects/language/shared';
 import { KIND_WORDS } from '@/subjects/log/shared';
 import { cautionOfGate, describeGate, nameGate } from '@/subjects/plate/shared';
@@ -289,7 +289,7 @@ function LogOf({ view }: { view: RunView }) {
             ? undefined
             : { layers: plan.layers, layerMm: view.row.profile.layerMm, plannedS: plan.plannedS }
         }
-        failures={(failed?.failures ?? []).map(({ id, pieceId, kind, layer }) => ({
+        failures={listFailuresOf(bench().db, run.id).map(({ id, pieceId, kind, layer }) => ({
           id,
           pieceId: pieceId ?? undefined,
           text: `${pieceId === null ? 'The whole plate' : (labels.get(pieceId) ?? 'A piece')}: ${KIND_WORDS[kind]}${layer === null ? '' : `, layer ${layer}`}`,

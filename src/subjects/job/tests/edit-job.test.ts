@@ -176,6 +176,24 @@ test('known printers and resins are taken again, an equal profile refused, a new
   expect(lastSession(db, 999)?.partC).toBe(20);
 });
 
+test('a new job starts with the profile of the newest job that is not archived', () => {
+  const { db, profileId } = readyBench();
+  const other = expectOk(
+    createProfile(db, {
+      printerName: 'Old Amber',
+      simulated: false,
+      resinName: 'Slate General',
+      profileName: 'its own',
+      layerMm: 0.05,
+      lot: '',
+    }),
+  );
+  const jobId = createJob(db, 'half a year of clips', other);
+  expect(firstProfile(db)).toBe(other);
+  archiveJob(db, jobId, true);
+  expect(firstProfile(db)).toBe(profileId);
+});
+
 test('a job that is not there is not viewed', () => {
   expect(viewJob(emptyBench(), 1)).toBeUndefined();
 });

@@ -14,6 +14,7 @@ import {
   noteCare,
   noteFailure,
   noteWell,
+  takeBackCare,
   takeBackFailure,
   viewCase,
   viewLog,
@@ -184,6 +185,8 @@ describe('why it failed', () => {
     expect(changes).toEqual([expect.objectContaining({ after: 3 })]);
     expect(causes[0].cause).toBe('exposure');
     expect(reasons.map(({ evidence }) => evidence)).toContain('exposureChanged');
+    // Read as it was then, however many prints came after it.
+    expect(viewCase(db, second)!.printsLookedAt).toBe(1);
     // Without a good print before it there is nothing to compare with.
     db.update(tables.runs).set({ outcome: 'stopped' }).run();
     expect(viewCase(db, second)!.changes).toBeUndefined();
@@ -219,30 +222,49 @@ describe('care', () => {
       viewRun(db, next, OPEN_HOUSE)!.gate!.find(({ fact }) => fact.key === 'nothingInVat')!;
     expect(question().isKnownBad).toBe(true);
     expect(describeGate(question().fact)).toContain('may have left something cured in it: clear it');
-    expect(listDueCare(db, new Date())[0].due.map(({ kind }) => kind)).toContain('clearVat');
+    expect(listDueCare(db, new Date(), OPEN_HOUSE.schools)[0].due.map(({ kind }) => kind)).toContain(
+      'clearVat',
+    );
     expectOk(noteCare(db, printerId, { kind: 'clearVat', note: '' }));
     expect(question().isKnownBad).toBe(false);
-    expect(listDueCare(db, new Date())).toEqual([]);
+    expect(listDueCare(db, new Date(), OPEN_HOUSE.schools)).toEqual([]);
+    // Tapped by a slip: it is due again.
+    expect([...careOf(db, printerId, new Date(), OPEN_HOUSE.schools).undoable]).toEqual(['clearVat']);
+    expectOk(takeBackCare(db, printerId, 'clearVat'));
+    expect(question().isKnownBad).toBe(true);
+    expect(codeOf(takeBackCare(db, printerId, 'clearVat'))).toBe('gone');
   });
 
-  test('is counted by what happened: layers on the film, prints since the plate was exchanged', () => {
+  test('a vat is drained by the calendar only where the house does so', () => {
+    const plate = benchWithPlate();
+    const { db, printerId } = plate;
+    printed(plate, plate.runId, 40 * 24);
+    const drain = (vatAfter: 'leave' | 'calendar') =>
+      careOf(db, printerId, new Date(), { vatAfter }).counts.find(({ kind }) => kind === 'drain')!;
+    expect(drain('leave')).toMatchObject({ counted: 40, isDue: false });
+    expect(drain('calendar')).toMatchObject({ counted: 40, allowed: 30, isDue: true });
+  });
+
+  test('is counted by what happened: layers on the film; a new film asks for a level', () => {
     const plate = benchWithPlate();
     const { db, printerId, profileId } = plate;
     printed(plate, plate.runId, 5);
     const countOf = (kind: string) =>
-      careOf(db, printerId, new Date()).counts.find((each) => each.kind === kind)!;
+      careOf(db, printerId, new Date(), OPEN_HOUSE.schools).counts.find((each) => each.kind === kind)!;
     expect(countOf('film').counted).toBe(200);
     expect(countOf('washLiquid').counted).toBe(2);
     expect(countOf('level').isDue).toBe(false);
-    const change = { kinds: ['film', 'plate'], at: new Date(), after: {}, note: '' } as const;
+    const change = { kinds: ['film'], at: new Date(), after: {}, note: '' } as const;
     expectOk(changeProcess(db, profileId, change));
     expect(countOf('film')).toMatchObject({ counted: 0, isDue: false });
-    expect(countOf('level')).toMatchObject({ isDue: true, because: expect.stringMatching(/film|plate/) });
+    expect(countOf('level')).toMatchObject({ isDue: true, because: 'film' });
     expectOk(noteCare(db, printerId, { kind: 'level', note: '' }, new Date(Date.now() + 1000)));
     expect(
-      careOf(db, printerId, new Date(Date.now() + 2000)).counts.find(({ kind }) => kind === 'level')!.isDue,
+      careOf(db, printerId, new Date(Date.now() + 2000), OPEN_HOUSE.schools).counts.find(
+        ({ kind }) => kind === 'level',
+      )!.isDue,
     ).toBe(false);
-    expect(careOf(db, printerId, new Date()).filmRisk).toBeLessThan(0.05);
+    expect(careOf(db, printerId, new Date(), OPEN_HOUSE.schools).filmRisk).toBeLessThan(0.05);
   });
 });
 

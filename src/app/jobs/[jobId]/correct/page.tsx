@@ -73,7 +73,8 @@ export default async function CorrectPage({ params }: { params: Promise<{ jobId:
 
 /** After the sizes: it takes longer to reckon than all of them. */
 async function LeversOf({ view }: { view: JobView }) {
-  const levers = viewLevers(bench().db, view);
+  // A gauge is printed as it is, to be measured.
+  const levers = view.job.kind === 'gauge' ? undefined : viewLevers(bench().db, view);
   return levers && <Levers jobId={view.job.id} view={levers} />;
 }
 

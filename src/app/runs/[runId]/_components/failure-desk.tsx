@@ -6,7 +6,7 @@ import { FAILURE_KINDS, type FailureKind } from '@/core/log';
 import { describeLayer, KIND_WORDS, type Layered, readLayer } from '@/subjects/log/shared';
 import { Button, PlainField, Problem } from '@/ui';
 import { dropFailure, tapFailure, tapWell } from '../../log-actions';
-import type { ShownPiece } from './plate-drawing';
+import { PlateDrawing, type ShownPiece } from './plate-drawing';
 import { type PartPlace, TappedPlate } from './tapped-plate';
 
 interface FailureDeskProps {
@@ -60,6 +60,11 @@ export function FailureDesk({ runId, bed, pieces, layered, failures, isWell }: F
             Something {failures.length > 0 ? 'else ' : ''}failed
           </Button>
         </p>
+      )}
+      {!isNoting && (
+        <div className="mt-3">
+          <PlateDrawing bed={bed} pieces={pieces} />
+        </div>
       )}
       {isNoting && (
         <NoteFailure

@@ -1,3 +1,4 @@
+import { describeSettingChange } from '@/subjects/printing/shared';
 import type { BottleChoice, PlateForecast, RunView } from '@/subjects/plate';
 import { Problem } from '@/ui';
 import { AroundForm } from './around-form';
@@ -61,10 +62,7 @@ export function ForecastPanel({
       {changes !== undefined && changes.changes.length > 0 && (
         <p className="mt-1 border-l-4 border-honey py-1 pl-3">
           Since the last print with this profile changed:{' '}
-          {changes.changes
-            .map(({ name, before = 'not said', after = 'not said' }) => `${name} ${before} → ${after}`)
-            .join(', ')}
-          .
+          {changes.changes.map(describeSettingChange).join(', ')}.
         </p>
       )}
       <AroundForm

@@ -2,6 +2,7 @@ import { type Cause, EVIDENCE_TABLE, type Evidence } from '@/core/log';
 import { listAnd } from '@/subjects/language/shared';
 import type { CaseView } from '@/subjects/log';
 import { CAUSE_WORDS, describeCommon, describeEvidence, MEND_WORDS } from '@/subjects/log/shared';
+import { describeSettingChange } from '@/subjects/printing/shared';
 import { describeFinding } from '@/subjects/check/shared';
 import { CauseFound } from './cause-found';
 import { DecidingTests } from './deciding-tests';
@@ -105,10 +106,8 @@ function ChangedSince({ changes }: { changes: NonNullable<CaseView['changes']> }
     <div className="mt-2 text-sm">
       <p>Changed since the last good print:</p>
       <ul className="list-disc pl-5">
-        {changes.map(({ name, before, after }) => (
-          <li key={name}>
-            {name}: {before ?? 'not said'} → {after ?? 'not said'}
-          </li>
+        {changes.map((change) => (
+          <li key={change.name}>{describeSettingChange(change)}</li>
         ))}
       </ul>
     </div>

@@ -67,7 +67,11 @@ function sourceText(source: LadderSource): string {
     return `from ${source.rungs} rungs on ${source.printer}, carried over at equal printed gaps`;
   const which = source.from === 'thisJoint' ? 'tried of this joint' : 'of other joints';
   const state = source.otherState ? ', tried in the other state' : '';
-  return `from ${source.rungs} rungs ${which} on this printer and resin${state}`;
+  const moved =
+    Math.abs(source.movedMm) < 0.0005
+      ? ''
+      : `; tried before the exposure changed: they count ${formatMm(Math.abs(source.movedMm), 3)} mm ${source.movedMm > 0 ? 'wider' : 'narrower'}`;
+  return `from ${source.rungs} rungs ${which} on this printer and resin${state}${moved}`;
 }
 
 interface JointCardProps {

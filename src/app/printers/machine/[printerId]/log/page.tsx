@@ -2,7 +2,7 @@ import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
 import { connection } from 'next/server';
 import { idFrom } from '@/app/_components/read-params';
-import { bench } from '@/subjects/house';
+import { bench, benchHouse } from '@/subjects/house';
 import { dayOf, listAnd } from '@/subjects/language/shared';
 import { careOf, type LogView, type Rate, viewLog } from '@/subjects/log';
 import { describeCommon, KIND_WORDS } from '@/subjects/log/shared';
@@ -21,7 +21,7 @@ export default async function LogPage({ params }: Params) {
   const printerId = idFrom((await params).printerId);
   const view = viewLog(db, printerId);
   if (view === undefined) notFound();
-  const care = careOf(db, printerId, new Date());
+  const care = careOf(db, printerId, new Date(), benchHouse().schools);
   return (
     <div className="mx-auto max-w-6xl px-4 py-5 sm:px-6">
       <p className="text-sm">
@@ -36,7 +36,13 @@ export default async function LogPage({ params }: Params) {
           <Where view={view} />
         </div>
         <div className="space-y-8">
-          <CareList printerId={printerId} counts={care.counts} filmRisk={care.filmRisk} />
+          <CareList
+            printerId={printerId}
+            counts={care.counts}
+            filmRisk={care.filmRisk}
+            undoable={[...care.undoable]}
+            profileId={view.profileId}
+          />
           <Prints view={view} />
         </div>
       </div>
@@ -68,8 +74,9 @@ function Rates({ view: { prints, byProfile, commonShare } }: { view: LogView }) 
           </p>
           {byProfile.length > 1 && <RateTable rates={byProfile} />}
           <p className="mt-1 text-sm text-soft">
-            Of lost pieces {percent(commonShare.mean)} ± {percent(1.96 * commonShare.sd)} are lost with their
-            whole plate.
+            Between {percent(Math.max(0, commonShare.mean - 1.96 * commonShare.sd))} and{' '}
+            {percent(Math.min(1, commonShare.mean + 1.96 * commonShare.sd))} of lost pieces are lost with
+            their whole plate.
           </p>
         </>
       )}

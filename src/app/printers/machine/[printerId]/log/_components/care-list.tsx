@@ -1,22 +1,25 @@
 'use client';
 
 import { useTap } from '@/app/_components/use-tap';
-import { tapCare } from '@/app/runs/log-actions';
+import { dropCare, tapCare } from '@/app/runs/log-actions';
 import type { CareCount, CareKind } from '@/core/log';
 import { dayOf } from '@/subjects/language/shared';
 import { CARE_WORDS } from '@/subjects/log/shared';
-import { Button, Caution, Problem } from '@/ui';
+import { Button, buttonLook, Caution, Link, Problem } from '@/ui';
 
 interface CareListProps {
   readonly printerId: number;
   readonly counts: readonly CareCount[];
   readonly filmRisk: number;
+  /** Tapped as done within a day. */
+  readonly undoable: readonly CareKind[];
+  /** Under which a new film is noted: it changes the sizes too. */
+  readonly profileId: number;
 }
 
 const BECAUSE = {
-  film: 'the film was changed',
-  plate: 'the plate was off or exchanged',
-  moved: 'the printer was moved',
+  film: 'the film is new',
+  panel: 'the panel is new',
   failure: 'a failure may have left something cured in the vat',
 } as const;
 
@@ -29,7 +32,7 @@ const CAUTIONS: Readonly<Partial<Record<CareKind, string>>> = {
 };
 
 /** Care by what was counted since it was done; what is due stands first. */
-export function CareList({ printerId, counts, filmRisk }: CareListProps) {
+export function CareList({ printerId, counts, filmRisk, undoable, profileId }: CareListProps) {
   const { problem, isBusy, tap } = useTap();
   const sorted = counts.toSorted((a, b) => Number(b.isDue) - Number(a.isDue));
   return (
@@ -51,13 +54,34 @@ export function CareList({ printerId, counts, filmRisk }: CareListProps) {
                   </span>
                 )}
               </span>
-              <Button
-                weight={count.isDue ? 'main' : 'plain'}
-                disabled={isBusy}
-                onClick={() => tap(() => tapCare(printerId, count.kind))}
-              >
-                Done<span className="sr-only">: {CARE_WORDS[count.kind].title}</span>
-              </Button>
+              {count.kind === 'film' ? (
+                <Link
+                  href={`/printers/${profileId}#changes-title`}
+                  className={buttonLook(count.isDue ? 'main' : 'plain')}
+                >
+                  Note a new film
+                </Link>
+              ) : (
+                <span className="flex flex-wrap items-center gap-3">
+                  {undoable.includes(count.kind) && (
+                    <button
+                      type="button"
+                      className="text-sm underline"
+                      disabled={isBusy}
+                      onClick={() => tap(() => dropCare(printerId, count.kind))}
+                    >
+                      it was not<span className="sr-only">: {CARE_WORDS[count.kind].title}</span>
+                    </button>
+                  )}
+                  <Button
+                    weight={count.isDue ? 'main' : 'plain'}
+                    disabled={isBusy}
+                    onClick={() => tap(() => tapCare(printerId, count.kind))}
+                  >
+                    Done<span className="sr-only">: {CARE_WORDS[count.kind].title}</span>
+                  </Button>
+                </span>
+              )}
             </div>
             {count.isDue && CAUTIONS[count.kind] !== undefined && <Caution>{CAUTIONS[count.kind]}</Caution>}
           </li>

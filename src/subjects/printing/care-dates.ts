@@ -1,0 +1,28 @@
+import type { CareKind } from '@/core/log';
+import { type Db, queries } from '@/store';
+
+/**
+ * When each kind of care of a printer was done last, up to a time: as it was tapped, and a new film, a levelled plate or a
+ * filled vat as they were noted elsewhere. The gate, the log and Today go by the same days.
+ */
+export function careDates(
+  db: Db,
+  printerId: number,
+  until = new Date(),
+): Readonly<Partial<Record<CareKind, Date>>> {
+  const done: Partial<Record<CareKind, Date>> = {};
+  const take = (kind: CareKind, at: Date) => {
+    const before = done[kind];
+    if (at <= until && (before === undefined || at > before)) done[kind] = at;
+  };
+  for (const { kind, at } of queries.listCareDone(db, printerId)) take(kind, at);
+  const profiles = queries.listProfiles(db).filter(({ printer }) => printer.id === printerId);
+  for (const { profile } of profiles)
+    for (const { kinds, at } of queries.listChanges(db, profile.id)) {
+      if (kinds.includes('film')) take('film', at);
+      if (kinds.includes('plate')) take('level', at);
+    }
+  const vatSince = profiles[0]?.printer.vatSince ?? '';
+  if (vatSince !== '') take('drain', new Date(vatSince));
+  return done;
+}
