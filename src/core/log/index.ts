@@ -54,7 +54,9 @@ export { rankTest, type RanksOfPrint, type Side } from './rank-test';
 export {
   areDifferent,
   chanceAbove,
+  chanceOfCopy,
   type Count,
+  countCopies,
   type Interval,
   jeffreysInterval,
   learnCommonShare,

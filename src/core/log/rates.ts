@@ -131,16 +131,35 @@ export interface PlateCount {
 }
 
 const SHARE_NODES = 40;
+/** So many lost pieces count what is usual for before this bench has lost any. */
+const SHARE_PRIOR = 4;
+
+/** Plates alike in copies and failures, counted. */
+function alike(plates: readonly PlateCount[]): readonly (PlateCount & { readonly times: number })[] {
+  const counts = new Map<string, PlateCount & { times: number }>();
+  for (const { copies, failed } of plates) {
+    const key = `${copies} ${failed}`;
+    const same = counts.get(key);
+    if (same === undefined) counts.set(key, { copies, failed, times: 1 });
+    else same.times++;
+  }
+  return [...counts.values()];
+}
 
 /**
  * Share of the failures that lose the whole plate: a print is lost with c·q, else each copy fails with (1 − c)·q/(1 − c·q).
- * Posterior mean and sd of c over a grid of q (Jeffreys) and c (Beta(2, 2): a half, as is assumed before any print).
+ * Posterior mean and sd of c over a grid of q (Jeffreys) and c (a beta prior about what is usual in the house).
  */
-export function learnCommonShare(plates: readonly PlateCount[]): {
+export function learnCommonShare(
+  plates: readonly PlateCount[],
+  usual = 0.5,
+): {
   readonly mean: number;
   readonly sd: number;
 } {
-  const told = plates.filter(({ copies }) => copies > 1);
+  const told = alike(plates.filter(({ copies }) => copies > 1));
+  const middle = Math.min(0.95, Math.max(0.05, usual));
+  const [a, b] = [SHARE_PRIOR * middle, SHARE_PRIOR * (1 - middle)];
   let [total, sum, square] = [0, 0, 0];
   const logs: { log: number; c: number }[] = [];
   for (let i = 0; i < SHARE_NODES; i++)
@@ -149,11 +168,11 @@ export function learnCommonShare(plates: readonly PlateCount[]): {
       const lost = c * q;
       const own = ((1 - c) * q) / (1 - lost);
       const log = told.reduce(
-        (sofar, { copies, failed }) => {
+        (sofar, { copies, failed, times }) => {
           const each = (1 - lost) * own ** failed * (1 - own) ** (copies - failed);
-          return sofar + Math.log(failed === copies ? lost + each : each);
+          return sofar + times * Math.log(failed === copies ? lost + each : each);
         },
-        -0.5 * Math.log(q * (1 - q)) + Math.log(c * (1 - c)),
+        -0.5 * Math.log(q * (1 - q)) + (a - 1) * Math.log(c) + (b - 1) * Math.log1p(-c),
       );
       logs.push({ log, c });
     }
@@ -166,4 +185,28 @@ export function learnCommonShare(plates: readonly PlateCount[]): {
   }
   const mean = sum / total;
   return { mean, sd: Math.sqrt(Math.max(0, square / total - mean * mean)) };
+}
+
+/**
+ * Copies that came out whole, counted as if each stood alone: n copies of one plate tell as much as n/(1 + (n − 1)·c) of
+ * their own, where a share c fails together. Source: L. Kish, Survey Sampling (1965), the design effect.
+ * Example: eight copies, half of the failures common → 1.8.
+ */
+export function countCopies(plates: readonly PlateCount[], commonShare: number): Count {
+  let [k, n] = [0, 0];
+  for (const { copies, failed } of plates) {
+    if (copies <= 0) continue;
+    const worth = copies / (1 + (copies - 1) * commonShare);
+    n += worth;
+    k += (worth * (copies - failed)) / copies;
+  }
+  return { k, n };
+}
+
+/** What is usual before a bench has a log: another printer with so many copies, all but two of them whole. */
+const USUAL_COPIES: Count = { k: 18, n: 20 };
+
+/** Chance that one copy comes out whole, for each of several printers, each drawn towards the others and towards the usual. */
+export function chanceOfCopy(printers: readonly Count[]): PooledRate[] {
+  return pooledRates([USUAL_COPIES, ...printers]).slice(1);
 }

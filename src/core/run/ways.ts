@@ -11,6 +11,8 @@ export interface WayMachine {
   readonly layerMm: number;
   /** ln of real to planned. */
   readonly lnRatio: number;
+  /** Chance that one piece comes out whole on it. */
+  readonly p: number;
   readonly bed: { readonly widthMm: number; readonly depthMm: number; readonly heightMm: number };
   /** Its vat holds another resin, or none: changing over loses so much, ml. */
   readonly changeoverMl: number;
@@ -46,8 +48,6 @@ export interface WayAsk {
   readonly layersMm: readonly number[];
   /** Good pieces that are wanted. */
   readonly good: number;
-  /** Chance that one piece is printed whole. */
-  readonly p: number;
   /** Chance that its sizes are in their limits: drawn alike, all copies are or none is. */
   readonly sizes: number;
   readonly commonShare: number;
@@ -139,7 +139,11 @@ function roomFor({ bed, profileId }: WayMachine, { footprintMm, heightMm }: WayP
 }
 
 /** Copies to look at: as many as are asked for, as many as make them sure, and a full plate. */
-function countsOf({ good, p, commonShare }: WayAsk, room: number): (readonly [Count, number])[] {
+function countsOf(
+  { good, commonShare }: WayAsk,
+  { p }: WayMachine,
+  room: number,
+): (readonly [Count, number])[] {
   const counts: (readonly [Count, number])[] = [['asked', good]];
   for (let n = good + 1; n <= MOST_COPIES; n++) {
     const isSure = atLeast(goodOfPlates(platesOf(n, room), p, commonShare), good) >= SURE;
@@ -172,7 +176,7 @@ function wayOf(
   { machine, pose, layerMm, room }: { machine: WayMachine; pose: WayPose; layerMm: number; room: number },
   [count, copies]: readonly [Count, number],
 ): Omit<Way, 'isBest'> {
-  const { rates, attended, volumeMm3, supportShare, lossShare, p, sizes, commonShare, good } = ask;
+  const { rates, attended, volumeMm3, supportShare, lossShare, sizes, commonShare, good } = ask;
   const stack = count === 'stacked' ? stackOf(ask, machine, pose) : 1;
   const counts = platesOf(copies, room * stack);
   const layers = Math.max(1, Math.round((stack * pose.heightMm) / layerMm));
@@ -181,7 +185,7 @@ function wayOf(
   const attendedMin = counts.length * attended.printMin + copies * attended.pieceMin;
   const supports = pose.supportedMm2 > NO_SUPPORTS_MM2 ? supportShare : 0;
   const resinMl = (copies * volumeMm3 * (1 + supports) * (1 + lossShare)) / 1000;
-  const shares = goodOfPlates(counts, p, commonShare);
+  const shares = goodOfPlates(counts, machine.p, commonShare);
   const expectedGood = sizes * shares.reduce((sum, share, k) => sum + k * share, 0);
   const expectedWanted = sizes * shares.reduce((sum, share, k) => sum + Math.min(k, good) * share, 0);
   const cost =
@@ -229,7 +233,7 @@ export function compareWays(ask: WayAsk): Way[] {
       if (room === 0) return [];
       const heights = [...new Set([machine.layerMm, ...ask.layersMm])];
       return heights.flatMap((layerMm) =>
-        [...countsOf(ask, room), ...stackedOf(ask, machine, { pose, room })].map((count) =>
+        [...countsOf(ask, machine, room), ...stackedOf(ask, machine, { pose, room })].map((count) =>
           wayOf(ask, { machine, pose, layerMm, room }, count),
         ),
       );

@@ -1,7 +1,9 @@
-import { and, asc, desc, eq, inArray, isNotNull, isNull, lte } from 'drizzle-orm';
+import { and, asc, desc, eq, inArray, isNotNull, isNull, lte, or, sql } from 'drizzle-orm';
 import { groupBy } from '@/core/group-by';
 import type { Db } from '../client';
+import { attempts } from '../schema/attempts';
 import { profiles } from '../schema/equipment';
+import { jobs } from '../schema/jobs';
 import { careDone, causesFound, failures, failureTests } from '../schema/log';
 import { runPieces, runs } from '../schema/runs';
 
@@ -51,6 +53,50 @@ export function listRunsWithPieces(
     .all();
   const byRun = groupBy(pieces, ({ runId }) => runId);
   return ended.map((each) => ({ ...each, pieces: byRun.get(each.run.id) ?? [] }));
+}
+
+/** Every plate that ended, by its printer: copies on it, and how many failed; of a stopped one all did, unless some were named. */
+export function countPlates(db: Db) {
+  const named = sql<number>`count(distinct ${failures.pieceId})`;
+  const whole = sql<number>`sum(${failures.id} is not null and ${failures.pieceId} is null)`;
+  return db
+    .select({
+      printerId: profiles.printerId,
+      outcome: runs.outcome,
+      copies: sql<number>`count(distinct ${runPieces.id})`,
+      named,
+      whole,
+    })
+    .from(runs)
+    .innerJoin(profiles, eq(runs.profileId, profiles.id))
+    .innerJoin(runPieces, eq(runPieces.runId, runs.id))
+    .leftJoin(
+      failures,
+      and(
+        eq(failures.runId, runs.id),
+        isNull(failures.retractedAt),
+        or(isNull(failures.pieceId), eq(failures.pieceId, runPieces.id)),
+      ),
+    )
+    .where(and(isNotNull(runs.endedAt), isNull(runs.putAwayAt)))
+    .groupBy(runs.id)
+    .all()
+    .map(({ printerId, outcome, copies, named: some, whole: all }) => ({
+      printerId,
+      copies,
+      failed: all > 0 || (outcome === 'stopped' && some === 0) ? copies : some,
+    }));
+}
+
+/** How the pieces of runs stood on their plates. */
+export function listStandings(db: Db, runIds: readonly number[]) {
+  return db
+    .selectDistinct({ runId: runPieces.runId, stance: jobs.stance })
+    .from(runPieces)
+    .innerJoin(attempts, eq(runPieces.attemptId, attempts.id))
+    .innerJoin(jobs, eq(attempts.jobId, jobs.id))
+    .where(inArray(runPieces.runId, [...runIds]))
+    .all();
 }
 
 /** Tests of a failed run that were made, oldest first. */

@@ -1,6 +1,7 @@
 export { parseCauseJson, parsePlacesJson } from './input-cause-json';
 export { describeLayer, type Layered, type LayerRead, readLayer } from './input-height';
 export { careInput, causeInput, failureInput, type FailureNoted, testInput } from './input-log';
+export { BY_WORDS, describeGroup } from './words-rates';
 export { describeLogEntry, type LogEntry } from './words-ledger';
 export {
   CARE_WORDS,

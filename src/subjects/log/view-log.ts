@@ -1,21 +1,7 @@
-import {
-  type Count,
-  type Interval,
-  jeffreysInterval,
-  learnCommonShare,
-  pooledRates,
-  type Where,
-  whereItFails,
-} from '@/core/log';
-import { groupBy } from '@/core/group-by';
+import { type Count, type Interval, jeffreysInterval, type Where, whereItFails } from '@/core/log';
 import { type Db, queries } from '@/store';
-
-/** How often prints come out, by something. */
-export interface Rate extends Count, Interval {
-  readonly name: string;
-  /** Drawn towards the others as far as few prints speak for it. */
-  readonly pooled: number;
-}
+import { type PrintChance, printChances } from '@/subjects/plate';
+import { type RateGroup, ratesOfRuns } from './view-rates';
 
 /** A failed piece among all that were printed, for the plan of the plate. */
 export interface PlacedFailure {
@@ -46,33 +32,19 @@ export interface LogView {
   readonly where: Where;
   readonly places: readonly PlacedFailure[];
   readonly prints: Count & Interval;
-  readonly byProfile: readonly Rate[];
-  readonly commonShare: { readonly mean: number; readonly sd: number };
+  readonly rates: readonly RateGroup[];
+  /** Of single pieces, as Run reckons with them. */
+  readonly pieces: PrintChance;
 }
 
 const NO_PRINT: Interval = { low: 0, high: 1 };
 
-function ratesBy<Row>(
-  rows: readonly Row[],
-  nameOf: (row: Row) => string,
-  isGood: (row: Row) => boolean,
-): Rate[] {
-  const groups = [...groupBy(rows, nameOf)].map(([name, own]) => ({
-    name,
-    k: own.filter(isGood).length,
-    n: own.length,
-  }));
-  const pooled = pooledRates(groups);
-  return groups.map((group, i) => ({ ...group, ...jeffreysInterval(group), pooled: pooled[i].mean }));
-}
+/** So many of the newest prints are read together. */
+const MOST_PRINTS = 400;
 
-/** What a printer's prints came to: where they fail, how often they come out. Undefined where there is no such printer. */
-export function viewLog(db: Db, printerId: number): LogView | undefined {
-  const profiles = queries.listProfiles(db).filter(({ printer }) => printer.id === printerId);
-  if (profiles.length === 0) return undefined;
-  const { printer } = profiles[0];
-  const names = new Map(profiles.map(({ profile, resin }) => [profile.id, `${resin.name}, ${profile.name}`]));
-  const rows = queries.listRunsWithPieces(db, printerId);
+/** Ended runs of a printer with what failed of each. */
+function readRuns(db: Db, printerId: number) {
+  const rows = queries.listRunsWithPieces(db, printerId, { most: MOST_PRINTS });
   const failures = queries.listFailures(
     db,
     rows.map(({ run }) => run.id),
@@ -85,11 +57,22 @@ export function viewLog(db: Db, printerId: number): LogView | undefined {
       of: new Set(own.map(({ pieceId }) => pieceId)),
     };
   };
-  const runs = rows.map(({ run, profile, pieces }) => {
+  return rows.map(({ run, profile, pieces }) => {
     const { own, whole, of } = failedOf(run.id);
     const failed = pieces.map(({ id }) => whole || of.has(id));
     return { run, profile, pieces, own, failed, count: failed.filter(Boolean).length };
   });
+}
+
+/** What a printer's prints came to: where they fail, how often they come out. Undefined where there is no such printer. */
+export function viewLog(db: Db, printerId: number, usualShare: number): LogView | undefined {
+  const profiles = queries.listProfiles(db).filter(({ printer }) => printer.id === printerId);
+  if (profiles.length === 0) return undefined;
+  const { printer } = profiles[0];
+  const names = new Map(
+    profiles.map(({ profile, resin }) => [profile.id, { resin: resin.name, name: profile.name }]),
+  );
+  const runs = readRuns(db, printerId);
   const plates = runs.map(({ pieces, failed }) => ({
     places: pieces.map(({ xMm, yMm }) => [xMm, yMm]),
     failed: failed.flatMap((each, i) => (each ? [i] : [])),
@@ -99,7 +82,7 @@ export function viewLog(db: Db, printerId: number): LogView | undefined {
   const prints = { k: runs.filter(isGood).length, n: runs.length };
   return {
     printer: { id: printer.id, name: printer.name, plateMm },
-    profileId: rows[0]?.profile.id ?? profiles[0].profile.id,
+    profileId: runs[0]?.profile.id ?? profiles[0].profile.id,
     runs: runs.map(({ run, pieces, own, count }) => ({
       id: run.id,
       endedAt: run.endedAt!,
@@ -114,9 +97,20 @@ export function viewLog(db: Db, printerId: number): LogView | undefined {
       pieces.map(({ xMm, yMm }, i) => ({ runId: run.id, xMm, yMm, failed: failed[i] })),
     ),
     prints: { ...prints, ...(prints.n === 0 ? NO_PRINT : jeffreysInterval(prints)) },
-    byProfile: ratesBy(runs, ({ profile }) => names.get(profile.id) ?? '', isGood),
-    commonShare: learnCommonShare(
-      runs.map(({ pieces, count }) => ({ copies: pieces.length, failed: count })),
+    rates: ratesOfRuns(
+      db,
+      runs.map((each) => {
+        const { resin = '', name = '' } = names.get(each.profile.id) ?? {};
+        const { plan } = each.run;
+        return {
+          id: each.run.id,
+          isGood: isGood(each),
+          profile: `${resin}, ${name}`,
+          resin,
+          heightMm: plan === null ? undefined : plan.layers * plan.program.layerMm,
+        };
+      }),
     ),
+    pieces: printChances(db, usualShare)(printerId),
   };
 }

@@ -24,7 +24,7 @@ export {
   weighOnSimulatedScale,
   type WaitingJob,
 } from './view-run';
-export { type PrintChance } from './view-print-chance';
+export { type PrintChance, printChances } from './view-print-chance';
 export { weighBlock } from './weigh-block';
 export { viewWays, type WaysView } from './view-ways';
 export { adviseCopies, type CopiesAdvice } from './view-copies';

@@ -3,7 +3,7 @@ import { type Db, queries } from '@/store';
 import type { HouseRules } from '@/subjects/house';
 import type { JobView } from '@/subjects/job';
 import { layersKey, ASSUMED_BED } from './view-plate';
-import { printChance } from './view-print-chance';
+import { printChances } from './view-print-chance';
 
 /** How many copies to start, and why so many. */
 export interface CopiesAdvice {
@@ -37,7 +37,8 @@ export function adviseCopies(
   { schools, run }: Pick<HouseRules, 'schools' | 'run'>,
 ): CopiesAdvice {
   const wanted = Math.max(1, view.job.quantity);
-  const { p } = view.profile === undefined ? { p: 1 } : printChance(db, view.profile.printer.id);
+  const { p } =
+    view.profile === undefined ? { p: 1 } : printChances(db, run.commonShare)(view.profile.printer.id);
   const room = roomOf(db, view, run.plateGapMm);
   if (schools.spares === 'full' && room !== undefined && room > wanted)
     return { copies: room, wanted, why: 'full', p };

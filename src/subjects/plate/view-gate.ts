@@ -10,7 +10,7 @@ import { findShelved, resinFile } from '@/subjects/resin';
 import { printCostOf, ratesOf } from './rates-of-house';
 import type { PlateForecast } from './view-forecast';
 import type { PlateItem } from './view-plate';
-import { printChance } from './view-print-chance';
+import { printChances } from './view-print-chance';
 import type { GateFact, NightCosts } from './words-gate';
 
 /** How a question of the gate stands: answered by what is known, by the person, or open. */
@@ -187,7 +187,7 @@ function costsOfNight(
 ): NightCosts | undefined {
   const { machineHour } = ratesOf(house);
   const printCost = printCostOf(house, forecast);
-  const { p } = printChance(db, row.printer.id);
+  const { p } = printChances(db, house.run.commonShare)(row.printer.id);
   const fortnight = new Date(now.getTime() + 14 * DAY_MS);
   const morning = presenceBetween(house.run, now, fortnight).find(({ from }) => from > now)?.from;
   if (morning === undefined) return undefined;

@@ -1,21 +1,40 @@
+import { chanceOfCopy, countCopies, learnCommonShare } from '@/core/log';
+import { groupBy } from '@/core/group-by';
 import { type Db, queries } from '@/store';
 
-/** Chance that a print comes out whole, and what that is known by. */
+/** How often pieces come out whole on a printer, and what that is known by. */
 export interface PrintChance {
+  /** Chance that one piece comes out whole. */
   readonly p: number;
-  readonly done: number;
-  readonly stopped: number;
+  /** 95 % of it. */
+  readonly low: number;
+  readonly high: number;
+  /** Plates that ended on it. */
+  readonly plates: number;
+  /** Of all plates of the bench: share of the lost pieces that are lost with their whole plate. */
+  readonly commonShare: number;
 }
 
-/** Before so many runs ended here, what is usual stands. */
-const ENOUGH_RUNS = 3;
-const USUAL_CHANCE = 0.9;
-
-/** How often prints of this printer came to their end: (s + ½)/(n + 1), Jeffreys’ prior; before three runs, 0.9. */
-export function printChance(db: Db, printerId: number): PrintChance {
-  const ended = queries.listEndedRuns(db, printerId);
-  const done = ended.filter(({ outcome }) => outcome === 'done').length;
-  const stopped = ended.length - done;
-  const p = ended.length < ENOUGH_RUNS ? USUAL_CHANCE : (done + 0.5) / (ended.length + 1);
-  return { p, done, stopped };
+/**
+ * Chances of all printers by the log of the bench: each printer's own plates, drawn towards the others as far as few speak
+ * for it, and towards what is usual before there are any.
+ */
+export function printChances(db: Db, usualShare: number): (printerId: number) => PrintChance {
+  const byPrinter = groupBy(queries.countPlates(db), ({ printerId }) => printerId);
+  const { mean: commonShare } = learnCommonShare([...byPrinter.values()].flat(), usualShare);
+  const ids = [...byPrinter.keys()];
+  const none = { k: 0, n: 0 };
+  const counts = ids.map((id) => countCopies(byPrinter.get(id)!, commonShare));
+  const rates = chanceOfCopy([...counts, none]);
+  return (printerId) => {
+    const at = ids.indexOf(printerId);
+    const { mean: p, low, high } = at < 0 ? rates[ids.length] : rates[at];
+    return {
+      p,
+      low,
+      high,
+      plates: byPrinter.get(printerId)?.length ?? 0,
+      commonShare,
+    };
+  };
 }

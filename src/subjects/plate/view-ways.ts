@@ -3,7 +3,7 @@ import { type Db, queries } from '@/store';
 import type { HouseRules } from '@/subjects/house';
 import type { JobView } from '@/subjects/job';
 import { programOf } from '@/subjects/printing';
-import { type PrintChance, printChance } from './view-print-chance';
+import { type PrintChance, printChances } from './view-print-chance';
 import { LOSS_SHARE, listTimed, otherInVat } from './view-forecast';
 import { attendedOf, ratesOf } from './rates-of-house';
 import { ASSUMED_BED } from './view-plate';
@@ -32,6 +32,7 @@ export function viewWays(
 ): WaysView | undefined {
   const { profile, job, attempts } = view;
   if (profile === undefined) return undefined;
+  const chanceOn = printChances(db, house.run.commonShare);
   const machines = queries
     .listProfiles(db)
     .filter(({ resin }) => resin.id === profile.resin.id)
@@ -45,6 +46,7 @@ export function viewWays(
         program: programOf(row).program,
         layerMm: row.profile.layerMm,
         lnRatio: learnRatio(listTimed(db, row.printer.id)).ln,
+        p: chanceOn(row.printer.id).p,
         bed,
         changeoverMl: row.printer.vatResinId === row.resin.id ? 0 : house.changeoverMl,
         vatHolds: otherInVat(db, row),
@@ -52,22 +54,20 @@ export function viewWays(
     });
   const chances = (attempts.at(-1)?.drawn ?? []).flatMap(({ chance }) => chance ?? []);
   const sizes = chances.length === 0 ? undefined : chances.reduce((all, chance) => all * chance, 1);
-  const print = printChance(db, profile.printer.id);
+  const print = chanceOn(profile.printer.id);
   const weighings = queries
     .listWeighings(db, profile.printer.id)
     .map(({ supports, parts }) => ({ supports, part: parts }));
-  const { commonShare, plateGapMm } = house.run;
   return {
     ask: {
       machines,
       layersMm: STANDARD_MM,
       good: Math.max(1, job.quantity),
-      p: print.p,
       sizes: sizes ?? 1,
-      commonShare,
+      commonShare: print.commonShare,
       supportShare: Math.exp(learnSupportShare(weighings).ln),
       lossShare: LOSS_SHARE,
-      gapMm: plateGapMm,
+      gapMm: house.run.plateGapMm,
       stackUpTo: house.schools.stacking === 'whereTold' ? STACK_UP_TO : 1,
       attended: attendedOf(house),
       rates: ratesOf(house),

@@ -7,6 +7,7 @@ const machine = {
   program: plainProgram(0.05, 8),
   layerMm: 0.05,
   lnRatio: 0,
+  p: 0.8,
   bed: { widthMm: 120, depthMm: 70, heightMm: 150 },
   changeoverMl: 0,
 };
@@ -32,7 +33,6 @@ const ask: WayAsk = {
   poses: [flat, upright],
   layersMm: [],
   good: 4,
-  p: 0.8,
   sizes: 1,
   commonShare: 0.5,
   volumeMm3: 2000,
@@ -61,7 +61,9 @@ describe('which way', () => {
   });
 
   test('what nobody wants makes no piece cheaper', () => {
-    const flatWays = compareWays({ ...ask, p: 0.99 }).filter(({ pose }) => pose.name === 'flat');
+    const flatWays = compareWays({ ...ask, machines: [{ ...machine, p: 0.99 }] }).filter(
+      ({ pose }) => pose.name === 'flat',
+    );
     const of = (wanted: string) => flatWays.find(({ count }) => count === wanted)!;
     expect(of('full').copies).toBeGreaterThan(2 * of('asked').copies);
     expect(of('full').costPerGood).toBeGreaterThan(of('asked').costPerGood);
@@ -78,7 +80,7 @@ describe('which way', () => {
   });
 
   test('a plate that may be lost whole is never sure alone: it takes several', () => {
-    const sure = compareWays({ ...ask, p: 0.85, good: 8 }).find(
+    const sure = compareWays({ ...ask, machines: [{ ...machine, p: 0.85 }], good: 8 }).find(
       ({ pose, count }) => pose.name === 'flat' && count === 'sure',
     );
     expect(sure!.plates).toBeGreaterThan(1);

@@ -96,17 +96,17 @@ describe('noting a failure', () => {
     expect(viewCase(plate.db, runId)!.failures).toHaveLength(1);
     expectOk(noteFailure(plate.db, runId, failed({ pieceIds: [first], kind: 'stuckInVat' })));
     expect(viewCase(plate.db, runId)!.failures).toHaveLength(2);
-    expect(viewLog(plate.db, plate.printerId)!.runs[0]).toMatchObject({ pieces: 2, failed: 1 });
+    expect(viewLog(plate.db, plate.printerId, 0.5)!.runs[0]).toMatchObject({ pieces: 2, failed: 1 });
   });
 
   test('all well at one tap, until something is noted after all', () => {
     const plate = benchWithPlate();
     const runId = printed(plate);
     expectOk(noteWell(plate.db, runId));
-    expect(viewLog(plate.db, plate.printerId)!.runs[0].isLookedAt).toBe(true);
+    expect(viewLog(plate.db, plate.printerId, 0.5)!.runs[0].isLookedAt).toBe(true);
     expectOk(noteFailure(plate.db, runId, failed()));
     expect(queries.findRun(plate.db, runId)!.wellAt).toBeNull();
-    expect(viewLog(plate.db, plate.printerId)!.runs[0].failed).toBe(2);
+    expect(viewLog(plate.db, plate.printerId, 0.5)!.runs[0].failed).toBe(2);
   });
 
   test.each<[string, (runId: number) => FailureNoted, string]>([
@@ -134,7 +134,7 @@ describe('noting a failure', () => {
     );
     expect(codeOf(keepCause(plate.db, plate.runId, 'film'))).toBe('noFailure');
     expect(codeOf(noteCare(plate.db, 99, { kind: 'film', note: '' }))).toBe('gone');
-    expect(viewLog(plate.db, 99)).toBeUndefined();
+    expect(viewLog(plate.db, 99, 0.5)).toBeUndefined();
     expect(failureInput.safeParse(failed({ partMm: [NaN, 0] })).success).toBe(false);
   });
 });
@@ -204,10 +204,13 @@ describe('why it failed', () => {
     // The first piece lies in a corner: it is told as its place, and as near the edge.
     expect(where.verdict).toMatchObject({ code: 'told', common: expect.arrayContaining(['plate']) });
     expect(['film', 'panel', 'debris']).toContain(causes[0].cause);
-    const log = viewLog(plate.db, plate.printerId)!;
+    const log = viewLog(plate.db, plate.printerId, 0.5)!;
     expect(log.prints).toMatchObject({ k: 0, n: 3 });
     expect(log.places.filter((each) => each.failed)).toHaveLength(3);
-    expect(log.byProfile).toHaveLength(1);
+    // One profile, one height, nothing said of how it stood: nothing to compare.
+    expect(log.rates).toEqual([]);
+    expect(log.pieces).toMatchObject({ plates: 3 });
+    expect(log.pieces.commonShare).toBeLessThan(0.5);
   });
 });
 

@@ -101,7 +101,8 @@ export function WaysDesk(props: WaysDeskProps) {
         : compareWays({ ...view.ask, poses: posesOf(studied.poses), volumeMm3: studied.volumeMm3 }),
     [studied, view.ask],
   );
-  const { good, p } = view.ask;
+  const { good } = view.ask;
+  const { p, plates, commonShare } = view.print;
   return (
     <section aria-labelledby="ways-title" className="mt-8">
       <h3 id="ways-title" className="text-lg">
@@ -111,10 +112,10 @@ export function WaysDesk(props: WaysDeskProps) {
         Orientations, copies, printers and layer heights compared by hours, work, resin, cost and the chance
         that {good === 1 ? 'a good one comes out' : `${good} good ones come out`}. One piece comes out whole
         in {Math.round(100 * p)} of 100,{' '}
-        {view.print.done + view.print.stopped < 3
-          ? 'as is usual; the log of this printer takes over after three prints'
-          : `by ${view.print.done} of ${view.print.done + view.print.stopped} prints on this printer`}
-        .
+        {plates === 0
+          ? 'as is usual here; the log of this printer takes over with its first plate'
+          : `by ${plates === 1 ? 'the one plate' : `the ${plates} plates`} in the log of this printer`}
+        ; of those lost, {Math.round(100 * commonShare)} of 100 go with their whole plate.
         {view.sizes !== undefined &&
           ` Its sizes are in their limits in ${Math.round(100 * view.sizes)} of 100, all copies or none: more copies do not help there${view.sizes < 0.5 ? ', a better drawing does (Correct)' : ''}.`}
       </p>

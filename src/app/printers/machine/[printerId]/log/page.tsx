@@ -4,8 +4,8 @@ import { connection } from 'next/server';
 import { idFrom } from '@/app/_components/read-params';
 import { bench, benchHouse } from '@/subjects/house';
 import { dayOf, listAnd } from '@/subjects/language/shared';
-import { careOf, type LogView, type Rate, viewLog } from '@/subjects/log';
-import { describeCommon, KIND_WORDS } from '@/subjects/log/shared';
+import { careOf, type LogView, type RateGroup, viewLog } from '@/subjects/log';
+import { BY_WORDS, describeCommon, describeGroup, KIND_WORDS } from '@/subjects/log/shared';
 import { Link } from '@/ui';
 import { CareList } from './_components/care-list';
 import { PlaceMap } from './_components/place-map';
@@ -19,7 +19,7 @@ export default async function LogPage({ params }: Params) {
   await connection();
   const { db } = bench();
   const printerId = idFrom((await params).printerId);
-  const view = viewLog(db, printerId);
+  const view = viewLog(db, printerId, benchHouse().run.commonShare);
   if (view === undefined) notFound();
   const care = careOf(db, printerId, new Date(), benchHouse().schools);
   return (
@@ -52,7 +52,7 @@ export default async function LogPage({ params }: Params) {
 
 const percent = (share: number) => `${Math.round(100 * share)} %`;
 
-function Rates({ view: { prints, byProfile, commonShare } }: { view: LogView }) {
+function Rates({ view: { prints, rates, pieces } }: { view: LogView }) {
   return (
     <section aria-labelledby="rates-title">
       <h2 id="rates-title" className="text-lg">
@@ -72,42 +72,51 @@ function Rates({ view: { prints, byProfile, commonShare } }: { view: LogView }) 
             </span>
             .
           </p>
-          {byProfile.length > 1 && <RateTable rates={byProfile} />}
-          <p className="mt-1 text-sm text-soft">
-            Between {percent(Math.max(0, commonShare.mean - 1.96 * commonShare.sd))} and{' '}
-            {percent(Math.min(1, commonShare.mean + 1.96 * commonShare.sd))} of lost pieces are lost with
-            their whole plate.
+          <p className="text-sm text-soft">
+            Of single pieces {percent(pieces.p)} are expected whole, between {percent(pieces.low)} and{' '}
+            {percent(pieces.high)}: copies to start and costs under Run go by it.{' '}
+            {percent(pieces.commonShare)} of the lost ones go with their whole plate, by all printers here.
           </p>
+          {rates.map((group) => (
+            <RateTable key={group.by} group={group} />
+          ))}
         </>
       )}
     </section>
   );
 }
 
-function RateTable({ rates }: { rates: readonly Rate[] }) {
+function RateTable({ group: { by, rates, differ } }: { group: RateGroup }) {
   return (
-    <table className="mt-2 w-full border-collapse">
-      <thead>
-        <tr className="border-b border-ink text-left text-sm text-soft">
-          <th className="py-1 pr-3 font-normal">profile</th>
-          <th className="py-1 pr-3 text-right font-normal">whole</th>
-          <th className="py-1 text-right font-normal">expected</th>
-        </tr>
-      </thead>
-      <tbody>
-        {rates.map(({ name, k, n, pooled }) => (
-          <tr key={name} className="border-b border-hair">
-            <th scope="row" className="py-1 pr-3 text-left font-normal">
-              {name}
-            </th>
-            <td className="num py-1 pr-3 text-right">
-              {k} of {n}
-            </td>
-            <td className="num py-1 text-right">{percent(pooled)}</td>
+    <>
+      <table className="mt-3 w-full border-collapse">
+        <thead>
+          <tr className="border-b border-ink text-left text-sm text-soft">
+            <th className="py-1 pr-3 font-normal">{BY_WORDS[by]}</th>
+            <th className="py-1 pr-3 text-right font-normal">whole</th>
+            <th className="py-1 text-right font-normal">expected</th>
           </tr>
-        ))}
-      </tbody>
-    </table>
+        </thead>
+        <tbody>
+          {rates.map(({ name, k, n, pooled }) => (
+            <tr key={name} className="border-b border-hair">
+              <th scope="row" className="py-1 pr-3 text-left font-normal">
+                {describeGroup(by, name)}
+              </th>
+              <td className="num py-1 pr-3 text-right">
+                {k} of {n}
+              </td>
+              <td className="num py-1 text-right">{percent(pooled)}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      <p className="text-sm text-soft">
+        {differ === undefined
+          ? 'With so few prints none of them is told from another.'
+          : `“${describeGroup(by, differ[0])}” comes out more often than “${describeGroup(by, differ[1])}”: chance alone would hardly do it.`}
+      </p>
+    </>
   );
 }
 
