@@ -174,7 +174,7 @@ function Watch() {
   const checks = listCreepChecks(db, today());
   const short = listShort(db);
   const alarms = listControlAlarms(db);
-  const care = listDueCare(db, new Date(), benchHouse().schools);
+  const care = listDueCare(db, new Date(), benchHouse());
   if (checks.length + short.length + alarms.length + care.length === 0) return null;
   return (
     <section className="mt-6" aria-label="To watch">

@@ -1,7 +1,7 @@
 import {
   afterTest,
   type ByCause,
-  builtInTests,
+  costedTests,
   type CostedTest,
   type FailureKind,
   type FailureSeen,
@@ -90,7 +90,7 @@ const PRINTS: ReadonlySet<string> = new Set(['turnPart', 'sameAgain', 'warmer', 
  */
 export function findByProgram({ story, seen }: Told): Found {
   let chances: ByCause = expectOk(readFailure(seen)).chances;
-  const tests = new Map(builtInTests(PRINT_HOURS).map((test) => [test.name, test]));
+  const tests = new Map(costedTests({ printHours: PRINT_HOURS }).map((test) => [test.name, test]));
   let [prints, hours] = [0, 0];
   for (let step = 0; step < MOST_STEPS; step++) {
     const best = tests.size === 0 ? likeliest(chances) : namedCause(chances);

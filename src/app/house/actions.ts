@@ -3,6 +3,7 @@
 import { ok } from '@/core/result';
 import { bench, type HouseRules, writeHouseRules } from '@/subjects/house';
 import {
+  careRulesForm,
   checkRulesForm,
   classesForm,
   houseForm,
@@ -52,4 +53,9 @@ export async function saveCheckRules(_before: FormAnswer, data: FormData): Promi
 export async function saveRunRules(_before: FormAnswer, data: FormData): Promise<FormAnswer> {
   const said = () => 'Kept. Plates and the day are planned by it.';
   return answerForm({ form: runRulesForm, data, verb: (run) => keep({ run }), said, ...shown });
+}
+
+export async function saveCareRules(_before: FormAnswer, data: FormData): Promise<FormAnswer> {
+  const said = () => 'Kept. Care is counted by it.';
+  return answerForm({ form: careRulesForm, data, verb: (care) => keep({ care }), said, ...shown });
 }

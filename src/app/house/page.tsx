@@ -11,6 +11,7 @@ import { dayOf, describeFitWord, formatMm, formatSigned } from '@/subjects/langu
 import { glanceAtArchive } from '@/subjects/overview';
 import { learnShopMeanings } from '@/subjects/printing';
 import { Link } from '@/ui';
+import { CareFields } from './_components/care-fields';
 import { CheckFields } from './_components/check-fields';
 import { BackupButton } from './_components/backup-button';
 import { ClassFields } from './_components/class-fields';
@@ -74,6 +75,18 @@ export default async function HousePage() {
             Hours and costs
           </h2>
           <RunFields key={folder} run={benchHouse().run} />
+        </section>
+        <section aria-labelledby="care-title">
+          <h2 id="care-title" className="mb-2 text-lg">
+            Care
+          </h2>
+          <CareFields key={folder} care={benchHouse().care} />
+          <p className="mt-3 text-sm">
+            <Link href="/house/causes" className="underline">
+              How failures are read
+            </Link>
+            : the chances of each cause, with their reasons.
+          </p>
         </section>
         <section aria-labelledby="share-title">
           <h2 id="share-title" className="text-lg">

@@ -8,8 +8,18 @@ export const CARE_KINDS = [
   'washLiquid',
   'clearVat',
   'imageCheck',
+  'firstPiece',
+  'lookOver',
 ] as const;
 export type CareKind = (typeof CARE_KINDS)[number];
+
+/** Checks of a machine that show something, well or not; a new printer asks for all of them. */
+export const CHECK_KINDS = ['imageCheck', 'level', 'firstPiece'] as const satisfies readonly CareKind[];
+export type CheckKind = (typeof CHECK_KINDS)[number];
+
+/** After a failure that can have left something in the vat, in this order; each is answered before the next start. */
+export const CLEARING_STEPS = ['solids', 'plate', 'film', 'filter'] as const;
+export type ClearingStep = (typeof CLEARING_STEPS)[number];
 
 /** A print as far as care counts it. */
 export interface RunOfCare {
@@ -22,9 +32,9 @@ export interface RunOfCare {
   readonly leftSolids: boolean;
 }
 
-/** Something after which other care is due: a new film or panel, a failure that can have left something in the vat. */
+/** Something after which other care is due: a new printer, film or panel, a failure that can have left something in the vat. */
 export interface CareEvent {
-  readonly kind: 'film' | 'panel' | 'failure';
+  readonly kind: 'printer' | 'film' | 'panel' | 'failure';
   readonly at: Date;
 }
 
@@ -36,14 +46,16 @@ export interface CareRules {
   readonly drainDays?: number;
   readonly filterRuns: number;
   readonly washParts: number;
+  readonly lookRuns: number;
 }
 
-export const CARE_DEFAULTS: CareRules = Object.freeze({
+export const CARE_DEFAULTS: Required<CareRules> = Object.freeze({
   filmLayers: 60_000,
   panelHours: 2000,
   drainDays: 30,
   filterRuns: 20,
   washParts: 60,
+  lookRuns: 10,
 });
 
 /** One kind of care: what was counted since it was done, against what the house allows, in the unit of its kind. */
@@ -71,9 +83,10 @@ const DAY_MS = 86_400_000;
 
 /** Kinds that an event asks for. */
 const ASKED_BY: Readonly<Partial<Record<CareKind, readonly CareEvent['kind'][]>>> = {
-  level: ['film'],
+  level: ['printer', 'film'],
   clearVat: ['failure'],
-  imageCheck: ['panel'],
+  imageCheck: ['printer', 'panel'],
+  firstPiece: ['printer', 'panel'],
 };
 
 /** What was counted since each kind of care was done: by what happened, not by the calendar alone. */
@@ -93,13 +106,18 @@ export function countCare({ runs, events, done, rules, now }: CareAsk): CareCoun
     level: [since('level').runs.length],
     clearVat: [sum('clearVat', ({ leftSolids }) => Number(leftSolids))],
     imageCheck: [since('imageCheck').runs.length],
+    firstPiece: [since('firstPiece').runs.length],
+    lookOver: [since('lookOver').runs.length, rules.lookRuns],
   };
   return CARE_KINDS.map((kind) => {
     const [counted, allowed] = counts[kind];
     const doneAt = done[kind];
-    const because = events.find(
-      (event) => ASKED_BY[kind]?.includes(event.kind) === true && (doneAt === undefined || event.at > doneAt),
-    )?.kind;
+    const because = events
+      .filter(
+        (event) =>
+          ASKED_BY[kind]?.includes(event.kind) === true && (doneAt === undefined || event.at > doneAt),
+      )
+      .sort((a, b) => b.at.getTime() - a.at.getTime())[0]?.kind;
     return {
       kind,
       doneAt,
@@ -120,3 +138,15 @@ function daysSince(drained: Date | undefined, runs: readonly RunOfCare[], now: D
   const from = drained ?? first;
   return from === undefined ? 0 : Math.floor((now.getTime() - from.getTime()) / DAY_MS);
 }
+
+/** Counted care that has used so much of what the house allows is looked at along with what is due. */
+const SOON_SHARE = 0.8;
+
+/** Due, or soon to be. */
+export function isSoon({ isDue, counted, allowed }: CareCount): boolean {
+  return isDue || (allowed !== undefined && counted >= SOON_SHARE * allowed);
+}
+
+/** What is looked at in a minute, whatever is due. */
+export const GLANCES = ['film', 'plate', 'panel', 'cover', 'atHand'] as const;
+export type Glance = (typeof GLANCES)[number];

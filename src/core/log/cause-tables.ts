@@ -59,10 +59,14 @@ export const EVIDENCE = [
 ] as const;
 export type Evidence = (typeof EVIDENCE)[number];
 
-/** One line of the table: a chance for every cause, those that differ from the usual named, and why. */
-interface Line {
+/** Chances for every cause: the usual one, and those that differ from it. */
+export interface Chances {
   readonly usual: number;
   readonly but: Readonly<Partial<Record<Cause, number>>>;
+}
+
+/** One line of the table, and why it is so. */
+export interface Line extends Chances {
   readonly why: string;
 }
 
@@ -224,7 +228,7 @@ export const EVIDENCE_GROUPS: Readonly<Partial<Record<Evidence, string>>> = Obje
 });
 
 /** A line as chances for every cause. */
-export function chancesOf({ usual, but }: Pick<Line, 'usual' | 'but'>): ByCause {
+export function chancesOf({ usual, but }: Chances): ByCause {
   return Object.fromEntries(CAUSES.map((cause) => [cause, but[cause] ?? usual]));
 }
 

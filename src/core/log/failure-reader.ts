@@ -1,17 +1,15 @@
 import type { Result } from '@/core/result';
 import {
-  CAUSE_PRIOR,
   CAUSES,
   type Cause,
   chanceOfKind,
   chancesOf,
   EVIDENCE,
   EVIDENCE_GROUPS,
-  EVIDENCE_TABLE,
   type Evidence,
   type FailureKind,
 } from './cause-tables';
-import { TEST_TABLE, type TestName, TESTS } from './test-tables';
+import { type CauseTables, OUR_TABLES, type TestName, TESTS } from './test-tables';
 import { type ByCause, type CauseIssue, type CostedTest, type Posterior, posteriorOf } from './posterior';
 
 /** What is known of a failure. */
@@ -25,7 +23,7 @@ export interface FailureSeen {
 const PRIOR_WEIGHT = 20;
 
 /** Chances of causes before a failure is looked at: the usual ones, and what turned out to be the cause on this bench. */
-export function priorOf(found: readonly Cause[] = [], usual: ByCause = CAUSE_PRIOR): ByCause {
+export function priorOf(found: readonly Cause[] = [], usual: ByCause = OUR_TABLES.prior): ByCause {
   const total = CAUSES.reduce((sum, cause) => sum + usual[cause], 0);
   return Object.fromEntries(
     CAUSES.map((cause) => {
@@ -36,39 +34,54 @@ export function priorOf(found: readonly Cause[] = [], usual: ByCause = CAUSE_PRI
 }
 
 /** The table with a line for the kind that was seen: of kinds exactly one is. */
-function tableFor(kind: FailureKind): Record<string, ByCause> {
+function tableFor(kind: FailureKind, lines: CauseTables['evidence']): Record<string, ByCause> {
   return {
-    ...Object.fromEntries(EVIDENCE.map((name) => [name, chancesOf(EVIDENCE_TABLE[name])])),
+    ...Object.fromEntries(EVIDENCE.map((name) => [name, chancesOf(lines[name])])),
     [kindName(kind)]: chanceOfKind(kind),
   };
 }
 
 const kindName = (kind: FailureKind) => `kind ${kind}`;
 
-/** Why it failed: the posterior of the causes by the built-in tables, with what each piece of evidence brought. */
+/** Why it failed: the posterior of the causes by the tables, with what each piece of evidence brought. */
 export function readFailure(
   { kind, evidence }: FailureSeen,
   prior: ByCause = priorOf(),
+  lines = OUR_TABLES.evidence,
 ): Result<Posterior, CauseIssue> {
   const seen = Object.fromEntries(
     Object.entries(evidence).filter((entry): entry is [string, boolean] => entry[1] !== undefined),
   );
   return posteriorOf({
     prior,
-    table: tableFor(kind),
+    table: tableFor(kind, lines),
     evidence: { [kindName(kind)]: true, ...seen },
     groups: EVIDENCE_GROUPS as Readonly<Record<string, string>>,
   });
 }
 
-/** The built-in tests, as they are weighed; `hours` of a print where a test prints the part itself again. */
-export function builtInTests(printHours?: number): CostedTest[] {
-  const prints: readonly TestName[] = ['turnPart', 'sameAgain', 'warmer'];
+/** What a print of the part takes, and what an hour at the bench costs. */
+export interface TestCosts {
+  readonly printHours?: number;
+  readonly printCost?: number;
+  readonly workHour?: number;
+}
+
+/** Tests that print the part itself again. */
+const PRINTS: ReadonlySet<TestName> = new Set(['turnPart', 'sameAgain', 'warmer']);
+
+/** The tests as they are weighed: those that print the part again take its hours and cost it, the others take work. */
+export function costedTests(
+  { printHours, printCost = 0, workHour = 0 }: TestCosts = {},
+  tests = OUR_TABLES.tests,
+): CostedTest[] {
   return TESTS.map((name) => {
-    const { outcomes, hours, ...line } = TEST_TABLE[name];
+    const { outcomes, hours: usual, ...line } = tests[name];
     const yes = chancesOf(line);
     const no = Object.fromEntries(Object.entries(yes).map(([cause, p]) => [cause, 1 - p]));
-    const own = printHours !== undefined && prints.includes(name) ? printHours : hours;
-    return { name, table: { [outcomes[0]]: yes, [outcomes[1]]: no }, hours: own, cost: 0 };
+    const isPrint = PRINTS.has(name);
+    const hours = isPrint && printHours !== undefined ? printHours : usual;
+    const cost = isPrint ? printCost : usual * workHour;
+    return { name, table: { [outcomes[0]]: yes, [outcomes[1]]: no }, hours, cost };
   });
 }

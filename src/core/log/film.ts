@@ -20,6 +20,18 @@ function chanceAt(layers: number, half: number, steepness: number): number {
   return layers <= 0 ? 0 : 1 / (1 + (half / layers) ** steepness);
 }
 
+/** Prints on films of the same age, counted: of many prints few ages are different. */
+function alike(prints: readonly FilmPrint[]) {
+  const ages = new Map<number, { layers: number; byFilm: number; not: number }>();
+  for (const { layers, failedByFilm } of prints) {
+    const age = ages.get(layers) ?? { layers, byFilm: 0, not: 0 };
+    age.byFilm += failedByFilm;
+    age.not += 1 - failedByFilm;
+    ages.set(layers, age);
+  }
+  return [...ages.values()];
+}
+
 /**
  * Learns when films fail here, from the house's interval and the log. A failure that was only likely the film's counts by
  * that likelihood. Example: at the interval itself, before any print, about one in seven.
@@ -27,6 +39,7 @@ function chanceAt(layers: number, half: number, steepness: number): number {
 export function learnFilm(intervalLayers: number, prints: readonly FilmPrint[]): FilmLaw {
   if (!(intervalLayers > 0)) throw new RangeError('learnFilm: the interval lies above 0 layers');
   const size = NODES * NODES;
+  const counts = alike(prints);
   const [halfLayers, steepness, logs] = [1, 2, 3].map(() => new Float64Array(size));
   for (let i = 0; i < NODES; i++)
     for (let j = 0; j < NODES; j++) {
@@ -35,9 +48,9 @@ export function learnFilm(intervalLayers: number, prints: readonly FilmPrint[]):
       halfLayers[at] = PRIOR.halfIntervals * intervalLayers * Math.exp(PRIOR.lnHalfSd * u);
       steepness[at] = PRIOR.steepness * Math.exp(PRIOR.lnSteepSd * v);
       logs[at] = -(u * u + v * v) / 2;
-      for (const { layers, failedByFilm } of prints) {
+      for (const { layers, byFilm, not } of counts) {
         const p = Math.min(1 - 1e-12, Math.max(1e-12, chanceAt(layers, halfLayers[at], steepness[at])));
-        logs[at] += failedByFilm * Math.log(p) + (1 - failedByFilm) * Math.log1p(-p);
+        logs[at] += byFilm * Math.log(p) + not * Math.log1p(-p);
       }
     }
   const most = logs.reduce((best, log) => Math.max(best, log), -Infinity);

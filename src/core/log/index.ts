@@ -1,12 +1,19 @@
 export {
   CARE_DEFAULTS,
   CARE_KINDS,
+  CHECK_KINDS,
+  type CheckKind,
+  CLEARING_STEPS,
+  type ClearingStep,
   type CareAsk,
   type CareCount,
   type CareEvent,
   type CareKind,
   type CareRules,
   countCare,
+  type Glance,
+  GLANCES,
+  isSoon,
   type RunOfCare,
 } from './care';
 export {
@@ -19,6 +26,7 @@ export {
 } from './evidence';
 export {
   CAUSE_PRIOR,
+  type Chances,
   type Cause,
   CAUSES,
   EVIDENCE,
@@ -27,8 +35,16 @@ export {
   FAILURE_KINDS,
   type FailureKind,
 } from './cause-tables';
-export { TEST_TABLE, type TestName, TESTS } from './test-tables';
-export { builtInTests, type FailureSeen, priorOf, readFailure } from './failure-reader';
+export {
+  type CauseEdits,
+  type CauseTables,
+  OUR_TABLES,
+  tablesOf,
+  TEST_TABLE,
+  type TestName,
+  TESTS,
+} from './test-tables';
+export { costedTests, type FailureSeen, priorOf, readFailure, type TestCosts } from './failure-reader';
 export {
   afterTest,
   bitsOf,

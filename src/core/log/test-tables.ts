@@ -1,4 +1,11 @@
-import type { Cause } from './cause-tables';
+import {
+  CAUSE_PRIOR,
+  type Cause,
+  type Chances,
+  type Evidence,
+  EVIDENCE_TABLE,
+  type Line,
+} from './cause-tables';
 
 /** Tests that tell causes apart, each a small job or a look. */
 export const TESTS = [
@@ -14,13 +21,10 @@ export const TESTS = [
 ] as const;
 export type TestName = (typeof TESTS)[number];
 
-interface TestLine {
+export interface TestLine extends Line {
   readonly hours: number;
-  /** P(first outcome | cause); the second is the rest. */
+  /** P(first outcome | cause) is the line's chance; the second is the rest. */
   readonly outcomes: readonly [yes: string, no: string];
-  readonly usual: number;
-  readonly but: Readonly<Partial<Record<Cause, number>>>;
-  readonly why: string;
 }
 
 /** What each test would show under each cause: ours, editable under House. */
@@ -140,3 +144,43 @@ export const TEST_TABLE: Readonly<Record<TestName, TestLine>> = Object.freeze({
     why: 'a region like it elsewhere on the same part prints alike if the part is to blame.',
   },
 });
+
+/** Everything that failures are read with. */
+export interface CauseTables {
+  /** In how many of a hundred failures each is the cause, before a bench has a log. */
+  readonly prior: Readonly<Record<Cause, number>>;
+  readonly evidence: Readonly<Record<Evidence, Line>>;
+  readonly tests: Readonly<Record<TestName, TestLine>>;
+}
+
+/** Ours, to start with. */
+export const OUR_TABLES: CauseTables = Object.freeze({
+  prior: CAUSE_PRIOR,
+  evidence: EVIDENCE_TABLE,
+  tests: TEST_TABLE,
+});
+
+/** What a house holds instead of ours, line by line. */
+export interface CauseEdits {
+  readonly prior?: Readonly<Partial<Record<Cause, number>>>;
+  readonly evidence?: Readonly<Partial<Record<Evidence, Chances>>>;
+  readonly tests?: Readonly<Partial<Record<TestName, Chances>>>;
+}
+
+function edited<Name extends string, Of extends Line>(
+  ours: Readonly<Record<Name, Of>>,
+  edits: Readonly<Partial<Record<Name, Chances>>> | undefined,
+): Readonly<Record<Name, Of>> {
+  return Object.fromEntries(
+    Object.entries<Of>(ours).map(([name, line]) => [name, { ...line, ...edits?.[name as Name] }]),
+  ) as Record<Name, Of>;
+}
+
+/** Our tables with what the house holds instead. */
+export function tablesOf({ prior, evidence, tests }: CauseEdits): CauseTables {
+  return {
+    prior: { ...CAUSE_PRIOR, ...prior },
+    evidence: edited(EVIDENCE_TABLE, evidence),
+    tests: edited(TEST_TABLE, tests),
+  };
+}

@@ -13,6 +13,7 @@ export {
   type Story,
   type Trouble,
   TROUBLE_NAMES,
+  type TroubleSet,
   type TroubledPrint,
 } from './troubles';
 export { drawPrinter, type Family, type VirtualPrinter } from './printer';

@@ -19,6 +19,14 @@ const TROUBLES = {
   ranDry: 3,
 } as const;
 export type Trouble = keyof typeof TROUBLES;
+/** What ails a simulated printer of the bench, from which seed. */
+export interface TroubleSet {
+  readonly trouble: Trouble;
+  readonly seed: number;
+  /** Drawn, and told to nobody before it is found. */
+  readonly isHidden: boolean;
+}
+
 export const TROUBLE_NAMES = Object.keys(TROUBLES) as readonly Trouble[];
 
 /** A piece as a simulated print left it. */

@@ -1,10 +1,10 @@
-import { and, asc, desc, eq, inArray, isNotNull, isNull, lte, or, sql } from 'drizzle-orm';
+import { and, asc, desc, eq, gte, inArray, isNotNull, isNull, lte, or, sql } from 'drizzle-orm';
 import { groupBy } from '@/core/group-by';
 import type { Db } from '../client';
 import { attempts } from '../schema/attempts';
 import { profiles } from '../schema/equipment';
 import { jobs } from '../schema/jobs';
-import { careDone, causesFound, failures, failureTests } from '../schema/log';
+import { careDone, causesFound, clearings, failures, failureTests } from '../schema/log';
 import { runPieces, runs } from '../schema/runs';
 
 export type Failure = typeof failures.$inferSelect;
@@ -121,6 +121,16 @@ export function listCareDone(db: Db, printerId: number) {
     .from(careDone)
     .where(and(eq(careDone.printerId, printerId), isNull(careDone.retractedAt)))
     .orderBy(desc(careDone.at), desc(careDone.id))
+    .all();
+}
+
+/** Answers to the steps of clearing a printer since a time, oldest first. */
+export function listClearings(db: Db, printerId: number, since: Date) {
+  return db
+    .select()
+    .from(clearings)
+    .where(and(eq(clearings.printerId, printerId), gte(clearings.at, since)))
+    .orderBy(asc(clearings.id))
     .all();
 }
 

@@ -1,6 +1,7 @@
 import { index, integer, real, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core';
 import type { Rooms } from '@/core/findings';
 import type { ChangeKind, ProfileSettings } from '@/core/signature';
+import type { TroubleSet } from '@/core/virtual';
 import { resins } from './resins';
 
 export const printers = sqliteTable('printers', {
@@ -19,7 +20,23 @@ export const printers = sqliteTable('printers', {
   rooms: text({ mode: 'json' }).$type<Rooms>().notNull().default({}),
   /** Seconds that one ordinary layer takes, lift and rest included; null when nobody looked. */
   layerSeconds: real(),
+  /** When it was named here; null for those named before that was kept. */
+  addedAt: integer({ mode: 'timestamp_ms' }),
+  /** What stands on its plate and its bill; what nobody said is left out. */
+  card: text({ mode: 'json' }).$type<DeviceCard>().notNull().default({}),
+  /** What ails a simulated printer; null: nothing. */
+  trouble: text({ mode: 'json' }).$type<TroubleSet>(),
 });
+
+/** Numbers of a device, as they are asked for by whoever repairs it. */
+export interface DeviceCard {
+  readonly serial?: string;
+  /** Days as YYYY-MM-DD. */
+  readonly boughtOn?: string;
+  readonly warrantyUntil?: string;
+  readonly firmware?: string;
+  readonly note?: string;
+}
 
 /** A printer with a resin and its settings: what one signature belongs to. */
 export const profiles = sqliteTable(

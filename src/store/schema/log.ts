@@ -1,5 +1,5 @@
 import { index, integer, real, sqliteTable, text } from 'drizzle-orm/sqlite-core';
-import type { CareKind, Cause, FailureKind, TestName } from '@/core/log';
+import type { CareKind, Cause, ClearingStep, FailureKind, TestName } from '@/core/log';
 import { printers } from './equipment';
 import { runPieces, runs } from './runs';
 
@@ -61,9 +61,43 @@ export const careDone = sqliteTable(
       .notNull()
       .references(() => printers.id),
     kind: text().$type<CareKind>().notNull(),
+    /** What a check showed; care that is no check is well once it is done. */
+    isWell: integer({ mode: 'boolean' }).notNull().default(true),
     note: text().notNull().default(''),
     at: integer({ mode: 'timestamp_ms' }).notNull(),
     retractedAt: integer({ mode: 'timestamp_ms' }),
   },
   (table) => [index('care_of_printer').on(table.printerId)],
 );
+
+/** A step of clearing a printer after a failure, as it was answered; append-only. */
+export const clearings = sqliteTable(
+  'clearings',
+  {
+    id: integer().primaryKey({ autoIncrement: true }),
+    printerId: integer()
+      .notNull()
+      .references(() => printers.id),
+    step: text().$type<ClearingStep>().notNull(),
+    /** Nothing amiss was seen; otherwise the note says what followed. */
+    isWell: integer({ mode: 'boolean' }).notNull(),
+    note: text().notNull().default(''),
+    at: integer({ mode: 'timestamp_ms' }).notNull(),
+  },
+  (table) => [index('clearings_of_printer').on(table.printerId)],
+);
+
+/** Something that is used up beside resin: film, gloves, filters, wash liquid. */
+export const consumables = sqliteTable('consumables', {
+  id: integer().primaryKey({ autoIncrement: true }),
+  name: text().notNull().unique(),
+  unit: text().notNull(),
+  /** How much was left when somebody counted last. */
+  counted: real().notNull(),
+  countedAt: integer({ mode: 'timestamp_ms' }).notNull(),
+  /** What one print takes of it on average. */
+  perPrint: real().notNull(),
+  /** Days that it takes to come. */
+  leadDays: real().notNull(),
+  putAwayAt: integer({ mode: 'timestamp_ms' }),
+});

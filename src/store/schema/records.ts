@@ -4,6 +4,7 @@ import type { SignatureSummary } from '@/core/signature';
 import { prints } from './attempts';
 import { profiles } from './equipment';
 import { jobs } from './jobs';
+import { runs } from './runs';
 
 /**
  * Every estimate of a signature that was ever used: what it said of the law, and how far the readings went that it was
@@ -99,6 +100,8 @@ export const pictures = sqliteTable(
     jobId: integer()
       .notNull()
       .references(() => jobs.id),
+    /** Taken of what came off a run; null: of the part or where it sits. */
+    runId: integer().references(() => runs.id),
     hash: text().notNull(),
     type: text().$type<'jpg' | 'png' | 'webp'>().notNull(),
     caption: text().notNull().default(''),

@@ -7,7 +7,7 @@ import { findShelved, resinFile } from '@/subjects/resin';
 import { LAMP, stepsAfterPrint, WASH } from './steps-of-card';
 import { listOnTheWay, type OnTheWay } from './view-on-the-way';
 
-type House = Pick<HouseRules, 'schools' | 'roomC' | 'run' | 'changeoverMl'>;
+type House = Pick<HouseRules, 'schools' | 'roomC' | 'run' | 'changeoverMl' | 'care'>;
 
 /** A job of the day, as the rail names it. */
 export interface DayThing {

@@ -1,4 +1,5 @@
 export { checkRulesForm, classesForm, houseForm } from './input-house';
+export { careRulesForm, type HouseCare } from './input-care-rules';
 export {
   type PresenceWindow,
   readWindows,

@@ -1,10 +1,12 @@
 import { eq } from 'drizzle-orm';
 import { CHECK_RULES, type CheckRules } from '@/core/findings';
 import { FIT_CLASSES_AT_10MM, type FitClasses } from '@/core/fits';
+import type { CauseEdits } from '@/core/log';
 import type { DecisionRule } from '@/core/metrology';
 import { DEFAULT_SCHOOLS, type Schools, type WashLiquid } from '@/core/resins';
 import { DEFAULT_SHARES, type ShareTable } from '@/core/signature';
 import { type Db, tables } from '@/store';
+import { HOUSE_CARE, type HouseCare } from './input-care-rules';
 import { RUN_DEFAULTS, type RunRules } from './input-run-rules';
 
 /** How this bench wants the program to behave. */
@@ -32,6 +34,10 @@ export interface HouseRules {
   readonly check: CheckRules;
   /** When somebody is there, what hours and resin cost, how close pieces may lie. */
   readonly run: RunRules;
+  /** After how much of what a printer is cared for. */
+  readonly care: HouseCare;
+  /** Where this house reads failures by other chances than ours. */
+  readonly causes: CauseEdits;
 }
 
 export const HOUSE_DEFAULTS: HouseRules = Object.freeze({
@@ -47,6 +53,8 @@ export const HOUSE_DEFAULTS: HouseRules = Object.freeze({
   shares: DEFAULT_SHARES,
   check: CHECK_RULES,
   run: RUN_DEFAULTS,
+  care: HOUSE_CARE,
+  causes: {},
 });
 
 export const NAME = 'house';
@@ -60,6 +68,7 @@ export function readHouseRules(db: Db): HouseRules {
     shares: { ...HOUSE_DEFAULTS.shares, ...kept?.shares },
     check: { ...HOUSE_DEFAULTS.check, ...kept?.check },
     run: { ...HOUSE_DEFAULTS.run, ...kept?.run },
+    care: { ...HOUSE_DEFAULTS.care, ...kept?.care },
     schools: { ...HOUSE_DEFAULTS.schools, ...kept?.schools },
   };
 }

@@ -176,6 +176,20 @@ export const SCHOOL_WORDS: Readonly<Record<School, SchoolWords>> = {
       calendar: { label: 'is drained every 30 days', reason: 'a rhythm that nobody has to think about' },
     },
   },
+  clearVat: {
+    title: 'What is solid in the vat after a failure',
+    sides: {
+      sheet: {
+        label: 'is cured into a thin sheet and lifted out',
+        reason: 'one sheet takes every crumb along, and no tool comes near the film',
+      },
+      spatula: { label: 'is felt for with a soft spatula', reason: 'quick, and no resin is cured for it' },
+      pour: {
+        label: 'is poured out through a filter',
+        reason: 'the empty film is seen and felt, and the resin is clean',
+      },
+    },
+  },
   gloves: {
     title: 'Gloves',
     sides: {
@@ -277,7 +291,7 @@ export const SCHOOL_GROUPS: readonly { readonly title: string; readonly schools:
   },
   {
     title: 'From the plate to dry',
-    schools: ['excessResin', 'release', 'vatAfter', 'washOn', 'washWith', 'washMethod', 'drying'],
+    schools: ['excessResin', 'release', 'vatAfter', 'clearVat', 'washOn', 'washWith', 'washMethod', 'drying'],
   },
   {
     title: 'Supports, cure and finish',

@@ -1,15 +1,10 @@
 import 'server-only';
 
-export {
-  keepCause,
-  keepTest,
-  noteCare,
-  noteFailure,
-  noteWell,
-  takeBackCare,
-  takeBackFailure,
-} from './keep-failure';
+export { changeLine, changePrior, dropEdit } from './change-tables';
+export { answerClearing, noteCare, noteLookOver, takeBackCare } from './keep-care';
+export { keepCause, keepTest, noteFailure, noteWell, takeBackFailure } from './keep-failure';
 export { type CareView, careOf, listDueCare } from './view-care';
+export { type ClearingView, viewClearing } from './view-clearing';
 export { type CaseView, listFailuresOf, type TestView, viewCase } from './view-case';
 export { type LogView, type PlacedFailure, viewLog } from './view-log';
 export { type RateGroup } from './view-rates';

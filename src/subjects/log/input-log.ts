@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { CARE_KINDS, CAUSES, FAILURE_KINDS, TESTS } from '@/core/log';
+import { CARE_KINDS, CAUSES, CLEARING_STEPS, FAILURE_KINDS, GLANCES, TESTS } from '@/core/log';
 
 const place = z.number().min(-1000).max(1000);
 
@@ -17,5 +17,27 @@ export type FailureNoted = z.infer<typeof failureInput>;
 export const testInput = z.object({ test: z.enum(TESTS), outcome: z.string().min(1).max(40) });
 export const causeInput = z.enum(CAUSES);
 
-/** A new film is noted as a change of its profile: it moves sizes too. */
-export const careInput = z.enum(CARE_KINDS).exclude(['film']);
+const note = z.string().trim().max(300).default('');
+
+/** Care that is tapped: a new film is noted as a change of its profile, it moves sizes too; a vat is cleared step by step. */
+export const careKindInput = z.enum(CARE_KINDS).exclude(['film', 'clearVat', 'lookOver']);
+
+export const careInput = z.object({ kind: careKindInput, isWell: z.boolean().default(true), note });
+export interface CareNoted {
+  readonly kind: (typeof CARE_KINDS)[number];
+  readonly isWell?: boolean;
+  readonly note?: string;
+}
+
+/** What can be taken back: everything that is noted on the log's page. */
+export const careBackInput = z.enum(CARE_KINDS).exclude(['film']);
+
+export const clearingInput = z.object({ step: z.enum(CLEARING_STEPS), isWell: z.boolean(), note });
+export type ClearingAnswer = z.infer<typeof clearingInput>;
+
+export const lookOverInput = z.object({
+  done: z.array(careKindInput).max(CARE_KINDS.length),
+  amiss: z.array(z.enum(GLANCES)).max(GLANCES.length),
+  note,
+});
+export type LookedOver = z.infer<typeof lookOverInput>;

@@ -1,11 +1,11 @@
 import { and, eq, isNull } from 'drizzle-orm';
-import { type Cause, type CareKind, TEST_TABLE, type TestName } from '@/core/log';
+import { type Cause, TEST_TABLE, type TestName } from '@/core/log';
 import { fail, ok, type Result } from '@/core/result';
 import { allOrNothing, type Db, queries, tables } from '@/store';
 import { noteLedger } from '@/subjects/records';
 import type { FailureNoted } from './input-log';
 import type { LogEntry } from './words-ledger';
-import type { LogIssue } from './words-log';
+import type { LogIssue } from './words-care';
 
 function endedRun(db: Db, runId: number): Result<queries.Run, LogIssue> {
   const run = queries.findRun(db, runId);
@@ -104,26 +104,5 @@ export function keepCause(db: Db, runId: number, cause: Cause, at = new Date()):
     .values({ runId, cause, at })
     .onConflictDoUpdate({ target: tables.causesFound.runId, set: { cause, at } })
     .run();
-  return ok(undefined);
-}
-
-/** It was not done after all: the newest of its kind counts no more, and stays on record. */
-export function takeBackCare(db: Db, printerId: number, kind: CareKind): Result<void, LogIssue> {
-  const last = queries.listCareDone(db, printerId).find((each) => each.kind === kind);
-  if (last === undefined) return fail({ code: 'gone' });
-  db.update(tables.careDone).set({ retractedAt: new Date() }).where(eq(tables.careDone.id, last.id)).run();
-  return ok(undefined);
-}
-
-/** Notes care that was done at a printer. */
-export function noteCare(
-  db: Db,
-  printerId: number,
-  { kind, note }: { readonly kind: CareKind; readonly note: string },
-  at = new Date(),
-): Result<void, LogIssue> {
-  const known = db.select().from(tables.printers).where(eq(tables.printers.id, printerId)).get();
-  if (known === undefined) return fail({ code: 'gone' });
-  db.insert(tables.careDone).values({ printerId, kind, note, at }).run();
   return ok(undefined);
 }

@@ -1,19 +1,38 @@
 export { parseCauseJson, parsePlacesJson } from './input-cause-json';
+export { lineForm, type LineName, lineNameInput, priorForm } from './input-tables';
 export { describeLayer, type Layered, type LayerRead, readLayer } from './input-height';
-export { careInput, causeInput, failureInput, type FailureNoted, testInput } from './input-log';
+export {
+  careBackInput,
+  careInput,
+  causeInput,
+  clearingInput,
+  failureInput,
+  type FailureNoted,
+  lookOverInput,
+  testInput,
+} from './input-log';
 export { BY_WORDS, describeGroup } from './words-rates';
 export { describeLogEntry, type LogEntry } from './words-ledger';
 export {
-  CARE_WORDS,
   CAUSE_WORDS,
   describeCauseIssue,
-  DUE_WORDS,
   describeCommon,
   describeEvidence,
-  describeLogIssue,
   describePlaceIssue,
   KIND_WORDS,
-  type LogIssue,
   MEND_WORDS,
   TEST_WORDS,
 } from './words-log';
+export {
+  BECAUSE_WORDS,
+  CARE_WORDS,
+  CHECK_CAUTIONS,
+  checkWords,
+  CLEARING_CAUTIONS,
+  clearingWords,
+  describeFilmRisk,
+  describeLogIssue,
+  DUE_WORDS,
+  GLANCE_WORDS,
+  type LogIssue,
+} from './words-care';

@@ -1,27 +1,36 @@
 import {
-  CARE_DEFAULTS,
+  CHECK_KINDS,
+  type CheckKind,
   type CareCount,
   type CareEvent,
   type CareKind,
   countCare,
-  filmRisk,
-  learnFilm,
+  isFilmDue,
   type RunOfCare,
 } from '@/core/log';
-import type { Schools } from '@/core/resins';
 import { type Db, queries } from '@/store';
-import { careDates } from '@/subjects/printing';
+import type { HouseRules } from '@/subjects/house';
+import { careDates, filmOf, findPrinter } from '@/subjects/printing';
+import { lostWith } from './lost-with';
 
 /** Care of a printer: what was counted since each kind was done, and the risk that its film is. */
 export interface CareView {
   readonly counts: readonly CareCount[];
-  /** Chance that the next print fails by the film, learned here from what failed. */
-  readonly filmRisk: number;
+  /** The film against the next print: chance that it fails by it, learned here from what failed, and what both cost. */
+  readonly film: { readonly risk: number; readonly nextCost?: number; readonly filmCost: number };
   /** Kinds that were tapped as done within a day: a slip can be taken back. */
   readonly undoable: ReadonlySet<CareKind>;
+  /** What checks of the machine showed, the newest first. */
+  readonly checks: readonly {
+    readonly kind: CheckKind;
+    readonly at: Date;
+    readonly isWell: boolean;
+    readonly note: string;
+  }[];
 }
 
-type DrainSchool = Pick<Schools, 'vatAfter'>;
+type House = Pick<HouseRules, 'schools' | 'care' | 'run'>;
+type CareHouse = Pick<House, 'schools' | 'care'>;
 
 const DAY_MS = 86_400_000;
 
@@ -50,10 +59,12 @@ function runsOf(db: Db, printerId: number, until: Date): RunOfCare[] {
 }
 
 /** What was counted of each kind of care until a time; a vat is drained by the calendar only where the house does so. */
-export function careCounts(db: Db, printerId: number, now: Date, schools?: DrainSchool): CareCount[] {
+export function careCounts(db: Db, printerId: number, now: Date, { schools, care }: CareHouse): CareCount[] {
   const done = careDates(db, printerId, now);
   const uncleared = queries.findUncleared(db, printerId);
+  const addedAt = findPrinter(db, printerId)?.addedAt ?? undefined;
   const events: CareEvent[] = [
+    ...(addedAt === undefined ? [] : [{ kind: 'printer', at: addedAt } as const]),
     ...(['film', 'panel'] as const).flatMap((kind) =>
       done[kind] === undefined ? [] : { kind, at: done[kind] },
     ),
@@ -61,61 +72,73 @@ export function careCounts(db: Db, printerId: number, now: Date, schools?: Drain
       ? []
       : [{ kind: 'failure', at: uncleared.at } as const]),
   ];
-  const drainDays = schools?.vatAfter === 'calendar' ? CARE_DEFAULTS.drainDays : undefined;
+  const drainDays = schools.vatAfter === 'calendar' ? care.drainDays : undefined;
   return countCare({
     runs: runsOf(db, printerId, now),
     events,
     done,
-    rules: { ...CARE_DEFAULTS, drainDays },
+    rules: { ...care, drainDays },
     now,
   });
 }
+
+/** Prints that the cost of the next one is taken from. */
+const LAST_PRINTS = 10;
+
+/** What a print of this printer costs on average where it fails, hands counted; undefined: none was planned yet. */
+function nextCostOf(db: Db, printerId: number, house: House): number | undefined {
+  const costs = queries
+    .listRunsWithPieces(db, printerId, { most: LAST_PRINTS })
+    .flatMap(({ run: { plan }, pieces }) => {
+      if (plan === null) return [];
+      return lostWith(plan, pieces.length, house);
+    });
+  return costs.length === 0 ? undefined : costs.reduce((sum, cost) => sum + cost, 0) / costs.length;
+}
+
+function filmView(db: Db, printerId: number, house: House): CareView['film'] {
+  const { filmLayers, filmCost } = house.care;
+  const { risk } = filmOf(db, printerId, filmLayers);
+  return { risk, nextCost: nextCostOf(db, printerId, house), filmCost };
+}
+
+/** The counts, the film's due also where its risk at the next print costs more than a new one. */
+function countsWith(
+  counts: readonly CareCount[],
+  { risk, nextCost, filmCost }: CareView['film'],
+): CareCount[] {
+  const isDear = nextCost !== undefined && isFilmDue(risk, nextCost, filmCost);
+  return counts.map((count) => (count.kind === 'film' && isDear ? { ...count, isDue: true } : count));
+}
+
+/** Checks of a new printer stand in its own log: nobody is reminded of them who has not printed on it yet. */
+const isForToday = ({ because, isDue }: CareCount) => isDue && because !== 'printer';
 
 /** Printers with care that is due. */
 export function listDueCare(
   db: Db,
   now: Date,
-  schools: DrainSchool,
+  house: House,
 ): { readonly printerId: number; readonly printer: string; readonly due: readonly CareCount[] }[] {
   const printers = new Map(queries.listProfiles(db).map(({ printer }) => [printer.id, printer.name]));
   return [...printers].flatMap(([printerId, printer]) => {
-    const due = careCounts(db, printerId, now, schools).filter(({ isDue }) => isDue);
+    const counts = careCounts(db, printerId, now, house);
+    const due = countsWith(counts, filmView(db, printerId, house)).filter(isForToday);
     return due.length === 0 ? [] : [{ printerId, printer, due }];
   });
 }
 
-/** Care of a printer as it stands at a time. */
-export function careOf(db: Db, printerId: number, now: Date, schools: DrainSchool): CareView {
-  const counts = careCounts(db, printerId, now, schools);
-  const film = counts.find(({ kind }) => kind === 'film')!;
-  const dayAgo = now.getTime() - DAY_MS;
-  const undoable = new Set(
-    queries.listCareDone(db, printerId).flatMap(({ kind, at }) => (at.getTime() > dayAgo ? kind : [])),
-  );
-  return { counts, filmRisk: filmRisk(filmLawOf(db, printerId), film.counted), undoable };
-}
+const isCheck = (kind: CareKind): kind is CheckKind => (CHECK_KINDS as readonly CareKind[]).includes(kind);
 
-/** When films fail here: prints by the layers that their film had seen, and whether the film was found to be the cause. */
-function filmLawOf(db: Db, printerId: number) {
-  const runs = queries.listRunsWithPieces(db, printerId, { most: 400 }).toReversed();
-  const byFilm = new Set(
-    queries
-      .listCausesFound(db)
-      .filter(({ cause }) => cause === 'film')
-      .map(({ runId }) => runId),
-  );
-  const starts = queries
-    .listProfiles(db)
-    .filter(({ printer }) => printer.id === printerId)
-    .flatMap(({ profile }) => queries.listChanges(db, profile.id))
-    .flatMap(({ kinds, at }) => (kinds.includes('film') ? at.getTime() : []))
-    .sort((a, b) => a - b);
-  let [layers, next] = [0, 0];
-  const prints = runs.map(({ run }) => {
-    while (next < starts.length && starts[next] <= run.endedAt!.getTime()) [layers, next] = [0, next + 1];
-    const print = { layers, failedByFilm: Number(byFilm.has(run.id)) };
-    layers += run.stoppedLayer ?? run.plan?.layers ?? 0;
-    return print;
-  });
-  return learnFilm(CARE_DEFAULTS.filmLayers, prints);
+/** Care of a printer as it stands at a time. */
+export function careOf(db: Db, printerId: number, now: Date, house: House): CareView {
+  const film = filmView(db, printerId, house);
+  const dayAgo = now.getTime() - DAY_MS;
+  const done = queries.listCareDone(db, printerId);
+  return {
+    counts: countsWith(careCounts(db, printerId, now, house), film),
+    film,
+    undoable: new Set(done.flatMap(({ kind, at }) => (at.getTime() > dayAgo ? kind : []))),
+    checks: done.flatMap(({ kind, at, isWell, note }) => (isCheck(kind) ? { kind, at, isWell, note } : [])),
+  };
 }

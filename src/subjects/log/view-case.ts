@@ -1,16 +1,18 @@
 import type { Finding } from '@/core/findings';
 import {
   afterTest,
-  builtInTests,
   type ByCause,
   type Cause,
+  type CauseTables,
   type Circumstances,
+  costedTests,
   gatherEvidence,
   namedCause,
   priorOf,
   type PrintSeen,
   rankTests,
   readFailure,
+  tablesOf,
   type Reason,
   type TestName,
   type TestWorth,
@@ -23,6 +25,8 @@ import { type Db, queries } from '@/store';
 import { listFindings } from '@/subjects/check';
 import { viewJobUnlearned } from '@/subjects/job';
 import { findShelved, resinFile } from '@/subjects/resin';
+import type { HouseRules } from '@/subjects/house';
+import { lostWith } from './lost-with';
 import { careCounts } from './view-care';
 
 type RunWithPieces = ReturnType<typeof queries.listRunsWithPieces>[number];
@@ -52,7 +56,11 @@ export interface CaseView {
   /** What differs from the last good run of this printer; undefined: there was none. */
   readonly changes?: readonly SettingChange[];
   readonly found?: Cause;
+  /** Chances and reasons that it was read by, ours or the house's. */
+  readonly tables: CauseTables;
 }
+
+type House = Pick<HouseRules, 'schools' | 'care' | 'run' | 'causes'>;
 
 /** Failures of a run, those of one piece once: two people may have noted the same. */
 function byPiece(failures: readonly queries.Failure[], runId: number) {
@@ -140,8 +148,14 @@ function circumstancesOf(
     before,
     good,
     checked,
-  }: { before?: RunWithPieces; good?: RunWithPieces; checked: ReturnType<typeof checkedThere> },
-  failures: readonly queries.Failure[],
+    failures,
+  }: {
+    readonly before?: RunWithPieces;
+    readonly good?: RunWithPieces;
+    readonly checked: ReturnType<typeof checkedThere>;
+    readonly failures: readonly queries.Failure[];
+  },
+  house: House,
 ): Circumstances {
   const { run, profile } = of;
   const shelved = findShelved(db, profile.resinId);
@@ -151,7 +165,7 @@ function circumstancesOf(
     0,
   );
   const stoodMs = shakenAt ? run.startedAt!.getTime() - shakenAt : undefined;
-  const film = careCounts(db, profile.printerId, run.endedAt ?? new Date()).find(
+  const film = careCounts(db, profile.printerId, run.endedAt ?? new Date(), house).find(
     ({ kind }) => kind === 'film',
   )!;
   const goodAt = good?.run.endedAt ?? undefined;
@@ -192,7 +206,7 @@ export function listFailuresOf(db: Db, runId: number): queries.Failure[] {
 }
 
 /** A failed run; undefined: there is no such run, or nothing of it is noted as failed. */
-export function viewCase(db: Db, runId: number): CaseView | undefined {
+export function viewCase(db: Db, runId: number, house: House): CaseView | undefined {
   const run = queries.findRun(db, runId);
   const row = run && queries.findProfile(db, run.profileId);
   if (run === undefined || row === undefined || run.endedAt === null) return undefined;
@@ -216,13 +230,18 @@ export function viewCase(db: Db, runId: number): CaseView | undefined {
   const where = whereOnPlate(prints, halfPlateMm);
   const evidence = gatherEvidence({
     prints,
-    circumstances: circumstancesOf(db, earlier[0], { before: earlier[1], good, checked }, failures),
+    circumstances: circumstancesOf(db, earlier[0], { before: earlier[1], good, checked, failures }, house),
     where,
   });
   const found = queries.listCausesFound(db);
+  const tables = tablesOf(house.causes);
   const read = readFailure(
     { kind: own.at(-1)!.kind, evidence },
-    priorOf(found.filter((each) => each.runId !== runId).map(({ cause }) => cause)),
+    priorOf(
+      found.filter((each) => each.runId !== runId).map(({ cause }) => cause),
+      tables.prior,
+    ),
+    tables.evidence,
   );
   if (!read.ok) return undefined;
   return {
@@ -230,19 +249,33 @@ export function viewCase(db: Db, runId: number): CaseView | undefined {
     failures: own,
     where,
     printsLookedAt: prints.length,
-    ...judged(db, run, read.value.chances),
+    ...judged(db, { of: earlier[0], house, tables }, read.value.chances),
     reasons: read.value.reasons,
     checked: checked.there,
     changes:
       good?.run.plan && run.plan ? settingChanges(good.run.plan.settings, run.plan.settings) : undefined,
     found: found.find((each) => each.runId === runId)?.cause,
+    tables,
   };
 }
 
 /** The causes once the tests that were made are counted, and what the others would still tell. */
-function judged(db: Db, run: queries.Run, before: ByCause): Pick<CaseView, 'causes' | 'named' | 'tests'> {
-  const printHours = run.plan === null ? undefined : run.plan.plannedS / 3600;
-  const all = builtInTests(printHours);
+function judged(
+  db: Db,
+  {
+    of: { run, pieces },
+    house,
+    tables,
+  }: { readonly of: RunWithPieces; readonly house: House; readonly tables: CauseTables },
+  before: ByCause,
+): Pick<CaseView, 'causes' | 'named' | 'tests'> {
+  const nextCost = run.plan === null ? undefined : lostWith(run.plan, pieces.length, house);
+  const costs = {
+    printHours: run.plan === null ? undefined : run.plan.plannedS / 3600,
+    printCost: nextCost,
+    workHour: house.run.workHour,
+  };
+  const all = costedTests(costs, tables.tests);
   const made = new Map(
     queries.listFailureTests(db, run.id).map(({ test, outcome }) => [test as string, outcome]),
   );
@@ -251,7 +284,7 @@ function judged(db: Db, run: queries.Run, before: ByCause): Pick<CaseView, 'caus
     return outcome === undefined ? so : (afterTest(so, table, outcome) ?? so);
   }, before);
   const hoursOf = new Map(all.map(({ name, hours }) => [name, hours]));
-  const ranked = rankTests(chances, all);
+  const ranked = rankTests(chances, all, nextCost);
   const tests = ranked
     .map((worth) => ({
       ...worth,

@@ -1,40 +1,4 @@
-import type {
-  CareKind,
-  Cause,
-  CauseIssue,
-  Common,
-  Evidence,
-  FailureKind,
-  PlaceIssue,
-  TestName,
-} from '@/core/log';
-import { GONE_WORDS } from '@/subjects/language/shared';
-
-/** Why a failure, a test or a cause was not noted. */
-export type LogIssue =
-  | { readonly code: 'gone' }
-  | { readonly code: 'notEnded' }
-  | { readonly code: 'noSuchLayer'; readonly layer: number; readonly layers: number }
-  | { readonly code: 'otherPlate' }
-  | { readonly code: 'noFailure' }
-  | { readonly code: 'noSuchOutcome' };
-
-export function describeLogIssue(issue: LogIssue): string {
-  switch (issue.code) {
-    case 'gone':
-      return GONE_WORDS;
-    case 'notEnded':
-      return 'this print has not ended: say first that it is off the printer, or that it was stopped.';
-    case 'noSuchLayer':
-      return `this plate has ${issue.layers} layers; layer ${issue.layer} is none of them. Give one from 1 to ${issue.layers}, or leave it open.`;
-    case 'otherPlate':
-      return 'that piece lay on another plate. Load the page again.';
-    case 'noFailure':
-      return 'no failure is noted of this print. Note first what failed.';
-    case 'noSuchOutcome':
-      return 'that is no outcome of this test. Load the page again.';
-  }
-}
+import type { Cause, CauseIssue, Common, Evidence, FailureKind, PlaceIssue, TestName } from '@/core/log';
 
 export const KIND_WORDS: Readonly<Record<FailureKind, string>> = {
   notStuck: 'did not stick to the plate',
@@ -197,35 +161,6 @@ const COMMON_WORDS: Readonly<Record<Common, string>> = {
 };
 
 export const describeCommon = (common: Common): string => COMMON_WORDS[common];
-
-export const CARE_WORDS: Readonly<
-  Record<CareKind, { readonly title: string; readonly unit: string; readonly one: string }>
-> = {
-  film: { title: 'Film changed', unit: 'layers', one: 'layer' },
-  panel: { title: 'Panel changed', unit: 'hours of light', one: 'hour of light' },
-  level: { title: 'Plate levelled', unit: 'prints', one: 'print' },
-  drain: { title: 'Vat drained and wiped', unit: 'days', one: 'day' },
-  filter: { title: 'Resin strained', unit: 'prints', one: 'print' },
-  washLiquid: { title: 'Wash liquid changed', unit: 'pieces', one: 'piece' },
-  clearVat: {
-    title: 'Vat cleared of solids',
-    unit: 'failures that left some',
-    one: 'failure that left some',
-  },
-  imageCheck: { title: 'Image looked at', unit: 'prints', one: 'print' },
-};
-
-/** The same as what is due. */
-export const DUE_WORDS: Readonly<Record<CareKind, string>> = {
-  film: 'a new film',
-  panel: 'a new panel',
-  level: 'levelling the plate',
-  drain: 'draining the vat',
-  filter: 'straining the resin',
-  washLiquid: 'fresh wash liquid',
-  clearVat: 'clearing the vat of solids',
-  imageCheck: 'a look at the image',
-};
 
 /** What is wrong with places, which, and how to mend it; prints and places are counted from one. */
 export function describePlaceIssue(issue: PlaceIssue): string {

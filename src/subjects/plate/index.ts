@@ -24,6 +24,7 @@ export {
   weighOnSimulatedScale,
   type WaitingJob,
 } from './view-run';
+export { handsCostOf, printCostOf } from './rates-of-house';
 export { type PrintChance, printChances } from './view-print-chance';
 export { weighBlock } from './weigh-block';
 export { viewWays, type WaysView } from './view-ways';

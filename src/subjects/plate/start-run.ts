@@ -13,7 +13,7 @@ import { nameGate } from './words-gate';
 import type { PlateEntry } from './words-ledger';
 import type { PlateIssue } from './words-plate';
 
-type House = Pick<HouseRules, 'schools' | 'roomC' | 'run' | 'changeoverMl'>;
+type House = Pick<HouseRules, 'schools' | 'roomC' | 'run' | 'changeoverMl' | 'care'>;
 
 /** What keeps a plate from being printed whatever anybody answers. */
 function findPlateFault(items: readonly PlateItem[], bed: Bed, gapMm: number): PlateIssue | undefined {

@@ -1,13 +1,14 @@
 import { eq } from 'drizzle-orm';
+import { isFilmDue } from '@/core/log';
 import { evidenceOf } from '@/core/resins';
 import type { GateAnswer } from '@/store';
 import { type Db, queries, tables } from '@/store';
 import { isUnchecked, listOpenLosses } from '@/subjects/check';
 import { type HouseRules, isThere, presenceBetween } from '@/subjects/house';
 import { viewJobUnlearned } from '@/subjects/job';
-import { careDates } from '@/subjects/printing';
+import { careDates, filmOf } from '@/subjects/printing';
 import { findShelved, resinFile } from '@/subjects/resin';
-import { printCostOf, ratesOf } from './rates-of-house';
+import { handsCostOf, printCostOf, ratesOf } from './rates-of-house';
 import type { PlateForecast } from './view-forecast';
 import type { PlateItem } from './view-plate';
 import { printChances } from './view-print-chance';
@@ -29,7 +30,7 @@ export interface GateContext {
   readonly row: queries.ProfileRow;
   readonly items: readonly PlateItem[];
   readonly forecast: PlateForecast;
-  readonly house: Pick<HouseRules, 'schools' | 'roomC' | 'run' | 'changeoverMl'>;
+  readonly house: Pick<HouseRules, 'schools' | 'roomC' | 'run' | 'changeoverMl' | 'care'>;
   readonly now: Date;
 }
 
@@ -43,9 +44,6 @@ const HOUR_MS = 3_600_000;
 const DAY_MS = 24 * HOUR_MS;
 /** A bottle shaken within this time is not shaken again. */
 const SHAKEN_FOR_MS = HOUR_MS;
-const DRAIN_EVERY_DAYS = 30;
-/** Film that so many layers were pulled from is looked at by more than habit. */
-const FILM_LAYERS = 60_000;
 /** A room whose window stands open while it prints cools by about so much after it was read, K. */
 const OPEN_WINDOW_K = 2;
 
@@ -107,29 +105,37 @@ function resinFacts(db: Db, { run, row, forecast, house }: GateContext): Known[]
   return [resinFact, enough, bottleFact];
 }
 
-/** Layers that were pulled from the film since it was changed, the day of that, and when the plate was levelled. */
-function filmOf(db: Db, printerId: number) {
-  const ended = queries.listEndedRuns(db, printerId, 2000);
-  const { film: since, level: levelled } = careDates(db, printerId);
-  const layers = ended
-    .filter(({ startedAt }) => since === undefined || (startedAt !== null && startedAt > since))
-    .reduce((sum, { plan, stoppedLayer }) => sum + (stoppedLayer ?? plan?.layers ?? 0), 0);
-  return { ended, since, layers, levelled };
+/** The film against what this print costs where it fails, hands counted. */
+function filmFact(db: Db, { row, house, forecast, items }: GateContext): Known {
+  const { care, schools } = house;
+  const { since, layers, risk } = filmOf(db, row.printer.id, care.filmLayers);
+  const pieces = items.reduce((sum, item) => sum + item.pieces.length, 0);
+  const printCost = printCostOf(house, forecast) + handsCostOf(house, pieces);
+  const isOld = layers >= care.filmLayers || isFilmDue(risk, printCost, care.filmCost);
+  const fact: GateFact = {
+    key: 'film',
+    since,
+    layers,
+    isOld,
+    risk,
+    printCost,
+    filmCost: care.filmCost,
+    treatment: schools.filmTreatment,
+  };
+  return { fact, known: isOld ? 'bad' : 'ask' };
 }
 
 /** Film, plate and vat: what was done when, and what the last print left. */
-function machineFacts(db: Db, { row, house }: GateContext): Known[] {
-  const { ended, since, layers, levelled } = filmOf(db, row.printer.id);
-  const [last] = ended;
-  const { level, levelOn, filmTreatment, vatAfter } = house.schools;
+function machineFacts(db: Db, context: GateContext): Known[] {
+  const { row, house } = context;
+  const [last] = queries.listEndedRuns(db, row.printer.id, 1);
+  const { level: levelled } = careDates(db, row.printer.id);
+  const { level, levelOn, vatAfter } = house.schools;
   const isStopped = last?.outcome === 'stopped';
   const uncleared = queries.findUncleared(db, row.printer.id)?.at;
   const known = (well: boolean): Known['known'] => (well ? 'well' : 'ask');
   const facts: Known[] = [
-    {
-      fact: { key: 'film', since, layers, isOld: layers > FILM_LAYERS, treatment: filmTreatment },
-      known: layers > FILM_LAYERS ? 'bad' : 'ask',
-    },
+    filmFact(db, context),
     {
       fact: { key: 'level', school: level, on: levelOn, last: levelled },
       known: known(
@@ -167,7 +173,8 @@ function roomFacts(db: Db, { run, row, house, now }: GateContext): Known[] {
     shakenAt !== undefined && shakenAt !== null && now.getTime() - shakenAt.getTime() < SHAKEN_FOR_MS;
   const vatSince = row.printer.vatSince === '' ? undefined : new Date(row.printer.vatSince);
   const vatDays = vatSince && Math.floor((now.getTime() - vatSince.getTime()) / DAY_MS);
-  const isDue = house.schools.vatAfter === 'calendar' && vatDays !== undefined && vatDays > DRAIN_EVERY_DAYS;
+  const isDue =
+    house.schools.vatAfter === 'calendar' && vatDays !== undefined && vatDays >= house.care.drainDays;
   return [
     {
       fact: { key: 'room', roomC: roomC ?? undefined, leastC, marginK },

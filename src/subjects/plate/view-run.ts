@@ -6,7 +6,7 @@ import { changesSinceLast, forecastOf, listTimed, type PlateForecast } from './v
 import { type GateQuestion, viewGate } from './view-gate';
 import { type Bed, bedOf, placeIssuesOf, plateAreas, type PlateItem, viewItems } from './view-plate';
 
-type House = Pick<HouseRules, 'schools' | 'roomC' | 'run' | 'changeoverMl'>;
+type House = Pick<HouseRules, 'schools' | 'roomC' | 'run' | 'changeoverMl' | 'care'>;
 
 /** A bottle that could be poured from. */
 export interface BottleChoice {

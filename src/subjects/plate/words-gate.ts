@@ -41,6 +41,10 @@ export type GateFact =
       readonly since?: Date;
       readonly layers: number;
       readonly isOld: boolean;
+      /** Chance that this print fails by it, and what that and a new film cost in the shop's own money. */
+      readonly risk: number;
+      readonly printCost: number;
+      readonly filmCost: number;
       readonly treatment: Schools['filmTreatment'];
     }
   | {
@@ -164,12 +168,15 @@ const GLOVE_WORDS = {
   wetOnly: 'Gloves from the first touch of anything wet.',
 } as const;
 
-function describeFilm({ since, layers, isOld, treatment }: Extract<GateFact, { key: 'film' }>): string {
+function describeFilm(fact: Extract<GateFact, { key: 'film' }>): string {
+  const { since, layers, isOld, risk, printCost, filmCost, treatment } = fact;
   const age =
     since === undefined
       ? `Nobody noted when it was changed${layers === 0 ? '' : `; at least ${layers} layers were printed on it`}`
       : `Changed on ${dayOf(since)}, ${layers} layers since`;
-  const old = isOld ? '. That is many: look along it against the light' : '';
+  const old = isOld
+    ? `. This print fails by it in about ${Math.max(1, Math.round(100 * risk))} of 100 and costs ${printCost.toFixed(0)}, a new film ${filmCost.toFixed(0)}: change it, or look along it against the light`
+    : '';
   const wipe = treatment === 'repellent' ? '. Wipe it with repellent and let it dry, 5 min' : '';
   return `${age}${old}${wipe}.`;
 }

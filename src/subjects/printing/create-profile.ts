@@ -20,8 +20,11 @@ function printerNamed(db: Db, { printerName, pixelMm, simulated }: NewProfile): 
   const known = db.select().from(tables.printers).where(eq(tables.printers.name, printerName)).get();
   if (known !== undefined) return known.id;
   const simulatedSeed = simulated ? seedOfName(printerName) : null;
-  return db.insert(tables.printers).values({ name: printerName, pixelMm, simulatedSeed }).returning().get()
-    .id;
+  return db
+    .insert(tables.printers)
+    .values({ name: printerName, pixelMm, simulatedSeed, addedAt: new Date() })
+    .returning()
+    .get().id;
 }
 
 function resinNamed(db: Db, { resinName, linearShrink }: NewProfile): number {

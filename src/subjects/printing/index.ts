@@ -1,5 +1,6 @@
 import 'server-only';
 
+export { type Film, filmOf } from './film-of';
 export { changePrinter, type PrinterFacts } from './change-printer';
 export { chooseControl, drawnControl } from './control';
 export { expectControl } from './expect-control';

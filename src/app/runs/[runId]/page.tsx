@@ -98,7 +98,7 @@ export default async function RunPage({ params }: Params) {
 function mendOf(key: string, { items, row }: RunView) {
   if (key === 'checked') return { href: `/jobs/${items[0].job.id}/check`, says: 'Check it' };
   if (key === 'nothingInVat')
-    return { href: `/printers/machine/${row.printer.id}/log#care-title`, says: 'Clear it' };
+    return { href: `/printers/machine/${row.printer.id}/log#clearing-title`, says: 'Clear it' };
   return key === 'resin' ? { href: `/printers/machine/${row.printer.id}`, says: 'Change it' } : undefined;
 }
 
@@ -275,7 +275,7 @@ function Ended({ view }: { view: RunView }) {
 function LogOf({ view }: { view: RunView }) {
   const { run, bed, items } = view;
   const pieces = shownPieces(view);
-  const failed = viewCase(bench().db, run.id);
+  const failed = viewCase(bench().db, run.id, benchHouse());
   const labels = new Map(pieces.map(({ id, label }) => [id, label]));
   const plan = run.plan;
   return (

@@ -36,6 +36,6 @@ describe('single copies', () => {
     expect(learnCommonShare(plates(30, 6, 6), 0.2).mean).toBeCloseTo(0.2, 1);
     // Alike plates are read at once, as many as they are.
     const mixed = [...plates(4, 6, 0), ...plates(2, 6, 3)];
-    expect(learnCommonShare(mixed).mean).toBe(learnCommonShare(mixed.toReversed()).mean);
+    expect(learnCommonShare(mixed).mean).toBeCloseTo(learnCommonShare(mixed.toReversed()).mean, 12);
   });
 });

@@ -7,7 +7,7 @@ import {
   afterTest,
   areDifferent,
   bitsOf,
-  builtInTests,
+  costedTests,
   type ByCause,
   type CauseTable,
   chanceAbove,
@@ -343,7 +343,7 @@ describe('the built-in tables', () => {
   });
 
   test('chances of outcomes lie between 0 and 1, and each test has its two', () => {
-    for (const { name, table } of builtInTests()) {
+    for (const { name, table } of costedTests()) {
       expect(Object.keys(table)).toEqual([...TEST_TABLE[name as keyof typeof TEST_TABLE].outcomes]);
       for (const under of Object.values(table))
         for (const p of Object.values(under)) expect(p > 0 && p < 1).toBe(true);

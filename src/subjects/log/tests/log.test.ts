@@ -2,19 +2,15 @@ import { describe, expect, test } from '@jest/globals';
 import { CAUSES, EVIDENCE, FAILURE_KINDS, TEST_TABLE, TESTS } from '@/core/log';
 import { expectOk } from '@/core/result';
 import { queries, tables } from '@/store';
-import { endRun, layOnPlate, startRun, viewRun } from '@/subjects/plate';
-import { describeGate } from '@/subjects/plate/shared';
 import { changeProcess } from '@/subjects/job';
-import { benchWithPlate, openGate, OPEN_HOUSE } from '@/testing/plate';
+import { benchWithPlate, OPEN_HOUSE } from '@/testing/plate';
+import { failed, printed, printedAgain } from '@/testing/printed';
 import {
-  careOf,
   keepCause,
   keepTest,
-  listDueCare,
   noteCare,
   noteFailure,
   noteWell,
-  takeBackCare,
   takeBackFailure,
   viewCase,
   viewLog,
@@ -36,30 +32,6 @@ import {
 } from '../shared';
 
 const HOUR_MS = 3_600_000;
-const DONE = { outcome: 'done', isSeen: true, reason: '', isUsable: true } as const;
-
-/** Starts and ends a plate that waits, so many hours ago. */
-function printed(plate: ReturnType<typeof benchWithPlate>, runId = plate.runId, hoursAgo = 1) {
-  const { db } = plate;
-  openGate(db, runId);
-  const now = new Date(Date.now() - (hoursAgo + 1) * HOUR_MS);
-  expectOk(startRun(db, runId, { house: OPEN_HOUSE, now }));
-  expectOk(endRun(db, runId, { ...DONE, endedAt: new Date(Date.now() - hoursAgo * HOUR_MS) }));
-  return runId;
-}
-
-/** One more plate of the same job, printed. */
-function printedAgain(plate: ReturnType<typeof benchWithPlate>, hoursAgo: number, copies = 2) {
-  return printed(plate, expectOk(layOnPlate(plate.db, plate.jobId, { copies, gapMm: 2 })), hoursAgo);
-}
-
-const failed = (more: Partial<FailureNoted> = {}): FailureNoted => ({
-  clientKey: crypto.randomUUID(),
-  pieceIds: [],
-  kind: 'sheared',
-  note: '',
-  ...more,
-});
 
 const piecesOf = ({ db }: ReturnType<typeof benchWithPlate>, runId: number) =>
   queries.listPieces(db, runId).map(({ piece }) => piece.id);
@@ -71,9 +43,9 @@ describe('noting a failure', () => {
     const plate = benchWithPlate();
     const runId = printed(plate);
     const [first] = piecesOf(plate, runId);
-    expect(viewCase(plate.db, runId)).toBeUndefined();
+    expect(viewCase(plate.db, runId, OPEN_HOUSE)).toBeUndefined();
     expectOk(noteFailure(plate.db, runId, failed({ pieceIds: [first], layer: 120, partMm: [3, -2] })));
-    const { failures, causes, tests, named } = viewCase(plate.db, runId)!;
+    const { failures, causes, tests, named } = viewCase(plate.db, runId, OPEN_HOUSE)!;
     expect(failures).toMatchObject([{ pieceId: first, kind: 'sheared', layer: 120, partXMm: 3 }]);
     expect(causes).toHaveLength(CAUSES.length);
     expect(causes.reduce((sum, { chance }) => sum + chance, 0)).toBeCloseTo(1, 9);
@@ -82,7 +54,7 @@ describe('noting a failure', () => {
     const entry = queries.listLedger(plate.db, plate.jobId)[0].entry as never;
     expect(describeLogEntry(entry)).toEqual({ title: 'Failed: sheared off', detail: 'at layer 120' });
     expectOk(takeBackFailure(plate.db, runId, failures[0].id));
-    expect(viewCase(plate.db, runId)).toBeUndefined();
+    expect(viewCase(plate.db, runId, OPEN_HOUSE)).toBeUndefined();
     expect(codeOf(takeBackFailure(plate.db, runId, failures[0].id))).toBe('gone');
   });
 
@@ -93,9 +65,9 @@ describe('noting a failure', () => {
     const noted = failed({ pieceIds: [first] });
     expectOk(noteFailure(plate.db, runId, noted));
     expectOk(noteFailure(plate.db, runId, noted));
-    expect(viewCase(plate.db, runId)!.failures).toHaveLength(1);
+    expect(viewCase(plate.db, runId, OPEN_HOUSE)!.failures).toHaveLength(1);
     expectOk(noteFailure(plate.db, runId, failed({ pieceIds: [first], kind: 'stuckInVat' })));
-    expect(viewCase(plate.db, runId)!.failures).toHaveLength(2);
+    expect(viewCase(plate.db, runId, OPEN_HOUSE)!.failures).toHaveLength(2);
     expect(viewLog(plate.db, plate.printerId, 0.5)!.runs[0]).toMatchObject({ pieces: 2, failed: 1 });
   });
 
@@ -122,7 +94,7 @@ describe('noting a failure', () => {
     const runId = printed(plate);
     const result = noteFailure(plate.db, runId, noted(runId));
     expect(result.ok ? '' : describeLogIssue(result.issue)).toContain(says);
-    expect(viewCase(plate.db, runId)).toBeUndefined();
+    expect(viewCase(plate.db, runId, OPEN_HOUSE)).toBeUndefined();
   });
 
   test('of a print that has not ended, or that is none, nothing is noted', () => {
@@ -133,7 +105,7 @@ describe('noting a failure', () => {
       'noFailure',
     );
     expect(codeOf(keepCause(plate.db, plate.runId, 'film'))).toBe('noFailure');
-    expect(codeOf(noteCare(plate.db, 99, { kind: 'film', note: '' }))).toBe('gone');
+    expect(codeOf(noteCare(plate.db, 99, { kind: 'film' }))).toBe('gone');
     expect(viewLog(plate.db, 99, 0.5)).toBeUndefined();
     expect(failureInput.safeParse(failed({ partMm: [NaN, 0] })).success).toBe(false);
   });
@@ -145,13 +117,16 @@ describe('why it failed', () => {
     const runId = printed(plate);
     expectOk(noteFailure(plate.db, runId, failed({ kind: 'missingRegion' })));
     const chanceOf = (cause: string) =>
-      viewCase(plate.db, runId)!.causes.find((each) => each.cause === cause)!.chance;
+      viewCase(plate.db, runId, OPEN_HOUSE)!.causes.find((each) => each.cause === cause)!.chance;
     const before = chanceOf('panel');
     expectOk(keepTest(plate.db, runId, { test: 'imageCheck', outcome: 'uneven' }));
     expect(chanceOf('panel')).toBeGreaterThan(3 * before);
     expectOk(keepTest(plate.db, runId, { test: 'imageCheck', outcome: 'even' }));
     expect(chanceOf('panel')).toBeLessThan(before);
-    expect(viewCase(plate.db, runId)!.tests.at(-1)).toMatchObject({ name: 'imageCheck', outcome: 'even' });
+    expect(viewCase(plate.db, runId, OPEN_HOUSE)!.tests.at(-1)).toMatchObject({
+      name: 'imageCheck',
+      outcome: 'even',
+    });
     expect(codeOf(keepTest(plate.db, runId, { test: 'imageCheck', outcome: 'comesOut' }))).toBe(
       'noSuchOutcome',
     );
@@ -163,12 +138,13 @@ describe('why it failed', () => {
     expectOk(noteFailure(plate.db, first, failed({ kind: 'missingRegion' })));
     const second = printedAgain(plate, 1);
     expectOk(noteFailure(plate.db, second, failed({ kind: 'missingRegion' })));
-    const film = () => viewCase(plate.db, second)!.causes.find(({ cause }) => cause === 'film')!.chance;
+    const film = () =>
+      viewCase(plate.db, second, OPEN_HOUSE)!.causes.find(({ cause }) => cause === 'film')!.chance;
     const before = film();
     expectOk(keepCause(plate.db, first, 'film'));
     expect(film()).toBeGreaterThan(before);
     expectOk(keepCause(plate.db, first, 'cold'));
-    expect(viewCase(plate.db, first)!.found).toBe('cold');
+    expect(viewCase(plate.db, first, OPEN_HOUSE)!.found).toBe('cold');
     expect(film()).toBeLessThan(before);
   });
 
@@ -181,15 +157,15 @@ describe('why it failed', () => {
     expectOk(changeProcess(db, profileId, { kinds: ['exposure'], at, after: { exposureS: 3 }, note: '' }));
     const second = printedAgain(plate, 1);
     expectOk(noteFailure(db, second, failed({ kind: 'fused' })));
-    const { changes, causes, reasons } = viewCase(db, second)!;
+    const { changes, causes, reasons } = viewCase(db, second, OPEN_HOUSE)!;
     expect(changes).toEqual([expect.objectContaining({ after: 3 })]);
     expect(causes[0].cause).toBe('exposure');
     expect(reasons.map(({ evidence }) => evidence)).toContain('exposureChanged');
     // Read as it was then, however many prints came after it.
-    expect(viewCase(db, second)!.printsLookedAt).toBe(1);
+    expect(viewCase(db, second, OPEN_HOUSE)!.printsLookedAt).toBe(1);
     // Without a good print before it there is nothing to compare with.
     db.update(tables.runs).set({ outcome: 'stopped' }).run();
-    expect(viewCase(db, second)!.changes).toBeUndefined();
+    expect(viewCase(db, second, OPEN_HOUSE)!.changes).toBeUndefined();
   });
 
   test('three prints that failed at one place of the plate point at the machine', () => {
@@ -199,7 +175,7 @@ describe('why it failed', () => {
       const [first] = piecesOf(plate, runId);
       expectOk(noteFailure(plate.db, runId, failed({ kind: 'missingRegion', pieceIds: [first] })));
     }
-    const { where, causes, printsLookedAt } = viewCase(plate.db, runs[2])!;
+    const { where, causes, printsLookedAt } = viewCase(plate.db, runs[2], OPEN_HOUSE)!;
     expect(printsLookedAt).toBe(3);
     // The first piece lies in a corner: it is told as its place, and as near the edge.
     expect(where.verdict).toMatchObject({ code: 'told', common: expect.arrayContaining(['plate']) });
@@ -211,63 +187,6 @@ describe('why it failed', () => {
     expect(log.rates).toEqual([]);
     expect(log.pieces).toMatchObject({ plates: 3 });
     expect(log.pieces.commonShare).toBeLessThan(0.5);
-  });
-});
-
-describe('care', () => {
-  test('after a failure that can have left something in the vat the next gate is not green until it is cleared', () => {
-    const plate = benchWithPlate();
-    const { db, printerId } = plate;
-    const runId = printed(plate);
-    expectOk(noteFailure(db, runId, failed({ kind: 'stuckInVat' }), new Date(Date.now() - HOUR_MS / 2)));
-    const next = expectOk(layOnPlate(db, plate.jobId, { copies: 1, gapMm: 2 }));
-    const question = () =>
-      viewRun(db, next, OPEN_HOUSE)!.gate!.find(({ fact }) => fact.key === 'nothingInVat')!;
-    expect(question().isKnownBad).toBe(true);
-    expect(describeGate(question().fact)).toContain('may have left something cured in it: clear it');
-    expect(listDueCare(db, new Date(), OPEN_HOUSE.schools)[0].due.map(({ kind }) => kind)).toContain(
-      'clearVat',
-    );
-    expectOk(noteCare(db, printerId, { kind: 'clearVat', note: '' }));
-    expect(question().isKnownBad).toBe(false);
-    expect(listDueCare(db, new Date(), OPEN_HOUSE.schools)).toEqual([]);
-    // Tapped by a slip: it is due again.
-    expect([...careOf(db, printerId, new Date(), OPEN_HOUSE.schools).undoable]).toEqual(['clearVat']);
-    expectOk(takeBackCare(db, printerId, 'clearVat'));
-    expect(question().isKnownBad).toBe(true);
-    expect(codeOf(takeBackCare(db, printerId, 'clearVat'))).toBe('gone');
-  });
-
-  test('a vat is drained by the calendar only where the house does so', () => {
-    const plate = benchWithPlate();
-    const { db, printerId } = plate;
-    printed(plate, plate.runId, 40 * 24);
-    const drain = (vatAfter: 'leave' | 'calendar') =>
-      careOf(db, printerId, new Date(), { vatAfter }).counts.find(({ kind }) => kind === 'drain')!;
-    expect(drain('leave')).toMatchObject({ counted: 40, isDue: false });
-    expect(drain('calendar')).toMatchObject({ counted: 40, allowed: 30, isDue: true });
-  });
-
-  test('is counted by what happened: layers on the film; a new film asks for a level', () => {
-    const plate = benchWithPlate();
-    const { db, printerId, profileId } = plate;
-    printed(plate, plate.runId, 5);
-    const countOf = (kind: string) =>
-      careOf(db, printerId, new Date(), OPEN_HOUSE.schools).counts.find((each) => each.kind === kind)!;
-    expect(countOf('film').counted).toBe(200);
-    expect(countOf('washLiquid').counted).toBe(2);
-    expect(countOf('level').isDue).toBe(false);
-    const change = { kinds: ['film'], at: new Date(), after: {}, note: '' } as const;
-    expectOk(changeProcess(db, profileId, change));
-    expect(countOf('film')).toMatchObject({ counted: 0, isDue: false });
-    expect(countOf('level')).toMatchObject({ isDue: true, because: 'film' });
-    expectOk(noteCare(db, printerId, { kind: 'level', note: '' }, new Date(Date.now() + 1000)));
-    expect(
-      careOf(db, printerId, new Date(Date.now() + 2000), OPEN_HOUSE.schools).counts.find(
-        ({ kind }) => kind === 'level',
-      )!.isDue,
-    ).toBe(false);
-    expect(careOf(db, printerId, new Date(), OPEN_HOUSE.schools).filmRisk).toBeLessThan(0.05);
   });
 });
 

@@ -49,7 +49,7 @@ export function DecidingTests({ runId, tests }: DecidingTestsProps) {
   );
 }
 
-function OneTest({ runId, test: { name, hours, bits } }: { runId: number; test: TestView }) {
+function OneTest({ runId, test: { name, hours, bits, saves } }: { runId: number; test: TestView }) {
   const { problem, isBusy, tap } = useTap();
   const { title, how, outcomes } = TEST_WORDS[name];
   const caution = CAUTIONS[name];
@@ -59,7 +59,7 @@ function OneTest({ runId, test: { name, hours, bits } }: { runId: number; test: 
         <strong>{title}</strong>{' '}
         <span className="text-sm text-soft">
           {hours < 1 ? `${Math.round(60 * hours)} minutes` : `${hours.toFixed(1)} h`}, tells {bits.toFixed(2)}{' '}
-          bits
+          bits{saves > 0 && `, saves about ${saves.toFixed(1)} of what the next print costs`}
         </span>
       </p>
       <p className="text-sm">

@@ -1,15 +1,16 @@
-import { type Cause, EVIDENCE_TABLE, type Evidence } from '@/core/log';
+import type { Cause, Evidence } from '@/core/log';
 import { listAnd } from '@/subjects/language/shared';
 import type { CaseView } from '@/subjects/log';
 import { CAUSE_WORDS, describeCommon, describeEvidence, MEND_WORDS } from '@/subjects/log/shared';
 import { describeSettingChange } from '@/subjects/printing/shared';
 import { describeFinding } from '@/subjects/check/shared';
+import { Link } from '@/ui';
 import { CauseFound } from './cause-found';
 import { DecidingTests } from './deciding-tests';
 
 /** Why it failed, as far as can be told, and the one test that would tell most. */
 export function WhyPanel({ view }: { view: CaseView }) {
-  const { run, causes, named, reasons, tests, checked, changes, found } = view;
+  const { run, causes, named, reasons, tests, checked, changes, found, tables } = view;
   const shown = causes.filter(({ chance }, i) => i < 3 || chance >= 0.1).slice(0, 5);
   return (
     <section aria-labelledby="why-title" className="mt-8">
@@ -47,12 +48,17 @@ export function WhyPanel({ view }: { view: CaseView }) {
             {reasons.slice(0, 6).map(({ evidence, seen, ln }) => (
               <li key={evidence}>
                 {describeEvidence(evidence, seen)}: {speaksFor(ln)}
-                {evidence in EVIDENCE_TABLE && seen && (
-                  <span className="text-soft">; {EVIDENCE_TABLE[evidence as Evidence].why}</span>
+                {evidence in tables.evidence && seen && (
+                  <span className="text-soft">; {tables.evidence[evidence as Evidence].why}</span>
                 )}
               </li>
             ))}
           </ul>
+          <p className="text-sm">
+            <Link href="/house/causes" className="underline">
+              The chances it goes by
+            </Link>
+          </p>
           <WhereLine view={view} />
           {checked.length > 0 && (
             <p className="mt-2 text-sm">

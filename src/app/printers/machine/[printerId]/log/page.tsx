@@ -2,12 +2,16 @@ import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
 import { connection } from 'next/server';
 import { idFrom } from '@/app/_components/read-params';
+import { type CareCount, type CareKind, CHECK_KINDS, isSoon } from '@/core/log';
 import { bench, benchHouse } from '@/subjects/house';
 import { dayOf, listAnd } from '@/subjects/language/shared';
-import { careOf, type LogView, type RateGroup, viewLog } from '@/subjects/log';
-import { BY_WORDS, describeCommon, describeGroup, KIND_WORDS } from '@/subjects/log/shared';
+import { careOf, type LogView, type RateGroup, viewClearing, viewLog } from '@/subjects/log';
+import { BECAUSE_WORDS, BY_WORDS, describeCommon, describeGroup, KIND_WORDS } from '@/subjects/log/shared';
 import { Link } from '@/ui';
 import { CareList } from './_components/care-list';
+import { ClearingChain } from './_components/clearing-chain';
+import { LookOver } from './_components/look-over';
+import { MachineChecks } from './_components/machine-checks';
 import { PlaceMap } from './_components/place-map';
 
 type Params = { params: Promise<{ printerId: string }> };
@@ -21,7 +25,9 @@ export default async function LogPage({ params }: Params) {
   const printerId = idFrom((await params).printerId);
   const view = viewLog(db, printerId, benchHouse().run.commonShare);
   if (view === undefined) notFound();
-  const care = careOf(db, printerId, new Date(), benchHouse().schools);
+  const house = benchHouse();
+  const care = careOf(db, printerId, new Date(), house);
+  const clearing = viewClearing(db, printerId);
   return (
     <div className="mx-auto max-w-6xl px-4 py-5 sm:px-6">
       <p className="text-sm">
@@ -36,17 +42,47 @@ export default async function LogPage({ params }: Params) {
           <Where view={view} />
         </div>
         <div className="space-y-8">
+          {clearing !== undefined && (
+            <ClearingChain
+              printerId={printerId}
+              runId={clearing.runId}
+              failedAt={clearing.failedAt}
+              answers={Object.fromEntries(clearing.answers)}
+              schools={house.schools}
+              profileId={view.profileId}
+            />
+          )}
           <CareList
             printerId={printerId}
             counts={care.counts}
-            filmRisk={care.filmRisk}
+            film={care.film}
             undoable={[...care.undoable]}
             profileId={view.profileId}
+          />
+          <LookOver printerId={printerId} soon={soonOf(care.counts)} />
+          <MachineChecks
+            printerId={printerId}
+            made={care.checks}
+            asked={askedOf(care.counts)}
+            schools={house.schools}
           />
           <Prints view={view} />
         </div>
       </div>
     </div>
+  );
+}
+
+/** Care that a look over takes along: what is due or soon will be, but for what is noted elsewhere. */
+function soonOf(counts: readonly CareCount[]): CareKind[] {
+  const elsewhere: readonly CareKind[] = [...CHECK_KINDS, 'film', 'panel', 'clearVat', 'lookOver'];
+  return counts.flatMap((count) => (isSoon(count) && !elsewhere.includes(count.kind) ? count.kind : []));
+}
+
+/** Why each check of the machine is asked for now. */
+function askedOf(counts: readonly CareCount[]) {
+  return Object.fromEntries(
+    counts.flatMap(({ kind, because }) => (because === undefined ? [] : [[kind, BECAUSE_WORDS[because]]])),
   );
 }
 

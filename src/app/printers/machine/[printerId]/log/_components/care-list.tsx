@@ -1,40 +1,33 @@
 'use client';
 
 import { useTap } from '@/app/_components/use-tap';
-import { dropCare, tapCare } from '@/app/runs/log-actions';
-import type { CareCount, CareKind } from '@/core/log';
+import { type CareCount, type CareKind, CHECK_KINDS } from '@/core/log';
 import { dayOf } from '@/subjects/language/shared';
-import { CARE_WORDS } from '@/subjects/log/shared';
+import type { CareView } from '@/subjects/log';
+import { BECAUSE_WORDS, CARE_WORDS, describeFilmRisk } from '@/subjects/log/shared';
+import { dropCare, tapCare } from '../actions';
 import { Button, buttonLook, Caution, Link, Problem } from '@/ui';
 
 interface CareListProps {
   readonly printerId: number;
   readonly counts: readonly CareCount[];
-  readonly filmRisk: number;
+  readonly film: CareView['film'];
   /** Tapped as done within a day. */
   readonly undoable: readonly CareKind[];
   /** Under which a new film is noted: it changes the sizes too. */
   readonly profileId: number;
 }
 
-const BECAUSE = {
-  film: 'the film is new',
-  panel: 'the panel is new',
-  failure: 'a failure may have left something cured in the vat',
-} as const;
-
 const CAUTIONS: Readonly<Partial<Record<CareKind, string>>> = {
-  clearVat:
-    'Uncured resin: gloves, eye protection, tray below. Strain it through paper, or cure one thin layer over the whole plate with an old support in it as a handle, and lift it off. A soft spatula: a blade cuts the film. Look at film and plate before you go on.',
   drain:
     'Back into its own bottle through a filter, never into the drain; paper and filter are cured in daylight before they are thrown away.',
   washLiquid: 'Solvent burns: no flame. Cure what is in it, settle it, and hand it in as local rules ask.',
 };
 
 /** Care by what was counted since it was done; what is due stands first. */
-export function CareList({ printerId, counts, filmRisk, undoable, profileId }: CareListProps) {
+export function CareList({ printerId, counts, film, undoable, profileId }: CareListProps) {
   const { problem, isBusy, tap } = useTap();
-  const sorted = counts.toSorted((a, b) => Number(b.isDue) - Number(a.isDue));
+  const sorted = counts.filter(isListed).toSorted((a, b) => Number(b.isDue) - Number(a.isDue));
   return (
     <section aria-labelledby="care-title">
       <h2 id="care-title" className="text-lg">
@@ -48,10 +41,7 @@ export function CareList({ printerId, counts, filmRisk, undoable, profileId }: C
                 <strong>{CARE_WORDS[count.kind].title}</strong>{' '}
                 <span className="text-sm text-soft">{describeCount(count)}</span>
                 {count.kind === 'film' && count.counted > 0 && (
-                  <span className="block text-sm text-soft">
-                    The next print fails by the film in about {Math.max(1, Math.round(100 * filmRisk))} of
-                    100.
-                  </span>
+                  <span className="block text-sm text-soft">{describeFilmRisk(film)}</span>
                 )}
               </span>
               {count.kind === 'film' ? (
@@ -73,13 +63,15 @@ export function CareList({ printerId, counts, filmRisk, undoable, profileId }: C
                       it was not<span className="sr-only">: {CARE_WORDS[count.kind].title}</span>
                     </button>
                   )}
-                  <Button
-                    weight={count.isDue ? 'main' : 'plain'}
-                    disabled={isBusy}
-                    onClick={() => tap(() => tapCare(printerId, count.kind))}
-                  >
-                    Done<span className="sr-only">: {CARE_WORDS[count.kind].title}</span>
-                  </Button>
+                  {count.kind !== 'clearVat' && count.kind !== 'lookOver' && (
+                    <Button
+                      weight={count.isDue ? 'main' : 'plain'}
+                      disabled={isBusy}
+                      onClick={() => tap(() => tapCare(printerId, { kind: count.kind }))}
+                    >
+                      Done<span className="sr-only">: {CARE_WORDS[count.kind].title}</span>
+                    </Button>
+                  )}
                 </span>
               )}
             </div>
@@ -92,12 +84,17 @@ export function CareList({ printerId, counts, filmRisk, undoable, profileId }: C
   );
 }
 
+/** Checks have a list of their own, and a vat that waits to be cleared its chain. */
+function isListed({ kind, isDue }: CareCount): boolean {
+  return !(CHECK_KINDS as readonly CareKind[]).includes(kind) && !(kind === 'clearVat' && isDue);
+}
+
 /** due: the film was changed; 3 prints since 2026-11-02 */
 function describeCount({ kind, counted, allowed, because, doneAt, isDue }: CareCount): string {
   const { unit, one } = CARE_WORDS[kind];
   const number = Math.round(counted).toLocaleString('en');
   const since = doneAt === undefined ? '' : ` since ${dayOf(doneAt)}`;
   const most = allowed === undefined ? '' : `, the house allows ${allowed.toLocaleString('en')}`;
-  const why = because === undefined ? '' : `, because ${BECAUSE[because]}`;
+  const why = because === undefined ? '' : `, because ${BECAUSE_WORDS[because]}`;
   return `${isDue ? `due${why}: ` : ''}${number} ${number === '1' ? one : unit}${since}${most}`;
 }

@@ -1,0 +1,72 @@
+import type { Metadata } from 'next';
+import { connection } from 'next/server';
+import { EVIDENCE, tablesOf, TESTS } from '@/core/log';
+import { bench, benchHouse } from '@/subjects/house';
+import { describeEvidence, TEST_WORDS } from '@/subjects/log/shared';
+import { Link } from '@/ui';
+import { LineFields, PriorFields } from './_components/line-fields';
+
+export const metadata: Metadata = { title: 'How failures are read' };
+
+const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);
+
+/** The tables that failures are read by, each line with its reason, to be changed by a house that knows better. */
+export default async function CausesPage() {
+  await connection();
+  const { folder } = bench();
+  const { causes: edits } = benchHouse();
+  const tables = tablesOf(edits);
+  return (
+    <div className="mx-auto max-w-4xl px-4 py-5 sm:px-6">
+      <p className="text-sm">
+        <Link href="/house" className="underline">
+          House
+        </Link>
+      </p>
+      <h1 className="text-3xl">How failures are read</h1>
+      <p className="mt-2 max-w-prose text-soft">
+        Each cause has a chance to begin with, and each thing that is seen is more or less likely under each
+        cause. From these the chances under Why are computed. They are our start values, each with its reason;
+        change what your shop knows better. What turned out to be the cause is counted beside them.
+      </p>
+      <div key={folder} className="mt-6 space-y-8">
+        <section aria-labelledby="prior-title">
+          <h2 id="prior-title" className="mb-2 text-lg">
+            Of a hundred failures, how many are from
+          </h2>
+          <PriorFields prior={tables.prior} isOwn={edits.prior !== undefined} />
+        </section>
+        <section aria-labelledby="evidence-title">
+          <h2 id="evidence-title" className="mb-2 text-lg">
+            What is seen, in how many of a hundred failures of each cause
+          </h2>
+          {EVIDENCE.map((name) => (
+            <LineFields
+              key={name}
+              line={{ of: 'evidence', name }}
+              title={capital(describeEvidence(name, true))}
+              why={tables.evidence[name].why}
+              chances={tables.evidence[name]}
+              isOwn={edits.evidence?.[name] !== undefined}
+            />
+          ))}
+        </section>
+        <section aria-labelledby="tests-title">
+          <h2 id="tests-title" className="mb-2 text-lg">
+            What a test shows, in how many of a hundred failures of each cause
+          </h2>
+          {TESTS.map((name) => (
+            <LineFields
+              key={name}
+              line={{ of: 'tests', name }}
+              title={`${TEST_WORDS[name].title}: ${TEST_WORDS[name].outcomes[tables.tests[name].outcomes[0]]}`}
+              why={tables.tests[name].why}
+              chances={tables.tests[name]}
+              isOwn={edits.tests?.[name] !== undefined}
+            />
+          ))}
+        </section>
+      </div>
+    </div>
+  );
+}

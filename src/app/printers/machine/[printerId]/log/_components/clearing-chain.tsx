@@ -1,0 +1,86 @@
+'use client';
+
+import { useTap } from '@/app/_components/use-tap';
+import { CLEARING_STEPS, type ClearingStep } from '@/core/log';
+import type { Schools } from '@/core/resins';
+import { dayOf } from '@/subjects/language/shared';
+import { CLEARING_CAUTIONS, clearingWords } from '@/subjects/log/shared';
+import { Caution, Link, Problem } from '@/ui';
+import { tapClearing } from '../actions';
+import { WellOrNot } from './well-or-not';
+
+interface ClearingChainProps {
+  readonly printerId: number;
+  readonly runId: number;
+  readonly failedAt: Date;
+  readonly answers: Readonly<
+    Partial<Record<ClearingStep, { readonly isWell: boolean; readonly note: string }>>
+  >;
+  readonly schools: Pick<Schools, 'clearVat'>;
+  /** Where a new film is noted. */
+  readonly profileId: number;
+}
+
+/** Clearing the printer after a failure, step by step; the next print does not start before all are answered. */
+export function ClearingChain({
+  printerId,
+  runId,
+  failedAt,
+  answers,
+  schools,
+  profileId,
+}: ClearingChainProps) {
+  const { problem, isBusy, tap } = useTap();
+  const next = CLEARING_STEPS.find((step) => answers[step] === undefined);
+  return (
+    <section aria-labelledby="clearing-title" className="border-l-4 border-honey pl-3">
+      <h2 id="clearing-title" className="text-lg">
+        Clear it after the failure
+      </h2>
+      <p className="text-sm text-soft">
+        <Link href={`/runs/${runId}`} className="underline">
+          What failed on {dayOf(failedAt)}
+        </Link>{' '}
+        may have left something cured in the vat; the plate would press it through the film. No print starts
+        on this printer before these four are answered.
+      </p>
+      <ol className="mt-2 border-t border-hair">
+        {CLEARING_STEPS.map((step) => {
+          const { title, how, well, amiss } = clearingWords(step, schools);
+          const answer = answers[step];
+          return (
+            <li key={step} className="border-b border-hair py-2">
+              <strong>{title}</strong>{' '}
+              {answer !== undefined && (
+                <span className={answer.isWell ? 'text-juniper' : 'text-plum'}>
+                  {answer.isWell ? well : `${amiss}: ${answer.note}`}
+                </span>
+              )}
+              {answer === undefined && (
+                <>
+                  <p className="text-sm">{how}</p>
+                  {step === next && <Caution>{CLEARING_CAUTIONS[step]}</Caution>}
+                  <WellOrNot
+                    name={step}
+                    about={title}
+                    well={well}
+                    amiss={amiss}
+                    isMain={step === next}
+                    isBusy={isBusy}
+                    onAnswer={(given) => tap(() => tapClearing(printerId, { step, ...given }))}
+                  />
+                </>
+              )}
+              {step === 'film' && answer?.isWell === false && (
+                <Link href={`/printers/${profileId}#changes-title`} className="text-sm underline">
+                  Note a new film
+                </Link>
+              )}
+            </li>
+          );
+        })}
+      </ol>
+      {problem !== '' && <Problem>{problem}</Problem>}
+    </section>
+  );
+}

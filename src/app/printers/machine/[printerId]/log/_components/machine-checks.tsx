@@ -1,0 +1,82 @@
+'use client';
+
+import { useTap } from '@/app/_components/use-tap';
+import { CHECK_KINDS, type CheckKind } from '@/core/log';
+import type { Schools } from '@/core/resins';
+import { dayOf } from '@/subjects/language/shared';
+import { CHECK_CAUTIONS, checkWords } from '@/subjects/log/shared';
+import { Caution, Problem } from '@/ui';
+import { tapCare } from '../actions';
+import { WellOrNot } from './well-or-not';
+
+interface MachineChecksProps {
+  readonly printerId: number;
+  /** What each check showed, the newest first. */
+  readonly made: readonly {
+    readonly kind: CheckKind;
+    readonly at: Date;
+    readonly isWell: boolean;
+    readonly note: string;
+  }[];
+  /** Why each is asked for now. */
+  readonly asked: Readonly<Partial<Record<CheckKind, string>>>;
+  readonly schools: Pick<Schools, 'levelOn'>;
+}
+
+/** Checks of the machine: a new printer, a new panel or a new film ask for theirs; each with day, outcome and what followed. */
+export function MachineChecks({ printerId, made, asked, schools }: MachineChecksProps) {
+  const { problem, isBusy, tap } = useTap();
+  return (
+    <section aria-labelledby="checks-title">
+      <h2 id="checks-title" className="text-lg">
+        Checks of the machine
+      </h2>
+      <ul className="border-t border-hair">
+        {CHECK_KINDS.map((kind) => {
+          const { title, how, well, amiss } = checkWords(kind, schools);
+          const own = made.filter((each) => each.kind === kind);
+          const because = asked[kind];
+          return (
+            <li
+              key={kind}
+              className={`border-b border-hair py-2 ${because === undefined ? '' : 'bg-wash px-2'}`}
+            >
+              <details open={because !== undefined}>
+                <summary>
+                  <strong>{title}</strong>{' '}
+                  <span className="text-sm text-soft">
+                    {because !== undefined && `asked for, because ${because}. `}
+                    {own.length === 0
+                      ? 'not on record'
+                      : `${dayOf(own[0].at)}: ${own[0].isWell ? well : `${amiss}, ${own[0].note}`}`}
+                  </span>
+                </summary>
+                <p className="mt-1 text-sm">{how}</p>
+                <Caution>{CHECK_CAUTIONS[kind]}</Caution>
+                <WellOrNot
+                  name={kind}
+                  about={title}
+                  well={well}
+                  amiss={amiss}
+                  isMain={because !== undefined}
+                  isBusy={isBusy}
+                  onAnswer={(given) => tap(() => tapCare(printerId, { kind, ...given }))}
+                />
+                {own.length > 1 && (
+                  <ul className="mt-1 text-sm text-soft">
+                    {own.slice(1, 6).map(({ at, isWell, note }) => (
+                      <li key={at.getTime()}>
+                        {dayOf(at)}: {isWell ? well : `${amiss}, ${note}`}
+                      </li>
+                    ))}
+                  </ul>
+                )}
+              </details>
+            </li>
+          );
+        })}
+      </ul>
+      {problem !== '' && <Problem>{problem}</Problem>}
+    </section>
+  );
+}

@@ -1,0 +1,72 @@
+import { eq } from 'drizzle-orm';
+import { type CareKind, CLEARING_STEPS } from '@/core/log';
+import { fail, ok, type Result } from '@/core/result';
+import { allOrNothing, type Db, queries, tables } from '@/store';
+import { findPrinter } from '@/subjects/printing';
+import type { CareNoted, ClearingAnswer, LookedOver } from './input-log';
+import { keepTest } from './keep-failure';
+import { viewClearing } from './view-clearing';
+import { describeGlances, type LogIssue } from './words-care';
+
+/** Notes care that was done at a printer, or what a check of it showed. */
+export function noteCare(
+  db: Db,
+  printerId: number,
+  { kind, isWell = true, note = '' }: CareNoted,
+  at = new Date(),
+): Result<void, LogIssue> {
+  if (findPrinter(db, printerId) === undefined) return fail({ code: 'gone' });
+  if (!isWell && note === '') return fail({ code: 'noFollow' });
+  db.insert(tables.careDone).values({ printerId, kind, isWell, note, at }).run();
+  return ok(undefined);
+}
+
+/** It was not done after all: the newest of its kind counts no more, and stays on record. */
+export function takeBackCare(db: Db, printerId: number, kind: CareKind): Result<void, LogIssue> {
+  const last = queries.listCareDone(db, printerId).find((each) => each.kind === kind);
+  if (last === undefined) return fail({ code: 'gone' });
+  db.update(tables.careDone).set({ retractedAt: new Date() }).where(eq(tables.careDone.id, last.id)).run();
+  return ok(undefined);
+}
+
+/**
+ * Answers a step of clearing a printer after a failure; with the last one the vat counts as cleared. How the film looked
+ * is what the test of the failed print would have shown, and counts for it.
+ */
+export function answerClearing(
+  db: Db,
+  printerId: number,
+  { step, isWell, note }: ClearingAnswer,
+  at = new Date(),
+): Result<void, LogIssue> {
+  const clearing = viewClearing(db, printerId);
+  if (clearing === undefined) return fail({ code: 'gone' });
+  if (!isWell && note === '') return fail({ code: 'noFollow' });
+  return allOrNothing<void, LogIssue>(db, (tx) => {
+    tx.insert(tables.clearings).values({ printerId, step, isWell, note, at }).run();
+    if (step === 'film')
+      keepTest(tx, clearing.runId, { test: 'filmToLight', outcome: isWell ? 'clear' : 'dented' }, at);
+    const answered = viewClearing(tx, printerId)?.answers;
+    if (answered !== undefined && CLEARING_STEPS.every((each) => answered.has(each)))
+      tx.insert(tables.careDone).values({ printerId, kind: 'clearVat', at }).run();
+    return ok(undefined);
+  });
+}
+
+/** Somebody looked a printer over: care that was due and is done now, and what was not well. */
+export function noteLookOver(
+  db: Db,
+  printerId: number,
+  { done, amiss, note }: LookedOver,
+  at = new Date(),
+): Result<void, LogIssue> {
+  if (findPrinter(db, printerId) === undefined) return fail({ code: 'gone' });
+  if (amiss.length > 0 && note === '') return fail({ code: 'noFollow' });
+  return allOrNothing<void, LogIssue>(db, (tx) => {
+    for (const kind of done) tx.insert(tables.careDone).values({ printerId, kind, at }).run();
+    const isWell = amiss.length === 0;
+    const said = isWell ? note : `${describeGlances(amiss)}: ${note}`;
+    tx.insert(tables.careDone).values({ printerId, kind: 'lookOver', isWell, note: said, at }).run();
+    return ok(undefined);
+  });
+}

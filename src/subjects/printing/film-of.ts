@@ -1,0 +1,58 @@
+import { filmRisk, type FilmLaw, learnFilm } from '@/core/log';
+import { type Db, queries } from '@/store';
+import { careDates } from './care-dates';
+
+/** The film of a printer: since when, the layers it has seen, and how films fail here. */
+export interface Film {
+  readonly since?: Date;
+  readonly layers: number;
+  readonly law: FilmLaw;
+  /** Chance that a print begun on it now fails by it. */
+  readonly risk: number;
+}
+
+/** As many runs as a film and its log are read from. */
+const MOST_RUNS = 2000;
+
+/** Ages of a film within 2 % of each other count as one: so the law of years is read as fast as that of weeks. */
+const AGE_STEP = 0.02;
+const ageOf = (layers: number) =>
+  layers === 0 ? 0 : Math.exp(AGE_STEP * Math.round(Math.log(layers) / AGE_STEP));
+
+const layersOf = ({ stoppedLayer, plan }: queries.Run) => stoppedLayer ?? plan?.layers ?? 0;
+
+/** When films fail here: prints by the layers that their film had seen, and whether it was found to be the cause. */
+function lawOf(
+  db: Db,
+  { ended, starts }: { ended: readonly queries.Run[]; starts: readonly number[] },
+  interval: number,
+) {
+  const byFilm = new Set(
+    queries.listCausesFound(db).flatMap(({ cause, runId }) => (cause === 'film' ? runId : [])),
+  );
+  let [layers, next] = [0, 0];
+  const prints = ended.toReversed().map((run) => {
+    while (next < starts.length && starts[next] <= run.endedAt!.getTime()) [layers, next] = [0, next + 1];
+    const print = { layers: ageOf(layers), failedByFilm: Number(byFilm.has(run.id)) };
+    layers += layersOf(run);
+    return print;
+  });
+  return learnFilm(interval, prints);
+}
+
+/** The film of a printer as it stands; the house's interval is what its law begins with. */
+export function filmOf(db: Db, printerId: number, intervalLayers: number): Film {
+  const ended = queries.listEndedRuns(db, printerId, MOST_RUNS);
+  const { film: since } = careDates(db, printerId);
+  const layers = ended
+    .filter(({ startedAt }) => since === undefined || (startedAt !== null && startedAt > since))
+    .reduce((sum, run) => sum + layersOf(run), 0);
+  const starts = queries
+    .listProfiles(db)
+    .filter(({ printer }) => printer.id === printerId)
+    .flatMap(({ profile }) => queries.listChanges(db, profile.id))
+    .flatMap(({ kinds, at }) => (kinds.includes('film') ? at.getTime() : []))
+    .sort((a, b) => a - b);
+  const law = lawOf(db, { ended, starts }, intervalLayers);
+  return { since, layers, law, risk: filmRisk(law, layers) };
+}
