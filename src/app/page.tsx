@@ -2,8 +2,8 @@ import { connection } from 'next/server';
 import { viewDay } from '@/subjects/day';
 import { bench, benchHouse, today } from '@/subjects/house';
 import { describeOutcome, listAnd } from '@/subjects/language/shared';
-import { listDueCare } from '@/subjects/log';
-import { DUE_WORDS } from '@/subjects/log/shared';
+import { listDueCare, listStockLeft } from '@/subjects/log';
+import { describeStock, DUE_WORDS } from '@/subjects/log/shared';
 import { glanceSteps, type JobGlance } from '@/subjects/overview';
 import { listControlAlarms } from '@/subjects/printing';
 import { describeAlarm } from '@/subjects/printing/shared';
@@ -175,7 +175,8 @@ function Watch() {
   const short = listShort(db);
   const alarms = listControlAlarms(db);
   const care = listDueCare(db, new Date(), benchHouse());
-  if (checks.length + short.length + alarms.length + care.length === 0) return null;
+  const stock = listStockLeft(db, new Date()).filter(({ isDue }) => isDue);
+  if (checks.length + short.length + alarms.length + care.length + stock.length === 0) return null;
   return (
     <section className="mt-6" aria-label="To watch">
       <h2 className="border-b border-ink pb-1 text-lg">To watch</h2>
@@ -197,6 +198,14 @@ function Watch() {
               {printer}
             </Link>
             : due for {listAnd(due.map(({ kind }) => DUE_WORDS[kind]))}
+          </li>
+        ))}
+        {stock.map((item) => (
+          <li key={item.name} className="border-b border-hair py-2">
+            <Link href="/shelf#stock-title" className="font-semibold hover:underline">
+              {item.name}
+            </Link>
+            : {describeStock(item, item)}
           </li>
         ))}
         {checks.map(({ resinId, resin, under, dueOn, isDue }) => (

@@ -1,11 +1,13 @@
 import type { Metadata } from 'next';
 import { connection } from 'next/server';
 import { bench } from '@/subjects/house';
+import { listStockLeft } from '@/subjects/log';
 import { glanceAtShelf } from '@/subjects/resin';
 import { Button, buttonLook, Link } from '@/ui';
 import { NewResinForm } from './_components/new-resin-form';
 import { CarryPanel } from './_components/carry-panel';
 import { ShelfList } from './_components/shelf-list';
+import { StockPanel } from './_components/stock-panel';
 import { takePracticeShelf } from './actions';
 
 export const metadata: Metadata = { title: 'Shelf' };
@@ -48,6 +50,7 @@ export default async function ShelfPage() {
         </section>
         <CarryPanel />
       </div>
+      <StockPanel stock={listStockLeft(bench().db, new Date())} />
     </div>
   );
 }

@@ -93,3 +93,5 @@ export {
   type WhereTest,
   type WhereVerdict,
 } from './where';
+export { type Loss, type Losses, type LossOfPrint, type LossSum, sumLosses } from './losses';
+export { moreThan, type Stock, type StockAsk, stockOf } from './stock';

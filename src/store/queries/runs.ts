@@ -1,4 +1,4 @@
-import { and, asc, desc, eq, inArray, isNotNull, isNull, sql } from 'drizzle-orm';
+import { and, asc, count, desc, eq, gt, inArray, isNotNull, isNull, sql } from 'drizzle-orm';
 import type { Db } from '../client';
 import { attempts, prints } from '../schema/attempts';
 import { printers, profiles } from '../schema/equipment';
@@ -70,6 +70,12 @@ export function listEndedRuns(db: Db, printerId: number, most = 200): Run[] {
     .limit(most)
     .all()
     .map(({ run }) => run);
+}
+
+/** How many runs of the whole bench ended since a time. */
+export function countEndedSince(db: Db, since: Date): number {
+  const ended = and(gt(runs.endedAt, since), isNull(runs.putAwayAt));
+  return db.select({ count: count() }).from(runs).where(ended).get()?.count ?? 0;
 }
 
 /** Newest attempts of jobs that were not put away, with how often each was printed; those not printed yet first. */

@@ -36,3 +36,5 @@ export {
   GLANCE_WORDS,
   type LogIssue,
 } from './words-care';
+export { stockForm } from './input-stock';
+export { describeStock, describeStockIssue, type StockIssue } from './words-stock';

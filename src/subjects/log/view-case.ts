@@ -7,6 +7,7 @@ import {
   type Circumstances,
   costedTests,
   gatherEvidence,
+  type Loss,
   namedCause,
   priorOf,
   type PrintSeen,
@@ -28,6 +29,7 @@ import { findShelved, resinFile } from '@/subjects/resin';
 import type { HouseRules } from '@/subjects/house';
 import { lostWith } from './lost-with';
 import { careCounts } from './view-care';
+import { lossOf } from './view-losses';
 
 type RunWithPieces = ReturnType<typeof queries.listRunsWithPieces>[number];
 
@@ -56,6 +58,8 @@ export interface CaseView {
   /** What differs from the last good run of this printer; undefined: there was none. */
   readonly changes?: readonly SettingChange[];
   readonly found?: Cause;
+  /** What it took; undefined where it was not planned here. */
+  readonly loss?: Loss;
   /** Chances and reasons that it was read by, ours or the house's. */
   readonly tables: CauseTables;
 }
@@ -71,6 +75,12 @@ function byPiece(failures: readonly queries.Failure[], runId: number) {
       own.toReversed().flatMap((failure) => (failure.pieceId === null ? [] : [[failure.pieceId, failure]])),
     ),
   };
+}
+
+/** Pieces of a run that failed. */
+function countFailed({ run, pieces }: RunWithPieces, failures: readonly queries.Failure[]): number {
+  const { whole, of } = byPiece(failures, run.id);
+  return whole === undefined ? of.size : pieces.length;
 }
 
 function asSeen({ run, profile, pieces }: RunWithPieces, failures: readonly queries.Failure[]): PrintSeen {
@@ -254,6 +264,7 @@ export function viewCase(db: Db, runId: number, house: House): CaseView | undefi
     checked: checked.there,
     changes:
       good?.run.plan && run.plan ? settingChanges(good.run.plan.settings, run.plan.settings) : undefined,
+    loss: lossOf({ ...earlier[0], count: countFailed(earlier[0], own) }, house),
     found: found.find((each) => each.runId === runId)?.cause,
     tables,
   };

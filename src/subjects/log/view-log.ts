@@ -1,7 +1,17 @@
-import { type Count, type Interval, jeffreysInterval, type Where, whereItFails } from '@/core/log';
+import {
+  type Count,
+  type Interval,
+  jeffreysInterval,
+  type Losses,
+  type Where,
+  whereItFails,
+} from '@/core/log';
 import { type Db, queries } from '@/store';
+import type { HouseRules } from '@/subjects/house';
 import { type PrintChance, printChances } from '@/subjects/plate';
-import { type RateGroup, ratesOfRuns } from './view-rates';
+import { type FailedHeight, heightsOf, layersOf } from './view-heights';
+import { lossesOf } from './view-losses';
+import { type RatedRun, type RateGroup, ratesOfRuns } from './view-rates';
 
 /** A failed piece among all that were printed, for the plan of the plate. */
 export interface PlacedFailure {
@@ -10,6 +20,8 @@ export interface PlacedFailure {
   readonly yMm: number;
   readonly failed: boolean;
 }
+
+type House = Pick<HouseRules, 'schools' | 'run'>;
 
 /** The log of a printer. */
 export interface LogView {
@@ -35,6 +47,8 @@ export interface LogView {
   readonly rates: readonly RateGroup[];
   /** Of single pieces, as Run reckons with them. */
   readonly pieces: PrintChance;
+  readonly losses: Losses;
+  readonly heights: readonly FailedHeight[];
 }
 
 const NO_PRINT: Interval = { low: 0, high: 1 };
@@ -64,8 +78,20 @@ function readRuns(db: Db, printerId: number) {
   });
 }
 
+/** A run as rates count it. */
+function ratedRun(
+  { run, profile }: ReturnType<typeof readRuns>[number],
+  isGood: boolean,
+  names: ReadonlyMap<number, { readonly resin: string; readonly name: string }>,
+): RatedRun {
+  const { resin = '', name = '' } = names.get(profile.id) ?? {};
+  const { id, plan } = run;
+  const heightMm = plan === null ? undefined : plan.layers * plan.program.layerMm;
+  return { id, isGood, profile: `${resin}, ${name}`, resin, heightMm };
+}
+
 /** What a printer's prints came to: where they fail, how often they come out. Undefined where there is no such printer. */
-export function viewLog(db: Db, printerId: number, usualShare: number): LogView | undefined {
+export function viewLog(db: Db, printerId: number, house: House): LogView | undefined {
   const profiles = queries.listProfiles(db).filter(({ printer }) => printer.id === printerId);
   if (profiles.length === 0) return undefined;
   const { printer } = profiles[0];
@@ -92,25 +118,21 @@ export function viewLog(db: Db, printerId: number, usualShare: number): LogView 
       kinds: [...new Set(own.map(({ kind }) => kind))],
       isLookedAt: run.wellAt !== null || own.length > 0,
     })),
-    where: whereItFails({ plate: plates, halfPlateMm: plateMm && [plateMm[0] / 2, plateMm[1] / 2] }),
+    where: whereItFails({
+      plate: plates,
+      layers: layersOf(db, runs),
+      halfPlateMm: plateMm && [plateMm[0] / 2, plateMm[1] / 2],
+    }),
     places: runs.flatMap(({ run, pieces, failed }) =>
       pieces.map(({ xMm, yMm }, i) => ({ runId: run.id, xMm, yMm, failed: failed[i] })),
     ),
     prints: { ...prints, ...(prints.n === 0 ? NO_PRINT : jeffreysInterval(prints)) },
     rates: ratesOfRuns(
       db,
-      runs.map((each) => {
-        const { resin = '', name = '' } = names.get(each.profile.id) ?? {};
-        const { plan } = each.run;
-        return {
-          id: each.run.id,
-          isGood: isGood(each),
-          profile: `${resin}, ${name}`,
-          resin,
-          heightMm: plan === null ? undefined : plan.layers * plan.program.layerMm,
-        };
-      }),
+      runs.map((each) => ratedRun(each, isGood(each), names)),
     ),
-    pieces: printChances(db, usualShare)(printerId),
+    pieces: printChances(db, house.run.commonShare)(printerId),
+    losses: lossesOf(db, runs, house),
+    heights: heightsOf(runs),
   };
 }

@@ -24,6 +24,7 @@ export {
   weighOnSimulatedScale,
   type WaitingJob,
 } from './view-run';
+export { plateAreas, viewItems } from './view-plate';
 export { handsCostOf, printCostOf } from './rates-of-house';
 export { type PrintChance, printChances } from './view-print-chance';
 export { weighBlock } from './weigh-block';

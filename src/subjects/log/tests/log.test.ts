@@ -45,7 +45,9 @@ describe('noting a failure', () => {
     const [first] = piecesOf(plate, runId);
     expect(viewCase(plate.db, runId, OPEN_HOUSE)).toBeUndefined();
     expectOk(noteFailure(plate.db, runId, failed({ pieceIds: [first], layer: 120, partMm: [3, -2] })));
-    const { failures, causes, tests, named } = viewCase(plate.db, runId, OPEN_HOUSE)!;
+    const { failures, causes, tests, named, loss } = viewCase(plate.db, runId, OPEN_HOUSE)!;
+    // One piece of two, an hour on the printer.
+    expect(loss!.hours).toBeCloseTo(0.5, 3);
     expect(failures).toMatchObject([{ pieceId: first, kind: 'sheared', layer: 120, partXMm: 3 }]);
     expect(causes).toHaveLength(CAUSES.length);
     expect(causes.reduce((sum, { chance }) => sum + chance, 0)).toBeCloseTo(1, 9);
@@ -68,17 +70,17 @@ describe('noting a failure', () => {
     expect(viewCase(plate.db, runId, OPEN_HOUSE)!.failures).toHaveLength(1);
     expectOk(noteFailure(plate.db, runId, failed({ pieceIds: [first], kind: 'stuckInVat' })));
     expect(viewCase(plate.db, runId, OPEN_HOUSE)!.failures).toHaveLength(2);
-    expect(viewLog(plate.db, plate.printerId, 0.5)!.runs[0]).toMatchObject({ pieces: 2, failed: 1 });
+    expect(viewLog(plate.db, plate.printerId, OPEN_HOUSE)!.runs[0]).toMatchObject({ pieces: 2, failed: 1 });
   });
 
   test('all well at one tap, until something is noted after all', () => {
     const plate = benchWithPlate();
     const runId = printed(plate);
     expectOk(noteWell(plate.db, runId));
-    expect(viewLog(plate.db, plate.printerId, 0.5)!.runs[0].isLookedAt).toBe(true);
+    expect(viewLog(plate.db, plate.printerId, OPEN_HOUSE)!.runs[0].isLookedAt).toBe(true);
     expectOk(noteFailure(plate.db, runId, failed()));
     expect(queries.findRun(plate.db, runId)!.wellAt).toBeNull();
-    expect(viewLog(plate.db, plate.printerId, 0.5)!.runs[0].failed).toBe(2);
+    expect(viewLog(plate.db, plate.printerId, OPEN_HOUSE)!.runs[0].failed).toBe(2);
   });
 
   test.each<[string, (runId: number) => FailureNoted, string]>([
@@ -106,7 +108,7 @@ describe('noting a failure', () => {
     );
     expect(codeOf(keepCause(plate.db, plate.runId, 'film'))).toBe('noFailure');
     expect(codeOf(noteCare(plate.db, 99, { kind: 'film' }))).toBe('gone');
-    expect(viewLog(plate.db, 99, 0.5)).toBeUndefined();
+    expect(viewLog(plate.db, 99, OPEN_HOUSE)).toBeUndefined();
     expect(failureInput.safeParse(failed({ partMm: [NaN, 0] })).success).toBe(false);
   });
 });
@@ -180,7 +182,7 @@ describe('why it failed', () => {
     // The first piece lies in a corner: it is told as its place, and as near the edge.
     expect(where.verdict).toMatchObject({ code: 'told', common: expect.arrayContaining(['plate']) });
     expect(['film', 'panel', 'debris']).toContain(causes[0].cause);
-    const log = viewLog(plate.db, plate.printerId, 0.5)!;
+    const log = viewLog(plate.db, plate.printerId, OPEN_HOUSE)!;
     expect(log.prints).toMatchObject({ k: 0, n: 3 });
     expect(log.places.filter((each) => each.failed)).toHaveLength(3);
     // One profile, one height, nothing said of how it stood: nothing to compare.

@@ -10,7 +10,7 @@ import { DecidingTests } from './deciding-tests';
 
 /** Why it failed, as far as can be told, and the one test that would tell most. */
 export function WhyPanel({ view }: { view: CaseView }) {
-  const { run, causes, named, reasons, tests, checked, changes, found, tables } = view;
+  const { run, causes, named, reasons, tests, checked, changes, found, tables, loss } = view;
   const shown = causes.filter(({ chance }, i) => i < 3 || chance >= 0.1).slice(0, 5);
   return (
     <section aria-labelledby="why-title" className="mt-8">
@@ -59,6 +59,13 @@ export function WhyPanel({ view }: { view: CaseView }) {
               The chances it goes by
             </Link>
           </p>
+          {loss !== undefined && (
+            <p className="mt-2 text-sm">
+              <strong>Lost:</strong> <span className="num">{loss.hours.toFixed(1)}</span> h of the printer,{' '}
+              <span className="num">{Math.round(loss.ml)}</span> ml,{' '}
+              <span className="num">{loss.money.toFixed(1)}</span> in the shop’s own money.
+            </p>
+          )}
           <WhereLine view={view} />
           {checked.length > 0 && (
             <p className="mt-2 text-sm">

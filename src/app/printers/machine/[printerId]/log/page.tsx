@@ -10,7 +10,9 @@ import { BECAUSE_WORDS, BY_WORDS, describeCommon, describeGroup, KIND_WORDS } fr
 import { Link } from '@/ui';
 import { CareList } from './_components/care-list';
 import { ClearingChain } from './_components/clearing-chain';
+import { HeightStrip } from './_components/height-strip';
 import { LookOver } from './_components/look-over';
+import { LossTables } from './_components/loss-tables';
 import { MachineChecks } from './_components/machine-checks';
 import { PlaceMap } from './_components/place-map';
 
@@ -23,9 +25,9 @@ export default async function LogPage({ params }: Params) {
   await connection();
   const { db } = bench();
   const printerId = idFrom((await params).printerId);
-  const view = viewLog(db, printerId, benchHouse().run.commonShare);
-  if (view === undefined) notFound();
   const house = benchHouse();
+  const view = viewLog(db, printerId, house);
+  if (view === undefined) notFound();
   const care = careOf(db, printerId, new Date(), house);
   const clearing = viewClearing(db, printerId);
   return (
@@ -40,6 +42,7 @@ export default async function LogPage({ params }: Params) {
         <div className="space-y-8">
           <Rates view={view} />
           <Where view={view} />
+          <LossTables losses={view.losses} />
         </div>
         <div className="space-y-8">
           {clearing !== undefined && (
@@ -157,7 +160,7 @@ function RateTable({ group: { by, rates, differ } }: { group: RateGroup }) {
 }
 
 function Where({ view }: { view: LogView }) {
-  const { where, places, printer } = view;
+  const { where, places, heights, printer } = view;
   const { verdict } = where;
   const words = {
     tooFew: 'Too few failures to tell whether they come together. Tap on the plate where the next one was.',
@@ -177,6 +180,7 @@ function Where({ view }: { view: LogView }) {
           ` A true place would have been seen in ${Math.round(100 * verdict.power)} of 100.`}
       </p>
       <PlaceMap plateMm={printer.plateMm} places={places} />
+      <HeightStrip heights={heights} />
       {where.tests.length > 0 && (
         <ul className="mt-1 text-sm text-soft">
           {where.tests.map(({ common, p, adjusted }) => (

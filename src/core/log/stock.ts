@@ -1,0 +1,46 @@
+import { logGamma } from '@/core/numerics';
+
+/** Something that is used up print by print. */
+export interface StockAsk {
+  /** What was left when somebody counted, and the prints since then. */
+  readonly counted: number;
+  readonly printsSince: number;
+  readonly perPrint: number;
+  /** Days that more of it takes to come. */
+  readonly leadDays: number;
+  /** How often it is printed here: so many prints in so many days. */
+  readonly pace: { readonly prints: number; readonly days: number };
+}
+
+export interface Stock {
+  readonly left: number;
+  /** Prints that it still lasts for; infinite where a print takes none. */
+  readonly printsLeft: number;
+  /** Chance that it runs out before more has come, if it is ordered today. */
+  readonly runOut: number;
+  readonly isDue: boolean;
+}
+
+const DUE_FROM = 0.05;
+
+/**
+ * Chance of more than n prints in so many days, the pace itself known from a count: gamma-Poisson, Jeffreys' prior.
+ * Example: 10 prints in 10 days, more than 10 in the next 10: about 0.45.
+ */
+export function moreThan(n: number, days: number, pace: StockAsk['pace']): number {
+  if (days <= 0) return 0;
+  const [a, b] = [pace.prints + 0.5, Math.max(1e-9, pace.days)];
+  const [lnStay, lnCome] = [Math.log(b / (b + days)), Math.log(days / (b + days))];
+  let atMost = 0;
+  for (let k = 0; k <= n; k++)
+    atMost += Math.exp(logGamma(k + a) - logGamma(k + 1) - logGamma(a) + a * lnStay + k * lnCome);
+  return Math.min(1, Math.max(0, 1 - atMost));
+}
+
+/** What is left, how long it lasts, and whether more of it is to be ordered now. */
+export function stockOf({ counted, printsSince, perPrint, leadDays, pace }: StockAsk): Stock {
+  const left = Math.max(0, counted - perPrint * printsSince);
+  const printsLeft = perPrint > 0 ? Math.floor(left / perPrint + 1e-9) : Infinity;
+  const runOut = printsLeft === Infinity ? 0 : printsLeft === 0 ? 1 : moreThan(printsLeft, leadDays, pace);
+  return { left, printsLeft, runOut, isDue: runOut > DUE_FROM };
+}

@@ -1,0 +1,40 @@
+import { and, eq, isNull, ne } from 'drizzle-orm';
+import { fail, ok, type Result } from '@/core/result';
+import { type Db, tables } from '@/store';
+import type { StockCounted } from './input-stock';
+import type { StockIssue } from './words-stock';
+
+const { consumables } = tables;
+
+/** Notes what is left of something, or something new; two of one name would be ordered twice. */
+export function countStock(
+  db: Db,
+  { stockId, ...counted }: StockCounted,
+  at = new Date(),
+): Result<void, StockIssue> {
+  const taken = db
+    .select()
+    .from(consumables)
+    .where(and(eq(consumables.name, counted.name), ne(consumables.id, stockId ?? 0)))
+    .get();
+  const values = { ...counted, countedAt: at, putAwayAt: null };
+  if (taken !== undefined && (taken.putAwayAt === null || stockId !== undefined))
+    return fail({ code: 'nameTaken', name: counted.name });
+  const id = stockId ?? taken?.id;
+  if (id === undefined) {
+    db.insert(consumables).values(values).run();
+    return ok(undefined);
+  }
+  const { changes } = db.update(consumables).set(values).where(eq(consumables.id, id)).run();
+  return changes === 0 ? fail({ code: 'gone' }) : ok(undefined);
+}
+
+/** It is not counted any more. */
+export function putStockAway(db: Db, stockId: number): Result<void, StockIssue> {
+  const { changes } = db
+    .update(consumables)
+    .set({ putAwayAt: new Date() })
+    .where(and(eq(consumables.id, stockId), isNull(consumables.putAwayAt)))
+    .run();
+  return changes === 0 ? fail({ code: 'gone' }) : ok(undefined);
+}

@@ -1,0 +1,21 @@
+import type { Stock } from '@/core/log';
+import { describeTakenName, GONE_WORDS } from '@/subjects/language/shared';
+
+export type StockIssue = { readonly code: 'gone' } | { readonly code: 'nameTaken'; readonly name: string };
+
+export function describeStockIssue(issue: StockIssue): string {
+  return issue.code === 'gone' ? GONE_WORDS : describeTakenName(issue.name);
+}
+
+/** 70 pairs left, for 23 prints; order now: it runs out before more has come in 12 of 100 */
+export function describeStock(
+  { left, printsLeft, runOut, isDue }: Stock,
+  { unit, leadDays }: { readonly unit: string; readonly leadDays: number },
+): string {
+  const much = `${Number(left.toPrecision(3))} ${unit} left`;
+  const lasts =
+    printsLeft === Infinity ? '' : `, for ${printsLeft === 1 ? 'one print' : `${printsLeft} prints`}`;
+  if (!isDue) return `${much}${lasts}`;
+  const days = leadDays === 1 ? 'a day' : `${leadDays} days`;
+  return `${much}${lasts}. Order it: more takes ${days}, and it runs out before in ${Math.max(1, Math.round(100 * runOut))} of 100`;
+}
