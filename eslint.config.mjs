@@ -21,7 +21,7 @@ const SUBJECTS = {
   plate: [...ground, 'resin', 'printing', 'job', 'check', 'simulated'],
   run: [...ground, 'resin', 'printing', 'job', 'gauge', 'fit', 'check', 'plate', 'simulated'],
   light: [...ground, 'resin', 'printing', 'job', 'simulated'],
-  log: [...ground, 'resin', 'printing', 'job', 'check', 'plate'],
+  log: [...ground, 'resin', 'printing', 'job', 'check', 'plate', 'simulated'],
   day: [...ground, 'resin', 'plate'],
   check: [...ground, 'resin', 'printing', 'job', 'gauge', 'fit'],
   measure: [...ground, 'printing', 'caliper', 'job', 'gauge'],

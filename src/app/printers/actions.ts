@@ -1,6 +1,8 @@
 'use server';
 
+import { randomInt } from 'node:crypto';
 import { after } from 'next/server';
+import { fail, ok } from '@/core/result';
 import { bench } from '@/subjects/house';
 import { changeProcess, takeBackProcess } from '@/subjects/job';
 import { describeReopenedJobs } from '@/subjects/job/shared';
@@ -24,6 +26,8 @@ import {
   profileForm,
   settingsForm,
 } from '@/subjects/printing/shared';
+import { setTrouble } from '@/subjects/simulated';
+import { troubleForm } from '@/subjects/simulated/shared';
 import { answerForm } from '../_actions/answer-form';
 import { changedPrinters, changedProcess } from '../_actions/changed';
 import { areIds } from '../_actions/from-page';
@@ -46,6 +50,19 @@ export async function savePrinter(_before: FormAnswer, data: FormData): Promise<
     verb: ({ printerId, facts }) => changePrinter(bench().db, printerId, facts),
     refusal: () => GONE_WORDS,
     said: () => 'Kept. The next look at a part and the next choice of a resin count with it.',
+    changed: changedPrinters,
+  });
+}
+
+/** What ails a simulated printer from now on. */
+export async function saveTrouble(_before: FormAnswer, data: FormData): Promise<FormAnswer> {
+  return answerForm({
+    form: troubleForm,
+    data,
+    verb: ({ printerId, trouble }) =>
+      setTrouble(bench().db, printerId, trouble, randomInt(1, 1_000_000)) ? ok(undefined) : fail(GONE_WORDS),
+    refusal: String,
+    said: () => 'Kept. Look at what comes off it under its prints.',
     changed: changedPrinters,
   });
 }

@@ -4,8 +4,16 @@ import { answerTap, tapped } from '@/app/_actions/log-tap';
 import { areIds } from '@/app/_actions/from-page';
 import { bench } from '@/subjects/house';
 import { GONE_WORDS } from '@/subjects/language/shared';
-import { keepCause, keepTest, noteFailure, noteWell, takeBackFailure } from '@/subjects/log';
-import { causeInput, failureInput, testInput } from '@/subjects/log/shared';
+import {
+  keepCause,
+  keepTest,
+  noteFailure,
+  noteSimulated,
+  noteWell,
+  takeBackFailure,
+  testSimulated,
+} from '@/subjects/log';
+import { causeInput, failureInput, testInput, testNameInput } from '@/subjects/log/shared';
 
 /** Something of a run failed. */
 export async function tapFailure(runId: number, input: unknown): Promise<string> {
@@ -31,4 +39,14 @@ export async function tapTest(runId: number, input: unknown): Promise<string> {
 /** What turned out to be the cause. */
 export async function tapCause(runId: number, input: unknown): Promise<string> {
   return tapped([runId], causeInput, input, (cause) => keepCause(bench().db, runId, cause));
+}
+
+/** The simulated eye looks at what came off. */
+export async function lookSimulated(runId: number): Promise<string> {
+  return areIds(runId) ? answerTap(noteSimulated(bench().db, runId)) : GONE_WORDS;
+}
+
+/** A deciding test on the simulated printer. */
+export async function tapSimulatedTest(runId: number, input: unknown): Promise<string> {
+  return tapped([runId], testNameInput, input, (test) => testSimulated(bench().db, runId, test));
 }

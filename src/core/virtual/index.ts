@@ -8,8 +8,10 @@ export { lawfulSize, type PlacedFeature, printFeature } from './print';
 export {
   circumstancesOf,
   drawStory,
+  lookAtPiece,
   PLATE_OF_STORIES,
   printInTrouble,
+  showsTest,
   type Story,
   type Trouble,
   TROUBLE_NAMES,

@@ -59,6 +59,8 @@ export interface Story {
 }
 
 const HALF_PLATE = [60, 34] as const;
+/** Sides of the part that a story's weak place lies in, mm. */
+const STORY_PART_MM = 20;
 const BOTTOM_LAYERS = 5;
 const LAYER_MM = 0.05;
 export const PLATE_OF_STORIES = {
@@ -77,10 +79,11 @@ function pick<Name extends string>(
   return entries[entries.length - 1][0];
 }
 
-/** A printer whose prints fail for one reason, drawn from a seed. */
-export function drawStory(seed: number): Story {
+/** A printer whose prints fail for one reason, drawn from a seed, or the one given. */
+export function drawStory(seed: number, given?: Trouble): Story {
   const { uniform, normal } = seededRandom(seedFrom(seed, 'story'));
-  const trouble = pick(TROUBLES, uniform);
+  const drawn = pick(TROUBLES, uniform);
+  const trouble = given ?? drawn;
   const onPlate = (): [number, number] => [
     HALF_PLATE[0] * (2 * uniform() - 1) * 0.8,
     HALF_PLATE[1] * (2 * uniform() - 1) * 0.8,
@@ -179,6 +182,63 @@ export function printInTrouble(story: Story, nth: number): TroubledPrint {
     return { plateMm, file, failure: fails ? failureOf(story, random) : undefined };
   });
   return { pieces, layers: story.layers, bottomLayers: BOTTOM_LAYERS };
+}
+
+/** A piece on a real plate, for the simulated eye. */
+export interface PieceOnPlate {
+  /** Tells pieces apart: the same one always fails alike. */
+  readonly key: string;
+  /** From the middle of the plate, and half of the plate along both, mm. */
+  readonly plateMm: readonly [number, number];
+  readonly halfPlateMm: readonly [number, number];
+  readonly sizeMm: readonly [number, number];
+  /** Where the trouble sits in the part, the weak file has it; others do not. */
+  readonly isWeakFile: boolean;
+  readonly layers: number;
+}
+
+/** What became of a piece of a printer in trouble: how it failed, at which layer, and where from its middle, mm; undefined: it is whole. */
+export function lookAtPiece(
+  story: Story,
+  { key, plateMm, halfPlateMm, sizeMm, isWeakFile, layers }: PieceOnPlate,
+): { readonly kind: string; readonly layer: number; readonly partMm: readonly [number, number] } | undefined {
+  const random = seededRandom(seedFrom(story.seed, `piece ${key}`));
+  const at = (axis: 0 | 1) => (plateMm[axis] / halfPlateMm[axis]) * HALF_PLATE[axis];
+  if (random.uniform() >= chanceOf(story, [at(0), at(1)], isWeakFile ? 'A' : 'B')) return undefined;
+  const [weakX, weakY, weakZ] = story.weakMm;
+  const here: Story = { ...story, layers, weakMm: [weakX, weakY, (weakZ * layers) / story.layers] };
+  const { partMm, layer, kind } = failureOf(here, random);
+  const inside = (axis: 0 | 1) =>
+    (Math.min(1, Math.max(0, partMm[axis] / STORY_PART_MM)) - 0.5) * sizeMm[axis];
+  return { kind, layer, partMm: [inside(0), inside(1)] };
+}
+
+/** How often a test shows its first outcome: in trouble of the part, of a spot of the machine, of one cause, otherwise. */
+const SHOWS: Readonly<
+  Record<string, { part: number; spot: number; own?: Partial<Record<Trouble, number>>; other: number }>
+> = {
+  turnPart: { part: 0.95, spot: 0.06, other: 0.5 },
+  postField: {
+    part: 0.05,
+    spot: 0.8,
+    own: { level: 0.7, cold: 0.3, exposure: 0.25, unmixed: 0.25 },
+    other: 0.06,
+  },
+  imageCheck: { part: 0.03, spot: 0.04, own: { panel: 0.95 }, other: 0.03 },
+  filmToLight: { part: 0.07, spot: 0.08, own: { film: 0.9, debris: 0.35 }, other: 0.07 },
+  levelByPaper: { part: 0.06, spot: 0.08, own: { level: 0.93, dirtyPlate: 0.1 }, other: 0.06 },
+  sameAgain: { part: 0.8, spot: 0.7, own: { debris: 0.4, ranDry: 0.2 }, other: 0.6 },
+  otherFile: { part: 0.07, spot: 0.7, own: { level: 0.6 }, other: 0.6 },
+  warmer: { part: 0.08, spot: 0.06, own: { cold: 0.9, unmixed: 0.35 }, other: 0.1 },
+  twinRegion: { part: 0.75, spot: 0.12, own: { exposure: 0.8 }, other: 0.3 },
+};
+
+/** Whether a test shows its first outcome on a printer in trouble; undefined: there is no such test. Made again it shows the same. */
+export function showsTest({ trouble, seed }: Story, test: string): boolean | undefined {
+  const shows = SHOWS[test];
+  if (shows === undefined) return undefined;
+  const kind = OF_THE_PART.has(trouble) ? shows.part : OF_A_SPOT.has(trouble) ? shows.spot : shows.other;
+  return seededRandom(seedFrom(seed, `shows ${test}`)).uniform() < (shows.own?.[trouble] ?? kind);
 }
 
 /** What the records of a bench in this trouble say beside: the trouble's own trace mostly, others by chance. */

@@ -4,6 +4,7 @@ export { changeLine, changePrior, dropEdit } from './change-tables';
 export { answerClearing, noteCare, noteLookOver, takeBackCare } from './keep-care';
 export { keepCause, keepTest, noteFailure, noteWell, takeBackFailure } from './keep-failure';
 export { type CareView, careOf, listDueCare } from './view-care';
+export { noteSimulated, testSimulated } from './look-simulated';
 export { countStock, putStockAway } from './keep-stock';
 export { type ClearingView, viewClearing } from './view-clearing';
 export { type CaseView, listFailuresOf, type TestView, viewCase } from './view-case';

@@ -15,6 +15,7 @@ export const failureInput = z.object({
 export type FailureNoted = z.infer<typeof failureInput>;
 
 export const testInput = z.object({ test: z.enum(TESTS), outcome: z.string().min(1).max(40) });
+export const testNameInput = z.enum(TESTS);
 export const causeInput = z.enum(CAUSES);
 
 const note = z.string().trim().max(300).default('');

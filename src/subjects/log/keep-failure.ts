@@ -3,6 +3,7 @@ import { type Cause, TEST_TABLE, type TestName } from '@/core/log';
 import { fail, ok, type Result } from '@/core/result';
 import { allOrNothing, type Db, queries, tables } from '@/store';
 import { noteLedger } from '@/subjects/records';
+import { mendSimulated } from '@/subjects/simulated';
 import type { FailureNoted } from './input-log';
 import type { LogEntry } from './words-ledger';
 import type { LogIssue } from './words-care';
@@ -97,12 +98,13 @@ export function keepTest(
   });
 }
 
-/** Keeps what turned out to be the cause: the next failures are read with it. */
+/** Keeps what turned out to be the cause: the next failures are read with it, and a simulated printer is put right where it was that. */
 export function keepCause(db: Db, runId: number, cause: Cause, at = new Date()): Result<void, LogIssue> {
   if (queries.listFailures(db, [runId]).length === 0) return fail({ code: 'noFailure' });
   db.insert(tables.causesFound)
     .values({ runId, cause, at })
     .onConflictDoUpdate({ target: tables.causesFound.runId, set: { cause, at } })
     .run();
+  mendSimulated(db, queries.findRun(db, runId)!, cause);
   return ok(undefined);
 }

@@ -10,6 +10,7 @@ export {
   type FailureNoted,
   lookOverInput,
   testInput,
+  testNameInput,
 } from './input-log';
 export { BY_WORDS, describeGroup } from './words-rates';
 export { describeLogEntry, type LogEntry } from './words-ledger';

@@ -23,4 +23,5 @@ export {
   stationReport,
   STATIONS,
 } from './stations';
+export { lookAtRun, mendSimulated, type SeenPiece, setTrouble, testOnSimulated } from './troubles';
 export { touchSimulatedRung } from './touch-rung';

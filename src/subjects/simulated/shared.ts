@@ -1,1 +1,2 @@
+export { TROUBLE_CHOICES, type TroubleChoice, troubleForm } from './input-trouble';
 export { describeSimulatedIssue, type SimulatedIssue } from './words-issues';

@@ -274,6 +274,8 @@ function Ended({ view }: { view: RunView }) {
 /** What came off, well or failed, and why. */
 function LogOf({ view }: { view: RunView }) {
   const { run, bed, items } = view;
+  const { printer } = view.row;
+  const isSimulated = printer.simulatedSeed !== null;
   const pieces = shownPieces(view);
   const failed = viewCase(bench().db, run.id, benchHouse());
   const labels = new Map(pieces.map(({ id, label }) => [id, label]));
@@ -295,10 +297,11 @@ function LogOf({ view }: { view: RunView }) {
           text: `${pieceId === null ? 'The whole plate' : (labels.get(pieceId) ?? 'A piece')}: ${KIND_WORDS[kind]}${layer === null ? '' : `, layer ${layer}`}`,
         }))}
         isWell={run.wellAt !== null}
+        isSimulated={isSimulated}
       />
       {failed !== undefined && items.length > 0 && (
         <div className="lg:col-span-2">
-          <WhyPanel view={failed} />
+          <WhyPanel view={failed} simulated={isSimulated ? { ails: printer.trouble !== null } : undefined} />
         </div>
       )}
     </>

@@ -8,6 +8,7 @@ import { listShelfNames, listVats } from '@/subjects/resin';
 import { Link } from '@/ui';
 import { ProfileLine } from '../../_components/profile-line';
 import { PrinterForm } from './_components/printer-form';
+import { TroubleForm } from './_components/trouble-form';
 import { VatForm } from './_components/vat-form';
 
 type Params = { params: Promise<{ printerId: string }> };
@@ -57,6 +58,28 @@ export default async function PrinterPage(props: Params) {
                 A change of resin costs time and resin, so the choice of a resin counts what is loaded.
               </p>
               <VatForm vat={vat} resins={listShelfNames(db)} />
+            </section>
+          )}
+          {printer.simulatedSeed !== null && (
+            <section aria-labelledby="trouble-title">
+              <h2 id="trouble-title" className="border-b border-ink pb-1 text-lg">
+                Trouble, to practise on
+              </h2>
+              <p className="mt-1 text-sm text-soft">
+                This printer is simulated. Let something ail it, print, look at what comes off, and find out
+                what it is.
+              </p>
+              <TroubleForm
+                key={`${printer.trouble?.seed}`}
+                printerId={printer.id}
+                trouble={
+                  printer.trouble === null
+                    ? 'none'
+                    : printer.trouble.isHidden
+                      ? 'hidden'
+                      : printer.trouble.trouble
+                }
+              />
             </section>
           )}
           <section aria-labelledby="profiles-title">

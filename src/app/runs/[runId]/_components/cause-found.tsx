@@ -11,10 +11,12 @@ interface CauseFoundProps {
   readonly runId: number;
   readonly likeliest: Cause;
   readonly found?: Cause;
+  /** Of a simulated printer: whether anything ails it still. */
+  readonly simulated?: { readonly ails: boolean };
 }
 
 /** What it turned out to be, in the end: the next failures of this bench are read with it. */
-export function CauseFound({ runId, likeliest, found }: CauseFoundProps) {
+export function CauseFound({ runId, likeliest, found, simulated }: CauseFoundProps) {
   const { problem, isBusy, tap } = useTap();
   const [cause, setCause] = useState<string>(found ?? likeliest);
   return (
@@ -23,6 +25,13 @@ export function CauseFound({ runId, likeliest, found }: CauseFoundProps) {
       {found !== undefined && (
         <p className="text-juniper">
           {CAUSE_WORDS[found]}. <span className="text-soft">{MEND_WORDS[found]}</span>
+        </p>
+      )}
+      {found !== undefined && simulated !== undefined && (
+        <p>
+          {simulated.ails
+            ? 'It was put right, and the simulated printer still ails: it was something else.'
+            : 'It was put right, and nothing ails the simulated printer now.'}
         </p>
       )}
       <div className="mt-1 flex flex-wrap items-end gap-3">

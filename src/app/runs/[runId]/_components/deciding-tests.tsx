@@ -4,11 +4,13 @@ import { useTap } from '@/app/_components/use-tap';
 import type { TestView } from '@/subjects/log';
 import { TEST_WORDS } from '@/subjects/log/shared';
 import { Button, Caution, Link, Problem } from '@/ui';
-import { tapTest } from '../../log-actions';
+import { tapSimulatedTest, tapTest } from '../../log-actions';
 
 interface DecidingTestsProps {
   readonly runId: number;
   readonly tests: readonly TestView[];
+  /** They can be made on the simulated printer. */
+  readonly isSimulated: boolean;
 }
 
 /** Tests whose light or resin can hurt somebody. */
@@ -19,7 +21,7 @@ const CAUTIONS: Readonly<Record<string, string>> = {
 };
 
 /** The test that tells most an hour first, with how to make it and what it showed; the others folded. */
-export function DecidingTests({ runId, tests }: DecidingTestsProps) {
+export function DecidingTests({ runId, tests, isSimulated }: DecidingTestsProps) {
   const [best, ...others] = tests.filter(({ outcome }) => outcome === undefined);
   const made = tests.filter(({ outcome }) => outcome !== undefined);
   return (
@@ -27,7 +29,7 @@ export function DecidingTests({ runId, tests }: DecidingTestsProps) {
       {best !== undefined && (
         <div className="bg-wash px-3 py-2">
           <h3 className="font-semibold">The deciding test</h3>
-          <OneTest runId={runId} test={best} />
+          <OneTest runId={runId} test={best} isSimulated={isSimulated} />
         </div>
       )}
       {made.map((test) => (
@@ -40,7 +42,7 @@ export function DecidingTests({ runId, tests }: DecidingTestsProps) {
           <summary>Other tests</summary>
           {others.map((test) => (
             <div key={test.name} className="mt-2 border-t border-hair pt-2">
-              <OneTest runId={runId} test={test} />
+              <OneTest runId={runId} test={test} isSimulated={isSimulated} />
             </div>
           ))}
         </details>
@@ -49,7 +51,13 @@ export function DecidingTests({ runId, tests }: DecidingTestsProps) {
   );
 }
 
-function OneTest({ runId, test: { name, hours, bits, saves } }: { runId: number; test: TestView }) {
+interface OneTestProps {
+  readonly runId: number;
+  readonly test: TestView;
+  readonly isSimulated: boolean;
+}
+
+function OneTest({ runId, test: { name, hours, bits, saves }, isSimulated }: OneTestProps) {
   const { problem, isBusy, tap } = useTap();
   const { title, how, outcomes } = TEST_WORDS[name];
   const caution = CAUTIONS[name];
@@ -84,6 +92,11 @@ function OneTest({ runId, test: { name, hours, bits, saves } }: { runId: number;
             {says}
           </Button>
         ))}
+        {isSimulated && (
+          <Button disabled={isBusy} onClick={() => tap(() => tapSimulatedTest(runId, name))}>
+            Make it (simulated)<span className="sr-only">: {title}</span>
+          </Button>
+        )}
       </p>
       {problem !== '' && <Problem>{problem}</Problem>}
     </>

@@ -5,7 +5,7 @@ import { useTap } from '@/app/_components/use-tap';
 import { FAILURE_KINDS, type FailureKind } from '@/core/log';
 import { describeLayer, KIND_WORDS, type Layered, readLayer } from '@/subjects/log/shared';
 import { Button, PlainField, Problem } from '@/ui';
-import { dropFailure, tapFailure, tapWell } from '../../log-actions';
+import { dropFailure, lookSimulated, tapFailure, tapWell } from '../../log-actions';
 import { PlateDrawing, type ShownPiece } from './plate-drawing';
 import { type PartPlace, TappedPlate } from './tapped-plate';
 
@@ -16,10 +16,20 @@ interface FailureDeskProps {
   readonly layered?: Layered;
   readonly failures: readonly { readonly id: number; readonly text: string; readonly pieceId?: number }[];
   readonly isWell: boolean;
+  /** Of a simulated printer: it can look by itself. */
+  readonly isSimulated: boolean;
 }
 
 /** What came off the plate: all well at a tap, or what failed, where, and at which height. */
-export function FailureDesk({ runId, bed, pieces, layered, failures, isWell }: FailureDeskProps) {
+export function FailureDesk({
+  runId,
+  bed,
+  pieces,
+  layered,
+  failures,
+  isWell,
+  isSimulated,
+}: FailureDeskProps) {
   const { problem, isBusy, tap } = useTap();
   const [isNoting, setIsNoting] = useState(false);
   const failed = new Set(failures.flatMap(({ pieceId }) => pieceId ?? []));
@@ -59,6 +69,11 @@ export function FailureDesk({ runId, bed, pieces, layered, failures, isWell }: F
           >
             Something {failures.length > 0 ? 'else ' : ''}failed
           </Button>
+          {isSimulated && failures.length === 0 && !isWell && (
+            <Button disabled={isBusy} onClick={() => tap(() => lookSimulated(runId))}>
+              Look at it (simulated)
+            </Button>
+          )}
         </p>
       )}
       {!isNoting && (

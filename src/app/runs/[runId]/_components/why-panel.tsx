@@ -8,8 +8,14 @@ import { Link } from '@/ui';
 import { CauseFound } from './cause-found';
 import { DecidingTests } from './deciding-tests';
 
+interface WhyPanelProps {
+  readonly view: CaseView;
+  /** Of a simulated printer, and whether anything ails it still; undefined: it is a real one. */
+  readonly simulated?: { readonly ails: boolean };
+}
+
 /** Why it failed, as far as can be told, and the one test that would tell most. */
-export function WhyPanel({ view }: { view: CaseView }) {
+export function WhyPanel({ view, simulated }: WhyPanelProps) {
   const { run, causes, named, reasons, tests, checked, changes, found, tables, loss } = view;
   const shown = causes.filter(({ chance }, i) => i < 3 || chance >= 0.1).slice(0, 5);
   return (
@@ -79,8 +85,8 @@ export function WhyPanel({ view }: { view: CaseView }) {
           {changes !== undefined && <ChangedSince changes={changes} />}
         </div>
         <div>
-          <DecidingTests runId={run.id} tests={tests} />
-          <CauseFound runId={run.id} likeliest={causes[0].cause} found={found} />
+          <DecidingTests runId={run.id} tests={tests} isSimulated={simulated !== undefined} />
+          <CauseFound runId={run.id} likeliest={causes[0].cause} found={found} simulated={simulated} />
         </div>
       </div>
     </section>
