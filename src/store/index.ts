@@ -26,6 +26,6 @@ export {
 } from './rows';
 export { evidenceChanged } from './evidence';
 export { rememberPrinted } from './remember-printed';
-export type { Fact, GateAnswer, ToldFinding } from './schema';
+export type { DeviceCard, Fact, GateAnswer, ToldFinding } from './schema';
 export * as tables from './schema';
 export * as queries from './queries';

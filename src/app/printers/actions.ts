@@ -16,6 +16,7 @@ import {
   takeForeignLaw,
 } from '@/subjects/printing';
 import {
+  cardForm,
   changeForm,
   controlForm,
   describeChangeIssue,
@@ -50,6 +51,17 @@ export async function savePrinter(_before: FormAnswer, data: FormData): Promise<
     verb: ({ printerId, facts }) => changePrinter(bench().db, printerId, facts),
     refusal: () => GONE_WORDS,
     said: () => 'Kept. The next look at a part and the next choice of a resin count with it.',
+    changed: changedPrinters,
+  });
+}
+
+/** Numbers of the device, as whoever repairs it asks for them. */
+export async function saveCard(_before: FormAnswer, data: FormData): Promise<FormAnswer> {
+  return answerForm({
+    form: cardForm,
+    data,
+    verb: ({ printerId, card }) => changePrinter(bench().db, printerId, { card }),
+    refusal: () => GONE_WORDS,
     changed: changedPrinters,
   });
 }

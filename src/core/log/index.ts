@@ -95,3 +95,4 @@ export {
 } from './where';
 export { type Loss, type Losses, type LossOfPrint, type LossSum, sumLosses } from './losses';
 export { moreThan, type Stock, type StockAsk, stockOf } from './stock';
+export { comparePull, factsOfLayer, type LayerFacts } from './layer-facts';

@@ -72,6 +72,23 @@ export function listEndedRuns(db: Db, printerId: number, most = 200): Run[] {
     .map(({ run }) => run);
 }
 
+/** What a printer has done so far: runs, layers, and hours with its light. */
+export function workOfPrinter(db: Db, printerId: number) {
+  const { plan, startedAt, endedAt, stoppedLayer } = runs;
+  const planned = sql`json_extract(${plan}, '$.layers')`;
+  const speed = sql`coalesce(json_extract(${plan}, '$.speed'), 1)`;
+  return db
+    .select({
+      prints: count(),
+      layers: sql<number>`coalesce(sum(coalesce(${stoppedLayer}, ${planned}, 0)), 0)`,
+      hours: sql<number>`coalesce(sum((${endedAt} - ${startedAt}) * ${speed}), 0) / 3600000.0`,
+    })
+    .from(runs)
+    .innerJoin(profiles, eq(runs.profileId, profiles.id))
+    .where(and(eq(profiles.printerId, printerId), isNotNull(endedAt)))
+    .get()!;
+}
+
 /** How many runs of the whole bench ended since a time. */
 export function countEndedSince(db: Db, since: Date): number {
   const ended = and(gt(runs.endedAt, since), isNull(runs.putAwayAt));

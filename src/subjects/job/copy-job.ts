@@ -1,4 +1,4 @@
-import { eq } from 'drizzle-orm';
+import { and, eq, isNull } from 'drizzle-orm';
 import { fail, ok, type Result } from '@/core/result';
 import { renumberRecipe } from '@/core/solids';
 import { type Db, queries, tables } from '@/store';
@@ -15,7 +15,11 @@ function copyWhatIsOfThePart(db: Db, fromId: number, jobId: number): void {
     db.insert(joints)
       .values({ ...joint, id: undefined, jobId })
       .run();
-  for (const picture of db.select().from(pictures).where(eq(pictures.jobId, fromId)).all())
+  for (const picture of db
+    .select()
+    .from(pictures)
+    .where(and(eq(pictures.jobId, fromId), isNull(pictures.runId)))
+    .all())
     db.insert(pictures)
       .values({ ...picture, id: undefined, jobId })
       .run();

@@ -39,3 +39,4 @@ export {
 } from './words-care';
 export { stockForm } from './input-stock';
 export { describeStock, describeStockIssue, type StockIssue } from './words-stock';
+export { describeLayerFacts, describeTwin } from './words-heights';

@@ -28,6 +28,7 @@ import { viewJobUnlearned } from '@/subjects/job';
 import { findShelved, resinFile } from '@/subjects/resin';
 import type { HouseRules } from '@/subjects/house';
 import { lostWith } from './lost-with';
+import { plateAreas, viewItems } from '@/subjects/plate';
 import { careCounts } from './view-care';
 import { lossOf } from './view-losses';
 
@@ -58,6 +59,12 @@ export interface CaseView {
   /** What differs from the last good run of this printer; undefined: there was none. */
   readonly changes?: readonly SettingChange[];
   readonly found?: Cause;
+  /** Layers of the plate, mm², where it failed at a known one. */
+  readonly height?: {
+    readonly layer: number;
+    readonly areasMm2: readonly number[];
+    readonly layerMm: number;
+  };
   /** What it took; undefined where it was not planned here. */
   readonly loss?: Loss;
   /** Chances and reasons that it was read by, ours or the house's. */
@@ -207,6 +214,19 @@ function circumstancesOf(
   );
 }
 
+/** The layers of a plate, where something of it failed at a known one. */
+function heightOf(
+  db: Db,
+  { run, profile: { layerMm } }: RunWithPieces,
+  own: readonly queries.Failure[],
+): CaseView['height'] {
+  const layer = own.findLast((failure) => failure.layer !== null)?.layer ?? run.stoppedLayer;
+  const areas = layer === null ? undefined : plateAreas(viewItems(db, run.id), layerMm)?.all;
+  return layer === null || areas === undefined || layer > areas.length
+    ? undefined
+    : { layer, layerMm, areasMm2: Array.from(areas, (area) => Math.round(10 * area) / 10) };
+}
+
 /** Prints of the same printer that are looked at together. */
 const MOST_PRINTS = 12;
 
@@ -264,6 +284,7 @@ export function viewCase(db: Db, runId: number, house: House): CaseView | undefi
     checked: checked.there,
     changes:
       good?.run.plan && run.plan ? settingChanges(good.run.plan.settings, run.plan.settings) : undefined,
+    height: heightOf(db, earlier[0], own),
     loss: lossOf({ ...earlier[0], count: countFailed(earlier[0], own) }, house),
     found: found.find((each) => each.runId === runId)?.cause,
     tables,

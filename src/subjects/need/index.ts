@@ -5,4 +5,4 @@ export { changeNeed, type NeedChange } from './change-need';
 export { keepPicture } from './keep-picture';
 export { putPictureAway } from './put-picture-away';
 export { listAnswers, standingAnswer } from './view-answers';
-export { listPictures, openPicture } from './view-pictures';
+export { listPictures, listPicturesOfRun, openPicture } from './view-pictures';

@@ -89,5 +89,6 @@ export const answerForm = z.object({
 
 /** What a photo or sketch shows; its file travels beside. */
 export const pictureForm = z.object({
+  runId: optionalId('Run'),
   caption: textField('What it shows', { optional: true, limit: 120 }),
 });

@@ -20,9 +20,9 @@ export async function keepPicture(
   db: Db,
   folder: string,
   jobId: number,
-  picture: { readonly bytes: Uint8Array; readonly caption: string },
+  picture: { readonly bytes: Uint8Array; readonly caption: string; readonly runId?: number },
 ): Promise<Result<number, PictureIssue>> {
-  const { bytes, caption } = picture;
+  const { bytes, caption, runId } = picture;
   const tooLarge = {
     code: 'pictureTooLarge',
     bytes: bytes.length,
@@ -31,7 +31,9 @@ export async function keepPicture(
   if (bytes.length > LARGEST_PICTURE_BYTES) return fail(tooLarge);
   const type = typeOf(bytes);
   if (type === undefined) return fail({ code: 'notAPicture' });
-  if (queries.findJob(db, jobId) === undefined) return fail({ code: 'gone' });
+  const isGone = queries.findJob(db, jobId) === undefined;
+  if (isGone || (runId !== undefined && queries.findRun(db, runId) === undefined))
+    return fail({ code: 'gone' });
   const arriving = { body: Readable.from([bytes]), limitBytes: LARGEST_PICTURE_BYTES };
   const kept = await keepFile<never>(pictureFolder(folder), arriving, ({ hash }) =>
     ok(pictureName({ hash, type })),
@@ -39,7 +41,7 @@ export async function keepPicture(
   if (!kept.ok) return fail(kept.issue.code === 'tooLarge' ? tooLarge : { code: 'notAPicture' });
   const row = db
     .insert(tables.pictures)
-    .values({ jobId, hash: kept.value.hash, type, caption, addedAt: new Date() })
+    .values({ jobId, runId, hash: kept.value.hash, type, caption, addedAt: new Date() })
     .returning()
     .get();
   return ok(row.id);

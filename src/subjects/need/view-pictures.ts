@@ -24,6 +24,17 @@ export function listPictures(db: Db, jobId: number): Picture[] {
     .all();
 }
 
+/** Pictures of what came off a run. */
+export function listPicturesOfRun(db: Db, runId: number): Picture[] {
+  const { pictures } = tables;
+  return db
+    .select()
+    .from(pictures)
+    .where(and(eq(pictures.runId, runId), isNull(pictures.removedAt)))
+    .orderBy(asc(pictures.id))
+    .all();
+}
+
 /** A picture's bytes as a stream; undefined when it is not there. */
 export function openPicture(
   db: Db,

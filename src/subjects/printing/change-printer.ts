@@ -4,7 +4,7 @@ import { type Db, tables } from '@/store';
 
 /** What is known of a printer beside its name; a field left out stays as it was, null forgets it. */
 export type PrinterFacts = Partial<
-  Pick<typeof tables.printers.$inferInsert, 'pixelMm' | 'lightNm' | 'rooms' | 'layerSeconds'>
+  Pick<typeof tables.printers.$inferInsert, 'pixelMm' | 'lightNm' | 'rooms' | 'layerSeconds' | 'card'>
 >;
 
 /** Its pixel and light, the rooms of its plate, bath and lamp, and what a layer takes. */

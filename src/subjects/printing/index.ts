@@ -1,5 +1,6 @@
 import 'server-only';
 
+export { type CardView, viewCard } from './view-card';
 export { type Film, filmOf } from './film-of';
 export { changePrinter, type PrinterFacts } from './change-printer';
 export { chooseControl, drawnControl } from './control';

@@ -1,6 +1,7 @@
 import { notFound } from 'next/navigation';
 import { connection } from 'next/server';
 import { cache, Suspense } from 'react';
+import { Pictures } from '@/app/_components/pictures';
 import { idFrom } from '@/app/_components/read-params';
 import { bench, benchHouse } from '@/subjects/house';
 import {
@@ -12,6 +13,7 @@ import {
   weighOnSimulatedScale,
 } from '@/subjects/plate';
 import { listFailuresOf, viewCase } from '@/subjects/log';
+import { listPicturesOfRun } from '@/subjects/need';
 import { dayOf } from '@/subjects/language/shared';
 import { KIND_WORDS } from '@/subjects/log/shared';
 import { cautionOfGate, describeGate, nameGate } from '@/subjects/plate/shared';
@@ -299,6 +301,16 @@ function LogOf({ view }: { view: RunView }) {
         isWell={run.wellAt !== null}
         isSimulated={isSimulated}
       />
+      {items.length > 0 && (
+        <div className="lg:col-span-2">
+          <Pictures
+            jobId={items[0].job.id}
+            runId={run.id}
+            title="Photos of what came off"
+            pictures={listPicturesOfRun(bench().db, run.id).map(({ id, caption }) => ({ id, caption }))}
+          />
+        </div>
+      )}
       {failed !== undefined && items.length > 0 && (
         <div className="lg:col-span-2">
           <WhyPanel view={failed} simulated={isSimulated ? { ails: printer.trouble !== null } : undefined} />

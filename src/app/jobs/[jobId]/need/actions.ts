@@ -1,5 +1,6 @@
 'use server';
 
+import { revalidatePath } from 'next/cache';
 import { redirect } from 'next/navigation';
 import { answerForm } from '@/app/_actions/answer-form';
 import { changedHouse, changedJob } from '@/app/_actions/changed';
@@ -128,11 +129,14 @@ export async function addPicture(jobId: number, _before: FormAnswer, data: FormD
     form: pictureForm,
     data,
     ids: [jobId],
-    verb: ({ caption }) =>
-      keepPicture(db, folder, jobId, { bytes, caption: caption === '' ? file.name : caption }),
+    verb: ({ caption, runId }) =>
+      keepPicture(db, folder, jobId, { bytes, runId, caption: caption === '' ? file.name : caption }),
     refusal: describePictureIssue,
     said: () => 'Kept with the job.',
-    changed: () => changedJob(jobId),
+    changed: () => {
+      changedJob(jobId);
+      revalidatePath('/runs', 'layout');
+    },
   });
 }
 
@@ -140,4 +144,5 @@ export async function dropPicture(jobId: number, pictureId: number): Promise<voi
   if (!areIds(jobId, pictureId)) return;
   putPictureAway(bench().db, jobId, pictureId);
   changedJob(jobId);
+  revalidatePath('/runs', 'layout');
 }

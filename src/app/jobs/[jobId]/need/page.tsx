@@ -13,7 +13,7 @@ import { JobActions } from './_components/job-actions';
 import { Mates } from './_components/mates';
 import { NeedFields } from './_components/need-fields';
 import { PartPanel } from './_components/part-panel';
-import { Pictures } from './_components/pictures';
+import { Pictures } from '@/app/_components/pictures';
 import { ProfileMaker } from './_components/profile-maker';
 import { TrueSize, TrueSizeOfFile } from './_components/true-size';
 
@@ -76,6 +76,7 @@ export default async function NeedPage({ params }: { params: Promise<{ jobId: st
           <TrueSizeOfFile key={job.meshHash} source={`/api/meshes/${job.meshHash}`} version={job.revision} />
         )}
         <Pictures
+          title="Photos and sketches"
           jobId={jobId}
           pictures={listPictures(db, jobId).map(({ id, caption }) => ({ id, caption }))}
         />

@@ -1,12 +1,13 @@
 import { notFound } from 'next/navigation';
 import { connection } from 'next/server';
 import { idFrom } from '@/app/_components/read-params';
-import { bench } from '@/subjects/house';
-import { findPrinter, glanceAtProfiles } from '@/subjects/printing';
+import { bench, today } from '@/subjects/house';
+import { findPrinter, glanceAtProfiles, viewCard } from '@/subjects/printing';
 import { describePrinter } from '@/subjects/printing/shared';
 import { listShelfNames, listVats } from '@/subjects/resin';
 import { Link } from '@/ui';
 import { ProfileLine } from '../../_components/profile-line';
+import { CardForm } from './_components/card-form';
 import { PrinterForm } from './_components/printer-form';
 import { TroubleForm } from './_components/trouble-form';
 import { VatForm } from './_components/vat-form';
@@ -47,6 +48,10 @@ export default async function PrinterPage(props: Params) {
             The machine
           </h2>
           <PrinterForm printer={printer} />
+          <h2 id="card-title" className="mt-6 mb-2 border-b border-ink pb-1 text-lg">
+            Device card
+          </h2>
+          <CardForm printerId={printer.id} {...viewCard(db, printer.id)!} today={today()} />
         </section>
         <div className="space-y-6">
           {vat !== undefined && (

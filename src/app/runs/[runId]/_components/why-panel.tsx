@@ -7,6 +7,7 @@ import { describeFinding } from '@/subjects/check/shared';
 import { Link } from '@/ui';
 import { CauseFound } from './cause-found';
 import { DecidingTests } from './deciding-tests';
+import { TwinHeights } from './twin-heights';
 
 interface WhyPanelProps {
   readonly view: CaseView;
@@ -16,7 +17,7 @@ interface WhyPanelProps {
 
 /** Why it failed, as far as can be told, and the one test that would tell most. */
 export function WhyPanel({ view, simulated }: WhyPanelProps) {
-  const { run, causes, named, reasons, tests, checked, changes, found, tables, loss } = view;
+  const { run, causes, named, reasons, tests, checked, changes, found, tables, loss, height } = view;
   const shown = causes.filter(({ chance }, i) => i < 3 || chance >= 0.1).slice(0, 5);
   return (
     <section aria-labelledby="why-title" className="mt-8">
@@ -73,6 +74,7 @@ export function WhyPanel({ view, simulated }: WhyPanelProps) {
             </p>
           )}
           <WhereLine view={view} />
+          {height !== undefined && <TwinHeights height={height} plannedS={run.plan?.plannedS ?? 0} />}
           {checked.length > 0 && (
             <p className="mt-2 text-sm">
               Check had said there:{' '}

@@ -2,17 +2,20 @@
 
 import { LARGEST_PICTURE_BYTES } from '@/core/need';
 import { ActionForm, Button, TextField } from '@/ui';
-import { addPicture, dropPicture } from '../actions';
+import { addPicture, dropPicture } from '@/app/jobs/[jobId]/need/actions';
 import { describePictureIssue, pictureForm } from '@/subjects/need/shared';
 import { type FormAnswer, refused } from '@/subjects/language/shared';
 
 interface PicturesProps {
   readonly jobId: number;
+  /** Of what came off this run; undefined: of the part and where it sits. */
+  readonly runId?: number;
+  readonly title: string;
   readonly pictures: readonly { readonly id: number; readonly caption: string }[];
 }
 
 /** Photos and sketches of the old part, of where it sits, of what went wrong. */
-export function Pictures({ jobId, pictures }: PicturesProps) {
+export function Pictures({ jobId, runId, title, pictures }: PicturesProps) {
   // Said before it is sent: the bench would cut so large a sending off without a word.
   const keep = async (before: FormAnswer, data: FormData) => {
     const file = data.get('file');
@@ -24,7 +27,7 @@ export function Pictures({ jobId, pictures }: PicturesProps) {
   return (
     <section aria-labelledby="pictures-title">
       <h2 id="pictures-title" className="mb-2 text-lg">
-        Photos and sketches
+        {title}
       </h2>
       <ul className="grid grid-cols-2 gap-3">
         {pictures.map(({ id, caption }) => (
@@ -54,6 +57,7 @@ export function Pictures({ jobId, pictures }: PicturesProps) {
         label="A photo or sketch"
         className="mt-2 grid items-end gap-2 sm:grid-cols-2"
       >
+        {runId !== undefined && <input type="hidden" name="runId" value={runId} />}
         <label className="block text-sm text-soft">
           <span className="mb-1 block">A photo or sketch (JPEG, PNG, WebP)</span>
           <input type="file" name="file" accept="image/jpeg,image/png,image/webp" className="w-full" />
