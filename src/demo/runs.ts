@@ -2,6 +2,7 @@ import { sweepLayers } from '@/core/layers';
 import { checkMesh, readMesh, weldCorners } from '@/core/mesh';
 import { expectOk } from '@/core/result';
 import { type Db, queries } from '@/store';
+import { makeCare } from './care';
 import { makeHalfYear } from './half-year';
 import { readHouseRules } from '@/subjects/house';
 import { buildJobFile, viewJob } from '@/subjects/job';
@@ -81,4 +82,5 @@ export async function makeDemoRuns(db: Db): Promise<void> {
   expectOk(startRun(db, racks, { house, now: new Date(now.getTime() - STARTED_AGO_MS) }));
   await layTogether(db, [{ name: 'Float-wheel bushing', copies: 2 }]);
   makeHalfYear(db);
+  makeCare(db);
 }

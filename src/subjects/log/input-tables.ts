@@ -8,7 +8,7 @@ export type LineName =
   { readonly of: 'evidence'; readonly name: Evidence } | { readonly of: 'tests'; readonly name: TestName };
 
 /** Nothing is sure: a nought or a hundred would rule a cause out for good. */
-const CHANCE = { low: 1, high: 99, hint: 'From 1 to 99: a nought would rule a cause out for good.' } as const;
+const CHANCE = { low: 1, high: 99 } as const;
 
 const ofCauses = <Field>(fieldOf: (cause: Cause) => Field) =>
   Object.fromEntries(CAUSES.map((cause) => [cause, fieldOf(cause)])) as Record<Cause, Field>;
@@ -20,7 +20,10 @@ export const lineForm = z
       ...EVIDENCE.map((name) => `evidence ${name}`),
       ...TESTS.map((name) => `tests ${name}`),
     ]),
-    usual: numberField('Any other cause, %', 'percent', CHANCE),
+    usual: numberField('Any other cause', 'percent', {
+      ...CHANCE,
+      hint: 'From 1 to 99: a nought would rule a cause out for good.',
+    }),
     ...ofCauses((cause) => optionalNumber(CAUSE_WORDS[cause], 'percent', CHANCE)),
   })
   .transform(({ line, usual, ...causes }): { readonly line: LineName; readonly chances: Chances } => {

@@ -12,7 +12,7 @@ export function describeStock(
   { left, printsLeft, runOut, isDue }: Stock,
   { unit, leadDays }: { readonly unit: string; readonly leadDays: number },
 ): string {
-  const much = `${Number(left.toPrecision(3))} ${unit} left`;
+  const much = `${Number(left.toPrecision(2))} ${unit} left`;
   const lasts =
     printsLeft === Infinity ? '' : `, for ${printsLeft === 1 ? 'one print' : `${printsLeft} prints`}`;
   if (!isDue) return `${much}${lasts}`;

@@ -301,6 +301,11 @@ function LogOf({ view }: { view: RunView }) {
         isWell={run.wellAt !== null}
         isSimulated={isSimulated}
       />
+      {failed !== undefined && items.length > 0 && (
+        <div className="lg:col-span-2">
+          <WhyPanel view={failed} simulated={isSimulated ? { ails: printer.trouble !== null } : undefined} />
+        </div>
+      )}
       {items.length > 0 && (
         <div className="lg:col-span-2">
           <Pictures
@@ -309,11 +314,6 @@ function LogOf({ view }: { view: RunView }) {
             title="Photos of what came off"
             pictures={listPicturesOfRun(bench().db, run.id).map(({ id, caption }) => ({ id, caption }))}
           />
-        </div>
-      )}
-      {failed !== undefined && items.length > 0 && (
-        <div className="lg:col-span-2">
-          <WhyPanel view={failed} simulated={isSimulated ? { ails: printer.trouble !== null } : undefined} />
         </div>
       )}
     </>

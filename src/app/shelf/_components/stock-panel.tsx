@@ -63,7 +63,7 @@ function StockFields({ item }: { item?: StockView }) {
       <TextField name="unit" defaultValue={item?.unit} placeholder="pairs" />
       <TextField
         name="counted"
-        defaultValue={item === undefined ? '' : Number(item.left.toPrecision(3))}
+        defaultValue={item === undefined ? '' : Number(item.left.toPrecision(2))}
         inputMode="decimal"
       />
       <TextField name="perPrint" defaultValue={item?.perPrint} inputMode="decimal" />

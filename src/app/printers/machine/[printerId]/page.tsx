@@ -75,7 +75,6 @@ export default async function PrinterPage(props: Params) {
                 what it is.
               </p>
               <TroubleForm
-                key={`${printer.trouble?.seed}`}
                 printerId={printer.id}
                 trouble={
                   printer.trouble === null

@@ -43,6 +43,7 @@ export default async function LogPage({ params }: Params) {
           <Rates view={view} />
           <Where view={view} />
           <LossTables losses={view.losses} />
+          <Prints view={view} />
         </div>
         <div className="space-y-8">
           {clearing !== undefined && (
@@ -69,7 +70,6 @@ export default async function LogPage({ params }: Params) {
             asked={askedOf(care.counts)}
             schools={house.schools}
           />
-          <Prints view={view} />
         </div>
       </div>
     </div>

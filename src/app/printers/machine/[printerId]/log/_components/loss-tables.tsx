@@ -42,7 +42,7 @@ function LossTable({ title, rows }: { title: string; rows: readonly LossRow[] })
         <tr className="border-b border-ink text-left text-sm text-soft">
           <th className="py-1 pr-3 font-normal">{title}</th>
           {['prints', 'hours', 'ml', 'money'].map((head) => (
-            <th key={head} className="py-1 pl-3 text-right font-normal">
+            <th key={head} className="w-16 py-1 pl-3 text-right font-normal">
               {head}
             </th>
           ))}
