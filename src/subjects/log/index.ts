@@ -7,7 +7,7 @@ export { type CareView, careOf, listDueCare } from './view-care';
 export { noteSimulated, testSimulated } from './look-simulated';
 export { countStock, putStockAway } from './keep-stock';
 export { type ClearingView, viewClearing } from './view-clearing';
-export { type CaseView, listFailuresOf, type TestView, viewCase } from './view-case';
+export { type CaseView, listFailuresOf, placeOfPrint, type TestView, viewCase } from './view-case';
 export { type LogView, type PlacedFailure, viewLog } from './view-log';
 export { type RateGroup } from './view-rates';
 export { listStockLeft, type StockView } from './view-stock';

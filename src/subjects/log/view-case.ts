@@ -230,6 +230,15 @@ function heightOf(
 /** Prints of the same printer that are looked at together. */
 const MOST_PRINTS = 12;
 
+/** Where a failure of a print is noted: its run, and its piece there; undefined: it was noted without a plate. */
+export function placeOfPrint(
+  db: Db,
+  printId: number,
+): { readonly runId: number; readonly pieceId: number } | undefined {
+  const piece = queries.findPieceOfPrint(db, printId);
+  return piece && { runId: piece.runId, pieceId: piece.id };
+}
+
 /** What was noted as failed of a run, oldest first. */
 export function listFailuresOf(db: Db, runId: number): queries.Failure[] {
   return queries.listFailures(db, [runId]);

@@ -1,7 +1,6 @@
 import { notFound } from 'next/navigation';
 import { connection } from 'next/server';
 import { cache, Suspense } from 'react';
-import { Pictures } from '@/app/_components/pictures';
 import { idFrom } from '@/app/_components/read-params';
 import { bench, benchHouse } from '@/subjects/house';
 import {
@@ -12,26 +11,23 @@ import {
   viewRun,
   weighOnSimulatedScale,
 } from '@/subjects/plate';
-import { listFailuresOf, viewCase } from '@/subjects/log';
-import { listPicturesOfRun } from '@/subjects/need';
 import { dayOf } from '@/subjects/language/shared';
-import { KIND_WORDS } from '@/subjects/log/shared';
 import { cautionOfGate, describeGate, nameGate } from '@/subjects/plate/shared';
 import { readSimulatedRoom } from '@/subjects/simulated';
 import { buttonLook, Caution, Link } from '@/ui';
 import { ForecastPanel } from './_components/forecast-panel';
 import { GatePanel } from './_components/gate-panel';
+import { LogOf } from './_components/log-of';
 import { PlateDesk } from './_components/plate-desk';
 import { PlateDrawing, type ShownPiece } from './_components/plate-drawing';
 import { CouponFirst } from './_components/coupon-first';
 import { ReadLayers } from './_components/read-layers';
 import { RunningDesk } from './_components/running-desk';
-import { FailureDesk } from './_components/failure-desk';
-import { WhyPanel } from './_components/why-panel';
 import { WeighForm } from './_components/running-forms';
 import { momentOn } from './_components/clock-of';
 
 type Params = { params: Promise<{ runId: string }> };
+type Search = { searchParams: Promise<{ failed?: string | string[] }> };
 
 const load = cache((runId: number) => viewRun(bench().db, runId, benchHouse()));
 
@@ -74,8 +70,9 @@ function shownPieces({ items, placeIssues }: RunView): ShownPiece[] {
 }
 
 /** One run of a printer: its plate and its gate, then its clock, then what came off it. */
-export default async function RunPage({ params }: Params) {
+export default async function RunPage({ params, searchParams }: Params & Search) {
   await connection();
+  const failedPiece = Number((await searchParams).failed);
   const view = load(idFrom((await params).runId));
   if (view === undefined) notFound();
   const { run, row } = view;
@@ -91,7 +88,7 @@ export default async function RunPage({ params }: Params) {
       </p>
       {run.startedAt === null && <Waiting view={view} />}
       {run.startedAt !== null && run.endedAt === null && <Printing view={view} />}
-      {run.endedAt !== null && <Ended view={view} />}
+      {run.endedAt !== null && <Ended view={view} failedPiece={failedPiece} />}
     </div>
   );
 }
@@ -215,7 +212,13 @@ function Printing({ view }: { view: RunView }) {
   );
 }
 
-function Ended({ view }: { view: RunView }) {
+interface EndedProps {
+  readonly view: RunView;
+  /** The piece that somebody came to note as failed; NaN: none. */
+  readonly failedPiece: number;
+}
+
+function Ended({ view, failedPiece }: EndedProps) {
   const { run, items, weighing } = view;
   const { outcome, startedAt, endedAt, plan, stoppedLayer, endReason, isTimed } = run;
   const hours = ((endedAt!.getTime() - startedAt!.getTime()) / 3_600_000) * (plan?.speed ?? 1);
@@ -268,55 +271,8 @@ function Ended({ view }: { view: RunView }) {
         </p>
         <WeighForm runId={run.id} scale={weighOnSimulatedScale(bench().db, view)} />
       </section>
-      <LogOf view={view} />
+      <LogOf view={view} pieces={shownPieces(view)} failedPiece={failedPiece} />
     </div>
-  );
-}
-
-/** What came off, well or failed, and why. */
-function LogOf({ view }: { view: RunView }) {
-  const { run, bed, items } = view;
-  const { printer } = view.row;
-  const isSimulated = printer.simulatedSeed !== null;
-  const pieces = shownPieces(view);
-  const failed = viewCase(bench().db, run.id, benchHouse());
-  const labels = new Map(pieces.map(({ id, label }) => [id, label]));
-  const plan = run.plan;
-  return (
-    <>
-      <FailureDesk
-        runId={run.id}
-        bed={bed}
-        pieces={pieces}
-        layered={
-          plan === null
-            ? undefined
-            : { layers: plan.layers, layerMm: view.row.profile.layerMm, plannedS: plan.plannedS }
-        }
-        failures={listFailuresOf(bench().db, run.id).map(({ id, pieceId, kind, layer }) => ({
-          id,
-          pieceId: pieceId ?? undefined,
-          text: `${pieceId === null ? 'The whole plate' : (labels.get(pieceId) ?? 'A piece')}: ${KIND_WORDS[kind]}${layer === null ? '' : `, layer ${layer}`}`,
-        }))}
-        isWell={run.wellAt !== null}
-        isSimulated={isSimulated}
-      />
-      {failed !== undefined && items.length > 0 && (
-        <div className="lg:col-span-2">
-          <WhyPanel view={failed} simulated={isSimulated ? { ails: printer.trouble !== null } : undefined} />
-        </div>
-      )}
-      {items.length > 0 && (
-        <div className="lg:col-span-2">
-          <Pictures
-            jobId={items[0].job.id}
-            runId={run.id}
-            title="Photos of what came off"
-            pictures={listPicturesOfRun(bench().db, run.id).map(({ id, caption }) => ({ id, caption }))}
-          />
-        </div>
-      )}
-    </>
   );
 }
 

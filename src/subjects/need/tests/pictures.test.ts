@@ -9,9 +9,10 @@ import { expectOk } from '@/core/result';
 import { writeBackup } from '@/subjects/house';
 import { copyJob } from '@/subjects/job';
 import { benchOnDisk, readyBench } from '@/testing/bench';
+import { benchWithPlate } from '@/testing/plate';
 import { keepPicture } from '../keep-picture';
 import { putPictureAway } from '../put-picture-away';
-import { listPictures, openPicture } from '../view-pictures';
+import { listPictures, listPicturesOfRun, openPicture } from '../view-pictures';
 
 let folder: string;
 
@@ -92,4 +93,17 @@ test('a copied job has the pictures of the first, and putting one away in it lea
   putPictureAway(db, copyId, copied.id);
   expect(listPictures(db, copyId)).toEqual([]);
   expect(listPictures(db, jobId)).toHaveLength(1);
+});
+
+test('a photo of what came off stands with its run, and does not go along with a copy of the job', async () => {
+  const plate = benchWithPlate();
+  const { db, jobId, runId } = plate;
+  expectOk(await keepPicture(db, folder, jobId, { bytes: PNG, caption: 'a row is missing', runId }));
+  expectOk(await keepPicture(db, folder, jobId, { bytes: PNG, caption: 'the old wheel' }));
+  expect(listPicturesOfRun(db, runId).map(({ caption }) => caption)).toEqual(['a row is missing']);
+  expect(listPictures(db, expectOk(copyJob(db, jobId))).map(({ caption }) => caption)).toEqual([
+    'the old wheel',
+  ]);
+  const gone = await keepPicture(db, folder, jobId, { bytes: PNG, caption: '', runId: 999 });
+  expect(gone).toMatchObject({ ok: false, issue: { code: 'gone' } });
 });

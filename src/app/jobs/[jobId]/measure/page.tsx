@@ -13,6 +13,7 @@ import { rungsOfPrint, viewLadder } from '@/subjects/gauge';
 import { listChecksDue, viewChecks } from '@/subjects/caliper';
 import { bench, benchHouse } from '@/subjects/house';
 import { canBuild, type JobView, partOfJob, type PrintView, viewFoot, viewPrint } from '@/subjects/job';
+import { placeOfPrint } from '@/subjects/log';
 import { sitDown } from '@/subjects/measure';
 import { viewControl } from '@/subjects/printing';
 import { findShelved, resinFile } from '@/subjects/resin';
@@ -142,7 +143,21 @@ function OfPrint({ view, print, shown }: OfPrintProps) {
       )}
       {foot !== undefined && <FootLine foot={foot} />}
       <BrokenNote key={`broken ${print.id}`} jobId={job.id} printId={print.id} note={print.brokenNote} />
+      <FailedLink printId={print.id} />
     </>
+  );
+}
+
+/** A print that failed somewhere is noted on its plate, with its place and layer. */
+function FailedLink({ printId }: { printId: number }) {
+  const place = placeOfPrint(bench().db, printId);
+  if (place === undefined) return null;
+  return (
+    <p className="mt-2 text-sm">
+      <Link href={`/runs/${place.runId}?failed=${place.pieceId}#failed-title`} className="underline">
+        Something of it failed in the print
+      </Link>
+    </p>
   );
 }
 

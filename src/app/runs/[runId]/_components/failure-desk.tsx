@@ -18,6 +18,8 @@ interface FailureDeskProps {
   readonly isWell: boolean;
   /** Of a simulated printer: it can look by itself. */
   readonly isSimulated: boolean;
+  /** A piece that somebody came here to note. */
+  readonly startWith?: number;
 }
 
 /** What came off the plate: all well at a tap, or what failed, where, and at which height. */
@@ -29,9 +31,10 @@ export function FailureDesk({
   failures,
   isWell,
   isSimulated,
+  startWith,
 }: FailureDeskProps) {
   const { problem, isBusy, tap } = useTap();
-  const [isNoting, setIsNoting] = useState(false);
+  const [isNoting, setIsNoting] = useState(startWith !== undefined);
   const failed = new Set(failures.flatMap(({ pieceId }) => pieceId ?? []));
   return (
     <section aria-labelledby="failed-title">
@@ -87,6 +90,7 @@ export function FailureDesk({
           pieces={pieces}
           failed={failed}
           layered={layered}
+          startWith={startWith}
           isBusy={isBusy}
           onNote={(noted) =>
             tap(
@@ -101,15 +105,15 @@ export function FailureDesk({
   );
 }
 
-interface NoteFailureProps extends Pick<FailureDeskProps, 'bed' | 'pieces' | 'layered'> {
+interface NoteFailureProps extends Pick<FailureDeskProps, 'bed' | 'pieces' | 'layered' | 'startWith'> {
   readonly failed: ReadonlySet<number>;
   readonly isBusy: boolean;
   readonly onNote: (noted: object) => void;
 }
 
 /** Big enough for gloves: the pieces, the kind, the layer where it is known. */
-function NoteFailure({ bed, pieces, failed, layered, isBusy, onNote }: NoteFailureProps) {
-  const [chosen, setChosen] = useState<readonly number[]>([]);
+function NoteFailure({ bed, pieces, failed, layered, startWith, isBusy, onNote }: NoteFailureProps) {
+  const [chosen, setChosen] = useState<readonly number[]>(startWith === undefined ? [] : [startWith]);
   const [place, setPlace] = useState<PartPlace>();
   const [kind, setKind] = useState<FailureKind>();
   const [height, setHeight] = useState('');

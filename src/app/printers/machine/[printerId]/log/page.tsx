@@ -38,24 +38,26 @@ export default async function LogPage({ params }: Params) {
         </Link>
       </p>
       <h1 className="text-3xl">Log</h1>
-      <div className="mt-4 grid gap-8 *:min-w-0 lg:grid-cols-2">
+      {clearing !== undefined && (
+        <div className="mt-4 max-w-3xl">
+          <ClearingChain
+            printerId={printerId}
+            runId={clearing.runId}
+            failedAt={clearing.failedAt}
+            answers={Object.fromEntries(clearing.answers)}
+            schools={house.schools}
+            profileId={view.profileId}
+          />
+        </div>
+      )}
+      <div className="mt-6 grid gap-8 *:min-w-0 lg:grid-cols-2">
         <div className="space-y-8">
           <Rates view={view} />
           <Where view={view} />
           <LossTables losses={view.losses} />
           <Prints view={view} />
         </div>
-        <div className="space-y-8">
-          {clearing !== undefined && (
-            <ClearingChain
-              printerId={printerId}
-              runId={clearing.runId}
-              failedAt={clearing.failedAt}
-              answers={Object.fromEntries(clearing.answers)}
-              schools={house.schools}
-              profileId={view.profileId}
-            />
-          )}
+        <div className="space-y-8 max-lg:order-first">
           <CareList
             printerId={printerId}
             counts={care.counts}

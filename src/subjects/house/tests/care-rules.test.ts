@@ -1,0 +1,36 @@
+import { expect, test } from '@jest/globals';
+import { expectOk } from '@/core/result';
+import { parseForm, wordsOfField } from '@/subjects/language/shared';
+import { emptyBench } from '@/testing/bench';
+import { readHouseRules, writeHouseRules } from '../index';
+import { careRulesForm } from '../shared';
+
+const FIELDS = {
+  filmLayers: '40000',
+  filmCost: '12,5',
+  panelHours: '1500',
+  filterRuns: '10.4',
+  drainDays: '14',
+  washParts: '50',
+  lookRuns: '5',
+};
+
+const formOf = (fields: Readonly<Record<string, string>>) => {
+  const data = new FormData();
+  for (const [name, value] of Object.entries(fields)) data.set(name, value);
+  return data;
+};
+
+test('the house’s care is kept, whole prints and days; nought and blank are refused', () => {
+  const db = emptyBench();
+  const care = expectOk(parseForm(careRulesForm, formOf(FIELDS)));
+  expect(care).toMatchObject({ filmLayers: 40_000, filmCost: 12.5, filterRuns: 10 });
+  writeHouseRules(db, { care });
+  expect(readHouseRules(db).care).toEqual(care);
+  expect(parseForm(careRulesForm, formOf({ ...FIELDS, lookRuns: '0' })).ok).toBe(false);
+  expect(parseForm(careRulesForm, formOf({ ...FIELDS, drainDays: '' })).ok).toBe(false);
+});
+
+test('every field has a label', () => {
+  for (const name of Object.keys(FIELDS)) expect(wordsOfField(careRulesForm, name).label).not.toBe(name);
+});
