@@ -82,6 +82,7 @@ const VIEWS = [
   // A failed print of the half year, with its cause.
   '/runs/8',
   '/house',
+  '/house/causes',
   '/strips',
 ];
 const LOOKS = [

@@ -45,6 +45,7 @@ function listViews(): string[] {
     '/gauges',
     '/gauges?choice=hinge',
     '/house',
+    '/house/causes',
     '/strips',
     '/api/find?words=bore',
     ...idsOf('printers').flatMap((id) => [`/printers/machine/${id}`, `/printers/machine/${id}/log`]),
