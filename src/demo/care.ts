@@ -25,6 +25,8 @@ export function makeCare(db: Db, now = new Date()): void {
     for (const kind of CHECK_KINDS) expectOk(noteCare(db, id, { kind }, day(OWNED_DAYS - 1)));
     expectOk(noteCare(db, id, { kind: 'filter' }, day(33)));
     expectOk(noteCare(db, id, { kind: 'lookOver' }, day(19)));
+    // Before its newest print, which came out well.
+    expectOk(noteCare(db, id, { kind: 'clearVat' }, day(8)));
     const card = {
       serial: `TR-${name.slice(0, 2).toUpperCase()}-0${id}`,
       boughtOn: addedAt.toISOString().slice(0, 10),

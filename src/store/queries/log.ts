@@ -9,6 +9,16 @@ import { runPieces, runs } from '../schema/runs';
 
 export type Failure = typeof failures.$inferSelect;
 
+/** Kinds of failure after which something cured can lie in the vat. */
+export const LEAVES_SOLIDS = [
+  'notStuck',
+  'sheared',
+  'missingRegion',
+  'missingLayers',
+  'stuckInVat',
+  'stopped',
+] as const;
+
 /** Failures of runs that count, oldest first. */
 export function listFailures(db: Db, runIds: readonly number[]): Failure[] {
   return db
@@ -88,6 +98,32 @@ export function countPlates(db: Db) {
     }));
 }
 
+/** What each ended run of a printer took of film, light and vat, the oldest first: short rows, so that years are counted as fast as weeks. */
+export function listWork(db: Db, printerId: number, until = new Date()) {
+  return db
+    .select({
+      runId: runs.id,
+      startedAt: runs.startedAt,
+      endedAt: runs.endedAt,
+      layers: sql<number>`coalesce(${runs.stoppedLayer}, json_extract(${runs.plan}, '$.layers'), 0)`,
+      exposureS: sql<number | null>`json_extract(${profiles.settings}, '$.exposureS')`,
+      pieces: sql<number>`(select count(*) from ${runPieces} where ${runPieces.runId} = ${runs.id})`,
+      leftSolids: sql<number>`exists (select 1 from ${failures} where ${failures.runId} = ${runs.id} and ${failures.retractedAt} is null and ${inArray(failures.kind, [...LEAVES_SOLIDS])})`,
+    })
+    .from(runs)
+    .innerJoin(profiles, eq(runs.profileId, profiles.id))
+    .where(and(eq(profiles.printerId, printerId), isNotNull(runs.endedAt), lte(runs.endedAt, until)))
+    .orderBy(asc(runs.endedAt), asc(runs.id))
+    .all()
+    .map(({ endedAt, leftSolids, ...work }) => ({
+      ...work,
+      endedAt: endedAt!,
+      leftSolids: leftSolids === 1,
+    }));
+}
+
+export type Work = ReturnType<typeof listWork>[number];
+
 /** How the pieces of runs stood on their plates. */
 export function listStandings(db: Db, runIds: readonly number[]) {
   return db
@@ -155,13 +191,3 @@ export function findUncleared(db: Db, printerId: number): Failure | undefined {
   const cleared = listCareDone(db, printerId).find(({ kind }) => kind === 'clearVat' || kind === 'drain');
   return cleared === undefined || cleared.at < last.at ? last : undefined;
 }
-
-/** Kinds of failure after which something cured can lie in the vat. */
-export const LEAVES_SOLIDS = [
-  'notStuck',
-  'sheared',
-  'missingRegion',
-  'missingLayers',
-  'stuckInVat',
-  'stopped',
-] as const;

@@ -34,28 +34,17 @@ type CareHouse = Pick<House, 'schools' | 'care'>;
 
 const DAY_MS = 86_400_000;
 
-const KINDS_LEAVING: ReadonlySet<string> = new Set(queries.LEAVES_SOLIDS);
-
 /** Where a run does not say its exposure, s. */
 const USUAL_EXPOSURE_S = 2.5;
 
 function runsOf(db: Db, printerId: number, until: Date): RunOfCare[] {
-  const runs = queries.listRunsWithPieces(db, printerId, { most: 2000, until });
-  const failures = queries.listFailures(
-    db,
-    runs.map(({ run }) => run.id),
-  );
-  const left = new Set(failures.filter(({ kind }) => KINDS_LEAVING.has(kind)).map(({ runId }) => runId));
-  return runs.map(({ run, profile, pieces }) => {
-    const layers = run.stoppedLayer ?? run.plan?.layers ?? 0;
-    return {
-      endedAt: run.endedAt!,
-      layers,
-      pieces: pieces.length,
-      lightHours: (layers * (profile.settings.exposureS ?? USUAL_EXPOSURE_S)) / 3600,
-      leftSolids: left.has(run.id),
-    };
-  });
+  return queries.listWork(db, printerId, until).map(({ endedAt, layers, pieces, exposureS, leftSolids }) => ({
+    endedAt,
+    layers,
+    pieces,
+    lightHours: (layers * (exposureS ?? USUAL_EXPOSURE_S)) / 3600,
+    leftSolids,
+  }));
 }
 
 /** What was counted of each kind of care until a time; a vat is drained by the calendar only where the house does so. */

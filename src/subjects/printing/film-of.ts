@@ -11,30 +11,25 @@ export interface Film {
   readonly risk: number;
 }
 
-/** As many runs as a film and its log are read from. */
-const MOST_RUNS = 2000;
-
-/** Ages of a film within 2 % of each other count as one: so the law of years is read as fast as that of weeks. */
-const AGE_STEP = 0.02;
+/** Ages of a film within 10 % of each other count as one: so the law of years is read as fast as that of weeks. */
+const AGE_STEP = 0.1;
 const ageOf = (layers: number) =>
   layers === 0 ? 0 : Math.exp(AGE_STEP * Math.round(Math.log(layers) / AGE_STEP));
-
-const layersOf = ({ stoppedLayer, plan }: queries.Run) => stoppedLayer ?? plan?.layers ?? 0;
 
 /** When films fail here: prints by the layers that their film had seen, and whether it was found to be the cause. */
 function lawOf(
   db: Db,
-  { ended, starts }: { ended: readonly queries.Run[]; starts: readonly number[] },
+  { work, starts }: { readonly work: readonly queries.Work[]; readonly starts: readonly number[] },
   interval: number,
 ) {
   const byFilm = new Set(
     queries.listCausesFound(db).flatMap(({ cause, runId }) => (cause === 'film' ? runId : [])),
   );
   let [layers, next] = [0, 0];
-  const prints = ended.toReversed().map((run) => {
-    while (next < starts.length && starts[next] <= run.endedAt!.getTime()) [layers, next] = [0, next + 1];
-    const print = { layers: ageOf(layers), failedByFilm: Number(byFilm.has(run.id)) };
-    layers += layersOf(run);
+  const prints = work.map(({ runId, endedAt, layers: own }) => {
+    while (next < starts.length && starts[next] <= endedAt.getTime()) [layers, next] = [0, next + 1];
+    const print = { layers: ageOf(layers), failedByFilm: Number(byFilm.has(runId)) };
+    layers += own;
     return print;
   });
   return learnFilm(interval, prints);
@@ -42,17 +37,17 @@ function lawOf(
 
 /** The film of a printer as it stands; the house's interval is what its law begins with. */
 export function filmOf(db: Db, printerId: number, intervalLayers: number): Film {
-  const ended = queries.listEndedRuns(db, printerId, MOST_RUNS);
+  const work = queries.listWork(db, printerId);
   const { film: since } = careDates(db, printerId);
-  const layers = ended
+  const layers = work
     .filter(({ startedAt }) => since === undefined || (startedAt !== null && startedAt > since))
-    .reduce((sum, run) => sum + layersOf(run), 0);
+    .reduce((sum, run) => sum + run.layers, 0);
   const starts = queries
     .listProfiles(db)
     .filter(({ printer }) => printer.id === printerId)
     .flatMap(({ profile }) => queries.listChanges(db, profile.id))
     .flatMap(({ kinds, at }) => (kinds.includes('film') ? at.getTime() : []))
     .sort((a, b) => a - b);
-  const law = lawOf(db, { ended, starts }, intervalLayers);
+  const law = lawOf(db, { work, starts }, intervalLayers);
   return { since, layers, law, risk: filmRisk(law, layers) };
 }

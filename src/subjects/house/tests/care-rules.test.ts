@@ -2,6 +2,7 @@ import { expect, test } from '@jest/globals';
 import { expectOk } from '@/core/result';
 import { parseForm, wordsOfField } from '@/subjects/language/shared';
 import { emptyBench } from '@/testing/bench';
+import { formOf } from '@/testing/forms';
 import { readHouseRules, writeHouseRules } from '../index';
 import { careRulesForm } from '../shared';
 
@@ -13,12 +14,6 @@ const FIELDS = {
   drainDays: '14',
   washParts: '50',
   lookRuns: '5',
-};
-
-const formOf = (fields: Readonly<Record<string, string>>) => {
-  const data = new FormData();
-  for (const [name, value] of Object.entries(fields)) data.set(name, value);
-  return data;
 };
 
 test('the house’s care is kept, whole prints and days; nought and blank are refused', () => {

@@ -4,14 +4,9 @@ import { expectOk } from '@/core/result';
 import { readHouseRules } from '@/subjects/house';
 import { parseForm } from '@/subjects/language/shared';
 import { emptyBench } from '@/testing/bench';
+import { formOf } from '@/testing/forms';
 import { changeLine, changePrior, dropEdit } from '../index';
 import { lineForm, lineNameInput, priorForm } from '../shared';
-
-const formOf = (fields: Readonly<Record<string, string>>) => {
-  const data = new FormData();
-  for (const [name, value] of Object.entries(fields)) data.set(name, value);
-  return data;
-};
 
 describe('the tables that failures are read by', () => {
   test('a line of the house stands instead of ours, and goes back to ours', () => {

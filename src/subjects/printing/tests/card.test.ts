@@ -1,16 +1,11 @@
 import { expect, test } from '@jest/globals';
 import { expectOk } from '@/core/result';
 import { parseForm } from '@/subjects/language/shared';
+import { formOf } from '@/testing/forms';
 import { benchWithPlate } from '@/testing/plate';
 import { printed } from '@/testing/printed';
 import { changePrinter, viewCard } from '../index';
 import { cardForm } from '../shared';
-
-const formOf = (fields: Readonly<Record<string, string>>) => {
-  const data = new FormData();
-  for (const [name, value] of Object.entries(fields)) data.set(name, value);
-  return data;
-};
 
 test('a device card keeps what was said, and counts what the printer has done', () => {
   const plate = benchWithPlate();

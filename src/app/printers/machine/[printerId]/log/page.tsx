@@ -39,7 +39,7 @@ export default async function LogPage({ params }: Params) {
       </p>
       <h1 className="text-3xl">Log</h1>
       {clearing !== undefined && (
-        <div className="mt-4 max-w-3xl">
+        <div className="mt-4">
           <ClearingChain
             printerId={printerId}
             runId={clearing.runId}

@@ -44,7 +44,7 @@ export function ClearingChain({
         may have left something cured in the vat; the plate would press it through the film. No print starts
         on this printer before these four are answered.
       </p>
-      <ol className="mt-2 border-t border-hair">
+      <ol className="mt-2 grid gap-x-8 border-t border-hair md:grid-cols-2">
         {CLEARING_STEPS.map((step) => {
           const { title, how, well, amiss } = clearingWords(step, schools);
           const answer = answers[step];
