@@ -40,6 +40,13 @@ test('on a phone: a failure noted, its deciding test made, and what it was kept'
   await bench.browser.resize(390, 844);
   await click(driver, 'Something failed');
   await piece('Sample vial rack').click();
+  // On the part from the front: a tap in its middle tells the height.
+  await click(driver, 'Tap it on the part');
+  const part = await find(driver, 'svg[aria-label^="The part from the front"]');
+  await driver.executeScript('arguments[0].scrollIntoView({ block: "center" })', part);
+  await part.click();
+  await waitForText(driver, 'That is layer');
+  expect(await (await find(driver, '[name=height]')).getAttribute('value')).toMatch(/^\d+\.\d\d mm$/);
   await click(driver, 'a region is missing');
   await typeOver(driver, '[name=height]', '9000');
   await waitForText(driver, 'That is no layer, height or time of this plate');

@@ -43,7 +43,7 @@ const ROUTES: readonly (readonly [string, readonly string[]])[] = [
   ['/api/readings', ['POST']],
   ['/api/shelf', ['GET', 'POST']],
   ['/api/strips?exposure=2&layer=0.05', ['GET']],
-  ['/api/posts?run=1', ['GET']],
+  ['/api/deciding?run=1&test=postField', ['GET']],
   ['/api/brackets?exposure=2', ['GET']],
   ['/api/simulated', ['GET']],
   ['/api/simulated/stations/wash', ['GET', 'POST']],

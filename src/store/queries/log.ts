@@ -65,6 +65,8 @@ export function listRunsWithPieces(
   return ended.map((each) => ({ ...each, pieces: byRun.get(each.run.id) ?? [] }));
 }
 
+export type RunWithPieces = ReturnType<typeof listRunsWithPieces>[number];
+
 /** Every plate that ended, by its printer: copies on it, and how many failed; of a stopped one all did, unless some were named. */
 export function countPlates(db: Db) {
   const named = sql<number>`count(distinct ${failures.pieceId})`;

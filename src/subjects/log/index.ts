@@ -1,5 +1,6 @@
 import 'server-only';
 
+export { decidingFile } from './deciding-files';
 export { changeLine, changePrior, dropEdit } from './change-tables';
 export { answerClearing, noteCare, noteLookOver, takeBackCare } from './keep-care';
 export { keepCause, keepTest, noteFailure, noteWell, takeBackFailure } from './keep-failure';

@@ -21,7 +21,7 @@ import {
   whereOnPlate,
 } from '@/core/log';
 import { evidenceOf } from '@/core/resins';
-import { type SettingChange, settingChanges } from '@/core/run';
+import type { SettingChange } from '@/core/run';
 import { type Db, queries } from '@/store';
 import { listFindings } from '@/subjects/check';
 import { viewJobUnlearned } from '@/subjects/job';
@@ -30,9 +30,10 @@ import type { HouseRules } from '@/subjects/house';
 import { lostWith } from './lost-with';
 import { plateAreas, viewItems } from '@/subjects/plate';
 import { careCounts } from './view-care';
+import { changesSince, type NotedChange, notedSince } from './view-changes';
 import { lossOf } from './view-losses';
 
-type RunWithPieces = ReturnType<typeof queries.listRunsWithPieces>[number];
+type RunWithPieces = queries.RunWithPieces;
 
 /** A test that was made, or that could be. */
 export interface TestView extends TestWorth {
@@ -58,6 +59,8 @@ export interface CaseView {
   readonly checked: readonly { readonly job: string; readonly finding: Finding }[];
   /** What differs from the last good run of this printer; undefined: there was none. */
   readonly changes?: readonly SettingChange[];
+  /** What was noted as changed of its profile since then, with the reason. */
+  readonly noted: readonly NotedChange[];
   readonly found?: Cause;
   /** Layers of the plate, mm², where it failed at a known one. */
   readonly height?: {
@@ -291,8 +294,8 @@ export function viewCase(db: Db, runId: number, house: House): CaseView | undefi
     ...judged(db, { of: earlier[0], house, tables }, read.value.chances),
     reasons: read.value.reasons,
     checked: checked.there,
-    changes:
-      good?.run.plan && run.plan ? settingChanges(good.run.plan.settings, run.plan.settings) : undefined,
+    changes: changesSince(db, good?.run, run),
+    noted: notedSince(db, good?.run, run),
     height: heightOf(db, earlier[0], own),
     loss: lossOf({ ...earlier[0], count: countFailed(earlier[0], own) }, house),
     found: found.find((each) => each.runId === runId)?.cause,

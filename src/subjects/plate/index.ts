@@ -10,7 +10,7 @@ export { keepWeighing, pourResin } from './pour-resin';
 export { startRun } from './start-run';
 export { type PlateForecast } from './view-forecast';
 export { type GateQuestion } from './view-gate';
-export { type Bed, layersKey, meanWallMm, type PlateItem, type PlatePiece } from './view-plate';
+export { bedOf, type Bed, layersKey, meanWallMm, type PlateItem, type PlatePiece } from './view-plate';
 export {
   type BottleChoice,
   findRunOf,

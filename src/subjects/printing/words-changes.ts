@@ -62,6 +62,8 @@ const SETTING_WORDS: Readonly<Record<string, string>> = {
   film: 'film',
   wash: 'wash',
   cure: 'cure',
+  roomC: 'room, °C',
+  plate: 'on the plate',
 };
 
 /** exposure, s 2.1 → 2.4 */

@@ -1,6 +1,7 @@
 'use client';
 
 import { useTap } from '@/app/_components/use-tap';
+import type { TestName } from '@/core/log';
 import type { TestView } from '@/subjects/log';
 import { TEST_WORDS } from '@/subjects/log/shared';
 import { Button, Caution, Link, Problem } from '@/ui';
@@ -12,6 +13,13 @@ interface DecidingTestsProps {
   /** They can be made on the simulated printer. */
   readonly isSimulated: boolean;
 }
+
+/** What is built here for a test. */
+const FILE_WORDS: Readonly<Partial<Record<TestName, string>>> = {
+  postField: 'The field for this plate, STL',
+  turnPart: 'The part turned by a half, STL',
+  imageCheck: 'The grid for this plate, SVG',
+};
 
 /** Tests whose light or resin can hurt somebody. */
 const CAUTIONS: Readonly<Record<string, string>> = {
@@ -72,11 +80,11 @@ function OneTest({ runId, test: { name, hours, bits, saves }, isSimulated }: One
       </p>
       <p className="text-sm">
         {how}
-        {name === 'postField' && (
+        {name in FILE_WORDS && (
           <>
             {' '}
-            <Link href={`/api/posts?run=${runId}`} className="underline">
-              The field for this plate, STL
+            <Link href={`/api/deciding?run=${runId}&test=${name}`} className="underline">
+              {FILE_WORDS[name]}
             </Link>
           </>
         )}

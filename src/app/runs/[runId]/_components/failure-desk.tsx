@@ -7,6 +7,7 @@ import { describeLayer, KIND_WORDS, type Layered, readLayer } from '@/subjects/l
 import { Button, PlainField, Problem } from '@/ui';
 import { dropFailure, lookSimulated, tapFailure, tapWell } from '../../log-actions';
 import { PlateDrawing, type ShownPiece } from './plate-drawing';
+import { PartView, type ViewedPart } from './part-view';
 import { type PartPlace, TappedPlate } from './tapped-plate';
 
 interface FailureDeskProps {
@@ -14,6 +15,8 @@ interface FailureDeskProps {
   readonly bed: { readonly widthMm: number; readonly depthMm: number };
   readonly pieces: readonly ShownPiece[];
   readonly layered?: Layered;
+  /** Parts by what lies on the plate, see `thing` of a piece; those without a file are left out. */
+  readonly parts: Readonly<Record<number, ViewedPart>>;
   readonly failures: readonly { readonly id: number; readonly text: string; readonly pieceId?: number }[];
   readonly isWell: boolean;
   /** Of a simulated printer: it can look by itself. */
@@ -28,6 +31,7 @@ export function FailureDesk({
   bed,
   pieces,
   layered,
+  parts,
   failures,
   isWell,
   isSimulated,
@@ -90,6 +94,7 @@ export function FailureDesk({
           pieces={pieces}
           failed={failed}
           layered={layered}
+          parts={parts}
           startWith={startWith}
           isBusy={isBusy}
           onNote={(noted) =>
@@ -105,20 +110,25 @@ export function FailureDesk({
   );
 }
 
-interface NoteFailureProps extends Pick<FailureDeskProps, 'bed' | 'pieces' | 'layered' | 'startWith'> {
+interface NoteFailureProps extends Pick<
+  FailureDeskProps,
+  'bed' | 'pieces' | 'layered' | 'parts' | 'startWith'
+> {
   readonly failed: ReadonlySet<number>;
   readonly isBusy: boolean;
   readonly onNote: (noted: object) => void;
 }
 
 /** Big enough for gloves: the pieces, the kind, the layer where it is known. */
-function NoteFailure({ bed, pieces, failed, layered, startWith, isBusy, onNote }: NoteFailureProps) {
+function NoteFailure({ bed, pieces, failed, layered, parts, startWith, isBusy, onNote }: NoteFailureProps) {
   const [chosen, setChosen] = useState<readonly number[]>(startWith === undefined ? [] : [startWith]);
   const [place, setPlace] = useState<PartPlace>();
   const [kind, setKind] = useState<FailureKind>();
   const [height, setHeight] = useState('');
   const [clientKey] = useState(() => crypto.randomUUID());
   const read = layered && height !== '' ? readLayer(height, layered) : undefined;
+  const [only] = pieces.filter(({ id }) => chosen.length === 1 && id === chosen[0]);
+  const part = only && layered && parts[only.thing];
   const toggle = (id: number, at?: PartPlace) => {
     const isOn = chosen.includes(id);
     setChosen(isOn ? chosen.filter((each) => each !== id) : [...chosen, id]);
@@ -152,6 +162,17 @@ function NoteFailure({ bed, pieces, failed, layered, startWith, isBusy, onNote }
           </button>
         ))}
       </div>
+      {part !== undefined && (
+        <PartView
+          key={part.source}
+          part={part}
+          onTap={({ xMm, heightMm }) => {
+            setPlace((before) => [xMm, before?.[1] ?? 0]);
+            const mostMm = layered!.layers * layered!.layerMm;
+            setHeight(`${Math.min(mostMm, Math.max(0.01, heightMm)).toFixed(2)} mm`);
+          }}
+        />
+      )}
       {layered !== undefined && (
         <PlainField
           name="height"

@@ -41,6 +41,11 @@ export function LogOf({ view, pieces, failedPiece }: LogOfProps) {
         }))}
         isWell={run.wellAt !== null}
         isSimulated={isSimulated}
+        parts={Object.fromEntries(
+          items.flatMap(({ part, liftMm = 0 }, thing) =>
+            part === undefined ? [] : [[thing, { source: part.source, liftMm }]],
+          ),
+        )}
         startWith={pieces.some(({ id }) => id === failedPiece) ? failedPiece : undefined}
       />
       {failed !== undefined && items.length > 0 && (

@@ -1,8 +1,8 @@
 import type { Cause, Evidence } from '@/core/log';
-import { listAnd } from '@/subjects/language/shared';
+import { dayOf, listAnd } from '@/subjects/language/shared';
 import type { CaseView } from '@/subjects/log';
 import { CAUSE_WORDS, describeCommon, describeEvidence, MEND_WORDS } from '@/subjects/log/shared';
-import { describeSettingChange } from '@/subjects/printing/shared';
+import { describeChange, describeSettingChange } from '@/subjects/printing/shared';
 import { describeFinding } from '@/subjects/check/shared';
 import { Link } from '@/ui';
 import { CauseFound } from './cause-found';
@@ -17,7 +17,7 @@ interface WhyPanelProps {
 
 /** Why it failed, as far as can be told, and the one test that would tell most. */
 export function WhyPanel({ view, simulated }: WhyPanelProps) {
-  const { run, causes, named, reasons, tests, checked, changes, found, tables, loss, height } = view;
+  const { run, causes, named, reasons, tests, checked, changes, found, tables, loss, height, noted } = view;
   const shown = causes.filter(({ chance }, i) => i < 3 || chance >= 0.1).slice(0, 5);
   return (
     <section aria-labelledby="why-title" className="mt-8">
@@ -84,7 +84,9 @@ export function WhyPanel({ view, simulated }: WhyPanelProps) {
                 .join(' ')}
             </p>
           )}
-          {changes !== undefined && <ChangedSince changes={changes} />}
+          {changes !== undefined && (
+            <ChangedSince changes={changes} noted={noted} profileId={run.profileId} />
+          )}
         </div>
         <div>
           <DecidingTests runId={run.id} tests={tests} isSimulated={simulated !== undefined} />
@@ -120,8 +122,15 @@ function WhereLine({ view: { where, printsLookedAt } }: { view: CaseView }) {
   );
 }
 
-function ChangedSince({ changes }: { changes: NonNullable<CaseView['changes']> }) {
-  if (changes.length === 0)
+interface ChangedSinceProps {
+  readonly changes: NonNullable<CaseView['changes']>;
+  readonly noted: CaseView['noted'];
+  readonly profileId: number;
+}
+
+/** The difference to the last good print, each noted change with its reason, or the question for it. */
+function ChangedSince({ changes, noted, profileId }: ChangedSinceProps) {
+  if (changes.length + noted.length === 0)
     return <p className="mt-2 text-sm">Nothing that is on record changed since the last good print.</p>;
   return (
     <div className="mt-2 text-sm">
@@ -129,6 +138,18 @@ function ChangedSince({ changes }: { changes: NonNullable<CaseView['changes']> }
       <ul className="list-disc pl-5">
         {changes.map((change) => (
           <li key={change.name}>{describeSettingChange(change)}</li>
+        ))}
+        {noted.map((change) => (
+          <li key={change.id}>
+            {describeChange(change)}, {dayOf(change.at)}:{' '}
+            {change.note === '' ? (
+              <Link href={`/printers/${profileId}#changes-title`} className="underline">
+                no reason was given
+              </Link>
+            ) : (
+              change.note
+            )}
+          </li>
         ))}
       </ul>
     </div>

@@ -1,11 +1,10 @@
 'use client';
 
 import { type ReactNode, useState, useSyncExternalStore } from 'react';
-import type { Silhouette, View } from '@/core/mesh';
+import { loopPath, useSilhouettes } from '@/app/_components/use-silhouettes';
+import type { View } from '@/core/mesh';
 import { extentOfProfile, type Profile } from '@/core/solids';
-import { describeMeshIssue } from '@/subjects/records/shared';
 import { Button, Problem } from '@/ui';
-import { MeshWorker, Stopped } from '@/workers';
 
 interface TrueSizeProps {
   readonly loops: Profile['loops'];
@@ -79,37 +78,11 @@ const VIEW_WORDS: Readonly<Record<View, string>> = {
   side: 'From the right',
 };
 
-/** A loop as a path of the drawing, whose Y runs downwards. */
-function pathOf(points: Float64Array): string {
-  const corners = Array.from(
-    { length: points.length / 2 },
-    (_, i) => `${points[2 * i]} ${-points[2 * i + 1]}`,
-  );
-  return `M${corners.join('L')}Z`;
-}
-
 /** The same for a file that was brought in: read on demand, seen from three sides. */
 export function TrueSizeOfFile({ source, version }: { source: string; version: number }) {
-  const [views, setViews] = useState<readonly Silhouette[] | undefined>();
-  const [problem, setProblem] = useState<string | undefined>();
-  const [reading, setReading] = useState<MeshWorker | undefined>();
-  const show = async () => {
-    const worker = new MeshWorker();
-    setReading(worker);
-    setProblem(undefined);
-    try {
-      const response = await fetch(`${source}${source.includes('?') ? '&' : '?'}v=${version}`);
-      if (!response.ok) return setProblem('the part’s file is not there. Import it again.');
-      const loaded = await worker.load(new Uint8Array(await response.arrayBuffer()), () => {});
-      if (!loaded.ok) return setProblem(describeMeshIssue(loaded.issue));
-      setViews(await worker.silhouettes());
-    } catch (error) {
-      if (!(error instanceof Stopped)) setProblem('the part could not be read. Try again.');
-    } finally {
-      worker.stop();
-      setReading(undefined);
-    }
-  };
+  const { views, problem, stop, show } = useSilhouettes(
+    `${source}${source.includes('?') ? '&' : '?'}v=${version}`,
+  );
   if (views === undefined)
     return (
       <section aria-labelledby="true-size-title">
@@ -117,13 +90,13 @@ export function TrueSizeOfFile({ source, version }: { source: string; version: n
           At its true size
         </h2>
         <div className="flex items-center gap-3">
-          <Button onClick={() => void show()} disabled={reading !== undefined}>
+          <Button onClick={() => void show()} disabled={stop !== undefined}>
             Show its outlines at true size
           </Button>
-          {reading !== undefined && (
+          {stop !== undefined && (
             <>
               <progress aria-label="Reading the part" />
-              <Button onClick={() => reading.stop()}>Stop</Button>
+              <Button onClick={stop}>Stop</Button>
             </>
           )}
         </div>
@@ -141,7 +114,7 @@ export function TrueSizeOfFile({ source, version }: { source: string; version: n
     <AtTrueSize sheets={sheets}>
       {(at) =>
         views[at].sections.map((loops, i) => (
-          <path key={i} d={loops.map(pathOf).join('')} fillRule="evenodd" stroke="none" />
+          <path key={i} d={loops.map(loopPath).join('')} fillRule="evenodd" stroke="none" />
         ))
       }
     </AtTrueSize>

@@ -1,0 +1,38 @@
+import { groupBy } from '@/core/group-by';
+import { type SettingChange, settingChanges } from '@/core/run';
+import { type Db, queries } from '@/store';
+
+export type NotedChange = ReturnType<typeof queries.listChanges>[number];
+
+/** 2 × Sample vial rack A3, Signature block A1 */
+function platedNames(db: Db, runId: number): string {
+  const names = queries.listPieces(db, runId).map(({ job, attempt }) => `${job.name} A${attempt.number}`);
+  return [...groupBy(names, (name) => name)]
+    .map(([name, own]) => (own.length === 1 ? name : `${own.length} × ${name}`))
+    .join(', ');
+}
+
+/** The room as it was, and what lay on the plate. */
+function aroundOf(db: Db, { id, roomC }: queries.Run) {
+  return { ...(roomC === null ? {} : { roomC: Math.round(roomC) }), plate: platedNames(db, id) };
+}
+
+/** What differs from the last good run: its settings, the room, and what lay on the plate; undefined: there is nothing to compare with. */
+export function changesSince(
+  db: Db,
+  good: queries.Run | undefined,
+  run: queries.Run,
+): SettingChange[] | undefined {
+  if (good === undefined || good.plan === null || run.plan === null) return undefined;
+  return [
+    ...settingChanges(good.plan.settings, run.plan.settings),
+    ...settingChanges(aroundOf(db, good), aroundOf(db, run)),
+  ];
+}
+
+/** Changes of the profile that were noted between two runs, with their reasons. */
+export function notedSince(db: Db, good: queries.Run | undefined, run: queries.Run): NotedChange[] {
+  const since = good?.endedAt;
+  if (since === undefined || since === null) return [];
+  return queries.listChanges(db, run.profileId).filter(({ at }) => at > since && at <= run.endedAt!);
+}
