@@ -12,9 +12,18 @@ function platedNames(db: Db, runId: number): string {
     .join(', ');
 }
 
-/** The room as it was, and what lay on the plate. */
-function aroundOf(db: Db, { id, roomC }: queries.Run) {
-  return { ...(roomC === null ? {} : { roomC: Math.round(roomC) }), plate: platedNames(db, id) };
+/** A room so much warmer or colder is worth a line, K. */
+const FELT_K = 2;
+
+/** The room, where it was warmer or colder than one feels, and what lay on the plate. */
+function changesAround(db: Db, good: queries.Run, run: queries.Run): SettingChange[] {
+  const [before, after] = [good.roomC, run.roomC];
+  const isFelt = before !== null && after !== null && Math.abs(after - before) >= FELT_K;
+  const around = ({ id, roomC }: queries.Run) => ({
+    ...(isFelt ? { roomC: Math.round(roomC!) } : {}),
+    plate: platedNames(db, id),
+  });
+  return settingChanges(around(good), around(run));
 }
 
 /** What differs from the last good run: its settings, the room, and what lay on the plate; undefined: there is nothing to compare with. */
@@ -24,10 +33,7 @@ export function changesSince(
   run: queries.Run,
 ): SettingChange[] | undefined {
   if (good === undefined || good.plan === null || run.plan === null) return undefined;
-  return [
-    ...settingChanges(good.plan.settings, run.plan.settings),
-    ...settingChanges(aroundOf(db, good), aroundOf(db, run)),
-  ];
+  return [...settingChanges(good.plan.settings, run.plan.settings), ...changesAround(db, good, run)];
 }
 
 /** Changes of the profile that were noted between two runs, with their reasons. */

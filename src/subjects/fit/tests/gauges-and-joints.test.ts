@@ -138,7 +138,7 @@ describe('a joint', () => {
     expect(assumed.sources.plane).toEqual({ from: 'assumed' });
     tapFrom(db, printGauge(db, profileId, HINGE).printId, 4);
     const [known] = viewJoints(db, viewJob(db, jobId)!)!;
-    expect(known.sources.plane).toEqual({ from: 'thisJoint', rungs: 9, otherState: false });
+    expect(known.sources.plane).toEqual({ from: 'thisJoint', rungs: 9, otherState: false, movedMm: 0 });
     expect(known.recommendedMm.plane).toBeLessThan(assumed.recommendedMm.plane);
     expect(known.wanted.free).toBeGreaterThan(known.asDrawn.free);
     expect(known.restored.free).toBeCloseTo(0.95, 2);
@@ -154,6 +154,7 @@ describe('a joint', () => {
       from: 'otherJoints',
       rungs: 9,
       otherState: false,
+      movedMm: 0,
     });
     const oldAmber = expectOk(
       createProfile(db, {
@@ -180,10 +181,10 @@ describe('a joint', () => {
     saveJoint(db, jobId, { ...LID, freed: 'cured' });
     const planeOf = () => viewJoints(db, viewJob(db, jobId)!)![0];
     tapFrom(db, printGauge(db, profileId, HINGE).printId, 3, 'green');
-    expect(planeOf().sources.plane).toEqual({ from: 'thisJoint', rungs: 9, otherState: true });
+    expect(planeOf().sources.plane).toEqual({ from: 'thisJoint', rungs: 9, otherState: true, movedMm: 0 });
     const green = planeOf().recommendedMm.plane;
     tapFrom(db, printGauge(db, profileId, HINGE).printId, 7, 'cured');
-    expect(planeOf().sources.plane).toEqual({ from: 'thisJoint', rungs: 9, otherState: false });
+    expect(planeOf().sources.plane).toEqual({ from: 'thisJoint', rungs: 9, otherState: false, movedMm: 0 });
     expect(planeOf().recommendedMm.plane).toBeGreaterThan(green + 0.1);
   });
 

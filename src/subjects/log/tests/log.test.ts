@@ -1,4 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
+import { eq } from 'drizzle-orm';
 import { CAUSES, EVIDENCE, FAILURE_KINDS, TEST_TABLE, TESTS } from '@/core/log';
 import { expectOk } from '@/core/result';
 import { queries, tables } from '@/store';
@@ -161,6 +162,17 @@ describe('why it failed', () => {
     expectOk(noteFailure(db, second, failed({ kind: 'fused' })));
     const { changes, causes, reasons } = viewCase(db, second, OPEN_HOUSE)!;
     expect(changes).toEqual([expect.objectContaining({ after: 3 })]);
+    // Noted as changed, and nobody said why.
+    expect(viewCase(db, second, OPEN_HOUSE)!.noted).toEqual([
+      expect.objectContaining({ kinds: ['exposure'], note: '' }),
+    ]);
+    db.update(tables.runs).set({ roomC: 21 }).where(eq(tables.runs.id, first)).run();
+    const withRoom = (roomC: number) => {
+      db.update(tables.runs).set({ roomC }).where(eq(tables.runs.id, second)).run();
+      return viewCase(db, second, OPEN_HOUSE)!.changes!.map(({ name }) => name);
+    };
+    expect(withRoom(22)).not.toContain('roomC');
+    expect(withRoom(17)).toContain('roomC');
     expect(causes[0].cause).toBe('exposure');
     expect(reasons.map(({ evidence }) => evidence)).toContain('exposureChanged');
     // Read as it was then, however many prints came after it.

@@ -40,6 +40,7 @@ export function PartView({ part, onTap }: PartViewProps) {
     );
   const { min, max, sections } = front;
   const [width, height] = [max[0] - min[0] + 2 * MARGIN_MM, max[1] - min[1] + 2 * MARGIN_MM];
+  const sizeMm = Math.max(width, height);
   const tapped = (event: MouseEvent<SVGSVGElement>) => {
     const box = event.currentTarget.getBoundingClientRect();
     const x = min[0] - MARGIN_MM + ((event.clientX - box.left) / box.width) * width;
@@ -66,9 +67,9 @@ export function PartView({ part, onTap }: PartViewProps) {
           <circle
             cx={mark[0]}
             cy={-mark[1]}
-            r={height / 40}
+            r={sizeMm / 70}
             className="fill-plum stroke-sheet"
-            strokeWidth={height / 160}
+            strokeWidth={sizeMm / 280}
           />
         )}
       </svg>
