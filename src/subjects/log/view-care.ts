@@ -13,6 +13,13 @@ import type { HouseRules } from '@/subjects/house';
 import { careDates, filmOf, findPrinter } from '@/subjects/printing';
 import { lostWith } from './lost-with';
 
+/** What somebody saw who looked. */
+export interface Looked {
+  readonly at: Date;
+  readonly isWell: boolean;
+  readonly note: string;
+}
+
 /** Care of a printer: what was counted since each kind was done, and the risk that its film is. */
 export interface CareView {
   readonly counts: readonly CareCount[];
@@ -21,12 +28,9 @@ export interface CareView {
   /** Kinds that were tapped as done within a day: a slip can be taken back. */
   readonly undoable: ReadonlySet<CareKind>;
   /** What checks of the machine showed, the newest first. */
-  readonly checks: readonly {
-    readonly kind: CheckKind;
-    readonly at: Date;
-    readonly isWell: boolean;
-    readonly note: string;
-  }[];
+  readonly checks: readonly (Looked & { readonly kind: CheckKind })[];
+  /** The last look over it. */
+  readonly lastLook?: Looked;
 }
 
 type House = Pick<HouseRules, 'schools' | 'care' | 'run'>;
@@ -128,6 +132,7 @@ export function careOf(db: Db, printerId: number, now: Date, house: House): Care
     counts: countsWith(careCounts(db, printerId, now, house), film),
     film,
     undoable: new Set(done.flatMap(({ kind, at }) => (at.getTime() > dayAgo ? kind : []))),
+    lastLook: done.find(({ kind }) => kind === 'lookOver'),
     checks: done.flatMap(({ kind, at, isWell, note }) => (isCheck(kind) ? { kind, at, isWell, note } : [])),
   };
 }

@@ -146,7 +146,7 @@ export const GLANCE_WORDS: Readonly<Record<Glance, string>> = {
 
 /** Things that were not well when a printer was looked over. */
 export function describeGlances(glances: readonly Glance[]): string {
-  return `not well: ${listAnd(glances.map((glance) => GLANCE_WORDS[glance]))}`;
+  return `not so: ${listAnd(glances.map((glance) => GLANCE_WORDS[glance]))}`;
 }
 
 /** A check of the machine, by the house's way of it. */

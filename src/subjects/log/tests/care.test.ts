@@ -160,7 +160,11 @@ describe('a look over the printer', () => {
     expect(count('lookOver').counted).toBe(0);
     const [last] = queries.listCareDone(db, printerId);
     expect(last).toMatchObject({ kind: 'lookOver', isWell: false });
-    expect(last.note).toBe('not well: glass clean, no drop on it: a drop, wiped off');
+    expect(careOf(db, printerId, new Date(), OPEN_HOUSE).lastLook).toMatchObject({
+      isWell: false,
+      note: last.note,
+    });
+    expect(last.note).toBe('not so: glass clean, no drop on it: a drop, wiped off');
     expect(codeOf(noteLookOver(db, 99, { done: [], amiss: [], note: '' }))).toBe('gone');
   });
 

@@ -65,7 +65,17 @@ export default async function LogPage({ params }: Params) {
             undoable={[...care.undoable]}
             profileId={view.profileId}
           />
-          <LookOver printerId={printerId} soon={soonOf(care.counts)} />
+          <LookOver
+            printerId={printerId}
+            soon={soonOf(care.counts)}
+            last={
+              care.lastLook && {
+                at: care.lastLook.at,
+                isWell: care.lastLook.isWell,
+                note: care.lastLook.note,
+              }
+            }
+          />
           <MachineChecks
             printerId={printerId}
             made={care.checks}

@@ -3,6 +3,7 @@
 import { useState } from 'react';
 import { useTap } from '@/app/_components/use-tap';
 import { type CareKind, type Glance, GLANCES } from '@/core/log';
+import { dayOf } from '@/subjects/language/shared';
 import { DUE_WORDS, GLANCE_WORDS } from '@/subjects/log/shared';
 import { Button, PlainField, Problem } from '@/ui';
 import { tapLookOver } from '../actions';
@@ -11,10 +12,11 @@ interface LookOverProps {
   readonly printerId: number;
   /** Care that is due or soon will be, and can be done at once. */
   readonly soon: readonly CareKind[];
+  readonly last?: { readonly at: Date; readonly isWell: boolean; readonly note: string };
 }
 
 /** A look over the printer in a minute: what is looked at always, and what is due. */
-export function LookOver({ printerId, soon }: LookOverProps) {
+export function LookOver({ printerId, soon, last }: LookOverProps) {
   const { problem, isBusy, tap } = useTap();
   const [well, setWell] = useState<ReadonlySet<Glance>>(new Set());
   const [done, setDone] = useState<ReadonlySet<CareKind>>(new Set());
@@ -33,6 +35,11 @@ export function LookOver({ printerId, soon }: LookOverProps) {
   return (
     <details>
       <summary className="font-semibold">Look it over, a minute</summary>
+      {last !== undefined && (
+        <p className="mt-1 text-sm text-soft">
+          Last on {dayOf(last.at)}: {last.isWell ? 'all as it should be' : last.note}.
+        </p>
+      )}
       <fieldset className="mt-2">
         <legend className="text-sm text-soft">Tick what is well</legend>
         {GLANCES.map((glance) => (
