@@ -108,13 +108,18 @@ async function tabTo(label: string): Promise<void> {
   for (let step = 0; step < 60; step++) {
     const now = await focus();
     if (now.label.startsWith(label)) {
-      expect(now.visible).toBe(true);
+      await waitFor(browser.driver, async () => (await focus()).visible, `“${label}” is not seen`);
       return;
     }
     await press(browser.driver, Key.TAB);
     const next = await focus();
-    if (next.label !== '')
-      expect({ at: next.label, visible: next.visible }).toEqual({ at: next.label, visible: true });
+    // A list that is longer than the window comes along a moment after the focus.
+    if (next.label !== '' && !next.visible)
+      await waitFor(
+        browser.driver,
+        async () => (await focus()).visible,
+        `the focus on “${next.label}” is not seen`,
+      );
   }
   throw new Error(`Tab never came to “${label}”`);
 }
