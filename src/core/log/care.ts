@@ -17,6 +17,12 @@ export type CareKind = (typeof CARE_KINDS)[number];
 export const CHECK_KINDS = ['imageCheck', 'level', 'firstPiece'] as const satisfies readonly CareKind[];
 export type CheckKind = (typeof CHECK_KINDS)[number];
 
+/** Noted as not well these are still to be done; an image or a look over is done once somebody looked, whatever was seen. */
+const ONLY_WELL: ReadonlySet<CareKind> = new Set(['level', 'firstPiece']);
+
+/** Whether care that was noted so counts as done. */
+export const countsAsDone = (kind: CareKind, isWell: boolean): boolean => isWell || !ONLY_WELL.has(kind);
+
 /** After a failure that can have left something in the vat, in this order; each is answered before the next start. */
 export const CLEARING_STEPS = ['solids', 'plate', 'film', 'filter'] as const;
 export type ClearingStep = (typeof CLEARING_STEPS)[number];

@@ -2,6 +2,7 @@ export {
   CARE_DEFAULTS,
   CARE_KINDS,
   CHECK_KINDS,
+  countsAsDone,
   type CheckKind,
   CLEARING_STEPS,
   type ClearingStep,

@@ -118,10 +118,14 @@ export function chanceAbove(first: Count, second: Count): number {
   return chance;
 }
 
-/** Two rates are called different only where 95 % of their difference lies on one side. */
-export function areDifferent(first: Count, second: Count): boolean {
+/**
+ * Two rates are called different only where 95 % of their difference lies on one side; of the most different two of
+ * several, as much more as there are pairs (Bonferroni), since some pair of many always looks different.
+ */
+export function areDifferent(first: Count, second: Count, pairs = 1): boolean {
   const above = chanceAbove(first, second);
-  return above > 0.975 || above < 0.025;
+  const doubt = 0.025 / pairs;
+  return above > 1 - doubt || above < doubt;
 }
 
 /** Copies of one print, and how many of them failed. */

@@ -1,4 +1,4 @@
-import { logGamma } from '@/core/numerics';
+import { regularisedBeta } from '@/core/numerics';
 
 /** Something that is used up print by print. */
 export interface StockAsk {
@@ -24,17 +24,14 @@ export interface Stock {
 const DUE_FROM = 0.05;
 
 /**
- * Chance of more than n prints in so many days, the pace itself known from a count: gamma-Poisson, Jeffreys' prior.
+ * Chance of more than n prints in so many days, the pace itself known from a count: gamma-Poisson with Jeffreys' prior, so
+ * negative binomial, whose distribution is an incomplete beta (N. L. Johnson, A. W. Kemp, S. Kotz 2005, §5.6).
  * Example: 10 prints in 10 days, more than 10 in the next 10: about 0.45.
  */
 export function moreThan(n: number, days: number, pace: StockAsk['pace']): number {
   if (days <= 0) return 0;
-  const [a, b] = [pace.prints + 0.5, Math.max(1e-9, pace.days)];
-  const [lnStay, lnCome] = [Math.log(b / (b + days)), Math.log(days / (b + days))];
-  let atMost = 0;
-  for (let k = 0; k <= n; k++)
-    atMost += Math.exp(logGamma(k + a) - logGamma(k + 1) - logGamma(a) + a * lnStay + k * lnCome);
-  return Math.min(1, Math.max(0, 1 - atMost));
+  const days0 = Math.max(1e-9, pace.days);
+  return 1 - regularisedBeta(days0 / (days0 + days), pace.prints + 0.5, n + 1);
 }
 
 /** What is left, how long it lasts, and whether more of it is to be ordered now. */

@@ -1,4 +1,4 @@
-import { and, asc, desc, eq, gte, inArray, isNotNull, isNull, lte, or, sql } from 'drizzle-orm';
+import { and, asc, desc, eq, gt, inArray, isNotNull, isNull, lte, or, sql } from 'drizzle-orm';
 import { groupBy } from '@/core/group-by';
 import type { Db } from '../client';
 import { attempts } from '../schema/attempts';
@@ -162,12 +162,29 @@ export function listCareDone(db: Db, printerId: number) {
     .all();
 }
 
+/** When care of a kind was taken back last; undefined: never. */
+export function lastTakenBack(
+  db: Db,
+  printerId: number,
+  kind: typeof careDone.$inferSelect.kind,
+): Date | undefined {
+  const { retractedAt } = careDone;
+  const row = db
+    .select({ retractedAt })
+    .from(careDone)
+    .where(and(eq(careDone.printerId, printerId), eq(careDone.kind, kind), isNotNull(retractedAt)))
+    .orderBy(desc(retractedAt))
+    .limit(1)
+    .get();
+  return row?.retractedAt ?? undefined;
+}
+
 /** Answers to the steps of clearing a printer since a time, oldest first. */
 export function listClearings(db: Db, printerId: number, since: Date) {
   return db
     .select()
     .from(clearings)
-    .where(and(eq(clearings.printerId, printerId), gte(clearings.at, since)))
+    .where(and(eq(clearings.printerId, printerId), gt(clearings.at, since)))
     .orderBy(asc(clearings.id))
     .all();
 }

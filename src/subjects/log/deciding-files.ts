@@ -14,9 +14,6 @@ export interface DecidingFile {
   readonly body: Uint8Array<ArrayBuffer> | string;
 }
 
-/** Tests that something is built for. */
-export const BUILT_TESTS: ReadonlySet<TestName> = new Set(['postField', 'imageCheck', 'turnPart']);
-
 const FINE_MM = 5;
 const COARSE_MM = 10;
 

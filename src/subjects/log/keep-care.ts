@@ -30,8 +30,9 @@ export function takeBackCare(db: Db, printerId: number, kind: CareKind): Result<
 }
 
 /**
- * Answers a step of clearing a printer after a failure; with the last one the vat counts as cleared. How the film looked
- * is what the test of the failed print would have shown, and counts for it.
+ * Answers a step of clearing a printer after a failure; once all are well the vat counts as cleared, and one that is not
+ * is answered again when it was put right. How the film looked first is what the test of the failed print would have
+ * shown, and counts for it.
  */
 export function answerClearing(
   db: Db,
@@ -44,10 +45,10 @@ export function answerClearing(
   if (!isWell && note === '') return fail({ code: 'noFollow' });
   return allOrNothing<void, LogIssue>(db, (tx) => {
     tx.insert(tables.clearings).values({ printerId, step, isWell, note, at }).run();
-    if (step === 'film')
+    if (step === 'film' && !clearing.answers.has('film'))
       keepTest(tx, clearing.runId, { test: 'filmToLight', outcome: isWell ? 'clear' : 'dented' }, at);
-    const answered = viewClearing(tx, printerId)?.answers;
-    if (answered !== undefined && CLEARING_STEPS.every((each) => answered.has(each)))
+    const answers = viewClearing(tx, printerId)?.answers;
+    if (CLEARING_STEPS.every((each) => answers?.get(each)?.isWell === true))
       tx.insert(tables.careDone).values({ printerId, kind: 'clearVat', at }).run();
     return ok(undefined);
   });

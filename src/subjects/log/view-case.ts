@@ -166,12 +166,12 @@ function circumstancesOf(
   of: RunWithPieces,
   {
     before,
-    good,
+    noted,
     checked,
     failures,
   }: {
     readonly before?: RunWithPieces;
-    readonly good?: RunWithPieces;
+    readonly noted?: readonly NotedChange[];
     readonly checked: ReturnType<typeof checkedThere>;
     readonly failures: readonly queries.Failure[];
   },
@@ -188,11 +188,8 @@ function circumstancesOf(
   const film = careCounts(db, profile.printerId, run.endedAt ?? new Date(), house).find(
     ({ kind }) => kind === 'film',
   )!;
-  const goodAt = good?.run.endedAt ?? undefined;
-  const changes =
-    goodAt && queries.listChanges(db, profile.id).filter(({ at }) => at > goodAt && at <= run.endedAt!);
   const changed = (...kinds: readonly string[]) =>
-    changes && changes.some((change) => change.kinds.some((kind) => kinds.includes(kind)));
+    noted?.some((change) => change.kinds.some((kind) => kinds.includes(kind)));
   const enough = run.gate.enough;
   return Object.fromEntries(
     Object.entries({
@@ -266,13 +263,14 @@ export function viewCase(db: Db, runId: number, house: House): CaseView | undefi
     .slice(0, MOST_PRINTS)
     .filter((each) => each.run.id === runId || isFailed(each, failures));
   const prints = looked.toReversed().map((each) => asSeen(each, failures));
+  const noted = good && notedSince(db, good.run, run);
   const checked = checkedThere(db, earlier[0], failures);
   const plate = row.printer.rooms.plate;
   const halfPlateMm = plate && ([plate[0] / 2, plate[1] / 2] as const);
   const where = whereOnPlate(prints, halfPlateMm);
   const evidence = gatherEvidence({
     prints,
-    circumstances: circumstancesOf(db, earlier[0], { before: earlier[1], good, checked, failures }, house),
+    circumstances: circumstancesOf(db, earlier[0], { before: earlier[1], noted, checked, failures }, house),
     where,
   });
   const found = queries.listCausesFound(db);
@@ -295,7 +293,7 @@ export function viewCase(db: Db, runId: number, house: House): CaseView | undefi
     reasons: read.value.reasons,
     checked: checked.there,
     changes: changesSince(db, good?.run, run),
-    noted: notedSince(db, good?.run, run),
+    noted: noted ?? [],
     height: heightOf(db, earlier[0], own),
     loss: lossOf({ ...earlier[0], count: countFailed(earlier[0], own) }, house),
     found: found.find((each) => each.runId === runId)?.cause,

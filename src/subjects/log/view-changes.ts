@@ -37,8 +37,6 @@ export function changesSince(
 }
 
 /** Changes of the profile that were noted between two runs, with their reasons. */
-export function notedSince(db: Db, good: queries.Run | undefined, run: queries.Run): NotedChange[] {
-  const since = good?.endedAt;
-  if (since === undefined || since === null) return [];
-  return queries.listChanges(db, run.profileId).filter(({ at }) => at > since && at <= run.endedAt!);
+export function notedSince(db: Db, good: queries.Run, run: queries.Run): NotedChange[] {
+  return queries.listChanges(db, run.profileId).filter(({ at }) => at > good.endedAt! && at <= run.endedAt!);
 }

@@ -14,7 +14,10 @@ export interface ClearingView {
 export function viewClearing(db: Db, printerId: number): ClearingView | undefined {
   const failure = queries.findUncleared(db, printerId);
   if (failure === undefined) return undefined;
-  const answers = queries.listClearings(db, printerId, failure.at);
+  // Taken back, it is gone through anew.
+  const takenBack = queries.lastTakenBack(db, printerId, 'clearVat');
+  const since = takenBack !== undefined && takenBack > failure.at ? takenBack : failure.at;
+  const answers = queries.listClearings(db, printerId, since);
   return {
     runId: failure.runId,
     failedAt: failure.at,

@@ -76,7 +76,8 @@ function groupOf(
     .map((count, i) => ({ ...count, ...jeffreysInterval(count), pooled: pooled[i].mean }))
     .sort((a, b) => b.pooled - a.pooled);
   const [best, worst] = [rates[0], rates[rates.length - 1]];
-  return [{ by, rates, differ: areDifferent(best, worst) ? [best.name, worst.name] : undefined }];
+  const pairs = (rates.length * (rates.length - 1)) / 2;
+  return [{ by, rates, differ: areDifferent(best, worst, pairs) ? [best.name, worst.name] : undefined }];
 }
 
 /** Rates by everything that the runs differ in. */

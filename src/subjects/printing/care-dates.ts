@@ -1,4 +1,4 @@
-import type { CareKind } from '@/core/log';
+import { type CareKind, countsAsDone } from '@/core/log';
 import { type Db, queries } from '@/store';
 
 /**
@@ -15,7 +15,8 @@ export function careDates(
     const before = done[kind];
     if (at <= until && (before === undefined || at > before)) done[kind] = at;
   };
-  for (const { kind, at } of queries.listCareDone(db, printerId)) take(kind, at);
+  for (const { kind, isWell, at } of queries.listCareDone(db, printerId))
+    if (countsAsDone(kind, isWell)) take(kind, at);
   const profiles = queries.listProfiles(db).filter(({ printer }) => printer.id === printerId);
   for (const { profile } of profiles)
     for (const { kinds, at } of queries.listChanges(db, profile.id)) {

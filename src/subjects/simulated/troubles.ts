@@ -12,6 +12,7 @@ export interface SeenPiece {
 
 /** A plate of a printer that nobody measured. */
 const ASSUMED_HALF_MM = [60, 34] as const;
+/** Of a part whose file was not read. */
 const ASSUMED_SIDE_MM = 20;
 /** So many of the files have the weak place where the trouble sits in the part. */
 const WEAK_SHARE = 0.7;
@@ -34,8 +35,12 @@ function storyOf(trouble: TroubleSet | null): Story | undefined {
   return trouble === null ? undefined : drawStory(trouble.seed, trouble.trouble);
 }
 
-/** What came off a run of a simulated printer, piece by piece; undefined: it is a real one. */
-export function lookAtRun(db: Db, run: queries.Run): SeenPiece[] | undefined {
+/** What came off a run of a simulated printer, piece by piece, each of its own size, mm; undefined: it is a real one. */
+export function lookAtRun(
+  db: Db,
+  run: queries.Run,
+  sizes: ReadonlyMap<number, readonly [number, number]>,
+): SeenPiece[] | undefined {
   const printer = queries.findProfile(db, run.profileId)?.printer;
   if (printer === undefined || printer.simulatedSeed === null) return undefined;
   const pieces = queries.listPieces(db, run.id);
@@ -51,7 +56,7 @@ export function lookAtRun(db: Db, run: queries.Run): SeenPiece[] | undefined {
       key: `${run.id} ${piece.id}`,
       plateMm: [piece.xMm, piece.yMm],
       halfPlateMm: plate === undefined ? ASSUMED_HALF_MM : [plate[0] / 2, plate[1] / 2],
-      sizeMm: [ASSUMED_SIDE_MM, ASSUMED_SIDE_MM],
+      sizeMm: sizes.get(piece.id) ?? [ASSUMED_SIDE_MM, ASSUMED_SIDE_MM],
       isWeakFile: isWeak(attempt.id),
       layers: run.plan?.layers ?? 200,
     }),

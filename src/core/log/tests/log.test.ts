@@ -286,6 +286,12 @@ describe('rates', () => {
     expect(chanceAbove({ k: 5, n: 10 }, { k: 5, n: 10 })).toBeCloseTo(0.5, 2);
     expect(areDifferent({ k: 9, n: 10 }, { k: 6, n: 10 })).toBe(false);
     expect(areDifferent({ k: 90, n: 100 }, { k: 60, n: 100 })).toBe(true);
+    // The most different two of six groups: a difference that two alone would show is not enough.
+    const [best, worst] = [
+      { k: 19, n: 20 },
+      { k: 13, n: 20 },
+    ];
+    expect([areDifferent(best, worst), areDifferent(best, worst, 15)]).toEqual([true, false]);
   });
 
   test('the share that loses whole plates is learned from plates of copies', () => {

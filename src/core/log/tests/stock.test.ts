@@ -8,6 +8,11 @@ describe('what is used up', () => {
     expect(moreThan(3, 2, { prints: 10_000, days: 10_000 })).toBeCloseTo(0.1429, 3);
     expect(moreThan(10, 10, { prints: 10, days: 10 })).toBeCloseTo(0.47, 1);
     expect(moreThan(3, 0, { prints: 10, days: 10 })).toBe(0);
+    // Term by term: Γ(k + 4.5)/(k! Γ(4.5)) · (3/4)^4.5 · (1/4)^k, k up to 2.
+    const terms = [1, 4.5 / 4, (4.5 * 5.5) / 2 / 16].reduce((sum, each) => sum + each, 0);
+    expect(moreThan(2, 10, { prints: 4, days: 30 })).toBeCloseTo(1 - terms * 0.75 ** 4.5, 9);
+    // What lasts for ten thousand million prints is reckoned at once.
+    expect(moreThan(1e10, 365, { prints: 60, days: 60 })).toBeCloseTo(0, 9);
     // Little is known of the pace: the same mean, and far more room above it.
     expect(moreThan(6, 2, { prints: 1, days: 1 })).toBeGreaterThan(
       moreThan(6, 2, { prints: 1000, days: 1000 }),

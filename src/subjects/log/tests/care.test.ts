@@ -94,7 +94,10 @@ describe('care', () => {
     expect(codeOf(noteCare(db, printerId, { kind: 'imageCheck', isWell: false }))).toBe('noFollow');
     expectOk(noteCare(db, printerId, { kind: 'imageCheck', isWell: false, note: 'two dead pixels, left' }));
     expect(asked().sort()).toEqual(['firstPiece', 'level']);
-    const [check] = careOf(db, printerId, new Date(), OPEN_HOUSE).checks;
+    // A plate that is not level was looked at, and is still to be levelled.
+    expectOk(noteCare(db, printerId, { kind: 'level', isWell: false, note: 'left corner low' }));
+    expect(asked().sort()).toEqual(['firstPiece', 'level']);
+    const [, check] = careOf(db, printerId, new Date(), OPEN_HOUSE).checks;
     expect(check).toMatchObject({ kind: 'imageCheck', isWell: false, note: 'two dead pixels, left' });
   });
 
@@ -131,11 +134,18 @@ describe('clearing after a failure', () => {
     expectOk(answer('plate'));
     expect(viewClearing(db, printerId)!.answers.get('film')).toMatchObject({ isWell: false });
     expectOk(answer('filter'));
+    // All are answered, one of them not well: it is not clear.
+    expect(viewClearing(db, printerId)!.answers.size).toBe(4);
+    expectOk(answer('film'));
     expect(viewClearing(db, printerId)).toBeUndefined();
     expect(codeOf(answer('filter'))).toBe('gone');
     const { causes, tests } = viewCase(db, runId, OPEN_HOUSE)!;
     expect(causes.find(({ cause }) => cause === 'film')!.chance).toBeGreaterThan(before);
+    // A film that is well since it was changed says nothing of the one that failed.
     expect(tests.find(({ name }) => name === 'filmToLight')?.outcome).toBe('dented');
+    // Taken back, it is gone through anew.
+    expectOk(takeBackCare(db, printerId, 'clearVat'));
+    expect(viewClearing(db, printerId)!.answers.size).toBe(0);
   });
 
   test.each(CLEARING_STEPS)('%s has words for every way of a house, and a caution', (step) => {

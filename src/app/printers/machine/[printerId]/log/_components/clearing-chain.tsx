@@ -21,7 +21,7 @@ interface ClearingChainProps {
   readonly profileId: number;
 }
 
-/** Clearing the printer after a failure, step by step; the next print does not start before all are answered. */
+/** Clearing the printer after a failure, step by step; the next print asks for a reason before all are well. */
 export function ClearingChain({
   printerId,
   runId,
@@ -31,7 +31,7 @@ export function ClearingChain({
   profileId,
 }: ClearingChainProps) {
   const { problem, isBusy, tap } = useTap();
-  const next = CLEARING_STEPS.find((step) => answers[step] === undefined);
+  const next = CLEARING_STEPS.find((step) => answers[step]?.isWell !== true);
   return (
     <section aria-labelledby="clearing-title" className="border-l-4 border-honey pl-3">
       <h2 id="clearing-title" className="text-lg">
@@ -41,8 +41,8 @@ export function ClearingChain({
         <Link href={`/runs/${runId}`} className="underline">
           What failed on {dayOf(failedAt)}
         </Link>{' '}
-        may have left something cured in the vat; the plate would press it through the film. No print starts
-        on this printer before these four are answered.
+        may have left something cured in the vat; the plate would press it through the film. The next print
+        here asks for a reason until all four are well.
       </p>
       <ol className="mt-2 grid gap-x-8 border-t border-hair md:grid-cols-2">
         {CLEARING_STEPS.map((step) => {
@@ -56,7 +56,7 @@ export function ClearingChain({
                   {answer.isWell ? well : `${amiss}: ${answer.note}`}
                 </span>
               )}
-              {answer === undefined && (
+              {answer?.isWell !== true && (
                 <>
                   <p className="text-sm">{how}</p>
                   {step === next && <Caution>{CLEARING_CAUTIONS[step]}</Caution>}
