@@ -74,10 +74,11 @@ export function describeFilmRisk({
   readonly nextCost?: number;
   readonly filmCost: number;
 }): string {
-  const chance = `The next print fails by the film in about ${Math.max(1, Math.round(100 * risk))} of 100`;
+  const often = risk < 0.01 ? 'fewer than 1' : `about ${Math.round(100 * risk)}`;
+  const chance = `The next print fails by the film in ${often} of 100`;
   return nextCost === undefined
     ? `${chance}.`
-    : `${chance}: on average ${(risk * nextCost).toFixed(1)} of the ${nextCost.toFixed(0)} that it costs, a new film ${filmCost.toFixed(0)}.`;
+    : `${chance}: on average ${risk * nextCost < 0.1 ? 'less than 0.1' : (risk * nextCost).toFixed(1)} of the ${nextCost.toFixed(0)} that it costs, a new film ${filmCost.toFixed(0)}.`;
 }
 
 interface ClearingWords {

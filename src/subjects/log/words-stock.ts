@@ -12,7 +12,8 @@ export function describeStock(
   { left, printsLeft, runOut, isDue }: Stock,
   { unit, leadDays }: { readonly unit: string; readonly leadDays: number },
 ): string {
-  const much = `${Number(left.toPrecision(2))} ${unit} left`;
+  // Reckoned from prints: so fine as it is known.
+  const much = `${left < 10 ? left.toFixed(1) : Math.round(left)} ${unit} left`;
   const lasts =
     printsLeft === Infinity ? '' : `, for ${printsLeft === 1 ? 'one print' : `${printsLeft} prints`}`;
   if (!isDue) return `${much}${lasts}`;

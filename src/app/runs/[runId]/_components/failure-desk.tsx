@@ -146,7 +146,7 @@ function NoteFailure({ bed, pieces, failed, layered, parts, startWith, isBusy, o
     <div className="mt-2 space-y-3">
       <TappedPlate bed={bed} pieces={pieces} failed={failed} chosen={chosen} place={place} onTap={toggle} />
       <p className="text-sm text-soft">
-        Tap what failed, where on it it failed; none tapped means the whole plate.
+        Tap each piece that failed, at the place where it did. Nothing tapped: the whole plate.
       </p>
       <div role="radiogroup" aria-label="What happened" className="grid grid-cols-2 gap-2 sm:grid-cols-3">
         {FAILURE_KINDS.map((each) => (

@@ -198,7 +198,7 @@ function Where({ view }: { view: LogView }) {
           {where.tests.map(({ common, p, adjusted }) => (
             <li key={common}>
               {describeCommon(common)}: chance alone in {(100 * p).toFixed(1)} of 100
-              {where.tests.length > 1 && `, ${(100 * adjusted).toFixed(1)} for asking several questions`}
+              {where.tests.length > 1 && ` (${(100 * adjusted).toFixed(1)}, since several were asked)`}
             </li>
           ))}
         </ul>
