@@ -7,7 +7,7 @@ import type { DayView } from '@/subjects/day';
 import { describeNoDay } from '@/subjects/day/shared';
 import { Button, Link, Problem } from '@/ui';
 import { DayTable } from './day-table';
-import { Rail } from './rail';
+import { EmptyRail, Rail } from './rail';
 import { momentIn, spanOf } from './time-words';
 import { useDay } from './use-day';
 
@@ -32,17 +32,25 @@ export function DayRail({ view, serverNow }: DayRailProps) {
   if (view.things.length === 0 && view.unread.length === 0) return null;
   return (
     <section className="mt-6" aria-labelledby="day-title">
-      <h2 id="day-title" className="border-b border-ink pb-1 text-lg">
-        The day
-      </h2>
+      <div className="flex min-h-12 items-end justify-between gap-3 border-b border-ink pb-1">
+        <h2 id="day-title" className="text-lg">
+          The day
+        </h2>
+        {share !== undefined && (
+          <p role="status" className="flex items-center gap-3 text-sm text-soft">
+            Planning … <progress value={share} aria-label="Share of the plans that were tried" />
+            <Button onClick={stop}>Stop</Button>
+          </p>
+        )}
+      </div>
       {starts.problem !== '' && <Problem>{starts.problem}</Problem>}
       {problem !== '' && <Problem>{problem}</Problem>}
       {issue !== undefined && <Problem>{describeNoDay(issue, titleOf)}</Problem>}
-      {share !== undefined && (
-        <p role="status" className="flex items-center gap-3 text-sm text-soft">
-          Planning the day … <progress value={share} aria-label="Share of the plans that were tried" />
-          <Button onClick={stop}>Stop</Button>
-        </p>
+      {planned === undefined && share !== undefined && (
+        <>
+          <EmptyRail view={view} />
+          <p className="mt-2 h-12" />
+        </>
       )}
       {planned !== undefined && (
         <>

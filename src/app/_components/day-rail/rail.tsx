@@ -1,7 +1,7 @@
 'use client';
 
 import { DndContext, type DragEndEvent, useDraggable } from '@dnd-kit/core';
-import { type RefObject, useRef } from 'react';
+import { Fragment, type RefObject, useRef } from 'react';
 import type { DayStep } from '@/core/run';
 import type { DayThing, DayView } from '@/subjects/day';
 import { nameDayStep } from '@/subjects/day/shared';
@@ -36,9 +36,19 @@ const HOUR_PX = 56;
 const STEP_MIN = 5;
 const MOST_DRAWN_MIN = 24 * 60;
 
-/** Bars of each row: stations in their order, what rests, the person. */
+/** Rows that a day takes up, known before it is planned: stations in their order, what rests, the person. */
+function rowNamesOf({ day, stations }: DayView): string[] {
+  const steps = day.jobs.flatMap((job) => job.steps);
+  return [
+    ...stations.filter((name) => steps.some(({ station }) => station === name)),
+    ...(steps.some(({ station, attended }) => station === undefined && attended !== true) ? [RESTING] : []),
+    PERSON,
+  ];
+}
+
+/** Bars of each row. */
 function rowsOf({ view, planned }: Pick<RailProps, 'view' | 'planned'>): [string, Bar[]][] {
-  const rows = new Map<string, Bar[]>([...view.stations, RESTING, PERSON].map((name) => [name, []]));
+  const rows = new Map<string, Bar[]>(rowNamesOf(view).map((name) => [name, []]));
   const stepOf = (job: string, step: string): DayStep =>
     view.day.jobs.find(({ id }) => id === job)!.steps.find(({ id }) => id === step)!;
   for (const { job, step, startMin, endMin } of planned.plan.steps) {
@@ -57,7 +67,7 @@ function rowsOf({ view, planned }: Pick<RailProps, 'view' | 'planned'>): [string
         rows.get(PERSON)!.push({ ...bar, key: `${bar.key} out`, fromMin: endMin - attendEndMin });
     }
   }
-  return [...rows].filter(([name, bars]) => bars.length > 0 || name === PERSON);
+  return [...rows];
 }
 
 const TONES = ['bg-juniper', 'bg-teal', 'bg-plum', 'bg-soft'];
@@ -112,6 +122,26 @@ export function Rail({ view, planned, now, onStart }: RailProps) {
   );
 }
 
+/** The rows of a day that is still being planned, so that nothing below moves when its bars come. */
+export function EmptyRail({ view }: { view: DayView }) {
+  return (
+    <div className="mt-2 grid grid-cols-[7rem_1fr]" aria-hidden>
+      <span />
+      <div className="h-6" />
+      {rowNamesOf(view).map((name) => (
+        <Fragment key={name}>
+          <RowName name={name} />
+          <span className="h-9 border-t border-hair bg-wash" />
+        </Fragment>
+      ))}
+    </div>
+  );
+}
+
+function RowName({ name }: { name: string }) {
+  return <span className="border-t border-hair py-1 pr-2 text-sm first-letter:uppercase">{name}</span>;
+}
+
 interface RowProps {
   readonly name: string;
   readonly bars: readonly Bar[];
@@ -126,7 +156,7 @@ function Row({ name, bars, cuts, view, share, frame, now }: RowProps) {
   const nowMin = (now - view.zero) / 60_000;
   return (
     <>
-      <span className="border-t border-hair py-1 pr-2 text-sm first-letter:uppercase">{name}</span>
+      <RowName name={name} />
       <ul ref={frame} className="relative h-9 border-t border-hair bg-wash" aria-label={name}>
         {view.day.presence.map(([from, to]) => (
           <li
