@@ -20,7 +20,7 @@ export function Ledger({ lines }: { lines: readonly LedgerLine[] }) {
   return (
     <section
       aria-label="Ledger"
-      className={`ledger no-print border-hair px-4 py-4 lg:min-h-[calc(100vh-3.6rem)] lg:shrink-0 lg:border-l ${open ? 'lg:w-64' : 'lg:w-14'}`}
+      className={`ledger no-print border-hair px-4 py-4 lg:min-h-[calc(100vh-3.6rem)] lg:border-l ${open ? '' : 'ledger-folded'}`}
     >
       <div className="flex items-center justify-between">
         {open && <h2 className="text-base">Ledger</h2>}

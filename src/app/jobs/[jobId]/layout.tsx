@@ -45,8 +45,9 @@ export default async function JobLayout({ params, children }: Params & { childre
     href: `/jobs/${jobId}/${step}`,
   }));
   return (
-    <div className="lg:flex">
-      <div className="min-w-0 flex-1 px-4 py-3 sm:px-6">
+    // The ledger's column stands from the first paint on, so that the work beside it does not move.
+    <div className="lg:grid lg:grid-cols-[minmax(0,1fr)_16rem] lg:has-[.ledger-folded]:grid-cols-[minmax(0,1fr)_3.5rem] print:block">
+      <div className="min-w-0 px-4 py-3 sm:px-6">
         <div className="mb-2 flex flex-wrap items-baseline gap-x-3">
           <h1 className="text-2xl sm:text-[1.7rem]">{frame.name}</h1>
           <p className="text-soft">{subtitleOf(frame)}</p>

@@ -52,12 +52,6 @@ export default async function LogPage({ params }: Params) {
       )}
       <div className="mt-6 grid gap-8 *:min-w-0 lg:grid-cols-2">
         <div className="space-y-8">
-          <Rates view={view} />
-          <Where view={view} />
-          <LossTables losses={view.losses} />
-          <Prints view={view} />
-        </div>
-        <div className="space-y-8 max-lg:order-first">
           <CareList
             printerId={printerId}
             counts={care.counts}
@@ -82,6 +76,12 @@ export default async function LogPage({ params }: Params) {
             asked={askedOf(care.counts)}
             schools={house.schools}
           />
+        </div>
+        <div className="space-y-8">
+          <Rates view={view} />
+          <Where view={view} />
+          <LossTables losses={view.losses} />
+          <Prints view={view} />
         </div>
       </div>
     </div>
