@@ -234,7 +234,11 @@ function DrawnBar({
           transform: transform === null ? undefined : `translateX(${transform.x}px)`,
         }}
       >
-        {isWide && <span aria-hidden>{step === 'print' ? thing.title : nameDayStep(step)}</span>}
+        {isWide && (
+          <span aria-hidden className="block truncate">
+            {step === 'print' ? thing.title : nameDayStep(step)}
+          </span>
+        )}
       </span>
     </li>
   );

@@ -101,6 +101,7 @@ function askedOf(counts: readonly CareCount[]) {
   );
 }
 
+const inHundred = (share: number) => (100 * share).toFixed(1);
 const percent = (share: number) => `${Math.round(100 * share)} %`;
 
 function Rates({ view: { prints, rates, pieces } }: { view: LogView }) {
@@ -172,8 +173,9 @@ function RateTable({ group: { by, rates, differ } }: { group: RateGroup }) {
 }
 
 function Where({ view }: { view: LogView }) {
-  const { where, places, heights, printer } = view;
+  const { where, places, heights, printer, runs } = view;
   const { verdict } = where;
+  const newest = runs.find(({ failed }) => failed > 0);
   const words = {
     tooFew: 'Too few failures to tell whether they come together. Tap on the plate where the next one was.',
     told:
@@ -197,11 +199,18 @@ function Where({ view }: { view: LogView }) {
         <ul className="mt-1 text-sm text-soft">
           {where.tests.map(({ common, p, adjusted }) => (
             <li key={common}>
-              {describeCommon(common)}: chance alone in {(100 * p).toFixed(1)} of 100
-              {where.tests.length > 1 && ` (${(100 * adjusted).toFixed(1)}, since several were asked)`}
+              {describeCommon(common)}: chance alone in {inHundred(p)} of 100
+              {inHundred(adjusted) !== inHundred(p) && ` (${inHundred(adjusted)}, since several were asked)`}
             </li>
           ))}
         </ul>
+      )}
+      {newest !== undefined && (
+        <p className="mt-2">
+          <Link href={`/runs/${newest.id}`} className="underline">
+            Why the newest of them failed, and what to test
+          </Link>
+        </p>
       )}
     </section>
   );
