@@ -26,8 +26,17 @@ interface Played {
   readonly chosen: Lever;
 }
 
-function play(seed: number, family: Family): Played {
-  const world = makeWorld(seed, family);
+/** A printer whose scales, heights and film were set right before: what is left is its exposure, 0.7 to 1.6 times the true one. */
+function onlyExposed(world: World): World {
+  const dose = 2 * 0.7 * (1.6 / 0.7) ** world.random.uniform();
+  const still = { shrinkX: 0, shrinkY: 0, shrinkZ: 0, skew: 0, insideFilmMm: 0, squashMm: 0 };
+  return { ...world, printer: { ...world.printer, ...still, dose } };
+}
+
+type Case = Family | 'exposure only';
+
+function play(seed: number, kind: Case): Played {
+  const world = kind === 'exposure only' ? onlyExposed(makeWorld(seed, 'first')) : makeWorld(seed, kind);
   const untouched = placed(world, ({ targetMm }) => targetMm);
   const signature = estimateSignature(readPart(world, untouched, 'A1'), OPTIONS);
   const worths = compareLevers({
@@ -43,15 +52,15 @@ function play(seed: number, family: Family): Played {
 }
 
 const printers = Number(process.argv[2] ?? 200);
-for (const family of ['first', 'second'] as const) {
-  const played = Array.from({ length: printers }, (_, i) => play(1000 + i, family));
+for (const kind of ['first', 'second', 'exposure only'] as const) {
+  const played = Array.from({ length: printers }, (_, i) => play(1000 + i, kind));
   const told = (of: (each: Played) => number) =>
     `${((100 * played.reduce((sum, each) => sum + of(each), 0)) / printers).toFixed(0)} %`;
   const row = (name: string, of: (each: Played) => Lever) =>
     console.log(
       `| ${name} | ${share(played.filter((each) => each.levers[of(each)].right).length, printers)} | ${told((each) => each.levers[of(each)].told)} |`,
     );
-  console.log(`\n${family} family, ${printers} printers: all five sizes right at the next print`);
+  console.log(`\n${kind}, ${printers} printers: all five sizes right at the next print`);
   console.log('| lever | right | was told |');
   console.log('|---|---|---|');
   for (const lever of LEVERS) row(lever, () => lever);

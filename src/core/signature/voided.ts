@@ -96,6 +96,17 @@ function movedByExposure(ratio: number, light: LightKnown): Change['moved'] {
   return { edge: by(light.slope ?? ASSUMED_SLOPE), zSupported: by(light.depth ?? ASSUMED_DEPTH) };
 }
 
+/** A change of the exposure by this factor, the longest step of a trim, gives the whole of its share back: ln of it. */
+const WHOLE_STEP_LN = Math.log(4 / 3);
+
+/** What a change voids; a short step of the exposure less than a long one, its variance as the square of the step. */
+function voidsOf(kind: ChangeKind, ratio: number | undefined): Voids {
+  const { law, shifts } = VOIDED[kind];
+  if (kind !== 'exposure' || ratio === undefined) return { law, shifts };
+  const part = Math.min(1, (Math.log(ratio) / WHOLE_STEP_LN) ** 2);
+  return { law: Object.fromEntries(Object.entries(law).map(([name, share]) => [name, part * share])) };
+}
+
 interface ChangedSettings {
   readonly kinds: readonly ChangeKind[];
   readonly before: ProfileSettings;
@@ -116,17 +127,19 @@ export function voidedBy({
   after,
   light = {},
 }: ChangedSettings): Omit<Change, 'printsBefore'> {
-  const all = kinds.map((kind) => VOIDED[kind]);
+  const ratio = (after.exposureS ?? 0) / (before.exposureS ?? 0);
+  // A change that was noted with the exposure as it was moved something that nobody put a number to.
+  const moved =
+    kinds.includes('exposure') && ratio > 0 && Number.isFinite(ratio) && ratio !== 1 ? ratio : undefined;
+  const all = kinds.map((kind) => voidsOf(kind, moved));
   const givenBack = Object.fromEntries(
     PARAMETER_NAMES.map((name) => [name, together(all.map(({ law }) => law[name] ?? 0))] as const).filter(
       ([, share]) => share > 0,
     ),
   );
-  const ratio = (after.exposureS ?? 0) / (before.exposureS ?? 0);
-  const isMoved = kinds.includes('exposure') && ratio > 0 && Number.isFinite(ratio);
   return {
     givenBack,
     shiftsGivenBack: together(all.map(({ shifts = 0 }) => shifts)),
-    moved: isMoved ? movedByExposure(ratio, light) : undefined,
+    moved: moved === undefined ? undefined : movedByExposure(moved, light),
   };
 }

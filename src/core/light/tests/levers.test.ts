@@ -55,9 +55,9 @@ describe('which lever', () => {
     expect(sizes.joint).toBeGreaterThan(none.joint + 0.2);
     expect(part.joint).toBeGreaterThan(none.joint + 0.2);
     expect(trim.joint).toBeGreaterThan(none.joint + 0.1);
-    // exp(−0.03/0.1) of 2 s is 1.48 s: within one step of a quarter down, as far as the grid of steps goes.
+    // exp(−0.03/0.1) of 2 s is 1.48 s, a quarter down; a little short of it less is opened again.
     expect(trim.exposureS).toBeGreaterThanOrEqual(1.5);
-    expect(trim.exposureS).toBeLessThan(1.65);
+    expect(trim.exposureS).toBeLessThan(1.7);
     expect(chooseLever([none, sizes, part, trim]).lever).toBe('sizes');
     expect(none.prints).toBeGreaterThan(sizes.prints);
   });

@@ -79,6 +79,16 @@ describe('what a change voids', () => {
     expect(voidedBy({ kinds: ['film'], ...longer }).moved).toBeUndefined();
   });
 
+  test('a short step of the exposure gives less back than a long one, a change without a number all of it', () => {
+    const edgeAfter = (exposureS?: number) =>
+      voidedBy({ kinds: ['exposure'], before: { exposureS: 2 }, after: { exposureS } }).givenBack.edge;
+    expect(edgeAfter(2.02)).toBeCloseTo(0.2 * (Math.log(1.01) / Math.log(4 / 3)) ** 2, 12);
+    // A quarter down is the same step as a third up.
+    expect(edgeAfter(1.5)).toBeCloseTo(0.2, 12);
+    expect(edgeAfter(4)).toBeCloseTo(0.2, 12);
+    expect([edgeAfter(), edgeAfter(2)]).toEqual([expect.closeTo(0.2, 12), expect.closeTo(0.2, 12)]);
+  });
+
   const readings = [1, 2, 3, 4].flatMap((print) => [
     read('a', `P${print}`, 10.1),
     read(`s${print}`, `P${print}`, 9.9, STEP as never),
