@@ -189,7 +189,7 @@ async function oneReading(
   }
 }
 
-const PAGES = ['need', 'resin', 'fit', 'check', 'measure', 'correct', 'story'];
+const PAGES = ['need', 'resin', 'fit', 'check', 'run', 'measure', 'correct', 'story'];
 
 async function measure(jobs: number): Promise<Map<string, number>> {
   const folder = mkdtempSync(path.join(tmpdir(), 'mellow-years-'));
@@ -212,8 +212,11 @@ async function measure(jobs: number): Promise<Map<string, number>> {
     ['Today', '/'],
     ['printers', '/printers'],
     ['signature', '/printers/6'],
+    ['light', '/printers/6/light'],
+    ['log', '/printers/machine/2/log'],
     ['gauges', '/gauges'],
     ['shelf', '/shelf'],
+    ['house', '/house'],
     ['Find', '/api/find?words=job%203'],
   ])
     found.set(name, await times(() => firstByte(address + where)));

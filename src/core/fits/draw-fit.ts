@@ -1,6 +1,6 @@
 import { mixtureCdf, type NormalMixture } from '@/core/numerics';
 import {
-  assessDrawn,
+  assessMated,
   drawTarget,
   predictMated,
   snapToLayers,
@@ -49,8 +49,8 @@ export function assessFit(
   drawMm: number,
   options: DrawOptions = {},
 ): DrawnFit {
-  const drawn = assessDrawn(signature, target, drawMm, options);
-  return { ...drawn, ...sidesOf(predictMated(signature, target, drawMm, options), target) };
+  const { drawn, met } = assessMated(signature, target, drawMm, options);
+  return { ...drawn, ...sidesOf(met, target) };
 }
 
 function between(low: Float64Array, high: Float64Array, share: number): Float64Array {

@@ -99,9 +99,17 @@ function bestTrim({ signature, sizes, options, light }: LeverAsk): {
   return { signature: best.signature, exposureS: exposureS * best.ratio };
 }
 
-/** Chance of the print after the next one, drawn by what the next one will have read. */
-function chanceAfterReading(signature: Signature, { sizes, options, instrument }: LeverAsk): number {
-  const drawn = sizes.map(({ target }) => ({ target, drawMm: drawFit(signature, target, options).drawMm }));
+/** Every size drawn anew for its target. */
+function drawAnew(signature: Signature, { sizes, options }: LeverAsk): DrawnTarget[] {
+  return sizes.map(({ target }) => ({ target, drawMm: drawFit(signature, target, options).drawMm }));
+}
+
+/** Chance of the print after the next one, its sizes drawn anew by what the next one will have read. */
+function chanceAfterReading(
+  signature: Signature,
+  drawn: readonly DrawnTarget[],
+  { options, instrument }: LeverAsk,
+): number {
   const candidates = drawn.map(({ target: { feature, kind, place, state }, drawMm }) => ({
     feature,
     kind,
@@ -139,12 +147,12 @@ function worthOf(
 export function compareLevers(ask: LeverAsk): LeverWorth[] {
   const { signature, sizes, options, light } = ask;
   const asDrawn = sizes.map(({ target, asDrawnMm }) => ({ target, drawMm: asDrawnMm }));
-  const anew = sizes.map(({ target }) => ({ target, drawMm: drawFit(signature, target, options).drawMm }));
+  const anew = drawAnew(signature, ask);
   const file = sizes.map((size) => ({
     target: size.target,
     drawMm: correctedFile(signature, size, options),
   }));
-  const now = { signature, later: chanceAfterReading(signature, ask) };
+  const now = { signature, later: chanceAfterReading(signature, anew, ask) };
   const levers = [
     worthOf('none', asDrawn, ask, now),
     worthOf('sizes', anew, ask, now),
@@ -152,7 +160,7 @@ export function compareLevers(ask: LeverAsk): LeverWorth[] {
   ];
   if (light === undefined) return levers;
   const trim = bestTrim(ask);
-  const later = chanceAfterReading(trim.signature, ask);
+  const later = chanceAfterReading(trim.signature, drawAnew(trim.signature, ask), ask);
   return [...levers, worthOf('trim', asDrawn, ask, { ...trim, later })];
 }
 

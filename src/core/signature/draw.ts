@@ -11,7 +11,7 @@ import { heaviestNodes } from './heaviest-nodes';
 import { latentCovariance } from './latent-size';
 import { sharedParts } from './layout';
 import type { PlatePlace } from './law';
-import { latentSizes, predictOffset, predictSize, reachesBeyond, type SizeQuery } from './predict';
+import { latentSizes, mixtureOf, predictOffset, predictSize, reachesBeyond, type SizeQuery } from './predict';
 
 /** A size wanted of the finished part. */
 export interface Target extends Limits {
@@ -56,16 +56,21 @@ export function queryOf(target: Target, drawnMm: number, { pixelMm }: DrawOption
   return { kind, feature, drawnMm, place, state, coatMm, pixelMm };
 }
 
-/** Printed size at a drawn size, as its mate meets it: the mate's own uncertainty added. */
+/** A printed size as its mate meets it: the mate's own uncertainty added. */
+function mated({ mateU_mm = 0 }: Target, printed: NormalMixture): NormalMixture {
+  return mateU_mm === 0
+    ? printed
+    : { ...printed, variances: printed.variances.map((each) => each + mateU_mm ** 2) };
+}
+
+/** Printed size at a drawn size, as its mate meets it. */
 export function predictMated(
   signature: Signature,
   target: Target,
   drawMm: number,
   options: DrawOptions = {},
 ): NormalMixture {
-  const mixture = predictSize(signature, queryOf(target, drawMm, options));
-  const extra = (target.mateU_mm ?? 0) ** 2;
-  return extra === 0 ? mixture : { ...mixture, variances: mixture.variances.map((each) => each + extra) };
+  return mated(target, predictSize(signature, queryOf(target, drawMm, options)));
 }
 
 /** Solves drawn + offset(drawn) = wanted by the secant method; the law is all but linear, so a few steps do. */
@@ -84,6 +89,34 @@ function solveDrawn(wantedMm: number, offset: (drawnMm: number) => number): numb
   return drawn;
 }
 
+/** A drawn size with its printed size as its mate meets it. */
+export interface MatedSize {
+  readonly drawn: DrawnSize;
+  readonly met: NormalMixture;
+}
+
+/** What a feature drawn at `drawMm` is worth against its target, and what its mate will meet. */
+export function assessMated(
+  signature: Signature,
+  target: Target,
+  drawMm: number,
+  options: DrawOptions = {},
+): MatedSize {
+  const printed = predictSize(signature, queryOf(target, drawMm, options));
+  const { mean, sd } = mixtureMoments(printed);
+  const met = mated(target, printed);
+  const { targetMm, lowerDeviationMm, upperDeviationMm } = target;
+  const drawn = {
+    feature: target.feature,
+    drawMm,
+    predictedMm: mean,
+    sdMm: sd,
+    inTolerance: mixtureInterval(met, targetMm + lowerDeviationMm, targetMm + upperDeviationMm),
+    reachesBeyond: reachesBeyond(signature, drawMm),
+  };
+  return { drawn, met };
+}
+
 /** What a feature drawn at `drawMm` is worth against its target. */
 export function assessDrawn(
   signature: Signature,
@@ -91,20 +124,7 @@ export function assessDrawn(
   drawMm: number,
   options: DrawOptions = {},
 ): DrawnSize {
-  const { mean, sd } = mixtureMoments(predictSize(signature, queryOf(target, drawMm, options)));
-  const mixture = predictMated(signature, target, drawMm, options);
-  return {
-    feature: target.feature,
-    drawMm,
-    predictedMm: mean,
-    sdMm: sd,
-    inTolerance: mixtureInterval(
-      mixture,
-      target.targetMm + target.lowerDeviationMm,
-      target.targetMm + target.upperDeviationMm,
-    ),
-    reachesBeyond: reachesBeyond(signature, drawMm),
-  };
+  return assessMated(signature, target, drawMm, options).drawn;
 }
 
 /** Heights round to whole layers. */
@@ -150,8 +170,9 @@ export function jointSizes(
   options: DrawOptions = {},
 ): JointSizes {
   const { posterior } = signature;
-  const mixtures = drawn.map(({ target, drawMm }) => predictMated(signature, target, drawMm, options));
-  const sizes = drawn.map(({ target, drawMm }) => latentSizes(signature, queryOf(target, drawMm, options)));
+  const queries = drawn.map(({ target, drawMm }) => queryOf(target, drawMm, options));
+  const sizes = queries.map((query) => latentSizes(signature, query));
+  const mixtures = drawn.map(({ target }, i) => mated(target, mixtureOf(signature, queries[i], sizes[i])));
   const shared = sizes.map(([a]) => sizes.map(([b]) => sharedParts(a.row, b.row)));
   const count = drawn.length;
   const covarianceAt = (node: number) => {

@@ -2,6 +2,7 @@ export { chanceOfAllCopies } from './copies';
 export { predictCombination, type SizeTerm } from './combination';
 export {
   assessDrawn,
+  assessMated,
   type DrawnSize,
   type DrawnTarget,
   type DrawOptions,

@@ -68,19 +68,27 @@ export function latentSizes(
   });
 }
 
+/** The mixture of a size whose nodes were worked out before, pixel snapping added. */
+export function mixtureOf(
+  { posterior: { weights } }: Signature,
+  query: SizeQuery,
+  sizes: readonly LatentSize[],
+): NormalMixture {
+  const extra = snapVariance(query);
+  return {
+    weights,
+    means: Float64Array.from(sizes, ({ offsetMm }) => query.drawnMm + offsetMm),
+    variances: Float64Array.from(sizes, ({ variance }) => variance + extra),
+  };
+}
+
 /**
  * Printed size of a feature drawn at `drawnMm`: a mixture of normals over the grid of scatters, mm.
  * For a print to come it holds the feature's habit (its own where it was measured), chance, drift and pixel snapping;
  * the bias of the caliper is not in it, since it belongs to readings.
  */
 export function predictSize(signature: Signature, query: SizeQuery): NormalMixture {
-  const extra = snapVariance(query);
-  const sizes = latentSizes(signature, query);
-  return {
-    weights: signature.posterior.weights,
-    means: Float64Array.from(sizes, ({ offsetMm }) => query.drawnMm + offsetMm),
-    variances: Float64Array.from(sizes, ({ variance }) => variance + extra),
-  };
+  return mixtureOf(signature, query, latentSizes(signature, query));
 }
 
 /** The offset of the mixture's mean at a drawn size, mm. */

@@ -1,4 +1,4 @@
-import { and, asc, desc, eq, getTableColumns, inArray, isNull, sql } from 'drizzle-orm';
+import { and, asc, desc, eq, getTableColumns, inArray, isNotNull, isNull, sql } from 'drizzle-orm';
 import type { Db } from '../client';
 import { attempts, drawnSizes, printedFeatures, prints } from '../schema/attempts';
 import { printers, profiles } from '../schema/equipment';
@@ -135,15 +135,15 @@ export function listLedger(db: Db, jobId: number) {
 }
 
 export function listJobs(db: Db, { archived = false } = {}) {
-  const rows = db
+  return db
     .select({ job: jobs, profile: profiles, printer: printers, resin: resins })
     .from(jobs)
     .leftJoin(profiles, eq(jobs.profileId, profiles.id))
     .leftJoin(printers, eq(profiles.printerId, printers.id))
     .leftJoin(resins, eq(profiles.resinId, resins.id))
+    .where(archived ? isNotNull(jobs.archivedAt) : isNull(jobs.archivedAt))
     .orderBy(desc(jobs.createdAt), desc(jobs.id))
     .all();
-  return rows.filter(({ job }) => (job.archivedAt !== null) === archived);
 }
 
 /** Mates by their ids. */

@@ -20,6 +20,7 @@ import {
 import { featureIdOf, printKey, queries, targetOf } from '@/store';
 import { drawOptions, type JobView } from '@/subjects/job';
 import type { LearnedSignature } from '@/subjects/printing';
+import { keepAnswer } from './keep-answer';
 
 /** What to draw next for one feature, beside what would happen if it were left as it is. */
 interface DrawLine {
@@ -112,16 +113,38 @@ function bestCheck(
   return best !== undefined && best.joint - joint >= WORTH_SAYING ? best : undefined;
 }
 
+/** All that a plan rests on beside the signature. */
+interface PlanAsk {
+  readonly features: readonly queries.Feature[];
+  readonly targets: readonly FitTarget[];
+  /** Sizes of the newest attempt, a feature each. */
+  readonly lastDrawnMm: readonly (number | undefined)[];
+  readonly quantity: number;
+  readonly options: DrawOptions;
+  readonly candidates: ReturnType<typeof candidatesOf>;
+}
+
 /** Sizes to draw next for every feature of a job, with chances; undefined without a profile or features. */
 export function planDraw(view: JobView): DrawPlan | undefined {
-  const { learned } = view;
-  if (learned === undefined || view.features.length === 0) return undefined;
-  const options = drawOptions(view);
+  const { learned, features } = view;
+  if (learned === undefined || features.length === 0) return undefined;
   const last = view.attempts.at(-1);
+  const asked: PlanAsk = {
+    features,
+    targets: features.map((feature) => targetOf(feature, view)),
+    lastDrawnMm: features.map(({ id }) => last?.drawn.find(({ featureId }) => featureId === id)?.drawnMm),
+    quantity: view.job.quantity,
+    options: drawOptions(view),
+    candidates: candidatesOf(view, learned),
+  };
+  return keepAnswer(learned.signature, { plan: asked }, () => planFor(learned, asked));
+}
+
+function planFor(learned: LearnedSignature, asked: PlanAsk): DrawPlan {
   const { signature } = learned;
-  const targets: FitTarget[] = view.features.map((feature) => targetOf(feature, view));
-  const lines = view.features.map((feature, i): DrawLine => {
-    const lastDrawnMm = last?.drawn.find(({ featureId }) => featureId === feature.id)?.drawnMm;
+  const { features, targets, options, quantity, candidates } = asked;
+  const lines = features.map((feature, i): DrawLine => {
+    const lastDrawnMm = asked.lastDrawnMm[i];
     const next = drawFit(signature, targets[i], options);
     const unchanged =
       lastDrawnMm === undefined ? undefined : assessFit(signature, targets[i], lastDrawnMm, options);
@@ -131,7 +154,6 @@ export function planDraw(view: JobView): DrawPlan | undefined {
     lastDrawnMm === undefined ? [] : { target: targets[i], drawMm: lastDrawnMm },
   );
   const drawn = lines.map(({ next }, i) => ({ target: targets[i], drawMm: next.drawMm }));
-  const { quantity } = view.job;
   const joint = jointChance(signature, drawn, options);
   return {
     lines,
@@ -139,7 +161,7 @@ export function planDraw(view: JobView): DrawPlan | undefined {
     check: bestCheck(learned, joint, (foreseen) => jointChance(foreseen, drawn, options)),
     allCopies: quantity > 1 ? chanceOfAllCopies(signature, drawn, quantity, options) : undefined,
     jointUnchanged: asLast.length === lines.length ? jointChance(signature, asLast, options) : undefined,
-    nextReadings: rankNextReadings(signature, targets, candidatesOf(view, learned)),
+    nextReadings: rankNextReadings(signature, targets, candidates),
   };
 }
 

@@ -2,6 +2,7 @@ import { chooseLever, compareLevers, type Lever, type LeverSize, type LeverWorth
 import { type Db, queries, targetOf } from '@/store';
 import { drawOptions, type JobView } from '@/subjects/job';
 import { viewLight } from '@/subjects/light';
+import { keepAnswer } from './keep-answer';
 
 /** The levers of a job side by side, and the one to pull. */
 export interface LeversView {
@@ -45,8 +46,8 @@ export function viewLevers(db: Db, view: JobView): LeversView | undefined {
   const light = viewLight(db, profile.profile.id);
   const trim = light?.trim;
   const depth = light?.curve?.ok === true ? light.curve.value : light?.quoted;
-  const levers = compareLevers({
-    signature: learned.signature,
+  const { signature } = learned;
+  const asked = {
     sizes,
     options: drawOptions(view),
     instrument: Object.keys(learned.instruments)[0],
@@ -56,7 +57,8 @@ export function viewLevers(db: Db, view: JobView): LeversView | undefined {
       slope: trim.slope,
       depth: depth && { mean: depth.dpMm, sd: depth.dpSdMm },
     },
-  });
+  };
+  const levers = keepAnswer(signature, { levers: asked }, () => compareLevers({ signature, ...asked }));
   return {
     levers,
     chosen: chooseLever(levers).lever,

@@ -60,10 +60,12 @@ export interface SignatureView {
  */
 function printMisses(db: Db, profileId: number, { report }: LearnedSignature): number[] {
   const misses = new Map<string, number[]>();
+  // Of a feature that was read at several heights the first line counts.
+  const readOf = new Map(
+    report.features.toReversed().map((each) => [`${featureIdOf(each.feature)} ${each.print}`, each]),
+  );
   for (const { printId, of, featureId, predictedMm, sdMm } of queries.listExpectations(db, profileId)) {
-    const read = report.features.find(
-      ({ feature, print }) => featureIdOf(feature) === featureId && print === printKey(printId),
-    );
+    const read = readOf.get(`${featureId} ${printKey(printId)}`);
     if (read === undefined) continue;
     const z = (read.size_mm - predictedMm) / Math.hypot(sdMm, read.u_mm);
     misses.set(runKey(of), [...(misses.get(runKey(of)) ?? []), z]);
@@ -95,9 +97,9 @@ export function viewSignature(db: Db, profileId: number): SignatureView | undefi
   const row = queries.findProfile(db, profileId);
   if (row === undefined) return undefined;
   const learned = newestSignature(db, profileId);
-  const names = queries.nameFeatures(db, profileId);
+  const names = new Map(queries.nameFeatures(db, profileId).map((named) => [named.featureId, named]));
   const observed = learned.report.features.map((line): ObservedLine => {
-    const named = names.find(({ featureId }) => featureId === featureIdOf(line.feature));
+    const named = names.get(featureIdOf(line.feature));
     return {
       feature: named?.feature ?? line.feature,
       job: named?.job ?? '',

@@ -19,12 +19,18 @@ import { Changes } from './_components/changes';
 import { ControlPanel } from './_components/control-panel';
 import { OffsetChart } from './_components/offset-chart';
 
-type Params = { params: Promise<{ profileId: string }> };
+interface SignatureProps {
+  readonly params: Promise<{ profileId: string }>;
+  readonly searchParams: Promise<{ readonly sizes?: string | string[] }>;
+}
+
+/** So many sizes stand in the table unless all are asked for. */
+const MOST_SIZES = 100;
 
 export const metadata: Metadata = { title: 'Signature' };
 
 /** The signature of one printer with one resin and profile. */
-export default async function SignaturePage({ params }: Params) {
+export default async function SignaturePage({ params, searchParams }: SignatureProps) {
   await connection();
   const { db } = bench();
   const profileId = idFrom((await params).profileId);
@@ -108,7 +114,7 @@ export default async function SignaturePage({ params }: Params) {
       </div>
       <Changes view={view} />
       <ControlPanel view={view} choices={listControlChoices(db, profileId)} />
-      {observed.length > 0 && <Observations view={view} />}
+      {observed.length > 0 && <Observations view={view} isWhole={(await searchParams).sizes === 'all'} />}
       {view.kept.length > 0 && <History view={view} />}
     </div>
   );
@@ -225,9 +231,15 @@ function Biases({ view }: { view: SignatureView }) {
   );
 }
 
-function Observations({ view: { observed } }: { view: SignatureView }) {
+function Observations({ view: { row, observed }, isWhole }: { view: SignatureView; isWhole: boolean }) {
+  // What looks odd is looked for first, then the newest.
+  const ordered = [
+    ...observed.filter(({ suspicious }) => suspicious),
+    ...observed.filter(({ suspicious }) => !suspicious).toReversed(),
+  ];
+  const shown = isWhole ? ordered : ordered.slice(0, MOST_SIZES);
   return (
-    <details className="mt-6">
+    <details className="mt-6" open={isWhole}>
       <summary className="font-semibold">The {observed.length} sizes it was learned from</summary>
       <table className="mt-2 w-full border-collapse text-sm">
         <caption className="sr-only">Sizes that the signature was learned from</caption>
@@ -240,7 +252,7 @@ function Observations({ view: { observed } }: { view: SignatureView }) {
           </tr>
         </thead>
         <tbody>
-          {observed.map((line, i) => (
+          {shown.map((line, i) => (
             <tr key={i} className="border-b border-hair">
               <th scope="row" className="py-1 text-left font-normal">
                 {line.feature} <span className="text-soft">{line.job}</span>
@@ -255,6 +267,14 @@ function Observations({ view: { observed } }: { view: SignatureView }) {
           ))}
         </tbody>
       </table>
+      {shown.length < observed.length && (
+        <p className="mt-2 text-sm">
+          The newest {shown.length}.{' '}
+          <Link href={`/printers/${row.profile.id}?sizes=all`} className="underline">
+            Show all {observed.length}
+          </Link>
+        </p>
+      )}
     </details>
   );
 }

@@ -1,5 +1,4 @@
 import { connection } from 'next/server';
-import { Suspense } from 'react';
 import { FootLine } from '@/app/_components/foot-line';
 import { loadJob } from '@/app/_components/load-job';
 import { ParameterList } from '@/app/_components/parameter-list';
@@ -40,9 +39,7 @@ export default async function CorrectPage({ params }: { params: Promise<{ jobId:
     <div className="space-y-6">
       {joints.length > 0 && <JointPlan jobId={jobId} joints={joints} />}
       <Plan view={view} plan={plan} />
-      <Suspense>
-        <LeversOf view={view} />
-      </Suspense>
+      <LeversOf view={view} />
       {foot !== undefined && <FootLine foot={foot} />}
       <div className={`grid gap-8 ${view.job.meshHash === null ? '' : 'lg:grid-cols-2'}`}>
         <section aria-labelledby="does-title">
@@ -71,8 +68,7 @@ export default async function CorrectPage({ params }: { params: Promise<{ jobId:
   );
 }
 
-/** After the sizes: it takes longer to reckon than all of them. */
-async function LeversOf({ view }: { view: JobView }) {
+function LeversOf({ view }: { view: JobView }) {
   // A gauge is printed as it is, to be measured.
   const levers = view.job.kind === 'gauge' ? undefined : viewLevers(bench().db, view);
   return levers && <Levers jobId={view.job.id} view={levers} />;
