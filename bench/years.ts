@@ -1,148 +1,17 @@
 /**
  * A bench of years beside one of ten jobs, made through the verbs and served as it is used, in the same run: what pages,
  * a reading and a start cost. Then the core alone: 160 prints of one profile beside 20.
- * 500 jobs over six profiles; each job has four features, 1.5 prints, three readings a feature and a word on a mate; every
- * tenth job a ladder of joints beside it. `npm run bench:years [-- JOBS]`, on a built application.
+ * 500 jobs over six profiles; each job has four features, 1.5 prints, three readings a feature and a word on a mate, and a
+ * plate of two before; every fifth plate failed and its vat was cleared, and every tenth job has a ladder of joints beside it. `npm run bench:years [-- JOBS]`, on a built application.
  */
 import { mkdtempSync, rmSync, statSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
-import type { FeatureKind } from '@/core/metrology';
-import { seededRandom, type SeededRandom } from '@/core/numerics';
-import { expectOk } from '@/core/result';
+import { seededRandom } from '@/core/numerics';
 import { estimateSignature, type KeptGroups, type SignatureReading } from '@/core/signature';
-import { type Db, openDb } from '@/store';
-import { createInstrument, startSession } from '@/subjects/caliper';
-import { createGauge, recordRung } from '@/subjects/gauge';
-import { addFeature, createJob, notePrint, startAttempt, viewJobUnlearned } from '@/subjects/job';
-import { recordReadings, recordTry } from '@/subjects/measure';
-import { createProfile, type LearnedSignature, newestSignature } from '@/subjects/printing';
 import { freePort, startServer } from '../e2e/bench-server';
 import { KINDS } from './kinds';
-
-const LATER = () => undefined;
-
-/** What a printer of the bench makes of a drawn size, mm. */
-function printed(kind: FeatureKind, drawnMm: number, random: SeededRandom): number {
-  const edge = kind.axis === 'Z' ? 0 : kind.sense === 'inside' ? -0.1 : 0.08;
-  return drawnMm * 0.996 + edge + 0.02 * random.normal();
-}
-
-const shown = (mm: number) => Math.round(mm * 100) / 100;
-
-/** The last print of a bench, where one more reading is taken. */
-interface Newest {
-  readonly jobId: number;
-  readonly printId: number;
-  readonly featureId: number;
-  readonly sessionId: number;
-  readonly readingMm: number;
-}
-
-function makeProfiles(db: Db): number[] {
-  return Array.from({ length: 6 }, (_, i) =>
-    expectOk(
-      createProfile(db, {
-        printerName: `Bench ${i % 2}`,
-        simulated: true,
-        resinName: `Resin ${i % 3}`,
-        profileName: `profile ${i}`,
-        layerMm: 0.05,
-        lot: '',
-      }),
-    ),
-  );
-}
-
-function fillJob(
-  db: Db,
-  i: number,
-  by: { profileId: number; instrumentId: number; random: SeededRandom; learned: LearnedSignature },
-): Newest {
-  const { profileId, instrumentId, random, learned } = by;
-  const jobId = createJob(db, `Job ${i}`, profileId);
-  const features = Array.from({ length: 4 }, (_, f) => {
-    const kind = KINDS[(i + f) % KINDS.length];
-    const targetMm = shown(3 + 30 * random.uniform());
-    const limits = { lowerDeviationMm: -0.08, upperDeviationMm: 0.08 };
-    const mate = f === 0 ? { mateName: 'mate', mateMm: targetMm, mateU_mm: 0.01 } : {};
-    return {
-      kind,
-      targetMm,
-      id: expectOk(addFeature(db, jobId, { name: `size ${f}`, kind, targetMm, ...limits, ...mate })),
-    };
-  });
-  let newest: Newest | undefined;
-  for (let attempt = 0; attempt < 1 + (i % 2); attempt++) {
-    const drawnMm = new Map(features.map(({ id, targetMm }) => [id, targetMm]));
-    const view = { ...viewJobUnlearned(db, jobId)!, learned };
-    const printId = notePrint(
-      db,
-      expectOk(startAttempt(db, view, { lever: 'drawn', reason: attempt === 0 ? '' : 'again', drawnMm })),
-    );
-    const sessionId = startSession(db, { jobId, instrumentId, zeroMm: 0, state: 'cured', warm: false });
-    const readings = features.flatMap(({ id, kind, targetMm }) => {
-      const sizeMm = printed(kind, targetMm, random);
-      return [0, 1, 2].map(() => ({
-        clientKey: crypto.randomUUID(),
-        sessionId,
-        printId,
-        featureId: id,
-        readingMm: shown(sizeMm + 0.007 * random.normal()),
-        confirmed: true,
-      }));
-    });
-    expectOk(recordReadings(db, readings, LATER));
-    const word = { featureId: features[0].id, printId, word: 'right', state: 'cured' } as const;
-    expectOk(recordTry(db, { ...word, clientKey: crypto.randomUUID() }, LATER));
-    newest = { jobId, printId, sessionId, featureId: features[1].id, readingMm: readings[3].readingMm };
-  }
-  return newest!;
-}
-
-function addLadder(db: Db, i: number, profileId: number): void {
-  const stepsMm = [0.1, 0.15, 0.2, 0.25, 0.3, 0.35];
-  const spec = { kind: 'joint', joint: 'hinge', direction: 'plane', pinMm: 4, stepsMm } as const;
-  const jobId = expectOk(createGauge(db, { name: `Ladder ${i}`, profileId, spec }));
-  const printId = notePrint(db, viewJobUnlearned(db, jobId)!.attempts[0].id);
-  stepsMm.forEach((gap, rung) =>
-    expectOk(
-      recordRung(db, {
-        clientKey: crypto.randomUUID(),
-        printId,
-        rung: rung + 1,
-        outcome: gap > 0.2 ? 'free' : 'fused',
-        state: 'green',
-      }),
-    ),
-  );
-}
-
-function makeBench(folder: string, jobs: number): Newest {
-  const db = openDb(path.join(folder, 'mellow.db'));
-  const random = seededRandom(jobs);
-  const profiles = makeProfiles(db);
-  // What is drawn is expected by what was known at the start: learning 750 times is not what is measured here.
-  const learned = new Map(profiles.map((id) => [id, newestSignature(db, id)]));
-  const instrumentId = expectOk(
-    createInstrument(db, {
-      name: 'bench',
-      mpeMm: 0.02,
-      resolutionMm: 0.01,
-      jawFlatMm: 0.3,
-      jawFlatUnknown: false,
-      simulated: true,
-    }),
-  );
-  let newest: Newest | undefined;
-  for (let i = 0; i < jobs; i++) {
-    const profileId = profiles[i % profiles.length];
-    if (i % 10 === 0) addLadder(db, i, profileId);
-    newest = fillJob(db, i, { profileId, instrumentId, random, learned: learned.get(profileId)! });
-  }
-  db.$client.close();
-  return newest!;
-}
+import { makeBench, type Newest, shown, sizeOf } from './years-bench';
 
 const median = (values: readonly number[]) => [...values].sort((a, b) => a - b)[values.length >> 1];
 
@@ -248,7 +117,7 @@ function readingsOf(prints: number): SignatureReading[] {
     [0, 1, 2, 3].flatMap((f) => {
       const kind = KINDS[(p + f) % KINDS.length];
       const drawnMm = shown(3 + 30 * random.uniform());
-      const sizeMm = printed(kind, drawnMm, random);
+      const sizeMm = sizeOf(kind, drawnMm, random);
       const feature = `${Math.floor(p / 1.5)}/${f}`;
       return [0, 1, 2].map(() => ({
         ...kind,

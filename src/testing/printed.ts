@@ -1,4 +1,5 @@
 import { expectOk } from '@/core/result';
+import type { Db } from '@/store';
 import type { FailureNoted } from '@/subjects/log/shared';
 import { endRun, layOnPlate, startRun } from '@/subjects/plate';
 import { type benchWithPlate, openGate, OPEN_HOUSE } from './plate';
@@ -7,7 +8,11 @@ const HOUR_MS = 3_600_000;
 const DONE = { outcome: 'done', isSeen: true, reason: '', isUsable: true } as const;
 
 /** Starts and ends a plate that waits, so many hours ago. */
-export function printed(plate: ReturnType<typeof benchWithPlate>, runId = plate.runId, hoursAgo = 1) {
+export function printed(
+  plate: { readonly db: Db; readonly runId: number },
+  runId = plate.runId,
+  hoursAgo = 1,
+): number {
   const { db } = plate;
   openGate(db, runId);
   const now = new Date(Date.now() - (hoursAgo + 1) * HOUR_MS);
