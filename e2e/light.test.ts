@@ -120,15 +120,15 @@ test('a wall that came out thick to the chosen lever; the trim is noted where it
   expect(rows).toHaveLength(4);
   expect(await rows[1].getText()).toMatch(/Draw the sizes the best chance for the least change/);
   expect(await rows[3].getText()).toContain('Trim the exposure to');
-  // The lever that is chosen is pulled: the next attempt has those sizes.
-  await typeOver(driver, '[name=reason]', 'drawn, not trimmed');
-  await press(driver, Key.ENTER);
-  await waitForText(driver, 'Attempt 2');
-  // Somebody trims all the same.
-  await driver.get(`${bench.server.address}/jobs/8/correct`);
+  // Somebody trims all the same; what the exposure changed is noted under the profile.
   await click(driver, 'The exposure is set to');
   await waitForText(driver, 'Noted.');
   await driver.get(`${bench.server.address}/printers/1`);
   await waitForText(driver, 'trimmed for Float-wheel bushing');
+  // What is left is drawn.
+  await driver.get(`${bench.server.address}/jobs/8/correct`);
+  await typeOver(driver, '[name=reason]', 'drawn for the trimmed exposure');
+  await press(driver, Key.ENTER);
+  await waitForText(driver, 'Attempt 2');
   expect(await bench.browser.errors()).toEqual([]);
 });

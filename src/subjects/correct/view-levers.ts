@@ -38,7 +38,15 @@ function hoursEach(db: Db, { attempts }: JobView): number | undefined {
 /** Drawn off by more than a hundredth: somebody, or the program, corrected it. */
 const CORRECTED_MM = 0.01;
 
-/** What each lever is worth; undefined without sizes, or without a printer and resin. */
+/** A trim by less is none, and one that brings no more than this is not worth what it voids. */
+const LEAST_TRIM = 0.03;
+const LEAST_GAIN = 0.01;
+
+function isWorthIt(trim: LeverWorth, untouched: LeverWorth, nowS: number): boolean {
+  return Math.abs(trim.exposureS! / nowS - 1) >= LEAST_TRIM && trim.joint - untouched.joint >= LEAST_GAIN;
+}
+
+/** What each lever is worth, a trim only where it brings something; undefined without sizes, or without a printer and resin. */
 export function viewLevers(db: Db, view: JobView): LeversView | undefined {
   const { learned, features, profile, attempts, job } = view;
   if (learned === undefined || profile === undefined || features.length === 0) return undefined;
@@ -58,7 +66,9 @@ export function viewLevers(db: Db, view: JobView): LeversView | undefined {
       depth: depth && { mean: depth.dpMm, sd: depth.dpSdMm },
     },
   };
-  const levers = keepAnswer(signature, { levers: asked }, () => compareLevers({ signature, ...asked }));
+  const levers = keepAnswer(signature, { levers: asked }, () =>
+    compareLevers({ signature, ...asked }),
+  ).filter((worth, _, all) => worth.lever !== 'trim' || isWorthIt(worth, all[0], trim!.exposureS));
   return {
     levers,
     chosen: chooseLever(levers).lever,

@@ -1,11 +1,11 @@
 import { describe, expect, test } from '@jest/globals';
 import { expectOk } from '@/core/result';
 import { queries } from '@/store';
-import { viewJob } from '@/subjects/job';
+import { startAttempt, viewJob } from '@/subjects/job';
 import { recordReading } from '@/subjects/measure';
 import { correctSettings } from '@/subjects/printing';
 import { readyBench } from '@/testing/bench';
-import { trimForJob, viewLevers } from '../index';
+import { planDraw, trimForJob, viewLevers } from '../index';
 
 /** A bench on which the width came out so much thicker than drawn. */
 function thickWall(mm: number, exposureS?: number) {
@@ -40,6 +40,17 @@ describe('which lever for a job', () => {
     const none = bench.levers().levers[0];
     // What was foreseen by what is learned of this light, against what the change is taken to have done on average.
     expect(Math.abs(none.joint - before.joint)).toBeLessThan(0.15);
+  });
+
+  test('once the sizes are drawn for it no trim is offered: it would bring nothing more', () => {
+    const { levers, db, jobId } = thickWall(0.14, 2.4);
+    const view = viewJob(db, jobId)!;
+    const drawnMm = new Map(planDraw(view)!.lines.map(({ feature, next }) => [feature.id, next.drawMm]));
+    expectOk(startAttempt(db, view, { lever: 'drawn', reason: 'thick', drawnMm }));
+    const { levers: all, exposureS, isAnswered } = levers();
+    expect(all.map(({ lever }) => lever)).toEqual(['none', 'sizes', 'part']);
+    expect([exposureS, isAnswered]).toEqual([2.4, true]);
+    expect(trimForJob(db, jobId)).toEqual({ ok: false, issue: { code: 'gone' } });
   });
 
   test('where nobody said the exposure no trim is weighed, nor set', () => {

@@ -8,17 +8,10 @@ interface LeversProps {
   readonly view: LeversView;
 }
 
-/** A trim by less is none. */
-const LEAST_TRIM = 0.03;
-
-const isTrim = ({ lever, exposureS = 0 }: LeverWorth, { exposureS: now = 0 }: LeversView) =>
-  lever === 'trim' && Math.abs(exposureS / now - 1) >= LEAST_TRIM;
-
 /** Which lever: what each is worth at the next print, and what else it touches. */
 export function Levers({ jobId, view }: LeversProps) {
   const { levers, chosen, hoursEach } = view;
-  const shown = levers.filter((worth) => worth.lever !== 'trim' || isTrim(worth, view));
-  const trim = shown.find(({ lever }) => lever === 'trim');
+  const trim = levers.find(({ lever }) => lever === 'trim');
   return (
     <section aria-labelledby="levers-title">
       <h2 id="levers-title" className="text-lg">
@@ -34,7 +27,7 @@ export function Levers({ jobId, view }: LeversProps) {
           </tr>
         </thead>
         <tbody>
-          {shown.map((worth) => (
+          {levers.map((worth) => (
             <tr
               key={worth.lever}
               className={`border-b border-hair align-baseline ${worth.lever === chosen ? 'bg-wash' : ''}`}
@@ -59,16 +52,16 @@ export function Levers({ jobId, view }: LeversProps) {
       </table>
       <TrimLine jobId={jobId} exposureS={trim?.exposureS} isChosen={chosen === 'trim'} />
       <p className="mt-1 text-sm text-soft">
-        Whatever misses is measured, and its sizes are then drawn. {trimWords(view, shown)}
+        Whatever misses is measured, and its sizes are then drawn. {trimWords(view)}
       </p>
     </section>
   );
 }
 
 /** Why no trim stands among the levers, or what one would do to sizes that were corrected. */
-function trimWords({ exposureS, isAnswered }: LeversView, shown: readonly LeverWorth[]): string {
+function trimWords({ exposureS, isAnswered, levers }: LeversView): string {
   if (exposureS === undefined) return 'A trim is weighed once the profile says how long a layer is exposed.';
-  if (!shown.some(({ lever }) => lever === 'trim'))
+  if (!levers.some(({ lever }) => lever === 'trim'))
     return `No trim of the exposure would bring more than ${exposureS} s does.`;
   return isAnswered
     ? `These sizes are drawn for ${exposureS} s already: a trim on top answers the same error twice.`
