@@ -62,6 +62,7 @@ function visitAll(strata: readonly Stratum[], visit: (chosen: readonly (readonly
 
 /** k of n without repetition (R. Floyd's algorithm). */
 function draw(n: number, k: number, uniform: () => number): number[] {
+  if (k === 1) return [Math.floor(uniform() * n)];
   const chosen = new Set<number>();
   for (let j = n - k; j < n; j++) {
     const pick = Math.floor(uniform() * (j + 1));

@@ -76,19 +76,57 @@ const CROWD_MM = 15;
  * Commun. Stat. Theory Methods 26 (1997) 1481, with one radius).
  */
 function crowdOf(prints: readonly PlacesOfPrint[], radiusMm: number) {
-  const { distances, count } = distancesOf(prints);
+  const all = prints.flatMap(({ places }) => places);
+  const [xs, ys, zs] = [0, 1, 2].map((axis) => Float64Array.from(all, (place) => place[axis] ?? 0));
   let from = 0;
   const starts = prints.map(({ places }) => (from += places.length) - places.length);
-  return (chosen: readonly (readonly number[])[]): number => {
-    const at = chosen.map((own, print) => own.map((i) => starts[print] + i));
-    const crowdAt = (i: number) =>
-      at.reduce(
-        (crowd, others) => crowd + Number(others.some((j) => distances[i * count + j] <= radiusMm)),
-        0,
-      );
-    const most = at.reduce((best, own) => own.reduce((so, i) => Math.max(so, crowdAt(i)), best), 0);
-    return 1 - most / prints.length;
+  const failures = prints.reduce((sum, { failed }) => sum + failed.length, 0);
+  // As many failures in every arrangement, in the order of the prints.
+  const chosenAt = {
+    x: new Float64Array(failures),
+    y: new Float64Array(failures),
+    z: new Float64Array(failures),
+    print: new Int32Array(failures),
   };
+  return (chosen: readonly (readonly number[])[]): number => {
+    let next = 0;
+    for (let print = 0; print < chosen.length; print++)
+      for (const own of chosen[print]) {
+        const i = starts[print] + own;
+        chosenAt.x[next] = xs[i];
+        chosenAt.y[next] = ys[i];
+        chosenAt.z[next] = zs[i];
+        chosenAt.print[next++] = print;
+      }
+    return 1 - mostCrowded(chosenAt, radiusMm * radiusMm) / prints.length;
+  };
+}
+
+interface Chosen {
+  readonly x: Float64Array;
+  readonly y: Float64Array;
+  readonly z: Float64Array;
+  readonly print: Int32Array;
+}
+
+/** Prints that failed near the place where most did; `within`: square of the radius. */
+function mostCrowded({ x, y, z, print }: Chosen, within: number): number {
+  let most = 0;
+  for (let i = 0; i < x.length; i++) {
+    let crowd = 0;
+    let counted = -1;
+    for (let j = 0; j < x.length; j++) {
+      const dx = x[i] - x[j];
+      const dy = y[i] - y[j];
+      const dz = z[i] - z[j];
+      // Products, since a power takes ten times as long.
+      if (dx * dx + dy * dy + dz * dz > within || print[j] === counted) continue;
+      counted = print[j];
+      crowd++;
+    }
+    if (crowd > most) most = crowd;
+  }
+  return most;
 }
 
 const strataOf = (prints: readonly PlacesOfPrint[]) =>

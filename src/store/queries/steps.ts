@@ -1,4 +1,4 @@
-import { and, asc, eq, exists, isNotNull, isNull, ne, notExists, or } from 'drizzle-orm';
+import { and, asc, eq, exists, gte, isNotNull, isNull, ne, notExists, or } from 'drizzle-orm';
 import type { Db } from '../client';
 import { attempts, prints, printSteps } from '../schema/attempts';
 import { printers, profiles } from '../schema/equipment';
@@ -44,8 +44,11 @@ export function listPrintsBeside(db: Db, printId: number) {
     .all();
 }
 
-/** Prints of runs, or with steps that were tapped, of which nothing was read or tried yet; the oldest first. */
-export function listPrintsOnTheWay(db: Db) {
+/**
+ * Prints of runs, or with steps that were tapped, of which nothing was read or tried yet and something was done since then;
+ * the oldest first.
+ */
+export function listPrintsOnTheWay(db: Db, since: Date) {
   return db
     .select({ print: prints, job: jobs, printer: printers.name, resinId: profiles.resinId })
     .from(prints)
@@ -56,6 +59,15 @@ export function listPrintsOnTheWay(db: Db) {
     .where(
       and(
         isNull(jobs.archivedAt),
+        or(
+          gte(prints.madeAt, since),
+          exists(
+            db
+              .select({ id: printSteps.id })
+              .from(printSteps)
+              .where(and(eq(printSteps.printId, prints.id), gte(printSteps.startedAt, since))),
+          ),
+        ),
         or(
           isNotNull(prints.runId),
           exists(db.select({ id: printSteps.id }).from(printSteps).where(eq(printSteps.printId, prints.id))),

@@ -1,3 +1,4 @@
+import { keepAnswer } from '@/core/keep-answer';
 import type { Jaw } from '@/core/metrology';
 import {
   assessFit,
@@ -20,7 +21,6 @@ import {
 import { featureIdOf, printKey, queries, targetOf } from '@/store';
 import { drawOptions, type JobView } from '@/subjects/job';
 import type { LearnedSignature } from '@/subjects/printing';
-import { keepAnswer } from './keep-answer';
 
 /** What to draw next for one feature, beside what would happen if it were left as it is. */
 interface DrawLine {

@@ -1,8 +1,8 @@
+import { keepAnswer } from '@/core/keep-answer';
 import { chooseLever, compareLevers, type Lever, type LeverSize, type LeverWorth } from '@/core/light';
 import { type Db, queries, targetOf } from '@/store';
 import { drawOptions, type JobView } from '@/subjects/job';
 import { viewLight } from '@/subjects/light';
-import { keepAnswer } from './keep-answer';
 
 /** The levers of a job side by side, and the one to pull. */
 export interface LeversView {

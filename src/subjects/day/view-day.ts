@@ -199,7 +199,7 @@ export function viewDay(db: Db, house: House, now: Date): DayView {
   const zero = Math.floor(now.getTime() / MINUTE_MS) * MINUTE_MS;
   const open = listOpenRuns(db).filter(({ things }) => things !== '');
   const plates = open.map((glance) => ({ glance, both: plateJob(db, glance, { house, now, zero }) }));
-  const ways = listOnTheWay(db, house.schools).flatMap((way) => wayJob(way, zero, house) ?? []);
+  const ways = listOnTheWay(db, house.schools, now).flatMap((way) => wayJob(way, zero, house) ?? []);
   const all = [...plates.flatMap(({ both }) => both ?? []), ...ways];
   const until = new Date(zero + HORIZON_DAYS * 24 * 60 * MINUTE_MS);
   const presence = presenceBetween(house.run, new Date(zero), until).map(

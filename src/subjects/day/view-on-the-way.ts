@@ -21,11 +21,21 @@ export interface OnTheWay {
 
 const BEFORE: ReadonlySet<CardStep['step']> = new Set(['shake', 'warm']);
 
+/** What lies there longer, neither read nor put away, is not on its way any more. */
+const LONGEST_DAYS = 14;
+const DAY_MS = 86_400_000;
+
 /** What came off a printer and was not read yet, those of one plate that are equally far together. */
-export function listOnTheWay(db: Db, schools: Schools): OnTheWay[] {
-  const rows = queries.listPrintsOnTheWay(db).map((row) => {
-    const shelved = findShelved(db, row.resinId);
-    const cards = shelved === undefined ? [] : processCard(resinFile(shelved), schools, {});
+export function listOnTheWay(db: Db, schools: Schools, now: Date): OnTheWay[] {
+  const cardsOf = new Map<number, readonly CardStep[]>();
+  const cardOf = (resinId: number): readonly CardStep[] => {
+    const shelved = cardsOf.has(resinId) ? undefined : findShelved(db, resinId);
+    if (shelved !== undefined) cardsOf.set(resinId, processCard(resinFile(shelved), schools, {}));
+    return cardsOf.get(resinId) ?? [];
+  };
+  const since = new Date(now.getTime() - LONGEST_DAYS * DAY_MS);
+  const rows = queries.listPrintsOnTheWay(db, since).map((row) => {
+    const cards = cardOf(row.resinId);
     const steps = queries.listPrintSteps(db, row.print.id);
     const ended = new Set(steps.filter(({ endedAt }) => endedAt !== null).map(({ step }) => step));
     const open = cards.filter(({ step }) => !BEFORE.has(step) && !ended.has(step));

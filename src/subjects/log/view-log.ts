@@ -1,3 +1,4 @@
+import { keepAnswer } from '@/core/keep-answer';
 import {
   type Count,
   type Interval,
@@ -90,6 +91,28 @@ function ratedRun(
   return { id, isGood, profile: `${resin}, ${name}`, resin, heightMm };
 }
 
+/** So many of the newest prints that failed are asked together where they did. */
+const MOST_FAILED = 40;
+
+/** Where the newest prints that failed did so. The question is put by thousands of draws, so its answer is kept. */
+function whereOf(
+  db: Db,
+  runs: ReturnType<typeof readRuns>,
+  plateMm: queries.Printer['rooms']['plate'],
+): Where {
+  const failing = runs.filter(({ failed }) => failed.some(Boolean)).slice(0, MOST_FAILED);
+  const ask = {
+    plate: failing.map(({ pieces, failed }) => ({
+      places: pieces.map(({ xMm, yMm }) => [xMm, yMm]),
+      failed: failed.flatMap((each, i) => (each ? [i] : [])),
+    })),
+    layers: layersOf(db, runs),
+    halfPlateMm: plateMm && ([plateMm[0] / 2, plateMm[1] / 2] as const),
+  };
+  const layers = ask.layers.map(({ areasMm2, layerMm, failed }) => [areasMm2.length, layerMm, failed]);
+  return keepAnswer(db, { where: { ...ask, layers } }, () => whereItFails(ask));
+}
+
 /** What a printer's prints came to: where they fail, how often they come out. Undefined where there is no such printer. */
 export function viewLog(db: Db, printerId: number, house: House): LogView | undefined {
   const profiles = queries.listProfiles(db).filter(({ printer }) => printer.id === printerId);
@@ -99,10 +122,6 @@ export function viewLog(db: Db, printerId: number, house: House): LogView | unde
     profiles.map(({ profile, resin }) => [profile.id, { resin: resin.name, name: profile.name }]),
   );
   const runs = readRuns(db, printerId);
-  const plates = runs.map(({ pieces, failed }) => ({
-    places: pieces.map(({ xMm, yMm }) => [xMm, yMm]),
-    failed: failed.flatMap((each, i) => (each ? [i] : [])),
-  }));
   const plateMm = printer.rooms.plate;
   const isGood = ({ run, own }: (typeof runs)[number]) => run.outcome === 'done' && own.length === 0;
   const prints = { k: runs.filter(isGood).length, n: runs.length };
@@ -118,11 +137,7 @@ export function viewLog(db: Db, printerId: number, house: House): LogView | unde
       kinds: [...new Set(own.map(({ kind }) => kind))],
       isLookedAt: run.wellAt !== null || own.length > 0,
     })),
-    where: whereItFails({
-      plate: plates,
-      layers: layersOf(db, runs),
-      halfPlateMm: plateMm && [plateMm[0] / 2, plateMm[1] / 2],
-    }),
+    where: whereOf(db, runs, plateMm),
     places: runs.flatMap(({ run, pieces, failed }) =>
       pieces.map(({ xMm, yMm }, i) => ({ runId: run.id, xMm, yMm, failed: failed[i] })),
     ),

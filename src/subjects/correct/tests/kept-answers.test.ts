@@ -1,19 +1,18 @@
 import { describe, expect, test } from '@jest/globals';
 import { eq } from 'drizzle-orm';
+import { keepAnswer } from '@/core/keep-answer';
 import { expectOk } from '@/core/result';
 import { tables } from '@/store';
 import { viewJob } from '@/subjects/job';
 import { recordReading } from '@/subjects/measure';
 import { readyBench } from '@/testing/bench';
-import { keepAnswer } from '../keep-answer';
 import { planDraw } from '../index';
 
-describe('answers kept as long as their signature', () => {
+describe('answers kept as long as what they rest on', () => {
   test('the same question is not reckoned twice, another one is; of too many the one asked longest ago goes', () => {
-    const { learned } = viewJob(readyBench().db, 1)!;
-    const { signature } = learned!;
+    const owner = {};
     let reckoned = 0;
-    const ask = (question: unknown) => keepAnswer(signature, question, () => ({ number: ++reckoned }));
+    const ask = (question: unknown) => keepAnswer(owner, question, () => ({ number: ++reckoned }));
     const first = ask({ drawnMm: 20 });
     expect(ask({ drawnMm: 20 })).toBe(first);
     expect(ask({ drawnMm: 20.001 }).number).toBe(2);
