@@ -4,6 +4,7 @@ import { tables } from '@/store';
 import { endRun, layOnPlate, startRun } from '@/subjects/plate';
 import { beginStep } from '@/subjects/run';
 import { benchWithPlate, openGate, OPEN_HOUSE } from '@/testing/plate';
+import { printed } from '@/testing/printed';
 import { planAskedDay } from '@/workers/day-api';
 import { viewDay } from '../index';
 import { describeNoDay, nameDayStep } from '../shared';
@@ -53,6 +54,19 @@ describe('the day of a bench', () => {
     const [drip] = plan(dripping).plan.steps;
     expect([drip.step, drip.startMin]).toEqual(['drip', 0]);
     expect([6, 7]).toContain(drip.endMin);
+  });
+
+  test('what lies there for two weeks, and was not touched since, is not on its way any more', () => {
+    const plate = benchWithPlate({ copies: 1 });
+    const { db, jobId, runId } = plate;
+    const things = (now = new Date()) => viewDay(db, house, now).things;
+    printed(plate, runId, 13 * 24);
+    const [{ id }] = things();
+    const dayAfterNext = new Date(Date.now() + 2 * 86_400_000);
+    expect(things(dayAfterNext)).toEqual([]);
+    const printId = Number(/\d+/.exec(id)![0]);
+    expectOk(beginStep(db, jobId, { clientKey: crypto.randomUUID(), printId, step: 'drip', plannedS: 600 }));
+    expect(things(dayAfterNext)).toHaveLength(1);
   });
 
   test('a promise that can be kept says by when to start, one in the past says that it is late', () => {
