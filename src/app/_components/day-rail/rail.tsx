@@ -225,7 +225,7 @@ function DrawnBar({
         role={isMovable ? 'button' : 'img'}
         aria-label={says}
         title={says}
-        className={`absolute inset-y-1 min-w-1 overflow-hidden whitespace-nowrap border-r border-sheet px-1 text-xs leading-7 text-sheet ${TONES[Math.max(0, tone) % TONES.length]} ${
+        className={`absolute inset-y-1 min-w-1 overflow-hidden whitespace-nowrap border-r border-sheet px-0.5 text-xs leading-7 text-sheet ${TONES[Math.max(0, tone) % TONES.length]} ${
           isMovable ? 'z-10 cursor-grab touch-none border-l-4 border-ink' : ''
         }`}
         style={{
