@@ -31,39 +31,56 @@ function findPlaceIssue(prints: readonly PlacesOfPrint[]): PlaceIssue | undefine
   return undefined;
 }
 
-/** Distances between all places of all prints, mm; row-major over the places in a row. */
-function distancesOf(prints: readonly PlacesOfPrint[]) {
-  const all = prints.flatMap(({ places }) => places);
-  const distances = new Float64Array(all.length * all.length);
-  for (let i = 0; i < all.length; i++)
-    for (let j = 0; j < i; j++) {
-      const square = all[i].reduce((sum, x, axis) => sum + (x - all[j][axis]) ** 2, 0);
-      distances[i * all.length + j] = distances[j * all.length + i] = Math.sqrt(square);
-    }
-  return { distances, count: all.length };
+/** Failed places one after another, mm, each with its print. */
+interface Chosen {
+  readonly x: Float64Array;
+  readonly y: Float64Array;
+  readonly z: Float64Array;
+  readonly print: Int32Array;
 }
+
+/**
+ * Lays the chosen places of an arrangement out in a row, always the same arrays: each has as many failures. Distances are
+ * taken as they are asked for, since those between all layers of a few tall prints would not fit in memory.
+ */
+function laidOut(prints: readonly PlacesOfPrint[]): (chosen: readonly (readonly number[])[]) => Chosen {
+  const failures = prints.reduce((sum, { failed }) => sum + failed.length, 0);
+  const row: Chosen = {
+    x: new Float64Array(failures),
+    y: new Float64Array(failures),
+    z: new Float64Array(failures),
+    print: new Int32Array(failures),
+  };
+  return (chosen) => {
+    let next = 0;
+    for (let print = 0; print < chosen.length; print++)
+      for (const at of chosen[print]) {
+        const [x, y, z = 0] = prints[print].places[at];
+        row.x[next] = x;
+        row.y[next] = y;
+        row.z[next] = z;
+        row.print[next++] = print;
+      }
+    return row;
+  };
+}
+
+/** Square of a distance by its parts; products, since a power takes ten times as long. */
+const squareOf = (dx: number, dy: number, dz: number): number => dx * dx + dy * dy + dz * dz;
 
 /** The mean distance of each failed place to the nearest failed one of another print, mm. */
 function nearestOf(prints: readonly PlacesOfPrint[]) {
-  const { distances, count } = distancesOf(prints);
-  let from = 0;
-  const starts = prints.map(({ places }) => (from += places.length) - places.length);
+  const layOut = laidOut(prints);
   return (chosen: readonly (readonly number[])[]): number => {
-    const at = chosen.map((own, print) => own.map((i) => starts[print] + i));
-    const nearest = (i: number, print: number) =>
-      at.reduce(
-        (near, others, other) =>
-          other === print ? near : others.reduce((own, j) => Math.min(own, distances[i * count + j]), near),
-        Infinity,
-      );
-    let [sum, failures] = [0, 0];
-    at.forEach((own, print) =>
-      own.forEach((i) => {
-        sum += nearest(i, print);
-        failures++;
-      }),
-    );
-    return sum / failures;
+    const { x, y, z, print } = layOut(chosen);
+    let sum = 0;
+    for (let i = 0; i < print.length; i++) {
+      let least = Infinity;
+      for (let j = 0; j < print.length; j++)
+        if (print[j] !== print[i]) least = Math.min(least, squareOf(x[i] - x[j], y[i] - y[j], z[i] - z[j]));
+      sum += Math.sqrt(least);
+    }
+    return sum / print.length;
   };
 }
 
@@ -76,51 +93,19 @@ const CROWD_MM = 15;
  * Commun. Stat. Theory Methods 26 (1997) 1481, with one radius).
  */
 function crowdOf(prints: readonly PlacesOfPrint[], radiusMm: number) {
-  const all = prints.flatMap(({ places }) => places);
-  const [xs, ys, zs] = [0, 1, 2].map((axis) => Float64Array.from(all, (place) => place[axis] ?? 0));
-  let from = 0;
-  const starts = prints.map(({ places }) => (from += places.length) - places.length);
-  const failures = prints.reduce((sum, { failed }) => sum + failed.length, 0);
-  // As many failures in every arrangement, in the order of the prints.
-  const chosenAt = {
-    x: new Float64Array(failures),
-    y: new Float64Array(failures),
-    z: new Float64Array(failures),
-    print: new Int32Array(failures),
-  };
-  return (chosen: readonly (readonly number[])[]): number => {
-    let next = 0;
-    for (let print = 0; print < chosen.length; print++)
-      for (const own of chosen[print]) {
-        const i = starts[print] + own;
-        chosenAt.x[next] = xs[i];
-        chosenAt.y[next] = ys[i];
-        chosenAt.z[next] = zs[i];
-        chosenAt.print[next++] = print;
-      }
-    return 1 - mostCrowded(chosenAt, radiusMm * radiusMm) / prints.length;
-  };
-}
-
-interface Chosen {
-  readonly x: Float64Array;
-  readonly y: Float64Array;
-  readonly z: Float64Array;
-  readonly print: Int32Array;
+  const layOut = laidOut(prints);
+  return (chosen: readonly (readonly number[])[]): number =>
+    1 - mostCrowded(layOut(chosen), radiusMm * radiusMm) / prints.length;
 }
 
 /** Prints that failed near the place where most did; `within`: square of the radius. */
 function mostCrowded({ x, y, z, print }: Chosen, within: number): number {
   let most = 0;
-  for (let i = 0; i < x.length; i++) {
+  for (let i = 0; i < print.length; i++) {
     let crowd = 0;
     let counted = -1;
-    for (let j = 0; j < x.length; j++) {
-      const dx = x[i] - x[j];
-      const dy = y[i] - y[j];
-      const dz = z[i] - z[j];
-      // Products, since a power takes ten times as long.
-      if (dx * dx + dy * dy + dz * dz > within || print[j] === counted) continue;
+    for (let j = 0; j < print.length; j++) {
+      if (squareOf(x[i] - x[j], y[i] - y[j], z[i] - z[j]) > within || print[j] === counted) continue;
       counted = print[j];
       crowd++;
     }

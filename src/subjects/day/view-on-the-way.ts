@@ -27,15 +27,14 @@ const DAY_MS = 86_400_000;
 
 /** What came off a printer and was not read yet, those of one plate that are equally far together. */
 export function listOnTheWay(db: Db, schools: Schools, now: Date): OnTheWay[] {
-  const cardsOf = new Map<number, readonly CardStep[]>();
+  const prints = queries.listPrintsOnTheWay(db, new Date(now.getTime() - LONGEST_DAYS * DAY_MS));
   const cardOf = (resinId: number): readonly CardStep[] => {
-    const shelved = cardsOf.has(resinId) ? undefined : findShelved(db, resinId);
-    if (shelved !== undefined) cardsOf.set(resinId, processCard(resinFile(shelved), schools, {}));
-    return cardsOf.get(resinId) ?? [];
+    const shelved = findShelved(db, resinId);
+    return shelved === undefined ? [] : processCard(resinFile(shelved), schools, {});
   };
-  const since = new Date(now.getTime() - LONGEST_DAYS * DAY_MS);
-  const rows = queries.listPrintsOnTheWay(db, since).map((row) => {
-    const cards = cardOf(row.resinId);
+  const cardsOf = new Map([...new Set(prints.map(({ resinId }) => resinId))].map((id) => [id, cardOf(id)]));
+  const rows = prints.map((row) => {
+    const cards = cardsOf.get(row.resinId)!;
     const steps = queries.listPrintSteps(db, row.print.id);
     const ended = new Set(steps.filter(({ endedAt }) => endedAt !== null).map(({ step }) => step));
     const open = cards.filter(({ step }) => !BEFORE.has(step) && !ended.has(step));

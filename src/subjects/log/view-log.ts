@@ -109,8 +109,10 @@ function whereOf(
     layers: layersOf(db, runs),
     halfPlateMm: plateMm && ([plateMm[0] / 2, plateMm[1] / 2] as const),
   };
-  const layers = ask.layers.map(({ areasMm2, layerMm, failed }) => [areasMm2.length, layerMm, failed]);
-  return keepAnswer(db, { where: { ...ask, layers } }, () => whereItFails(ask));
+  // Areas of thousands of layers go without saying: those of an ended print do not change.
+  const layers = ask.layers.map(({ failed }) => failed);
+  const question = { where: failing.map(({ run }) => run.id), ...ask, layers };
+  return keepAnswer(db, question, () => whereItFails(ask));
 }
 
 /** What a printer's prints came to: where they fail, how often they come out. Undefined where there is no such printer. */

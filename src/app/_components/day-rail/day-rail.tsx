@@ -49,7 +49,7 @@ export function DayRail({ view, serverNow }: DayRailProps) {
       {planned === undefined && share !== undefined && (
         <>
           <EmptyRail view={view} />
-          <p className="mt-2 h-12" />
+          <div className="mt-2 h-12" aria-hidden />
         </>
       )}
       {planned !== undefined && (

@@ -269,7 +269,7 @@ function Observations({ view: { row, observed }, isWhole }: { view: SignatureVie
       </table>
       {shown.length < observed.length && (
         <p className="mt-2 text-sm">
-          The newest {shown.length}.{' '}
+          The newest {shown.length}, those that look odd first.{' '}
           <Link href={`/printers/${row.profile.id}?sizes=all`} className="underline">
             Show all {observed.length}
           </Link>

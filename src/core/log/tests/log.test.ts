@@ -145,12 +145,19 @@ describe('where failures come together', () => {
     expect(tests.find(({ common }) => common === 'jump')!.p).toBeLessThan(0.05);
   });
 
-  test('layers of years of tall prints are asked together: every pair of them would not fit in memory', () => {
-    const areasMm2 = new Array<number>(4000).fill(100);
-    const layers = Array.from({ length: 24 }, (_, i) => ({ areasMm2, layerMm: 0.05, failed: [1800 + i] }));
-    const { verdict } = whereItFails({ layers });
-    expect(verdict).toEqual({ code: 'told', common: ['height'] });
-  });
+  test.each([4, 24])(
+    'layers of %d tall prints are asked together: all pairs of them would not fit in memory',
+    (prints) => {
+      const areasMm2 = new Array<number>(8000).fill(100);
+      const layers = Array.from({ length: prints }, (_, i) => ({
+        areasMm2,
+        layerMm: 0.05,
+        failed: [1800 + i],
+      }));
+      const { verdict } = whereItFails({ layers });
+      expect(verdict).toEqual({ code: 'told', common: ['height'] });
+    },
+  );
 
   test('at the edge of the plate', () => {
     const plate = [0, 3, 8].map((at, i) => {
