@@ -40,11 +40,7 @@ export const CARE_WORDS: Readonly<
   drain: { title: 'Vat drained and wiped', unit: 'days', one: 'day' },
   filter: { title: 'Resin strained', unit: 'prints', one: 'print' },
   washLiquid: { title: 'Wash liquid changed', unit: 'pieces', one: 'piece' },
-  clearVat: {
-    title: 'Vat cleared of solids',
-    unit: 'failures that left some',
-    one: 'failure that left some',
-  },
+  clearVat: { title: 'Vat cleared of solids', unit: 'failures', one: 'failure' },
   imageCheck: { title: 'Image looked at', unit: 'prints', one: 'print' },
   firstPiece: { title: 'First piece printed and measured', unit: 'prints', one: 'print' },
   lookOver: { title: 'Looked over', unit: 'prints', one: 'print' },

@@ -207,8 +207,6 @@ function DrawnBar({
     data: { bar },
   });
   const says = `${nameDayStep(step)}, ${thing.title}, ${momentIn(zero, fromMin)} to ${momentIn(zero, toMin)}${lateMin === undefined ? '' : `, at the latest ${momentIn(zero, lateMin)}`}${thing.plannedFor !== undefined && step === 'print' ? ', its start is set' : ''}`;
-  // A name that is cut after two letters says nothing.
-  const isWide = Number.parseFloat(share(toMin)) - Number.parseFloat(share(fromMin)) > 4.5;
   const width = (from: number, to: number) => `calc(${share(to)} - ${share(from)})`;
   return (
     <li className="contents">
@@ -225,7 +223,7 @@ function DrawnBar({
         role={isMovable ? 'button' : 'img'}
         aria-label={says}
         title={says}
-        className={`absolute inset-y-1 min-w-1 overflow-hidden whitespace-nowrap border-r border-sheet px-0.5 text-xs leading-7 text-sheet ${TONES[Math.max(0, tone) % TONES.length]} ${
+        className={`@container absolute inset-y-1 min-w-1 overflow-hidden whitespace-nowrap border-r border-sheet px-0.5 text-xs leading-7 text-sheet ${TONES[Math.max(0, tone) % TONES.length]} ${
           isMovable ? 'z-10 cursor-grab touch-none border-l-4 border-ink' : ''
         }`}
         style={{
@@ -234,11 +232,10 @@ function DrawnBar({
           transform: transform === null ? undefined : `translateX(${transform.x}px)`,
         }}
       >
-        {isWide && (
-          <span aria-hidden className="block truncate">
-            {step === 'print' ? thing.title : nameDayStep(step)}
-          </span>
-        )}
+        {/* A name that is cut after two letters says nothing. */}
+        <span aria-hidden className="hidden truncate @min-[2.4rem]:block">
+          {step === 'print' ? thing.title : nameDayStep(step)}
+        </span>
       </span>
     </li>
   );

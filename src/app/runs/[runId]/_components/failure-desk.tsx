@@ -39,7 +39,10 @@ export function FailureDesk({
 }: FailureDeskProps) {
   const { problem, isBusy, tap } = useTap();
   const [isNoting, setIsNoting] = useState(startWith !== undefined);
-  const failed = new Set(failures.flatMap(({ pieceId }) => pieceId ?? []));
+  const isWhole = failures.some(({ pieceId }) => pieceId === undefined);
+  const failed = new Set(
+    isWhole ? pieces.map(({ id }) => id) : failures.flatMap(({ pieceId }) => pieceId ?? []),
+  );
   return (
     <section aria-labelledby="failed-title">
       <h2 id="failed-title" className="text-lg">
@@ -85,7 +88,10 @@ export function FailureDesk({
       )}
       {!isNoting && (
         <div className="mt-3">
-          <PlateDrawing bed={bed} pieces={pieces} />
+          <PlateDrawing
+            bed={bed}
+            pieces={pieces.map((each) => ({ ...each, isFailed: failed.has(each.id) }))}
+          />
         </div>
       )}
       {isNoting && (

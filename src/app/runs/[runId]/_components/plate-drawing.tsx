@@ -18,6 +18,8 @@ export interface ShownPiece {
   readonly yMm: number;
   readonly isTurned: boolean;
   readonly issue?: PlaceIssue;
+  /** Noted as failed. */
+  readonly isFailed?: boolean;
 }
 
 interface PlateDrawingProps {
@@ -83,7 +85,7 @@ function Piece({
   bed: PlateDrawingProps['bed'];
   isFixed: boolean;
 }) {
-  const { id, label, thing, isTurned, issue, xMm, yMm } = piece;
+  const { id, label, thing, isTurned, issue, isFailed = false, xMm, yMm } = piece;
   const { attributes, listeners, setNodeRef, transform, isDragging } = useDraggable({
     id,
     disabled: isFixed,
@@ -91,7 +93,7 @@ function Piece({
   const [focused, setFocused] = useState(false);
   const [widthMm, depthMm] = isTurned ? [piece.depthMm, piece.widthMm] : [piece.widthMm, piece.depthMm];
   const percent = (mm: number, of: number) => `${(100 * mm) / of}%`;
-  const says = `${label}, ${round(xMm)} right and ${round(yMm)} behind the middle${issue === undefined ? '' : `, ${describePlaceIssue(issue)}`}`;
+  const says = `${label}, ${round(xMm)} right and ${round(yMm)} behind the middle${issue === undefined ? '' : `, ${describePlaceIssue(issue)}`}${isFailed ? ', failed' : ''}`;
   return (
     <div
       ref={setNodeRef}
@@ -102,7 +104,11 @@ function Piece({
       onFocus={() => setFocused(true)}
       onBlur={() => setFocused(false)}
       className={`absolute grid touch-none place-items-center overflow-hidden border text-center text-xs leading-tight ${TONES[thing % TONES.length]} ${
-        issue === undefined ? 'border-ink' : 'border-2 border-dashed border-plum text-plum'
+        issue !== undefined
+          ? 'border-2 border-dashed border-plum text-plum'
+          : isFailed
+            ? 'border-2 border-plum text-plum'
+            : 'border-ink'
       } ${isFixed ? '' : 'cursor-grab'} ${isDragging || focused ? 'z-10 outline-2 outline-juniper' : ''}`}
       style={{
         width: percent(widthMm, bed.widthMm),
@@ -114,6 +120,7 @@ function Piece({
     >
       <span aria-hidden className="px-0.5">
         {label}
+        {isFailed && <strong className="block">failed</strong>}
       </span>
     </div>
   );
