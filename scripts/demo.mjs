@@ -1,13 +1,19 @@
-/** npm run demo [-- --fresh] [--port N] [--share ADDRESS]: installs, builds, fills a bench with sample data and serves it. */
+/** npm run demo: installs, builds, fills a workshop with sample data and serves it. */
 import { spawnSync } from 'node:child_process';
 import { buildIfNeeded } from './build.mjs';
 import { installPackages } from './install.mjs';
-import { portFrom, serve, shareFrom } from './serve.mjs';
+import { placeOf, serve, SERVE_OPTIONS } from './serve.mjs';
+import { wordsOf } from './words.mjs';
 
-const words = process.argv.slice(2);
-const folder = process.env.MELLOW_DATA ?? 'demo-data';
-const port = portFrom(words);
-const share = shareFrom(words);
+const words = wordsOf({
+  command: 'npm run demo',
+  does: 'Serves a workshop with sample data; the folder is ./demo-data if none is named.',
+  options: {
+    ...SERVE_OPTIONS,
+    fresh: { text: 'starts the sample data over; deletes only what a demo made' },
+  },
+});
+const place = await placeOf(words, 'demo-data');
 installPackages();
 buildIfNeeded();
 // The verbs are the server's: their doors open under the condition that React gives servers.
@@ -18,9 +24,9 @@ const { status } = spawnSync(
     '--import',
     'tsx',
     'src/demo/run.ts',
-    ...words.filter((word) => word === '--fresh'),
+    ...(words.fresh === true ? ['--fresh'] : []),
   ],
-  { stdio: 'inherit', env: { ...process.env, MELLOW_DATA: folder } },
+  { stdio: 'inherit', env: { ...process.env, MELLOW_DATA: place.folder } },
 );
 if (status !== 0) process.exit(status ?? 1);
-serve(folder, port, share);
+serve(place);

@@ -1,31 +1,42 @@
 /** Starts the built application on the loopback address and waits until it answers. */
 import { spawn } from 'node:child_process';
+import { findPortTrouble, readPort, readSharedAddress } from './addresses.mjs';
 
 const DEFAULT_PORT = 4310;
 
-export function portFrom(words) {
-  const at = words.indexOf('--port');
-  if (at < 0) return DEFAULT_PORT;
-  const port = Number(words[at + 1]);
-  if (Number.isInteger(port) && port > 0 && port < 65536) return port;
-  console.error(`--port: “${words[at + 1] ?? ''}” is no port. Give a number from 1 to 65535.`);
-  process.exit(2);
+/** Options that every start of the server takes. */
+export const SERVE_OPTIONS = {
+  port: {
+    value: 'N',
+    text: `port of 127.0.0.1, from 1 to 65535; ${DEFAULT_PORT} if left out`,
+    read: readPort,
+  },
+  share: {
+    value: 'ADDRESS',
+    text: 'lets paired phones and tablets in on this address of the machine',
+    read: readSharedAddress,
+  },
+  data: { value: 'FOLDER', text: 'folder of the workshop; counts before MELLOW_DATA' },
+};
+
+/** Where to serve which folder, by the words of a start. Ends the process where the port is taken. */
+export async function placeOf({ port = DEFAULT_PORT, share, data }, usualFolder) {
+  const trouble = (await findPortTrouble(port)) ?? (share && (await findPortTrouble(port, share)));
+  if (trouble !== undefined) {
+    console.error(trouble);
+    process.exit(1);
+  }
+  return { port, share, folder: data ?? process.env.MELLOW_DATA ?? usualFolder };
 }
 
-/** The address of this machine that paired devices may reach the bench on; undefined: none. */
-export function shareFrom(words) {
-  const at = words.indexOf('--share');
-  if (at < 0) return undefined;
-  if (words[at + 1] !== undefined && !words[at + 1].startsWith('--')) return words[at + 1];
-  console.error('--share: name an address of this machine, such as 192.168.1.20.');
-  process.exit(2);
-}
+const SIGNALS = ['SIGINT', 'SIGTERM', 'SIGHUP'];
 
-export function serve(dataFolder, port, share) {
+/** Serves a folder until the server ends or this process is told to; its exit code becomes ours. */
+export function serve({ folder, port, share }) {
   const shared = share === undefined ? [] : ['--share', share];
   const server = spawn(process.execPath, ['scripts/server.mjs', '--port', String(port), ...shared], {
     stdio: ['ignore', 'pipe', 'inherit'],
-    env: { ...process.env, MELLOW_DATA: dataFolder, NEXT_TELEMETRY_DISABLED: '1', NODE_ENV: 'production' },
+    env: { ...process.env, MELLOW_DATA: folder, NEXT_TELEMETRY_DISABLED: '1', NODE_ENV: 'production' },
   });
   let told = false;
   server.stdout.on('data', (chunk) => {
@@ -33,9 +44,14 @@ export function serve(dataFolder, port, share) {
     if (told) return;
     told = true;
     console.log(
-      `\nMellow Caliper is open at http://127.0.0.1:${port}  (Ctrl+C ends it; data in ${dataFolder})\n`,
+      `\nMellow Caliper is open at http://127.0.0.1:${port}  (Ctrl+C ends it; data in ${folder})\n`,
     );
   });
-  server.on('exit', (code) => process.exit(code ?? 0));
-  for (const signal of ['SIGINT', 'SIGTERM']) process.on(signal, () => server.kill(signal));
+  let isAsked = false;
+  server.on('exit', (code) => process.exit(code ?? (isAsked ? 0 : 1)));
+  for (const signal of SIGNALS)
+    process.on(signal, () => {
+      isAsked = true;
+      server.kill(signal);
+    });
 }

@@ -4,18 +4,26 @@
  * before a page, an action, a route handler or an upload sees it; bodies are not touched, so none is cut.
  */
 import { createServer } from 'node:http';
-import { parseArgs } from 'node:util';
 import { Worker } from 'node:worker_threads';
 import next from 'next';
+import { describePortTrouble, HOST } from './addresses.mjs';
+import { isHandedOn, isMachineMark, markMachine } from './door.mjs';
 import { findStranger } from './guard.mjs';
 import { secure } from './headers.mjs';
-import { isOwnAddress, Share } from './share.mjs';
+import { SERVE_OPTIONS } from './serve.mjs';
+import { Share } from './share.mjs';
+import { wordsOf } from './words.mjs';
 
-const HOST = '127.0.0.1';
-const { values } = parseArgs({
-  options: { port: { type: 'string' }, dev: { type: 'boolean', default: false }, share: { type: 'string' } },
+const words = wordsOf({
+  command: 'node scripts/server.mjs',
+  does: 'Serves the folder in MELLOW_DATA; npm start and npm run demo call it.',
+  options: {
+    port: SERVE_OPTIONS.port,
+    share: SERVE_OPTIONS.share,
+    dev: { text: 'builds pages as they are asked for' },
+  },
 });
-const port = Number(values.port);
+const { port = 4310, dev: isDevelopment = false } = words;
 
 /** Longer than a slow page takes: an idle connection is not cut under a browser that is about to ask again. */
 const KEEP_ALIVE_MS = 60_000;
@@ -24,7 +32,7 @@ const KEEP_ALIVE_MS = 60_000;
 globalThis.mellowThread = (name) => new Worker(new URL(`../src/workers/${name}.thread.mjs`, import.meta.url));
 
 const server = createServer({ keepAliveTimeout: KEEP_ALIVE_MS });
-const app = next({ dev: values.dev, hostname: HOST, port, httpServer: server });
+const app = next({ dev: isDevelopment, hostname: HOST, port, httpServer: server });
 
 /** What is served of a bench that cannot be opened; every other address leads to what is wrong with it. */
 const SERVED_CLOSED = /^\/(_next\/|icon\.svg|favicon\.ico|rescue|api\/(backup|originals))/;
@@ -32,58 +40,79 @@ const SERVED_CLOSED = /^\/(_next\/|icon\.svg|favicon\.ico|rescue|api\/(backup|or
 /** The bench of this process, as src/store keeps it. */
 const isClosed = () => globalThis.mellowBench?.opened.ok === false;
 
+/** Handlers and pages ask here which door a request came in by. */
+globalThis.mellowDoor = { isMachineMark };
+
 /** Hands a request that may come in on to the application. */
-function handOn(request, response) {
+async function handOn(request, response) {
   if (isClosed() && !SERVED_CLOSED.test(request.url))
     request.url = request.url.startsWith('/api/') ? '/api/closed' : '/rescue';
-  app.getRequestHandler()(request, response);
+  await app.getRequestHandler()(request, response);
 }
 
-server.on('request', (request, response) => {
-  secure(request, response, { isDevelopment: values.dev });
-  const why = findStranger(request);
-  if (why !== undefined) {
-    response.writeHead(403, { 'Content-Type': 'application/json' });
-    response.end(JSON.stringify({ message: why }));
-    return;
+/** Serves what passes; whose sender goes away meanwhile, or what fails before an answer began, ends its own connection alone. */
+function serveOn(passes) {
+  return async (request, response) => {
+    try {
+      secure(request, response, { isDevelopment });
+      if (await passes(request, response)) await handOn(request, response);
+    } catch (error) {
+      if (!request.destroyed && !response.destroyed) console.error(error);
+      response.destroy();
+    }
+  };
+}
+
+/**
+ * What this process sent to itself keeps its door; everything else on loopback comes in at the machine. Whoever says that
+ * the framework handed it on, and bears no mark, does not.
+ */
+function passesHere(request, response) {
+  if (isHandedOn(request)) return true;
+  const why =
+    request.headers['x-action-forwarded'] === undefined
+      ? findStranger(request)
+      : 'Only the bench itself hands requests on.';
+  if (why === undefined) {
+    markMachine(request);
+    return true;
   }
-  // Said of requests from a paired device, and by nobody else.
-  delete request.headers['x-mellow-device'];
-  handOn(request, response);
-});
+  response.writeHead(403, { 'Content-Type': 'application/json' });
+  response.end(JSON.stringify({ message: why }));
+  return false;
+}
+
+server.on('request', serveOn(passesHere));
 server.prependListener('upgrade', (request, socket) => {
   if (findStranger(request) !== undefined) socket.destroy();
 });
 server.on('error', (error) => {
-  console.error(
-    error.code === 'EADDRINUSE' ? `Port ${port} is in use. Try --port ${port + 1}.` : error.message,
-  );
+  console.error(describePortTrouble(error, port));
   process.exit(1);
 });
 
-/** The same on the address that was named, for paired devices only. House makes codes and revokes through it. */
+/** The same on the address that was named, for paired devices only. The settings make codes and revoke through it. */
 function shareOn(address) {
-  if (!isOwnAddress(address)) {
-    console.error(
-      `--share ${address}: that is no address of this machine. Name one of them, not a wildcard.`,
-    );
-    process.exit(2);
+  const opened = Share.open({ address, port, root: process.env.MELLOW_DATA ?? 'data' });
+  if (!opened.ok) {
+    globalThis.mellowShareTrouble = opened.issue;
+    return console.error(opened.issue);
   }
-  const share = new Share({ address, port, root: process.env.MELLOW_DATA ?? 'data' });
+  const share = opened.value;
   globalThis.mellowShare = share;
   const shared = createServer({ keepAliveTimeout: KEEP_ALIVE_MS });
-  shared.on('request', async (request, response) => {
-    secure(request, response, { isDevelopment: values.dev });
-    if (await share.lets(request, response)) handOn(request, response);
-  });
+  shared.on(
+    'request',
+    serveOn((request, response) => share.lets(request, response)),
+  );
   shared.on('upgrade', (_request, socket) => socket.destroy());
   shared.on('error', (error) => {
-    console.error(`--share ${address}: ${error.message}`);
+    console.error(`--share ${address}: ${describePortTrouble(error, port, address)}`);
     process.exit(1);
   });
   shared.listen(port, address, () => console.log(`Shared ${share.origin}`));
 }
 
 await app.prepare();
-if (values.share !== undefined) shareOn(values.share);
+if (words.share !== undefined) shareOn(words.share);
 server.listen(port, HOST, () => console.log('Ready'));

@@ -4,9 +4,11 @@
  */
 import { randomBytes, randomInt, timingSafeEqual } from 'node:crypto';
 import { existsSync, mkdirSync, readFileSync, renameSync, writeFileSync } from 'node:fs';
-import { networkInterfaces } from 'node:os';
 import path from 'node:path';
 import { sealData, unsealData } from 'iron-session';
+import { z } from 'zod';
+import { markDevice } from './door.mjs';
+import { findStranger } from './guard.mjs';
 import { pairPage } from './pair-page.mjs';
 
 const FILE = 'devices.json';
@@ -23,14 +25,20 @@ const TRIES_MS = 10 * 60_000;
 const LONGEST_BODY = 1024;
 const LONGEST_NAME = 40;
 
-/** What a paired device may not ask for, by method and path, and the sentence that says so. */
-const AT_THE_MACHINE = /^\/(api\/(backup|originals)|rescue|house)(\/|\?|$)/;
-
-/** Whether an address is one of this machine's own, and one only. */
-export function isOwnAddress(address) {
-  if (/^127(\.\d{1,3}){3}$/.test(address)) return true;
-  return Object.values(networkInterfaces()).some((each) => each.some((own) => own.address === address));
-}
+/** What lies in the file: the key that cookies are sealed with, and every device that was ever paired. */
+const keptShape = z.object({
+  key: z.string().min(32),
+  devices: z.array(
+    z.object({
+      id: z.string(),
+      name: z.string(),
+      pairedAt: z.number(),
+      /** The device that paired it; left out where it was done at the machine. */
+      pairedBy: z.string().optional(),
+      revokedAt: z.number().optional(),
+    }),
+  ),
+});
 
 function sameText(a, b) {
   const [first, second] = [Buffer.from(a), Buffer.from(b)];
@@ -43,14 +51,24 @@ function cookieIn(header, name) {
   return found?.trim().slice(name.length + 1);
 }
 
-/** The body of a request, no longer than a form can be; undefined beyond that. */
+/** The body of a request, no longer than a form can be: undefined beyond that, and where its sender went away. */
 async function bodyOf(request) {
   let text = '';
-  for await (const chunk of request) {
-    text += chunk;
-    if (text.length > LONGEST_BODY) return undefined;
+  try {
+    for await (const chunk of request) {
+      text += chunk;
+      if (text.length > LONGEST_BODY) return undefined;
+    }
+  } catch {
+    return undefined;
   }
   return text;
+}
+
+/** The devices that are paired, as they lie on the disk; none yet where there is no file. Throws where it cannot be read. */
+function readKept(file) {
+  if (!existsSync(file)) return { key: randomBytes(32).toString('hex'), devices: [] };
+  return keptShape.parse(JSON.parse(readFileSync(file, 'utf8')));
 }
 
 export class Share {
@@ -65,10 +83,29 @@ export class Share {
     this.file = path.join(root, FILE);
     this.clock = clock;
     mkdirSync(root, { recursive: true });
-    this.#kept = existsSync(this.file)
-      ? JSON.parse(readFileSync(this.file, 'utf8'))
-      : { key: randomBytes(32).toString('hex'), devices: [] };
+    this.#kept = readKept(this.file);
     this.#keep();
+  }
+
+  /**
+   * Opens the list of devices of a folder; where it cannot be read or written, a sentence with the path and the remedy.
+   *
+   * @returns {{ ok: true, value: Share } | { ok: false, issue: string }}
+   */
+  static open(options) {
+    try {
+      return { ok: true, value: new Share(options) };
+    } catch (error) {
+      const file = path.join(options.root, FILE);
+      const remedy =
+        error instanceof SyntaxError || error instanceof z.ZodError
+          ? 'Move it away and pair the devices again'
+          : `Make it readable and writable (${error.code ?? error.message})`;
+      return {
+        ok: false,
+        issue: `${file} cannot be used, so nothing is shared. ${remedy}, then start again.`,
+      };
+    }
   }
 
   get origin() {
@@ -81,10 +118,11 @@ export class Share {
     renameSync(`${this.file}.new`, this.file);
   }
 
-  /** A code that pairs one device within five minutes; an earlier one is void. */
+  /** A code that pairs one device within five minutes; an earlier one no longer works. */
   newCode() {
     const code = Array.from({ length: CODE_LENGTH }, () => ALPHABET[randomInt(ALPHABET.length)]).join('');
-    this.#code = { code, expiresAt: this.clock() + CODE_MS, wrong: 0 };
+    const madeAt = this.clock();
+    this.#code = { code, madeAt, expiresAt: madeAt + CODE_MS, wrong: 0 };
     return { code, expiresAt: this.#code.expiresAt, url: `${this.origin}/pair#${code}` };
   }
 
@@ -93,31 +131,22 @@ export class Share {
     return this.#kept.devices.filter(({ revokedAt }) => revokedAt === undefined);
   }
 
+  /** Ends a device, and every device that it paired. */
   revoke(id) {
-    const device = this.#kept.devices.find((each) => each.id === id);
-    if (device === undefined) return false;
-    device.revokedAt = this.clock();
+    if (!this.list().some((device) => device.id === id)) return false;
+    const ended = [id];
+    for (const each of ended)
+      for (const device of this.#kept.devices) {
+        if (device.id === each) device.revokedAt ??= this.clock();
+        if (device.pairedBy === each && !ended.includes(device.id)) ended.push(device.id);
+      }
     this.#keep();
     return true;
   }
 
-  /** Why a request on this address is refused before anything is read; undefined: it is this address's own. */
-  findStranger({ headers }) {
-    const own = new URL(this.origin).host;
-    if (headers.host !== own) return 'This bench does not answer under that name.';
-    if (headers.origin !== undefined && headers.origin !== this.origin)
-      return 'Another page may not use this bench.';
-    const site = headers['sec-fetch-site'];
-    if (site !== undefined && site !== 'same-origin' && site !== 'none')
-      return 'Another page may not use this bench.';
-    return undefined;
-  }
-
-  /** What a paired device is refused, in a sentence. */
-  findForbidden({ method = 'GET', url = '/' }) {
-    return method !== 'GET' && AT_THE_MACHINE.test(url)
-      ? 'Restore, house rules, pairing and revoking are done at the machine itself.'
-      : undefined;
+  /** Why a request on this address is refused before anything is read; undefined: it comes from this address's own pages. */
+  findStranger(request) {
+    return findStranger(request, (host) => host === new URL(this.origin).host);
   }
 
   /** The device that a request comes from; undefined: it was never paired, or was revoked. */
@@ -138,12 +167,14 @@ export class Share {
     return tries.length;
   }
 
-  /** Pairs a device that brings the code; each code once, few wrong ones, few tries from one address. */
-  pair({ code, name, from }) {
+  /** Pairs a device that brings the code; each code once, few wrong ones, few tries from one address. `by`: a device that asks. */
+  pair({ code, name, from, by }) {
     if (this.#triesOf(from) > MOST_TRIES)
       return { status: 429, message: 'Too many tries from this device. Wait ten minutes.' };
     const wanted = this.#code;
-    if (wanted === undefined || this.clock() > wanted.expiresAt) {
+    const now = this.clock();
+    // A clock that was set back ends a code too.
+    if (wanted === undefined || now > wanted.expiresAt || now < wanted.madeAt) {
       this.#code = undefined;
       return {
         status: 403,
@@ -160,15 +191,17 @@ export class Share {
       id: randomBytes(9).toString('base64url'),
       name: name.trim().slice(0, LONGEST_NAME) || 'A device',
       pairedAt: this.clock(),
+      pairedBy: by,
     };
     this.#kept.devices.push(device);
     this.#keep();
     return { status: 200, device };
   }
 
+  /** Lax, so that a link in a message opens the page: a request that changes anything is refused from other sites anyway. */
   async #cookieFor({ id }) {
     const sealed = await sealData({ id }, { password: this.#kept.key, ttl: COOKIE_SECONDS });
-    return `${COOKIE}=${sealed}; Path=/; HttpOnly; SameSite=Strict; Max-Age=${COOKIE_SECONDS}`;
+    return `${COOKIE}=${sealed}; Path=/; HttpOnly; SameSite=Lax; Max-Age=${COOKIE_SECONDS}`;
   }
 
   /** The page and the form of pairing: all that an unpaired device gets to see. */
@@ -185,6 +218,7 @@ export class Share {
       code: form.get('code') ?? '',
       name: form.get('name') ?? '',
       from: request.socket.remoteAddress ?? '',
+      by: (await this.deviceOf(request))?.id,
     });
     if (answer.device === undefined) return show(answer.status, answer.message);
     response.writeHead(303, { Location: '/', 'Set-Cookie': await this.#cookieFor(answer.device) });
@@ -218,9 +252,7 @@ export class Share {
       }
       return refuse(403, 'This device is not paired. Pair it at the machine, under House.');
     }
-    const forbidden = this.findForbidden(request);
-    if (forbidden !== undefined) return refuse(403, forbidden);
-    request.headers['x-mellow-device'] = device.id;
+    markDevice(request, device.id);
     return true;
   }
 }

@@ -1,10 +1,15 @@
-/** npm start [-- --port N]: serves the bench in MELLOW_DATA, ./data when not set. */
+/** npm start: serves your own workshop. */
 import { buildIfNeeded } from './build.mjs';
 import { installPackages } from './install.mjs';
-import { portFrom, serve, shareFrom } from './serve.mjs';
+import { placeOf, serve, SERVE_OPTIONS } from './serve.mjs';
+import { wordsOf } from './words.mjs';
 
-const port = portFrom(process.argv.slice(2));
-const share = shareFrom(process.argv.slice(2));
+const words = wordsOf({
+  command: 'npm start',
+  does: 'Serves your workshop; the folder is ./data if none is named.',
+  options: SERVE_OPTIONS,
+});
+const place = await placeOf(words, 'data');
 installPackages();
 buildIfNeeded();
-serve(process.env.MELLOW_DATA ?? 'data', port, share);
+serve(place);

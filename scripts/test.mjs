@@ -4,6 +4,13 @@ import { existsSync, mkdirSync, mkdtempSync, readFileSync, rmSync } from 'node:f
 import path from 'node:path';
 import { buildIfNeeded } from './build.mjs';
 import { installTestTools, installPackages } from './install.mjs';
+import { wordsOf } from './words.mjs';
+
+wordsOf({
+  command: 'npm test',
+  does: 'Checks everything: formatting, lint, types, unit tests, build and browser tests.',
+  options: {},
+});
 
 const ESM = '--experimental-vm-modules --no-warnings';
 let passed = 0;

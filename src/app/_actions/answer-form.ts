@@ -1,10 +1,19 @@
 import { redirect } from 'next/navigation';
 import type { z } from 'zod';
 import type { Result } from '@/core/result';
-import { storageTroubleOf } from '@/subjects/house';
+import { bench, storageTroubleOf } from '@/subjects/house';
 import { describeStorageTrouble } from '@/subjects/house/shared';
-import { done, faulty, type FormAnswer, GONE_WORDS, parseForm, refused } from '@/subjects/language/shared';
-import { areIds } from './from-page';
+import {
+  done,
+  faulty,
+  type FormAnswer,
+  GONE_WORDS,
+  parseForm,
+  refused,
+  TAP_KEY_FIELD,
+} from '@/subjects/language/shared';
+import { answerOnce } from '@/subjects/records';
+import { areIds, fieldOf, isTapKey } from './from-page';
 
 interface Answering<Form extends z.ZodType, Value, Issue> {
   readonly form: Form;
@@ -31,7 +40,15 @@ function describeUnsaved(error: unknown): string {
   return describeStorageTrouble(trouble);
 }
 
-/** Answers a form: parse, one verb, show anew what changed, say how it went; a full disk is said too. */
+function keyOf(data: FormData): string | undefined {
+  const key = fieldOf(data, TAP_KEY_FIELD);
+  return isTapKey(key) ? key : undefined;
+}
+
+/** What came of a form: an answer, or where to go on. */
+type Outcome = { readonly answer: FormAnswer } | { readonly goOn: string };
+
+/** Answers a form, once for each key that it bears: parse, one verb, show anew what changed, say how it went; a full disk is said too. */
 export async function answerForm<Form extends z.ZodType, Value, Issue>(
   answering: Answering<Form, Value, Issue>,
 ): Promise<FormAnswer> {
@@ -39,17 +56,25 @@ export async function answerForm<Form extends z.ZodType, Value, Issue>(
   if (!areIds(...ids)) return refused(GONE_WORDS);
   const wanted = parseForm(form, data);
   if (!wanted.ok) return faulty(wanted.issue);
-  let answer: Result<Value, Issue>;
+  const outcomeOf = (result: Result<Value, Issue>): Outcome => {
+    if (!result.ok) return { answer: refused(refusal(result.issue)) };
+    if (goOn !== undefined) return { goOn: goOn(result.value) };
+    return { answer: done(said?.(result.value, wanted.value) ?? 'Kept.') };
+  };
+  let outcome: Outcome;
   try {
-    answer = await verb(wanted.value);
+    outcome = await answerOnce(
+      () => bench().db,
+      keyOf(data),
+      () => {
+        const result = verb(wanted.value);
+        return result instanceof Promise ? result.then(outcomeOf) : outcomeOf(result);
+      },
+    );
   } catch (error) {
     return refused(describeUnsaved(error));
   }
-  if (!answer.ok) {
-    changed();
-    return refused(refusal(answer.issue));
-  }
   changed();
-  if (goOn !== undefined) redirect(goOn(answer.value));
-  return done(said?.(answer.value, wanted.value) ?? 'Kept.');
+  if ('goOn' in outcome) redirect(outcome.goOn);
+  return outcome.answer;
 }

@@ -7,3 +7,8 @@ export function areIds(...ids: readonly unknown[]): boolean {
 export function fieldOf(data: unknown, name: string): FormDataEntryValue | null {
   return data instanceof FormData ? data.get(name) : null;
 }
+
+/** Whether what a page sent can be the key of a tap; see use-tap. */
+export function isTapKey(key: unknown): key is string {
+  return typeof key === 'string' && key.length >= 8 && key.length <= 80;
+}

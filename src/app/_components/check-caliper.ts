@@ -16,6 +16,7 @@ import { keepSignatures } from '@/subjects/printing';
 import { answerForm } from '../_actions/answer-form';
 import { changedHouse } from '../_actions/changed';
 import { areIds } from '../_actions/from-page';
+import { tap } from '../_actions/tap';
 
 /** Keeps one reading of a piece of known size; what its calipers measured is judged anew. */
 export async function checkCaliper(
@@ -45,25 +46,26 @@ export interface PieceAnswer {
   readonly message?: string;
 }
 
+const notRead = (message: string, isFar = false): PieceAnswer => ({ ok: false, isFar, message });
+
 /** The same from the measuring field, which has no form of its own. */
-export async function readPiece(instrumentId: number, data: FormData): Promise<PieceAnswer> {
-  const refusal = (message: string, isFar = false) => ({ ok: false, isFar, message });
-  if (!areIds(instrumentId) || !(data instanceof FormData)) return refusal(GONE_WORDS);
+export const readPiece = tap(notRead(GONE_WORDS), (instrumentId: number, data: FormData): PieceAnswer => {
+  if (!areIds(instrumentId) || !(data instanceof FormData)) return notRead(GONE_WORDS);
   const wanted = parseForm(checkPieceForm, data);
-  if (!wanted.ok) return refusal(describeFaults(wanted.issue, checkPieceForm).join(' '));
+  if (!wanted.ok) return notRead(describeFaults(wanted.issue, checkPieceForm).join(' '));
   const { db } = bench();
   const kept = recordCheck(db, instrumentId, { ...wanted.value, clientKey: crypto.randomUUID() });
-  if (!kept.ok) return refusal(describeCheckPieceIssue(kept.issue), kept.issue.code === 'farOff');
+  if (!kept.ok) return notRead(describeCheckPieceIssue(kept.issue), kept.issue.code === 'farOff');
   keepSignatures(db, kept.value);
   changedHouse();
   return { ok: true, isFar: false };
-}
+});
 
 /** Takes a reading of a piece back. */
-export async function takeCheckBack(instrumentId: number, checkId: number): Promise<FormAnswer> {
+export const takeCheckBack = tap(refused(GONE_WORDS), (instrumentId: number, checkId: number): FormAnswer => {
   if (!areIds(instrumentId, checkId)) return refused(GONE_WORDS);
   const { db } = bench();
   keepSignatures(db, takeBackCheck(db, instrumentId, checkId));
   changedHouse();
   return done();
-}
+});

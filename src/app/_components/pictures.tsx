@@ -1,5 +1,6 @@
 'use client';
 
+import { v4 as newKey } from 'uuid';
 import { LARGEST_PICTURE_BYTES } from '@/core/need';
 import { ActionForm, Button, TextField } from '@/ui';
 import { addPicture, dropPicture } from '@/app/jobs/[jobId]/need/actions';
@@ -43,7 +44,7 @@ export function Pictures({ jobId, runId, title, pictures }: PicturesProps) {
                 type="button"
                 className="min-h-6 text-soft underline"
                 aria-label={`Put away: ${caption}`}
-                onClick={() => void dropPicture(jobId, id)}
+                onClick={() => void dropPicture(newKey(), jobId, id)}
               >
                 put away
               </button>

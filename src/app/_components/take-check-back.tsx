@@ -1,6 +1,7 @@
 'use client';
 
 import { useTransition } from 'react';
+import { v4 as newKey } from 'uuid';
 import { takeCheckBack } from './check-caliper';
 
 /** Takes the newest reading of a piece back. */
@@ -11,7 +12,7 @@ export function TakeCheckBack({ instrumentId, checkId }: { instrumentId: number;
       type="button"
       className="underline"
       disabled={isPending}
-      onClick={() => start(async () => void (await takeCheckBack(instrumentId, checkId)))}
+      onClick={() => start(async () => void (await takeCheckBack(newKey(), instrumentId, checkId)))}
     >
       take the last one back
     </button>

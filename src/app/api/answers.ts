@@ -2,8 +2,8 @@ import { Readable } from 'node:stream';
 import type { ReadableStream as NodeStream } from 'node:stream/web';
 import type { z } from 'zod';
 import { fail, ok, type Result } from '@/core/result';
-import { storageTroubleOf } from '@/subjects/house';
-import { describeBytes, describeStorageTrouble } from '@/subjects/house/shared';
+import { isAtMachine, storageTroubleOf } from '@/subjects/house';
+import { AT_MACHINE_WORDS, describeBytes, describeStorageTrouble } from '@/subjects/house/shared';
 import { decodeText } from '@/subjects/language/shared';
 
 /** One JSON sentence with a status. */
@@ -48,11 +48,13 @@ async function takeRest(request: Request): Promise<void> {
 }
 
 /**
- * A handler that says in a sentence what keeps it from the disk: a full disk, a locked or damaged database. What it did not
- * read of the body is taken in before it answers.
+ * A route handler, for the machine and paired devices alike. It says in a sentence what keeps it from the disk: a full
+ * disk, a locked or damaged database. What it did not read of the body is taken in before it answers. HEAD, which the
+ * framework sends to GET, is answered without its work.
  */
 export function answering<Rest extends unknown[]>(handler: Handler<Rest>) {
   return async (request: Request, ...rest: Rest): Promise<Response> => {
+    if (request.method === 'HEAD') return new Response(null);
     try {
       return await handler(request, ...rest);
     } catch (error) {
@@ -62,6 +64,13 @@ export function answering<Rest extends unknown[]>(handler: Handler<Rest>) {
       await takeRest(request);
     }
   };
+}
+
+/** A route handler for the machine itself: a paired device is refused. */
+export function answeringAtMachine<Rest extends unknown[]>(handler: Handler<Rest>) {
+  return answering((request: Request, ...rest: Rest) =>
+    isAtMachine(request.headers) ? handler(request, ...rest) : refusal(AT_MACHINE_WORDS, 403),
+  );
 }
 
 function tooLarge(limitBytes: number): Response {

@@ -6,11 +6,11 @@ import { InstrumentForm } from '@/app/_components/instrument-form';
 import { TakeCheckBack } from '@/app/_components/take-check-back';
 import { FIT_WORDS, type FitWord, type WordMeaning } from '@/core/signature';
 import { type JawCheck, listInstruments, viewChecks } from '@/subjects/caliper';
-import { bench, benchHouse, sharing, viewOriginals } from '@/subjects/house';
+import { bench, benchHouse, isAtMachine, sharing, sharingTrouble, viewOriginals } from '@/subjects/house';
 import { dayOf, describeFitWord, formatMm, formatSigned } from '@/subjects/language/shared';
 import { glanceAtArchive } from '@/subjects/overview';
 import { learnShopMeanings } from '@/subjects/printing';
-import { Link } from '@/ui';
+import { Link, Note } from '@/ui';
 import { CareFields } from './_components/care-fields';
 import { CheckFields } from './_components/check-fields';
 import { BackupButton } from './_components/backup-button';
@@ -31,10 +31,17 @@ export default async function HousePage() {
   // Forms begin anew where another bench was put in place.
   const { db, folder } = bench();
   const archived = glanceAtArchive(db);
+  const isHere = isAtMachine(await headers());
   return (
     <div className="mx-auto grid max-w-5xl gap-8 px-4 py-5 sm:px-6 lg:grid-cols-2">
       <div className="space-y-8">
         <h1 className="text-3xl">House</h1>
+        {!isHere && (
+          <Note>
+            You are on a paired device. You can read what is set here; you change it at the machine itself.
+            Backup, restore, pairing and revoking are done there too. All else works here.
+          </Note>
+        )}
         <section aria-label="Bench">
           <HouseFields key={folder} {...benchHouse()} />
         </section>
@@ -92,19 +99,9 @@ export default async function HousePage() {
           <h2 id="share-title" className="text-lg">
             Phones and tablets
           </h2>
-          <Shared />
+          {isHere ? <Shared /> : <p className="text-soft">Paired and revoked at the machine itself.</p>}
         </section>
-        <section aria-labelledby="backup-title">
-          <h2 id="backup-title" className="text-lg">
-            Backup
-          </h2>
-          <p className="mb-3 text-soft">
-            Everything on this bench, readings, signatures and parts, in one file.
-          </p>
-          <BackupButton />
-          <RestorePanel />
-          <OriginalsPanel {...viewOriginals()} />
-        </section>
+        {isHere && <Backup />}
       </div>
       <div className="space-y-8">
         <Calipers />
@@ -142,15 +139,29 @@ export default async function HousePage() {
   );
 }
 
+/** The bench as one file, out and in, and the benches that were replaced. */
+function Backup() {
+  return (
+    <section aria-labelledby="backup-title">
+      <h2 id="backup-title" className="text-lg">
+        Backup
+      </h2>
+      <p className="mb-3 text-soft">Everything on this bench, readings, signatures and parts, in one file.</p>
+      <BackupButton />
+      <RestorePanel />
+      <OriginalsPanel {...viewOriginals()} />
+    </section>
+  );
+}
+
 /** Who may reach the bench from elsewhere. */
-async function Shared() {
+function Shared() {
   const share = sharing();
-  const isOnDevice = (await headers()).get('x-mellow-device') !== null;
   return (
     <SharePanel
       origin={share?.origin}
       devices={(share?.list() ?? []).map(({ id, name, pairedAt }) => ({ id, name, pairedAt }))}
-      isOnDevice={isOnDevice}
+      trouble={sharingTrouble()}
       // The page is made anew at each request: its clock is that of the answer.
       // eslint-disable-next-line react-hooks/purity
       serverNow={Date.now()}

@@ -1,9 +1,9 @@
 'use server';
 
-import { headers } from 'next/headers';
 import QRCode from 'qrcode';
+import { tapAtMachine } from '@/app/_actions/at-machine';
 import { changedHouse } from '@/app/_actions/changed';
-import { sharing } from '@/subjects/house';
+import { sharing, sharingTrouble } from '@/subjects/house';
 
 /** A code as the machine's own screen shows it, with its picture. */
 export interface ShownCode {
@@ -14,26 +14,19 @@ export interface ShownCode {
   readonly picture: string;
 }
 
-/** Pairing and revoking are done at the machine: what comes from a paired device carries its mark. */
-async function isAtMachine(): Promise<boolean> {
-  return (await headers()).get('x-mellow-device') === null;
-}
-
-const AT_MACHINE = 'This is done at the machine itself.';
-
-export async function makeCode(): Promise<ShownCode | string> {
-  if (!(await isAtMachine())) return AT_MACHINE;
+/** A new code that pairs one device. */
+export const makeCode = tapAtMachine(async (): Promise<ShownCode | string> => {
   const share = sharing();
   if (share === undefined)
-    return 'Sharing is off. Start the bench with --share and an address of this machine.';
+    return sharingTrouble() ?? 'Sharing is off. Start the bench with --share and an address of this machine.';
   const made = share.newCode();
   const svg = await QRCode.toString(made.url, { type: 'svg', margin: 2 });
   return { ...made, picture: `data:image/svg+xml;base64,${Buffer.from(svg).toString('base64')}` };
-}
+});
 
-export async function revokeDevice(id: string): Promise<string> {
-  if (!(await isAtMachine())) return AT_MACHINE;
+/** Ends a device, and every device that it paired. */
+export const revokeDevice = tapAtMachine(async (id: string): Promise<string> => {
   const isRevoked = sharing()?.revoke(String(id)) ?? false;
   changedHouse();
   return isRevoked ? '' : 'That device is gone already. Load the page again.';
-}
+});

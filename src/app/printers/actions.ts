@@ -32,6 +32,7 @@ import { troubleForm } from '@/subjects/simulated/shared';
 import { answerForm } from '../_actions/answer-form';
 import { changedPrinters, changedProcess } from '../_actions/changed';
 import { areIds } from '../_actions/from-page';
+import { tap } from '@/app/_actions/tap';
 
 export async function addProfile(_before: FormAnswer, data: FormData): Promise<FormAnswer> {
   return answerForm({
@@ -110,12 +111,12 @@ export async function saveSettings(
   });
 }
 
-export async function takeBackProfileChange(profileId: number, changeId: number): Promise<string> {
+export const takeBackProfileChange = tap(GONE_WORDS, (profileId: number, changeId: number): string => {
   if (!areIds(profileId, changeId)) return GONE_WORDS;
   const taken = takeBackProcess(bench().db, profileId, changeId, after);
   changedProcess();
   return taken.ok ? 'Taken back.' : describeChangeIssue(taken.issue);
-}
+});
 
 export async function chooseControlFeature(
   profileId: number,
@@ -144,8 +145,8 @@ export async function addForeignLaw(_before: FormAnswer, data: FormData): Promis
   });
 }
 
-export async function dropForeignLaw(lawId: number): Promise<void> {
+export const dropForeignLaw = tap(undefined, (lawId: number): void => {
   if (!areIds(lawId)) return;
   removeForeignLaw(bench().db, lawId);
   changedProcess();
-}
+});

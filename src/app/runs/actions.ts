@@ -4,6 +4,7 @@ import type { z } from 'zod';
 import { answerForm } from '@/app/_actions/answer-form';
 import { changedRuns } from '@/app/_actions/changed-runs';
 import { areIds } from '@/app/_actions/from-page';
+import { tap } from '@/app/_actions/tap';
 import { fail, type Result } from '@/core/result';
 import { bench, benchHouse } from '@/subjects/house';
 import { type FormAnswer, GONE_WORDS } from '@/subjects/language/shared';
@@ -100,19 +101,20 @@ export async function saveCopies(
   });
 }
 
-export async function arrange(runId: number): Promise<string> {
+export const arrange = tap(GONE_WORDS, (runId: number): string => {
   return areIds(runId) ? answer(arrangePlate(bench().db, runId, gap())) : GONE_WORDS;
-}
+});
 
-export async function move(runId: number, input: unknown): Promise<string> {
+export const move = tap(GONE_WORDS, (runId: number, input: unknown): string => {
   if (!areIds(runId)) return GONE_WORDS;
   return tapped(moveInput, input, (wanted) => movePiece(bench().db, runId, wanted));
-}
+});
 
-export async function putAway(runId: number): Promise<string> {
+export const putAway = tap(GONE_WORDS, (runId: number): string => {
   return areIds(runId) ? answer(putPlateAway(bench().db, runId)) : GONE_WORDS;
-}
+});
 
+/** What the page read off a part's file; read again it is the same. */
 export async function sendLayers(input: unknown): Promise<string> {
   return tapped(layersInput, input, (read) => keepLayers(bench().db, read));
 }
@@ -138,22 +140,22 @@ export async function saveAround(runId: number, _before: FormAnswer, data: FormD
   });
 }
 
-export async function tapGate(runId: number, input: unknown): Promise<string> {
+export const tapGate = tap(GONE_WORDS, (runId: number, input: unknown): string => {
   if (!areIds(runId)) return GONE_WORDS;
   return tapped(gateInput, input, (answered) => answerGate(bench().db, runId, answered));
-}
+});
 
-export async function askAgain(runId: number, key: string): Promise<string> {
+export const askAgain = tap(GONE_WORDS, (runId: number, key: string): string => {
   if (!areIds(runId) || !(GATE_KEYS as readonly string[]).includes(key)) return GONE_WORDS;
   return answer(reopenGate(bench().db, runId, key as GateKey));
-}
+});
 
 /** Starts a run; on a simulated printer its clock may run faster than the one on the wall. */
-export async function start(runId: number, speed: number): Promise<string> {
+export const start = tap(GONE_WORDS, (runId: number, speed: number): string => {
   if (!areIds(runId)) return GONE_WORDS;
   const known = [1, 60, 600].includes(speed) ? speed : 1;
   return answer(startRun(bench().db, runId, { house: benchHouse(), speed: known }));
-}
+});
 
 /** The moment that a time of the clock means: today's, or yesterday's where today's is still to come. */
 function momentOf({ hours, minutes }: { hours: number; minutes: number }, now: Date): Date {
@@ -232,7 +234,7 @@ export async function saveWeighing(runId: number, _before: FormAnswer, data: For
 const LATEST_MS = Date.UTC(2100, 0, 1);
 
 /** Sets when a plate is to start, or leaves that to the plan. */
-export async function planStart(runId: number, at: number | null): Promise<string> {
+export const planStart = tap(GONE_WORDS, (runId: number, at: number | null): string => {
   if (!areIds(runId) || (at !== null && !(at >= 0 && at < LATEST_MS))) return GONE_WORDS;
   return answer(changeRun(bench().db, runId, { plannedFor: at === null ? null : new Date(at) }));
-}
+});

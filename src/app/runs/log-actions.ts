@@ -2,6 +2,7 @@
 
 import { answerTap, tapped } from '@/app/_actions/log-tap';
 import { areIds } from '@/app/_actions/from-page';
+import { tap } from '@/app/_actions/tap';
 import { bench } from '@/subjects/house';
 import { GONE_WORDS } from '@/subjects/language/shared';
 import {
@@ -16,37 +17,37 @@ import {
 import { causeInput, failureInput, testInput, testNameInput } from '@/subjects/log/shared';
 
 /** Something of a run failed. */
-export async function tapFailure(runId: number, input: unknown): Promise<string> {
+export const tapFailure = tap(GONE_WORDS, (runId: number, input: unknown): string => {
   return tapped([runId], failureInput, input, (noted) => noteFailure(bench().db, runId, noted));
-}
+});
 
 /** Everything came out well. */
-export async function tapWell(runId: number): Promise<string> {
+export const tapWell = tap(GONE_WORDS, (runId: number): string => {
   return areIds(runId) ? answerTap(noteWell(bench().db, runId)) : GONE_WORDS;
-}
+});
 
 /** It was no failure. */
-export async function dropFailure(runId: number, failureId: number): Promise<string> {
+export const dropFailure = tap(GONE_WORDS, (runId: number, failureId: number): string => {
   if (!areIds(runId, failureId)) return GONE_WORDS;
   return answerTap(takeBackFailure(bench().db, runId, failureId));
-}
+});
 
 /** What a deciding test showed. */
-export async function tapTest(runId: number, input: unknown): Promise<string> {
+export const tapTest = tap(GONE_WORDS, (runId: number, input: unknown): string => {
   return tapped([runId], testInput, input, (made) => keepTest(bench().db, runId, made));
-}
+});
 
 /** What turned out to be the cause. */
-export async function tapCause(runId: number, input: unknown): Promise<string> {
+export const tapCause = tap(GONE_WORDS, (runId: number, input: unknown): string => {
   return tapped([runId], causeInput, input, (cause) => keepCause(bench().db, runId, cause));
-}
+});
 
 /** The simulated eye looks at what came off. */
-export async function lookSimulated(runId: number): Promise<string> {
+export const lookSimulated = tap(GONE_WORDS, (runId: number): string => {
   return areIds(runId) ? answerTap(noteSimulated(bench().db, runId)) : GONE_WORDS;
-}
+});
 
 /** A deciding test on the simulated printer. */
-export async function tapSimulatedTest(runId: number, input: unknown): Promise<string> {
+export const tapSimulatedTest = tap(GONE_WORDS, (runId: number, input: unknown): string => {
   return tapped([runId], testNameInput, input, (test) => testSimulated(bench().db, runId, test));
-}
+});

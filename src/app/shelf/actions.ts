@@ -39,6 +39,7 @@ import { simulatedBend } from '@/subjects/simulated';
 import { answerForm } from '../_actions/answer-form';
 import { changedPrinters, changedShelf } from '../_actions/changed';
 import { areIds, fieldOf } from '../_actions/from-page';
+import { tap } from '@/app/_actions/tap';
 
 const shown = { refusal: describeShelfChangeIssue, changed: changedShelf };
 
@@ -58,9 +59,13 @@ export async function takePracticeShelf(): Promise<void> {
   changedShelf();
 }
 
-export async function removeResin(resinId: number): Promise<void> {
+const takeOff = tap(undefined, (resinId: number): void => {
   if (areIds(resinId)) takeOffShelf(bench().db, resinId);
   changedShelf();
+});
+
+export async function removeResin(tapKey: string, resinId: number): Promise<void> {
+  await takeOff(tapKey, resinId);
   redirect('/shelf');
 }
 
@@ -75,12 +80,12 @@ export async function saveQuote(resinId: number, _before: FormAnswer, data: Form
   });
 }
 
-export async function removeQuote(resinId: number, index: number): Promise<string> {
+export const removeQuote = tap(GONE_WORDS, (resinId: number, index: number): string => {
   if (!areIds(resinId) || !Number.isSafeInteger(index)) return GONE_WORDS;
   const dropped = dropQuote(bench().db, resinId, index);
   changedShelf();
   return dropped.ok ? '' : describeShelfChangeIssue(dropped.issue);
-}
+});
 
 export async function saveFacts(resinId: number, _before: FormAnswer, data: FormData): Promise<FormAnswer> {
   const verb = (facts: Parameters<typeof keepFacts>[2]) => keepFacts(bench().db, resinId, facts);
@@ -114,15 +119,15 @@ export async function saveLeft(
   });
 }
 
-export async function noteShaken(resinId: number, bottleId: number): Promise<void> {
+export const noteShaken = tap(undefined, (resinId: number, bottleId: number): void => {
   if (areIds(resinId, bottleId)) shakeBottle(bench().db, resinId, bottleId);
   changedShelf();
-}
+});
 
-export async function removeBottle(resinId: number, bottleId: number): Promise<void> {
+export const removeBottle = tap(undefined, (resinId: number, bottleId: number): void => {
   if (areIds(resinId, bottleId)) throwBottle(bench().db, resinId, bottleId);
   changedShelf();
-}
+});
 
 export async function saveVat(_before: FormAnswer, data: FormData): Promise<FormAnswer> {
   return answerForm({
@@ -148,10 +153,10 @@ export async function saveProof(resinId: number, _before: FormAnswer, data: Form
   });
 }
 
-export async function removeProof(resinId: number, proofId: number): Promise<void> {
+export const removeProof = tap(undefined, (resinId: number, proofId: number): void => {
   if (areIds(resinId, proofId)) takeBackProof(bench().db, resinId, proofId);
   changedShelf();
-}
+});
 
 export async function saveCreepAgain(
   resinId: number,

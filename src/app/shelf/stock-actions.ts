@@ -3,6 +3,7 @@
 import { revalidatePath } from 'next/cache';
 import { answerForm } from '@/app/_actions/answer-form';
 import { areIds } from '@/app/_actions/from-page';
+import { tap } from '@/app/_actions/tap';
 import { bench } from '@/subjects/house';
 import { type FormAnswer, GONE_WORDS } from '@/subjects/language/shared';
 import { countStock, putStockAway } from '@/subjects/log';
@@ -25,9 +26,9 @@ export async function saveStock(_before: FormAnswer, data: FormData): Promise<Fo
 }
 
 /** Something is not counted any more. */
-export async function dropStock(stockId: number): Promise<string> {
+export const dropStock = tap(GONE_WORDS, (stockId: number): string => {
   if (!areIds(stockId)) return GONE_WORDS;
   const put = putStockAway(bench().db, stockId);
   changed();
   return put.ok ? '' : describeStockIssue(put.issue);
-}
+});

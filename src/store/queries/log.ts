@@ -1,4 +1,4 @@
-import { and, asc, desc, eq, gt, inArray, isNotNull, isNull, lte, or, sql } from 'drizzle-orm';
+import { and, asc, desc, eq, inArray, isNotNull, isNull, lte, or, sql } from 'drizzle-orm';
 import { groupBy } from '@/core/group-by';
 import type { Db } from '../client';
 import { attempts } from '../schema/attempts';
@@ -152,41 +152,34 @@ export function listCausesFound(db: Db) {
   return db.select().from(causesFound).orderBy(asc(causesFound.at)).all();
 }
 
-/** Care that was done at a printer, the newest first. */
+/** Care that was done at a printer, what was noted last first. */
 export function listCareDone(db: Db, printerId: number) {
   return db
     .select()
     .from(careDone)
     .where(and(eq(careDone.printerId, printerId), isNull(careDone.retractedAt)))
-    .orderBy(desc(careDone.at), desc(careDone.id))
+    .orderBy(desc(careDone.id))
     .all();
 }
 
-/** When care of a kind was taken back last; undefined: never. */
-export function lastTakenBack(
-  db: Db,
-  printerId: number,
-  kind: typeof careDone.$inferSelect.kind,
-): Date | undefined {
-  const { retractedAt } = careDone;
-  const row = db
-    .select({ retractedAt })
-    .from(careDone)
-    .where(and(eq(careDone.printerId, printerId), eq(careDone.kind, kind), isNotNull(retractedAt)))
-    .orderBy(desc(retractedAt))
-    .limit(1)
-    .get();
-  return row?.retractedAt ?? undefined;
-}
-
-/** Answers to the steps of clearing a printer since a time, oldest first. */
-export function listClearings(db: Db, printerId: number, since: Date) {
+/** Answers to the steps of clearing a printer after a failure, oldest first; those that were taken back do not count. */
+export function listClearings(db: Db, failureId: number) {
   return db
     .select()
     .from(clearings)
-    .where(and(eq(clearings.printerId, printerId), gt(clearings.at, since)))
+    .where(and(eq(clearings.failureId, failureId), isNull(clearings.retractedAt)))
     .orderBy(asc(clearings.id))
     .all();
+}
+
+/** The newest failure of all, by when it was noted; null: none was. */
+export function newestFailureId(db: Db): number | null {
+  return (
+    db
+      .select({ id: sql<number | null>`max(${failures.id})` })
+      .from(failures)
+      .get()?.id ?? null
+  );
 }
 
 /** The newest failure of a printer that can have left something in its vat, not cleared since; undefined: none. */
@@ -203,10 +196,10 @@ export function findUncleared(db: Db, printerId: number): Failure | undefined {
         inArray(failures.kind, [...LEAVES_SOLIDS]),
       ),
     )
-    .orderBy(desc(failures.at))
+    .orderBy(desc(failures.id))
     .limit(1)
     .get()?.failure;
   if (last === undefined) return undefined;
   const cleared = listCareDone(db, printerId).find(({ kind }) => kind === 'clearVat' || kind === 'drain');
-  return cleared === undefined || cleared.at < last.at ? last : undefined;
+  return cleared === undefined || (cleared.afterFailureId ?? 0) < last.id ? last : undefined;
 }

@@ -72,16 +72,18 @@ export function listEndedRuns(db: Db, printerId: number, most = 200): Run[] {
     .map(({ run }) => run);
 }
 
-/** What a printer has done so far: runs, layers, and hours with its light. */
+/** What a printer has done so far: runs, layers, and hours: those of the clock where the end was seen, those planned elsewhere. */
 export function workOfPrinter(db: Db, printerId: number) {
-  const { plan, startedAt, endedAt, stoppedLayer } = runs;
+  const { plan, startedAt, endedAt, stoppedLayer, isTimed } = runs;
   const planned = sql`json_extract(${plan}, '$.layers')`;
   const speed = sql`coalesce(json_extract(${plan}, '$.speed'), 1)`;
+  const byClock = sql`(${endedAt} - ${startedAt}) * ${speed}`;
+  const byPlan = sql`1000.0 * json_extract(${plan}, '$.plannedS') * coalesce(${stoppedLayer}, ${planned}) / ${planned}`;
   return db
     .select({
       prints: count(),
       layers: sql<number>`coalesce(sum(coalesce(${stoppedLayer}, ${planned}, 0)), 0)`,
-      hours: sql<number>`coalesce(sum((${endedAt} - ${startedAt}) * ${speed}), 0) / 3600000.0`,
+      hours: sql<number>`coalesce(sum(case when ${isTimed} then ${byClock} else coalesce(${byPlan}, 0) end), 0) / 3600000.0`,
     })
     .from(runs)
     .innerJoin(profiles, eq(runs.profileId, profiles.id))

@@ -65,6 +65,8 @@ export const careDone = sqliteTable(
     isWell: integer({ mode: 'boolean' }).notNull().default(true),
     note: text().notNull().default(''),
     at: integer({ mode: 'timestamp_ms' }).notNull(),
+    /** The newest failure that was noted before it: what it cleared is told by this, not by a clock. Null: none was. */
+    afterFailureId: integer().references(() => failures.id),
     retractedAt: integer({ mode: 'timestamp_ms' }),
   },
   (table) => [index('care_of_printer').on(table.printerId)],
@@ -83,6 +85,10 @@ export const clearings = sqliteTable(
     isWell: integer({ mode: 'boolean' }).notNull(),
     note: text().notNull().default(''),
     at: integer({ mode: 'timestamp_ms' }).notNull(),
+    /** The failure that it was answered for; null where an older version did not know. */
+    failureId: integer().references(() => failures.id),
+    /** The whole clearing was taken back: it is gone through again. */
+    retractedAt: integer({ mode: 'timestamp_ms' }),
   },
   (table) => [index('clearings_of_printer').on(table.printerId)],
 );
@@ -99,5 +105,7 @@ export const consumables = sqliteTable('consumables', {
   perPrint: real().notNull(),
   /** Days that it takes to come. */
   leadDays: real().notNull(),
+  /** Counts its changes, so that another window notices. */
+  revision: integer().notNull().default(1),
   putAwayAt: integer({ mode: 'timestamp_ms' }),
 });

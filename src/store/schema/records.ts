@@ -72,6 +72,13 @@ export const settings = sqliteTable('settings', {
   value: text({ mode: 'json' }).$type<unknown>().notNull(),
 });
 
+/** Taps and forms that were answered, by the key that each bears: asked again, they get the first answer. The oldest go. */
+export const taps = sqliteTable('taps', {
+  id: integer().primaryKey({ autoIncrement: true }),
+  tapKey: text().notNull().unique(),
+  answer: text({ mode: 'json' }).$type<{ readonly answer?: unknown }>().notNull(),
+});
+
 /** How a print did in the acceptance test that was agreed; append-only, the last answer counts. */
 export const acceptanceAnswers = sqliteTable(
   'acceptance_answers',

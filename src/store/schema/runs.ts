@@ -28,6 +28,8 @@ export const runs = sqliteTable(
     outcome: text().$type<'done' | 'stopped'>(),
     /** Its end was seen, by the printer or by somebody beside it: then its hours tell of the printer. */
     isTimed: integer({ mode: 'boolean' }).notNull().default(false),
+    /** The clock was set back while it printed: how long it took is not known. */
+    isClockChanged: integer({ mode: 'boolean' }).notNull().default(false),
     /** What it was started with: program, layers, resin, settings of the profile as they were. */
     plan: text({ mode: 'json' }).$type<RunPlan>(),
     /** When the printer last said where it is, and where that was. */

@@ -90,11 +90,11 @@ function ninetieth({ middleS, lateS }: { readonly middleS: number; readonly late
   return middleS * Math.exp((Math.log(lateS / middleS) * 1.2816) / 1.645);
 }
 
-/** What is left of a print that runs, or all of one that waits: s, on the wall. */
+/** What is left of a print that runs, or all of one that waits: s, on the wall. By a clock that was set back it has just begun. */
 function hoursOf(db: Db, glance: OpenRunGlance, now: Date) {
   const { print, startedAt, speed, heard } = glance;
   if (print === undefined || startedAt === undefined) return forecastOfRun(db, glance.id)?.finish;
-  const elapsedS = ((now.getTime() - startedAt.getTime()) / 1000) * speed;
+  const elapsedS = Math.max(0, ((now.getTime() - startedAt.getTime()) / 1000) * speed);
   const heardS = heard && ((heard.at.getTime() - startedAt.getTime()) / 1000) * speed;
   const { events } = whereItIs(
     print,
@@ -162,7 +162,7 @@ function wayJob(way: OnTheWay, zero: number, house: House): Both | undefined {
   const first = steps[0];
   if (first === undefined) return undefined;
   const isUnderWay = way.runsSince !== undefined && way.open[0]?.step === first.id;
-  const passed = isUnderWay ? toMinutes(zero - way.runsSince!) : 0;
+  const passed = isUnderWay ? Math.max(0, toMinutes(zero - way.runsSince!)) : 0;
   const left = Math.max(1, first.minutes - passed);
   const now: DayStep = isUnderWay
     ? {

@@ -10,5 +10,12 @@ export { reopenBench } from './reopen-bench';
 export { restoreBackup } from './restore-bench';
 export { HOUSE_DEFAULTS, type HouseRules, readHouseRules } from './view-house-rules';
 export { isThere, nextThere, presenceBetween, type Stretch } from './view-presence';
-export { type PairedDevice, type PairingCode, type Sharing, sharing } from './view-sharing';
+export {
+  isAtMachine,
+  type PairedDevice,
+  type PairingCode,
+  type Sharing,
+  sharing,
+  sharingTrouble,
+} from './view-sharing';
 export { benchTrouble, examineBench, viewOriginals } from './view-originals';

@@ -15,5 +15,6 @@ export { describeLiquid } from './words-liquids';
 export { describeOriginalIssue, type OriginalIssue } from './words-originals';
 export { describeBytes, describeRestoreIssue } from './words-restore';
 export { SCHOOL_GROUPS, SCHOOL_WORDS, SIDE_WORDS } from './words-schools';
+export { AT_MACHINE_WORDS } from './words-sharing';
 export { describeStorageTrouble, type StorageTrouble } from './words-storage';
 export { describeBenchTrouble, isMendedByRestore } from './words-trouble';

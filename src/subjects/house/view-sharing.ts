@@ -21,7 +21,29 @@ export interface Sharing {
   revoke(id: string): boolean;
 }
 
-/** Undefined: the server was started without an address to share. */
+/** What the server that this runs in keeps for its pages; see scripts/server.mjs. */
+interface ServerDoor {
+  mellowShare?: Sharing;
+  mellowShareTrouble?: string;
+  mellowDoor?: { isMachineMark(mark: string | null): boolean };
+}
+
+const server = globalThis as ServerDoor;
+
+/** Undefined: the server was started without an address to share, or could not share on it. */
 export function sharing(): Sharing | undefined {
-  return (globalThis as { mellowShare?: Sharing }).mellowShare;
+  return server.mellowShare;
+}
+
+/** Why nothing is shared although an address was named, with the remedy. */
+export function sharingTrouble(): string | undefined {
+  return server.mellowShareTrouble;
+}
+
+/** Header by which the server says which door a request came in by. */
+const DOOR_HEADER = 'x-mellow-door';
+
+/** Whether a request came in at the machine itself, by its headers. Whoever cannot show the server's mark did not. */
+export function isAtMachine(headers: Pick<Headers, 'get'>): boolean {
+  return server.mellowDoor?.isMachineMark(headers.get(DOOR_HEADER)) ?? false;
 }

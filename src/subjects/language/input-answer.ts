@@ -9,6 +9,9 @@ export interface FormAnswer {
   readonly at?: number;
 }
 
+/** Field of a form that bears the key of its sending: what is sent twice is done once. */
+export const TAP_KEY_FIELD = 'tapKey';
+
 export const UNTOUCHED: FormAnswer = { ok: true };
 
 export function refused(message: string): FormAnswer {

@@ -1,4 +1,4 @@
-export { done, faulty, type FormAnswer, refused, UNTOUCHED } from './input-answer';
+export { done, faulty, type FormAnswer, refused, TAP_KEY_FIELD, UNTOUCHED } from './input-answer';
 export {
   type CellIssue,
   kindCells,

@@ -1,4 +1,4 @@
-import { eq } from 'drizzle-orm';
+import { and, eq, isNull } from 'drizzle-orm';
 import { type CareKind, CLEARING_STEPS } from '@/core/log';
 import { fail, ok, type Result } from '@/core/result';
 import { allOrNothing, type Db, queries, tables } from '@/store';
@@ -7,6 +7,14 @@ import type { CareNoted, ClearingAnswer, LookedOver } from './input-log';
 import { keepTest } from './keep-failure';
 import { viewClearing } from './view-clearing';
 import { describeGlances, type LogIssue } from './words-care';
+
+type NewCare = Omit<typeof tables.careDone.$inferInsert, 'afterFailureId'>;
+
+function keepCare(db: Db, care: NewCare): void {
+  db.insert(tables.careDone)
+    .values({ ...care, afterFailureId: queries.newestFailureId(db) })
+    .run();
+}
 
 /** Notes care that was done at a printer, or what a check of it showed. */
 export function noteCare(
@@ -17,16 +25,25 @@ export function noteCare(
 ): Result<void, LogIssue> {
   if (findPrinter(db, printerId) === undefined) return fail({ code: 'gone' });
   if (!isWell && note === '') return fail({ code: 'noFollow' });
-  db.insert(tables.careDone).values({ printerId, kind, isWell, note, at }).run();
+  keepCare(db, { printerId, kind, isWell, note, at });
   return ok(undefined);
 }
 
-/** It was not done after all: the newest of its kind counts no more, and stays on record. */
+/** It was not done after all: the newest of its kind counts no more, and stays on record. A vat is then cleared step by step again. */
 export function takeBackCare(db: Db, printerId: number, kind: CareKind): Result<void, LogIssue> {
   const last = queries.listCareDone(db, printerId).find((each) => each.kind === kind);
   if (last === undefined) return fail({ code: 'gone' });
-  db.update(tables.careDone).set({ retractedAt: new Date() }).where(eq(tables.careDone.id, last.id)).run();
-  return ok(undefined);
+  const { careDone, clearings } = tables;
+  const retractedAt = new Date();
+  return allOrNothing<void, LogIssue>(db, (tx) => {
+    tx.update(careDone).set({ retractedAt }).where(eq(careDone.id, last.id)).run();
+    if (kind === 'clearVat')
+      tx.update(clearings)
+        .set({ retractedAt })
+        .where(and(eq(clearings.printerId, printerId), isNull(clearings.retractedAt)))
+        .run();
+    return ok(undefined);
+  });
 }
 
 /**
@@ -44,12 +61,13 @@ export function answerClearing(
   if (clearing === undefined) return fail({ code: 'gone' });
   if (!isWell && note === '') return fail({ code: 'noFollow' });
   return allOrNothing<void, LogIssue>(db, (tx) => {
-    tx.insert(tables.clearings).values({ printerId, step, isWell, note, at }).run();
+    const { failureId } = clearing;
+    tx.insert(tables.clearings).values({ printerId, failureId, step, isWell, note, at }).run();
     if (step === 'film' && !clearing.answers.has('film'))
       keepTest(tx, clearing.runId, { test: 'filmToLight', outcome: isWell ? 'clear' : 'dented' }, at);
     const answers = viewClearing(tx, printerId)?.answers;
     if (CLEARING_STEPS.every((each) => answers?.get(each)?.isWell === true))
-      tx.insert(tables.careDone).values({ printerId, kind: 'clearVat', at }).run();
+      keepCare(tx, { printerId, kind: 'clearVat', at });
     return ok(undefined);
   });
 }
@@ -64,10 +82,10 @@ export function noteLookOver(
   if (findPrinter(db, printerId) === undefined) return fail({ code: 'gone' });
   if (amiss.length > 0 && note === '') return fail({ code: 'noFollow' });
   return allOrNothing<void, LogIssue>(db, (tx) => {
-    for (const kind of done) tx.insert(tables.careDone).values({ printerId, kind, at }).run();
+    for (const kind of done) keepCare(tx, { printerId, kind, at });
     const isWell = amiss.length === 0;
     const said = isWell ? note : `${describeGlances(amiss)}: ${note}`;
-    tx.insert(tables.careDone).values({ printerId, kind: 'lookOver', isWell, note: said, at }).run();
+    keepCare(tx, { printerId, kind: 'lookOver', isWell, note: said, at });
     return ok(undefined);
   });
 }

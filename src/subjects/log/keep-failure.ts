@@ -35,8 +35,10 @@ export function noteFailure(
   if (pieceIds.some((id) => !here.has(id))) return fail({ code: 'otherPlate' });
   const [partXMm, partYMm] = pieceIds.length === 1 && partMm !== undefined ? partMm : [null, null];
   return allOrNothing<void, LogIssue>(db, (tx) => {
+    let added = 0;
     for (const pieceId of pieceIds.length === 0 ? [null] : pieceIds)
-      tx.insert(tables.failures)
+      added += tx
+        .insert(tables.failures)
         .values({
           clientKey: `${clientKey} ${pieceId ?? 'all'}`,
           runId,
@@ -49,7 +51,8 @@ export function noteFailure(
           at,
         })
         .onConflictDoNothing()
-        .run();
+        .run().changes;
+    if (added === 0) return ok(undefined);
     tx.update(tables.runs).set({ wellAt: null }).where(eq(tables.runs.id, runId)).run();
     const jobs = new Set(pieceIds.length === 0 ? here.values() : pieceIds.map((id) => here.get(id)!));
     for (const jobId of jobs) noteLedger<LogEntry>(tx, jobId, 'run', { code: 'failed', kind, layer });

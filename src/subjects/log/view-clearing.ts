@@ -3,6 +3,7 @@ import { type Db, queries } from '@/store';
 
 /** What a failure may have left in a vat, and how far clearing it is. */
 export interface ClearingView {
+  readonly failureId: number;
   /** The failed run. */
   readonly runId: number;
   readonly failedAt: Date;
@@ -14,11 +15,9 @@ export interface ClearingView {
 export function viewClearing(db: Db, printerId: number): ClearingView | undefined {
   const failure = queries.findUncleared(db, printerId);
   if (failure === undefined) return undefined;
-  // Taken back, it is gone through anew.
-  const takenBack = queries.lastTakenBack(db, printerId, 'clearVat');
-  const since = takenBack !== undefined && takenBack > failure.at ? takenBack : failure.at;
-  const answers = queries.listClearings(db, printerId, since);
+  const answers = queries.listClearings(db, failure.id);
   return {
+    failureId: failure.id,
     runId: failure.runId,
     failedAt: failure.at,
     answers: new Map(answers.map(({ step, isWell, note }) => [step, { isWell, note }])),

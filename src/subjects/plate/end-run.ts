@@ -23,14 +23,16 @@ export interface RunEnd {
 
 type Started = queries.Run & { readonly startedAt: Date };
 
-/** What is wrong with how a run is said to have ended. */
-function findEndFault(
-  { startedAt, plan }: Started,
-  { endedAt, layer }: RunEnd,
-  now: Date,
-): PlateIssue | undefined {
-  if (endedAt < startedAt) return { code: 'endBeforeStart' };
-  if (endedAt.getTime() > now.getTime() + 60_000) return { code: 'endToCome' };
+/** Whether the clock was set back since a run began: then no time of it can be told. */
+const isClockChanged = ({ startedAt }: Started, now: Date) => now < startedAt;
+
+/** What is wrong with how a run is said to have ended; its times are not asked of a clock that was set back. */
+function findEndFault(run: Started, { endedAt, layer }: RunEnd, now: Date): PlateIssue | undefined {
+  const { startedAt, plan } = run;
+  if (!isClockChanged(run, now)) {
+    if (endedAt < startedAt) return { code: 'endBeforeStart' };
+    if (endedAt.getTime() > now.getTime() + 60_000) return { code: 'endToCome' };
+  }
   const layers = plan?.layers ?? Infinity;
   if (layer !== undefined && (layer < 0 || layer > layers)) return { code: 'noSuchLayer', layer, layers };
   return undefined;
@@ -82,14 +84,19 @@ function lowerVat(db: Db, run: Started, printerId: number, layer: number): void 
   db.update(vats).set({ levelMl, read, at: new Date() }).where(eq(vats.printerId, printerId)).run();
 }
 
-/** Ends a run: its prints are there to be washed and measured, the vat is lower by what they took, its hours are known. */
-export function endRun(db: Db, runId: number, end: RunEnd, now = new Date()): Result<void, PlateIssue> {
+/**
+ * Ends a run, whatever became of the clock meanwhile: its prints are there to be washed and measured, the vat is lower by what they
+ * took, its hours are known where the clock was not set back. Such a print is taken to have ended when it began.
+ */
+export function endRun(db: Db, runId: number, said: RunEnd, now = new Date()): Result<void, PlateIssue> {
   return allOrNothing<void, PlateIssue>(db, (tx) => {
     const running = runningRun(tx, runId);
     if (!running.ok) return running;
     const run = running.value;
-    const fault = findEndFault(run, end, now);
+    const fault = findEndFault(run, said, now);
     if (fault !== undefined) return fail(fault);
+    const isChanged = isClockChanged(run, now);
+    const end = isChanged ? { ...said, endedAt: run.startedAt } : said;
     const items = viewItems(tx, runId);
     const printer = queries.findProfile(tx, run.profileId)!.printer;
     const layers = run.plan?.layers ?? 0;
@@ -98,6 +105,7 @@ export function endRun(db: Db, runId: number, end: RunEnd, now = new Date()): Re
       .set({
         endedAt: end.endedAt,
         outcome: end.outcome,
+        isClockChanged: isChanged,
         isTimed: end.isSeen && end.outcome === 'done' && isPlausible(run, end.endedAt),
         stoppedLayer: end.outcome === 'stopped' ? (end.layer ?? null) : null,
         endReason: end.reason,

@@ -169,8 +169,10 @@ function roomFacts(db: Db, { run, row, house, now }: GateContext): Known[] {
     (newest, { shakenAt: at }) => (at !== null && (newest === null || at > newest) ? at : newest),
     null,
   );
-  const isShaken =
-    shakenAt !== undefined && shakenAt !== null && now.getTime() - shakenAt.getTime() < SHAKEN_FOR_MS;
+  const shakenMs =
+    shakenAt === undefined || shakenAt === null ? undefined : now.getTime() - shakenAt.getTime();
+  // Shaken later than now says a clock that was set back: it is asked.
+  const isShaken = shakenMs !== undefined && shakenMs >= 0 && shakenMs < SHAKEN_FOR_MS;
   const vatSince = row.printer.vatSince === '' ? undefined : new Date(row.printer.vatSince);
   const vatDays = vatSince && Math.floor((now.getTime() - vatSince.getTime()) / DAY_MS);
   const isDue =

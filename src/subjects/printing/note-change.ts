@@ -30,23 +30,34 @@ function putSettings(db: Db, profileId: number, { lot = '', layerMm, ...settings
     .run();
 }
 
+/**
+ * When a change was made, after the last one: what is noted of now comes after it even where the last one was noted by a
+ * clock that ran ahead.
+ */
+function momentAfter(last: Date | undefined, at: Date, now: Date): Date | undefined {
+  if (last === undefined || at >= last) return at;
+  return last > now ? new Date(last.getTime() + 1) : undefined;
+}
+
 /** Notes that something changed under a profile: what was learned before tells less of it from then on. */
 export function noteChange(
   db: Db,
   profileId: number,
-  { kinds, at, after, exposureBeforeS, note }: NewChange,
+  { kinds, at: said, after, exposureBeforeS, note }: NewChange,
+  now = new Date(),
 ): Result<number, ChangeIssue> {
   const row = queries.findProfile(db, profileId);
   if (row === undefined) return fail({ code: 'gone' });
   if (kinds.length === 0) return fail({ code: 'nothingChanged' });
   const last = queries.listChanges(db, profileId).at(-1);
-  if (last !== undefined && at < last.at) return fail({ code: 'beforeLast', lastAt: last.at });
+  const at = momentAfter(last?.at, said, now);
+  if (at === undefined) return fail({ code: 'beforeLast', lastAt: last!.at });
   const known = settingsOf(row);
   const before = { ...known, exposureS: known.exposureS ?? exposureBeforeS };
   return db.transaction((tx) => {
     const { id } = tx
       .insert(tables.profileChanges)
-      .values({ profileId, kinds, at, before, after: { ...before, ...after }, note, notedAt: new Date() })
+      .values({ profileId, kinds, at, before, after: { ...before, ...after }, note, notedAt: now })
       .returning()
       .get();
     putSettings(tx, profileId, { ...before, ...after });

@@ -1,5 +1,6 @@
 import 'server-only';
 
+export { answerOnce } from './answer-once';
 export { keepFile } from './keep-file';
 export { keepMesh } from './keep-mesh';
 export { bumpRevision, type LedgerStep, noteLedger } from './note-ledger';

@@ -49,12 +49,12 @@ function coolingOf(
   links: readonly ChainLink[],
   steps: readonly queries.PrintStep[],
 ): Pick<Chain, 'curedAt' | 'warmUntil'> {
-  const cured = steps.findLast(({ step, endedAt }) => step === 'cure' && endedAt !== null)?.endedAt;
-  if (cured === undefined || cured === null) return {};
+  const at = steps.findLastIndex(({ step, endedAt }) => step === 'cure' && endedAt !== null);
+  const cured = at < 0 ? null : steps[at].endedAt;
+  if (cured === null) return {};
   const cool = links.find(({ card }) => card.step === 'cool');
-  const cooled = steps.find(
-    ({ step, endedAt, startedAt }) => step === 'cool' && endedAt !== null && startedAt >= cured,
-  );
+  // Later by their order: a clock may have been set in between.
+  const cooled = steps.slice(at + 1).find(({ step, endedAt }) => step === 'cool' && endedAt !== null);
   const warmUntil = cooled?.endedAt ?? new Date(cured.getTime() + 1000 * (cool?.plannedS ?? 0));
   return { curedAt: cured, warmUntil };
 }
@@ -96,7 +96,9 @@ export function stateForSitting(
   now: Date,
 ): { readonly state: PartState; readonly warm: boolean } | undefined {
   if (chain === undefined || chain.links.every(({ done }) => done === undefined)) return undefined;
-  return { state: chain.state, warm: chain.warmUntil !== undefined && now < chain.warmUntil };
+  const { state, curedAt, warmUntil } = chain;
+  // Cured later than now says a clock that was set back: then nobody can tell, and it is asked.
+  return { state, warm: warmUntil !== undefined && curedAt! <= now && now < warmUntil };
 }
 
 /** Other prints of the same plate that are as far as this one: what may go through the next step with it. */

@@ -3,12 +3,14 @@
 import { FormProvider, getFormProps, useForm } from '@conform-to/react';
 import { parseWithZod } from '@conform-to/zod/v4';
 import { type ReactNode, startTransition, useActionState } from 'react';
+import { v4 as newKey } from 'uuid';
 import type { z } from 'zod';
 import {
   describeFaults,
   type FieldIssue,
   type FormAnswer,
   issuesOf,
+  TAP_KEY_FIELD,
   UNTOUCHED,
 } from '@/subjects/language/shared';
 import { Note, Problem } from '../notice';
@@ -38,6 +40,7 @@ export function ActionForm({ form, action, label, className, children }: ActionF
     // Sent by hand: React empties a form whose `action` ran, and a refusal must lose nothing.
     onSubmit: (event, { formData }) => {
       event.preventDefault();
+      formData.set(TAP_KEY_FIELD, newKey());
       startTransition(() => send(formData));
     },
   });

@@ -19,7 +19,7 @@ interface DayRailProps {
 /** Setting a start and taking it back; what it costs is said when the day is planned anew. */
 function useStarts() {
   const { problem, isBusy, tap } = useTap();
-  const set = (runId: number, at: number | null) => tap(() => planStart(runId, at));
+  const set = (runId: number, at: number | null) => tap((key) => planStart(key, runId, at));
   return { problem, isBusy, set };
 }
 

@@ -13,13 +13,13 @@ import {
   writeBackup,
 } from '@/subjects/house';
 import { describeBenchTrouble, describeRestoreIssue } from '@/subjects/house/shared';
-import { answering, bodyOf, download, refusal } from '../answers';
+import { answeringAtMachine, bodyOf, download, refusal } from '../answers';
 
 /** Years of a shop's work, its parts included. */
 const LARGEST_BACKUP_BYTES = 64 * 1024 ** 3;
 
 /** The whole bench in one file; a damaged or newer one is refused in words. */
-export const GET = answering(async (request: Request) => {
+export const GET = answeringAtMachine(async (request: Request) => {
   const isAsked = new URL(request.url).searchParams.has('check');
   const trouble = isAsked ? examineBench() : benchTrouble();
   if (trouble !== undefined) return refusal(describeBenchTrouble(trouble), 409);
@@ -49,7 +49,7 @@ async function* upToLimit(body: AsyncIterable<Uint8Array>) {
 }
 
 /** Puts a backup in the bench's place. It needs nothing of the bench that is there. */
-export const POST = answering(async (request: Request) => {
+export const POST = answeringAtMachine(async (request: Request) => {
   const body = bodyOf(request);
   if (body === undefined) return refusal(describeRestoreIssue({ code: 'notABackup' }), 400);
   const { root } = viewOriginals();

@@ -1,6 +1,6 @@
 import { benchTrouble } from '@/subjects/house';
 import { describeBenchTrouble } from '@/subjects/house/shared';
-import { refusal } from '../answers';
+import { answering, refusal } from '../answers';
 
 /** What the server answers in place of every other interface while the bench cannot be opened. */
 function sayWhy(): Response {
@@ -10,5 +10,5 @@ function sayWhy(): Response {
     : refusal(describeBenchTrouble(trouble), 503);
 }
 
-export const GET = sayWhy;
-export const POST = sayWhy;
+export const GET = answering(sayWhy);
+export const POST = answering(sayWhy);

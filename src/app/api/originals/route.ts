@@ -1,12 +1,12 @@
 import { z } from 'zod';
 import { deleteOriginal, putOriginalBack, reopenBench, viewOriginals } from '@/subjects/house';
 import { describeOriginalIssue } from '@/subjects/house/shared';
-import { answering, readJson, refusal } from '../answers';
+import { answeringAtMachine, readJson, refusal } from '../answers';
 
 const wantedInput = z.object({ folder: z.string().max(100), wish: z.enum(['putBack', 'delete']) });
 
 /** Puts a bench that was replaced back in use, or deletes it for good. It needs nothing of the bench in use. */
-export const POST = answering(async (request: Request) => {
+export const POST = answeringAtMachine(async (request: Request) => {
   const input = await readJson(request, wantedInput);
   if (!input.ok) return input.issue;
   const { folder, wish } = input.value;

@@ -11,24 +11,18 @@ interface SharePanelProps {
   /** Address that devices use; undefined: sharing is off. */
   readonly origin?: string;
   readonly devices: readonly PairedDevice[];
-  /** The page is shown on a paired device. */
-  readonly isOnDevice: boolean;
+  /** Why nothing is shared although an address was named. */
+  readonly trouble?: string;
   readonly serverNow: number;
 }
 
 /** Phones and tablets: how to share, a code with its picture, and who is paired. */
-export function SharePanel({ origin, devices, isOnDevice, serverNow }: SharePanelProps) {
+export function SharePanel({ origin, devices, trouble, serverNow }: SharePanelProps) {
   const router = useRouter();
   const [code, setCode] = useState<ShownCode>();
   const [problem, setProblem] = useState('');
   const [isBusy, startTransition] = useTransition();
-  if (isOnDevice)
-    return (
-      <p className="text-soft">
-        You are on a paired device. Restore, house rules, pairing and revoking are done at the machine itself;
-        all else works here.
-      </p>
-    );
+  if (trouble !== undefined) return <Problem>{trouble}</Problem>;
   if (origin === undefined)
     return (
       <p className="text-soft">

@@ -2,6 +2,8 @@
 
 import { changedHouse } from '@/app/_actions/changed';
 import { answerForm } from '@/app/_actions/answer-form';
+import { formAtMachine, tapAtMachine } from '@/app/_actions/at-machine';
+import { tap } from '@/app/_actions/tap';
 import { ok } from '@/core/result';
 import { bench } from '@/subjects/house';
 import { type FormAnswer, GONE_WORDS } from '@/subjects/language/shared';
@@ -10,24 +12,26 @@ import { lineForm, lineNameInput, priorForm } from '@/subjects/log/shared';
 
 const shown = { refusal: String, changed: changedHouse, said: () => 'Kept. Failures are read by it.' };
 
-export async function saveLine(_before: FormAnswer, data: FormData): Promise<FormAnswer> {
+export const saveLine = formAtMachine(async (_before: FormAnswer, data: FormData) => {
   return answerForm({
     form: lineForm,
     data,
     verb: ({ line, chances }) => ok(changeLine(bench().db, line, chances)),
     ...shown,
   });
-}
+});
 
-export async function savePrior(_before: FormAnswer, data: FormData): Promise<FormAnswer> {
+export const savePrior = formAtMachine(async (_before: FormAnswer, data: FormData) => {
   return answerForm({ form: priorForm, data, verb: (prior) => ok(changePrior(bench().db, prior)), ...shown });
-}
+});
 
 /** The house goes back to our chances. */
-export async function dropLine(input: unknown): Promise<string> {
-  const line = lineNameInput.safeParse(input);
-  if (!line.success) return GONE_WORDS;
-  dropEdit(bench().db, line.data);
-  changedHouse();
-  return '';
-}
+export const dropLine = tapAtMachine(
+  tap(GONE_WORDS, (input: unknown): string => {
+    const line = lineNameInput.safeParse(input);
+    if (!line.success) return GONE_WORDS;
+    dropEdit(bench().db, line.data);
+    changedHouse();
+    return '';
+  }),
+);

@@ -1,6 +1,7 @@
 'use client';
 
 import { useState } from 'react';
+import { v4 as newKey } from 'uuid';
 import type { ForeignGlance } from '@/subjects/printing';
 import { foreignForm } from '@/subjects/printing/shared';
 import { ActionForm, Button, Choice, PlainField, TextField } from '@/ui';
@@ -39,7 +40,7 @@ export function ForeignLaws({ laws, printers, resins }: ForeignLawsProps) {
                 lends to {[printer, resin].filter((each) => each !== null).join(' and to ')}
               </span>
             </span>
-            <Button onClick={() => void dropForeignLaw(id)}>Lend from it no longer</Button>
+            <Button onClick={() => void dropForeignLaw(newKey(), id)}>Lend from it no longer</Button>
           </li>
         ))}
       </ul>

@@ -220,7 +220,7 @@ interface EndedProps {
 
 function Ended({ view, failedPiece }: EndedProps) {
   const { run, items, weighing } = view;
-  const { outcome, startedAt, endedAt, plan, stoppedLayer, endReason, isTimed } = run;
+  const { outcome, startedAt, endedAt, plan, stoppedLayer, endReason, isTimed, isClockChanged } = run;
   const hours = ((endedAt!.getTime() - startedAt!.getTime()) / 3_600_000) * (plan?.speed ?? 1);
   return (
     <div className="grid gap-8 lg:grid-cols-2">
@@ -232,12 +232,18 @@ function Ended({ view, failedPiece }: EndedProps) {
         </h2>
         <p>
           {endReason !== '' && `${endReason}. `}
-          {isTimed
-            ? `It took ${hours.toFixed(1)} h, planned were ${((plan?.plannedS ?? 0) / 3600).toFixed(1)}.`
-            : 'Nobody saw its end: its hours do not count for the pace of the printer.'}{' '}
-          <span className="text-soft">
-            Ended {dayOf(endedAt!)}, {momentOn(endedAt!.getTime(), endedAt!.getTime())}.
-          </span>
+          {isTimed &&
+            `It took ${hours.toFixed(1)} h, planned were ${((plan?.plannedS ?? 0) / 3600).toFixed(1)}.`}
+          {isClockChanged &&
+            'The clock was set back while it printed: when it ended and how long it took are unknown.'}
+          {!isTimed &&
+            !isClockChanged &&
+            'Nobody saw its end: its hours do not count for the pace of the printer.'}{' '}
+          {!isClockChanged && (
+            <span className="text-soft">
+              Ended {dayOf(endedAt!)}, {momentOn(endedAt!.getTime(), endedAt!.getTime())}.
+            </span>
+          )}
         </p>
         <ul className="mt-2 border-t border-hair">
           {items.flatMap(({ job, pieces }) =>

@@ -26,7 +26,7 @@ export function StockPanel({ stock }: { stock: readonly StockView[] }) {
                 <strong>{item.name}</strong> {describeStock(item, item)}
                 <span className="text-sm text-soft">, counted {dayOf(item.countedAt)}</span>
               </span>
-              <Button disabled={isBusy} onClick={() => tap(() => dropStock(item.id))}>
+              <Button disabled={isBusy} onClick={() => tap((key) => dropStock(key, item.id))}>
                 Put away<span className="sr-only">: {item.name}</span>
               </Button>
             </p>

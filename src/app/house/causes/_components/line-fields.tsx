@@ -54,7 +54,7 @@ export function LineFields({ line, title, why, chances, isOwn }: LineFieldsProps
 function BackToOurs({ line }: { line: LineName | { readonly of: 'prior' } }) {
   const { isBusy, tap } = useTap();
   return (
-    <Button type="button" disabled={isBusy} onClick={() => tap(() => dropLine(line))}>
+    <Button type="button" disabled={isBusy} onClick={() => tap((key) => dropLine(key, line))}>
       Back to the ones it came with
     </Button>
   );

@@ -4,6 +4,7 @@ import { after } from 'next/server';
 import { answerForm } from '@/app/_actions/answer-form';
 import { changedJob, changedProcess } from '@/app/_actions/changed';
 import { areIds } from '@/app/_actions/from-page';
+import { tap } from '@/app/_actions/tap';
 import { assessSizes, drawAttempt, trimForJob } from '@/subjects/correct';
 import { attemptForm, fileSizesInput } from '@/subjects/correct/shared';
 import { bench } from '@/subjects/house';
@@ -58,9 +59,9 @@ export async function expectOfFile(jobId: number, sizes: readonly FileSize[]) {
 }
 
 /** The trim that is weighed for a job is set at the printer: noted as a change of its profile. */
-export async function trimExposure(jobId: number): Promise<string> {
+export const trimExposure = tap(GONE_WORDS, (jobId: number): string => {
   if (!areIds(jobId)) return GONE_WORDS;
   const noted = trimForJob(bench().db, jobId, after);
   changedProcess();
   return noted.ok ? describeReopenedJobs(noted.value) : describeChangeIssue(noted.issue);
-}
+});

@@ -3,6 +3,7 @@
 import { answerForm } from '@/app/_actions/answer-form';
 import { changedJob, changedShelf } from '@/app/_actions/changed';
 import { areIds } from '@/app/_actions/from-page';
+import { tap } from '@/app/_actions/tap';
 import type { DrawnFit } from '@/core/fits';
 import { ok } from '@/core/result';
 import { askStrain, type StrainAsked } from '@/subjects/choice';
@@ -31,7 +32,7 @@ import {
 import { bench, today } from '@/subjects/house';
 import { takeOverClasses, viewJob } from '@/subjects/job';
 import { describeReopened } from '@/subjects/job/shared';
-import type { FormAnswer } from '@/subjects/language/shared';
+import { type FormAnswer, GONE_WORDS } from '@/subjects/language/shared';
 import { describeShelfChangeIssue } from '@/subjects/resin/shared';
 
 export async function saveWish(
@@ -51,11 +52,11 @@ export async function saveWish(
   });
 }
 
-export async function takeWishOff(jobId: number, featureId: number): Promise<void> {
+export const takeWishOff = tap(undefined, (jobId: number, featureId: number): void => {
   if (!areIds(jobId, featureId)) return;
   dropWish(bench().db, jobId, featureId);
   changedJob(jobId);
-}
+});
 
 export async function keepJoint(
   jobId: number,
@@ -73,11 +74,11 @@ export async function keepJoint(
   });
 }
 
-export async function dropJoint(jobId: number, jointId: number): Promise<void> {
+export const dropJoint = tap(undefined, (jobId: number, jointId: number): void => {
   if (!areIds(jobId, jointId)) return;
   removeJoint(bench().db, jobId, jointId);
   changedJob(jobId);
-}
+});
 
 export async function saveStrength(
   resinId: number,
@@ -96,14 +97,14 @@ export async function saveStrength(
 }
 
 /** Takes over the limits that the house's classes and the resin's sheet give now. */
-export async function takeOverLimits(jobId: number): Promise<void> {
+export const takeOverLimits = tap(undefined, (jobId: number): void => {
   if (!areIds(jobId)) return;
   takeOverClasses(bench().db, jobId);
   changedJob(jobId);
-}
+});
 
 /** Keeps a strain worked out here as what the resin must bear. */
-export async function askOfResin(jobId: number, asked: StrainAsked): Promise<string> {
+export const askOfResin = tap(GONE_WORDS, (jobId: number, asked: StrainAsked): string => {
   const parsed = strainAskedInput.safeParse(asked);
   if (!parsed.success || !areIds(jobId)) return 'The strain could not be read. Work it out again.';
   const kept = askStrain(bench().db, jobId, parsed.data);
@@ -111,7 +112,7 @@ export async function askOfResin(jobId: number, asked: StrainAsked): Promise<str
   changedJob(jobId);
   const { elongation, opened } = kept.value;
   return `Resin now asks for ${(elongation * 100).toFixed(1)} % elongation at break. ${describeReopened(opened)}`.trim();
-}
+});
 
 /** What to draw for sizes that are no features yet. */
 export async function askDrawn(

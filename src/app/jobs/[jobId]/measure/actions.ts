@@ -3,6 +3,7 @@
 import { answerForm } from '@/app/_actions/answer-form';
 import { changedJob } from '@/app/_actions/changed';
 import { areIds } from '@/app/_actions/from-page';
+import { tap } from '@/app/_actions/tap';
 import { printAttempt } from '@/subjects/check';
 import { describePrintIssue, printForm } from '@/subjects/check/shared';
 import { sitAt } from '@/subjects/caliper';
@@ -30,14 +31,14 @@ export async function beginSession(
   });
 }
 
-export async function takeBack(jobId: number, printId: number, readingId?: number): Promise<string> {
+export const takeBack = tap(GONE_WORDS, (jobId: number, printId: number, readingId?: number): string => {
   if (!areIds(jobId, printId, ...(readingId === undefined ? [] : [readingId]))) return GONE_WORDS;
   const taken = takeBackReading(bench().db, jobId, printId, readingId);
   changedJob(jobId);
   return taken.ok
     ? `Took back ${formatMm(taken.value.readingMm)} of ${taken.value.feature.name}.`
     : describeTakeBackIssue(taken.issue);
-}
+});
 
 /** Notes that an attempt was printed, and shows its first copy. */
 export async function makePrint(
@@ -58,19 +59,18 @@ export async function makePrint(
 }
 
 /** Lets the simulated hand try every rung of a simulated print. */
-export async function touchAll(
-  jobId: number,
-  printId: number,
-  rungs: readonly number[],
-): Promise<FormAnswer> {
-  if (!Array.isArray(rungs) || !areIds(jobId, printId, ...(rungs as number[]))) return refused(GONE_WORDS);
-  const tried = tryAllRungs(bench().db, jobId, printId, rungs);
-  changedJob(jobId);
-  return tried.ok ? done() : refused(describeSimulatedIssue(tried.issue));
-}
+export const touchAll = tap(
+  refused(GONE_WORDS),
+  (jobId: number, printId: number, rungs: readonly number[]): FormAnswer => {
+    if (!Array.isArray(rungs) || !areIds(jobId, printId, ...(rungs as number[]))) return refused(GONE_WORDS);
+    const tried = tryAllRungs(bench().db, jobId, printId, rungs);
+    changedJob(jobId);
+    return tried.ok ? done() : refused(describeSimulatedIssue(tried.issue));
+  },
+);
 
-export async function saveBroken(jobId: number, printId: number, note: string): Promise<void> {
+export const saveBroken = tap(undefined, (jobId: number, printId: number, note: string): void => {
   if (!areIds(jobId, printId)) return;
   noteBroken(bench().db, jobId, printId, String(note).trim().slice(0, 200));
   changedJob(jobId);
-}
+});

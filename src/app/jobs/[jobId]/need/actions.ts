@@ -5,6 +5,7 @@ import { redirect } from 'next/navigation';
 import { answerForm } from '@/app/_actions/answer-form';
 import { changedHouse, changedJob } from '@/app/_actions/changed';
 import { areIds, fieldOf } from '@/app/_actions/from-page';
+import { tap } from '@/app/_actions/tap';
 import { BOUNDS, isWithin } from '@/core/metrology';
 import { bench } from '@/subjects/house';
 import {
@@ -88,36 +89,43 @@ export async function saveFeature(
   });
 }
 
-export async function putFeatureAway(jobId: number, featureId: number): Promise<void> {
+export const putFeatureAway = tap(undefined, (jobId: number, featureId: number): void => {
   if (!areIds(jobId, featureId)) return;
   removeFeature(bench().db, jobId, featureId);
   changedJob(jobId);
-}
+});
 
-export async function placeOnPart(
-  jobId: number,
-  featureId: number,
-  anchorMm: [number, number, number],
-): Promise<void> {
-  const isPlace =
-    Array.isArray(anchorMm) &&
-    anchorMm.length === 3 &&
-    anchorMm.every((value) => isWithin(value, BOUNDS.deviation));
-  if (!areIds(jobId, featureId) || !isPlace) return;
-  placeFeature(bench().db, jobId, featureId, anchorMm);
-  changedJob(jobId);
-}
+export const placeOnPart = tap(
+  undefined,
+  (jobId: number, featureId: number, anchorMm: [number, number, number]): void => {
+    const isPlace =
+      Array.isArray(anchorMm) &&
+      anchorMm.length === 3 &&
+      anchorMm.every((value) => isWithin(value, BOUNDS.deviation));
+    if (!areIds(jobId, featureId) || !isPlace) return;
+    placeFeature(bench().db, jobId, featureId, anchorMm);
+    changedJob(jobId);
+  },
+);
 
-export async function putJobAway(jobId: number, archived: boolean): Promise<void> {
-  if (!areIds(jobId)) return;
+const archive = tap('/', (jobId: number, archived: boolean): string => {
+  if (!areIds(jobId)) return '/';
   archiveJob(bench().db, jobId, archived === true);
   changedHouse();
-  redirect(archived ? '/' : `/jobs/${jobId}/need`);
+  return archived === true ? '/' : `/jobs/${jobId}/need`;
+});
+
+export async function putJobAway(tapKey: string, jobId: number, archived: boolean): Promise<void> {
+  redirect(await archive(tapKey, jobId, archived));
 }
 
-export async function copyThisJob(jobId: number): Promise<void> {
+const copy = tap('/', (jobId: number): string => {
   const copied = areIds(jobId) ? copyJob(bench().db, jobId) : undefined;
-  redirect(copied?.ok === true ? `/jobs/${copied.value}/need` : '/');
+  return copied?.ok === true ? `/jobs/${copied.value}/need` : '/';
+});
+
+export async function copyThisJob(tapKey: string, jobId: number): Promise<void> {
+  redirect(await copy(tapKey, jobId));
 }
 
 export async function addPicture(jobId: number, _before: FormAnswer, data: FormData): Promise<FormAnswer> {
@@ -140,9 +148,9 @@ export async function addPicture(jobId: number, _before: FormAnswer, data: FormD
   });
 }
 
-export async function dropPicture(jobId: number, pictureId: number): Promise<void> {
+export const dropPicture = tap(undefined, (jobId: number, pictureId: number): void => {
   if (!areIds(jobId, pictureId)) return;
   putPictureAway(bench().db, jobId, pictureId);
   changedJob(jobId);
   revalidatePath('/runs', 'layout');
-}
+});

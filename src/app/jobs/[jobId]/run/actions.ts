@@ -2,6 +2,7 @@
 
 import { changedJob } from '@/app/_actions/changed';
 import { areIds } from '@/app/_actions/from-page';
+import { tap } from '@/app/_actions/tap';
 import type { Result } from '@/core/result';
 import { bench } from '@/subjects/house';
 import { GONE_WORDS } from '@/subjects/language/shared';
@@ -14,18 +15,18 @@ function answer(jobId: number, result: Result<unknown, StepIssue>): string {
   return result.ok ? '' : describeStepIssue(result.issue);
 }
 
-export async function begin(jobId: number, input: unknown): Promise<string> {
+export const begin = tap(GONE_WORDS, (jobId: number, input: unknown): string => {
   const wanted = stepInput.safeParse(input);
   if (!areIds(jobId) || !wanted.success) return GONE_WORDS;
   return answer(jobId, beginStep(bench().db, jobId, wanted.data));
-}
+});
 
-export async function end(jobId: number, stepId: number, given: string): Promise<string> {
+export const end = tap(GONE_WORDS, (jobId: number, stepId: number, given: string): string => {
   if (!areIds(jobId, stepId)) return GONE_WORDS;
   return answer(jobId, endStep(bench().db, jobId, stepId, String(given).slice(0, 200)));
-}
+});
 
-export async function takeBack(jobId: number, stepId: number): Promise<string> {
+export const takeBack = tap(GONE_WORDS, (jobId: number, stepId: number): string => {
   if (!areIds(jobId, stepId)) return GONE_WORDS;
   return answer(jobId, takeBackStep(bench().db, jobId, stepId));
-}
+});

@@ -1,6 +1,7 @@
 'use client';
 
 import { useState, useTransition } from 'react';
+import { v4 as newKey } from 'uuid';
 import { takeBackProfileChange } from '../../actions';
 
 interface TakeBackChangeProps {
@@ -18,7 +19,7 @@ export function TakeBackChange({ profileId, changeId }: TakeBackChangeProps) {
         type="button"
         className="underline"
         disabled={isBusy}
-        onClick={() => start(async () => setSaid(await takeBackProfileChange(profileId, changeId)))}
+        onClick={() => start(async () => setSaid(await takeBackProfileChange(newKey(), profileId, changeId)))}
       >
         It did not happen: take it back
       </button>{' '}

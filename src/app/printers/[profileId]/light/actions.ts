@@ -3,6 +3,7 @@
 import { answerForm } from '@/app/_actions/answer-form';
 import { changedPrinters } from '@/app/_actions/changed';
 import { areIds } from '@/app/_actions/from-page';
+import { tap } from '@/app/_actions/tap';
 import { bench } from '@/subjects/house';
 import { type FormAnswer, GONE_WORDS } from '@/subjects/language/shared';
 import {
@@ -43,16 +44,16 @@ export async function saveStrip(profileId: number, _before: FormAnswer, data: Fo
   });
 }
 
-export async function dropStrip(profileId: number, stripId: number): Promise<string> {
+export const dropStrip = tap(GONE_WORDS, (profileId: number, stripId: number): string => {
   if (!areIds(profileId, stripId)) return GONE_WORDS;
   return answer(takeBackStrip(bench().db, profileId, stripId));
-}
+});
 
-export async function cureStrips(profileId: number, input: unknown): Promise<string> {
+export const cureStrips = tap(GONE_WORDS, (profileId: number, input: unknown): string => {
   const wanted = cureInput.safeParse(input);
   if (!areIds(profileId) || !wanted.success) return GONE_WORDS;
   return answer(cureSimulatedStrips(bench().db, profileId, wanted.data));
-}
+});
 
 export async function saveGauge(profileId: number, _before: FormAnswer, data: FormData): Promise<FormAnswer> {
   return answerForm({
@@ -65,16 +66,16 @@ export async function saveGauge(profileId: number, _before: FormAnswer, data: Fo
   });
 }
 
-export async function dropGauge(profileId: number, gaugeId: number): Promise<string> {
+export const dropGauge = tap(GONE_WORDS, (profileId: number, gaugeId: number): string => {
   if (!areIds(profileId, gaugeId)) return GONE_WORDS;
   return answer(takeBackGauge(bench().db, profileId, gaugeId));
-}
+});
 
-export async function printGauges(profileId: number, input: unknown): Promise<string> {
+export const printGauges = tap(GONE_WORDS, (profileId: number, input: unknown): string => {
   const wanted = bracketInput.safeParse(input);
   if (!areIds(profileId) || !wanted.success) return GONE_WORDS;
   return answer(printSimulatedGauges(bench().db, profileId, wanted.data));
-}
+});
 
 /** The same resin on another machine, with its bracket. */
 export async function deriveForMachine(

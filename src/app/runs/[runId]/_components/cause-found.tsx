@@ -43,7 +43,7 @@ export function CauseFound({ runId, likeliest, found, simulated }: CauseFoundPro
           value={cause}
           onChange={(event) => setCause(event.target.value)}
         />
-        <Button disabled={isBusy} onClick={() => tap(() => tapCause(runId, cause))}>
+        <Button disabled={isBusy} onClick={() => tap((key) => tapCause(key, runId, cause))}>
           {found === undefined ? 'Keep it' : 'Change it'}
         </Button>
       </div>

@@ -95,13 +95,13 @@ function OneTest({ runId, test: { name, hours, bits, saves }, isSimulated }: One
           <Button
             key={outcome}
             disabled={isBusy}
-            onClick={() => tap(() => tapTest(runId, { test: name, outcome }))}
+            onClick={() => tap((key) => tapTest(key, runId, { test: name, outcome }))}
           >
             {says}
           </Button>
         ))}
         {isSimulated && (
-          <Button disabled={isBusy} onClick={() => tap(() => tapSimulatedTest(runId, name))}>
+          <Button disabled={isBusy} onClick={() => tap((key) => tapSimulatedTest(key, runId, name))}>
             Make it (simulated)<span className="sr-only">: {title}</span>
           </Button>
         )}

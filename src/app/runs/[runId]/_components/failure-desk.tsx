@@ -1,6 +1,7 @@
 'use client';
 
 import { useState } from 'react';
+import { v4 as newKey } from 'uuid';
 import { useTap } from '@/app/_components/use-tap';
 import { FAILURE_KINDS, type FailureKind } from '@/core/log';
 import { describeLayer, KIND_WORDS, type Layered, readLayer } from '@/subjects/log/shared';
@@ -57,7 +58,7 @@ export function FailureDesk({
                 type="button"
                 className="text-sm underline"
                 disabled={isBusy}
-                onClick={() => tap(() => dropFailure(runId, id))}
+                onClick={() => tap((key) => dropFailure(key, runId, id))}
               >
                 take it back<span className="sr-only">: {text}</span>
               </button>
@@ -69,7 +70,7 @@ export function FailureDesk({
       {!isNoting && (
         <p className="mt-2 flex flex-wrap gap-3">
           {failures.length === 0 && !isWell && (
-            <Button weight="large" disabled={isBusy} onClick={() => tap(() => tapWell(runId))}>
+            <Button weight="large" disabled={isBusy} onClick={() => tap((key) => tapWell(key, runId))}>
               All came out well
             </Button>
           )}
@@ -80,7 +81,7 @@ export function FailureDesk({
             Something {failures.length > 0 ? 'else ' : ''}failed
           </Button>
           {isSimulated && failures.length === 0 && !isWell && (
-            <Button disabled={isBusy} onClick={() => tap(() => lookSimulated(runId))}>
+            <Button disabled={isBusy} onClick={() => tap((key) => lookSimulated(key, runId))}>
               Look at it (simulated)
             </Button>
           )}
@@ -105,7 +106,7 @@ export function FailureDesk({
           isBusy={isBusy}
           onNote={(noted) =>
             tap(
-              () => tapFailure(runId, noted),
+              (key) => tapFailure(key, runId, noted),
               () => setIsNoting(false),
             )
           }
@@ -131,7 +132,7 @@ function NoteFailure({ bed, pieces, failed, layered, parts, startWith, isBusy, o
   const [place, setPlace] = useState<PartPlace>();
   const [kind, setKind] = useState<FailureKind>();
   const [height, setHeight] = useState('');
-  const [clientKey] = useState(() => crypto.randomUUID());
+  const [clientKey] = useState(() => newKey());
   const read = layered && height !== '' ? readLayer(height, layered) : undefined;
   const [only] = pieces.filter(({ id }) => chosen.length === 1 && id === chosen[0]);
   const part = only && layered && parts[only.thing];

@@ -38,13 +38,13 @@ function useGate(runId: number) {
   return {
     problem,
     isBusy,
-    well: (keys: readonly string[]) => tap(() => tapGate(runId, { keys, well: true, reason: '' })),
+    well: (keys: readonly string[]) => tap((key) => tapGate(key, runId, { keys, well: true, reason: '' })),
     allTheSame: (key: string, reason: string) =>
-      tap(() => tapGate(runId, { keys: [key], well: false, reason })),
-    again: (key: string) => tap(() => askAgain(runId, key)),
+      tap((tapKey) => tapGate(tapKey, runId, { keys: [key], well: false, reason })),
+    again: (key: string) => tap((tapKey) => askAgain(tapKey, runId, key)),
     start: (speed: number) => {
       askToNotify();
-      tap(() => start(runId, speed));
+      tap((key) => start(key, runId, speed));
     },
   };
 }

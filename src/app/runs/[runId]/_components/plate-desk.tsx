@@ -35,12 +35,12 @@ function useMoves(runId: number) {
   return {
     problem,
     isBusy,
-    arrange: () => tap(() => arrange(runId)),
+    arrange: () => tap((key) => arrange(key, runId)),
     move: (piece: ShownPiece, xMm: number, yMm: number, isTurned = piece.isTurned) =>
-      tap(() => move(runId, { pieceId: piece.id, xMm, yMm, isTurned })),
+      tap((key) => move(key, runId, { pieceId: piece.id, xMm, yMm, isTurned })),
     putAway: () =>
       tap(
-        () => putAway(runId),
+        (key) => putAway(key, runId),
         () => router.push('/'),
       ),
   };

@@ -2,6 +2,7 @@
 
 import { useRouter } from 'next/navigation';
 import { useEffect, useState } from 'react';
+import { v4 as newKey } from 'uuid';
 import { describeMeshIssue } from '@/subjects/records/shared';
 import { Problem } from '@/ui';
 import { CheckWorker, Stopped } from '@/workers';
@@ -49,7 +50,7 @@ export function ReadLayers({ runId, parts, layerMm }: ReadLayersProps) {
         if (said !== '') return setProblem(said);
       }
       // Packed by guessed sizes until now.
-      await arrange(runId);
+      await arrange(newKey(), runId);
       router.refresh();
     };
     readAll()

@@ -64,7 +64,8 @@ export function RunningDesk(props: RunningDeskProps) {
   const heard = useReports(runId, isHeard);
   const report =
     heard !== undefined && heard !== 'lost' && heard.code === 'report' ? heard.report : undefined;
-  const elapsedS = report?.elapsed_s ?? ((now - startedAt) / 1000) * speed;
+  // A clock that was set back since then says no more than that it runs.
+  const elapsedS = report?.elapsed_s ?? Math.max(0, ((now - startedAt) / 1000) * speed);
   const standing = whereItIs(
     print,
     elapsedS,

@@ -1,5 +1,6 @@
 'use client';
 
+import { v4 as newKey } from 'uuid';
 import type { ShelvedBottle } from '@/subjects/resin';
 import { ActionForm, Button, TextField } from '@/ui';
 import { noteShaken, removeBottle, saveBottle, saveLeft } from '../../actions';
@@ -27,10 +28,10 @@ function Bottle({ resinId, bottle }: { resinId: number; bottle: ShelvedBottle })
           <span className="num">{Math.round(leftMl)}</span> of{' '}
           <span className="num">{Math.round(fullMl)}</span> ml left
         </span>
-        <button type="button" className={SMALL} onClick={() => void noteShaken(resinId, id)}>
+        <button type="button" className={SMALL} onClick={() => void noteShaken(newKey(), resinId, id)}>
           Shaken<span className="sr-only">: {name}</span>
         </button>
-        <button type="button" className={SMALL} onClick={() => void removeBottle(resinId, id)}>
+        <button type="button" className={SMALL} onClick={() => void removeBottle(newKey(), resinId, id)}>
           Empty, thrown away<span className="sr-only">: {name}</span>
         </button>
       </p>

@@ -1,5 +1,6 @@
 'use client';
 
+import { v4 as newKey } from 'uuid';
 import { workOutProof } from '@/core/resins';
 import type { ShelvedProof } from '@/subjects/resin';
 import {
@@ -38,7 +39,7 @@ export function ProofList({ resinId, rows, today }: ProofListProps) {
               <button
                 type="button"
                 className="min-h-7 text-sm underline"
-                onClick={() => void removeProof(resinId, id)}
+                onClick={() => void removeProof(newKey(), resinId, id)}
               >
                 Take back
                 <span className="sr-only">

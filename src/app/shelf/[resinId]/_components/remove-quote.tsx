@@ -2,6 +2,7 @@
 
 import { X } from 'lucide-react';
 import { useState } from 'react';
+import { v4 as newKey } from 'uuid';
 import { removeQuote } from '../../actions';
 
 /** Takes a stated value off the sheet. */
@@ -13,7 +14,7 @@ export function RemoveQuote({ resinId, index, name }: { resinId: number; index: 
         type="button"
         aria-label={`Take ${name} off the sheet`}
         className="min-h-7 min-w-7 p-1 text-soft hover:text-ink"
-        onClick={() => void removeQuote(resinId, index).then(setSaid)}
+        onClick={() => void removeQuote(newKey(), resinId, index).then(setSaid)}
       >
         <X size={16} aria-hidden />
       </button>

@@ -1,5 +1,6 @@
 'use client';
 
+import { v4 as newKey } from 'uuid';
 import { Button } from '@/ui';
 import { removeResin } from '../../actions';
 
@@ -7,7 +8,7 @@ import { removeResin } from '../../actions';
 export function RemoveResin({ resinId, name }: { resinId: number; name: string }) {
   return (
     <div>
-      <Button onClick={() => void removeResin(resinId)}>Take {name} off the shelf</Button>
+      <Button onClick={() => void removeResin(newKey(), resinId)}>Take {name} off the shelf</Button>
       <p className="mt-1 text-sm text-soft">
         Its proofs and signatures stay; put its name on the shelf again to have it back.
       </p>

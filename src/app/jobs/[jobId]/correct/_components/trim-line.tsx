@@ -1,6 +1,7 @@
 'use client';
 
 import { useState, useTransition } from 'react';
+import { v4 as newKey } from 'uuid';
 import { Button } from '@/ui';
 import { trimExposure } from '../actions';
 
@@ -21,7 +22,7 @@ export function TrimLine({ jobId, exposureS, isChosen }: TrimLineProps) {
         <Button
           weight={isChosen ? 'main' : 'plain'}
           disabled={isBusy}
-          onClick={() => start(async () => setSaid(await trimExposure(jobId)))}
+          onClick={() => start(async () => setSaid(await trimExposure(newKey(), jobId)))}
         >
           The exposure is set to {exposureS.toFixed(2)}&nbsp;s: note it
         </Button>

@@ -2,6 +2,7 @@
 
 import { Plus } from 'lucide-react';
 import { type ReactNode, useState } from 'react';
+import { v4 as newKey } from 'uuid';
 import { WANTED_FREE } from '@/core/fits';
 import type { JointView, LadderSource } from '@/subjects/fit';
 import { describeJoint } from '@/subjects/gauge/shared';
@@ -103,7 +104,10 @@ function JointCard({ jobId, view, profileId, onChange }: JointCardProps) {
             <Button onClick={onChange} aria-label={`Change ${joint.name}`}>
               Change
             </Button>
-            <Button onClick={() => void dropJoint(jobId, joint.id)} aria-label={`Put away ${joint.name}`}>
+            <Button
+              onClick={() => void dropJoint(newKey(), jobId, joint.id)}
+              aria-label={`Put away ${joint.name}`}
+            >
               Put away
             </Button>
           </span>

@@ -1,5 +1,6 @@
 'use client';
 
+import { v4 as newKey } from 'uuid';
 import { listAnd } from '@/subjects/language/shared';
 import { Button } from '@/ui';
 import { takeOverLimits } from '../actions';
@@ -12,7 +13,7 @@ export function OfferedLimits({ jobId, names }: { jobId: number; names: readonly
         The house’s classes or the resin’s sheet changed after this job was agreed. It keeps its limits; with
         the new ones the limits of {listAnd(names)} would move.
       </p>
-      <Button onClick={() => void takeOverLimits(jobId)}>Take the new limits over</Button>
+      <Button onClick={() => void takeOverLimits(newKey(), jobId)}>Take the new limits over</Button>
     </div>
   );
 }

@@ -1,6 +1,7 @@
 'use client';
 
 import { useState } from 'react';
+import { v4 as newKey } from 'uuid';
 import { BRITTLE_BELOW } from '@/core/fits';
 import type { StrainAsked } from '@/subjects/choice';
 import type { StrengthValue } from '@/subjects/fit';
@@ -95,7 +96,9 @@ export function AskOfResin({ jobId, asked }: { jobId: number; asked: StrainAsked
   const [said, setSaid] = useState('');
   return (
     <p className="mt-2 flex flex-wrap items-center gap-3">
-      <Button onClick={() => void askOfResin(jobId, asked).then(setSaid)}>Ask this of the resin</Button>
+      <Button onClick={() => void askOfResin(newKey(), jobId, asked).then(setSaid)}>
+        Ask this of the resin
+      </Button>
       <span role="status" className="text-sm text-soft">
         {said}
       </span>

@@ -1,6 +1,7 @@
 'use client';
 
 import { useState } from 'react';
+import { v4 as newKey } from 'uuid';
 import { type Material, MATERIAL_FACTS, MATERIALS, RUINS, type Wish, WISHES } from '@/core/fits';
 import { MATE_ORIGINS } from '@/core/need';
 import { describeMaterial, describeRuin, describeWish } from '@/subjects/job/shared';
@@ -123,7 +124,7 @@ export function WishDialog({ jobId, row, onClose }: WishDialogProps) {
           {row.wish !== null && (
             <Button
               onClick={() => {
-                void takeWishOff(jobId, row.id);
+                void takeWishOff(newKey(), jobId, row.id);
                 onClose();
               }}
             >

@@ -1,6 +1,7 @@
 'use client';
 
 import { useState, useTransition } from 'react';
+import { v4 as newKey } from 'uuid';
 import { Button } from '@/ui';
 import { saveBroken } from '../actions';
 
@@ -20,7 +21,7 @@ export function BrokenNote({ jobId, printId, note }: { jobId: number; printId: n
             className="w-72 rounded-[4px] border border-edge bg-sheet px-2.5 py-2 text-ink"
           />
         </label>
-        <Button disabled={pending} onClick={() => start(() => saveBroken(jobId, printId, text))}>
+        <Button disabled={pending} onClick={() => start(() => saveBroken(newKey(), jobId, printId, text))}>
           Note it
         </Button>
       </div>

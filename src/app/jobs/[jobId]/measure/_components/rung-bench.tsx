@@ -122,6 +122,7 @@ export function RungBench(props: RungBenchProps) {
             onClick={() =>
               start(async () => {
                 await touchAll(
+                  uuid(),
                   jobId,
                   printId,
                   rungs.map(({ rung }) => rung),

@@ -1,5 +1,6 @@
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
+import { v4 as newKey } from 'uuid';
 import { type PieceAnswer, readPiece } from '@/app/_components/check-caliper';
 import type { Remark } from './use-measuring';
 
@@ -44,7 +45,7 @@ export function useCheckPiece(instrumentId: number, arm: () => void) {
     const data = new FormData();
     for (const [name, value] of Object.entries({ ...piece, readingMm })) data.set(name, value);
     if (isRight) data.set('isRight', 'on');
-    const answer = await readPiece(instrumentId, data).catch((): PieceAnswer => LOST);
+    const answer = await readPiece(newKey(), instrumentId, data).catch((): PieceAnswer => LOST);
     setAsked(answer.isFar ? readingMm : undefined);
     setRemark(answer.ok ? undefined : { text: answer.message ?? 'Not kept.', isProblem: true });
     if (answer.ok) {

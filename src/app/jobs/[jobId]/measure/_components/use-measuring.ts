@@ -122,7 +122,7 @@ export function useMeasuring(props: BenchProps, field: RefObject<HTMLInputElemen
   const retract = async (readingId?: number) => {
     await drain();
     setKept([]);
-    const said = await takeBack(jobId, printId, readingId).catch(() => undefined);
+    const said = await takeBack(uuid(), jobId, printId, readingId).catch(() => undefined);
     const lost = 'The connection is lost; nothing was taken back. Try again.';
     setRemark(said === undefined ? { text: lost, isProblem: true } : { text: said });
     arm();

@@ -1,6 +1,7 @@
 'use client';
 
 import { useState } from 'react';
+import { v4 as newKey } from 'uuid';
 import { type Axis, type Base, type FeatureKind, sameKind, type Sense, type Shape } from '@/core/metrology';
 import { ActionForm, Button, Choice, Dialog, TextField } from '@/ui';
 import { newFeature, putFeatureAway, saveFeature } from '../actions';
@@ -83,7 +84,7 @@ export function FeatureDialog({ jobId, revision, row, onClose }: FeatureDialogPr
             {row === undefined ? 'Add it' : 'Save the change'}
           </Button>
           {row !== undefined && (
-            <Button onClick={() => void putFeatureAway(jobId, row.feature.id).then(onClose)}>
+            <Button onClick={() => void putFeatureAway(newKey(), jobId, row.feature.id).then(onClose)}>
               Remove the feature
             </Button>
           )}

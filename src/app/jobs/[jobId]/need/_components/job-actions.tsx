@@ -1,6 +1,7 @@
 'use client';
 
 import { Archive, ArchiveRestore, Copy } from 'lucide-react';
+import { v4 as newKey } from 'uuid';
 import { Button } from '@/ui';
 import { copyThisJob, putJobAway } from '../actions';
 
@@ -8,10 +9,10 @@ export function JobActions({ jobId, archived }: { jobId: number; archived: boole
   const Icon = archived ? ArchiveRestore : Archive;
   return (
     <div className="flex flex-wrap gap-3">
-      <Button onClick={() => void copyThisJob(jobId)}>
+      <Button onClick={() => void copyThisJob(newKey(), jobId)}>
         <Copy size={16} aria-hidden /> Copy this job
       </Button>
-      <Button onClick={() => void putJobAway(jobId, !archived)}>
+      <Button onClick={() => void putJobAway(newKey(), jobId, !archived)}>
         <Icon size={16} aria-hidden /> {archived ? 'Take it out again' : 'Put it away'}
       </Button>
     </div>

@@ -1,6 +1,7 @@
 'use client';
 
 import { useMemo, useState } from 'react';
+import { v4 as newKey } from 'uuid';
 import { PartDrop } from '@/app/_components/part-drop';
 import type { Shape } from '@/core/metrology';
 import { formatMm } from '@/subjects/language/shared';
@@ -40,7 +41,7 @@ export function PartPanel({ jobId, source, version, features }: PartPanelProps) 
   const unplaced = features.filter(({ anchor }) => anchor === null);
   const place = (pointMm: [number, number, number]) => {
     if (placing === undefined) return;
-    void placeOnPart(jobId, placing, pointMm);
+    void placeOnPart(newKey(), jobId, placing, pointMm);
     setPlacing(undefined);
   };
   return (

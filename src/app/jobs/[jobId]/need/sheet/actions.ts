@@ -3,6 +3,7 @@
 import { answerForm } from '@/app/_actions/answer-form';
 import { changedJob } from '@/app/_actions/changed';
 import { areIds } from '@/app/_actions/from-page';
+import { tap } from '@/app/_actions/tap';
 import { ok } from '@/core/result';
 import { SHEET_KINDS } from '@/core/sheets';
 import { bench } from '@/subjects/house';
@@ -11,12 +12,12 @@ import { done, type FormAnswer, GONE_WORDS, refused } from '@/subjects/language/
 import { chooseSheet, takeBackBody, takeOverSheet } from '@/subjects/sheet';
 import { describeTakeOverIssue, interfacesIn, sheetFormOf, sheetKindForm } from '@/subjects/sheet/shared';
 
-export async function takeBodyBack(jobId: number, readingId?: number): Promise<boolean> {
+export const takeBodyBack = tap(false, (jobId: number, readingId?: number): boolean => {
   if (!areIds(jobId, ...(readingId === undefined ? [] : [readingId]))) return false;
   const taken = takeBackBody(bench().db, jobId, readingId);
   changedJob(jobId);
   return taken;
-}
+});
 
 /** Chooses another sheet; its options and wishes start anew. */
 export async function changeSheetKind(
@@ -53,11 +54,11 @@ export async function saveSheet(
   });
 }
 
-export async function takeOver(jobId: number): Promise<FormAnswer> {
+export const takeOver = tap(refused(GONE_WORDS), (jobId: number): FormAnswer => {
   if (!areIds(jobId)) return refused(GONE_WORDS);
   const taken = takeOverSheet(bench().db, jobId);
   if (!taken.ok) return refused(describeTakeOverIssue(taken.issue));
   changedJob(jobId);
   const { sizes, opened } = taken.value;
   return done(`${sizes} sizes taken over into the job. ${describeReopened(opened)}`.trim());
-}
+});

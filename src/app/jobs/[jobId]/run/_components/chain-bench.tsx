@@ -71,15 +71,15 @@ function useTaps(
     isBusy,
     begin: (link: ShownLink, stationSpeed?: number) => {
       askToNotify();
-      tap(() => begin(jobId, wantedOf(link, stationSpeed)));
+      tap((key) => begin(key, jobId, wantedOf(link, stationSpeed)));
     },
     end: (stepId: number, given: string, next?: ShownLink) =>
-      tap(async () => {
-        const problem = await end(jobId, stepId, given);
+      tap(async (key) => {
+        const problem = await end(key, jobId, stepId, given);
         if (problem !== '' || next === undefined) return problem;
-        return begin(jobId, wantedOf(next));
+        return begin(`${key} next`, jobId, wantedOf(next));
       }),
-    takeBack: (stepId: number) => tap(() => takeBack(jobId, stepId)),
+    takeBack: (stepId: number) => tap((key) => takeBack(key, jobId, stepId)),
   };
 }
 

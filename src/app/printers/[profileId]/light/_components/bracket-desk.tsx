@@ -43,7 +43,7 @@ export function BracketDesk({ profileId, gauges, next, simulatedS }: BracketDesk
               type="button"
               className="text-sm underline"
               disabled={isBusy}
-              onClick={() => tap(() => dropGauge(profileId, id))}
+              onClick={() => tap((key) => dropGauge(key, profileId, id))}
             >
               take it back<span className="sr-only">: gauge at {exposureS} s</span>
             </button>
@@ -82,7 +82,7 @@ export function BracketDesk({ profileId, gauges, next, simulatedS }: BracketDesk
         <p className="mt-2">
           <Button
             disabled={isBusy}
-            onClick={() => tap(() => printGauges(profileId, { nowS: simulatedS, exposuresS: next }))}
+            onClick={() => tap((key) => printGauges(key, profileId, { nowS: simulatedS, exposuresS: next }))}
           >
             Print and read these on the simulated printer
           </Button>

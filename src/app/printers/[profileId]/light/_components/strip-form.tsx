@@ -50,7 +50,9 @@ export function StripForm({ profileId, unit, hasStrips, instruments, nextS, simu
           <Button
             disabled={isBusy}
             onClick={() =>
-              tap(() => cureStrips(profileId, { exposureS: simulatedS, instrumentId: instruments[0].id }))
+              tap((key) =>
+                cureStrips(key, profileId, { exposureS: simulatedS, instrumentId: instruments[0].id }),
+              )
             }
           >
             Cure and read five on the simulated printer

@@ -49,7 +49,7 @@ export function StripTable({ profileId, unit, strips }: StripTableProps) {
                   type="button"
                   className="underline"
                   disabled={isBusy}
-                  onClick={() => tap(() => dropStrip(profileId, id))}
+                  onClick={() => tap((key) => dropStrip(key, profileId, id))}
                 >
                   take it back<span className="sr-only">: {exposure}</span>
                 </button>

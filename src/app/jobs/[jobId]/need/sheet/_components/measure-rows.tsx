@@ -1,6 +1,7 @@
 'use client';
 
 import { X } from 'lucide-react';
+import { v4 as newKey } from 'uuid';
 import { formatMm } from '@/subjects/language/shared';
 import { describeBodyNote, describePlace } from '@/subjects/sheet/shared';
 import { takeBodyBack } from '../actions';
@@ -52,7 +53,7 @@ export function MeasureRows({ jobId, measures, activeId, onChoose }: MeasureRows
                     type="button"
                     className="flex size-6 items-center justify-center text-soft hover:text-plum"
                     aria-label={`Take back ${formatMm(mm)} of ${measure.label}`}
-                    onClick={() => void takeBodyBack(jobId, id)}
+                    onClick={() => void takeBodyBack(newKey(), jobId, id)}
                   >
                     <X size={13} aria-hidden />
                   </button>

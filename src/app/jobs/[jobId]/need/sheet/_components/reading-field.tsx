@@ -1,6 +1,7 @@
 'use client';
 
 import { type FormEvent, useEffect, useRef, useState } from 'react';
+import { v4 as newKey } from 'uuid';
 import { CutOffNote } from '@/app/_components/cut-off-note';
 import { parseLength, READ_AS, type ReadAs } from '@/core/metrology';
 import { describeQuantityIssue, formatMm } from '@/subjects/language/shared';
@@ -62,7 +63,7 @@ export function ReadingField({ jobId, measure, place, instruments, bodies, onTak
   };
   const retract = async () => {
     await drain();
-    const taken = await takeBodyBack(jobId).catch(() => undefined);
+    const taken = await takeBodyBack(newKey(), jobId).catch(() => undefined);
     if (taken === undefined) setProblem('the connection is lost; nothing was taken back. Try again.');
     else setProblem(taken ? undefined : 'there is no reading left to take back.');
   };

@@ -1,6 +1,7 @@
 'use client';
 
 import { useState, useTransition } from 'react';
+import { v4 as newKey } from 'uuid';
 import { FATAL_CODES } from '@/core/sheets';
 import { formatMm, formatSigned } from '@/subjects/language/shared';
 import { describeSheetIssue } from '@/subjects/sheet/shared';
@@ -59,7 +60,7 @@ export function SheetOutcome({ jobId, features, issues, whole, takenOver, stale 
           <Button
             weight="main"
             disabled={pending}
-            onClick={() => start(async () => setSaid(await takeOver(jobId)))}
+            onClick={() => start(async () => setSaid(await takeOver(newKey(), jobId)))}
           >
             {takenOver ? 'Take the changes over' : 'Take these sizes over into the job'}
           </Button>

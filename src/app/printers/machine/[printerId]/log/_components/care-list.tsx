@@ -58,7 +58,7 @@ export function CareList({ printerId, counts, film, undoable, profileId }: CareL
                       type="button"
                       className="text-sm underline"
                       disabled={isBusy}
-                      onClick={() => tap(() => dropCare(printerId, count.kind))}
+                      onClick={() => tap((key) => dropCare(key, printerId, count.kind))}
                     >
                       it was not<span className="sr-only">: {CARE_WORDS[count.kind].title}</span>
                     </button>
@@ -67,7 +67,7 @@ export function CareList({ printerId, counts, film, undoable, profileId }: CareL
                     <Button
                       weight={count.isDue ? 'main' : 'plain'}
                       disabled={isBusy}
-                      onClick={() => tap(() => tapCare(printerId, { kind: count.kind }))}
+                      onClick={() => tap((key) => tapCare(key, printerId, { kind: count.kind }))}
                     >
                       Done<span className="sr-only">: {CARE_WORDS[count.kind].title}</span>
                     </Button>

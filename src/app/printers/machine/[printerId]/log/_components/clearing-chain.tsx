@@ -67,7 +67,7 @@ export function ClearingChain({
                     amiss={amiss}
                     isMain={step === next}
                     isBusy={isBusy}
-                    onAnswer={(given) => tap(() => tapClearing(printerId, { step, ...given }))}
+                    onAnswer={(given) => tap((key) => tapClearing(key, printerId, { step, ...given }))}
                   />
                 </>
               )}

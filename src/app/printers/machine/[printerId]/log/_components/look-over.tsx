@@ -23,8 +23,8 @@ export function LookOver({ printerId, soon, last }: LookOverProps) {
   const [note, setNote] = useState('');
   const amiss = GLANCES.filter((glance) => !well.has(glance));
   const look = () =>
-    tap(async () => {
-      const said = await tapLookOver(printerId, { done: [...done], amiss, note });
+    tap(async (key) => {
+      const said = await tapLookOver(key, printerId, { done: [...done], amiss, note });
       if (said === '') {
         setWell(new Set());
         setDone(new Set());

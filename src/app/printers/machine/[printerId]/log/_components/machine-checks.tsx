@@ -60,7 +60,7 @@ export function MachineChecks({ printerId, made, asked, schools }: MachineChecks
                   amiss={amiss}
                   isMain={because !== undefined}
                   isBusy={isBusy}
-                  onAnswer={(given) => tap(() => tapCare(printerId, { kind, ...given }))}
+                  onAnswer={(given) => tap((key) => tapCare(key, printerId, { kind, ...given }))}
                 />
                 {own.length > 1 && (
                   <ul className="mt-1 text-sm text-soft">

@@ -1,0 +1,21 @@
+import { bench } from '@/subjects/house';
+import { answerOnce } from '@/subjects/records';
+import { isTapKey } from './from-page';
+
+/**
+ * An action behind a button. Its page sends the key of the tap first: sent again with the same key, it gives its first
+ * answer and does nothing.
+ *
+ * @param unread what is answered where no key came.
+ * @param work does it and answers; it may neither wait nor go on to another page.
+ */
+export function tap<Args extends unknown[], Answer>(unread: Answer, work: (...args: Args) => Answer) {
+  return async (tapKey: string, ...args: Args): Promise<Answer> =>
+    isTapKey(tapKey)
+      ? answerOnce(
+          () => bench().db,
+          tapKey,
+          () => work(...args),
+        )
+      : unread;
+}
