@@ -167,7 +167,11 @@ export class Share {
     return tries.length;
   }
 
-  /** Pairs a device that brings the code; each code once, few wrong ones, few tries from one address. `by`: a device that asks. */
+  /**
+   * Pairs a device that brings the code; each code once, few wrong ones, few tries from one address.
+   *
+   * @param {{ code: string, name: string, from: string, by?: string }} wanted `by`: the device that asks, where one does.
+   */
   pair({ code, name, from, by }) {
     if (this.#triesOf(from) > MOST_TRIES)
       return { status: 429, message: 'Too many tries from this device. Wait ten minutes.' };

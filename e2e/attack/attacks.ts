@@ -1,3 +1,4 @@
+import { randomUUID } from 'node:crypto';
 import { isDeepStrictEqual } from 'node:util';
 import { expectOk } from '@/core/result';
 import { formatShelfJson, parseShelfJson } from '@/subjects/resin/shared';
@@ -33,7 +34,7 @@ const PAGES = [
 const pagesOf = (jobId: number) => STEPS.map((step) => `/jobs/${jobId}/${step}`);
 
 /** Every route handler, with the methods that it has. */
-const ROUTES: readonly (readonly [string, readonly string[]])[] = [
+export const ROUTES: readonly (readonly [string, readonly string[]])[] = [
   ['/api/backup', ['GET', 'POST']],
   ['/api/find?words=a', ['GET']],
   ['/api/kernel', ['GET']],
@@ -48,6 +49,13 @@ const ROUTES: readonly (readonly [string, readonly string[]])[] = [
   ['/api/simulated', ['GET']],
   ['/api/simulated/stations/wash', ['GET', 'POST']],
   ['/api/tries', ['POST']],
+  ['/api/bodies', ['POST']],
+  ['/api/closed', ['GET', 'POST']],
+  ['/api/joints', ['POST']],
+  ['/api/rungs', ['POST']],
+  ['/api/runs/1', ['POST']],
+  ['/api/signatures/1', ['GET']],
+  ['/api/simulated/printers/1', ['GET', 'POST']],
   ['/api/jobs/5/part', ['GET', 'POST']],
   ['/api/jobs/5/profile', ['GET']],
   ['/api/jobs/5/readings', ['GET', 'POST']],
@@ -212,9 +220,10 @@ export async function ids(target: Target): Promise<Report> {
     ['removeBottle', [bottle.other, bottle.id]],
     ['removeProof', [proof.other, proof.id]],
   ];
+  const BEHIND_A_FORM = new Set(['makePrint']);
   const sound = (text: string) => text.replace(/"revision":\d+/g, '');
   for (const [name, args] of foreign) {
-    await act(target, actionNamed(name), args);
+    await act(target, actionNamed(name), BEHIND_A_FORM.has(name) ? args : [randomUUID(), ...args]);
     tally.check(
       sound(everything(target)) === sound(before),
       `${name} ${JSON.stringify(args)} changed something`,

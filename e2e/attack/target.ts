@@ -111,11 +111,11 @@ export function rows<Row = Record<string, unknown>>({ folder }: Target, statemen
   return all;
 }
 
-/** Every row of every table, as one text. */
+/** Every row of every table, as one text; which taps were answered is no record of the bench. */
 export function everything(target: Target): string {
   const tables = rows<{ name: string }>(
     target,
-    "select name from sqlite_master where type = 'table' order by name",
+    "select name from sqlite_master where type = 'table' and name not in ('taps', 'sqlite_sequence') order by name",
   );
   return JSON.stringify(tables.map(({ name }) => rows(target, `select * from "${name}"`)));
 }

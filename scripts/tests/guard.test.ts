@@ -1,5 +1,5 @@
 import { expect, test } from '@jest/globals';
-import { findStranger } from '../guard.mjs';
+import { findStranger, isPlainTarget } from '../guard.mjs';
 
 const request = (headers: Record<string, string>, url = '/api/readings', method = 'POST') => ({
   method,
@@ -37,3 +37,28 @@ test('a link on another page opens the bench, but fetches none of its files', ()
   expect(findStranger(request(link, '/api/backup', 'GET'))).toBeDefined();
   expect(findStranger(request(link, '/jobs/8/need', 'POST'))).toBeDefined();
 });
+
+test.each(['/', '/jobs/8/need', '/api/find?words=a%20b', '/jobs/[jobId]/need', '/a?x=../y'])(
+  '%s is a plain target',
+  (target) => expect(isPlainTarget(target)).toBe(true),
+);
+
+test.each([
+  '/x/../api/backup',
+  '/./api/backup',
+  '/api/backup#',
+  '/x/../house',
+  '/x/%2e%2e/house',
+  '/x/%2E/house',
+  '/api%2fbackup',
+  '/api/%5cbackup',
+  '//api/backup',
+  '/api//backup',
+  '/x\\..\\api',
+  'http://127.0.0.1:4310/api/backup',
+  '*',
+  '',
+  '/a b',
+])('%s is none: what is judged must be what is served', (target) =>
+  expect(isPlainTarget(target)).toBe(false),
+);

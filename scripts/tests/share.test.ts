@@ -1,8 +1,8 @@
 import { afterEach, describe, expect, test } from '@jest/globals';
-import { mkdtempSync, readFileSync, rmSync, statSync } from 'node:fs';
+import { mkdirSync, mkdtempSync, readFileSync, rmSync, statSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
-import { isOwnAddress, Share } from '../share.mjs';
+import { Share } from '../share.mjs';
 
 const folders: string[] = [];
 afterEach(() => folders.splice(0).forEach((folder) => rmSync(folder, { recursive: true, force: true })));
@@ -85,13 +85,75 @@ describe('who is let in', () => {
     expect(share.list()).toEqual([]);
   });
 
-  test('restore, house rules and rescue are done at the machine; reading them is not', () => {
+  test('a target that is not what it says is refused, and a link to a page from elsewhere is not', () => {
     const { share } = makeShare();
-    for (const url of ['/api/backup', '/api/originals?x', '/rescue', '/house'])
-      expect(share.findForbidden({ method: 'POST', url })).toMatch(/at the machine/);
-    expect(share.findForbidden({ method: 'GET', url: '/house' })).toBeUndefined();
-    expect(share.findForbidden({ method: 'POST', url: '/jobs/1/measure' })).toBeUndefined();
+    for (const url of ['/x/../api/backup', '/./api/backup', '/api/backup#', '//evil.example/api', '/x\\y'])
+      expect(share.findStranger({ method: 'POST', url, headers: host })).toMatch(/not written plainly/);
+    const link = { ...host, 'sec-fetch-site': 'cross-site', 'sec-fetch-mode': 'navigate' };
+    expect(share.findStranger({ method: 'GET', url: '/jobs/8/run', headers: link })).toBeUndefined();
+    expect(share.findStranger({ method: 'GET', url: '/api/shelf', headers: link })).toMatch(/Another page/);
+    expect(share.findStranger({ method: 'POST', url: '/jobs/8/run', headers: link })).toMatch(/Another page/);
   });
+});
+
+describe('revoking', () => {
+  const pairOne = (share: Share, by?: string) =>
+    (share.pair({ code: share.newCode().code, name: '', from, by }) as { device: { id: string } }).device.id;
+
+  test('ends a device with all that it paired, and those that these paired', () => {
+    const { share } = makeShare();
+    const [first, other] = [pairOne(share), pairOne(share)];
+    pairOne(share, pairOne(share, first));
+    expect(share.list()).toHaveLength(4);
+    expect(share.revoke(first)).toBe(true);
+    expect(share.list().map(({ id }) => id)).toEqual([other]);
+    expect(share.revoke(first)).toBe(false);
+  });
+
+  test('two devices that paired each other both end', () => {
+    const { share, root } = makeShare();
+    const one = pairOne(share);
+    const two = pairOne(share, one);
+    const file = path.join(root, 'devices.json');
+    const kept = JSON.parse(readFileSync(file, 'utf8'));
+    kept.devices[0].pairedBy = two;
+    writeFileSync(file, JSON.stringify(kept));
+    const again = new Share({ address: '127.0.0.2', port: 4310, root });
+    again.revoke(two);
+    expect(again.list()).toEqual([]);
+  });
+});
+
+test('a clock that is set back ends a code too', () => {
+  const { share, time } = makeShare();
+  const { code } = share.newCode();
+  time.now -= 3_600_000;
+  expect(share.pair({ code, name: '', from })).toMatchObject({ status: 403 });
+});
+
+test.each([
+  ['nothing at all', ''],
+  ['half of it', '{"key":"0011'],
+  ['another shape', '{"devices":[]}'],
+  ['a list', '[]'],
+])('a list of devices that holds %s shares nothing, and says where it lies and what to do', (_what, text) => {
+  const root = mkdtempSync(path.join(tmpdir(), 'mellow-share-'));
+  folders.push(root);
+  writeFileSync(path.join(root, 'devices.json'), text);
+  const opened = Share.open({ address: '127.0.0.2', port: 4310, root });
+  expect(opened).toEqual({
+    ok: false,
+    issue: `${path.join(root, 'devices.json')} cannot be used, so nothing is shared. Move it away and pair the devices again, then start again.`,
+  });
+  expect(readFileSync(path.join(root, 'devices.json'), 'utf8')).toBe(text);
+});
+
+test('a list of devices that is a folder shares nothing either', () => {
+  const root = mkdtempSync(path.join(tmpdir(), 'mellow-share-'));
+  folders.push(root);
+  mkdirSync(path.join(root, 'devices.json'));
+  const opened = Share.open({ address: '127.0.0.2', port: 4310, root });
+  expect(opened.ok).toBe(false);
 });
 
 test('devices and key outlive the server, for nobody else to read', () => {
@@ -102,10 +164,4 @@ test('devices and key outlive the server, for nobody else to read', () => {
   const again = new Share({ address: '127.0.0.2', port: 4310, root });
   expect(again.list()).toMatchObject([{ name: 'Phone' }]);
   expect(JSON.parse(readFileSync(file, 'utf8')).key).toHaveLength(64);
-});
-
-test('an address that is not this machine’s own, or all of them, is none to share', () => {
-  expect(isOwnAddress('127.0.0.2')).toBe(true);
-  for (const wrong of ['0.0.0.0', '::', '203.0.113.9', 'localhost', '127.0.0.1.evil.example'])
-    expect(isOwnAddress(wrong)).toBe(false);
 });

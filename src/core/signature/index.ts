@@ -49,6 +49,7 @@ export {
 export type { KeptGroups } from './evidence';
 export { groupObservations } from './observations';
 export { predictSize, reachesBeyond, type SizeQuery } from './predict';
+export { checkLaw, isSameLaw, isSoundLaw, type LawIssue, type StoredLaw } from './check-law';
 export {
   checkShares,
   contradiction,

@@ -72,9 +72,12 @@ export function listEndedRuns(db: Db, printerId: number, most = 200): Run[] {
     .map(({ run }) => run);
 }
 
-/** What a printer has done so far: runs, layers, and hours: those of the clock where the end was seen, those planned elsewhere. */
+/**
+ * What a printer has done so far: runs, layers, and hours. Where the clock was set, or a print was ended hours after it was
+ * through, the hours are those planned.
+ */
 export function workOfPrinter(db: Db, printerId: number) {
-  const { plan, startedAt, endedAt, stoppedLayer, isTimed } = runs;
+  const { plan, startedAt, endedAt, stoppedLayer, isClockChanged } = runs;
   const planned = sql`json_extract(${plan}, '$.layers')`;
   const speed = sql`coalesce(json_extract(${plan}, '$.speed'), 1)`;
   const byClock = sql`(${endedAt} - ${startedAt}) * ${speed}`;
@@ -83,7 +86,7 @@ export function workOfPrinter(db: Db, printerId: number) {
     .select({
       prints: count(),
       layers: sql<number>`coalesce(sum(coalesce(${stoppedLayer}, ${planned}, 0)), 0)`,
-      hours: sql<number>`coalesce(sum(case when ${isTimed} then ${byClock} else coalesce(${byPlan}, 0) end), 0) / 3600000.0`,
+      hours: sql<number>`coalesce(sum(case when ${isClockChanged} or ${byClock} > 4 * ${byPlan} then ${byPlan} else ${byClock} end), 0) / 3600000.0`,
     })
     .from(runs)
     .innerJoin(profiles, eq(runs.profileId, profiles.id))

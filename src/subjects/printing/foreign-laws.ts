@@ -1,7 +1,9 @@
 import { and, eq, isNull } from 'drizzle-orm';
 import { fail, ok, type Result } from '@/core/result';
-import { type Db, tables } from '@/store';
-import { parseSignatureJson, type SignatureFileIssue } from './input-signature-json';
+import { isSameLaw } from '@/core/signature';
+import { type Db, queries, tables } from '@/store';
+import { parseSignatureJson } from './input-signature-json';
+import type { ForeignLawIssue } from './words-issues';
 
 /** A signature that another shop learned, and what it shares with this bench. */
 export interface NewForeignLaw {
@@ -11,8 +13,6 @@ export interface NewForeignLaw {
   /** The file, as text. */
   readonly text: string;
 }
-
-export type ForeignLawIssue = SignatureFileIssue | { readonly code: 'noKin' };
 
 /** Profiles of a printer or a resin learn anew what they are lent. */
 function touchKin(
@@ -28,13 +28,18 @@ function touchKin(
       db.update(profiles).set({ evidenceKey: crypto.randomUUID() }).where(eq(column, id)).run();
 }
 
-/** Takes a signature of another shop in: it lends to profiles of the printer or the resin that it shares with this bench. */
+/**
+ * Takes a signature of another shop in: it lends to profiles of the printer or the resin that it shares with this bench.
+ * One that is here already under another name would count twice, and is refused.
+ */
 export function takeForeignLaw(db: Db, wanted: NewForeignLaw): Result<number, ForeignLawIssue> {
   const { name, printerId = null, resinId = null, text } = wanted;
   if (printerId === null && resinId === null) return fail({ code: 'noKin' });
   const law = parseSignatureJson(text);
   if (!law.ok) return law;
   const [mean, covariance] = [Array.from(law.value.mean), Array.from(law.value.covariance)];
+  const same = queries.listAllForeignLaws(db).find(({ law: other }) => isSameLaw(other, law.value));
+  if (same !== undefined) return fail({ code: 'hereAlready', name: same.law.name });
   return db.transaction((tx) => {
     const { id } = tx
       .insert(tables.foreignLaws)

@@ -1,11 +1,14 @@
 import { z } from 'zod';
 import { fail, ok, type Result } from '@/core/result';
 import { type JsonIssue, parseJson, shapedBy } from '@/subjects/language/shared';
-import { lawPrior, PARAMETER_NAMES, type Relative } from '@/core/signature';
+import { checkLaw, type LawIssue, lawPrior, PARAMETER_NAMES, type Relative } from '@/core/signature';
+import { describeLawIssue } from './words-law';
 
 /** What is wrong with a file of a signature or of relatives. */
 export type SignatureFileIssue =
-  JsonIssue | { readonly code: 'noParameter'; readonly where: string; readonly name: string };
+  | JsonIssue
+  | { readonly code: 'noParameter'; readonly where: string; readonly name: string }
+  | { readonly code: 'badLaw'; readonly where: string; readonly issue: LawIssue };
 
 const signatureShape = z.object({
   parameters: z.array(z.object({ name: z.string(), mean: z.number(), sd: z.number().positive() })),
@@ -26,7 +29,7 @@ const namedShape = z.object({ printer: z.string(), resin: z.string(), relatives:
 /** The parameters a file must hold; the lean of the light is younger than some files. */
 const NEEDED = PARAMETER_NAMES.filter((name) => !name.startsWith('lean'));
 
-/** Mean and covariance over the parameters; what a file lacks of them is taken from the prior. */
+/** Mean and covariance over the parameters, fit to be lent from; what a file lacks of them is taken from the prior. */
 function lawOf(
   { parameters, covariance: rows }: z.infer<typeof signatureShape>,
   where: string,
@@ -50,7 +53,8 @@ function lawOf(
       covariance[i * count + j] = rows?.[at][other] ?? (i === j ? parameters[at].sd ** 2 : 0);
     });
   });
-  return ok({ mean, covariance });
+  const law = checkLaw({ mean, covariance });
+  return law.ok ? law : fail({ code: 'badLaw', where, issue: law.issue });
 }
 
 /** What a saved signature says of the law. */
@@ -106,5 +110,7 @@ export function describeSignatureFileIssue(issue: SignatureFileIssue): string {
       return `${issue.where === '' ? 'the whole' : issue.where}: ${issue.what}. ${mend}`;
     case 'noParameter':
       return `${issue.where}parameters: ${issue.name} is missing. ${mend}`;
+    case 'badLaw':
+      return `${issue.where === '' ? '' : `${issue.where}: `}${describeLawIssue(issue.issue)} ${mend}`;
   }
 }

@@ -1,4 +1,12 @@
-import { type Kin, type LawPrior, priorFromRelatives, type Relative } from '@/core/signature';
+import {
+  checkLaw,
+  isSameLaw,
+  isSoundLaw,
+  type Kin,
+  type LawPrior,
+  priorFromRelatives,
+  type Relative,
+} from '@/core/signature';
 import { type Db, queries } from '@/store';
 import { readHouseRules } from '@/subjects/house';
 
@@ -46,6 +54,23 @@ function foreignRelative(law: ReturnType<typeof queries.listForeignLaws>[number]
   };
 }
 
+/** A law that a damaged or forged backup brought may be none. */
+function canLend({ law: { mean, covariance, priorMean, priorCovariance } }: KinLaw): boolean {
+  return isSoundLaw({ mean, covariance }) && isSoundLaw({ mean: priorMean, covariance: priorCovariance });
+}
+
+type Profile = Pick<KinLaw['profile'], 'printerId' | 'resinId'>;
+
+/** Signatures of other shops that lend to a profile: each once, and none that cannot be used (older versions took any). */
+function usableForeign(db: Db, own: Profile) {
+  const taken: ReturnType<typeof queries.listForeignLaws> = [];
+  for (const row of queries.listForeignLaws(db, own)) {
+    if (taken.length === MOST_RELATIVES) break;
+    if (checkLaw(row.law).ok && !taken.some(({ law }) => isSameLaw(law, row.law))) taken.push(row);
+  }
+  return taken;
+}
+
 /** The prior of a profile with what its relatives lend it; its own prior where it has none. */
 export function lendPrior(
   db: Db,
@@ -54,8 +79,8 @@ export function lendPrior(
 ): { readonly prior: LawPrior; readonly lenders: readonly Lender[] } {
   const own = queries.findProfile(db, profileId)?.profile;
   if (own === undefined) return { prior: ownPrior, lenders: [] };
-  const rows = queries.listKinLaws(db, profileId).slice(0, MOST_RELATIVES);
-  const foreign = queries.listForeignLaws(db, own).slice(0, MOST_RELATIVES);
+  const rows = queries.listKinLaws(db, profileId).filter(canLend).slice(0, MOST_RELATIVES);
+  const foreign = usableForeign(db, own);
   if (rows.length + foreign.length === 0) return { prior: ownPrior, lenders: [] };
   const ownKin = kinOf(own, own);
   const ours = rows.map(({ law, profile }): Relative => ({

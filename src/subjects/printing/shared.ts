@@ -1,6 +1,7 @@
 export { changeForm, controlForm, settingsForm } from './input-change';
 export { foreignForm } from './input-foreign';
 export { describeForeignIssue } from './words-issues';
+export { describeLawIssue } from './words-law';
 export { cardForm } from './input-card';
 export {
   type ChangeIssue,

@@ -1,5 +1,5 @@
 import { and, asc, desc, eq, isNull } from 'drizzle-orm';
-import { isLean, PARAMETER_NAMES } from '@/core/signature';
+import { checkLaw, isLean, type LawIssue, PARAMETER_NAMES } from '@/core/signature';
 import { type Db, queries, tables } from '@/store';
 
 /** The profile a new job starts with: that of the newest job that was not archived, or the first there is. */
@@ -80,10 +80,13 @@ export interface ForeignGlance {
   readonly name: string;
   readonly printer: string | null;
   readonly resin: string | null;
+  /** Why nothing is lent from it; an older version took it in. */
+  readonly trouble?: LawIssue;
 }
 
 export function listForeign(db: Db): ForeignGlance[] {
-  return queries
-    .listAllForeignLaws(db)
-    .map(({ law, printer, resin }) => ({ id: law.id, name: law.name, printer, resin }));
+  return queries.listAllForeignLaws(db).map(({ law, printer, resin }) => {
+    const checked = checkLaw(law);
+    return { id: law.id, name: law.name, printer, resin, trouble: checked.ok ? undefined : checked.issue };
+  });
 }

@@ -12,8 +12,16 @@ export function describeProfileIssue({ name }: ProfileIssue): string {
 }
 
 /** Why a signature of another shop was not taken in. */
-export function describeForeignIssue(issue: SignatureFileIssue | { readonly code: 'noKin' }): string {
-  return issue.code === 'noKin'
-    ? 'say which printer or which resin it shares with this bench: of one that shares neither nothing can be lent.'
-    : `the file: ${describeSignatureFileIssue(issue)}`;
+export type ForeignLawIssue =
+  SignatureFileIssue | { readonly code: 'noKin' } | { readonly code: 'hereAlready'; readonly name: string };
+
+export function describeForeignIssue(issue: ForeignLawIssue): string {
+  switch (issue.code) {
+    case 'noKin':
+      return 'say which printer or which resin it shares with this bench: of one that shares neither nothing can be lent.';
+    case 'hereAlready':
+      return `this signature is here already, as ${issue.name}. Remove that one first to change what it shares.`;
+    default:
+      return `the file: ${describeSignatureFileIssue(issue)}`;
+  }
 }

@@ -3,7 +3,7 @@
 import { useState } from 'react';
 import { v4 as newKey } from 'uuid';
 import type { ForeignGlance } from '@/subjects/printing';
-import { foreignForm } from '@/subjects/printing/shared';
+import { describeLawIssue, foreignForm } from '@/subjects/printing/shared';
 import { ActionForm, Button, Choice, PlainField, TextField } from '@/ui';
 import { addForeignLaw, dropForeignLaw } from '../actions';
 
@@ -29,7 +29,7 @@ export function ForeignLaws({ laws, printers, resins }: ForeignLawsProps) {
         Signatures from other shops{laws.length > 0 && `: ${laws.length}`}
       </summary>
       <ul className="mt-2">
-        {laws.map(({ id, name, printer, resin }) => (
+        {laws.map(({ id, name, printer, resin, trouble }) => (
           <li
             key={id}
             className="flex flex-wrap items-baseline justify-between gap-x-6 border-b border-hair py-1"
@@ -37,7 +37,9 @@ export function ForeignLaws({ laws, printers, resins }: ForeignLawsProps) {
             <span>
               <strong>{name}</strong>{' '}
               <span className="text-soft">
-                lends to {[printer, resin].filter((each) => each !== null).join(' and to ')}
+                {trouble === undefined
+                  ? `lends to ${[printer, resin].filter((each) => each !== null).join(' and to ')}`
+                  : `set aside, lends nothing: ${describeLawIssue(trouble)}`}
               </span>
             </span>
             <Button onClick={() => void dropForeignLaw(newKey(), id)}>Lend from it no longer</Button>
