@@ -2,7 +2,8 @@
  * A bench of years beside one of ten jobs, made through the verbs and served as it is used, in the same run: what pages,
  * a reading and a start cost. Then the core alone: 160 prints of one profile beside 20.
  * 500 jobs over six profiles; each job has four features, 1.5 prints, three readings a feature and a word on a mate, and a
- * plate of two before; every fifth plate failed and its vat was cleared, and every tenth job has a ladder of joints beside it. `npm run bench:years [-- JOBS]`, on a built application.
+ * plate of two before; every fifth plate failed and its vat was cleared, and every tenth job has a ladder of joints beside it. Last one job,
+ * printed 50 and 5 000 times. `npm run bench:years [-- JOBS | -- one-job]`, on a built application.
  */
 import { mkdtempSync, rmSync, statSync } from 'node:fs';
 import { tmpdir } from 'node:os';
@@ -11,6 +12,7 @@ import { seededRandom } from '@/core/numerics';
 import { estimateSignature, type KeptGroups, type SignatureReading } from '@/core/signature';
 import { freePort, startServer } from '../e2e/bench-server';
 import { KINDS } from './kinds';
+import { makeOneJobBench } from './one-job-bench';
 import { makeBench, type Newest, shown, sizeOf } from './years-bench';
 
 const median = (values: readonly number[]) => [...values].sort((a, b) => a - b)[values.length >> 1];
@@ -110,6 +112,31 @@ async function measure(jobs: number): Promise<Map<string, number>> {
   return found;
 }
 
+/** The pages of a printer that printed one job so many times, ms: the first look after a change, and the next ones. */
+async function measureOneJob(plates: number): Promise<Map<string, number>> {
+  const folder = mkdtempSync(path.join(tmpdir(), 'mellow-one-job-'));
+  const printerId = makeOneJobBench(folder, plates);
+  const port = await freePort();
+  const server = await startServer(folder, port);
+  const address = `http://127.0.0.1:${port}`;
+  await firstByte(`${address}/printers/machine/${printerId}`);
+  const found = new Map<string, number>();
+  for (const [name, where] of [
+    ['log', `/printers/machine/${printerId}/log`],
+    ['Today', '/'],
+    ['job, run', '/jobs/1/run'],
+    ['job, measure', '/jobs/1/measure'],
+  ]) {
+    found.set(`${name}, first look`, await firstByte(address + where));
+    const times: number[] = [];
+    for (let i = 0; i < 7; i++) times.push(await firstByte(address + where));
+    found.set(name, median(times));
+  }
+  server.kill();
+  rmSync(folder, { recursive: true, force: true });
+  return found;
+}
+
 /** Readings of so many prints of one profile, as the benches have them. */
 function readingsOf(prints: number): SignatureReading[] {
   const random = seededRandom(prints);
@@ -158,6 +185,22 @@ function coreMs(prints: number): {
   return { nothing, oneMore, keptMB: bytes / 1e6 };
 }
 
+/** One job, printed 50 and 5 000 times. */
+async function tellOneJob(): Promise<void> {
+  const [some, thousands] = [await measureOneJob(50), await measureOneJob(5000)];
+  console.log('\n| one job | 50 plates | 5 000 plates | ratio |\n|---|---|---|---|');
+  for (const [name, value] of thousands) {
+    const before = some.get(name)!;
+    console.log(
+      `| ${name} | ${before.toFixed(0)} ms | ${value.toFixed(0)} ms | ${(value / before).toFixed(2)} |`,
+    );
+  }
+}
+
+if (process.argv[2] === 'one-job') {
+  await tellOneJob();
+  process.exit(0);
+}
 const many = Number(process.argv[2] ?? 500);
 const [few, years] = [await measure(10), await measure(many)];
 console.log(`| | 10 jobs | ${many} jobs | ratio |`);
@@ -176,4 +219,5 @@ console.log(
   `\nOne profile, 20 prints: ${small.nothing.toFixed(0)} ms from nothing; 160 prints: ${large.nothing.toFixed(0)} ms ` +
     `(${(large.nothing / small.nothing).toFixed(1)} times), one more reading ${large.oneMore.toFixed(0)} ms, ${large.keptMB.toFixed(1)} MB kept`,
 );
+await tellOneJob();
 process.exit(0);

@@ -203,6 +203,18 @@ const originsOf = (device: Device): readonly Record<string, string>[] => [
   { 'x-mellow-door': 'machine', 'x-action-forwarded': '1' },
 ];
 
+/** Each action of the machine, sent to each page in each spelling, from each origin. */
+function asksOf(device: Device, isShort: boolean) {
+  const actions = listActions().filter(({ name }) => AT_MACHINE_ACTIONS.includes(name));
+  const carriers = isShort ? CARRIERS.filter((_, i) => i % 6 === 0) : CARRIERS;
+  const written = (page: string) => (isShort ? [page, `/x/..${page}`] : spellingsOf(page).slice(0, 6));
+  return actions.flatMap((action) =>
+    carriers
+      .flatMap(written)
+      .flatMap((spelling) => originsOf(device).map((from) => ({ action, spelling, from }))),
+  );
+}
+
 /** What a paired device may not do, asked in every spelling and from every page, with and without saying where it comes from. */
 export async function devices(
   target: Target,
@@ -218,20 +230,17 @@ export async function devices(
       const holds = method === 'HEAD' ? answer.text === '' : isRefused(answer) || answer.status === 308;
       tally.check(holds, `${method} ${spelling}: ${answer.status} ${answer.text.slice(0, 120)}`);
     }
-  const carriers = isShort ? CARRIERS.filter((_, i) => i % 6 === 0) : CARRIERS;
-  for (const action of listActions().filter(({ name }) => AT_MACHINE_ACTIONS.includes(name)))
-    for (const page of carriers)
-      for (const from of originsOf(device))
-        for (const spelling of isShort ? [page, `/x/..${page}`] : spellingsOf(page).slice(0, 6)) {
-          const answer = await ask(device, spelling, {
-            method: 'POST',
-            headers: { ...actionHeaders(action), ...from },
-            body: '[]',
-          });
-          const went = `${action.name} by ${spelling} ${JSON.stringify(from)}: ${answer.status} ${answer.text.slice(0, 120)}`;
-          // Sent on to another page the answer's words are lost; that nothing was done is told below.
-          tally.check(!/"code":"[A-Z0-9]{8}"/.test(answer.text) && answer.status < 500, went);
-        }
+  for (const { action, spelling, from } of asksOf(device, isShort)) {
+    const headers = { ...actionHeaders(action), ...from };
+    const answer = await ask(device, spelling, { method: 'POST', headers, body: '[]' });
+    const went = `${action.name} by ${spelling} ${JSON.stringify(from)}: ${answer.status} ${answer.text.slice(0, 120)}`;
+    // Sent on to another page the answer's words are lost; that nothing was done is told below.
+    tally.check(!/"code":"[A-Z0-9]{8}"/.test(answer.text) && answer.status < 500, went);
+  }
+  const after = everything(target);
+  const at = [...before].findIndex((sign, i) => sign !== after[i]);
+  const around = after.slice(Math.max(0, at - 80), at + 120);
+  tally.check(after === before, `something was changed: ${around}`);
   for (const callers of [await listCallers(target, device)]) {
     const found = callers.filter(({ device: may }) => !may).map(({ what }) => what);
     const wanted = ['GET /api/backup', 'POST /api/backup', 'POST /api/originals', ...actionsAtMachine()];
@@ -241,7 +250,6 @@ export async function devices(
       tally.check(machine, `${what} is refused at the machine`);
     }
   }
-  tally.check(everything(target) === before, 'something was changed');
   for (const each of [device, other])
     tally.check((await ask(each, '/')).status === 200, 'a device was ended by another');
   return tally.report();

@@ -24,6 +24,6 @@ test.each([null, undefined, '', 'machine', 'machine ', `machine ${'0'.repeat(64)
   'what nobody of this process marked (%s) is at no door',
   (mark) => {
     expect(isMachineMark(mark)).toBe(false);
-    expect(isHandedOn(request(mark == null ? {} : { [HEADER]: mark }))).toBe(false);
+    expect(isHandedOn(request(mark === null || mark === undefined ? {} : { [HEADER]: mark }))).toBe(false);
   },
 );

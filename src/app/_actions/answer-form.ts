@@ -42,7 +42,7 @@ function describeUnsaved(error: unknown): string {
 
 function keyOf(data: FormData): string | undefined {
   const key = fieldOf(data, TAP_KEY_FIELD);
-  return isTapKey(key) ? key : undefined;
+  return isTapKey(key) ? `form ${key}` : undefined;
 }
 
 /** What came of a form: an answer, or where to go on. */

@@ -49,23 +49,31 @@ export interface PieceAnswer {
 const notRead = (message: string, isFar = false): PieceAnswer => ({ ok: false, isFar, message });
 
 /** The same from the measuring field, which has no form of its own. */
-export const readPiece = tap(notRead(GONE_WORDS), (instrumentId: number, data: FormData): PieceAnswer => {
-  if (!areIds(instrumentId) || !(data instanceof FormData)) return notRead(GONE_WORDS);
-  const wanted = parseForm(checkPieceForm, data);
-  if (!wanted.ok) return notRead(describeFaults(wanted.issue, checkPieceForm).join(' '));
-  const { db } = bench();
-  const kept = recordCheck(db, instrumentId, { ...wanted.value, clientKey: crypto.randomUUID() });
-  if (!kept.ok) return notRead(describeCheckPieceIssue(kept.issue), kept.issue.code === 'farOff');
-  keepSignatures(db, kept.value);
-  changedHouse();
-  return { ok: true, isFar: false };
-});
+export const readPiece = tap(
+  'readPiece',
+  notRead(GONE_WORDS),
+  (instrumentId: number, data: FormData): PieceAnswer => {
+    if (!areIds(instrumentId) || !(data instanceof FormData)) return notRead(GONE_WORDS);
+    const wanted = parseForm(checkPieceForm, data);
+    if (!wanted.ok) return notRead(describeFaults(wanted.issue, checkPieceForm).join(' '));
+    const { db } = bench();
+    const kept = recordCheck(db, instrumentId, { ...wanted.value, clientKey: crypto.randomUUID() });
+    if (!kept.ok) return notRead(describeCheckPieceIssue(kept.issue), kept.issue.code === 'farOff');
+    keepSignatures(db, kept.value);
+    changedHouse();
+    return { ok: true, isFar: false };
+  },
+);
 
 /** Takes a reading of a piece back. */
-export const takeCheckBack = tap(refused(GONE_WORDS), (instrumentId: number, checkId: number): FormAnswer => {
-  if (!areIds(instrumentId, checkId)) return refused(GONE_WORDS);
-  const { db } = bench();
-  keepSignatures(db, takeBackCheck(db, instrumentId, checkId));
-  changedHouse();
-  return done();
-});
+export const takeCheckBack = tap(
+  'takeCheckBack',
+  refused(GONE_WORDS),
+  (instrumentId: number, checkId: number): FormAnswer => {
+    if (!areIds(instrumentId, checkId)) return refused(GONE_WORDS);
+    const { db } = bench();
+    keepSignatures(db, takeBackCheck(db, instrumentId, checkId));
+    changedHouse();
+    return done();
+  },
+);

@@ -111,12 +111,16 @@ export async function saveSettings(
   });
 }
 
-export const takeBackProfileChange = tap(GONE_WORDS, (profileId: number, changeId: number): string => {
-  if (!areIds(profileId, changeId)) return GONE_WORDS;
-  const taken = takeBackProcess(bench().db, profileId, changeId, after);
-  changedProcess();
-  return taken.ok ? 'Taken back.' : describeChangeIssue(taken.issue);
-});
+export const takeBackProfileChange = tap(
+  'takeBackProfileChange',
+  GONE_WORDS,
+  (profileId: number, changeId: number): string => {
+    if (!areIds(profileId, changeId)) return GONE_WORDS;
+    const taken = takeBackProcess(bench().db, profileId, changeId, after);
+    changedProcess();
+    return taken.ok ? 'Taken back.' : describeChangeIssue(taken.issue);
+  },
+);
 
 export async function chooseControlFeature(
   profileId: number,
@@ -145,7 +149,7 @@ export async function addForeignLaw(_before: FormAnswer, data: FormData): Promis
   });
 }
 
-export const dropForeignLaw = tap(undefined, (lawId: number): void => {
+export const dropForeignLaw = tap('dropForeignLaw', undefined, (lawId: number): void => {
   if (!areIds(lawId)) return;
   removeForeignLaw(bench().db, lawId);
   changedProcess();

@@ -101,16 +101,16 @@ export async function saveCopies(
   });
 }
 
-export const arrange = tap(GONE_WORDS, (runId: number): string => {
+export const arrange = tap('arrange', GONE_WORDS, (runId: number): string => {
   return areIds(runId) ? answer(arrangePlate(bench().db, runId, gap())) : GONE_WORDS;
 });
 
-export const move = tap(GONE_WORDS, (runId: number, input: unknown): string => {
+export const move = tap('move', GONE_WORDS, (runId: number, input: unknown): string => {
   if (!areIds(runId)) return GONE_WORDS;
   return tapped(moveInput, input, (wanted) => movePiece(bench().db, runId, wanted));
 });
 
-export const putAway = tap(GONE_WORDS, (runId: number): string => {
+export const putAway = tap('putAway', GONE_WORDS, (runId: number): string => {
   return areIds(runId) ? answer(putPlateAway(bench().db, runId)) : GONE_WORDS;
 });
 
@@ -140,18 +140,18 @@ export async function saveAround(runId: number, _before: FormAnswer, data: FormD
   });
 }
 
-export const tapGate = tap(GONE_WORDS, (runId: number, input: unknown): string => {
+export const tapGate = tap('tapGate', GONE_WORDS, (runId: number, input: unknown): string => {
   if (!areIds(runId)) return GONE_WORDS;
   return tapped(gateInput, input, (answered) => answerGate(bench().db, runId, answered));
 });
 
-export const askAgain = tap(GONE_WORDS, (runId: number, key: string): string => {
+export const askAgain = tap('askAgain', GONE_WORDS, (runId: number, key: string): string => {
   if (!areIds(runId) || !(GATE_KEYS as readonly string[]).includes(key)) return GONE_WORDS;
   return answer(reopenGate(bench().db, runId, key as GateKey));
 });
 
 /** Starts a run; on a simulated printer its clock may run faster than the one on the wall. */
-export const start = tap(GONE_WORDS, (runId: number, speed: number): string => {
+export const start = tap('start', GONE_WORDS, (runId: number, speed: number): string => {
   if (!areIds(runId)) return GONE_WORDS;
   const known = [1, 60, 600].includes(speed) ? speed : 1;
   return answer(startRun(bench().db, runId, { house: benchHouse(), speed: known }));
@@ -234,7 +234,7 @@ export async function saveWeighing(runId: number, _before: FormAnswer, data: For
 const LATEST_MS = Date.UTC(2100, 0, 1);
 
 /** Sets when a plate is to start, or leaves that to the plan. */
-export const planStart = tap(GONE_WORDS, (runId: number, at: number | null): string => {
+export const planStart = tap('planStart', GONE_WORDS, (runId: number, at: number | null): string => {
   if (!areIds(runId) || (at !== null && !(at >= 0 && at < LATEST_MS))) return GONE_WORDS;
   return answer(changeRun(bench().db, runId, { plannedFor: at === null ? null : new Date(at) }));
 });

@@ -59,7 +59,7 @@ export async function takePracticeShelf(): Promise<void> {
   changedShelf();
 }
 
-const takeOff = tap(undefined, (resinId: number): void => {
+const takeOff = tap('takeOff', undefined, (resinId: number): void => {
   if (areIds(resinId)) takeOffShelf(bench().db, resinId);
   changedShelf();
 });
@@ -80,7 +80,7 @@ export async function saveQuote(resinId: number, _before: FormAnswer, data: Form
   });
 }
 
-export const removeQuote = tap(GONE_WORDS, (resinId: number, index: number): string => {
+export const removeQuote = tap('removeQuote', GONE_WORDS, (resinId: number, index: number): string => {
   if (!areIds(resinId) || !Number.isSafeInteger(index)) return GONE_WORDS;
   const dropped = dropQuote(bench().db, resinId, index);
   changedShelf();
@@ -119,12 +119,12 @@ export async function saveLeft(
   });
 }
 
-export const noteShaken = tap(undefined, (resinId: number, bottleId: number): void => {
+export const noteShaken = tap('noteShaken', undefined, (resinId: number, bottleId: number): void => {
   if (areIds(resinId, bottleId)) shakeBottle(bench().db, resinId, bottleId);
   changedShelf();
 });
 
-export const removeBottle = tap(undefined, (resinId: number, bottleId: number): void => {
+export const removeBottle = tap('removeBottle', undefined, (resinId: number, bottleId: number): void => {
   if (areIds(resinId, bottleId)) throwBottle(bench().db, resinId, bottleId);
   changedShelf();
 });
@@ -153,7 +153,7 @@ export async function saveProof(resinId: number, _before: FormAnswer, data: Form
   });
 }
 
-export const removeProof = tap(undefined, (resinId: number, proofId: number): void => {
+export const removeProof = tap('removeProof', undefined, (resinId: number, proofId: number): void => {
   if (areIds(resinId, proofId)) takeBackProof(bench().db, resinId, proofId);
   changedShelf();
 });

@@ -26,7 +26,7 @@ export async function saveStock(_before: FormAnswer, data: FormData): Promise<Fo
 }
 
 /** Something is not counted any more. */
-export const dropStock = tap(GONE_WORDS, (stockId: number): string => {
+export const dropStock = tap('dropStock', GONE_WORDS, (stockId: number): string => {
   if (!areIds(stockId)) return GONE_WORDS;
   const put = putStockAway(bench().db, stockId);
   changed();

@@ -1,4 +1,5 @@
 import { and, asc, desc, eq, getTableColumns, inArray, isNotNull, isNull, sql } from 'drizzle-orm';
+import { groupBy } from '@/core/group-by';
 import type { Db } from '../client';
 import { attempts, drawnSizes, printedFeatures, prints } from '../schema/attempts';
 import { printers, profiles } from '../schema/equipment';
@@ -39,28 +40,40 @@ export function listMates(db: Db, jobId: number): Mate[] {
   return db.select().from(mates).where(eq(mates.jobId, jobId)).orderBy(asc(mates.id)).all();
 }
 
-/** Attempts of a job with their prints and the drawn sizes of its own features, first to last. */
-export function listAttempts(db: Db, jobId: number) {
+/** Attempts of a job with the drawn sizes of its own features, first to last; their prints, which may be thousands, are not read. */
+export function listDrawnAttempts(db: Db, jobId: number) {
   const own = db.select().from(attempts).where(eq(attempts.jobId, jobId)).orderBy(asc(attempts.number)).all();
-  const ids = own.map((attempt) => attempt.id);
-  const ownPrints =
-    ids.length === 0
-      ? []
-      : db.select().from(prints).where(inArray(prints.attemptId, ids)).orderBy(asc(prints.id)).all();
   const drawn =
-    ids.length === 0
+    own.length === 0
       ? []
       : db
           .select(getTableColumns(drawnSizes))
           .from(drawnSizes)
           .innerJoin(features, eq(drawnSizes.featureId, features.id))
-          .where(and(inArray(drawnSizes.attemptId, ids), eq(features.jobId, jobId)))
+          .where(
+            and(
+              inArray(
+                drawnSizes.attemptId,
+                own.map(({ id }) => id),
+              ),
+              eq(features.jobId, jobId),
+            ),
+          )
           .all();
-  return own.map((attempt) => ({
-    ...attempt,
-    prints: ownPrints.filter((print) => print.attemptId === attempt.id),
-    drawn: drawn.filter((size) => size.attemptId === attempt.id),
-  }));
+  const drawnOf = groupBy(drawn, ({ attemptId }) => attemptId);
+  return own.map((attempt) => ({ ...attempt, drawn: drawnOf.get(attempt.id) ?? [] }));
+}
+
+/** The same with the prints of each. */
+export function listAttempts(db: Db, jobId: number) {
+  const own = listDrawnAttempts(db, jobId);
+  const ids = own.map(({ id }) => id);
+  const rows =
+    ids.length === 0
+      ? []
+      : db.select().from(prints).where(inArray(prints.attemptId, ids)).orderBy(asc(prints.id)).all();
+  const printsOf = groupBy(rows, ({ attemptId }) => attemptId);
+  return own.map((attempt) => ({ ...attempt, prints: printsOf.get(attempt.id) ?? [] }));
 }
 
 /** How features lay in a print, by feature id. */

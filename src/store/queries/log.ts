@@ -100,8 +100,53 @@ export function countPlates(db: Db) {
     }));
 }
 
+function readLogKey(db: Db): string {
+  const ended = db
+    .select({
+      of: sql<string>`count(*) || ' ' || total(${runs.id}) || ' ' || total(${runs.endedAt}) || ' ' || total(${runs.stoppedLayer}) || ' ' || count(${runs.putAwayAt}) || ' ' || total(${runs.wellAt})`,
+    })
+    .from(runs)
+    .where(isNotNull(runs.endedAt))
+    .get()!;
+  const failed = db
+    .select({ of: sql<string>`count(*) || ' ' || count(${failures.retractedAt})` })
+    .from(failures)
+    .get()!;
+  const found = db
+    .select({ of: sql<string>`count(*) || ' ' || total(${causesFound.at})` })
+    .from(causesFound)
+    .get()!;
+  const exposed = db
+    .select({ of: sql<string>`group_concat(ifnull(json_extract(${profiles.settings}, '$.exposureS'), '-'))` })
+    .from(profiles)
+    .get()!;
+  // How parts stand, by which rates are asked: another stance is another text.
+  const stood = db
+    .select({
+      of: sql<string>`count(*) || ' ' || total(${jobs.revision}) || ' ' || total(length(${jobs.stance}))`,
+    })
+    .from(jobs)
+    .get()!;
+  return [ended.of, failed.of, found.of, exposed.of, stood.of].join('; ');
+}
+
+const logKeys = new WeakMap<Db, { readonly changes: number; readonly key: string }>();
+
+/**
+ * A text that changes when anything of what ended, failed or was found to be a cause does: what is reckoned from the whole
+ * log is kept as long as it stands. It is read again only after something was written.
+ */
+export function logKey(db: Db): string {
+  const { changes } = db.get<{ changes: number }>(sql`select total_changes() changes`);
+  const known = logKeys.get(db);
+  if (known?.changes === changes) return known.key;
+  const key = readLogKey(db);
+  logKeys.set(db, { changes, key });
+  return key;
+}
+
 /** What each ended run of a printer took of film, light and vat, the oldest first: short rows, so that years are counted as fast as weeks. */
-export function listWork(db: Db, printerId: number, until = new Date()) {
+export function listWork(db: Db, printerId: number) {
   return db
     .select({
       runId: runs.id,
@@ -114,7 +159,7 @@ export function listWork(db: Db, printerId: number, until = new Date()) {
     })
     .from(runs)
     .innerJoin(profiles, eq(runs.profileId, profiles.id))
-    .where(and(eq(profiles.printerId, printerId), isNotNull(runs.endedAt), lte(runs.endedAt, until)))
+    .where(and(eq(profiles.printerId, printerId), isNotNull(runs.endedAt)))
     .orderBy(asc(runs.endedAt), asc(runs.id))
     .all()
     .map(({ endedAt, leftSolids, ...work }) => ({

@@ -1,4 +1,5 @@
-import { and, asc, eq, exists, gte, isNotNull, isNull, ne, notExists, or } from 'drizzle-orm';
+import { and, asc, eq, exists, gte, inArray, isNotNull, isNull, ne, notExists, or } from 'drizzle-orm';
+import { groupBy } from '@/core/group-by';
 import type { Db } from '../client';
 import { attempts, prints, printSteps } from '../schema/attempts';
 import { printers, profiles } from '../schema/equipment';
@@ -16,6 +17,17 @@ export function listPrintSteps(db: Db, printId: number) {
 }
 
 export type PrintStep = ReturnType<typeof listPrintSteps>[number];
+
+/** The same of several prints at once, by print; one without steps is left out. */
+export function stepsOfPrints(db: Db, printIds: readonly number[]): Map<number, PrintStep[]> {
+  const rows = db
+    .select()
+    .from(printSteps)
+    .where(and(inArray(printSteps.printId, [...printIds]), isNull(printSteps.retractedAt)))
+    .orderBy(asc(printSteps.id))
+    .all();
+  return groupBy(rows, ({ printId }) => printId);
+}
 
 /** Steps under way of jobs that were not put away, the one begun first first. */
 export function listRunningSteps(db: Db) {

@@ -33,9 +33,13 @@ export function listOnTheWay(db: Db, schools: Schools, now: Date): OnTheWay[] {
     return shelved === undefined ? [] : processCard(resinFile(shelved), schools, {});
   };
   const cardsOf = new Map([...new Set(prints.map(({ resinId }) => resinId))].map((id) => [id, cardOf(id)]));
+  const stepsOf = queries.stepsOfPrints(
+    db,
+    prints.map(({ print }) => print.id),
+  );
   const rows = prints.map((row) => {
     const cards = cardsOf.get(row.resinId)!;
-    const steps = queries.listPrintSteps(db, row.print.id);
+    const steps = stepsOf.get(row.print.id) ?? [];
     const ended = new Set(steps.filter(({ endedAt }) => endedAt !== null).map(({ step }) => step));
     const open = cards.filter(({ step }) => !BEFORE.has(step) && !ended.has(step));
     const running = steps.find(({ endedAt, step }) => endedAt === null && step === open[0]?.step);

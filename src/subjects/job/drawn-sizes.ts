@@ -1,10 +1,10 @@
 import { drawFit } from '@/core/fits';
 import type { DrawOptions } from '@/core/signature';
 import { targetOf } from '@/store';
-import type { JobView } from './view-job';
+import type { JobView, PartView } from './view-job';
 
 /** Drawn sizes by feature id to build a part from: the newest attempt's, or what to draw next; targets where there are none. */
-export function drawnOfPart(view: JobView, which: 'newest' | 'next'): Map<number, number> {
+export function drawnOfPart(view: PartView, which: 'newest' | 'next'): Map<number, number> {
   const last = view.attempts.at(-1);
   return new Map(
     view.features.map((feature) => {

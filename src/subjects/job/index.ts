@@ -37,6 +37,14 @@ export { limitsOffered, refit, takeOverClasses } from './refit-job';
 export { removeFeature } from './remove-feature';
 export { reopenedSince, type Standing, standingOf } from './reopened';
 export { type DrawnJoint, type NewAttempt, startAttempt } from './start-attempt';
-export { isJob, profileOfJob, type JobView, viewJob, viewJobUnlearned } from './view-job';
+export {
+  isJob,
+  type JobView,
+  type PartView,
+  profileOfJob,
+  viewJob,
+  viewJobUnlearned,
+  viewPart,
+} from './view-job';
 export { type JobPart, basePartOfJob, partOfJob } from './view-part';
 export { type FeatureView, type PrintView, viewPrint } from './view-print';

@@ -16,6 +16,11 @@ export interface JobView {
   readonly learned?: LearnedSignature;
 }
 
+/** What the part of a job is told from: all but its prints, of which there may be thousands. */
+export interface PartView extends Pick<JobView, 'job' | 'profile' | 'mates' | 'features' | 'learned'> {
+  readonly attempts: readonly ReturnType<typeof queries.listDrawnAttempts>[number][];
+}
+
 function placesOf(db: Db, attempts: readonly queries.AttemptWithPrints[]): JobView['places'] {
   const print = attempts.flatMap(({ prints }) => prints).findLast(({ placeXMm }) => placeXMm !== null);
   if (print === undefined) return new Map();
@@ -52,6 +57,19 @@ function viewWith(
   const last = attempts.at(-1);
   const current = last && viewPrint(db, { job, features, mates, learned }, last, last.prints.at(-1));
   return { job, profile, attempts, mates, features, current, places: placesOf(db, attempts), learned };
+}
+
+/** The part of a job, for plates; undefined when there is no such job. */
+export function viewPart(db: Db, jobId: number): PartView | undefined {
+  const job = queries.findJob(db, jobId);
+  if (job === undefined) return undefined;
+  return {
+    job,
+    profile: job.profileId === null ? undefined : queries.findProfile(db, job.profileId),
+    attempts: queries.listDrawnAttempts(db, jobId),
+    mates: queries.listMates(db, jobId),
+    features: queries.listFeatures(db, jobId),
+  };
 }
 
 /** Everything a job's pages show; undefined when there is no such job. */

@@ -1,5 +1,5 @@
 import { drawnOfPart } from './drawn-sizes';
-import type { JobView } from './view-job';
+import type { PartView } from './view-job';
 
 /** Where a job's part comes from. */
 export interface JobPart {
@@ -16,7 +16,7 @@ export interface JobPart {
 const fileOf = (hash: string): JobPart => ({ source: `/api/meshes/${hash}`, version: 0, key: hash });
 
 /** The part as it was brought in or is built, corrected for no attempt. */
-export function basePartOfJob(view: JobView): JobPart | undefined {
+export function basePartOfJob(view: PartView): JobPart | undefined {
   const { job } = view;
   if (job.meshHash !== null) return fileOf(job.meshHash);
   if (job.solid === null && job.gauge === null) return undefined;
@@ -25,7 +25,7 @@ export function basePartOfJob(view: JobView): JobPart | undefined {
 }
 
 /** The file that would be printed: the newest attempt's while nothing overtook it, else the part as it is now. */
-export function partOfJob(view: JobView): JobPart | undefined {
+export function partOfJob(view: PartView): JobPart | undefined {
   const { job, attempts } = view;
   const last = attempts.at(-1);
   const own = last?.meshHash ?? null;

@@ -10,7 +10,7 @@ import {
 } from '@/core/log';
 import { type Db, queries } from '@/store';
 import type { HouseRules } from '@/subjects/house';
-import { careDates, filmOf, findPrinter } from '@/subjects/printing';
+import { careDates, filmOf, findPrinter, workOf } from '@/subjects/printing';
 import { lostWith } from './lost-with';
 
 /** What somebody saw who looked. */
@@ -42,7 +42,8 @@ const DAY_MS = 86_400_000;
 const USUAL_EXPOSURE_S = 2.5;
 
 function runsOf(db: Db, printerId: number, until: Date): RunOfCare[] {
-  return queries.listWork(db, printerId, until).map(({ endedAt, layers, pieces, exposureS, leftSolids }) => ({
+  const ended = workOf(db, printerId).filter(({ endedAt }) => endedAt <= until);
+  return ended.map(({ endedAt, layers, pieces, exposureS, leftSolids }) => ({
     endedAt,
     layers,
     pieces,

@@ -94,7 +94,10 @@ function ratedRun(
 /** So many of the newest prints that failed are asked together where they did. */
 const MOST_FAILED = 40;
 
-/** Where the newest prints that failed did so. The question is put by thousands of draws, so its answer is kept. */
+/**
+ * Where the newest prints that failed did so. The question is put by thousands of draws, so its answer is kept; areas of
+ * layers are read only when it is put, as those of an ended print do not change.
+ */
 function whereOf(
   db: Db,
   runs: ReturnType<typeof readRuns>,
@@ -106,20 +109,24 @@ function whereOf(
       places: pieces.map(({ xMm, yMm }) => [xMm, yMm]),
       failed: failed.flatMap((each, i) => (each ? [i] : [])),
     })),
-    layers: layersOf(db, runs),
     halfPlateMm: plateMm && ([plateMm[0] / 2, plateMm[1] / 2] as const),
   };
-  // Areas of thousands of layers go without saying: those of an ended print do not change.
-  const layers = ask.layers.map(({ failed }) => failed);
-  const question = { where: failing.map(({ run }) => run.id), ...ask, layers };
-  return keepAnswer(db, question, () => whereItFails(ask));
+  const question = { where: failing.map(({ run }) => run.id), ...ask, layers: heightsOf(runs) };
+  return keepAnswer(db, question, () => whereItFails({ ...ask, layers: layersOf(db, runs) }));
 }
 
 /** What a printer's prints came to: where they fail, how often they come out. Undefined where there is no such printer. */
-export function viewLog(db: Db, printerId: number, house: House): LogView | undefined {
+export function viewLog(db: Db, printerId: number, { schools, run }: House): LogView | undefined {
   const profiles = queries.listProfiles(db).filter(({ printer }) => printer.id === printerId);
   if (profiles.length === 0) return undefined;
+  const names = profiles.map(({ profile, resin }) => [profile.id, resin.name, profile.name]);
+  const question = ['log', queries.logKey(db), profiles[0].printer, names, schools, run];
+  return keepAnswer(db, question, () => readLog(db, profiles, { schools, run }));
+}
+
+function readLog(db: Db, profiles: readonly queries.ProfileRow[], house: House): LogView {
   const { printer } = profiles[0];
+  const printerId = printer.id;
   const names = new Map(
     profiles.map(({ profile, resin }) => [profile.id, { resin: resin.name, name: profile.name }]),
   );

@@ -1,7 +1,7 @@
 import { groupBy } from '@/core/group-by';
 import { type LyingPiece, findPlaceIssues, type PlaceIssue, type PlateAreas } from '@/core/run';
 import { type Db, queries } from '@/store';
-import { type JobView, partOfJob, viewJobUnlearned } from '@/subjects/job';
+import { type JobView, partOfJob, type PartView, viewPart } from '@/subjects/job';
 
 /** A plate, mm; one that nobody measured is assumed as small as they come. */
 export interface Bed {
@@ -59,7 +59,7 @@ export interface PlateItem {
  * Name under which the layers of a job's part are kept: a file's hash is the same for all jobs, sizes are those of one
  * job; a shell is not the full part. Undefined: it has no file.
  */
-export function layersKey(view: JobView, wallMm: number | null = null): string | undefined {
+export function layersKey(view: PartView, wallMm: number | null = null): string | undefined {
   const part = partOfJob(view);
   if (part === undefined) return undefined;
   const full = part.source.startsWith('/api/meshes/') ? part.key : `job ${view.job.id} ${part.key}`;
@@ -72,9 +72,7 @@ export function viewItems(db: Db, runId: number): PlateItem[] {
   const layerMm = run && queries.findProfile(db, run.profileId)?.profile.layerMm;
   if (layerMm === undefined) return [];
   const rows = queries.listPieces(db, runId);
-  const views = new Map(
-    [...new Set(rows.map(({ job }) => job.id))].map((id) => [id, viewJobUnlearned(db, id)!]),
-  );
+  const views = new Map([...new Set(rows.map(({ job }) => job.id))].map((id) => [id, viewPart(db, id)!]));
   const keys = rows.flatMap(({ job, piece }) => layersKey(views.get(job.id)!, piece.wallMm) ?? []);
   const layers = queries.layersOfParts(db, [...new Set(keys)], layerMm);
   return [...groupBy(rows, ({ attempt }) => attempt.id).values()].map((own): PlateItem => {

@@ -1,5 +1,6 @@
 import { chanceOfCopy, countCopies, learnCommonShare } from '@/core/log';
 import { groupBy } from '@/core/group-by';
+import { keepAnswer } from '@/core/keep-answer';
 import { type Db, queries } from '@/store';
 
 /** How often pieces come out whole on a printer, and what that is known by. */
@@ -20,6 +21,10 @@ export interface PrintChance {
  * for it, and towards what is usual before there are any.
  */
 export function printChances(db: Db, usualShare: number): (printerId: number) => PrintChance {
+  return keepAnswer(db, ['chances', usualShare, queries.logKey(db)], () => learnChances(db, usualShare));
+}
+
+function learnChances(db: Db, usualShare: number): (printerId: number) => PrintChance {
   const byPrinter = groupBy(queries.countPlates(db), ({ printerId }) => printerId);
   const { mean: commonShare } = learnCommonShare([...byPrinter.values()].flat(), usualShare);
   const ids = [...byPrinter.keys()];

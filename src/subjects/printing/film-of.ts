@@ -1,6 +1,8 @@
 import { filmRisk, type FilmLaw, learnFilm } from '@/core/log';
+import { keepAnswer } from '@/core/keep-answer';
 import { type Db, queries } from '@/store';
 import { careDates } from './care-dates';
+import { workOf } from './work-of';
 
 /** The film of a printer: since when, the layers it has seen, and how films fail here. */
 export interface Film {
@@ -37,7 +39,7 @@ function lawOf(
 
 /** The film of a printer as it stands; the house's interval is what its law begins with. */
 export function filmOf(db: Db, printerId: number, intervalLayers: number): Film {
-  const work = queries.listWork(db, printerId);
+  const work = workOf(db, printerId);
   const { film: since } = careDates(db, printerId);
   const layers = work
     .filter(({ startedAt }) => since === undefined || (startedAt !== null && startedAt > since))
@@ -48,6 +50,7 @@ export function filmOf(db: Db, printerId: number, intervalLayers: number): Film 
     .flatMap(({ profile }) => queries.listChanges(db, profile.id))
     .flatMap(({ kinds, at }) => (kinds.includes('film') ? at.getTime() : []))
     .sort((a, b) => a - b);
-  const law = lawOf(db, { work, starts }, intervalLayers);
+  const question = ['film', printerId, intervalLayers, starts, queries.logKey(db)];
+  const law = keepAnswer(db, question, () => lawOf(db, { work, starts }, intervalLayers));
   return { since, layers, law, risk: filmRisk(law, layers) };
 }

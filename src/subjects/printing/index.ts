@@ -2,6 +2,7 @@ import 'server-only';
 
 export { type CardView, viewCard } from './view-card';
 export { type Film, filmOf } from './film-of';
+export { workOf } from './work-of';
 export { changePrinter, type PrinterFacts } from './change-printer';
 export { chooseControl, drawnControl } from './control';
 export { expectControl } from './expect-control';

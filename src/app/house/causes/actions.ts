@@ -27,7 +27,7 @@ export const savePrior = formAtMachine(async (_before: FormAnswer, data: FormDat
 
 /** The house goes back to our chances. */
 export const dropLine = tapAtMachine(
-  tap(GONE_WORDS, (input: unknown): string => {
+  tap('dropLine', GONE_WORDS, (input: unknown): string => {
     const line = lineNameInput.safeParse(input);
     if (!line.success) return GONE_WORDS;
     dropEdit(bench().db, line.data);

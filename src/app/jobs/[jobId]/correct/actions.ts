@@ -59,7 +59,7 @@ export async function expectOfFile(jobId: number, sizes: readonly FileSize[]) {
 }
 
 /** The trim that is weighed for a job is set at the printer: noted as a change of its profile. */
-export const trimExposure = tap(GONE_WORDS, (jobId: number): string => {
+export const trimExposure = tap('trimExposure', GONE_WORDS, (jobId: number): string => {
   if (!areIds(jobId)) return GONE_WORDS;
   const noted = trimForJob(bench().db, jobId, after);
   changedProcess();

@@ -52,7 +52,7 @@ export async function saveWish(
   });
 }
 
-export const takeWishOff = tap(undefined, (jobId: number, featureId: number): void => {
+export const takeWishOff = tap('takeWishOff', undefined, (jobId: number, featureId: number): void => {
   if (!areIds(jobId, featureId)) return;
   dropWish(bench().db, jobId, featureId);
   changedJob(jobId);
@@ -74,7 +74,7 @@ export async function keepJoint(
   });
 }
 
-export const dropJoint = tap(undefined, (jobId: number, jointId: number): void => {
+export const dropJoint = tap('dropJoint', undefined, (jobId: number, jointId: number): void => {
   if (!areIds(jobId, jointId)) return;
   removeJoint(bench().db, jobId, jointId);
   changedJob(jobId);
@@ -97,14 +97,14 @@ export async function saveStrength(
 }
 
 /** Takes over the limits that the house's classes and the resin's sheet give now. */
-export const takeOverLimits = tap(undefined, (jobId: number): void => {
+export const takeOverLimits = tap('takeOverLimits', undefined, (jobId: number): void => {
   if (!areIds(jobId)) return;
   takeOverClasses(bench().db, jobId);
   changedJob(jobId);
 });
 
 /** Keeps a strain worked out here as what the resin must bear. */
-export const askOfResin = tap(GONE_WORDS, (jobId: number, asked: StrainAsked): string => {
+export const askOfResin = tap('askOfResin', GONE_WORDS, (jobId: number, asked: StrainAsked): string => {
   const parsed = strainAskedInput.safeParse(asked);
   if (!parsed.success || !areIds(jobId)) return 'The strain could not be read. Work it out again.';
   const kept = askStrain(bench().db, jobId, parsed.data);

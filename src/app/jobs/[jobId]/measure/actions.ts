@@ -31,14 +31,18 @@ export async function beginSession(
   });
 }
 
-export const takeBack = tap(GONE_WORDS, (jobId: number, printId: number, readingId?: number): string => {
-  if (!areIds(jobId, printId, ...(readingId === undefined ? [] : [readingId]))) return GONE_WORDS;
-  const taken = takeBackReading(bench().db, jobId, printId, readingId);
-  changedJob(jobId);
-  return taken.ok
-    ? `Took back ${formatMm(taken.value.readingMm)} of ${taken.value.feature.name}.`
-    : describeTakeBackIssue(taken.issue);
-});
+export const takeBack = tap(
+  'takeBack',
+  GONE_WORDS,
+  (jobId: number, printId: number, readingId?: number): string => {
+    if (!areIds(jobId, printId, ...(readingId === undefined ? [] : [readingId]))) return GONE_WORDS;
+    const taken = takeBackReading(bench().db, jobId, printId, readingId);
+    changedJob(jobId);
+    return taken.ok
+      ? `Took back ${formatMm(taken.value.readingMm)} of ${taken.value.feature.name}.`
+      : describeTakeBackIssue(taken.issue);
+  },
+);
 
 /** Notes that an attempt was printed, and shows its first copy. */
 export async function makePrint(
@@ -60,6 +64,7 @@ export async function makePrint(
 
 /** Lets the simulated hand try every rung of a simulated print. */
 export const touchAll = tap(
+  'touchAll',
   refused(GONE_WORDS),
   (jobId: number, printId: number, rungs: readonly number[]): FormAnswer => {
     if (!Array.isArray(rungs) || !areIds(jobId, printId, ...(rungs as number[]))) return refused(GONE_WORDS);
@@ -69,8 +74,12 @@ export const touchAll = tap(
   },
 );
 
-export const saveBroken = tap(undefined, (jobId: number, printId: number, note: string): void => {
-  if (!areIds(jobId, printId)) return;
-  noteBroken(bench().db, jobId, printId, String(note).trim().slice(0, 200));
-  changedJob(jobId);
-});
+export const saveBroken = tap(
+  'saveBroken',
+  undefined,
+  (jobId: number, printId: number, note: string): void => {
+    if (!areIds(jobId, printId)) return;
+    noteBroken(bench().db, jobId, printId, String(note).trim().slice(0, 200));
+    changedJob(jobId);
+  },
+);

@@ -89,13 +89,14 @@ export async function saveFeature(
   });
 }
 
-export const putFeatureAway = tap(undefined, (jobId: number, featureId: number): void => {
+export const putFeatureAway = tap('putFeatureAway', undefined, (jobId: number, featureId: number): void => {
   if (!areIds(jobId, featureId)) return;
   removeFeature(bench().db, jobId, featureId);
   changedJob(jobId);
 });
 
 export const placeOnPart = tap(
+  'placeOnPart',
   undefined,
   (jobId: number, featureId: number, anchorMm: [number, number, number]): void => {
     const isPlace =
@@ -108,7 +109,7 @@ export const placeOnPart = tap(
   },
 );
 
-const archive = tap('/', (jobId: number, archived: boolean): string => {
+const archive = tap('archive', '/', (jobId: number, archived: boolean): string => {
   if (!areIds(jobId)) return '/';
   archiveJob(bench().db, jobId, archived === true);
   changedHouse();
@@ -119,7 +120,7 @@ export async function putJobAway(tapKey: string, jobId: number, archived: boolea
   redirect(await archive(tapKey, jobId, archived));
 }
 
-const copy = tap('/', (jobId: number): string => {
+const copy = tap('copy', '/', (jobId: number): string => {
   const copied = areIds(jobId) ? copyJob(bench().db, jobId) : undefined;
   return copied?.ok === true ? `/jobs/${copied.value}/need` : '/';
 });
@@ -148,7 +149,7 @@ export async function addPicture(jobId: number, _before: FormAnswer, data: FormD
   });
 }
 
-export const dropPicture = tap(undefined, (jobId: number, pictureId: number): void => {
+export const dropPicture = tap('dropPicture', undefined, (jobId: number, pictureId: number): void => {
   if (!areIds(jobId, pictureId)) return;
   putPictureAway(bench().db, jobId, pictureId);
   changedJob(jobId);

@@ -15,18 +15,18 @@ function answer(jobId: number, result: Result<unknown, StepIssue>): string {
   return result.ok ? '' : describeStepIssue(result.issue);
 }
 
-export const begin = tap(GONE_WORDS, (jobId: number, input: unknown): string => {
+export const begin = tap('begin', GONE_WORDS, (jobId: number, input: unknown): string => {
   const wanted = stepInput.safeParse(input);
   if (!areIds(jobId) || !wanted.success) return GONE_WORDS;
   return answer(jobId, beginStep(bench().db, jobId, wanted.data));
 });
 
-export const end = tap(GONE_WORDS, (jobId: number, stepId: number, given: string): string => {
+export const end = tap('end', GONE_WORDS, (jobId: number, stepId: number, given: string): string => {
   if (!areIds(jobId, stepId)) return GONE_WORDS;
   return answer(jobId, endStep(bench().db, jobId, stepId, String(given).slice(0, 200)));
 });
 
-export const takeBack = tap(GONE_WORDS, (jobId: number, stepId: number): string => {
+export const takeBack = tap('takeBack', GONE_WORDS, (jobId: number, stepId: number): string => {
   if (!areIds(jobId, stepId)) return GONE_WORDS;
   return answer(jobId, takeBackStep(bench().db, jobId, stepId));
 });

@@ -1,4 +1,5 @@
 import { connection } from 'next/server';
+import { newestPrints } from '@/app/_components/print-choice';
 import { CAUTIONS } from '@/app/_components/card-steps';
 import { loadJob } from '@/app/_components/load-job';
 import { idFrom } from '@/app/_components/read-params';
@@ -36,7 +37,7 @@ export default async function RunPage({ params, searchParams }: RunPageProps) {
         key={print.id}
         jobId={jobId}
         jobName={view.job.name}
-        prints={attempt.prints.map(({ id, name }) => ({ id, name }))}
+        prints={newestPrints(attempt.prints, print.id)}
         printId={print.id}
         printName={print.name}
         beside={listBeside(bench().db, print.id)}
@@ -65,7 +66,7 @@ function AfterReading({ view, attempt }: { view: JobView; attempt: JobView['atte
       <h2 className="text-xl">Attempt {attempt.number} is printed and measured</h2>
       <p className="mt-1 text-sm text-soft">
         From the plate to the caliper:{' '}
-        {attempt.prints.map(({ id, name }, i) => (
+        {newestPrints(attempt.prints).map(({ id, name }, i) => (
           <span key={id}>
             {i > 0 && ', '}
             <Link href={`/jobs/${view.job.id}/run?print=${id}`} className="underline">

@@ -44,12 +44,12 @@ export async function saveStrip(profileId: number, _before: FormAnswer, data: Fo
   });
 }
 
-export const dropStrip = tap(GONE_WORDS, (profileId: number, stripId: number): string => {
+export const dropStrip = tap('dropStrip', GONE_WORDS, (profileId: number, stripId: number): string => {
   if (!areIds(profileId, stripId)) return GONE_WORDS;
   return answer(takeBackStrip(bench().db, profileId, stripId));
 });
 
-export const cureStrips = tap(GONE_WORDS, (profileId: number, input: unknown): string => {
+export const cureStrips = tap('cureStrips', GONE_WORDS, (profileId: number, input: unknown): string => {
   const wanted = cureInput.safeParse(input);
   if (!areIds(profileId) || !wanted.success) return GONE_WORDS;
   return answer(cureSimulatedStrips(bench().db, profileId, wanted.data));
@@ -66,12 +66,12 @@ export async function saveGauge(profileId: number, _before: FormAnswer, data: Fo
   });
 }
 
-export const dropGauge = tap(GONE_WORDS, (profileId: number, gaugeId: number): string => {
+export const dropGauge = tap('dropGauge', GONE_WORDS, (profileId: number, gaugeId: number): string => {
   if (!areIds(profileId, gaugeId)) return GONE_WORDS;
   return answer(takeBackGauge(bench().db, profileId, gaugeId));
 });
 
-export const printGauges = tap(GONE_WORDS, (profileId: number, input: unknown): string => {
+export const printGauges = tap('printGauges', GONE_WORDS, (profileId: number, input: unknown): string => {
   const wanted = bracketInput.safeParse(input);
   if (!areIds(profileId) || !wanted.success) return GONE_WORDS;
   return answer(printSimulatedGauges(bench().db, profileId, wanted.data));

@@ -12,7 +12,7 @@ import { done, type FormAnswer, GONE_WORDS, refused } from '@/subjects/language/
 import { chooseSheet, takeBackBody, takeOverSheet } from '@/subjects/sheet';
 import { describeTakeOverIssue, interfacesIn, sheetFormOf, sheetKindForm } from '@/subjects/sheet/shared';
 
-export const takeBodyBack = tap(false, (jobId: number, readingId?: number): boolean => {
+export const takeBodyBack = tap('takeBodyBack', false, (jobId: number, readingId?: number): boolean => {
   if (!areIds(jobId, ...(readingId === undefined ? [] : [readingId]))) return false;
   const taken = takeBackBody(bench().db, jobId, readingId);
   changedJob(jobId);
@@ -54,7 +54,7 @@ export async function saveSheet(
   });
 }
 
-export const takeOver = tap(refused(GONE_WORDS), (jobId: number): FormAnswer => {
+export const takeOver = tap('takeOver', refused(GONE_WORDS), (jobId: number): FormAnswer => {
   if (!areIds(jobId)) return refused(GONE_WORDS);
   const taken = takeOverSheet(bench().db, jobId);
   if (!taken.ok) return refused(describeTakeOverIssue(taken.issue));

@@ -8,21 +8,21 @@ import { answerClearing, noteCare, noteLookOver, takeBackCare } from '@/subjects
 import { careBackInput, careInput, clearingInput, lookOverInput } from '@/subjects/log/shared';
 
 /** Care that was done at a printer, or what a check of it showed. */
-export const tapCare = tap(GONE_WORDS, (printerId: number, input: unknown): string => {
+export const tapCare = tap('tapCare', GONE_WORDS, (printerId: number, input: unknown): string => {
   return tapped([printerId], careInput, input, (care) => noteCare(bench().db, printerId, care));
 });
 
 /** Care was not done after all. */
-export const dropCare = tap(GONE_WORDS, (printerId: number, input: unknown): string => {
+export const dropCare = tap('dropCare', GONE_WORDS, (printerId: number, input: unknown): string => {
   return tapped([printerId], careBackInput, input, (kind) => takeBackCare(bench().db, printerId, kind));
 });
 
 /** A step of clearing a printer after a failure. */
-export const tapClearing = tap(GONE_WORDS, (printerId: number, input: unknown): string => {
+export const tapClearing = tap('tapClearing', GONE_WORDS, (printerId: number, input: unknown): string => {
   return tapped([printerId], clearingInput, input, (answer) => answerClearing(bench().db, printerId, answer));
 });
 
 /** Somebody looked the printer over. */
-export const tapLookOver = tap(GONE_WORDS, (printerId: number, input: unknown): string => {
+export const tapLookOver = tap('tapLookOver', GONE_WORDS, (printerId: number, input: unknown): string => {
   return tapped([printerId], lookOverInput, input, (looked) => noteLookOver(bench().db, printerId, looked));
 });
