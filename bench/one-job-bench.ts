@@ -45,6 +45,7 @@ function copyPlate(db: Db, runId: number, hoursBefore: number): void {
       .insert(tables.prints)
       .values({
         ...printRow,
+        id: undefined,
         name: `${printRow.name} ${copy}`,
         madeAt: earlier(printRow.madeAt)!,
         runId: copy,

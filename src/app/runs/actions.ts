@@ -1,6 +1,6 @@
 'use server';
 
-import type { z } from 'zod';
+import { z } from 'zod';
 import { answerForm } from '@/app/_actions/answer-form';
 import { changedRuns } from '@/app/_actions/changed-runs';
 import { areIds } from '@/app/_actions/from-page';
@@ -231,10 +231,16 @@ export async function saveWeighing(runId: number, _before: FormAnswer, data: For
 }
 
 /** No bench plans beyond this: the year 2100. */
-const LATEST_MS = Date.UTC(2100, 0, 1);
+const startInput = z
+  .int()
+  .min(0)
+  .max(Date.UTC(2100, 0, 1))
+  .nullable();
 
 /** Sets when a plate is to start, or leaves that to the plan. */
 export const planStart = tap('planStart', GONE_WORDS, (runId: number, at: number | null): string => {
-  if (!areIds(runId) || (at !== null && !(at >= 0 && at < LATEST_MS))) return GONE_WORDS;
-  return answer(changeRun(bench().db, runId, { plannedFor: at === null ? null : new Date(at) }));
+  if (!areIds(runId)) return GONE_WORDS;
+  return tapped(startInput, at, (ms) =>
+    changeRun(bench().db, runId, { plannedFor: ms === null ? null : new Date(ms) }),
+  );
 });

@@ -1,5 +1,6 @@
 import { beforeEach, describe, expect, jest, test } from '@jest/globals';
 import { createHash } from 'node:crypto';
+import { ok } from '@/core/result';
 import type { Connection } from '@/store';
 import { readyBench } from '@/testing/bench';
 
@@ -9,6 +10,12 @@ jest.unstable_mockModule('next/navigation', () => ({
   redirect: (address: string) => {
     throw new Error(`goes on to ${address}`);
   },
+}));
+
+/** What the page says of the door that it came in by. */
+let door = 'machine';
+jest.unstable_mockModule('next/headers', () => ({
+  headers: async () => new Headers({ 'x-mellow-door': door }),
 }));
 
 const MODULES = {
@@ -26,6 +33,14 @@ const MODULES = {
   measure: () => import('../jobs/[jobId]/measure/actions'),
   correct: () => import('../jobs/[jobId]/correct/actions'),
   story: () => import('../jobs/[jobId]/story/actions'),
+  run: () => import('../jobs/[jobId]/run/actions'),
+  piece: () => import('../_components/check-caliper'),
+  causes: () => import('../house/causes/actions'),
+  light: () => import('../printers/[profileId]/light/actions'),
+  log: () => import('../printers/machine/[printerId]/log/actions'),
+  plate: () => import('../runs/actions'),
+  failures: () => import('../runs/log-actions'),
+  stock: () => import('../shelf/stock-actions'),
 } as const;
 
 type Action = (...given: unknown[]) => Promise<unknown>;
@@ -36,13 +51,20 @@ const TAKES_NOTHING = new Set(['takePracticeShelf']);
 let db: Connection;
 beforeEach(() => {
   ({ db } = readyBench());
-  (globalThis as { mellowDb?: Connection }).mellowDb = db;
+  door = 'machine';
+  Object.assign(globalThis, {
+    // The bench of this process, as src/store keeps it: what actions are done on.
+    mellowBench: { root: '', opened: ok({ root: '', folder: '', db }) },
+    mellowDoor: { isMachineMark: (mark: string | null) => mark === 'machine' },
+  });
 });
 
-/** Every row of every table, as one hash. */
+/** Every row of every table but which taps were answered, as one hash. */
 function contents(): string {
   const tables = db.$client
-    .prepare("select name from sqlite_master where type = 'table' order by name")
+    .prepare(
+      "select name from sqlite_master where type = 'table' and name not in ('taps', 'sqlite_sequence') order by name",
+    )
     .pluck()
     .all() as string[];
   const hash = createHash('sha256');
@@ -58,6 +80,16 @@ const NONSENSE: readonly (readonly unknown[])[] = [
   [undefined, null, [], new FormData()],
 ];
 
+/** What a tap is known by. */
+const TAP_KEY = '00000000-nonsense';
+
+/** The same with the form last, wherever the action takes it; one that is wrapped does not say where, so everywhere. */
+function waysToSend(action: Action, given: readonly unknown[]): unknown[][] {
+  const withForm = (count: number) => [...given.slice(0, count), given.at(-1)];
+  if (action.length > 1) return [withForm(action.length - 1)];
+  return [[], ...[0, 1, 2, 3].flatMap((count) => [withForm(count), [TAP_KEY, ...withForm(count)]])];
+}
+
 describe.each(Object.entries(MODULES))('actions of %s', (_name, load) => {
   test('nonsense from a page is refused and changes no row', async () => {
     const actions = Object.entries(await load()).filter(
@@ -66,9 +98,7 @@ describe.each(Object.entries(MODULES))('actions of %s', (_name, load) => {
     expect(actions.length).toBeGreaterThan(0);
     const before = contents();
     for (const [name, action] of actions) {
-      for (const given of NONSENSE) {
-        // The form stands last, wherever the action takes it.
-        const sent = action.length === 0 ? [] : [...given.slice(0, action.length - 1), given.at(-1)];
+      for (const sent of NONSENSE.flatMap((given) => waysToSend(action, given))) {
         const answer = await action(...sent).catch((error: Error) => error.message);
         const taken =
           typeof answer === 'object' && answer !== null && 'ok' in answer ? answer.ok : answer === 'kept';
@@ -92,5 +122,59 @@ test('a form with several faults is answered with all of them, by field', async 
       mpeMm: [{ code: 'notANumber', text: 'small' }],
       resolutionMm: [{ code: 'unknownUnit', unit: 'kg', quantity: 'length' }],
     },
+  });
+});
+
+describe('what is done at the machine itself', () => {
+  test('settings are kept at the machine, and refused to a paired device', async () => {
+    const { saveShares } = await MODULES.house();
+    const { dropLine } = await MODULES.causes();
+    const before = contents();
+    for (door of ['device x', '', 'machine of somebody else']) {
+      expect(await saveShares({ ok: true }, new FormData())).toMatchObject({
+        ok: false,
+        message: expect.stringContaining('at the machine itself'),
+      });
+      expect(await dropLine(TAP_KEY, { evidence: 'samePlaceOnPlate' })).toContain('at the machine itself');
+    }
+    expect(contents()).toBe(before);
+    door = 'machine';
+    expect(await saveShares({ ok: true }, new FormData())).toMatchObject({ faults: expect.anything() });
+  });
+
+  test('without a server that marks its requests nobody is at the machine', async () => {
+    const { makeCode } = await import('../house/share-actions');
+    Object.assign(globalThis, { mellowDoor: undefined });
+    expect(await makeCode()).toContain('at the machine itself');
+  });
+});
+
+describe('a tap that is sent again', () => {
+  const count = (table: string) =>
+    db.$client.prepare(`select count(*) from ${table}`).pluck().get() as number;
+
+  test('copies a job once, and goes on to the same copy', async () => {
+    const { copyThisJob } = await MODULES.need();
+    const before = count('jobs');
+    const sent = () => copyThisJob(TAP_KEY, 1).catch((error: Error) => error.message);
+    const first = await sent();
+    expect(first).toMatch(/^goes on to \/jobs\/\d+\/need$/);
+    expect([first, await sent(), await sent()]).toEqual([first, first, first]);
+    expect(count('jobs')).toBe(before + 1);
+  });
+
+  test('and a form too; another key is another form', async () => {
+    const { startJob } = await MODULES.today();
+    const send = (tapKey: string) => {
+      const data = new FormData();
+      data.set('name', 'A rack');
+      data.set('tapKey', tapKey);
+      return startJob({ ok: true }, data).catch((error: Error) => error.message);
+    };
+    const before = count('jobs');
+    expect(await send('first key')).toBe(await send('first key'));
+    expect(count('jobs')).toBe(before + 1);
+    await send('second key');
+    expect(count('jobs')).toBe(before + 2);
   });
 });

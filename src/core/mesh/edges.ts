@@ -31,16 +31,8 @@ export function bucketEdges({ positions, facets }: Mesh, skip: (facet: number) =
   const side = new Uint32Array(firstOf[vertices]);
   const next = firstOf.slice();
   const enter = (from: number, to: number, facet: number) => {
-    const low = from < to ? from : to;
-    const upper = from < to ? to : from;
-    // Kept in order as they come: a vertex has few sides.
-    let at = next[low]++;
-    while (at > firstOf[low] && high[at - 1] > upper) {
-      high[at] = high[at - 1];
-      side[at] = side[at - 1];
-      at--;
-    }
-    high[at] = upper;
+    const at = next[from < to ? from : to]++;
+    high[at] = from < to ? to : from;
     side[at] = 2 * facet + (from < to ? 1 : 0);
   };
   for (let facet = 0; facet < total; facet++) {
@@ -52,7 +44,42 @@ export function bucketEdges({ positions, facets }: Mesh, skip: (facet: number) =
     enter(b, c, facet);
     enter(c, a, facet);
   }
+  for (let vertex = 0; vertex < vertices; vertex++)
+    sortSides(high, side, firstOf[vertex], firstOf[vertex + 1]);
   return { firstOf, high, side };
+}
+
+/** A vertex has few sides, and these are put in order one by one; the tip of a fan has as many as the mesh has facets. */
+const MANY_SIDES = 64;
+
+/** Orders sides by their higher vertex; those of one edge stay in the order of their facets. */
+function sortSides(high: Uint32Array, side: Uint32Array, from: number, to: number): void {
+  if (to - from > MANY_SIDES) return sortManySides(high, side, from, to);
+  for (let i = from + 1; i < to; i++) {
+    const [upper, own] = [high[i], side[i]];
+    let at = i;
+    while (at > from && high[at - 1] > upper) {
+      high[at] = high[at - 1];
+      side[at] = side[at - 1];
+      at--;
+    }
+    high[at] = upper;
+    side[at] = own;
+  }
+}
+
+/** The same by one key a side, vertex before facet: both together stay below 2^53. */
+function sortManySides(high: Uint32Array, side: Uint32Array, from: number, to: number): void {
+  let most = 0;
+  for (let i = from; i < to; i++) if (side[i] > most) most = side[i];
+  const keys = new Float64Array(to - from);
+  for (let i = from; i < to; i++) keys[i - from] = high[i] * (most + 1) + side[i];
+  keys.sort();
+  for (let i = from; i < to; i++) {
+    const key = keys[i - from];
+    high[i] = Math.floor(key / (most + 1));
+    side[i] = key - high[i] * (most + 1);
+  }
 }
 
 /** Calls back once an edge with the range of its sides in the buckets. */

@@ -4,6 +4,9 @@ import { fail, ok, type Result } from '@/core/result';
 /** More facets than any printer's file needs; components multiply, so that a small file may ask for more. */
 const MOST_FACETS = 20_000_000;
 
+/** A face with more corners is no face of a part, and cutting it into triangles could take minutes. */
+const MOST_CORNERS = 20_000;
+
 /** A growing array of coordinates. */
 class CoordinateList {
   private values = new Float64Array(96);
@@ -35,7 +38,13 @@ export type FacetIssue =
       readonly index: number;
       readonly vertices: number;
     }
-  | { readonly code: 'tooManyFacets'; readonly limit: number };
+  | { readonly code: 'tooManyFacets'; readonly limit: number }
+  | {
+      readonly code: 'manyCorners';
+      readonly facet: number;
+      readonly corners: number;
+      readonly limit: number;
+    };
 
 /** Vertices by index and the facets over them, as a file gives them; polygons become triangles. */
 export class FacetList {
@@ -60,6 +69,13 @@ export class FacetList {
   /** Adds a polygon by its vertices from nought; fewer than three corners are no facet and are passed over. */
   addPolygon(indices: readonly number[]): Result<void, FacetIssue> {
     this.polygons++;
+    if (indices.length > MOST_CORNERS)
+      return fail({
+        code: 'manyCorners',
+        facet: this.polygons,
+        corners: indices.length,
+        limit: MOST_CORNERS,
+      });
     const { vertices } = this;
     const wrong = indices.find((index) => !(Number.isInteger(index) && index >= 0 && index < vertices));
     if (wrong !== undefined)

@@ -5,7 +5,15 @@ import { readObj, type ObjIssue } from './read-obj';
 import { readPly, type PlyIssue } from './read-ply';
 import { LARGEST_FILE_BYTES, readStl, type Progress, type StlIssue } from './read-stl';
 
-export type MeshIssue = StlIssue | ObjIssue | PlyIssue | ThreeMfIssue;
+export type MeshIssue =
+  | StlIssue
+  | ObjIssue
+  | PlyIssue
+  | ThreeMfIssue
+  | { readonly code: 'farOut'; readonly facet: number; readonly limitMm: number };
+
+/** A hundred kilometres: a part of micrometres read as millimetres is far below, and squares of such lengths are still sound. */
+const FARTHEST_MM = 1e8;
 
 function startsWith(bytes: Uint8Array, text: string): boolean {
   return [...text].every((letter, i) => bytes[i] === letter.charCodeAt(0));
@@ -28,13 +36,20 @@ function looksLikeObj(bytes: Uint8Array): boolean {
 
 /**
  * Reads a part from any of the four formats, told apart by what is in the file, the name only where that leaves it open.
- * Everything is read as millimetres but 3MF, which says its unit.
+ * Everything is read as millimetres but 3MF, which says its unit. Refuses coordinates that no unit would explain.
  */
 export function readMesh(
   file: Uint8Array,
   name = '',
   onProgress: Progress = () => {},
 ): Result<FacetSoup, MeshIssue> {
+  const soup = readSoup(file, name, onProgress);
+  if (!soup.ok) return soup;
+  const far = soup.value.corners.findIndex((value) => !(Math.abs(value) <= FARTHEST_MM));
+  return far < 0 ? soup : fail({ code: 'farOut', facet: Math.floor(far / 9) + 1, limitMm: FARTHEST_MM });
+}
+
+function readSoup(file: Uint8Array, name: string, onProgress: Progress): Result<FacetSoup, MeshIssue> {
   if (file.length === 0) return fail({ code: 'emptyFile' });
   if (file.length > LARGEST_FILE_BYTES)
     return fail({ code: 'tooLarge', bytes: file.length, limitBytes: LARGEST_FILE_BYTES });

@@ -13,6 +13,8 @@ export type ObjIssue =
   | { readonly code: 'noFacets' };
 
 const STEP = 65536;
+/** A text that goes on so long without a vertex is no OBJ: it need not be read to its end. */
+const MOST_WITHOUT_VERTEX = 100_000;
 
 /** Index of a corner such as `7/2/3`; negative ones count back from the newest vertex. */
 function indexOf(word: string, vertices: number): number {
@@ -42,6 +44,7 @@ export function readObj(bytes: Uint8Array, onProgress: Progress = () => {}): Res
     if (whole === undefined) break;
     const words = withoutComment(whole);
     if (++count % STEP === 0) onProgress(lines.share);
+    if (count > MOST_WITHOUT_VERTEX && facets.vertices === 0) break;
     if (words[0] === 'v') {
       const [x, y, z] = words.slice(1, 4).map(readCoordinate);
       if (words.length < 4 || [x, y, z].some(Number.isNaN)) return fail({ code: 'badVertex', line });

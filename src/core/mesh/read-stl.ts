@@ -15,6 +15,9 @@ export type StlIssue =
   | { readonly code: 'badVertex'; readonly line: number }
   | { readonly code: 'looseCorners'; readonly corners: number };
 
+/** A text that goes on for so many words without a facet is no STL: it need not be read to its end. */
+const MOST_WITHOUT_FACET = 100_000;
+
 /** Told the share read so far, 0 … 1. */
 export type Progress = (share: number) => void;
 
@@ -91,7 +94,9 @@ function readAscii(bytes: Uint8Array, onProgress: Progress): Result<FacetSoup, S
   const words = new WordReader(bytes);
   let facets = 0;
   let ended = false;
+  let count = 0;
   for (let word = words.next(); word !== ''; word = words.next()) {
+    if (++count > MOST_WITHOUT_FACET && facets === 0) break;
     ended = word === 'endsolid' || (ended && word !== 'facet');
     if (word === 'facet' && ++facets % STEP === 0) onProgress(words.share);
     if (word !== 'vertex') continue;

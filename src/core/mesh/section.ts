@@ -87,12 +87,21 @@ export interface Contour {
 /** Joins the pieces of a section end to end; ends are matched to a nanometre, loops that do not close are left out. */
 export function joinContours(pieces: Float64Array): Contour[] {
   const keyOf = (x: number, y: number) => `${Math.round(x * 1e6)},${Math.round(y * 1e6)}`;
+  // Those met last come first, so that a used one is taken off the end: thousands may start at the tip of a fan.
   const startingAt = new Map<string, number[]>();
-  for (let i = 0; i < pieces.length; i += 4) {
+  for (let i = pieces.length - 4; i >= 0; i -= 4) {
     const key = keyOf(pieces[i], pieces[i + 1]);
-    startingAt.set(key, [...(startingAt.get(key) ?? []), i]);
+    const known = startingAt.get(key);
+    if (known === undefined) startingAt.set(key, [i]);
+    else known.push(i);
   }
   const used = new Set<number>();
+  const nextFrom = (key: string): number | undefined => {
+    const waiting = startingAt.get(key);
+    while (waiting !== undefined && waiting.length > 0 && used.has(waiting[waiting.length - 1]))
+      waiting.pop();
+    return waiting?.[waiting.length - 1];
+  };
   const contours: Contour[] = [];
   for (let first = 0; first < pieces.length; first += 4) {
     if (used.has(first)) continue;
@@ -110,7 +119,7 @@ export function joinContours(pieces: Float64Array): Contour[] {
         closed = true;
         break;
       }
-      at = startingAt.get(end)?.find((candidate) => !used.has(candidate));
+      at = nextFrom(end);
     }
     if (closed && points.length >= 6)
       contours.push({ points: Float64Array.from(points), areaMm2: loopArea(points) });

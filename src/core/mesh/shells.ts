@@ -50,31 +50,40 @@ function growBox({ min, max }: Shell, positions: Float64Array, at: number): void
   }
 }
 
+/** x, y and z, mm. */
+type Point = readonly number[];
+
 /** Does a line upwards from a point cross a facet? Half-open in the plane, so that shared edges count once. */
-function isBelow({ positions, facets }: Mesh, facet: number, [x, y, z]: readonly number[]): boolean {
-  let height = 0;
-  let inside = false;
-  const corners = [0, 1, 2].map((k) => 3 * facets[3 * facet + k]);
-  for (let k = 0; k < 3; k++) {
-    const [a, b] = [corners[k], corners[(k + 1) % 3]];
-    const [ay, by] = [positions[a + 1], positions[b + 1]];
-    if (ay > y === by > y) continue;
-    const across = positions[a] + ((y - ay) / (by - ay)) * (positions[b] - positions[a]);
-    if (across > x) inside = !inside;
-  }
-  if (!inside) return false;
-  const [a, b, c] = corners;
-  const [ux, uy, uz] = [0, 1, 2].map((axis) => positions[b + axis] - positions[a + axis]);
-  const [vx, vy, vz] = [0, 1, 2].map((axis) => positions[c + axis] - positions[a + axis]);
+function isBelow({ positions, facets }: Mesh, facet: number, point: Point): boolean {
+  const [x, y, z] = point;
+  const a = 3 * facets[3 * facet];
+  const b = 3 * facets[3 * facet + 1];
+  const c = 3 * facets[3 * facet + 2];
+  const isInside =
+    (crosses(positions, a, b, point) !== crosses(positions, b, c, point)) !== crosses(positions, c, a, point);
+  if (!isInside) return false;
+  const ux = positions[b] - positions[a];
+  const uy = positions[b + 1] - positions[a + 1];
+  const uz = positions[b + 2] - positions[a + 2];
+  const vx = positions[c] - positions[a];
+  const vy = positions[c + 1] - positions[a + 1];
+  const vz = positions[c + 2] - positions[a + 2];
   const nz = ux * vy - uy * vx;
-  height =
-    positions[a + 2] -
-    ((uy * vz - uz * vy) * (x - positions[a]) + (uz * vx - ux * vz) * (y - positions[a + 1])) / nz;
-  return height > z;
+  const nx = uy * vz - uz * vy;
+  const ny = uz * vx - ux * vz;
+  return positions[a + 2] - (nx * (x - positions[a]) + ny * (y - positions[a + 1])) / nz > z;
 }
 
-/** So many facets are looked at for the nesting of shells; beyond, shells count as if side by side. */
-const NESTING_BUDGET = 50_000_000;
+/** Does an edge lie to the right of a point, seen along Y? */
+function crosses(positions: Float64Array, from: number, to: number, [x, y]: Point): boolean {
+  const [fromY, toY] = [positions[from + 1], positions[to + 1]];
+  if (fromY > y === toY > y) return false;
+  const across = positions[from] + ((y - fromY) / (toY - fromY)) * (positions[to] - positions[from]);
+  return across > x;
+}
+
+/** So many facets and boxes are looked at for the nesting of shells; beyond, shells count as if side by side. */
+const NESTING_BUDGET = 20_000_000;
 
 /** Names of the shells that contain a point of this one. */
 class Nesting {
@@ -101,13 +110,18 @@ class Nesting {
     const point = [0, 1, 2].map(
       (axis) => [0, 1, 2].reduce((sum, k) => sum + positions[3 * facets[3 * name + k] + axis], 0) / 3,
     );
+    const [x, y, z] = point;
     const containing: number[] = [];
     for (const [other, { min, max }] of this.shells) {
-      if (other === name || point.some((value, axis) => value < min[axis] || value > max[axis])) continue;
+      if (++this.spent > NESTING_BUDGET) return [];
+      const isApart =
+        x < min[0] || x > max[0] || y < min[1] || y > max[1] || z < min[2] || z > max[2] || other === name;
+      if (isApart) continue;
       const candidates = this.members.get(other) ?? [];
       this.spent += candidates.length;
       if (this.spent > NESTING_BUDGET) return [];
-      const crossings = candidates.filter((facet) => isBelow(this.mesh, facet, point)).length;
+      let crossings = 0;
+      for (const facet of candidates) if (isBelow(this.mesh, facet, point)) crossings++;
       if (crossings % 2 === 1) containing.push(other);
     }
     return containing;

@@ -23,18 +23,22 @@ const TURNS: Readonly<Record<View, (x: number, y: number, z: number) => readonly
 
 /** A part whose vertices lie at more levels than this is cut at so many even heights. */
 const MOST_SECTIONS = 60;
+/** So many facets are cut in all: a part of a million of them is cut at fewer heights, so that its outline comes in seconds. */
+const MOST_CUTS = 6_000_000;
+const LEAST_SECTIONS = 8;
 /** Levels nearer than this are one, mm. */
 const SAME_LEVEL_MM = 0.01;
 
 /** Heights at which every step of the part is cut once: between neighbouring levels of its vertices. */
-function heightsOf(positions: Float64Array): number[] {
+function heightsOf({ positions, facets }: Mesh): number[] {
+  const most = Math.max(LEAST_SECTIONS, Math.min(MOST_SECTIONS, Math.floor((3 * MOST_CUTS) / facets.length)));
   const levels: number[] = [];
   const sorted = Float64Array.from({ length: positions.length / 3 }, (_, i) => positions[3 * i + 2]).sort();
   for (const z of sorted)
     if (levels.length === 0 || z - levels[levels.length - 1] > SAME_LEVEL_MM) levels.push(z);
-  if (levels.length <= MOST_SECTIONS + 1) return levels.slice(1).map((z, i) => (z + levels[i]) / 2);
+  if (levels.length <= most + 1) return levels.slice(1).map((z, i) => (z + levels[i]) / 2);
   const [low, high] = [sorted[0], sorted[sorted.length - 1]];
-  return Array.from({ length: MOST_SECTIONS }, (_, i) => low + ((i + 0.5) / MOST_SECTIONS) * (high - low));
+  return Array.from({ length: most }, (_, i) => low + ((i + 0.5) / most) * (high - low));
 }
 
 /** The outline of a part seen from one side, from its sections; free shapes to within their spacing. */
@@ -53,7 +57,7 @@ export function silhouetteOf({ positions, facets }: Mesh, view: View): Silhouett
     }
   }
   const mesh: Mesh = { positions: turned, facets };
-  const sections = heightsOf(turned).map((zMm) =>
+  const sections = heightsOf(mesh).map((zMm) =>
     joinContours(sectionAt(mesh, zMm)).map(({ points }) => points),
   );
   return { view, sections, min, max };

@@ -1,4 +1,18 @@
 const SPACE = 32;
+/** Of a longer word only the start is read: it is no number, and no name that means anything. */
+const LONGEST_WORD = 1000;
+/** The same of a line: a face with as many corners as are taken needs less. */
+const LONGEST_LINE = 1_000_000;
+/** Shorter runs of bytes are put together faster letter by letter. */
+const SHORT = 24;
+let decoder: TextDecoder | undefined;
+
+function latin(bytes: Uint8Array, from: number, to: number): string {
+  if (to - from > SHORT) return (decoder ??= new TextDecoder('latin1')).decode(bytes.subarray(from, to));
+  let text = '';
+  for (let i = from; i < to; i++) text += String.fromCharCode(bytes[i]);
+  return text;
+}
 
 /** Cursor over the bytes of a text: words parted by white space, with the line it stands in. */
 export class WordReader {
@@ -23,31 +37,33 @@ export class WordReader {
       if (bytes[this.at] === 10) this.line++;
       this.at++;
     }
-    let word = '';
-    while (this.at < bytes.length && bytes[this.at] > SPACE) word += String.fromCharCode(bytes[this.at++]);
-    return word;
+    const from = this.at;
+    while (this.at < bytes.length && bytes[this.at] > SPACE) this.at++;
+    return latin(bytes, from, Math.min(this.at, from + LONGEST_WORD));
   }
 
   /** Words to the end of the line, a line ending in a backslash going on in the next; undefined at the end. */
   nextLine(): string[] | undefined {
     const { bytes } = this;
     if (this.at >= bytes.length) return undefined;
-    let end = this.at;
     let text = '';
     for (;;) {
-      while (end < bytes.length && bytes[end] !== 10) end++;
-      let part = '';
-      for (let i = this.at; i < end; i++) part += String.fromCharCode(bytes[i]);
+      const end = this.endOfLine();
+      let part = latin(bytes, this.at, Math.min(end, this.at + LONGEST_LINE));
       this.at = end + 1;
       this.line++;
-      part = part.replace(/\r$/, '');
-      if (!part.endsWith('\\') || this.at >= bytes.length) {
+      if (part.endsWith('\r')) part = part.slice(0, -1);
+      if (!part.endsWith('\\') || this.at >= bytes.length || text.length > LONGEST_LINE) {
         text += part;
         break;
       }
       text += `${part.slice(0, -1)} `;
-      end = this.at;
     }
     return text.split(/\s+/).filter((word) => word !== '');
+  }
+
+  private endOfLine(): number {
+    const end = this.bytes.indexOf(10, this.at);
+    return end < 0 ? this.bytes.length : end;
   }
 }

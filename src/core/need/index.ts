@@ -9,3 +9,4 @@ export {
   MATE_ORIGINS,
   type MateOrigin,
 } from './vocabulary';
+export { type PictureFound, type PictureType, readPicture } from './picture';

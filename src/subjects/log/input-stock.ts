@@ -6,6 +6,8 @@ const MOST = { low: 0, high: 1_000_000 } as const;
 /** Something that is used up beside resin; with an id it is counted anew. */
 export const stockForm = z.object({
   stockId: optionalId('What it is'),
+  /** As it was when the page showed it. */
+  revision: optionalId('Revision'),
   name: textField('What', { limit: 60 }),
   unit: textField('Counted in', { limit: 20 }),
   counted: numberField('Left', 'number', MOST),

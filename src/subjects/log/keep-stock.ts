@@ -1,4 +1,4 @@
-import { and, eq, isNull, ne } from 'drizzle-orm';
+import { and, eq, isNull, ne, sql } from 'drizzle-orm';
 import { fail, ok, type Result } from '@/core/result';
 import { type Db, tables } from '@/store';
 import type { StockCounted } from './input-stock';
@@ -6,10 +6,13 @@ import type { StockIssue } from './words-stock';
 
 const { consumables } = tables;
 
-/** Notes what is left of something, or something new; two of one name would be ordered twice. */
+/**
+ * Notes what is left of something, or something new; two of one name would be ordered twice. What another window counted
+ * since the page was shown is not written over.
+ */
 export function countStock(
   db: Db,
-  { stockId, ...counted }: StockCounted,
+  { stockId, revision, ...counted }: Omit<StockCounted, 'revision'> & { readonly revision?: number },
   at = new Date(),
 ): Result<void, StockIssue> {
   const taken = db
@@ -25,8 +28,15 @@ export function countStock(
     db.insert(consumables).values(values).run();
     return ok(undefined);
   }
-  const { changes } = db.update(consumables).set(values).where(eq(consumables.id, id)).run();
-  return changes === 0 ? fail({ code: 'gone' }) : ok(undefined);
+  const before = db.select().from(consumables).where(eq(consumables.id, id)).get();
+  if (before === undefined) return fail({ code: 'gone' });
+  if (stockId !== undefined && before.revision !== revision)
+    return fail({ code: 'changed', name: before.name });
+  db.update(consumables)
+    .set({ ...values, revision: sql`${consumables.revision} + 1` })
+    .where(eq(consumables.id, id))
+    .run();
+  return ok(undefined);
 }
 
 /** It is not counted any more. */

@@ -10,6 +10,7 @@ export interface StockView extends Stock {
   readonly perPrint: number;
   readonly leadDays: number;
   readonly countedAt: Date;
+  readonly revision: number;
 }
 
 const DAY_MS = 86_400_000;
@@ -29,13 +30,14 @@ export function listStockLeft(db: Db, now: Date): StockView[] {
   const printsSince = (at: Date) => queries.countEndedSince(db, at);
   const pace = { prints: printsSince(new Date(now.getTime() - PACE_DAYS * DAY_MS)), days: PACE_DAYS };
   return rows
-    .map(({ id, name, unit, counted, countedAt, perPrint, leadDays }) => ({
+    .map(({ id, name, unit, counted, countedAt, perPrint, leadDays, revision }) => ({
       id,
       name,
       unit,
       perPrint,
       leadDays,
       countedAt,
+      revision,
       ...stockOf({ counted, printsSince: printsSince(countedAt), perPrint, leadDays, pace }),
     }))
     .sort((a, b) => Number(b.isDue) - Number(a.isDue));

@@ -1,10 +1,20 @@
 import type { Stock } from '@/core/log';
 import { describeTakenName, GONE_WORDS } from '@/subjects/language/shared';
 
-export type StockIssue = { readonly code: 'gone' } | { readonly code: 'nameTaken'; readonly name: string };
+export type StockIssue =
+  | { readonly code: 'gone' }
+  | { readonly code: 'nameTaken'; readonly name: string }
+  | { readonly code: 'changed'; readonly name: string };
 
 export function describeStockIssue(issue: StockIssue): string {
-  return issue.code === 'gone' ? GONE_WORDS : describeTakenName(issue.name);
+  switch (issue.code) {
+    case 'gone':
+      return GONE_WORDS;
+    case 'nameTaken':
+      return describeTakenName(issue.name);
+    case 'changed':
+      return `${issue.name} was counted in another window meanwhile. Load the page again to see that count.`;
+  }
 }
 
 /** 70 pairs left, for 23 prints; order now: it runs out before more has come in 12 of 100 */

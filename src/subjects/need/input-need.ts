@@ -87,8 +87,10 @@ export const answerForm = z.object({
   note: textField('In a line: what was seen', { optional: true, limit: 300 }),
 });
 
+export const LONGEST_CAPTION = 120;
+
 /** What a photo or sketch shows; its file travels beside. */
 export const pictureForm = z.object({
   runId: optionalId('Run'),
-  caption: textField('What it shows', { optional: true, limit: 120 }),
+  caption: textField('What it shows', { optional: true, limit: LONGEST_CAPTION }),
 });

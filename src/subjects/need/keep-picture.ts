@@ -1,19 +1,10 @@
 import { Readable } from 'node:stream';
-import { LARGEST_PICTURE_BYTES } from '@/core/need';
+import { LARGEST_PICTURE_BYTES, readPicture } from '@/core/need';
 import { fail, ok, type Result } from '@/core/result';
 import { type Db, queries, tables } from '@/store';
 import { keepFile } from '@/subjects/records';
-import { type Picture, pictureFolder, pictureName } from './view-pictures';
+import { pictureFolder, pictureName } from './view-pictures';
 import type { PictureIssue } from './words-issues';
-
-/** The kind of picture by its first bytes; what a name or a browser says is not believed. */
-function typeOf(bytes: Uint8Array): Picture['type'] | undefined {
-  const starts = (...head: number[]) => head.every((byte, i) => bytes[i] === byte);
-  if (starts(0xff, 0xd8, 0xff)) return 'jpg';
-  if (starts(0x89, 0x50, 0x4e, 0x47)) return 'png';
-  const text = Buffer.from(bytes.subarray(0, 12)).toString('latin1');
-  return text.startsWith('RIFF') && text.endsWith('WEBP') ? 'webp' : undefined;
-}
 
 /** Keeps a photo or sketch with a job, its bytes beside the database under their hash. */
 export async function keepPicture(
@@ -29,8 +20,9 @@ export async function keepPicture(
     limitBytes: LARGEST_PICTURE_BYTES,
   } as const;
   if (bytes.length > LARGEST_PICTURE_BYTES) return fail(tooLarge);
-  const type = typeOf(bytes);
-  if (type === undefined) return fail({ code: 'notAPicture' });
+  const found = readPicture(bytes);
+  if (!found.ok) return fail({ code: found.code });
+  const { type } = found;
   const isGone = queries.findJob(db, jobId) === undefined;
   if (isGone || (runId !== undefined && queries.findRun(db, runId) === undefined))
     return fail({ code: 'gone' });

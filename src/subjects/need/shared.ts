@@ -1,4 +1,12 @@
-export { answerForm, claimFieldName, FIT_STATES, needForm, sideFieldName, pictureForm } from './input-need';
+export {
+  answerForm,
+  claimFieldName,
+  FIT_STATES,
+  needForm,
+  LONGEST_CAPTION,
+  sideFieldName,
+  pictureForm,
+} from './input-need';
 export { describeAnswerIssue, describeNeedIssue, describePictureIssue } from './words-issues';
 export { describeNeedEntry, type NeedEntry } from './words-ledger';
 export { describeAcceptanceTest, describeAnswer, describeClaim, describeOrigin } from './words-need';

@@ -11,6 +11,7 @@ export type AnswerIssue =
 /** Why a picture was not kept. */
 export type PictureIssue =
   | { readonly code: 'notAPicture' }
+  | { readonly code: 'cutShort' }
   | { readonly code: 'gone' }
   | { readonly code: 'pictureTooLarge'; readonly bytes: number; readonly limitBytes: number };
 
@@ -35,6 +36,8 @@ export function describePictureIssue(issue: PictureIssue): string {
   switch (issue.code) {
     case 'gone':
       return GONE_WORDS;
+    case 'cutShort':
+      return 'this picture is cut short: a part of the file is missing. Take it again, or copy it again from the camera.';
     case 'notAPicture':
       return 'this is neither a JPEG nor a PNG nor a WebP picture. Save it as one of these.';
     case 'pictureTooLarge':

@@ -66,6 +66,10 @@ export const vatForm = z
     const { ml, lowMl, highMl, sharePercent, fullG, emptyG, density } = given as Required<{
       [Name in keyof typeof given]: number;
     }>;
+    if (by === 'marks' && highMl <= lowMl)
+      return refuse(context, { code: 'worded', text: 'must be above the lower mark.' }, 'highMl');
+    if (by === 'weight' && fullG < emptyG)
+      return refuse(context, { code: 'worded', text: 'must weigh more than the vat alone.' }, 'fullG');
     const read: VatReading =
       by === 'volume'
         ? { by, ml }

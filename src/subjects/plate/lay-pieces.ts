@@ -81,6 +81,9 @@ export function setCopies(
   return allOrNothing<void, PlateIssue>(db, (tx) => {
     const waiting = waitingRun(tx, runId);
     if (!waiting.ok) return waiting;
+    // Only what lies there: another attempt is laid down first, which asks for its printer, resin and age.
+    const isHere = queries.listPieces(tx, runId).some(({ attempt }) => attempt.id === attemptId);
+    if (!isHere) return fail({ code: 'gone' });
     putCopies(tx, runId, attemptId, how);
     arrange(tx, runId, gapMm);
     return ok(undefined);

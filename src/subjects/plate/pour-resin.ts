@@ -27,10 +27,14 @@ export function pourResin(
     if (run.endedAt !== null) return fail({ code: 'ended' });
     if (tx.select().from(pours).where(eq(pours.clientKey, clientKey)).get() !== undefined)
       return ok(undefined);
-    const { printer } = queries.findProfile(tx, run.profileId)!;
+    const { printer, resin } = queries.findProfile(tx, run.profileId)!;
     const vat = tx.select().from(vats).where(eq(vats.printerId, printer.id)).get();
     const bottle =
       bottleId === undefined ? undefined : tx.select().from(bottles).where(eq(bottles.id, bottleId)).get();
+    if (bottleId !== undefined && (bottle === undefined || bottle.removedAt !== null))
+      return fail({ code: 'gone' });
+    if (bottle !== undefined && bottle.resinId !== resin.id)
+      return fail({ code: 'otherResin', lot: bottle.batch, resin: resin.name });
     if (bottle !== undefined && bottle.leftMl < ml - 0.5)
       return fail({ code: 'bottleShort', ml, leftMl: bottle.leftMl });
     if (vat !== undefined) {
@@ -55,6 +59,9 @@ export function pourResin(
   });
 }
 
+/** No supports weigh so many times what their parts do: one of the numbers was typed wrong. */
+const MOST_SUPPORTS = 10;
+
 /** Keeps what supports and parts of a run weighed, in whatever unit both were weighed. */
 export function keepWeighing(
   db: Db,
@@ -64,6 +71,8 @@ export function keepWeighing(
   const run = queries.findRun(db, runId);
   if (run === undefined) return fail({ code: 'gone' });
   if (!(weighed.parts > 0)) return fail({ code: 'nothingWeighed' });
+  if (weighed.supports > MOST_SUPPORTS * weighed.parts)
+    return fail({ code: 'tooManySupports', times: MOST_SUPPORTS });
   db.insert(tables.weighings)
     .values({ runId, ...weighed, at: new Date() })
     .run();

@@ -22,7 +22,9 @@ export type PlateIssue =
   | { readonly code: 'endToCome' }
   | { readonly code: 'tooMuch'; readonly ml: number; readonly roomMl: number }
   | { readonly code: 'bottleShort'; readonly ml: number; readonly leftMl: number }
+  | { readonly code: 'otherResin'; readonly lot: string; readonly resin: string }
   | { readonly code: 'nothingWeighed' }
+  | { readonly code: 'tooManySupports'; readonly times: number }
   | { readonly code: 'noReason' }
   | VatIssue;
 
@@ -74,6 +76,10 @@ export function describePlateIssue(issue: PlateIssue): string {
       return `${ml(issue.ml)} from a bottle that has ${ml(issue.leftMl)}. Correct the bottle on the shelf, or take another.`;
     case 'noReason':
       return 'say why it is printed all the same: the story keeps it.';
+    case 'otherResin':
+      return `the bottle ${issue.lot} holds another resin than ${issue.resin}, which this plate is printed in. Take a bottle of ${issue.resin}.`;
+    case 'tooManySupports':
+      return `the supports weigh more than ${issue.times} times the parts. Check both numbers and their unit.`;
     case 'nothingWeighed':
       return 'weigh the parts too: the share of supports is against them.';
     default:

@@ -24,6 +24,10 @@ export function describeMeshIssue(issue: MeshIssue): string {
       return `Line ${issue.line}: a face needs at least three corners by number, found “${quoted(issue.text)}”. The file may be damaged; export it again.`;
     case 'indexOutOfRange':
       return `Facet ${issue.facet} asks for vertex ${issue.index + 1} of ${issue.vertices}. The file may be damaged; export it again.`;
+    case 'manyCorners':
+      return `Face ${issue.facet} has ${issue.corners} corners; up to ${issue.limit} are read. Export the part with faces cut into triangles.`;
+    case 'farOut':
+      return `Facet ${issue.facet} lies more than ${issue.limitMm / 1000} m away. Check the unit and the place of the part in the modeller, then export it again.`;
     case 'tooManyFacets':
       return `The file asks for more than ${issue.limit} facets or placements. Export it with a coarser mesh.`;
     case 'badHeader':

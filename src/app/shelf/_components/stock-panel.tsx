@@ -58,7 +58,12 @@ function StockFields({ item }: { item?: StockView }) {
       label={item?.name ?? 'Something else that is used up'}
       className="mt-2 grid gap-3 sm:grid-cols-3"
     >
-      {item !== undefined && <input type="hidden" name="stockId" value={item.id} />}
+      {item !== undefined && (
+        <>
+          <input type="hidden" name="stockId" value={item.id} />
+          <input type="hidden" name="revision" value={item.revision} />
+        </>
+      )}
       <TextField name="name" defaultValue={item?.name} placeholder="Thin gloves" />
       <TextField name="unit" defaultValue={item?.unit} placeholder="pairs" />
       <TextField

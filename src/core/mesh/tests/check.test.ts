@@ -122,3 +122,23 @@ describe('welding', () => {
     expect(weldCorners([])).toEqual({ positions: new Float64Array(0), facets: new Uint32Array(0) });
   });
 });
+
+test('the tip of a fan has thousands of sides, and its edges are found all the same', () => {
+  const count = 3000;
+  const rim = Array.from({ length: count }, (_, i) => (2 * Math.PI * i) / count);
+  const at = (i: number) => [Math.cos(rim[i % count]), Math.sin(rim[i % count]), 0];
+  // Facets in an order that no edge follows.
+  const order = Array.from({ length: count }, (_, i) => (i * 1009) % count);
+  const corners = order.flatMap((i) => [
+    ...[0, 0, 1],
+    ...at(i),
+    ...at(i + 1),
+    ...[0, 0, 0],
+    ...at(i + 1),
+    ...at(i),
+  ]);
+  const check = checkMesh(weldCorners(Float64Array.from(corners)));
+  expect(check).toMatchObject({ facets: 2 * count, watertight: true, shells: 1, boundaryEdges: 0 });
+  // A cone of unit height over a polygon of so many corners in the unit circle.
+  expect(check.volumeMm3).toBeCloseTo((count / 2) * Math.sin((2 * Math.PI) / count) * (1 / 3), 9);
+});

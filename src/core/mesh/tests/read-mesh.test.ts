@@ -264,3 +264,32 @@ test('the bytes decide, not the name', () => {
   expect(readMesh(new Uint8Array(0), 'x.obj')).toMatchObject({ issue: { code: 'emptyFile' } });
   expect(readMesh(strToU8('hello'), 'x')).toMatchObject({ issue: { code: 'notStl' } });
 });
+
+describe('files that are made to do harm', () => {
+  const bytesOfText = (text: string) => new TextEncoder().encode(text);
+  const codeOf = (bytes: Uint8Array, name: string) => {
+    const read = readMesh(bytes, name);
+    return read.ok ? 'read' : read.issue.code;
+  };
+
+  test.each(['1e308', '-1e300', '1e9'])('a coordinate of %s is no part, whatever its unit', (far) => {
+    const obj = `v 0 0 0\nv ${far} 0 0\nv 0 1 0\nf 1 2 3\n`;
+    expect(codeOf(bytesOfText(obj), 'part.obj')).toBe('farOut');
+    const stl = `solid x\nfacet normal 0 0 1\nouter loop\nvertex 0 0 0\nvertex ${far} 0 0\nvertex 0 1 0\nendloop\nendfacet\nendsolid x\n`;
+    expect(['farOut', 'notFinite']).toContain(codeOf(bytesOfText(stl), 'part.stl'));
+  });
+
+  test('a face with more corners than any part has is refused before it is cut', () => {
+    const corners = Array.from({ length: 20_001 }, (_, i) => `v ${i} ${(i * i) % 7} 0`).join('\n');
+    const face = `f ${Array.from({ length: 20_001 }, (_, i) => i + 1).join(' ')}`;
+    expect(codeOf(bytesOfText(`${corners}\n${face}\n`), 'part.obj')).toBe('manyCorners');
+  });
+
+  test.each(['part.obj', 'part.stl'])('a long text that is no part is not read to its end: %s', (name) => {
+    const start = name === 'part.stl' ? 'solid ' : '';
+    const late = 'v 0 0 0\nfacet normal 0 0 1\nouter loop\nvertex 0 0 0\n';
+    const text = `${start}${'lorem ipsum dolor\n'.repeat(120_000)}${late}`;
+    expect(codeOf(bytesOfText(text), name)).toBe('noFacets');
+    expect(codeOf(bytesOfText(`${start}${'x'.repeat(3_000_000)}`), name)).toBe('noFacets');
+  });
+});

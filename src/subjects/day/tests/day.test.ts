@@ -115,3 +115,17 @@ describe('the day of a bench', () => {
     expect(nameDayStep('wash')).toBe('Wash');
   });
 });
+
+describe('a clock that was set while something runs', () => {
+  test.each([1, -1, 24 * 40, -24 * 40])('by %d h: the day is planned all the same', (hours) => {
+    const { db, runId, jobId } = benchWithPlate();
+    openGate(db, runId);
+    expectOk(startRun(db, runId, { house, now: new Date(Date.now() + hours * 3_600_000) }));
+    expectOk(layOnPlate(db, jobId, { copies: 1, gapMm: 2 }));
+    const view = viewDay(db, house, new Date());
+    const print = view.day.jobs.find(({ id }) => id === `run ${runId}`)!.steps[0];
+    // No longer than it takes by its plan and what prints scatter: a start that is still to come is now.
+    expect(print.minutes).toBeLessThan(24 * 60);
+    expect(plan(view).plan.steps.length).toBeGreaterThan(0);
+  });
+});

@@ -2,7 +2,7 @@ import { describe, expect, test } from '@jest/globals';
 import { CLEARING_STEPS, type ClearingStep, isSoon } from '@/core/log';
 import { SCHOOLS } from '@/core/resins';
 import { expectOk } from '@/core/result';
-import { queries } from '@/store';
+import { queries, tables } from '@/store';
 import { changeProcess } from '@/subjects/job';
 import { layOnPlate, viewRun } from '@/subjects/plate';
 import { describeGate } from '@/subjects/plate/shared';
@@ -15,6 +15,7 @@ import {
   noteCare,
   noteFailure,
   noteLookOver,
+  noteWell,
   takeBackCare,
   viewCase,
   viewClearing,
@@ -154,6 +155,49 @@ describe('clearing after a failure', () => {
       for (const text of [title, how, well, amiss, CLEARING_CAUTIONS[step]]) expect(text).toMatch(/\w{3}/);
     expect(new Set(ways.map(({ how }) => how)).size).toBe(step === 'solids' ? 3 : 1);
   });
+});
+
+describe('a clock that was set', () => {
+  const STEPS_H = [1, -1, 24 * 40, -24 * 40];
+
+  test.each(STEPS_H)(
+    'by %d h between a failure and its clearing: the vat counts as cleared all the same',
+    (hours) => {
+      const plate = benchWithPlate();
+      const { db, printerId } = plate;
+      const runId = printed(plate);
+      expectOk(noteFailure(db, runId, failed({ kind: 'sheared' }), new Date(Date.now() + hours * HOUR_MS)));
+      expect(viewClearing(db, printerId)?.runId).toBe(runId);
+      for (const step of CLEARING_STEPS)
+        expectOk(answerClearing(db, printerId, { step, isWell: true, note: '' }, new Date()));
+      expect(viewClearing(db, printerId)).toBeUndefined();
+      // Taken back, all of it is gone through again.
+      expectOk(takeBackCare(db, printerId, 'clearVat'));
+      expect(viewClearing(db, printerId)?.answers.size).toBe(0);
+    },
+  );
+
+  test.each(STEPS_H)('by %d h before a failure: what was cleared earlier does not count for it', (hours) => {
+    const plate = benchWithPlate();
+    const { db, printerId } = plate;
+    const runId = printed(plate);
+    expectOk(noteCare(db, printerId, { kind: 'clearVat' }, new Date(Date.now() + hours * HOUR_MS)));
+    expectOk(noteFailure(db, runId, failed({ kind: 'sheared' }), new Date()));
+    expect(viewClearing(db, printerId)?.runId).toBe(runId);
+  });
+});
+
+test('a failure that is noted again by its key leaves the story as it was, and what was found well since', () => {
+  const plate = benchWithPlate();
+  const { db } = plate;
+  const runId = printed(plate);
+  const noted = failed({ kind: 'markOnFace' });
+  expectOk(noteFailure(db, runId, noted));
+  expectOk(noteWell(db, runId));
+  const lines = () => db.select().from(tables.ledgerLines).all().length;
+  const before = lines();
+  expectOk(noteFailure(db, runId, noted));
+  expect([lines(), queries.findRun(db, runId)!.wellAt !== null]).toEqual([before, true]);
 });
 
 describe('a look over the printer', () => {

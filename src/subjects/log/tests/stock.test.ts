@@ -23,7 +23,7 @@ test('what is used up goes down with the prints of the bench, and is ordered in 
   expect(describeStock({ ...gloves(), runOut: 0.124, isDue: true }, GLOVES)).toBe(
     '3.0 pairs left, for one print. Order it: more takes 7 days, and it runs out before in 12 of 100',
   );
-  expectOk(countStock(db, { ...GLOVES, stockId: gloves().id, counted: 100 }));
+  expectOk(countStock(db, { ...GLOVES, stockId: gloves().id, revision: gloves().revision, counted: 100 }));
   expect(gloves()).toMatchObject({ left: 100, isDue: false });
 });
 
@@ -40,4 +40,14 @@ test('two of one name would be ordered twice; what was put away comes back under
   expectOk(countStock(db, { ...GLOVES, stockId: undefined, counted: 5 }));
   expect(listStockLeft(db, new Date())[0]).toMatchObject({ id, left: 5 });
   expect(countStock(db, { ...GLOVES, name: 'Film', stockId: 99 }).ok).toBe(false);
+});
+
+test('what another window counted meanwhile is not written over', () => {
+  const { db } = benchWithPlate();
+  expectOk(countStock(db, { ...GLOVES, stockId: undefined }));
+  const [{ id, revision }] = listStockLeft(db, new Date());
+  expectOk(countStock(db, { ...GLOVES, stockId: id, revision, counted: 40 }));
+  const second = countStock(db, { ...GLOVES, stockId: id, revision, counted: 7 });
+  expect(second.ok ? '' : describeStockIssue(second.issue)).toContain('counted in another window');
+  expect(listStockLeft(db, new Date())[0].left).toBe(40);
 });

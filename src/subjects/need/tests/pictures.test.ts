@@ -9,6 +9,7 @@ import { expectOk } from '@/core/result';
 import { writeBackup } from '@/subjects/house';
 import { copyJob } from '@/subjects/job';
 import { benchOnDisk, readyBench } from '@/testing/bench';
+import { jpegOf, pngOf } from '@/testing/pictures';
 import { benchWithPlate } from '@/testing/plate';
 import { keepPicture } from '../keep-picture';
 import { putPictureAway } from '../put-picture-away';
@@ -22,14 +23,12 @@ beforeEach(() => {
 
 afterEach(() => rmSync(folder, { recursive: true, force: true }));
 
-const PNG = new Uint8Array([0x89, 0x50, 0x4e, 0x47, 1, 2, 3]);
+const PNG = pngOf();
 
 test('a photo is kept with its job under the kind that its bytes say, and put away again', async () => {
   const { db, jobId } = readyBench();
   const id = expectOk(await keepPicture(db, folder, jobId, { bytes: PNG, caption: 'the old wheel' }));
-  expectOk(
-    await keepPicture(db, folder, jobId, { bytes: new Uint8Array([0xff, 0xd8, 0xff, 0]), caption: 'again' }),
-  );
+  expectOk(await keepPicture(db, folder, jobId, { bytes: jpegOf(), caption: 'again' }));
   expect(listPictures(db, jobId).map(({ type, caption }) => [type, caption])).toEqual([
     ['png', 'the old wheel'],
     ['jpg', 'again'],

@@ -203,3 +203,19 @@ test('a place on the plate is kept with the print and told to the signature', ()
   // The next print is drawn for the same place.
   expect(viewJob(db, jobId)!.places.get(width)).toEqual({ xMm: 30, yMm: -20 });
 });
+
+describe('a clock that ran ahead when the last change was noted', () => {
+  test.each([1, 24 * 40])('by %d h keeps nobody from noting the next one', (hours) => {
+    const { db, profileId } = readyBench();
+    const ahead = new Date(Date.now() + hours * 3_600_000);
+    expectOk(
+      changeProcess(db, profileId, { kinds: ['film'], at: ahead, after: { film: 'clear' }, note: '' }),
+    );
+    const next = { kinds: ['lot'] as const, at: new Date(), after: { lot: 'B2' }, note: '' };
+    expectOk(changeProcess(db, profileId, next));
+    const changes = queries.listChanges(db, profileId);
+    expect(changes.map(({ kinds }) => kinds)).toEqual([['film'], ['lot']]);
+    expect(changes[1].at.getTime()).toBeGreaterThan(changes[0].at.getTime());
+    expect(() => newestSignature(db, profileId)).not.toThrow();
+  });
+});

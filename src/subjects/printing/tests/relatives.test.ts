@@ -1,12 +1,20 @@
-import { expect, test } from '@jest/globals';
+import { describe, expect, test } from '@jest/globals';
+import fc from 'fast-check';
 import { expectOk } from '@/core/result';
 import { summariseSignature } from '@/core/signature';
-import type { Db } from '@/store';
+import { type Db, tables } from '@/store';
 import { readHouseRules, writeHouseRules } from '@/subjects/house';
 import { sharesForm } from '@/subjects/house/shared';
 import { recordReading } from '@/subjects/measure';
 import { emptyBench, readyBench } from '@/testing/bench';
-import { createProfile, listPrinters, newestSignature, removeForeignLaw, takeForeignLaw } from '../index';
+import {
+  createProfile,
+  listForeign,
+  listPrinters,
+  newestSignature,
+  removeForeignLaw,
+  takeForeignLaw,
+} from '../index';
 import { describeForeignIssue } from '../shared';
 
 function profileOf(db: Db, printerName: string, resinName: string, layerMm = 0.05): number {
@@ -138,4 +146,94 @@ test('what is no signature, or shares nothing with this bench, is said', () => {
   expect(said({ name: 'x', text: '{}' })).toContain('which printer or which resin');
   expect(said({ name: 'x', printerId, text: 'no' })).toContain('not JSON');
   expect(said({ name: 'x', printerId, text: '{"parameters":[]}' })).toContain('epsilonX is missing');
+});
+
+describe('a signature of another shop that cannot be used', () => {
+  /** A signature as its file holds it, and what a person may have done to that file. */
+  function fileOf() {
+    const { db, profileId } = measuredBench();
+    const { parameters, covariance } = JSON.parse(
+      JSON.stringify(summariseSignature(newestSignature(db, profileId).signature)),
+    ) as { parameters: { name: string; mean: number; sd: number }[]; covariance: number[][] };
+    return { parameters, covariance };
+  }
+
+  const takeIn = (db: Db, file: unknown, name = 'x') =>
+    takeForeignLaw(db, { name, printerId: listPrinters(db)[0].id, text: JSON.stringify(file) });
+
+  test.each<[string, (file: ReturnType<typeof fileOf>) => void, string]>([
+    ['a mean beyond all printers', ({ parameters }) => void (parameters[4].mean = 1e6), 'the mean of edge'],
+    ['a covariance of nothing', ({ covariance }) => covariance.forEach((row) => row.fill(0)), 'the sd of'],
+    ['an sd beyond the prior', ({ covariance }) => void (covariance[4][4] = 1e12), 'the sd of edge'],
+    ['two halves that differ', ({ covariance }) => void (covariance[0][1] *= 1.5), 'stands there twice'],
+    [
+      'a correlation above one',
+      ({ covariance }) => {
+        const both = 1.2 * Math.sqrt(covariance[4][4] * covariance[5][5]);
+        [covariance[4][5], covariance[5][4]] = [both, both];
+      },
+      'not positive definite',
+    ],
+  ])('%s is refused with what is wrong', (_what, spoil, says) => {
+    const { db } = measuredBench();
+    const file = fileOf();
+    spoil(file);
+    const taken = takeIn(db, file);
+    expect(taken.ok ? 'taken' : describeForeignIssue(taken.issue)).toContain(says);
+  });
+
+  test('the same file under another name counts once', () => {
+    const { db } = measuredBench();
+    const file = fileOf();
+    expectOk(takeIn(db, file, 'first'));
+    const again = takeIn(db, { ...file, note: 'saved again' }, 'second');
+    expect(again.ok ? 'taken' : describeForeignIssue(again.issue)).toContain('here already, as first');
+    expect(listForeign(db)).toHaveLength(1);
+  });
+
+  test('one that an older version took in is set aside with its reason, and the printer answers', () => {
+    const { db, profileId } = measuredBench();
+    const sister = profileOf(db, 'Long Bench', 'Slate General');
+    const lent = edgeOf(db, sister);
+    const [{ id: printerId }] = listPrinters(db);
+    const bad = { printerId, addedAt: new Date(), mean: [1], covariance: [0] };
+    db.insert(tables.foreignLaws)
+      .values({ ...bad, name: 'too short' })
+      .run();
+    const mean = new Array<number>(11).fill(0);
+    const covariance = new Array<number>(121).fill(1e9);
+    db.insert(tables.foreignLaws)
+      .values({ ...bad, name: 'too wide', mean, covariance })
+      .run();
+    db.update(tables.profiles).set({ evidenceKey: crypto.randomUUID() }).run();
+    expect(edgeOf(db, sister).mean).toBeCloseTo(lent.mean, 9);
+    expect(newestSignature(db, profileId).lenders).toEqual([]);
+    expect(listForeign(db).map(({ trouble }) => trouble?.code)).toEqual(['wrongLength', 'sdOutside']);
+  });
+
+  test('whatever a file holds: it is refused in words, or every profile of the printer still learns', () => {
+    const file = fileOf();
+    const value = fc.oneof(
+      fc.double({ noNaN: true }),
+      fc.constantFrom(0, 1e308, -1e308, 1e-320, 1e6, -0.003),
+    );
+    const change = fc.record({ row: fc.nat(10), column: fc.nat(10), value, kind: fc.nat(3) });
+    fc.assert(
+      fc.property(fc.array(change, { minLength: 1, maxLength: 4 }), (changes) => {
+        const { db, profileId } = readyBench();
+        const copy = structuredClone(file);
+        for (const { row, column, value: to, kind } of changes) {
+          if (kind === 0) copy.parameters[row].mean = to;
+          else if (kind === 1) copy.parameters[row].sd = to;
+          else if (kind === 2) copy.covariance[row][column] = to;
+          else copy.covariance[row][column] = copy.covariance[column][row] *= 1 + (to % 1 || 0);
+        }
+        const taken = takeIn(db, copy);
+        if (!taken.ok) return describeForeignIssue(taken.issue).length > 20;
+        const { signature } = newestSignature(db, profileId);
+        return signature.parameters.every(({ mean, sd }) => Number.isFinite(mean) && sd > 0);
+      }),
+      { seed: 24, numRuns: 60 },
+    );
+  });
 });

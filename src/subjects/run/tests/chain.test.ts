@@ -122,3 +122,22 @@ test('fifty timers under way are all there, on time, after the bench is opened a
   again.$client.close();
   end();
 });
+
+test.each([1, 24 * 40])(
+  'a clock that is set back by %d h after the cure: nobody is told that a part is warm',
+  (hours) => {
+    const bench = readyBench();
+    tapThrough(bench, 'wash', 'dry', 'cure');
+    const back = new Date(Date.now() - hours * 3_600_000);
+    expect(stateForSitting(chainOf(bench), back)).toEqual({ state: 'cured', warm: false });
+    jest.useFakeTimers({ now: back, doNotFake: ['performance'] });
+    try {
+      tapThrough(bench, 'cool');
+      expect(chainOf(bench).links.find(({ card }) => card.step === 'cool')!.done?.endedAt).not.toBeNull();
+      expect(listTimers(bench.db)).toEqual([]);
+    } finally {
+      jest.useRealTimers();
+    }
+    expect(stateForSitting(chainOf(bench), new Date())).toEqual({ state: 'cured', warm: false });
+  },
+);

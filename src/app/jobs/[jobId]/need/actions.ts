@@ -26,7 +26,13 @@ import {
 } from '@/subjects/job/shared';
 import { type FormAnswer, refused } from '@/subjects/language/shared';
 import { changeNeed, keepPicture, putPictureAway } from '@/subjects/need';
-import { describeNeedIssue, describePictureIssue, needForm, pictureForm } from '@/subjects/need/shared';
+import {
+  describeNeedIssue,
+  describePictureIssue,
+  LONGEST_CAPTION,
+  needForm,
+  pictureForm,
+} from '@/subjects/need/shared';
 import { describeProfileIssue, profileForm } from '@/subjects/printing/shared';
 
 function saidKept(opened: readonly Reopened[]): string {
@@ -129,6 +135,13 @@ export async function copyThisJob(tapKey: string, jobId: number): Promise<void> 
   redirect(await copy(tapKey, jobId));
 }
 
+/** A file's name as its caption: one line, no longer than a caption that is typed. */
+const captionOf = (name: string) =>
+  name
+    .replace(/[\u0000-\u001f\u007f]+/g, ' ')
+    .trim()
+    .slice(0, LONGEST_CAPTION);
+
 export async function addPicture(jobId: number, _before: FormAnswer, data: FormData): Promise<FormAnswer> {
   const file = fieldOf(data, 'file');
   if (!(file instanceof File) || file.size === 0) return refused('choose a picture first.');
@@ -139,7 +152,11 @@ export async function addPicture(jobId: number, _before: FormAnswer, data: FormD
     data,
     ids: [jobId],
     verb: ({ caption, runId }) =>
-      keepPicture(db, folder, jobId, { bytes, runId, caption: caption === '' ? file.name : caption }),
+      keepPicture(db, folder, jobId, {
+        bytes,
+        runId,
+        caption: caption === '' ? captionOf(file.name) : caption,
+      }),
     refusal: describePictureIssue,
     said: () => 'Kept with the job.',
     changed: () => {

@@ -6,7 +6,8 @@ import type { BenchProps } from '../_components/bench-types';
 import type { Answer } from '../_components/use-reading-queue';
 
 const refresh = jest.fn();
-const takeBack = jest.fn<(jobId: number, printId: number, readingId?: number) => Promise<string>>();
+const takeBack =
+  jest.fn<(tapKey: string, jobId: number, printId: number, readingId?: number) => Promise<string>>();
 jest.unstable_mockModule('next/navigation', () => ({ useRouter: () => ({ refresh }) }));
 jest.unstable_mockModule('../actions', () => ({ takeBack }));
 const { useMeasuring } = await import('../_components/use-measuring');
@@ -110,7 +111,7 @@ test('taking back waits for what is on its way; a lost connection is said', asyn
   const { result } = sit();
   await act(async () => result.current.take('9.48'));
   await act(() => result.current.retract());
-  expect(takeBack).toHaveBeenCalledWith(4, 7, undefined);
+  expect(takeBack).toHaveBeenCalledWith(expect.any(String), 4, 7, undefined);
   expect(result.current.remark).toEqual({ text: 'Took back 9.48 of Bore.' });
   takeBack.mockRejectedValueOnce(new TypeError('connection lost'));
   await act(() => result.current.retract(31));
