@@ -124,6 +124,13 @@ describe('revoking', () => {
   });
 });
 
+test('tries of a clock that was set back since keep nobody out', () => {
+  const { share, time } = makeShare();
+  for (let i = 0; i < 20; i++) share.pair({ code: 'WRONGONE', name: '', from });
+  time.now -= 40 * 24 * 3_600_000;
+  expect(share.pair({ code: share.newCode().code, name: '', from })).toMatchObject({ status: 200 });
+});
+
 test('a clock that is set back ends a code too', () => {
   const { share, time } = makeShare();
   const { code } = share.newCode();
