@@ -3,6 +3,7 @@ const config = {
   testEnvironment: 'node',
   // Only for what hangs: machines are shared, and no test is a matter of speed.
   testTimeout: 60_000,
+  globalSetup: '<rootDir>/scripts/jest-setup.mjs',
   roots: ['<rootDir>/src', '<rootDir>/scripts'],
   testMatch: ['**/tests/**/*.test.ts', '**/tests/**/*.test.tsx'],
   extensionsToTreatAsEsm: ['.ts', '.tsx'],

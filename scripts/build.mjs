@@ -2,6 +2,7 @@
 import { createHash } from 'node:crypto';
 import { existsSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';
 import path from 'node:path';
+import { buildCliIfNeeded } from './build-cli.mjs';
 import { run } from './install.mjs';
 
 const STAMP = '.next/mellow-built';
@@ -22,7 +23,8 @@ function hashSources() {
   return hash.digest('hex');
 }
 
-export function buildIfNeeded() {
+export async function buildIfNeeded() {
+  await buildCliIfNeeded();
   const wanted = hashSources();
   if (existsSync(STAMP) && readFileSync(STAMP, 'utf8') === wanted) return;
   console.log('Building the application; about a minute …');

@@ -15,7 +15,7 @@ const words = wordsOf({
 });
 const place = await placeOf(words, 'demo-data');
 installPackages();
-buildIfNeeded();
+await buildIfNeeded();
 // The verbs are the server's: their doors open under the condition that React gives servers.
 const { status } = spawnSync(
   process.execPath,

@@ -11,5 +11,5 @@ const words = wordsOf({
 });
 const place = await placeOf(words, 'data');
 installPackages();
-buildIfNeeded();
+await buildIfNeeded();
 serve(place);

@@ -3,41 +3,25 @@ import { parseLength } from '@/core/metrology';
 import { describeIsoIssue } from '@/subjects/fit/shared';
 import { describeLadderNote, parseOutcomesCsv } from '@/subjects/gauge/shared';
 import { describeCsvIssue, describeQuantityIssue } from '@/subjects/language/shared';
-import { neededNumber, onePath, parseArguments } from './arguments';
+import { type Arguments, neededNumber } from './arguments';
 import { readText } from './files';
+import { remark } from './progress';
 import { UsageError, valueOrRefuse } from './usage-error';
 
 /** `ladder OUTCOMES.csv`: the threshold of coming free, and the gap to draw. */
-export function runLadder(words: readonly string[]): { readonly report: object; readonly note?: string } {
-  const path = onePath(parseArguments(words, ['json']), 'ladder');
+export function runLadder({ positionals: [path] }: Arguments): object {
   const rungs = valueOrRefuse(
     parseOutcomesCsv(readText(path)),
     (issue) => `${path}: ${describeCsvIssue(issue)}`,
   );
   const { g50Mm, widthMm, recommendedMm, interval95Mm } = summariseLadder(estimateLadder(rungs));
   const note = findLadderNote(rungs);
-  return {
-    report: { g50_mm: g50Mm, width_mm: widthMm, recommended_mm: recommendedMm, interval95_mm: interval95Mm },
-    note: note && `${path}: ${describeLadderNote(note)}`,
-  };
+  if (note !== undefined) remark(`${path}: ${describeLadderNote(note)}`);
+  return { g50_mm: g50Mm, width_mm: widthMm, recommended_mm: recommendedMm, interval95_mm: interval95Mm };
 }
 
-const PRESS_OPTIONS = [
-  'interface',
-  'outer',
-  'bore',
-  'interference',
-  'hub-e',
-  'hub-nu',
-  'shaft-e',
-  'shaft-nu',
-  'length',
-  'friction',
-];
-
 /** `press`: two cylinders pressed together. */
-export function runPress(words: readonly string[]): object {
-  const given = parseArguments(words, [...PRESS_OPTIONS, 'json']);
+export function runPress(given: Arguments): object {
   const interfaceMm = neededNumber(given, 'interface');
   const outerMm = neededNumber(given, 'outer');
   const boreMm = neededNumber(given, 'bore', 0);
@@ -69,11 +53,8 @@ export function runPress(words: readonly string[]): object {
   };
 }
 
-const SNAP_OPTIONS = ['length', 'thickness', 'width', 'deflection', 'modulus', 'friction', 'lead-deg'];
-
 /** `snap`: a cantilever hook. */
-export function runSnap(words: readonly string[]): object {
-  const given = parseArguments(words, [...SNAP_OPTIONS, 'json']);
+export function runSnap(given: Arguments): object {
   const leadDeg = neededNumber(given, 'lead-deg', 0);
   if (leadDeg >= 90)
     throw new UsageError(`--lead-deg: ${leadDeg} must be below 90, from the direction of pushing.`);
@@ -94,13 +75,7 @@ export function runSnap(words: readonly string[]): object {
 }
 
 /** `iso286 SIZE FIT`: limits and clearances. */
-export function runIso286(words: readonly string[]): object {
-  const { positionals } = parseArguments(words, ['json']);
-  if (positionals.length !== 2)
-    throw new UsageError(
-      `iso286 takes a size and a fit, such as 25 H7/g6; ${positionals.length} were given.`,
-    );
-  const [size, fit] = positionals;
+export function runIso286({ positionals: [size, fit] }: Arguments): object {
   const { valueMm } = valueOrRefuse(parseLength(size), (issue) => `size: ${describeQuantityIssue(issue)}`);
   return valueOrRefuse(isoFit(valueMm, fit), describeIsoIssue);
 }

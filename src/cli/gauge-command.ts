@@ -11,7 +11,7 @@ import {
 } from '@/core/gauges';
 import { checkMesh, write3mf, writeStl } from '@/core/mesh';
 import { describeGaugeIssue } from '@/subjects/gauge/shared';
-import { type Arguments, neededNumber, numberOption, parseArguments, textOption } from './arguments';
+import { type Arguments, neededNumber, numberOption, textOption } from './arguments';
 import { UsageError, valueOrRefuse } from './usage-error';
 
 /** Names on the command line: shortBlock is short-block. */
@@ -32,11 +32,10 @@ function parametersOf(choice: GaugeChoice, given: Arguments): GaugeParameters {
 }
 
 /** `gauge KIND -o FILE.stl`: a gauge as STL, or as 3MF where the name ends so. */
-export async function runGauge(words: readonly string[]): Promise<object> {
-  const given = parseArguments(words, ['from', 'step', 'count', 'pin', 'layer', 'output', 'json']);
+export async function runGauge(given: Arguments): Promise<object> {
   const [name] = given.positionals;
   const choice = GAUGE_CHOICES.find((each) => nameOf(each) === name);
-  if (choice === undefined || given.positionals.length !== 1)
+  if (choice === undefined)
     throw new UsageError(
       `gauge takes one kind: ${GAUGE_CHOICES.map(nameOf).join(', ')}. Given: ${given.positionals.join(' ') || 'none'}.`,
     );

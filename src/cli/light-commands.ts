@@ -6,7 +6,7 @@ import {
   parseStripsCsv,
   parseTrimJson,
 } from '@/subjects/light/shared';
-import { numberOption, onePath, parseArguments } from './arguments';
+import { type Arguments, numberOption } from './arguments';
 import { readText } from './files';
 import { valueOrRefuse } from './usage-error';
 
@@ -14,9 +14,8 @@ import { valueOrRefuse } from './usage-error';
 const USUAL_MPE_MM = 0.02;
 
 /** `light strips STRIPS.csv`: the working curve of strips read with one caliper. */
-export function runLightStrips(words: readonly string[]): object {
-  const given = parseArguments(words, ['mpe', 'json']);
-  const path = onePath(given, 'light strips');
+export function runLightStrips(given: Arguments): object {
+  const [path] = given.positionals;
   const mpeMm = numberOption(given, 'mpe', USUAL_MPE_MM);
   const strips = valueOrRefuse(
     parseStripsCsv(readText(path)),
@@ -30,8 +29,7 @@ export function runLightStrips(words: readonly string[]): object {
 }
 
 /** `light trim TRIM.json`: edge growth against exposure, and the ratio at which edges neither grow nor shrink. */
-export function runLightTrim(words: readonly string[]): object {
-  const path = onePath(parseArguments(words, ['json']), 'light trim');
+export function runLightTrim({ positionals: [path] }: Arguments): object {
   const ask = valueOrRefuse(parseTrimJson(readText(path)), (issue) => `${path}: ${describeJsonIssue(issue)}`);
   const law = valueOrRefuse(learnEdgeLaw(ask), (issue) => `${path}: ${describeTrimIssue(issue)}`);
   return { edge_mm: edgeAt(law, ask.exposureS), slope_mm: slopeOf(law), ratio: zeroRatio(law) };

@@ -6,13 +6,12 @@ import {
   parseCauseJson,
   parsePlacesJson,
 } from '@/subjects/log/shared';
-import { onePath, parseArguments } from './arguments';
+import type { Arguments } from './arguments';
 import { readText } from './files';
 import { valueOrRefuse } from './usage-error';
 
 /** `log where PLACES.json`: do failures of several prints lie at the same place, or does chance alone do as well? */
-export function runLogWhere(words: readonly string[]): object {
-  const path = onePath(parseArguments(words, ['json']), 'log where');
+export function runLogWhere({ positionals: [path] }: Arguments): object {
   const prints = valueOrRefuse(
     parsePlacesJson(readText(path)),
     (issue) => `${path}: ${describeJsonIssue(issue)}`,
@@ -27,8 +26,7 @@ export function runLogWhere(words: readonly string[]): object {
 }
 
 /** `log cause CAUSE.json`: the posterior of the causes, and the bits that each test would tell. */
-export function runLogCause(words: readonly string[]): object {
-  const path = onePath(parseArguments(words, ['json']), 'log cause');
+export function runLogCause({ positionals: [path] }: Arguments): object {
   const { tests, ...ask } = valueOrRefuse(
     parseCauseJson(readText(path)),
     (issue) => `${path}: ${describeJsonIssue(issue)}`,

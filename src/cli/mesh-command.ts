@@ -18,8 +18,9 @@ import {
 } from '@/core/mesh';
 import type { ParameterName } from '@/core/signature';
 import { describeMeshIssue, UNIT_WORDS } from '@/subjects/records/shared';
-import { type Arguments, neededNumber, numberOption, onePath, parseArguments, textOption } from './arguments';
+import { type Arguments, neededNumber, numberOption, textOption } from './arguments';
 import { readBytes, readText } from './files';
+import { progressOf, remark } from './progress';
 import { UsageError, valueOrRefuse } from './usage-error';
 import { quoted } from '@/subjects/language/shared';
 
@@ -33,7 +34,10 @@ interface TimedMesh {
 function loadMesh(path: string): TimedMesh {
   const bytes = readBytes(path);
   const start = performance.now();
-  const soup = valueOrRefuse(readMesh(bytes, path), (issue) => `${path}: ${describeMeshIssue(issue)}`);
+  const soup = valueOrRefuse(
+    readMesh(bytes, path, progressOf('Reading the file')),
+    (issue) => `${path}: ${describeMeshIssue(issue)}`,
+  );
   const parsed = performance.now();
   const mesh = weldCorners(soup.corners);
   return { mesh, format: soup.format, parseMs: parsed - start, weldMs: performance.now() - parsed };
@@ -44,8 +48,8 @@ function remarkUnits(bounds: Bounds, format: string): void {
   const [likely] = guessUnits(bounds);
   if (format === '3mf' || likely === 'mm') return;
   const sides = [0, 1, 2].map((axis) => Number((bounds.max[axis] - bounds.min[axis]).toPrecision(4)));
-  process.stderr.write(
-    `Taken as millimetres the part is ${sides.join(' × ')} mm: drawn in ${UNIT_WORDS[likely]}? Scale the file by ${MM_IN[likely]} then.\n`,
+  remark(
+    `Taken as millimetres the part is ${sides.join(' × ')} mm: drawn in ${UNIT_WORDS[likely]}? Scale the file by ${MM_IN[likely]} then.`,
   );
 }
 
@@ -77,7 +81,8 @@ function readAsPrinted(mesh: Mesh, given: Arguments, liftMm: number): LayerReadi
   const { min, max } = boundsOf(mesh.positions);
   if ((max[2] - min[2]) / heightMm > MOST_LAYERS)
     throw new UsageError(`--layer: ${heightMm} mm makes more than ${MOST_LAYERS} layers. Make them thicker.`);
-  return readLayers(mesh, { heightMm, pixelMm, onSupports: liftMm > 0, bodyOf: listShells(mesh) });
+  const options = { heightMm, pixelMm, onSupports: liftMm > 0, bodyOf: listShells(mesh) };
+  return readLayers(mesh, options, progressOf('Reading the layers'));
 }
 
 /** The fields of FORMATS for what the layers say. */
@@ -123,10 +128,9 @@ function layerFields(reading: LayerReading): object {
 }
 
 /** `mesh check FILE`: what the mesh is worth as a solid, and its layers. */
-export function runMeshCheck(words: readonly string[]): object {
-  const given = parseArguments(words, ['layer', 'lift', 'plate', 'pixel', 'json']);
+export function runMeshCheck(given: Arguments): object {
   const start = performance.now();
-  const { mesh, format, parseMs, weldMs } = loadMesh(onePath(given, 'mesh check'));
+  const { mesh, format, parseMs, weldMs } = loadMesh(given.positionals[0]);
   const { volumeMm3, areaMm2, bounds, ...counts } = checkMesh(mesh);
   remarkUnits(bounds, format);
   const plate = plateOf(given);
@@ -179,10 +183,9 @@ function readCorrection(path: string): PartCorrection {
 }
 
 /** `mesh correct FILE --signature SIGNATURE.json -o OUT.stl`: writes the corrected part and tells what it did. */
-export function runMeshCorrect(words: readonly string[]): object {
-  const given = parseArguments(words, ['signature', 'lift', 'json']);
+export function runMeshCorrect(given: Arguments): object {
   const liftMm = textOption(given, 'lift') === undefined ? 0 : neededNumber(given, 'lift', 0);
-  const path = onePath(given, 'mesh correct');
+  const [path] = given.positionals;
   const signaturePath = textOption(given, 'signature');
   const out = textOption(given, 'output');
   if (signaturePath === undefined) throw new UsageError('mesh correct needs --signature SIGNATURE.json.');
@@ -213,9 +216,7 @@ export function runMeshCorrect(words: readonly string[]): object {
 }
 
 /** `mesh features FILE`: the sizes found on a mesh, as drawn in the file. */
-export function runMeshFeatures(words: readonly string[]): object {
-  const given = parseArguments(words, ['json']);
-  const path = onePath(given, 'mesh features');
+export function runMeshFeatures({ positionals: [path] }: Arguments): object {
   const { mesh } = loadMesh(path);
   const count = mesh.facets.length / 3;
   if (count > MOST_FEATURE_FACETS)

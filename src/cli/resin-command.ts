@@ -1,7 +1,7 @@
 import { type Check, type Ranked, rankResins, type ShelfEntry, SHIPPED_SHELF } from '@/core/resins';
 import { describeRequirementIssue, parseRequirementJson } from '@/subjects/choice/shared';
 import { describeShelfIssue, parseShelfJson } from '@/subjects/resin/shared';
-import { onePath, parseArguments, textOption } from './arguments';
+import { type Arguments, textOption } from './arguments';
 import { readText } from './files';
 import { valueOrRefuse } from './usage-error';
 
@@ -20,9 +20,8 @@ function rankedRow({ resin, score, checks }: Ranked) {
 }
 
 /** `resin rank REQUIREMENT.json [--resins RESINS.json]`: which resins pass, and why each other one does not. */
-export function runResinRank(words: readonly string[]): object {
-  const given = parseArguments(words, ['resins', 'json']);
-  const path = onePath(given, 'resin rank');
+export function runResinRank(given: Arguments): object {
+  const [path] = given.positionals;
   const wanted = valueOrRefuse(
     parseRequirementJson(readText(path)),
     (issue) => `${path}: ${describeRequirementIssue(issue)}`,

@@ -1,13 +1,11 @@
 import { planDay, planResin } from '@/core/run';
 import { describeDayIssue, describeRunFileIssue, parseDayJson, parseRunJson } from '@/subjects/run/shared';
-import { onePath, parseArguments, textOption } from './arguments';
+import { type Arguments, textOption } from './arguments';
 import { readText } from './files';
 import { UsageError, valueOrRefuse } from './usage-error';
 
 /** `run RUN.json`: how long a print takes, the resin it uses, and when to pour. */
-export function runRun(words: readonly string[]): object {
-  const given = parseArguments(words, ['json']);
-  const path = onePath(given, 'run');
+export function runRun({ positionals: [path] }: Arguments): object {
   const { program, areasMm2, vat } = valueOrRefuse(
     parseRunJson(readText(path)),
     (issue) => `${path}: ${describeRunFileIssue(issue)}`,
@@ -29,9 +27,8 @@ export function runRun(words: readonly string[]): object {
 }
 
 /** `plan DAY.json`: the steps of a day's jobs over the stations and the person. */
-export function runPlan(words: readonly string[]): object {
-  const given = parseArguments(words, ['seed', 'json']);
-  const path = onePath(given, 'plan');
+export function runPlan(given: Arguments): object {
+  const [path] = given.positionals;
   const day = valueOrRefuse(
     parseDayJson(readText(path)),
     (issue) => `${path}: ${describeRunFileIssue(issue)}`,

@@ -21,11 +21,10 @@ import { parseTargetsCsv } from '@/subjects/job/shared';
 import { describeCsvIssue, quoted } from '@/subjects/language/shared';
 import { parseReadingsCsv, type ReadingRow } from '@/subjects/measure/shared';
 import { describeSignatureFileIssue, parseRelativesJson } from '@/subjects/printing/shared';
-import { type Arguments, numberOption, onePath, parseArguments, textOption } from './arguments';
+import { type Arguments, numberOption, textOption } from './arguments';
 import { readText } from './files';
+import { remark } from './progress';
 import { UsageError, valueOrRefuse } from './usage-error';
-
-const OPTIONS = ['targets', 'mpe', 'resolution', 'jaw-flat', 'state', 'checks', 'relatives', 'json'];
 
 /** First layers flare: sizes in the plane read lower than this are reported, not learned from. */
 const LEAST_HEIGHT_MM = 1;
@@ -125,10 +124,9 @@ function signatureOptions(
   };
 }
 
-/** `signature READINGS.csv …`: the report, and what is to be said beside it. */
-export function runSignature(words: readonly string[]): { report: SignatureReport; notes: string[] } {
-  const given = parseArguments(words, OPTIONS);
-  const path = onePath(given, 'signature');
+/** `signature READINGS.csv …`: the report; what was not learned from is remarked on. */
+export function runSignature(given: Arguments): SignatureReport {
+  const [path] = given.positionals;
   const all = readReadings(path);
   const rows = all.filter((row) => leftOutOf(row) === undefined);
   if (rows.length === 0 && all.length > 0)
@@ -149,9 +147,9 @@ export function runSignature(words: readonly string[]): { report: SignatureRepor
   const pooled = pooledScatter(values);
   const uOfSize = (index: number) => estimateSize(values[index], { instrument, pooled, warmthU: 0 }).u_mm;
   const report = reportSignature(signature, targets, options, uOfSize);
-  const notes = all.flatMap((row) => {
+  for (const row of all) {
     const why = leftOutOf(row);
-    return why === undefined ? [] : [`line ${row.line}: ${row.feature} ${why}`];
-  });
-  return { report, notes };
+    if (why !== undefined) remark(`line ${row.line}: ${row.feature} ${why}`);
+  }
+  return report;
 }

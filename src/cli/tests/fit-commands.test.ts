@@ -1,22 +1,18 @@
-import { spawnSync } from 'node:child_process';
 import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { afterAll, describe, expect, test } from '@jest/globals';
 import { checkMesh, readStl, weldCorners } from '@/core/mesh';
 import { expectOk } from '@/core/result';
+import { mellow as runMellow } from '@/testing/mellow';
 
 const folder = mkdtempSync(path.join(tmpdir(), 'mellow-fits-'));
 afterAll(() => rmSync(folder, { recursive: true, force: true }));
 
-function mellow(...words: string[]) {
-  const { status, stdout, stderr } = spawnSync(
-    process.execPath,
-    ['--import', 'tsx', 'src/cli/mellow.ts', ...words],
-    { encoding: 'utf8', env: { ...process.env, NODE_OPTIONS: '' } },
-  );
-  return { status, stdout, stderr, json: () => JSON.parse(stdout) as Record<string, number> };
-}
+const mellow = (...words: string[]) => {
+  const run = runMellow(...words);
+  return { ...run, json: () => run.json() as Record<string, number> };
+};
 
 function inFolder(name: string, content: string): string {
   const file = path.join(folder, name);

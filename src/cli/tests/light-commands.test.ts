@@ -3,6 +3,7 @@ import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { describe, expect, test } from '@jest/globals';
 import { readReferenceJson } from '@/testing/reference';
+import { asGiven } from '@/testing/mellow';
 import { runLightStrips, runLightTrim } from '../light-commands';
 import { UsageError } from '../usage-error';
 
@@ -42,14 +43,14 @@ describe('mellow light strips', () => {
     const { exposure, depth_mm, u_mm, expected } = reference.strips;
     const rows = exposure.map((each, i) => `${each},${depth_mm[i]},${u_mm}`);
     const file = inFolder('strips.csv', ['exposure,depth_mm,u_mm', ...rows].join('\n'));
-    const said = runLightStrips([file, '--json']) as Record<string, number>;
+    const said = runLightStrips(asGiven(file)) as Record<string, number>;
     for (const [name, value] of Object.entries(expected))
       expect(Math.abs(said[name] / value - 1)).toBeLessThan(1e-6);
   });
 
   test('a caliper twice as bad knows less of where it begins, and as much of the depth', () => {
     const file = inFolder('plain.csv', 'exposure;depth_mm\n8;0,033\n12;0,09\n18;0,156\n27;0,211');
-    const of = (mpe: string) => runLightStrips([file, '--mpe', mpe]) as Record<string, number>;
+    const of = (mpe: string) => runLightStrips(asGiven(file, '--mpe', mpe)) as Record<string, number>;
     expect(of('0.04').lnEc_sd).toBeGreaterThan(1.2 * of('0.02').lnEc_sd);
     expect(of('0.04').Dp_sd_mm).toBeCloseTo(of('0.02').Dp_sd_mm, 12);
   });
@@ -62,13 +63,13 @@ describe('mellow light strips', () => {
     ['exposure,depth_mm\n0,0.2\n12,0.1', 'strip 1: an exposure of 0 cannot be'],
     ['exposure,depth_mm\nlong,0.2', 'line 2, exposure'],
   ])('%j is refused with its sentence', (text, words) => {
-    expect(refusal(() => runLightStrips([inFolder('bad.csv', text)]))).toContain(words);
+    expect(refusal(() => runLightStrips(asGiven(inFolder('bad.csv', text))))).toContain(words);
   });
 });
 
 describe('mellow light trim', () => {
   test.each(reference.trim.map((each, i) => [i, each] as const))('reference %i holds', (i, given) => {
-    const said = runLightTrim([inFolder(`trim-${i}.json`, given)]) as typeof given.expected;
+    const said = runLightTrim(asGiven(inFolder(`trim-${i}.json`, given))) as typeof given.expected;
     for (const [name, values] of Object.entries(given.expected)) {
       const spread = values.sd ?? values.high - values.low;
       for (const [key, value] of Object.entries(values))
@@ -86,6 +87,6 @@ describe('mellow light trim', () => {
       'observation 1',
     ],
   ])('%s is refused with its sentence', (text, words) => {
-    expect(refusal(() => runLightTrim([inFolder('bad.json', text)]))).toContain(words);
+    expect(refusal(() => runLightTrim(asGiven(inFolder('bad.json', text))))).toContain(words);
   });
 });

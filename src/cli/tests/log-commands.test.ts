@@ -3,6 +3,7 @@ import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { expect, test } from '@jest/globals';
 import { readReferenceJson } from '@/testing/reference';
+import { asGiven } from '@/testing/mellow';
 import { runLogCause, runLogWhere } from '../log-commands';
 import { UsageError } from '../usage-error';
 
@@ -26,14 +27,14 @@ interface Reference {
 const { place, cause } = readReferenceJson<Reference>('log.json');
 
 test.each(place.map((each, i) => [i, each] as const))('log where: the reference holds, %i', (_, each) => {
-  const said = runLogWhere([inFolder(each), '--json']) as Record<string, number>;
+  const said = runLogWhere(asGiven(inFolder(each))) as Record<string, number>;
   expect(said.statistic_mm).toBeCloseTo(each.expected.statistic_mm, 9);
   expect(said.arrangements).toBe(each.expected.arrangements);
   expect(said.p).toBeCloseTo(each.expected.p, 12);
 });
 
 test.each(cause.map((each, i) => [i, each] as const))('log cause: the reference holds, %i', (_, each) => {
-  const said = runLogCause([inFolder(each), '--json']) as Reference['cause'][number]['expected'];
+  const said = runLogCause(asGiven(inFolder(each))) as Reference['cause'][number]['expected'];
   for (const part of ['posterior', 'bits'] as const)
     for (const [name, value] of Object.entries(each.expected[part]))
       expect(said[part][name]).toBeCloseTo(value, 12);
@@ -71,7 +72,7 @@ test.each([
     'contradicts itself',
   ],
 ])('what cannot be is refused in a sentence: %#', (command, ask, says) => {
-  const refused = () => command([inFolder(ask)]);
+  const refused = () => command(asGiven(inFolder(ask)));
   expect(refused).toThrow(UsageError);
   expect(refused).toThrow(says);
 });

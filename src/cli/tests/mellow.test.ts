@@ -1,11 +1,12 @@
 import { afterAll, describe, expect, test } from '@jest/globals';
-import { spawnSync } from 'node:child_process';
 import { existsSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { checkMesh, readStl, weldCorners, writeStl } from '@/core/mesh';
 import { expectOk } from '@/core/result';
+import { COMMANDS, GROUPS } from '../commands';
 import { loadTestKernel } from '@/testing/kernel';
+import { mellow } from '@/testing/mellow';
 import { printedSolids, seatedMesh } from '@/testing/printed-solids';
 import { box, joined, moved } from '@/testing/meshes';
 import type { ExpectedSignature } from '@/testing/reference';
@@ -17,18 +18,6 @@ const inFolder = (name: string, content: string | Uint8Array) => {
   writeFileSync(file, content);
   return file;
 };
-
-function mellow(...words: string[]) {
-  const { status, stdout, stderr } = spawnSync(
-    process.execPath,
-    ['--import', 'tsx', 'src/cli/mellow.ts', ...words],
-    {
-      encoding: 'utf8',
-      env: { ...process.env, NODE_OPTIONS: '' },
-    },
-  );
-  return { status, stdout, stderr };
-}
 
 describe('mellow signature', () => {
   test('one JSON object on standard output, remarks on standard error', () => {
@@ -44,15 +33,20 @@ describe('mellow signature', () => {
   });
 
   test.each([
-    [['signature'], 'takes one file'],
+    [['signature'], "Missing required argument 'READINGS.csv'. See mellow --help."],
     [['signature', 'nowhere.csv'], 'nowhere.csv: no such file'],
     [['signature', 'src'], 'src: this is a folder'],
     [['signature', 'reference/README.md'], 'line 1: the columns'],
     [['signature', 'reference/signature-12.readings.csv', '--mpe', 'abc'], '--mpe: “abc” is not a number'],
     [['signature', 'reference/signature-12.readings.csv', '--state', 'wet'], '--state: “wet” is none of'],
-    [['signature', 'reference/signature-12.readings.csv', '--speed', '3'], 'Known here: --targets'],
-    [['frobnicate'], '“frobnicate” is no command'],
-    [[], 'no command given'],
+    [
+      ['signature', 'reference/signature-12.readings.csv', '--stat', 'cured'],
+      "Unknown option '--stat'. Did you mean --state?",
+    ],
+    [['signature', 'reference/signature-12.readings.csv', '--mpe'], 'argument missing'],
+    [['signatur'], "Unknown command 'signatur'. Did you mean signature?"],
+    [['mesh', 'chek'], "Unknown command 'chek'. Did you mean check?"],
+    [['iso286', '25', 'H7/g6', 'more'], 'Too many arguments'],
   ])('unusable input ends with 2 and one line (%#)', (words, sentence) => {
     const { status, stdout, stderr } = mellow(...words);
     expect(status).toBe(2);
@@ -69,6 +63,39 @@ interface CheckedMesh {
   readonly overhang_mm2: readonly number[];
   readonly smallestWall_mm: number;
 }
+
+describe('help', () => {
+  test('names every command, and each tells what it takes, with an example', () => {
+    const { status, stdout, stderr } = mellow('--help');
+    expect([status, stderr]).toEqual([0, '']);
+    for (const name of [
+      ...Object.keys(COMMANDS).filter((each) => !each.includes(' ')),
+      ...Object.keys(GROUPS),
+    ])
+      expect(stdout).toContain(`  ${name}`);
+  });
+
+  test.each(Object.entries(COMMANDS))('of %s', (name, { takes, options = [], example }) => {
+    const { status, stdout } = mellow(...name.split(' '), '--help');
+    expect(status).toBe(0);
+    expect(stdout).toContain(`Usage: mellow ${name}`);
+    for (const [argument] of takes) expect(stdout).toContain(argument);
+    for (const [flags] of options) expect(stdout).toContain(flags);
+    expect(stdout).toContain(example);
+  });
+
+  test('a group without its command shows its help and ends with 2; so does nothing at all', () => {
+    for (const words of [[], ['mesh']]) {
+      const { status, stderr } = mellow(...words);
+      expect([status, stderr.includes('Usage: mellow')]).toEqual([2, true]);
+    }
+  });
+
+  test('the version is that of the package', () => {
+    const { version } = JSON.parse(readFileSync('package.json', 'utf8')) as { version: string };
+    expect(mellow('--version').stdout.trim()).toBe(version);
+  });
+});
 
 describe('mellow mesh', () => {
   const part = inFolder('box.stl', writeStl(box(10, 20, 5)));

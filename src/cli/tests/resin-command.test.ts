@@ -1,23 +1,16 @@
 import { afterAll, expect, test } from '@jest/globals';
-import { spawnSync } from 'node:child_process';
 import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { SHIPPED_SHELF } from '@/core/resins';
 import { formatShelfJson } from '@/subjects/resin/shared';
+import { mellow as runMellow } from '@/testing/mellow';
 
 const folder = mkdtempSync(path.join(tmpdir(), 'mellow-resin-'));
 
 afterAll(() => rmSync(folder, { recursive: true, force: true }));
 
-function mellow(...words: string[]) {
-  const { status, stdout, stderr } = spawnSync(
-    process.execPath,
-    ['--import', 'tsx', 'src/cli/mellow.ts', 'resin', 'rank', ...words],
-    { encoding: 'utf8', env: { ...process.env, NODE_OPTIONS: '' } },
-  );
-  return { status, stdout, stderr };
-}
+const mellow = (...words: string[]) => runMellow('resin', 'rank', ...words);
 
 function inFolder(name: string, content: string): string {
   const file = path.join(folder, name);

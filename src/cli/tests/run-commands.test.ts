@@ -3,6 +3,7 @@ import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { describe, expect, test } from '@jest/globals';
 import { readReferenceJson } from '@/testing/reference';
+import { asGiven } from '@/testing/mellow';
 import { runPlan, runRun } from '../run-commands';
 import { UsageError } from '../usage-error';
 
@@ -31,7 +32,7 @@ function refusal(run: () => object): string {
 
 describe('mellow run', () => {
   test.each(casesOf('run.json').map((each, i) => [i, each] as const))('reference %i holds', (i, given) => {
-    const said = runRun([inFolder(`run-${i}.json`, given), '--json']) as Record<string, unknown>;
+    const said = runRun(asGiven(inFolder(`run-${i}.json`, given))) as Record<string, unknown>;
     const { topUps } = given.expected as { topUps: { layer: number; clock_s: number; add_mL: number }[] };
     for (const field of ['duration_s', 'resin_mL', 'left_mL'])
       expect(said[field]).toBeCloseTo(given.expected[field] as number, 6);
@@ -47,7 +48,8 @@ describe('mellow run', () => {
     const [good] = casesOf('run.json') as unknown as [
       { profile: Record<string, number>; vat: Record<string, number>; area_mm2: number[] },
     ];
-    const said = (change: object) => refusal(() => runRun([inFolder('bad.json', { ...good, ...change })]));
+    const said = (change: object) =>
+      refusal(() => runRun(asGiven(inFolder('bad.json', { ...good, ...change }))));
     expect(said({ profile: { ...good.profile, liftSpeed_mm_s: -1 } })).toContain(
       'a speed must be above zero',
     );
@@ -55,13 +57,13 @@ describe('mellow run', () => {
     expect(said({ vat: { ...good.vat, floor_mL: 80 } })).toContain('floor below its capacity');
     expect(said({ area_mm2: [1e7] })).toContain('one layer uses more than a full vat');
     expect(said({ area_mm2: [-1] })).toContain('area_mm2.0');
-    expect(refusal(() => runRun([inFolder('no.json', 'no')]))).toContain('not JSON');
+    expect(refusal(() => runRun(asGiven(inFolder('no.json', 'no'))))).toContain('not JSON');
   });
 });
 
 describe('mellow plan', () => {
   test.each(casesOf('day.json').map((each, i) => [i, each] as const))('reference %i holds', (i, given) => {
-    const said = runPlan([inFolder(`day-${i}.json`, given), '--json']);
+    const said = runPlan(asGiven(inFolder(`day-${i}.json`, given)));
     expect(said).toMatchObject({ ...given.expected, exact: true });
   });
 
@@ -69,11 +71,14 @@ describe('mellow plan', () => {
     const step = { id: 'print', station: 'A', minutes: 30, attended: true };
     const job = { id: 'rack', due_min: 60, weight: 1, release_min: 0, steps: [step] };
     const day = { presence_min: [[0, 60]], stations: ['A'], jobs: [job] };
-    const said = (change: object) => refusal(() => runPlan([inFolder('bad.json', { ...day, ...change })]));
+    const said = (change: object) =>
+      refusal(() => runPlan(asGiven(inFolder('bad.json', { ...day, ...change }))));
     expect(said({ stations: ['B'] })).toContain('A is none of the stations');
     expect(said({ presence_min: [[60, 0]] })).toContain('ends before it begins');
     expect(said({ presence_min: [] })).toContain('nobody is there long enough');
-    expect(refusal(() => runPlan([inFolder('day.json', day), '--seed', 'x']))).toContain('whole number');
+    expect(refusal(() => runPlan(asGiven(inFolder('day.json', day), '--seed', 'x')))).toContain(
+      'whole number',
+    );
     expect(said({})).toContain('"exact":true');
   });
 });

@@ -1,8 +1,9 @@
 import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
-import { describe, expect, test } from '@jest/globals';
+import { describe, expect, jest, test } from '@jest/globals';
 import { type ExpectedSignature, readReferenceJson } from '@/testing/reference';
+import { asGiven } from '@/testing/mellow';
 import { runSignature } from '../signature-command';
 
 const folder = mkdtempSync(path.join(tmpdir(), 'mellow-signature-'));
@@ -15,7 +16,7 @@ function inFolder(name: string, text: string): string {
 /** The report of a reference's readings with its targets; further words behind. */
 function reportOf(number: number, ...words: string[]) {
   const file = (what: string) => `reference/signature-${number}.${what}.csv`;
-  return runSignature([file('readings'), '--targets', file('targets'), ...words]).report;
+  return runSignature(asGiven(file('readings'), '--targets', file('targets'), ...words));
 }
 
 const near = (found: number, wanted: number, sd: number) =>
@@ -69,14 +70,14 @@ describe('mellow signature', () => {
 
   test('readings all in one state are learned in that state', () => {
     const text = readFileSync('reference/signature-12.readings.csv', 'utf8').replaceAll('cured', 'green');
-    const { report } = runSignature([inFolder('green.csv', text)]);
+    const report = runSignature(asGiven(inFolder('green.csv', text)));
     expect(report.stateShift).toEqual([]);
     expect(report.samePrint).toEqual([]);
   });
 
   test('a header alone gives the prior', () => {
     const [header] = readFileSync('reference/signature-12.readings.csv', 'utf8').split('\n');
-    const { report } = runSignature([inFolder('header.csv', `${header}\n`)]);
+    const report = runSignature(asGiven(inFolder('header.csv', `${header}\n`)));
     expect(report.parameters.map(({ from }) => from)).toEqual(report.parameters.map(() => 'prior'));
     expect(report.features).toEqual([]);
   });
@@ -88,7 +89,7 @@ describe('mellow signature', () => {
       JSON.stringify([{ same: ['printer', 'resin'], signature: measured }]),
     );
     const [header] = readFileSync('reference/signature-12.readings.csv', 'utf8').split('\n');
-    const lent = runSignature([inFolder('none.csv', `${header}\n`), '--relatives', relatives]).report;
+    const lent = runSignature(asGiven(inFolder('none.csv', `${header}\n`), '--relatives', relatives));
     const edge = (report: typeof lent) => report.parameters.find(({ name }) => name === 'edge')!;
     expect(edge(lent).from).toBe('relatives');
     expect(edge(lent).sd).toBeGreaterThan(edge(measured).sd);
@@ -101,7 +102,7 @@ describe('mellow signature', () => {
         relatives: [{ printer: 'A', resin: 'R1', signature: measured }],
       }),
     );
-    const same = runSignature([inFolder('none.csv', `${header}\n`), '--relatives', named]).report;
+    const same = runSignature(asGiven(inFolder('none.csv', `${header}\n`), '--relatives', named));
     expect(edge(same)).toEqual(edge(lent));
   });
 
@@ -116,7 +117,7 @@ describe('mellow signature', () => {
   ])('relatives that are %s end in one line', (_, content, sentence) => {
     const text = typeof content === 'string' ? content : JSON.stringify(content);
     const words = ['reference/signature-12.readings.csv', '--relatives', inFolder('bad.json', text)];
-    expect(() => runSignature(words)).toThrow(sentence);
+    expect(() => runSignature(asGiven(...words))).toThrow(sentence);
   });
 
   test.each([
@@ -125,7 +126,7 @@ describe('mellow signature', () => {
     ['jaw,known_mm\noutside,10\n', 'line 1'],
   ])('a bad check piece ends in one line (%#)', (text, sentence) => {
     const words = ['reference/signature-12.readings.csv', '--checks', inFolder('checks.csv', text)];
-    expect(() => runSignature(words)).toThrow(sentence);
+    expect(() => runSignature(asGiven(...words))).toThrow(sentence);
   });
 
   test.each([
@@ -134,7 +135,7 @@ describe('mellow signature', () => {
   ])('%s is refused with its line', (_, cells, column) => {
     const [header, ...rows] = readFileSync('reference/signature-12.readings.csv', 'utf8').trim().split('\n');
     const text = [`${header},x_mm,y_mm`, ...rows.map((row) => `${row},${cells}`)].join('\n');
-    expect(() => runSignature([inFolder('place.csv', text)])).toThrow(`line 2, ${column}`);
+    expect(() => runSignature(asGiven(inFolder('place.csv', text)))).toThrow(`line 2, ${column}`);
   });
 
   test('a coated reading without the thickness of its coat is told and not learned from', () => {
@@ -142,8 +143,10 @@ describe('mellow signature', () => {
       .trim()
       .split('\n');
     const coated = first.replace('cured', 'coated');
-    const { notes, report } = runSignature([inFolder('coated.csv', [header, coated, ...rest].join('\n'))]);
-    expect(notes[0]).toContain('line 2');
+    const told = jest.spyOn(process.stderr, 'write').mockReturnValue(true);
+    const report = runSignature(asGiven(inFolder('coated.csv', [header, coated, ...rest].join('\n'))));
+    expect(told.mock.calls[0][0]).toContain('line 2');
+    told.mockRestore();
     expect(report.features.some(({ feature }) => feature === first.split(',')[0])).toBe(
       rest.some((row) => row.startsWith(`${first.split(',')[0]},`)),
     );
