@@ -195,7 +195,7 @@ const budget = [
 ];
 
 const config = [
-  { ignores: ['.next/', 'node_modules/', 'next-env.d.ts', 'data/', 'demo-data/', '.tmp/'] },
+  { ignores: ['.next/', 'node_modules/', 'next-env.d.ts', 'data/', 'demo-data/', '.tmp/', 'dist/'] },
   ...next,
   ...typescript,
   prettier,

@@ -1,17 +1,24 @@
-/** Unit tests: native ES modules, so that the solid kernel and the core run as they do in production. */
-const config = {
-  testEnvironment: 'node',
-  // Only for what hangs: machines are shared, and no test is a matter of speed.
-  testTimeout: 60_000,
-  globalSetup: '<rootDir>/scripts/jest-setup.mjs',
+/**
+ * Unit tests. Most run in plain Node, as the core does in production: heavy loops take ten times as long in the sandbox.
+ * Only components, and tests that put something in a module's place (`*.mocked.test.ts`), run in it.
+ */
+const SANDBOXED = ['**/tests/**/*.test.tsx', '**/tests/**/*.mocked.test.ts'];
+
+const common = {
+  rootDir: import.meta.dirname,
   roots: ['<rootDir>/src', '<rootDir>/scripts'],
-  testMatch: ['**/tests/**/*.test.ts', '**/tests/**/*.test.tsx'],
+  modulePathIgnorePatterns: ['<rootDir>/.next/', '<rootDir>/.tmp/', '<rootDir>/dist/'],
+};
+
+/** How a file is made ready for the sandbox: native ES modules, so that the solid kernel loads as it does in production. */
+export const sandbox = {
+  ...common,
+  testEnvironment: 'node',
   extensionsToTreatAsEsm: ['.ts', '.tsx'],
   moduleNameMapper: {
     '^@/(.*)$': '<rootDir>/src/$1',
     '^server-only$': '<rootDir>/node_modules/server-only/empty.js',
   },
-  modulePathIgnorePatterns: ['<rootDir>/.next/', '<rootDir>/.tmp/'],
   transform: {
     '^.+\\.tsx?$': [
       '@swc/jest',
@@ -25,6 +32,22 @@ const config = {
       },
     ],
   },
+};
+
+const config = {
+  // Only for what hangs: machines are shared, and no test is a matter of speed.
+  testTimeout: 60_000,
+  globalSetup: '<rootDir>/scripts/jest-setup.mjs',
+  projects: [
+    {
+      ...common,
+      displayName: 'plain',
+      runner: 'jest-light-runner/child-process',
+      testMatch: ['**/tests/**/*.test.ts'],
+      testPathIgnorePatterns: ['/node_modules/', '\\.mocked\\.test\\.ts$'],
+    },
+    { ...sandbox, displayName: 'sandbox', testMatch: SANDBOXED },
+  ],
 };
 
 export default config;

@@ -1,8 +1,8 @@
 /** Whole journeys against the built application in headless Chromium, one after another. */
-import unit from './jest.config.mjs';
+import { sandbox } from './jest.config.mjs';
 
 const config = {
-  ...unit,
+  ...sandbox,
   roots: ['<rootDir>/e2e'],
   testMatch: ['**/*.test.ts'],
   testTimeout: 240_000,

@@ -6,6 +6,7 @@ import { listOriginals, openBenchAt } from '@/store';
 import { restoreBackup, writeBackup } from '@/subjects/house';
 import { createJob } from '@/subjects/job';
 import { keepPicture } from '@/subjects/need';
+import { pngOf } from '@/testing/pictures';
 import { readyBench } from '@/testing/bench';
 import { backupBeside } from './writes';
 
@@ -18,8 +19,7 @@ export async function makeBench(): Promise<string> {
     const opened = expectOk(held.opened);
     const { db, jobId } = name === 'first' ? readyBench(opened.db) : { db: opened.db, jobId: 1 };
     createJob(db, name);
-    const bytes = new Uint8Array(5000).fill(name.length + name.charCodeAt(0));
-    bytes.set([0x89, 0x50, 0x4e, 0x47]);
+    const bytes = pngOf(100, 50, { grey: name.length + name.charCodeAt(0) });
     expectOk(await keepPicture(db, opened.folder, jobId, { bytes, caption: name }));
     const archive = expectOk(await writeBackup(opened));
     cpSync(archive, backupBeside(root));

@@ -9,13 +9,13 @@ import { deleteOriginal, putOriginalBack, restoreBackup } from '@/subjects/house
 import { keepPartFile } from '@/subjects/job';
 import { importReadings } from '@/subjects/measure';
 import { keepPicture } from '@/subjects/need';
+import { pngOf } from '@/testing/pictures';
 import { keepMesh } from '@/subjects/records';
 
 /** Beside the data folder: the backup that is restored. */
 export const backupBeside = (root: string) => `${root}.tar.gz`;
 
-const PICTURE = new Uint8Array(100_000).fill(7);
-PICTURE.set([0x89, 0x50, 0x4e, 0x47]);
+const PICTURE = pngOf(400, 250, { grey: 7 });
 
 const HEADER = 'feature,sense,shape,axis,angle_deg,base,drawn_mm,print,state,reading_mm';
 const ROWS = Array.from(

@@ -14,9 +14,16 @@ const chunk = (name: string, data: readonly number[]) => [
   0,
 ];
 
-/** A grey PNG of so many pixels, whole or with fewer rows than it says. */
-export function pngOf(width = 4, height = 3, rows = height): Uint8Array {
-  const pixels = zlibSync(new Uint8Array(rows * (1 + width)));
+interface PngOptions {
+  /** Fewer rows than its head says: a picture that is cut short. */
+  readonly rows?: number;
+  /** Of each pixel, 0 to 255. Pixels are not packed, so that a picture has about a byte for each. */
+  readonly grey?: number;
+}
+
+/** A grey PNG of so many pixels. */
+export function pngOf(width = 4, height = 3, { rows = height, grey = 0 }: PngOptions = {}): Uint8Array {
+  const pixels = zlibSync(new Uint8Array(rows * (1 + width)).fill(grey), { level: 0 });
   return Uint8Array.from([
     ...[0x89, 0x50, 0x4e, 0x47, 0x0d, 0x0a, 0x1a, 0x0a],
     ...chunk('IHDR', [...word32(width), ...word32(height), 8, 0, 0, 0, 0]),

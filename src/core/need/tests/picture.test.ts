@@ -27,7 +27,7 @@ describe('what is none', () => {
   });
 
   test('a PNG with fewer rows than its header says is cut short', () => {
-    expect(readPicture(pngOf(4, 30, 10))).toEqual({ ok: false, code: 'cutShort' });
+    expect(readPicture(pngOf(4, 30, { rows: 10 }))).toEqual({ ok: false, code: 'cutShort' });
   });
 
   test.each([

@@ -19,13 +19,14 @@ import { DATABASE, databaseFile, listOriginals, openBenchAt, openDb, queries } f
 import { createJob } from '@/subjects/job';
 import { recordReading } from '@/subjects/measure';
 import { keepPicture } from '@/subjects/need';
+import { pngOf } from '@/testing/pictures';
 import { benchOnDisk, standing } from '@/testing/bench';
 import { writeBackup } from '../back-up-bench';
 import { deleteOriginal, putOriginalBack } from '../keep-originals';
 import { restoreBackup } from '../restore-bench';
 import { describeRestoreIssue } from '../words-restore';
 
-const PNG = new Uint8Array([0x89, 0x50, 0x4e, 0x47, 1, 2, 3]);
+const PNG = pngOf();
 
 let source: ReturnType<typeof benchOnDisk>;
 let target: ReturnType<typeof benchOnDisk>;

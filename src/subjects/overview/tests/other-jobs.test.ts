@@ -15,6 +15,7 @@ import { noteBroken, recordReading, recordTry, takeBackReading } from '@/subject
 import { recordRung } from '@/subjects/gauge';
 import { describeReadingIssue } from '@/subjects/measure/shared';
 import { keepPicture, putPictureAway } from '@/subjects/need';
+import { pngOf } from '@/testing/pictures';
 import { benchOnDisk, BORE, readyBench } from '@/testing/bench';
 
 let bench: ReturnType<typeof readyBench>;
@@ -96,7 +97,7 @@ describe('what belongs to another job is refused', () => {
 
   test('putting a picture away', async () => {
     const disk = benchOnDisk();
-    const bytes = new Uint8Array([0x89, 0x50, 0x4e, 0x47, 1]);
+    const bytes = pngOf();
     const id = expectOk(await keepPicture(disk.db, disk.folder, disk.jobId, { bytes, caption: '' }));
     putPictureAway(disk.db, disk.jobId + 1, id);
     expect(disk.db.select().from(tables.pictures).all()[0].removedAt).toBeNull();

@@ -130,7 +130,7 @@ test.each([1, 24 * 40])(
     tapThrough(bench, 'wash', 'dry', 'cure');
     const back = new Date(Date.now() - hours * 3_600_000);
     expect(stateForSitting(chainOf(bench), back)).toEqual({ state: 'cured', warm: false });
-    jest.useFakeTimers({ now: back, doNotFake: ['performance'] });
+    jest.useFakeTimers().setSystemTime(back);
     try {
       tapThrough(bench, 'cool');
       expect(chainOf(bench).links.find(({ card }) => card.step === 'cool')!.done?.endedAt).not.toBeNull();
