@@ -38,6 +38,12 @@ function driverLoads() {
   return spawnSync(process.execPath, ['-e', probe], { stdio: 'ignore' }).status === 0;
 }
 
+/** Whether what the driver is compiled with is there. */
+const hasCompiler = () =>
+  ['g++', 'make', 'python3'].every(
+    (name) => spawnSync(name, ['--version'], { stdio: 'ignore' }).error === undefined,
+  );
+
 function installDriver() {
   if (driverLoads()) return;
   const cached = driverCache();
@@ -46,6 +52,10 @@ function installDriver() {
     copyFileSync(cached, DRIVER);
     if (driverLoads()) return;
   }
+  if (!hasCompiler())
+    end(
+      'The database driver must be compiled, and there is no C++ compiler. Install: sudo apt-get install g++ make python3',
+    );
   console.log('Compiling the database driver; about two minutes, once a machine …');
   run('npm', ['rebuild', 'better-sqlite3'], {
     ...headers(),
@@ -69,15 +79,36 @@ export function installPackages() {
   writeFileSync(STAMP, wanted);
 }
 
-/** From Debian's packages: Chromium and its driver for the browser tests, and the tracer that ends writes half way. */
-export function installTestTools() {
-  if (['chromium', 'chromedriver', 'strace'].every((name) => existsSync(`/usr/bin/${name}`))) return;
-  console.log('Installing Chromium, its driver and strace …');
-  const asRoot = process.getuid?.() === 0 ? [] : ['sudo'];
-  const apt = (...args) => {
-    const [command, ...rest] = [...asRoot, 'apt-get', ...args];
-    run(command, rest, { DEBIAN_FRONTEND: 'noninteractive' });
-  };
+/** Where each tool of the tests stands, and the Debian package that brings it. */
+const TEST_TOOLS = [
+  ['/usr/bin/chromium', 'chromium'],
+  ['/usr/bin/chromedriver', 'chromium-driver'],
+];
+/** The tracer that ends writes half way. */
+const DEEP_TOOLS = [['/usr/bin/strace', 'strace']];
+
+function end(sentence) {
+  console.error(sentence);
+  process.exit(1);
+}
+
+/**
+ * What the tests need beside packages: Chromium and its driver, for the deep ones a tracer too. Root gets what is missing
+ * installed; anybody else is told which packages to install.
+ */
+export function installTestTools({ isDeep }) {
+  const isRoot = process.getuid?.() === 0;
+  if (isDeep && !isRoot)
+    end('npm run test:deep mounts a small disk: run it as root, or run npm test, which needs no root.');
+  const tools = isDeep ? [...TEST_TOOLS, ...DEEP_TOOLS] : TEST_TOOLS;
+  const missing = tools.filter(([place]) => !existsSync(place)).map(([, name]) => name);
+  if (missing.length === 0) return;
+  if (!isRoot)
+    end(
+      `The browser tests need ${missing.join(' and ')}. Install: sudo apt-get install ${missing.join(' ')}`,
+    );
+  console.log(`Installing ${missing.join(', ')} …`);
+  const apt = (...args) => run('apt-get', args, { DEBIAN_FRONTEND: 'noninteractive' });
   apt('update', '-qq');
-  apt('install', '-y', '-qq', '--no-install-recommends', 'chromium', 'chromium-driver', 'strace');
+  apt('install', '-y', '-qq', '--no-install-recommends', ...missing);
 }

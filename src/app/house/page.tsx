@@ -42,59 +42,62 @@ export default async function HousePage() {
             Backup, restore, pairing and revoking are done there too. All else works here.
           </Note>
         )}
-        <section aria-label="Bench">
-          <HouseFields key={folder} {...benchHouse()} />
-        </section>
-        <section aria-labelledby="classes-title">
-          <h2 id="classes-title" className="text-lg">
-            What a wish means
-          </h2>
-          <ClassFields key={folder} classes={benchHouse().fitClasses} />
-        </section>
-        <section aria-labelledby="check-title">
-          <h2 id="check-title" className="text-lg">
-            What a part is held to before printing
-          </h2>
-          <p className="mb-3 text-sm text-soft">
-            Shops differ: some trust two pixels, some six; some hang a whole face from supports. These are
-            yours.
-          </p>
-          <CheckFields key={folder} rules={benchHouse().check} />
-        </section>
-        <section aria-labelledby="shares-title">
-          <h2 id="shares-title" className="text-lg">
-            What relatives lend
-          </h2>
-          <p className="mb-2 text-sm text-soft">
-            A profile that nobody measured starts from those on the same printer or of the same resin. What
-            the machine does, out of square, lean, plate, is shared by printer; what the resin does, shrink,
-            cure below hanging faces, by resin. The numbers are our start values.
-          </p>
-          <details>
-            <summary className="font-semibold">The shares</summary>
-            <div className="mt-2">
-              <ShareFields key={folder} shares={benchHouse().shares} />
-            </div>
-          </details>
-        </section>
-        <section aria-labelledby="hours-title">
-          <h2 id="hours-title" className="mb-2 text-lg">
-            Hours and costs
-          </h2>
-          <RunFields key={folder} run={benchHouse().run} />
-        </section>
-        <section aria-labelledby="care-title">
-          <h2 id="care-title" className="mb-2 text-lg">
-            Care
-          </h2>
-          <CareFields key={folder} care={benchHouse().care} />
-          <p className="mt-3 text-sm">
-            <Link href="/house/causes" className="underline">
-              How failures are read
-            </Link>
-            : the chances of each cause, with their reasons.
-          </p>
-        </section>
+        {/* Read on a paired device, changed at the machine. */}
+        <fieldset disabled={!isHere} className="space-y-8">
+          <section aria-label="Bench">
+            <HouseFields key={folder} {...benchHouse()} />
+          </section>
+          <section aria-labelledby="classes-title">
+            <h2 id="classes-title" className="text-lg">
+              What a wish means
+            </h2>
+            <ClassFields key={folder} classes={benchHouse().fitClasses} />
+          </section>
+          <section aria-labelledby="check-title">
+            <h2 id="check-title" className="text-lg">
+              What a part is held to before printing
+            </h2>
+            <p className="mb-3 text-sm text-soft">
+              Shops differ: some trust two pixels, some six; some hang a whole face from supports. These are
+              yours.
+            </p>
+            <CheckFields key={folder} rules={benchHouse().check} />
+          </section>
+          <section aria-labelledby="shares-title">
+            <h2 id="shares-title" className="text-lg">
+              What relatives lend
+            </h2>
+            <p className="mb-2 text-sm text-soft">
+              A profile that nobody measured starts from those on the same printer or of the same resin. What
+              the machine does, out of square, lean, plate, is shared by printer; what the resin does, shrink,
+              cure below hanging faces, by resin. The numbers are our start values.
+            </p>
+            <details>
+              <summary className="font-semibold">The shares</summary>
+              <div className="mt-2">
+                <ShareFields key={folder} shares={benchHouse().shares} />
+              </div>
+            </details>
+          </section>
+          <section aria-labelledby="hours-title">
+            <h2 id="hours-title" className="mb-2 text-lg">
+              Hours and costs
+            </h2>
+            <RunFields key={folder} run={benchHouse().run} />
+          </section>
+          <section aria-labelledby="care-title">
+            <h2 id="care-title" className="mb-2 text-lg">
+              Care
+            </h2>
+            <CareFields key={folder} care={benchHouse().care} />
+            <p className="mt-3 text-sm">
+              <Link href="/house/causes" className="underline">
+                How failures are read
+              </Link>
+              : the chances of each cause, with their reasons.
+            </p>
+          </section>
+        </fieldset>
         <section aria-labelledby="share-title">
           <h2 id="share-title" className="text-lg">
             Phones and tablets
@@ -115,7 +118,9 @@ export default async function HousePage() {
           <h2 id="schools-title" className="mb-2 text-lg">
             Where practice differs
           </h2>
-          <SchoolFields key={folder} {...benchHouse()} />
+          <fieldset disabled={!isHere}>
+            <SchoolFields key={folder} {...benchHouse()} />
+          </fieldset>
         </section>
         <section aria-labelledby="away-title">
           <h2 id="away-title" className="text-lg">
