@@ -3,6 +3,7 @@ import { existsSync, readdirSync, readFileSync, renameSync, writeFileSync } from
 import path from 'node:path';
 import { By } from 'selenium-webdriver';
 import { databaseFile } from '@/store';
+import { pngOf } from '@/testing/pictures';
 import { serveBench, startServer, type BenchServer } from './bench-server';
 import { type Browser, click, find, openBrowser, typeOver, waitFor, waitForText } from './browser';
 
@@ -63,9 +64,8 @@ test('a file that is no backup is refused in a sentence, and stays to be chosen 
 test('photos of 14 MB are kept whole; one of 16 is refused before it is sent', async () => {
   const { driver } = browser;
   await visit('/jobs/8/need');
-  const photo = Buffer.alloc(14e6, 3);
-  photo.set([0xff, 0xd8, 0xff, 0xe0]);
-  const file = path.join(browser.downloads, 'large.jpg');
+  const photo = pngOf(4000, 3500, { grey: 3 });
+  const file = path.join(browser.downloads, 'large.png');
   writeFileSync(file, photo);
   const form = '//form[@aria-label="A photo or sketch"]';
   await (await find(driver, `${form}//input[@type="file"]`)).sendKeys(file);
