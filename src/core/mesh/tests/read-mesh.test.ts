@@ -288,7 +288,7 @@ describe('files that are made to do harm', () => {
   test.each(['part.obj', 'part.stl'])('a long text that is no part is not read to its end: %s', (name) => {
     const start = name === 'part.stl' ? 'solid ' : '';
     const late = 'v 0 0 0\nfacet normal 0 0 1\nouter loop\nvertex 0 0 0\n';
-    const text = `${start}${'lorem ipsum dolor\n'.repeat(120_000)}${late}`;
+    const text = `${start}${'one two three four\n'.repeat(120_000)}${late}`;
     expect(codeOf(bytesOfText(text), name)).toBe('noFacets');
     expect(codeOf(bytesOfText(`${start}${'x'.repeat(3_000_000)}`), name)).toBe('noFacets');
   });
