@@ -37,6 +37,7 @@ export const sandbox = {
 const config = {
   // Only for what hangs: machines are shared, and no test is a matter of speed.
   testTimeout: 60_000,
+  maxWorkers: '100%',
   globalSetup: '<rootDir>/scripts/jest-setup.mjs',
   projects: [
     {

@@ -15,15 +15,23 @@ export interface BenchServer {
   stop(): Promise<void>;
 }
 
-/** A port that nobody uses at this moment. */
-export function freePort(): Promise<number> {
-  return new Promise((resolve) => {
+/** Ports of the tests begin there, below those that the system hands out by itself. */
+const FIRST_PORT = 20_000;
+/** Each worker of the runner has so many ports of its own, so that two suites never meet. */
+const PORTS_A_WORKER = 1000;
+let nextPort = FIRST_PORT + Number(process.env.JEST_WORKER_ID ?? 0) * PORTS_A_WORKER + (process.pid % 500);
+
+/** A port that nobody uses. */
+export async function freePort(): Promise<number> {
+  for (;;) {
+    const port = nextPort++;
     const probe = createServer();
-    probe.listen(0, '127.0.0.1', () => {
-      const { port } = probe.address() as { port: number };
-      probe.close(() => resolve(port));
+    const isFree = await new Promise<boolean>((resolve) => {
+      probe.once('error', () => resolve(false));
+      probe.listen(port, '127.0.0.1', () => probe.close(() => resolve(true)));
     });
-  });
+    if (isFree) return port;
+  }
 }
 
 /** What a server says that is started on a folder and ends by itself; undefined when it goes on serving. */

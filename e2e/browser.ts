@@ -34,7 +34,14 @@ export interface Browser {
   /** Messages of the console that a person would call errors. */
   errors(): Promise<string[]>;
   picture(file: string): Promise<void>;
+  /** Leaves a picture, the address, the page's text and the console's errors in two files of this name. */
+  leaveTrace(file: string): Promise<void>;
   quit(): Promise<void>;
+}
+
+declare global {
+  /** Browsers of the suite that runs, for `leave-traces.mjs`. */
+  var openBrowsers: Set<Browser> | undefined;
 }
 
 const HARMLESS = [/THREE\.Clock/, /GPU stall due to ReadPixels/, /GroupMarkerNotSet/];
@@ -78,12 +85,23 @@ export async function openBrowser(): Promise<Browser> {
     async picture(file) {
       writeFileSync(file, await driver.takeScreenshot(), 'base64');
     },
+    async leaveTrace(file) {
+      try {
+        const lines = [await driver.getCurrentUrl(), ...(await browser.errors()), await textOf(driver)];
+        writeFileSync(`${file}.txt`, lines.join('\n'));
+        await browser.picture(`${file}.png`);
+      } catch (problem) {
+        writeFileSync(`${file}.txt`, `The browser does not answer: ${String(problem)}`);
+      }
+    },
     async quit() {
+      globalThis.openBrowsers?.delete(browser);
       await driver.quit();
       rmSync(downloads, { recursive: true, force: true });
     },
   };
   await browser.resize(1280, 800);
+  (globalThis.openBrowsers ??= new Set()).add(browser);
   return browser;
 }
 

@@ -2,11 +2,12 @@
  * npm test: what must hold after every change, in minutes and as an ordinary user. npm run test:deep: what takes longer or
  * wants root. Both install what is missing, and end with “N passed, N failed”.
  */
-import { spawnSync } from 'node:child_process';
-import { existsSync, mkdirSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
+import { spawn } from 'node:child_process';
+import { once } from 'node:events';
+import { mkdirSync, mkdtempSync, rmSync } from 'node:fs';
 import path from 'node:path';
-import { buildIfNeeded } from './build.mjs';
 import { installPackages, installTestTools } from './install.mjs';
+import { runSuites } from './suites.mjs';
 import { wordsOf } from './words.mjs';
 
 const { deep: isDeep = false } = wordsOf({
@@ -24,69 +25,57 @@ const UNIT = {
 };
 const BROWSER = { NODE_OPTIONS: '--experimental-vm-modules --no-warnings' };
 
-/** A runner that hangs is ended then. */
-const LONGEST_MS = 75 * 60_000;
-/** So many of the slowest suites are named. */
-const MOST_NAMED = 10;
+const total = { passed: 0, failed: 0, unstable: 0 };
 
-let passed = 0;
-let failed = 0;
-
-const secondsSince = (from) => Math.round((Date.now() - from) / 1000);
-
-async function check(name, work) {
+/** Runs commands one after another until one fails, and says how they went when they are through. */
+async function check(name, ...commands) {
   const from = Date.now();
-  let good = false;
-  try {
-    good = (await work()) !== false;
-  } catch (error) {
-    console.error(error.message);
+  const said = [];
+  let isGood = true;
+  for (const [command, ...args] of commands) {
+    if (!isGood) break;
+    const child = spawn(command, args, { stdio: ['ignore', 'pipe', 'pipe'] });
+    for (const stream of [child.stdout, child.stderr]) stream.on('data', (text) => said.push(text));
+    isGood = (await once(child, 'close'))[0] === 0;
   }
-  console.log(`${good ? 'ok  ' : 'FAIL'} ${name} (${secondsSince(from)} s)`);
-  if (good) passed++;
-  else failed++;
+  if (!isGood) process.stderr.write(Buffer.concat(said));
+  console.log(`${isGood ? 'ok  ' : 'FAIL'} ${name} (${Math.round((Date.now() - from) / 1000)} s)`);
+  if (isGood) total.passed++;
+  else total.failed++;
 }
 
-const npx = (...args) => spawnSync('npx', ['--no-install', ...args], { stdio: 'inherit' }).status === 0;
-
-/** Names the slowest suites of a report, slowest first. */
-function tellSlowest({ testResults }) {
-  const seconds = testResults.map(({ name, startTime, endTime }) => [(endTime - startTime) / 1000, name]);
-  for (const [took, name] of seconds.sort((a, b) => b[0] - a[0]).slice(0, MOST_NAMED))
-    console.log(`     ${took.toFixed(0).padStart(5)} s  ${path.relative('.', name)}`);
+async function suites(run) {
+  const { passed, failed, unstable } = await runSuites(run);
+  total.passed += passed;
+  total.failed += failed;
+  total.unstable += unstable.length;
 }
 
-/** Runs a jest configuration and adds its counts; a run that ends without a report is one failure. */
-function jest(name, { config, environment, temporary }) {
-  const from = Date.now();
-  const report = path.join(temporary, `${name}.json`);
-  const args = [
-    'node_modules/jest/bin/jest.js',
-    '--config',
-    config,
-    '--json',
-    '--outputFile',
-    report,
-    '--silent',
+const npx = (...args) => ['npx', '--no-install', ...args];
+const BUILD = [
+  process.execPath,
+  '--input-type=module',
+  '-e',
+  "await (await import('./scripts/build.mjs')).buildIfNeeded()",
+];
+
+/** Formatting and lint beside types and build: two processors, two lanes. */
+async function checkStill() {
+  const kept = (tool) => ['--cache', '--cache-location', `.tmp/${tool}-cache`];
+  const lanes = [
+    async () => {
+      await check('formatting', npx('prettier', '--check', '--log-level', 'warn', ...kept('prettier'), '.'));
+      await check(
+        'lint, with the import arrows',
+        npx('eslint', '--max-warnings', '0', ...kept('eslint'), '.'),
+      );
+    },
+    async () => {
+      await check('types', npx('next', 'typegen'), npx('tsc', '--noEmit'));
+      await check('build', BUILD);
+    },
   ];
-  spawnSync(process.execPath, args, {
-    stdio: ['ignore', 'ignore', 'inherit'],
-    timeout: LONGEST_MS,
-    env: { ...process.env, ...environment, TMPDIR: temporary },
-  });
-  if (!existsSync(report)) {
-    console.log(`FAIL ${name}: no report`);
-    failed++;
-    return;
-  }
-  const told = JSON.parse(readFileSync(report, 'utf8'));
-  const broken = told.numFailedTests + told.numRuntimeErrorTestSuites;
-  console.log(
-    `${broken === 0 ? 'ok  ' : 'FAIL'} ${name}: ${told.numPassedTests} passed, ${broken} failed (${secondsSince(from)} s); the slowest:`,
-  );
-  tellSlowest(told);
-  passed += told.numPassedTests;
-  failed += broken;
+  await Promise.all(lanes.map((lane) => lane()));
 }
 
 installPackages();
@@ -94,17 +83,17 @@ installTestTools({ isDeep });
 mkdirSync('.tmp', { recursive: true });
 const temporary = mkdtempSync(path.resolve('.tmp/test-'));
 try {
-  if (!isDeep) {
-    await check('formatting', () => npx('prettier', '--check', '--log-level', 'warn', '.'));
-    await check('lint, with the import arrows', () => npx('eslint', '--max-warnings', '0', '.'));
-    await check('types', () => npx('next', 'typegen') && npx('tsc', '--noEmit'));
-    jest('unit tests', { config: 'jest.config.mjs', environment: UNIT, temporary });
+  if (isDeep) {
+    await check('build', BUILD);
+    await suites({ name: 'deep tests', config: 'jest.deep.config.mjs', environment: BROWSER, temporary });
+  } else {
+    await checkStill();
+    await suites({ name: 'unit tests', config: 'jest.config.mjs', environment: UNIT, temporary });
+    await suites({ name: 'browser tests', config: 'jest.e2e.config.mjs', environment: BROWSER, temporary });
   }
-  await check('build', buildIfNeeded);
-  const config = isDeep ? 'jest.deep.config.mjs' : 'jest.e2e.config.mjs';
-  jest(isDeep ? 'deep tests' : 'browser tests', { config, environment: BROWSER, temporary });
 } finally {
   rmSync(temporary, { recursive: true, force: true });
 }
-console.log(`${passed} passed, ${failed} failed`);
+const { passed, failed, unstable } = total;
+console.log(`${passed} passed, ${failed} failed${unstable > 0 ? `, ${unstable} unstable` : ''}`);
 process.exit(failed === 0 ? 0 : 1);

@@ -1,0 +1,100 @@
+/** Runs test suites. What fails runs once more, so that an unstable suite is told from a broken one. */
+import { spawn } from 'node:child_process';
+import { once } from 'node:events';
+import { existsSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import path from 'node:path';
+
+/** A runner that hangs is ended then. */
+const LONGEST_MS = 75 * 60_000;
+/** How many of the slowest suites are named. */
+const MOST_NAMED = 10;
+/** How many runs the record of unstable suites goes back. */
+const RUNS_RECORDED = 10;
+const RECORD = '.tmp/unstable.json';
+/** Where `e2e/leave-traces.mjs` leaves pictures and texts of failures. */
+const TRACES = '.tmp/failed';
+
+/**
+ * @typedef {object} SuiteRun
+ * @property {string} name What the run is called on screen.
+ * @property {string} config Jest configuration.
+ * @property {Record<string, string>} environment
+ * @property {string} temporary Folder for reports and for what the tests leave.
+ */
+
+/** Jest's report on one run, over some suites or all; undefined when it ended without one. */
+async function report({ name, config, environment, temporary }, suites = []) {
+  const file = path.join(temporary, `${name}.json`);
+  rmSync(file, { force: true });
+  const args = ['node_modules/jest/bin/jest.js', '--config', config, '--json', '--outputFile', file];
+  if (suites.length > 0) args.push('--runTestsByPath', ...suites);
+  const child = spawn(process.execPath, [...args, '--silent'], {
+    stdio: ['ignore', 'ignore', 'inherit'],
+    timeout: LONGEST_MS,
+    env: { ...process.env, ...environment, TMPDIR: temporary },
+  });
+  await once(child, 'exit');
+  return existsSync(file) ? JSON.parse(readFileSync(file, 'utf8')) : undefined;
+}
+
+const suiteOf = ({ name }) => path.relative('.', name);
+const countOf = ({ assertionResults }, wanted) =>
+  assertionResults.filter(({ status }) => status === wanted).length;
+
+/** Tests that failed in a suite; a suite that could not even start counts as one. */
+const countFailed = (result) =>
+  result.status === 'failed' ? Math.max(1, countOf(result, 'failed')) : countOf(result, 'failed');
+
+const sum = (counts) => counts.reduce((total, count) => total + count, 0);
+
+/** The slowest suites of a report, slowest first, a line each. */
+function slowest({ testResults }) {
+  const seconds = testResults.map(({ name, startTime, endTime }) => [(endTime - startTime) / 1000, name]);
+  return seconds
+    .sort((a, b) => b[0] - a[0])
+    .slice(0, MOST_NAMED)
+    .map(([took, name]) => `     ${took.toFixed(0).padStart(5)} s  ${path.relative('.', name)}`);
+}
+
+/** Adds the unstable suites of a run to the record on this machine; returns how often each was, in its last ten runs. */
+function record(unstable) {
+  const before = existsSync(RECORD) ? JSON.parse(readFileSync(RECORD, 'utf8')) : [];
+  const runs = [...before, { at: new Date().toISOString(), unstable }].slice(-RUNS_RECORDED);
+  writeFileSync(RECORD, JSON.stringify(runs, undefined, 2));
+  return (suite) => `${runs.filter((run) => run.unstable.includes(suite)).length} of ${runs.length} runs`;
+}
+
+/**
+ * Runs the suites of a configuration, says what passed, and runs what failed once more.
+ *
+ * @param {SuiteRun} run
+ * @returns {Promise<{ passed: number, failed: number, unstable: string[] }>}
+ */
+export async function runSuites(run) {
+  const from = Date.now();
+  rmSync(TRACES, { recursive: true, force: true });
+  const first = await report(run);
+  if (first === undefined) {
+    console.log(`FAIL ${run.name}: the runner ended without a report`);
+    return { passed: 0, failed: 1, unstable: [] };
+  }
+  const suspects = first.testResults.filter((result) => countFailed(result) > 0).map(suiteOf);
+  if (suspects.length > 0) console.log(`Running again: ${suspects.join(', ')}`);
+  const again = suspects.length > 0 ? ((await report(run, suspects))?.testResults ?? []) : [];
+  const results = Object.values(
+    Object.fromEntries([...first.testResults, ...again].map((result) => [result.name, result])),
+  );
+  const passed = sum(results.map((result) => countOf(result, 'passed')));
+  const failed = sum(results.map(countFailed));
+  const good = results.filter((result) => countFailed(result) === 0).map(suiteOf);
+  const unstable = suspects.filter((suite) => good.includes(suite));
+  const mark = failed > 0 ? 'FAIL' : unstable.length > 0 ? 'UNSTABLE' : 'ok  ';
+  const seconds = Math.round((Date.now() - from) / 1000);
+  console.log(`${mark} ${run.name}: ${passed} passed, ${failed} failed (${seconds} s); the slowest suites:`);
+  for (const line of slowest(first)) console.log(line);
+  const howOften = record(unstable);
+  for (const suite of unstable)
+    console.log(`UNSTABLE ${suite}: failed once, then passed; ${howOften(suite)} on this machine`);
+  if (existsSync(TRACES)) console.log(`Pictures and texts of what failed: ${TRACES}/`);
+  return { passed, failed, unstable };
+}
