@@ -78,8 +78,8 @@ async function checkStill() {
   await Promise.all(lanes.map((lane) => lane()));
 }
 
-installPackages();
 installTestTools({ isDeep });
+installPackages();
 mkdirSync('.tmp', { recursive: true });
 const temporary = mkdtempSync(path.resolve('.tmp/test-'));
 try {

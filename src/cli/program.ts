@@ -18,7 +18,7 @@ function addCommand(parent: Command, name: string, words: CommandWords, answered
   const command = parent.command(name).description(words.does).allowExcessArguments(false);
   for (const [argument, text] of words.takes) command.argument(`<${argument}>`, text);
   for (const [flags, text] of words.options ?? []) command.addOption(new Option(flags, text));
-  command.option('--json', 'print on one line');
+  command.option('--json', 'print the JSON answer on one line');
   command.addHelpText('after', `\nExample:\n  ${words.example}`);
   command.action(async () => {
     const given = argumentsOf(command, command.args);
@@ -31,7 +31,7 @@ function addCommand(parent: Command, name: string, words: CommandWords, answered
 export function buildProgram(answered: Answered): Command {
   const program = new Command('mellow')
     .description(
-      'Computes for resin printing: signature, fits, layers, resins, exposure, plans and failures.',
+      'Calculates for resin printing: signatures, fits, layers, resins, exposure, schedules and failures.',
     )
     .version(version, '-V, --version', 'show the version')
     .helpCommand('help [command]', 'show the help of a command');
@@ -45,7 +45,7 @@ export function buildProgram(answered: Answered): Command {
   // What is wrong is told by whoever called, in one line.
   for (const command of [program, ...program.commands, ...program.commands.flatMap((each) => each.commands)])
     command
-      .helpOption('-h, --help', 'show this')
+      .helpOption('-h, --help', 'show this help')
       .exitOverride()
       .configureOutput({ outputError: () => undefined });
   return program;
