@@ -37,13 +37,14 @@ export const sandbox = {
 const config = {
   // Only for what hangs: machines are shared, and no test is a matter of speed.
   testTimeout: 60_000,
-  maxWorkers: '100%',
+  // One process imports each module once for all its suites. npm test runs two of them side by side.
+  maxWorkers: 1,
   globalSetup: '<rootDir>/scripts/jest-setup.mjs',
   projects: [
     {
       ...common,
       displayName: 'plain',
-      runner: 'jest-light-runner/child-process',
+      runner: 'jest-light-runner',
       testMatch: ['**/tests/**/*.test.ts'],
       testPathIgnorePatterns: ['/node_modules/', '\\.mocked\\.test\\.ts$'],
     },

@@ -9,6 +9,9 @@ const FLAGS = [
   '--no-sandbox',
   '--disable-dev-shm-usage',
   '--hide-scrollbars',
+  // Pages are painted without the software graphics card, which only the three-dimensional views need.
+  '--disable-gpu-rasterization',
+  '--disable-gpu-compositing',
   '--force-device-scale-factor=1',
   '--use-angle=swiftshader',
   '--enable-unsafe-swiftshader',

@@ -20,21 +20,31 @@ const TRACES = '.tmp/failed';
  * @property {string} config Jest configuration.
  * @property {Record<string, string>} environment
  * @property {string} temporary Folder for reports and for what the tests leave.
+ * @property {number} [shards] Processes that share the suites; 1 where it is left out.
  */
 
-/** Jest's report on one run, over some suites or all; undefined when it ended without one. */
-async function report({ name, config, environment, temporary }, suites = []) {
-  const file = path.join(temporary, `${name}.json`);
+/** Results of one process of the runner, suite by suite; undefined when it ended without a report. */
+async function runOnce({ name, config, environment, temporary }, part, words) {
+  const file = path.join(temporary, `${name} ${part}.json`);
   rmSync(file, { force: true });
   const args = ['node_modules/jest/bin/jest.js', '--config', config, '--json', '--outputFile', file];
-  if (suites.length > 0) args.push('--runTestsByPath', ...suites);
-  const child = spawn(process.execPath, [...args, '--silent'], {
+  const child = spawn(process.execPath, [...args, '--silent', ...words], {
     stdio: ['ignore', 'ignore', 'inherit'],
     timeout: LONGEST_MS,
     env: { ...process.env, ...environment, TMPDIR: temporary },
   });
   await once(child, 'exit');
-  return existsSync(file) ? JSON.parse(readFileSync(file, 'utf8')) : undefined;
+  return existsSync(file) ? JSON.parse(readFileSync(file, 'utf8')).testResults : undefined;
+}
+
+/** Results of all suites, from as many processes as the run has shards; undefined when one of them gave none. */
+async function runAll(run) {
+  const { shards = 1 } = run;
+  const parts = Array.from({ length: shards }, (_, i) => `${i + 1}/${shards}`);
+  const results = await Promise.all(
+    parts.map((part, i) => runOnce(run, i + 1, shards > 1 ? ['--shard', part] : [])),
+  );
+  return results.includes(undefined) ? undefined : results.flat();
 }
 
 const suiteOf = ({ name }) => path.relative('.', name);
@@ -48,8 +58,8 @@ const countFailed = (result) =>
 const sum = (counts) => counts.reduce((total, count) => total + count, 0);
 
 /** The slowest suites of a report, slowest first, a line each. */
-function slowest({ testResults }) {
-  const seconds = testResults.map(({ name, startTime, endTime }) => [(endTime - startTime) / 1000, name]);
+function slowest(results) {
+  const seconds = results.map(({ name, startTime, endTime }) => [(endTime - startTime) / 1000, name]);
   return seconds
     .sort((a, b) => b[0] - a[0])
     .slice(0, MOST_NAMED)
@@ -73,16 +83,17 @@ function record(unstable) {
 export async function runSuites(run) {
   const from = Date.now();
   rmSync(TRACES, { recursive: true, force: true });
-  const first = await report(run);
+  const first = await runAll(run);
   if (first === undefined) {
     console.log(`FAIL ${run.name}: the runner ended without a report`);
     return { passed: 0, failed: 1, unstable: [] };
   }
-  const suspects = first.testResults.filter((result) => countFailed(result) > 0).map(suiteOf);
+  const suspects = first.filter((result) => countFailed(result) > 0).map(suiteOf);
   if (suspects.length > 0) console.log(`Running again: ${suspects.join(', ')}`);
-  const again = suspects.length > 0 ? ((await report(run, suspects))?.testResults ?? []) : [];
+  const again =
+    suspects.length > 0 ? ((await runOnce(run, 'again', ['--runTestsByPath', ...suspects])) ?? []) : [];
   const results = Object.values(
-    Object.fromEntries([...first.testResults, ...again].map((result) => [result.name, result])),
+    Object.fromEntries([...first, ...again].map((result) => [result.name, result])),
   );
   const passed = sum(results.map((result) => countOf(result, 'passed')));
   const failed = sum(results.map(countFailed));

@@ -88,7 +88,7 @@ try {
     await suites({ name: 'deep tests', config: 'jest.deep.config.mjs', environment: BROWSER, temporary });
   } else {
     await checkStill();
-    await suites({ name: 'unit tests', config: 'jest.config.mjs', environment: UNIT, temporary });
+    await suites({ name: 'unit tests', config: 'jest.config.mjs', environment: UNIT, temporary, shards: 2 });
     await suites({ name: 'browser tests', config: 'jest.e2e.config.mjs', environment: BROWSER, temporary });
   }
 } finally {
