@@ -70,7 +70,8 @@ test('without a connection a reading waits here and goes out by itself', async (
   const conditions = { latency: 0, downloadThroughput: -1, uploadThroughput: -1 };
   // A page that is fresh waits for no answer: one that gets lost would make the framework leave the page.
   await devtools.navigate().refresh();
-  await waitForText(devtools, 'Sleeve bore, first of three');
+  await click(devtools, 'Sleeve bore');
+  await waitForText(devtools, 'Reading Sleeve bore');
   await devtools.sendDevToolsCommand('Network.enable', {});
   await devtools.sendDevToolsCommand('Network.emulateNetworkConditions', { offline: true, ...conditions });
   await press(browser.driver, '9.43', Key.ENTER);
