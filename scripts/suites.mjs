@@ -10,9 +10,10 @@ const LONGEST_MS = 75 * 60_000;
 const MOST_NAMED = 10;
 /** How many runs the record of unstable suites goes back. */
 const RUNS_RECORDED = 10;
-const RECORD = '.tmp/unstable.json';
-/** Where `e2e/leave-traces.mjs` leaves pictures and texts of failures. */
-const TRACES = '.tmp/failed';
+/** Record of unstable suites, in the folder of records. */
+const UNSTABLE = 'unstable.json';
+/** Where `e2e/leave-traces.mjs` leaves pictures and texts of failures, in the folder of records. */
+const TRACES = 'failed';
 
 /**
  * @typedef {object} SuiteRun
@@ -20,6 +21,7 @@ const TRACES = '.tmp/failed';
  * @property {string} config Jest configuration.
  * @property {Record<string, string>} environment
  * @property {string} temporary Folder for reports and for what the tests leave.
+ * @property {string} records Folder that stays, for the record of unstable suites and the traces of failures.
  * @property {number} [shards] Processes that share the suites; 1 where it is left out.
  */
 
@@ -67,10 +69,11 @@ function slowest(results) {
 }
 
 /** Adds the unstable suites of a run to the record on this machine; returns how often each was, in its last ten runs. */
-function record(unstable) {
-  const before = existsSync(RECORD) ? JSON.parse(readFileSync(RECORD, 'utf8')) : [];
+function record(folder, unstable) {
+  const file = path.join(folder, UNSTABLE);
+  const before = existsSync(file) ? JSON.parse(readFileSync(file, 'utf8')) : [];
   const runs = [...before, { at: new Date().toISOString(), unstable }].slice(-RUNS_RECORDED);
-  writeFileSync(RECORD, JSON.stringify(runs, undefined, 2));
+  writeFileSync(file, JSON.stringify(runs, undefined, 2));
   return (suite) => `${runs.filter((run) => run.unstable.includes(suite)).length} of ${runs.length} runs`;
 }
 
@@ -82,7 +85,8 @@ function record(unstable) {
  */
 export async function runSuites(run) {
   const from = Date.now();
-  rmSync(TRACES, { recursive: true, force: true });
+  const traces = path.join(run.records, TRACES);
+  rmSync(traces, { recursive: true, force: true });
   const first = await runAll(run);
   if (first === undefined) {
     console.log(`FAIL ${run.name}: the runner ended without a report`);
@@ -103,9 +107,9 @@ export async function runSuites(run) {
   const seconds = Math.round((Date.now() - from) / 1000);
   console.log(`${mark} ${run.name}: ${passed} passed, ${failed} failed (${seconds} s); the slowest suites:`);
   for (const line of slowest(first)) console.log(line);
-  const howOften = record(unstable);
+  const howOften = record(run.records, unstable);
   for (const suite of unstable)
     console.log(`UNSTABLE ${suite}: failed once, then passed; ${howOften(suite)} on this machine`);
-  if (existsSync(TRACES)) console.log(`Pictures and texts of what failed: ${TRACES}/`);
+  if (existsSync(traces)) console.log(`Pictures and texts of what failed: ${traces}/`);
   return { passed, failed, unstable };
 }

@@ -25,6 +25,9 @@ const UNIT = {
 };
 const BROWSER = { NODE_OPTIONS: '--experimental-vm-modules --no-warnings' };
 
+/** What a run leaves: caches, the record of unstable suites, traces of failures. */
+const RECORDS = '.tmp';
+
 const total = { passed: 0, failed: 0, unstable: 0 };
 
 /** Runs commands one after another until one fails, and says how they went when they are through. */
@@ -61,7 +64,7 @@ const BUILD = [
 
 /** Formatting and lint beside types and build: two processors, two lanes. */
 async function checkStill() {
-  const kept = (tool) => ['--cache', '--cache-location', `.tmp/${tool}-cache`];
+  const kept = (tool) => ['--cache', '--cache-location', `${RECORDS}/${tool}-cache`];
   const lanes = [
     async () => {
       await check('formatting', npx('prettier', '--check', '--log-level', 'warn', ...kept('prettier'), '.'));
@@ -80,16 +83,28 @@ async function checkStill() {
 
 installTestTools({ isDeep });
 installPackages();
-mkdirSync('.tmp', { recursive: true });
-const temporary = mkdtempSync(path.resolve('.tmp/test-'));
+mkdirSync(RECORDS, { recursive: true });
+const temporary = mkdtempSync(path.resolve(RECORDS, 'test-'));
+const folders = { temporary, records: RECORDS };
 try {
   if (isDeep) {
     await check('build', BUILD);
-    await suites({ name: 'deep tests', config: 'jest.deep.config.mjs', environment: BROWSER, temporary });
+    await suites({ name: 'deep tests', config: 'jest.deep.config.mjs', environment: BROWSER, ...folders });
   } else {
     await checkStill();
-    await suites({ name: 'unit tests', config: 'jest.config.mjs', environment: UNIT, temporary, shards: 2 });
-    await suites({ name: 'browser tests', config: 'jest.e2e.config.mjs', environment: BROWSER, temporary });
+    await suites({
+      name: 'unit tests',
+      config: 'jest.config.mjs',
+      environment: UNIT,
+      shards: 2,
+      ...folders,
+    });
+    await suites({
+      name: 'browser tests',
+      config: 'jest.e2e.config.mjs',
+      environment: BROWSER,
+      ...folders,
+    });
   }
 } finally {
   rmSync(temporary, { recursive: true, force: true });
