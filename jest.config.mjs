@@ -48,7 +48,12 @@ const config = {
       testMatch: ['**/tests/**/*.test.ts'],
       testPathIgnorePatterns: ['/node_modules/', '\\.mocked\\.test\\.ts$'],
     },
-    { ...sandbox, displayName: 'sandbox', testMatch: SANDBOXED },
+    {
+      ...sandbox,
+      displayName: 'sandbox',
+      testMatch: SANDBOXED,
+      setupFilesAfterEnv: ['<rootDir>/scripts/jest-patience.mjs'],
+    },
   ],
 };
 
