@@ -1,9 +1,9 @@
-/** Where a browser test fails, leaves a picture of every open browser and its page's text in `.tmp/failed/`. */
+/** Where a browser test fails, leaves a picture of every open browser and its page's text in a folder under `.tmp/failed/`. */
 import { mkdirSync } from 'node:fs';
 import path from 'node:path';
 import { TestEnvironment } from 'jest-environment-node';
 
-const FOLDER = path.join(import.meta.dirname, '../.tmp/failed');
+const FOLDER = process.env.MELLOW_TRACES ?? path.join(import.meta.dirname, '../.tmp/failed/by-hand');
 /** File names are cut off there. */
 const LONGEST = 60;
 
@@ -22,10 +22,10 @@ export default class LeavesTraces extends TestEnvironment {
 
   async handleTestEvent({ name, test, hook }) {
     if (name !== 'test_fn_failure' && name !== 'hook_failure') return;
-    mkdirSync(FOLDER, { recursive: true });
+    const browsers = [...(this.global.openBrowsers ?? [])];
+    if (browsers.length > 0) mkdirSync(FOLDER, { recursive: true });
     const where = path.join(FOLDER, `${this.suite}--${plain(test?.name ?? hook.type)}`);
-    let count = 0;
-    for (const browser of this.global.openBrowsers ?? [])
-      await browser.leaveTrace(count++ === 0 ? where : `${where}-${count}`);
+    for (const [i, browser] of browsers.entries())
+      await browser.leaveTrace(i === 0 ? where : `${where}-${i + 1}`);
   }
 }

@@ -12,8 +12,6 @@ const MOST_NAMED = 10;
 const RUNS_RECORDED = 10;
 /** Record of unstable suites, in the folder of records. */
 const UNSTABLE = 'unstable.json';
-/** Where `e2e/leave-traces.mjs` leaves pictures and texts of failures, in the folder of records. */
-const TRACES = 'failed';
 
 /**
  * @typedef {object} SuiteRun
@@ -26,14 +24,15 @@ const TRACES = 'failed';
  */
 
 /** Results of one process of the runner, suite by suite; undefined when it ended without a report. */
-async function runOnce({ name, config, environment, temporary }, part, words) {
+async function runOnce(run, part, words) {
+  const { name, config, environment, temporary } = run;
   const file = path.join(temporary, `${name} ${part}.json`);
   rmSync(file, { force: true });
   const args = ['node_modules/jest/bin/jest.js', '--config', config, '--json', '--outputFile', file];
   const child = spawn(process.execPath, [...args, '--silent', ...words], {
     stdio: ['ignore', 'ignore', 'inherit'],
     timeout: LONGEST_MS,
-    env: { ...process.env, ...environment, TMPDIR: temporary },
+    env: { ...process.env, ...environment, TMPDIR: temporary, MELLOW_TRACES: tracesOf(run) },
   });
   await once(child, 'exit');
   return existsSync(file) ? JSON.parse(readFileSync(file, 'utf8')).testResults : undefined;
@@ -69,13 +68,16 @@ function slowest(results) {
 }
 
 /** Adds the unstable suites of a run to the record on this machine; returns how often each was, in its last ten runs. */
-function record(folder, unstable) {
-  const file = path.join(folder, UNSTABLE);
-  const before = existsSync(file) ? JSON.parse(readFileSync(file, 'utf8')) : [];
-  const runs = [...before, { at: new Date().toISOString(), unstable }].slice(-RUNS_RECORDED);
-  writeFileSync(file, JSON.stringify(runs, undefined, 2));
+function record({ name, records }, unstable) {
+  const file = path.join(records, UNSTABLE);
+  const all = existsSync(file) ? JSON.parse(readFileSync(file, 'utf8')) : {};
+  const runs = [...(all[name] ?? []), { at: new Date().toISOString(), unstable }].slice(-RUNS_RECORDED);
+  writeFileSync(file, JSON.stringify({ ...all, [name]: runs }, undefined, 2));
   return (suite) => `${runs.filter((run) => run.unstable.includes(suite)).length} of ${runs.length} runs`;
 }
+
+/** Folder in which the browser tests of a run leave a picture and the text of what failed. */
+const tracesOf = ({ name, records }) => path.resolve(records, 'failed', name.replaceAll(' ', '-'));
 
 /**
  * Runs the suites of a configuration, says what passed, and runs what failed once more.
@@ -85,7 +87,7 @@ function record(folder, unstable) {
  */
 export async function runSuites(run) {
   const from = Date.now();
-  const traces = path.join(run.records, TRACES);
+  const traces = tracesOf(run);
   rmSync(traces, { recursive: true, force: true });
   const first = await runAll(run);
   if (first === undefined) {
@@ -107,9 +109,9 @@ export async function runSuites(run) {
   const seconds = Math.round((Date.now() - from) / 1000);
   console.log(`${mark} ${run.name}: ${passed} passed, ${failed} failed (${seconds} s); the slowest suites:`);
   for (const line of slowest(first)) console.log(line);
-  const howOften = record(run.records, unstable);
+  const howOften = record(run, unstable);
   for (const suite of unstable)
     console.log(`UNSTABLE ${suite}: failed once, then passed; ${howOften(suite)} on this machine`);
-  if (existsSync(traces)) console.log(`Pictures and texts of what failed: ${traces}/`);
+  if (existsSync(traces)) console.log(`Pictures and texts of what failed: ${path.relative('.', traces)}/`);
   return { passed, failed, unstable };
 }

@@ -53,7 +53,7 @@ test('a suite that fails once is unstable, one that fails twice is broken, and b
   // Next time it passes at once; the record still tells.
   await run(1);
   const record = JSON.parse(readFileSync(path.join(folder, 'records/unstable.json'), 'utf8')) as {
-    unstable: string[];
-  }[];
-  expect(record.map((each) => each.unstable.length)).toEqual([1, 0]);
+    trial: { unstable: string[] }[];
+  };
+  expect(record.trial.map((each) => each.unstable.length)).toEqual([1, 0]);
 });
