@@ -1,6 +1,5 @@
 /** The command line over the core: `mellow COMMAND …`; see docs/formats.md. */
-import { CommanderError } from 'commander';
-import { buildProgram, refusalOf } from './program';
+import { buildProgram, Refusal } from './program';
 import { UsageError } from './usage-error';
 
 const program = buildProgram((answer, isCompact) => {
@@ -10,13 +9,7 @@ const program = buildProgram((answer, isCompact) => {
 try {
   await program.parseAsync();
 } catch (error) {
-  const refused =
-    error instanceof CommanderError
-      ? refusalOf(error)
-      : error instanceof UsageError
-        ? { exitCode: 2, message: error.message }
-        : undefined;
-  if (refused === undefined) throw error;
-  if (refused.message !== undefined) process.stderr.write(`${refused.message}\n`);
-  process.exitCode = refused.exitCode;
+  if (!(error instanceof Refusal || error instanceof UsageError)) throw error;
+  if (error.message !== '') process.stderr.write(`${error.message}\n`);
+  process.exitCode = error instanceof Refusal ? error.exitCode : 2;
 }

@@ -1,4 +1,4 @@
-import { Command, CommanderError, Option } from 'commander';
+import { Command, type CommanderError, Option } from 'commander';
 import { version } from '../../package.json';
 import type { Arguments } from './arguments';
 import { COMMANDS, type CommandWords, GROUPS } from './commands';
@@ -42,27 +42,41 @@ export function buildProgram(answered: Answered): Command {
     const [first, second] = name.split(' ');
     addCommand(second === undefined ? program : groups.get(first)!, second ?? first, words, answered);
   }
-  // What is wrong is told by whoever called, in one line.
+  // The caller prints what is wrong, in one line.
   for (const command of [program, ...program.commands, ...program.commands.flatMap((each) => each.commands)])
     command
       .helpOption('-h, --help', 'show this help')
-      .exitOverride()
+      .exitOverride((error) => {
+        throw new Refusal(error, command);
+      })
       .configureOutput({ outputError: () => undefined });
   return program;
 }
 
+/** Full name of a command as a user types it, such as “mellow mesh check”. */
+function nameOf(command: Command): string {
+  return command.parent === null ? command.name() : `${nameOf(command.parent)} ${command.name()}`;
+}
+
 const HELP = ['commander.helpDisplayed', 'commander.version'];
 
-/** How a line that commander could not follow ends: help and version as asked, all else with what is wrong. */
-export function refusalOf(error: CommanderError): { readonly exitCode: number; readonly message?: string } {
-  if (HELP.includes(error.code)) return { exitCode: 0 };
-  // A group without its command: its help was printed already.
-  if (error.code === 'commander.help') return { exitCode: 2 };
-  const [first, ...more] = error.message
+/** How a line ends that was not carried out: 0 for help and version, 2 for all else, with a sentence unless help was shown. */
+export class Refusal extends Error {
+  readonly exitCode: number;
+
+  constructor(error: CommanderError, command: Command) {
+    const isShown = HELP.includes(error.code) || error.code === 'commander.help';
+    super(isShown ? '' : `${sentenceOf(error)} See ${nameOf(command)} --help.`);
+    this.exitCode = HELP.includes(error.code) ? 0 : 2;
+  }
+}
+
+/** What is wrong with a line as a sentence, with the nearest known word where there is one. */
+function sentenceOf({ message }: CommanderError): string {
+  const [first, ...more] = message
     .replace(/^error: /, '')
     .replace(/\.$/, '')
     .split('\n');
   const hint = more.join(' ').replace(/^\((.*)\)$/, '$1');
-  const sentence = `${first[0].toUpperCase()}${first.slice(1)}.`;
-  return { exitCode: 2, message: `${sentence}${hint === '' ? '' : ` ${hint}`} See mellow --help.` };
+  return `${first[0].toUpperCase()}${first.slice(1)}.${hint === '' ? '' : ` ${hint}`}`;
 }

@@ -33,7 +33,7 @@ describe('mellow signature', () => {
   });
 
   test.each([
-    [['signature'], "Missing required argument 'READINGS.csv'. See mellow --help."],
+    [['signature'], "Missing required argument 'READINGS.csv'. See mellow signature --help."],
     [['signature', 'nowhere.csv'], 'nowhere.csv: no such file'],
     [['signature', 'src'], 'src: this is a folder'],
     [['signature', 'reference/README.md'], 'line 1: the columns'],
@@ -45,7 +45,8 @@ describe('mellow signature', () => {
     ],
     [['signature', 'reference/signature-12.readings.csv', '--mpe'], 'argument missing'],
     [['signatur'], "Unknown command 'signatur'. Did you mean signature?"],
-    [['mesh', 'chek'], "Unknown command 'chek'. Did you mean check?"],
+    [['mesh', 'chek'], "Unknown command 'chek'. Did you mean check? See mellow mesh --help."],
+    [['mesh', 'check', 'a.stl', '--lyer', '1'], 'Did you mean --layer? See mellow mesh check --help.'],
     [['iso286', '25', 'H7/g6', 'more'], 'Too many arguments'],
   ])('unusable input ends with 2 and one line (%#)', (words, sentence) => {
     const { status, stdout, stderr } = mellow(...words);
