@@ -1,6 +1,8 @@
+import markdown from '@eslint/markdown';
 import next from 'eslint-config-next/core-web-vitals';
 import typescript from 'eslint-config-next/typescript';
 import prettier from 'eslint-config-prettier';
+import plainWords from './lint/plain-words.mjs';
 
 /** Rooms that a subject may enter, by their doors; see docs/architecture.md. */
 const ground = ['language', 'house', 'records'];
@@ -194,11 +196,27 @@ const budget = [
   { files: ['src/core/numerics/normal.ts'], rules: { 'max-depth': 'off' } },
 ];
 
+const words = { plugins: { words: { rules: { plain: plainWords } } }, rules: { 'words/plain': 'error' } };
+
+/** Texts and comments in code, README and docs contain no phrase of lint/phrases.txt. */
+const plain = [
+  { files: ['{src,scripts,bench,lint}/**/*.{ts,tsx,mjs}'], ignores: ['**/tests/**'], ...words },
+  {
+    files: ['README.md', 'docs/*.md'],
+    ignores: ['docs/wording.md'],
+    language: 'markdown/gfm',
+    ...words,
+    plugins: { ...words.plugins, markdown },
+  },
+];
+
+/** Rules for code do not run on Markdown. */
+const onCode = (configs) => configs.map((each) => ({ files: ['**/*.{js,mjs,ts,tsx}'], ...each }));
+
 const config = [
   { ignores: ['.next/', 'node_modules/', 'next-env.d.ts', 'data/', 'demo-data/', '.tmp/', 'dist/'] },
-  ...next,
-  ...typescript,
-  prettier,
+  ...onCode([...next, ...typescript, prettier]),
+  ...plain,
   ...layers,
   ...subjects,
   ...areas,
