@@ -1,8 +1,8 @@
 /**
- * Share of rings that fit at the first print: wish "push" at both interfaces, one signature block measured before.
- * Population: core/virtual/printer.ts and caliper.ts; bores uniform 14 … 24 mm, shafts uniform 6 … 10 mm, both read three
- * times with the same caliper. Judge: the true clearance of the virtual print in the wished class at both interfaces.
- * Everything here was written down before the first run. Usage: npm run bench:fit [-- PRINTERS]
+ * Share of rings that fit at the first print: a push fit at both interfaces, one signature block measured before.
+ * Population: core/virtual/printer.ts and caliper.ts; bores uniform 14 … 24 mm, shafts uniform 6 … 10 mm, both measured
+ * three times with the same caliper. A ring fits if the true clearance of the virtual print is in the fit class at both
+ * interfaces. Everything here was fixed before the first run. Usage: npm run bench:fit [-- PRINTERS]
  */
 import { estimateBody } from '@/core/metrology';
 import { seededRandom, seedFrom } from '@/core/numerics';

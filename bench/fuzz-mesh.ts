@@ -1,6 +1,7 @@
 /**
- * Reads damaged copies of a box in every format, 10 000 each, with a fixed seed, and checks what can be read: none may crash, take over two seconds or
- * over a gigabyte. Prints how many were read and how many refused, the slowest and the memory at the end.
+ * Reads damaged copies of a box in every format, 10 000 each, with a fixed seed, and checks the ones that can be read:
+ * none may crash, need more than two seconds or over a gigabyte. Prints how many were read and refused, the slowest and the
+ * memory at the end.
  */
 import { checkMesh, readMesh, weldCorners } from '@/core/mesh';
 import { seededRandom, seedFrom } from '@/core/numerics';
@@ -20,7 +21,7 @@ for (const [name, bytes] of boxFiles()) {
     const start = performance.now();
     const soup = readMesh(damaged, name);
     if (soup.ok) {
-      // Layers, features and mends of every tenth: they are what takes the time.
+      // Layers, features and repairs of every tenth: they take most of the time.
       (i % 10 === 0 ? wholeCheck : checkMesh)(weldCorners(soup.value.corners));
       read++;
     } else refused++;

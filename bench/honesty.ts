@@ -1,7 +1,7 @@
 /**
- * Where the width of a prediction comes from, beside what really missed: for the features of a job on virtual printers, the
- * variance that the model gives to the law, to habit and chance, to the drift of a print and to pixels, and the mean square
- * of each in truth. Usage: npm run bench:honesty [-- PRINTERS].
+ * Shows where the width of a prediction comes from, beside the true errors: for the features of a job on virtual
+ * printers, the variance that the model gives to the law, to repeatable deviation and chance, to the drift of a print
+ * and to pixels, and the true mean square of each. Usage: npm run bench:honesty [-- PRINTERS].
  */
 import { BLOCK_OF_24, BLOCK_OF_6 } from '@/core/gauges';
 import { mixtureMoments } from '@/core/numerics';
@@ -18,7 +18,7 @@ import { type Family, lawfulSize, printFeature } from '@/core/virtual';
 import { makeWorld, type PlacedTarget, type World } from './job';
 import { OPTIONS, readPart } from './world';
 
-const PARTS = ['law', 'habit and chance', 'drift', 'pixels'] as const;
+const PARTS = ['law', 'repeatable deviation and chance', 'drift', 'pixels'] as const;
 type Part = (typeof PARTS)[number];
 
 interface Budget {
@@ -41,13 +41,17 @@ function budgetOf({ printer }: World, target: PlacedTarget, signature: Signature
   const driftOf = (edge: number, scale: number) => (drift.edge * edge) ** 2 + (drift.scale * scale) ** 2;
   const aligned = target.kind.shape === 'flat' && (target.kind.axis === 'X' || target.kind.axis === 'Y');
   const pixels = aligned ? pixelMm ** 2 / 6 : 0;
-  const said = { 'habit and chance': scatter, drift: driftOf(DRIFT_EDGE_SD_MM, DRIFT_SCALE_SD), pixels };
+  const said = {
+    'repeatable deviation and chance': scatter,
+    drift: driftOf(DRIFT_EDGE_SD_MM, DRIFT_SCALE_SD),
+    pixels,
+  };
   const size = printFeature(printer, place, 'A1');
   return {
-    said: { ...said, law: sd ** 2 - said['habit and chance'] - said.drift - said.pixels },
+    said: { ...said, law: sd ** 2 - said['repeatable deviation and chance'] - said.drift - said.pixels },
     true: {
       law: (mean - lawful) ** 2,
-      'habit and chance': printer.habitSd ** 2 + printer.chanceSd ** 2,
+      'repeatable deviation and chance': printer.habitSd ** 2 + printer.chanceSd ** 2,
       drift: driftOf(printer.driftEdgeSd, printer.driftScaleSd),
       pixels,
     },

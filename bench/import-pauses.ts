@@ -1,6 +1,6 @@
 /**
- * How long a large file keeps everybody else waiting: the longest pause between two turns of the event loop while it is taken
- * in, beside the time it takes in all. `npm run bench:import [-- --quick]`.
+ * Measures how long the import of a large file delays all other requests: the longest pause between two turns of the
+ * event loop, beside the total time. `npm run bench:import [-- --quick]`.
  */
 import { SHIPPED_SHELF } from '@/core/resins';
 import type { Steps } from '@/core/steps';
@@ -53,7 +53,7 @@ const shelf = (count: number) =>
     })),
   );
 
-console.log('| file | MB | taken in, s | longest pause, ms |');
+console.log('| file | MB | import, s | longest pause, ms |');
 console.log('| --- | ---: | ---: | ---: |');
 const bench = benchOnDisk();
 const nothing = () => undefined;

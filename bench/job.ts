@@ -1,4 +1,4 @@
-/** The job that the benchmarks play: five features, sizes drawn anew for each printer, and whether a print of it is right. */
+/** The job of the benchmarks: five features, sizes drawn for each printer, and whether a print of it is right. */
 import type { FeatureKind } from '@/core/metrology';
 import { seededRandom, seedFrom, type SeededRandom } from '@/core/numerics';
 import type { Target } from '@/core/signature';

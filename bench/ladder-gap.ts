@@ -1,8 +1,8 @@
 /**
- * Does the gap that one ladder recommends free itself, and how much play does that cost?
- * Printers of core/virtual; each bridges gaps that print narrower than its own limit, uniform 0.04 … 0.22 mm, with a width
- * uniform 0.008 … 0.03 mm: neither is the lognormal of the ladder's prior. A ladder of nine rungs from 0.10 by 0.05.
- * Everything here was written down before the first run. Usage: npm run bench:ladder [-- PRINTERS]
+ * Measures whether the gap recommended by one gap test comes free, and how much play that costs. Printers of
+ * core/virtual; each fuses gaps that print narrower than its own limit, uniform 0.04 … 0.22 mm, with a width uniform
+ * 0.008 … 0.03 mm: neither follows the lognormal prior of the test. A test with nine steps from 0.10 by 0.05.
+ * Everything here was fixed before the first run. Usage: npm run bench:ladder [-- PRINTERS]
  */
 import { seededRandom, seedFrom } from '@/core/numerics';
 import { estimateLadder, gapForChance, summariseLadder, WANTED_FREE, type Rung } from '@/core/fits';
@@ -43,7 +43,7 @@ type Game = ReturnType<typeof play>[number];
 
 const printers = Number(process.argv[2] ?? 400);
 const games = Array.from({ length: printers }, (_, i) => play(i + 1));
-['one ladder of nine rungs', 'a second one by 0.02 around its threshold'].forEach((title, which) => {
+['one test with nine steps', 'a second test by 0.02 mm around its threshold'].forEach((title, which) => {
   const mean = (of: (game: Game) => number) =>
     games.reduce((sum, game) => sum + of(game[which]), 0) / printers;
   const withError = (of: (game: Game) => number) => {

@@ -1,7 +1,7 @@
 /**
- * A job of five sizes, printed as it is drawn and read; then each lever alone, and the one that the program chose: share of
- * jobs with every size in its limits at the next print, over simulated printers whose light is not the model's.
- * Usage: npm run bench:levers [-- PRINTERS].
+ * A job with five sizes, printed at its targets and measured; then each correction method alone, and the one that the
+ * program recommends: share of jobs with every size in its limits in the next print, over simulated printers whose
+ * light does not follow the model. Usage: `npm run bench:levers [-- PRINTERS]`.
  */
 import { chooseLever, compareLevers, type Lever, LEVERS, type LeverWorth } from '@/core/light';
 import { estimateSignature } from '@/core/signature';
@@ -9,7 +9,7 @@ import { exposedBy, type Family, holds } from '@/core/virtual';
 import { isRight, makeWorld, placed, type World } from './job';
 import { OPTIONS, readPart, share } from './world';
 
-/** What a lever brings in truth: the printer as it is, or with the trimmed exposure. */
+/** True effect of a correction method: the printer unchanged, or with the changed exposure. */
 function comesRight(world: World, { drawn, exposureS = 1 }: LeverWorth): boolean {
   const printer = exposedBy(world.printer, exposureS);
   if (!holds(printer)) return false;
@@ -61,7 +61,7 @@ for (const kind of ['first', 'second', 'exposure only'] as const) {
       `| ${name} | ${share(played.filter((each) => each.levers[of(each)].right).length, printers)} | ${told((each) => each.levers[of(each)].told)} |`,
     );
   console.log(`\n${kind}, ${printers} printers: all five sizes right at the next print`);
-  console.log('| lever | right | was told |');
+  console.log('| method | right | stated |');
   console.log('|---|---|---|');
   for (const lever of LEVERS) row(lever, () => lever);
   row('the one chosen', ({ chosen }) => chosen);

@@ -1,7 +1,7 @@
 /**
- * Simulated printers that fail for one reason each (core/virtual/troubles.ts, which knows nothing of the reader's tables):
- * how often the true cause is first, whether chances that are told come true, and what it takes until the trouble is put
- * right. Usage: npm run bench:log [-- STORIES].
+ * Simulated printers that fail for one cause each (core/virtual/troubles.ts, which does not use the tables of the
+ * reader): how often the true cause is first, whether the stated chances are right, and what it takes to fix the fault.
+ * Usage: npm run bench:log [-- STORIES].
  */
 import { readFailure } from '@/core/log';
 import { expectOk } from '@/core/result';
@@ -40,7 +40,7 @@ for (const prints of [1, 3]) {
   console.log(
     `true cause first ${share(among(1).length, stories)}, among three ${share(among(3).length, stories)}`,
   );
-  console.log('| chance told | causes | true |');
+  console.log('| stated chance | causes | true |');
   for (const [low, high] of [
     [0, 0.1],
     [0.1, 0.3],

@@ -141,7 +141,7 @@ const MEASURED = [
 ] as const;
 const SIXTH = [1, 0] as const;
 
-/** The first job of a pair nobody printed with, from what the shop's other profiles lend. */
+/** The first job of an unused pair, with data from the shop's other profiles. */
 function playShop(seed: number, common: number): Row[] {
   const printerOf = ([machine, resin]: readonly [number, number]) =>
     shopPrinter({ seed, machine, resin, common });
@@ -165,14 +165,20 @@ function playShop(seed: number, common: number): Row[] {
   const plain = plainPrior(sixth, measured);
   const six = readPart(world, BLOCK_OF_6, 'G');
   return [
-    ['nothing measured, no relatives', firstPrintRight(world, estimateSignature([], OPTIONS))],
-    ['nothing measured, relatives', firstPrintRight(world, estimateSignature([], { ...OPTIONS, prior }))],
+    ['nothing measured, no related profiles', firstPrintRight(world, estimateSignature([], OPTIONS))],
     [
-      'nothing measured, relatives, one dense solver over all their readings',
+      'nothing measured, related profiles',
+      firstPrintRight(world, estimateSignature([], { ...OPTIONS, prior })),
+    ],
+    [
+      'nothing measured, related profiles, one dense solver over all their readings',
       firstPrintRight(world, estimateSignature([], { ...OPTIONS, prior: plain })),
     ],
-    ['six usual sizes, no relatives', firstPrintRight(world, estimateSignature(six, OPTIONS))],
-    ['six usual sizes, relatives', firstPrintRight(world, estimateSignature(six, { ...OPTIONS, prior }))],
+    ['six usual sizes, no related profiles', firstPrintRight(world, estimateSignature(six, OPTIONS))],
+    [
+      'six usual sizes, related profiles',
+      firstPrintRight(world, estimateSignature(six, { ...OPTIONS, prior })),
+    ],
     ['perfect knowledge of the law', knowingRight(world)],
   ];
 }

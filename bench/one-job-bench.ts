@@ -1,4 +1,7 @@
-/** A bench of one job that is printed again and again on one printer: so many plates of two, every tenth of them failed. */
+/**
+ * A workshop with one job that is printed many times on one printer: this many plates of two, every tenth of them
+ * failed.
+ */
 import path from 'node:path';
 import { expectOk } from '@/core/result';
 import { type Db, openDb, queries, tables } from '@/store';

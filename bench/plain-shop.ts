@@ -46,8 +46,8 @@ function form(x: ArrayLike<number>, matrix: Float64Array, y: ArrayLike<number>):
 }
 
 /**
- * The prior of a new profile the long way: one dense Gaussian over the readings of all its relatives, whose jaws are the
- * same ones, at the scatters that each relative's own signature found. It knows nothing of laws lent one by one.
+ * The prior of a new profile the long way: one dense Gaussian over the readings of all related profiles, measured with
+ * the same jaws, at the scatters that each one's own signature found. It does not combine laws one by one.
  */
 export function plainPrior(kin: Kin, relatives: readonly Measured[]): LawPrior {
   const prior = lawPrior();

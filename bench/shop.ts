@@ -1,11 +1,11 @@
 import { drawPrinter, type VirtualPrinter } from '@/core/virtual';
 
 /**
- * A shop of printers and resins with hidden effects in common. Written down before the first run: what a pair does is drawn
- * as a printer of the population (core/virtual/printer.ts), and so are an effect of each machine and one of each resin; of
- * the variance of each hidden number the machine brings the first share below, the resin the second, the pair the rest.
- * Pixel, lean and scatters are the machine's. `common` scales both shares: 1 is what relatives are assumed to have in
- * common before anybody measured it, 0.5 a shop whose profiles have half of that in common.
+ * A shop of printers and resins that share hidden effects. Fixed before the first run: a pair is drawn as a printer of
+ * the population (core/virtual/printer.ts), and so are an effect of each printer and one of each resin; of the variance
+ * of each hidden number the printer has the first share below, the resin the second, the pair the rest. Pixel, exposure
+ * gradient and scatters belong to the printer. `common` scales both shares: 1 is what related profiles are assumed to
+ * share before any measurement, 0.5 a shop whose profiles share half of that.
  */
 const COMMON = {
   shrinkX: [0.2, 0.5, 0.0035],

@@ -11,7 +11,7 @@ import {
   type VirtualPrinter,
 } from '@/core/virtual';
 
-/** The bench's caliper has its flats measured once, limit of error 0.02. */
+/** The flats of this caliper were measured once, limit of error 0.02. */
 export const INSTRUMENT = { ...DEFAULT_INSTRUMENT, jawFlatMm: 0.3 };
 export const OPTIONS = { instruments: { '': INSTRUMENT } };
 export const REPEATS = 3;
@@ -28,7 +28,7 @@ export function readSize(
   );
 }
 
-/** Every feature of a print, read; whether the signature is told where each lay on the plate. */
+/** Every feature of a print, measured; whether the signature gets their places on the plate. */
 export function readPart(
   { printer, caliper, random }: { printer: VirtualPrinter; caliper: VirtualCaliper; random: SeededRandom },
   places: readonly PlacedFeature[],
@@ -62,7 +62,7 @@ export function drawKnowing(printer: VirtualPrinter, place: Place, targetMm: num
   return drawWhere((at) => lawfulSize(fine, at), place, targetMm);
 }
 
-/** The same with the habit of the feature known too: all but chance and drift. */
+/** The same with the repeatable deviation of the feature known too: all but chance and drift. */
 export function drawKnowingHabit(printer: VirtualPrinter, place: Place, targetMm: number): number {
   const lawful = { ...printer, pixelMm: 1e-6, chanceSd: 0, driftEdgeSd: 0, driftScaleSd: 0 };
   return drawWhere((at) => printFeature(lawful, at, 'any'), place, targetMm);

@@ -1,4 +1,7 @@
-/** A bench of so many jobs, made through the verbs as people make it: jobs, plates, prints, failures, readings and ladders. */
+/**
+ * A workshop with this many jobs, made through the use cases as people do: jobs, plates, prints, failures, readings and
+ * gap tests.
+ */
 import path from 'node:path';
 import type { FeatureKind } from '@/core/metrology';
 import { seededRandom, type SeededRandom } from '@/core/numerics';
@@ -17,7 +20,7 @@ import { KINDS } from './kinds';
 
 const LATER = () => undefined;
 
-/** What a printer of the bench makes of a drawn size, mm. */
+/** Returns the size that a printer of the workshop makes of a drawn size, mm. */
 export function sizeOf(kind: FeatureKind, drawnMm: number, random: SeededRandom): number {
   const edge = kind.axis === 'Z' ? 0 : kind.sense === 'inside' ? -0.1 : 0.08;
   return drawnMm * 0.996 + edge + 0.02 * random.normal();
@@ -25,7 +28,7 @@ export function sizeOf(kind: FeatureKind, drawnMm: number, random: SeededRandom)
 
 export const shown = (mm: number) => Math.round(mm * 100) / 100;
 
-/** The last print of a bench, where one more reading is taken. */
+/** The last print of a workshop, where one more reading is taken. */
 export interface Newest {
   readonly jobId: number;
   readonly printId: number;
@@ -117,7 +120,7 @@ function fillJob(db: Db, i: number, by: Jobs): Newest {
 function addLadder(db: Db, i: number, profileId: number): void {
   const stepsMm = [0.1, 0.15, 0.2, 0.25, 0.3, 0.35];
   const spec = { kind: 'joint', joint: 'hinge', direction: 'plane', pinMm: 4, stepsMm } as const;
-  const jobId = expectOk(createGauge(db, { name: `Ladder ${i}`, profileId, spec }));
+  const jobId = expectOk(createGauge(db, { name: `Gap test ${i}`, profileId, spec }));
   const printId = notePrint(db, viewJobUnlearned(db, jobId)!.attempts[0].id);
   stepsMm.forEach((gap, rung) =>
     expectOk(

@@ -1,8 +1,8 @@
 /**
- * A bench of years beside one of ten jobs, made through the verbs and served as it is used, in the same run: what pages,
- * a reading and a start cost. Then the core alone: 160 prints of one profile beside 20.
- * 500 jobs over six profiles; each job has four features, 1.5 prints, three readings a feature and a word on a mate, and a
- * plate of two before; every fifth plate failed and its vat was cleared, and every tenth job has a ladder of joints beside it. Last one job,
+ * A workshop with years of data beside one with ten jobs, made through the use cases and served, in the same run: the
+ * cost of pages, a reading and a start. Then the core alone: 160 prints of one profile beside 20. 500 jobs over six
+ * profiles; each job has four features, 1.5 prints, three readings per feature and one hand fit, and a plate of two
+ * before; every fifth plate failed and its vat was cleared, and every tenth job has a gap test beside it. Last, one job
  * printed 50 and 5 000 times. `npm run bench:years [-- JOBS | -- one-job]`, on a built application.
  */
 import { mkdtempSync, rmSync, statSync } from 'node:fs';
@@ -30,8 +30,7 @@ async function firstByte(address: string, init?: RequestInit): Promise<number> {
 const UNDER_WAY = 'being brought up to date';
 
 /**
- * One reading: from its request until the page of its job shows its verdict, and until what the signature says of the job
- * knows of it too, ms.
+ * One reading: from its request until the page of its job shows its verdict, and until the signature includes it, ms.
  */
 async function oneReading(
   address: string,
@@ -137,7 +136,7 @@ async function measureOneJob(plates: number): Promise<Map<string, number>> {
   return found;
 }
 
-/** Readings of so many prints of one profile, as the benches have them. */
+/** Readings of this many prints of one profile, as the workshops have them. */
 function readingsOf(prints: number): SignatureReading[] {
   const random = seededRandom(prints);
   return Array.from({ length: prints }, (_, p) =>

@@ -24,7 +24,7 @@ interface Violation {
   readonly nodes: readonly { readonly html: string; readonly failureSummary: string }[];
 }
 
-/** What axe finds on the page as it stands; a page that is just being read anew gets its title back first. */
+/** Returns what axe finds on the page; a page that is just being refreshed gets its title back first. */
 async function findViolations(): Promise<string[]> {
   await waitFor(
     browser.driver,
@@ -114,28 +114,28 @@ test.each(LOOKS)('with a dialog, with an error, %s at %d px', async (theme, widt
   const { driver } = browser;
   await driver.get(demo.address);
   await visit(demo, '/jobs/8/need', theme, width);
-  await click(driver, 'A feature');
-  await waitForText(driver, 'A size that matters');
-  await click(driver, 'Add it');
+  await click(driver, 'Add feature');
+  await waitForText(driver, 'Feature');
+  await click(driver, 'Add feature');
   await waitForText(driver, 'This field is empty.');
   await expectClean(`dialog with an error ${theme} ${width}`);
   // A job of which nothing is on a printer: its newest print stays the one that was read.
   await visit(demo, '/jobs/1/measure', theme, width);
   await find(driver, '#reading');
   await press(driver, '0.157', Key.ENTER);
-  await waitForText(driver, 'Inches?');
+  await waitForText(driver, 'Is it in inches?');
   await expectClean(`asked about ${theme} ${width}`);
-  await click(driver, 'Read it again');
+  await click(driver, 'Measure again');
   await visit(demo, '/jobs/5/correct', theme, width);
   await click(driver, 'Start attempt 4');
-  await waitForText(driver, 'give the reason in a line');
+  await waitForText(driver, 'enter the reason in one line. The program finds what changed, but not why.');
   await expectClean(`refused attempt ${theme} ${width}`);
   await visit(demo, '/jobs/8/fit', theme, width);
-  await click(driver, 'Change the wish for Collar outside');
-  await waitForText(driver, 'what should happen');
+  await click(driver, 'Change fit for Collar outside');
+  await waitForText(driver, 'Fit of');
   await typeOver(driver, '[name="lowMm"]', '0.2');
-  await click(driver, 'Save the wish');
-  await waitForText(driver, 'the least clearance must lie below');
+  await click(driver, 'Save fit');
+  await waitForText(driver, 'the minimum clearance must be below the maximum. Negative means interference.');
   await expectClean(`refused wish ${theme} ${width}`);
   await press(driver, Key.ESCAPE);
   await click(driver, 'Find');

@@ -7,7 +7,7 @@ import path from 'node:path';
 import { openDb } from '@/store';
 import { makeDemoBench } from './demo-bench.mjs';
 
-/** The built application on a bench of its own. */
+/** The built application with a workshop of its own. */
 export interface BenchServer {
   readonly address: string;
   readonly folder: string;

@@ -125,12 +125,14 @@ export function find(driver: WebDriver, selector: string): Promise<WebElement> {
   ) as Promise<WebElement>;
 }
 
-/** A button, link or summary with this text in it. */
-export function findNamed(driver: WebDriver, text: string): Promise<WebElement> {
-  return find(
-    driver,
-    `//*[self::button or self::a or self::summary][contains(normalize-space(.), "${text}") or @aria-label="${text}"]`,
+/** Returns a button, link or summary by its text or label: the one that says just this, or else the first that contains it. */
+export async function findNamed(driver: WebDriver, text: string): Promise<WebElement> {
+  const named = '//*[self::button or self::a or self::summary]';
+  await find(driver, `${named}[contains(normalize-space(.), "${text}") or @aria-label="${text}"]`);
+  const [exact] = await driver.findElements(
+    By.xpath(`${named}[normalize-space(.)="${text}" or @aria-label="${text}"]`),
   );
+  return exact ?? find(driver, `${named}[contains(normalize-space(.), "${text}") or @aria-label="${text}"]`);
 }
 
 export async function click(driver: WebDriver, text: string): Promise<void> {

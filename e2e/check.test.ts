@@ -69,17 +69,20 @@ test('a part is dropped, its island and its cup are found, one is waived, two fe
   const { driver } = browser;
   const job = await newJob('Logger housing');
   await driver.get(`${job}/check`);
-  await waitForText(driver, 'There is no part to check yet');
+  await waitForText(
+    driver,
+    'No part to check yet. Import its file. The check takes seconds; a failed print costs a night.',
+  );
   await (await find(driver, 'input[type="file"]')).sendKeys(await islandAndCup());
-  await waitForText(driver, 'How will it stand?');
+  await waitForText(driver, 'How is it supported?');
   await (await find(driver, 'input[value="plate"]')).click();
   await click(driver, 'Check the layers');
-  await waitForText(driver, 'Go on to its print');
+  await waitForText(driver, 'Continue to print');
   const text = await mainText();
   // The peg begins at 3 mm, in layers of 0.05; the bore is π·5² wide.
   expect(text).toMatch(/Starts in mid-air: (8\.9|9\.0)\d mm²/);
-  expect(text).toContain('layer 60, 3.03 mm up');
-  expect(text).toContain('A suction cup of 78 mm²');
+  expect(text).toContain('layer 60, 3.03 mm high');
+  expect(text).toContain('Suction cup of 78 mm²');
   expect(text).toContain('40.00 × 20.00 × 8.00');
 
   // Shown: its layer is the one that the slider stands at.
@@ -98,10 +101,10 @@ test('a part is dropped, its island and its cup are found, one is waived, two fe
     'a typed height does not move the slider',
   );
 
-  // Waived only with a reason; it stays in the ledger and after a reload.
+  // Waived only with a reason; it stays in the decisions and after a reload.
   const form = '//form[contains(@aria-label, "Decide: Starts in mid-air")]';
   await (await find(driver, `${form}//button[contains(., "Waive")]`)).click();
-  await waitForText(driver, 'give a reason for printing it anyway');
+  await waitForText(driver, 'give a reason to print anyway. It is saved in History.');
   await typeOver(driver, `${form}//input[@name="reason"]`, 'a support stands below it in the slicer');
   await (await find(driver, `${form}//button[contains(., "Waive")]`)).click();
   await waitForText(driver, 'Waived: a support stands below it in the slicer');
@@ -110,27 +113,27 @@ test('a part is dropped, its island and its cup are found, one is waived, two fe
   expect(await mainText()).toContain('Waived: Starts in mid-air');
 
   await driver.get(`${job}/story`);
-  await waitForText(driver, 'Decided before printing');
+  await waitForText(driver, 'Decisions before printing');
   expect(await mainText()).toContain('a support stands below it in the slicer');
   await driver.get(`${job}/check`);
 
   // Two features by clicking: one on the face in the middle of the view, one from the list.
   await waitForText(driver, 'sizes found. Click a face');
   await clickPart();
-  await waitForText(driver, 'on the face you clicked');
+  await waitForText(driver, 'on the selected face.');
   await click(driver, 'All ');
   for (const name of ['Hole ⌀10.00', 'Width 20.00']) {
     // By keys: the list moves while the page takes the last answer in.
     await (await findNamed(driver, name)).sendKeys(Key.ENTER);
-    await click(driver, `Make it a feature: ${name}`);
-    await waitForText(driver, `${name} is a feature of the job.`);
+    await click(driver, `Add as feature: ${name}`);
+    await waitForText(driver, `${name} was added as a feature.`);
   }
   await driver.get(`${job}/need`);
   await waitForText(driver, 'Hole ⌀10.00');
   expect(await mainText()).toContain('Width 20.00');
   await driver.get(`${job}/check`);
-  await waitForText(driver, 'Go on to its print');
-  await (await findNamed(driver, 'Go on to its print')).sendKeys(Key.ENTER);
+  await waitForText(driver, 'Continue to print');
+  await (await findNamed(driver, 'Continue to print')).sendKeys(Key.ENTER);
   await waitFor(
     driver,
     async () => (await driver.getCurrentUrl()).endsWith('/measure'),
@@ -142,24 +145,24 @@ test('a part is dropped, its island and its cup are found, one is waived, two fe
 test('standing on supports the same vane is judged anew; poses are compared and the part is turned', async () => {
   const { driver } = browser;
   await driver.get(`${demo.address}/jobs/9/check`);
-  await waitForText(driver, 'Go on to its print');
-  await waitForText(driver, 'A suction cup of 28 mm²');
+  await waitForText(driver, 'Continue to print');
+  await waitForText(driver, 'Suction cup of 28 mm²');
   await click(driver, 'Orientation');
   await click(driver, 'Compare orientations');
   await waitForText(driver, 'found by search');
-  await click(driver, 'Turn it so: +Y up');
+  await click(driver, 'Use this orientation: +Y up');
   // The blade stands on its long edge: 18 mm high.
   await waitForText(driver, '42.00 × 8.00 × 18.00');
-  await waitForText(driver, 'Go on to its print');
+  await waitForText(driver, 'Continue to print');
   expect(await mainText()).toContain('Part turned');
-  expect(await mainText()).not.toContain('A suction cup of 28 mm²');
-  await click(driver, 'Stands flat on the plate');
+  expect(await mainText()).not.toContain('Suction cup of 28 mm²');
+  await click(driver, 'Support: flat on the plate');
   await (await find(driver, 'input[value="supports"]')).click();
   await typeOver(driver, 'input[name="liftMm"]', '6');
-  await click(driver, 'Stand it so');
-  await waitForText(driver, 'Stands on supports 6.0 mm high');
+  await click(driver, 'Apply');
+  await waitForText(driver, 'Support: on supports, 6.0 mm high');
   // 18 mm of part above 6 mm of supports: 360 layers after 120.
-  await waitForText(driver, 'Go on to its print');
+  await waitForText(driver, 'Continue to print');
   await waitFor(
     driver,
     async () =>
@@ -177,18 +180,21 @@ test('a file in metres is asked for its unit, and a hole in a mesh is mended on 
   const job = await newJob('Box from elsewhere');
   await driver.get(`${job}/check`);
   await (await find(driver, 'input[type="file"]')).sendKeys(open);
-  await waitForText(driver, 'In which was it drawn?');
+  await waitForText(driver, 'states no unit. Read as millimetres, the part is');
   await click(driver, 'metres: 30.0 × 20.0 × 10.0');
-  await waitForText(driver, 'How will it stand?');
+  await waitForText(driver, 'How is it supported?');
   await (await find(driver, 'input[value="plate"]')).click();
   await click(driver, 'Check the layers');
   await waitForText(driver, 'The mesh is not closed');
-  await waitForText(driver, 'Go on to its print');
-  await click(driver, 'Mend');
-  await click(driver, 'Mend a copy');
+  await waitForText(driver, 'Continue to print');
+  await click(driver, 'Repair');
+  await click(driver, 'Repair a copy');
   await waitForText(driver, '1 holes filled');
-  await click(driver, 'Use the mended copy');
-  await waitForText(driver, 'Nothing found');
+  await click(driver, 'Use repaired copy');
+  await waitForText(
+    driver,
+    'No findings: no islands, no suction cups, no walls or gaps too small for this printer.',
+  );
   expect(await mainText()).toContain('closed');
   expect(await browser.errors()).toEqual([]);
 });

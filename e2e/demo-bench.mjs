@@ -20,7 +20,7 @@ export default function setUp() {
   process.env.MELLOW_DEMO_BENCH = makeDemoBench();
 }
 
-/** Takes the bench away again once the last journey has ended. */
+/** Removes the workshop again once the last journey has ended. */
 export function takeAway() {
   rmSync(process.env.MELLOW_DEMO_BENCH, { recursive: true, force: true });
 }

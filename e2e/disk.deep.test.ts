@@ -108,7 +108,9 @@ describe('a disk that is full', () => {
       expect({ what, status: answer.status, message }).toEqual({
         what,
         status: 507,
-        message: expect.stringContaining('the disk is full, and nothing was saved'),
+        message: expect.stringContaining(
+          'the disk is full, so nothing was saved. Free some space, then send it again.',
+        ),
       });
     }
     for (const page of ['/', '/shelf', '/house', `/jobs/${ids.jobId}/measure`, `/jobs/${ids.jobId}/correct`])
@@ -128,12 +130,15 @@ describe('a disk that is full', () => {
       const text = `carries the float ${'to and fro '.repeat(150)}`.trim();
       await typeOver(driver, '[name="need"]', text);
       disk.fill();
-      await click(driver, 'Keep this');
-      await waitForText(driver, 'the disk is full, and nothing was saved');
+      await click(driver, 'Save requirements');
+      await waitForText(
+        driver,
+        'the disk is full, so nothing was saved. Free some space, then send it again.',
+      );
       expect(await (await find(driver, '[name="need"]')).getAttribute('value')).toBe(text);
       disk.free();
-      await click(driver, 'Keep this');
-      await waitForText(driver, 'Kept');
+      await click(driver, 'Save requirements');
+      await waitForText(driver, 'Saved');
     } finally {
       await browser.quit();
     }
@@ -157,7 +162,9 @@ test('a database that another program holds: pages are read, a write says so, an
   other.exec('BEGIN IMMEDIATE');
   const refused = await sendReading();
   expect(refused.status).toBe(503);
-  expect(await refused.text()).toContain('another program is holding the database');
+  expect(await refused.text()).toContain(
+    'another program has locked the database, so nothing was saved. Close that program, then send it again.',
+  );
   expect((await fetch(`${address}/jobs/${ids.jobId}/measure`)).status).toBe(200);
   other.exec('ROLLBACK');
   other.close();
@@ -167,9 +174,7 @@ test('a database that another program holds: pages are read, a write says so, an
 test('a second server on the same folder says whose it is, and ends', async () => {
   const { code, said } = await refusalOf(path.join(disk.folder, 'data'));
   expect(code).toBe(1);
-  expect(said).toContain(
-    `The data folder ${path.join(disk.folder, 'data')} is in use by another Mellow Caliper`,
-  );
+  expect(said).toContain(`Another Mellow Caliper uses the data folder ${path.join(disk.folder, 'data')}`);
 });
 
 test('a folder that cannot be written is said, and nothing is served', async () => {
@@ -179,14 +184,14 @@ test('a folder that cannot be written is said, and nothing is served', async () 
     locked.makeReadOnly();
     const { code, said } = await refusalOf(path.join(locked.folder, 'data'));
     expect(code).toBe(1);
-    expect(said).toMatch(/The data folder .* cannot be written .*name another folder in MELLOW_DATA/);
+    expect(said).toMatch(/The data folder .* is not writable .*set MELLOW_DATA to another folder/);
   } finally {
     locked.end();
   }
 });
 
 describe('a bench that cannot be opened', () => {
-  /** The bench in a folder of its own, its database changed by hand. */
+  /** The workshop in a folder of its own, its database changed by hand. */
   function broken(change: (file: string) => void): string {
     const copy = benchOnDisk();
     copy.db.$client.pragma('wal_checkpoint(TRUNCATE)');
@@ -207,7 +212,7 @@ describe('a bench that cannot be opened', () => {
       },
     ],
     [
-      'was written by a newer version',
+      '. Update the program, or restore a backup made with this version.',
       (file: string) => {
         const db = new Database(file);
         db.exec("insert into __drizzle_migrations (hash, created_at) values ('x', 9e15)");
@@ -220,7 +225,7 @@ describe('a bench that cannot be opened', () => {
     const child = await startServer(folder, port);
     const at = `http://127.0.0.1:${port}`;
     try {
-      expect(await (await fetch(`${at}/jobs/1/need`)).text()).toContain('The bench cannot be opened');
+      expect(await (await fetch(`${at}/jobs/1/need`)).text()).toContain('The workshop cannot be opened');
       const refused = await fetch(`${at}/api/find?words=bore`);
       expect(refused.status).toBe(503);
       expect(((await refused.json()) as { message: string }).message).toContain(words);
@@ -228,7 +233,7 @@ describe('a bench that cannot be opened', () => {
       expect(noBackup.status).toBe(409);
       const restored = await fetch(`${at}/api/backup`, { method: 'POST', body: new Uint8Array(backup) });
       expect({ status: restored.status, said: await restored.text() }).toMatchObject({ status: 200 });
-      expect(await (await fetch(`${at}/jobs/1/need`)).text()).not.toContain('The bench cannot be opened');
+      expect(await (await fetch(`${at}/jobs/1/need`)).text()).not.toContain('The workshop cannot be opened');
     } finally {
       const gone = once(child, 'exit');
       child.kill('SIGKILL');

@@ -34,42 +34,52 @@ async function fill(fields: Record<string, string>): Promise<void> {
 test('on an empty bench the first job makes its printer, resin and profile on the way', async () => {
   const { driver } = browser;
   await driver.get(server.address);
-  await waitForText(driver, 'Nothing is under way yet');
+  await waitForText(
+    driver,
+    'No jobs yet. Create a job for one thing that must fit. You add its printer, resin and caliper as you go.',
+  );
   await fill({ name: 'Spacer block' });
-  await click(driver, 'Start the job');
+  await click(driver, 'Create job');
   await waitForText(driver, 'no printer chosen yet');
   await fill({ printerName: 'My printer', resinName: 'My resin', profileName: '0.05 mm', layerMm: '0,05' });
   await (await find(driver, 'input[name=simulated]')).click();
-  await click(driver, 'Make it');
+  await click(driver, 'Create profile');
   await waitForText(driver, 'My resin on My printer');
 });
 
 test('a feature is entered with its kind drawn, and a wrong limit is refused with nothing lost', async () => {
   const { driver } = browser;
-  await click(driver, 'A feature');
+  await click(driver, 'Add feature');
   await waitForText(driver, 'outside along X');
   await fill({ sense: 'inside' });
   await waitForText(driver, 'inside along X');
   await fill({ sense: 'outside', targetMm: '10', lowerDeviationMm: '0.2' });
   await typeOver(driver, '[role=dialog] [name="name"]', 'Width');
-  await click(driver, 'Add it');
-  await waitForText(driver, 'the lower limit must lie below the upper one');
+  await click(driver, 'Add feature');
+  await waitForText(
+    driver,
+    'the lower limit must be below the upper limit. Enter both as signed deviations, such as −0.05 and +0.05.',
+  );
   expect(await (await find(driver, '[name="targetMm"]')).getAttribute('value')).toBe('10');
   await fill({ lowerDeviationMm: '-0.08' });
-  await click(driver, 'Add it');
+  await click(driver, 'Add feature');
   await waitFor(
     driver,
     async () => (await driver.findElements(By.css('[role=dialog]'))).length === 0,
     'the dialog stays open',
   );
-  await waitForText(driver, 'no mate named');
+  await waitForText(driver, 'no mate');
 });
 
 test.each([
-  ['empty.stl', '', 'The file is empty'],
-  ['other.stl', 'dear modeller', 'This is none of STL, OBJ, PLY and 3MF'],
-  ['lost.obj', 'v 0 0 0\nf 1 2 3\n', 'Facet 1 asks for vertex 2 of 1'],
-  ['cut.stl', writeStl(box(1, 1, 1)).slice(0, 300), 'The file is cut short: it announces 12 facets'],
+  ['empty.stl', '', 'the file is empty'],
+  [
+    'other.stl',
+    'dear modeller',
+    'this file is not STL, OBJ, PLY or 3MF. Export the part in one of these formats.',
+  ],
+  ['lost.obj', 'v 0 0 0\nf 1 2 3\n', 'facet 1 refers to vertex 2'],
+  ['cut.stl', writeStl(box(1, 1, 1)).slice(0, 300), 'the file is incomplete: it announces 12 facets'],
 ] as const)('%s is refused in a sentence, and nothing changes', async (name, bytes, sentence) => {
   const { driver } = browser;
   await driver.findElement(By.css('input[type=file]')).sendKeys(partFile(name, bytes));
@@ -86,17 +96,20 @@ test('a part is brought in, a click on it places a feature, and the corrected fi
   const canvas = await find(driver, 'canvas');
   await waitFor(driver, async () => (await canvas.getRect()).height > 100, 'the view has no height');
   await click(driver, 'Width');
-  await waitForText(driver, 'Now click one of its faces');
+  await waitForText(driver, 'Click a face of this feature on the part.');
   await driver.actions().move({ origin: canvas, x: 0, y: 10 }).click().perform();
   await waitFor(
     driver,
-    async () => !(await driver.findElement(By.css('main')).getText()).includes('Not on the part yet'),
+    async () =>
+      !(await driver.findElement(By.css('main')).getText()).includes(
+        'Features not on the part yet. Choose one, then click a face of the part:',
+      ),
     'it was not placed',
   );
 
   await driver.get(`${(await driver.getCurrentUrl()).replace('/need', '/correct')}`);
-  await click(driver, 'Correct the file');
-  await waitForText(driver, 'Measured on both files');
+  await click(driver, 'Correct file');
+  await waitForText(driver, 'Sizes measured in both files, and the expected print of the corrected file');
   const before = await (await find(driver, '//section[.//h2[contains(., "whole file")]]//td[1]')).getText();
   const after = await (await find(driver, '//section[.//h2[contains(., "whole file")]]//td[2]')).getText();
   expect(before).toBe('10.000');
@@ -104,7 +117,7 @@ test('a part is brought in, a click on it places a feature, and the corrected fi
   expect(Number(after)).toBeCloseTo(9.97, 2);
   await waitForText(driver, '10.000 ±');
   await click(driver, 'Start attempt 1 with this file');
-  await waitForText(driver, 'Attempt 1 is drawn and waits for its print');
+  await waitForText(driver, 'Attempt 1 is drawn and ready to print');
   await driver.get(`${(await driver.getCurrentUrl()).replace('/measure', '/correct')}`);
   await waitForText(driver, after);
   expect(await browser.errors()).toEqual([]);
@@ -113,11 +126,11 @@ test('a part is brought in, a click on it places a feature, and the corrected fi
 test('the first caliper is made where it is first needed', async () => {
   const { driver } = browser;
   await driver.get(`${(await driver.getCurrentUrl()).replace('/correct', '/measure')}`);
-  await click(driver, 'Print it on the simulated printer');
-  await waitForText(driver, 'First, the caliper');
+  await click(driver, 'Print on the simulated printer');
+  await waitForText(driver, 'Add a caliper first');
   await fill({ name: 'My caliper' });
   await (await find(driver, 'input[name=simulated]')).click();
-  await click(driver, 'Add the caliper');
+  await click(driver, 'Add caliper');
   await click(driver, 'Start measuring');
   await waitForText(driver, 'first of three');
   await click(driver, 'Close the jaws of the simulated caliper');
@@ -127,12 +140,12 @@ test('the first caliper is made where it is first needed', async () => {
 test('a job is copied, put away and taken out again', async () => {
   const { driver } = browser;
   await driver.get(`${(await driver.getCurrentUrl()).replace('/measure', '/need')}`);
-  await click(driver, 'Copy this job');
+  await click(driver, 'Duplicate job');
   await waitForText(driver, 'Spacer block, copy');
-  await click(driver, 'Put it away');
-  await waitForText(driver, 'A new thing that must fit');
+  await click(driver, 'Archive job');
+  await waitForText(driver, 'Job name');
   await driver.get(`${server.address}/house`);
   await click(driver, 'Spacer block, copy');
-  await click(driver, 'Take it out again');
-  await waitForText(driver, 'Put it away');
+  await click(driver, 'Unarchive job');
+  await waitForText(driver, 'Archive job');
 });

@@ -40,44 +40,44 @@ async function figure(term: string): Promise<string> {
 test('a wish by class, by letters and by a bought bearing, each with what it comes to', async () => {
   const { driver } = bench.browser;
   await visit(`${BUSHING}/fit`);
-  await click(driver, 'Change the wish for Sleeve bore');
-  await waitForText(driver, 'Chance to come out right');
+  await click(driver, 'Change fit for Sleeve bore');
+  await waitForText(driver, 'Chance of a right fit:');
   await typeOver(driver, '[name="isoFit"]', 'H7/zz6');
-  await click(driver, 'Save the wish');
+  await click(driver, 'Save fit');
   await waitForText(driver, 'shaft letter zz');
   await typeOver(driver, '[name="isoFit"]', 'H7/g6');
   await typeOver(driver, '[name="lowMm"]', ' ');
   await typeOver(driver, '[name="highMm"]', ' ');
-  await click(driver, 'Save the wish');
+  await click(driver, 'Save fit');
   await waitForNoDialog();
   await waitForText(driver, 'This printer scatters more than H7/g6 allows');
-  await waitForText(driver, 'The best it can do is');
+  await waitForText(driver, 'The best possible chance is');
 
-  await click(driver, 'Change the wish for Sleeve bore');
+  await click(driver, 'Change fit for Sleeve bore');
   await typeOver(driver, '#standard', 'Bearing 8 × 22 × 7, outside (ISO 15)');
   expect(await (await find(driver, '[name="mateMm"]')).getAttribute('value')).toBe('21.996');
   await typeOver(driver, '[name="isoFit"]', ' ');
   await typeOver(driver, '[name="wish"]', 'push');
-  await click(driver, 'Save the wish');
+  await click(driver, 'Save fit');
   await waitForNoDialog();
   await waitForText(driver, 'on Bearing 8 × 22 × 7, outside (ISO 15), steel, 22.00');
-  await waitForText(driver, 'Something changed after attempt 1 was drawn');
+  await waitForText(driver, 'Something changed after attempt 1 was created');
 });
 
 test('a mate never measured is said, and the wish is kept', async () => {
   const { driver } = bench.browser;
   await visit(`${BUSHING}/fit`);
-  await click(driver, 'Wish for Height');
+  await click(driver, 'Set fit for Height');
   await typeOver(driver, '[name="mateName"]', 'the lid');
-  await click(driver, 'Save the wish');
-  await waitForText(driver, 'Kept. “the lid” has no size yet');
-  await waitForText(driver, 'the lid was never measured, so there is nothing to take the clearance from');
+  await click(driver, 'Save fit');
+  await waitForText(driver, 'Saved. “the lid” has no size yet');
+  await waitForText(driver, 'the lid has no size, so no clearance can be calculated');
 });
 
 test('a press fit judges the worst case, and refuses a hub without a wall', async () => {
   const { driver } = bench.browser;
   await visit(`${BUSHING}/fit`);
-  await waitForText(driver, 'Held together');
+  await waitForText(driver, 'Fastening');
   for (const [id, text] of [
     ['interfaceMm', '8'],
     ['outerMm', '14'],
@@ -87,13 +87,16 @@ test('a press fit judges the worst case, and refuses a hub without a wall', asyn
   ])
     await typeOver(driver, `#desk-${id}`, text);
   await typeOver(driver, '#press-material', 'steel');
-  const hub = await find(driver, '//label[contains(., "the hub, which is stretched")]/input');
+  const hub = await find(driver, '//label[contains(., "The hub (stretched) is the printed part")]/input');
   if (!(await hub.isSelected())) await hub.click();
   // Lamé for a hub of 1750 MPa, ν 0.4: p = 0.05/(8·(1.970+0.4)/1750 + …) = 4.60 MPa
   await waitFor(driver, async () => (await figure('pressure')) === '4.60 MPa', 'another pressure');
   expect(await mainText()).toContain('of its strength');
   await typeOver(driver, '#desk-outerMm', '7');
-  await waitForText(driver, 'as typed one of them has no wall');
+  await waitForText(
+    driver,
+    'the three diameters must rise in this order: shaft bore, interface, hub outside. The length must be above zero. As entered, one part has no wall.',
+  );
 });
 
 test('a hook that would break says how long it must be', async () => {
@@ -103,9 +106,9 @@ test('a hook that would break says how long it must be', async () => {
   await typeOver(driver, '#desk-lengthMm', '4');
   await waitForText(driver, 'would break or stay bent');
   // √(1.5 · 1.6 · 0.7 / 0.035) = 6.9 mm at half of Slate's 7 %.
-  await waitForText(driver, 'The shortest hook of this thickness: 6.9 mm');
+  await waitForText(driver, 'Shortest hook of this thickness: 6.9 mm');
   await typeOver(driver, '#desk-lengthMm', '8');
-  await waitForText(driver, 'bends within what the resin allows');
+  await waitForText(driver, 'bends within the limit of the resin');
 });
 
 test('screws are advised with what to draw here; a chain of sizes names who contributes', async () => {
@@ -114,26 +117,26 @@ test('screws are advised with what to draw here; a chain of sizes names who cont
   await click(driver, 'Screws');
   await waitForText(driver, 'A hot insert cracks it or makes it crumble');
   await waitForText(driver, 'hole for the bolt 3.40, draw 3.');
-  await click(driver, 'Chain of sizes');
+  await click(driver, 'Tolerance chain');
   await typeOver(driver, '#boughtMm', '0');
-  await click(driver, 'Add it');
+  await click(driver, 'Add');
   await waitForText(driver, 'a bought part needs its size');
   const length = await find(driver, '//select[@id="feature"]/option[contains(., "Length")]');
   await length.click();
-  await click(driver, 'Add it');
-  await waitForText(driver, 'left at the end 108.000 mm');
+  await click(driver, 'Add');
+  await waitForText(driver, 'remaining gap 108.000 mm');
   await (await find(driver, '//select[@id="feature"]/option[@value=""]')).click();
   await typeOver(driver, '#boughtName', 'rail');
   await typeOver(driver, '#boughtMm', '106');
   await typeOver(driver, '#halfMm', '0.05');
   await typeOver(driver, '#direction', 'closes');
-  await click(driver, 'Add it');
-  await waitForText(driver, 'left at the end 2.000 mm; at worst ± 0.250');
+  await click(driver, 'Add');
+  await waitForText(driver, 'remaining gap 2.000 mm; worst case ± 0.250');
   // 0.2² / (0.2² + 0.05²) = 94 %
   await waitForText(driver, '94 %');
   await click(driver, 'Standard parts');
   await waitForText(driver, 'ISO 4032:2012');
-  await click(driver, 'Entries and facets');
+  await click(driver, 'Lead-ins and facets');
   await waitForText(driver, '71 sides keep the facet error');
   expect(await bench.browser.errors()).toEqual([]);
 });
@@ -141,9 +144,9 @@ test('screws are advised with what to draw here; a chain of sizes names who cont
 test('what a resin stands is typed once and kept with it', async () => {
   const { driver } = bench.browser;
   await visit('/jobs/5/fit');
-  await click(driver, 'From its sheet');
+  await click(driver, 'From its datasheet');
   await typeOver(driver, '[name="breakPercent"]', '12');
-  await click(driver, 'Keep with the resin');
+  await click(driver, 'Save to the resin');
   await waitForText(driver, 'breaks at 12 %.');
 });
 
@@ -151,7 +154,7 @@ test('a claim raises its caution at once, and a changed need says what it opened
   const { driver } = bench.browser;
   await visit('/jobs/5/need');
   const mains = await find(driver, '//label[contains(., "mains voltage")]/input');
-  for (const folded of ['Heat and load', 'What it touches, what is claimed for it']) {
+  for (const folded of ['Heat and load', 'Contact, safety and ratings']) {
     const fold = await find(driver, `//details[summary[contains(., "${folded}")]]`);
     await driver.executeScript('arguments[0].open = true', fold);
   }
@@ -160,19 +163,19 @@ test('a claim raises its caution at once, and a changed need says what it opened
   await waitForText(driver, 'a licensed electrician decides by the local code');
   await typeOver(driver, '[name="fitC"]', '55');
   await typeOver(driver, '[name="acceptance"]', 'Every terminal stays at 55 °C.');
-  await click(driver, 'Keep this');
+  await click(driver, 'Save requirements');
   await waitForText(driver, 'The limits of Bore 5.2');
-  await waitForText(driver, 'The acceptance test is open again');
-  await waitForText(driver, 'Attempt 3 was drawn before this');
+  await waitForText(driver, 'The acceptance test was reopened');
+  await waitForText(driver, 'Attempt 3 was created before this change');
   await visit('/jobs/5/story');
-  await waitForText(driver, 'How did print A3 do in the agreed test?');
+  await waitForText(driver, 'Result of print A3 in the acceptance test');
 });
 
 test('a photo is kept with the job, what is none is refused, and the outline stands at true size', async () => {
   const { driver } = bench.browser;
   await visit(`${BUSHING}/need`);
-  await waitForText(driver, 'At its true size');
-  const outline = await find(driver, 'svg[aria-label^="Outline at true size"]');
+  await waitForText(driver, 'Actual size');
+  const outline = await find(driver, 'svg[aria-label^="Outline at actual size"]');
   // 1 mm on the screen is 96/25.4 px: section and plan of a ring of 15.88 side by side.
   const { width } = await outline.getRect();
   expect(width / (96 / 25.4)).toBeGreaterThan(2 * 15.8);
@@ -180,16 +183,19 @@ test('a photo is kept with the job, what is none is refused, and the outline sta
   writeFileSync(text, 'no picture at all');
   const file = await find(driver, 'input[name=file]');
   await file.sendKeys(text);
-  await click(driver, 'Keep it');
-  await waitForText(driver, 'neither a JPEG nor a PNG');
+  await click(driver, 'Save picture');
+  await waitForText(
+    driver,
+    'this file is not a JPEG, PNG or WebP picture. Save the picture in one of these formats.',
+  );
   const photo = path.join(folder, 'wheel.png');
   writeFileSync(photo, await driver.takeScreenshot(), 'base64');
   await file.sendKeys(photo);
   await typeOver(driver, '[name="caption"]', 'the old wheel');
-  await click(driver, 'Keep it');
-  await waitForText(driver, 'Kept with the job.');
+  await click(driver, 'Save picture');
+  await waitForText(driver, 'Picture saved.');
   await find(driver, 'img[alt="the old wheel"]');
-  await click(driver, 'Put away: the old wheel');
+  await click(driver, 'Remove picture: the old wheel');
   await waitFor(
     driver,
     async () => (await driver.findElements(By.css('img[alt="the old wheel"]'))).length === 0,
@@ -201,12 +207,15 @@ test('the house’s classes are edited, and one that does not rise is refused by
   const { driver } = bench.browser;
   await visit('/house');
   await typeOver(driver, 'input[name=high_push]', '-0.2');
-  await click(driver, 'Save the classes');
-  await waitForText(driver, 'Must lie between');
+  await click(driver, 'Save fit classes');
+  await waitForText(driver, 'Enter a value from');
   await typeOver(driver, 'input[name=high_push]', '0.05');
-  await click(driver, 'Save the classes');
-  await waitForText(driver, 'Kept for new jobs.');
-  await waitForText(driver, 'checked by caliper');
+  await click(driver, 'Save fit classes');
+  await waitForText(
+    driver,
+    'Saved for new jobs. Existing jobs keep their agreed limits; Fit offers the new ones for each job.',
+  );
+  await waitForText(driver, 'checked with the caliper');
 });
 
 test('a push is weighed, a broken print noted, and the story remembers both', async () => {
@@ -214,14 +223,14 @@ test('a push is weighed, a broken print noted, and the story remembers both', as
   await visit(`${BUSHING}/measure`);
   await click(driver, 'Start measuring');
   await waitForText(driver, 'first of three');
-  await typeOver(driver, 'input[aria-label^="Weight of the push"]', '14');
+  await typeOver(driver, 'input[aria-label^="Push force, N (optional)"]', '14');
   await click(driver, 'needs force');
-  await waitForText(driver, 'on its mate: needs force');
-  await click(driver, 'Part of this print broke');
+  await waitForText(driver, 'hand fit: needs force');
+  await click(driver, 'Report a broken part');
   await typeOver(driver, 'details input:not([type])', 'the rim split at the seam');
-  await click(driver, 'Note it');
+  await click(driver, 'Save report');
   await visit(`${BUSHING}/story`);
-  await waitForText(driver, 'on its mate: needs force, pushed with 14 N');
+  await waitForText(driver, 'hand fit: needs force, pushed with 14 N');
   await waitForText(driver, 'broken: the rim split at the seam');
   expect(await bench.browser.errors()).toEqual([]);
 });
@@ -229,12 +238,12 @@ test('a push is weighed, a broken print noted, and the story remembers both', as
 test('a block chosen for a job is built for its sizes and belongs to its printer', async () => {
   const { driver } = bench.browser;
   await visit('/gauges?choice=chosenBlock&job=5&profile=2');
-  await waitForText(driver, 'Chosen to tell about the sizes of Sample vial rack');
+  await waitForText(driver, 'Sizes chosen for job Sample vial rack');
   await typeOver(driver, '[name="count"]', '4');
   await waitForText(driver, 'mm high, closed');
-  await click(driver, 'Make this gauge');
-  await waitForText(driver, 'Its file as STL');
+  await click(driver, 'Create gauge');
+  await waitForText(driver, 'File as STL');
   const heading = await driver.findElement(By.css('h1')).getText();
-  expect(heading).toBe('Signature block, sizes chosen');
+  expect(heading).toBe('Signature block, custom sizes');
   await waitForText(driver, 'Slate General on Long Bench');
 });

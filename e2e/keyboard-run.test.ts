@@ -34,29 +34,29 @@ test('by the keyboard alone: a plate moved, its gate opened, printed, washed, cu
   await driver.get(`${bench.server.address}/runs/1`);
   await waitFor(
     driver,
-    async () => (await has(driver, 'Ends about')) || (await has(driver, 'To wash, cure')),
+    async () => (await has(driver, 'Ends at about')) || (await has(driver, 'Continue to post-processing')),
     'the run shows neither its clock nor its prints',
   );
-  if (await has(driver, 'Ends about')) {
-    await tabTo(driver, 'It is through');
+  if (await has(driver, 'Ends at about')) {
+    await tabTo(driver, 'Finish print');
     await press(driver, Key.ENTER);
     // It may be through by itself at just this moment.
-    const tapped = await tabTo(driver, 'Off the printer').then(
+    const tapped = await tabTo(driver, 'Finish print').then(
       () => true,
       async (error: Error) => {
-        if (await has(driver, 'To wash, cure')) return false;
+        if (await has(driver, 'Continue to post-processing')) return false;
         throw error;
       },
     );
     if (tapped) await press(driver, Key.ENTER);
-    await waitForText(driver, 'To wash, cure and caliper');
+    await waitForText(driver, 'Continue to post-processing');
   }
 
   await driver.get(`${bench.server.address}/runs/2`);
-  await waitForText(driver, 'Before the start');
+  await waitForText(driver, 'Pre-print checklist');
 
   // A piece is taken up, moved and put down.
-  const piece = () => find(driver, '[aria-label^="Plate from above"] [role=button]');
+  const piece = () => find(driver, '[aria-label^="Top view of the plate,"] [role=button]');
   const before = await (await piece()).getAttribute('aria-label');
   await tabTo(driver, before!.slice(0, 15));
   await waitFor(
@@ -72,18 +72,22 @@ test('by the keyboard alone: a plate moved, its gate opened, printed, washed, cu
   );
 
   // Moved too near to the other one it is said; arranged, it is right again.
-  if (await has(driver, 'too near another')) {
-    await tabTo(driver, 'Arrange the plate');
+  if (await has(driver, 'too close to another')) {
+    await tabTo(driver, 'Arrange automatically');
     await press(driver, Key.ENTER);
-    await waitFor(driver, async () => !(await has(driver, 'too near another')), 'the plate was not arranged');
+    await waitFor(
+      driver,
+      async () => !(await has(driver, 'too close to another')),
+      'the plate was not arranged',
+    );
   }
 
   // What is known not to be well gets its reason, the rest is one gesture.
-  while (await has(driver, 'Print it all the same, because')) {
+  while (await has(driver, 'Reason to start anyway')) {
     const count = (await driver.findElements(By.css('main label input[maxlength="300"]'))).length;
-    await tabTo(driver, 'Print it all the same');
+    await tabTo(driver, 'Reason to start anyway');
     await press(driver, 'for the journey');
-    await tabTo(driver, 'All the same');
+    await tabTo(driver, 'Start anyway');
     await press(driver, Key.ENTER);
     await waitFor(
       driver,
@@ -91,24 +95,24 @@ test('by the keyboard alone: a plate moved, its gate opened, printed, washed, cu
       'the reason was not taken',
     );
   }
-  await tabTo(driver, 'well');
+  await tabTo(driver, 'All ');
   await press(driver, Key.ENTER);
-  await waitForText(driver, 'Start it on the simulated printer');
-  await tabTo(driver, 'Its clock runs');
+  await waitForText(driver, 'Start on the simulated printer');
+  await tabTo(driver, 'Clock speed');
   await press(driver, Key.ARROW_DOWN);
   expect(
     await driver.executeScript<string>('return document.activeElement.selectedOptions[0].textContent'),
   ).toBe('600 times as fast');
   await tabTo(driver, 'answered, most');
-  await tabTo(driver, 'Start it on the simulated printer');
+  await tabTo(driver, 'Start on the simulated printer');
   await press(driver, Key.ENTER);
-  await waitForText(driver, 'To wash, cure and caliper');
-  await tabTo(driver, 'To wash, cure and caliper');
+  await waitForText(driver, 'Continue to post-processing');
+  await tabTo(driver, 'Continue to post-processing');
   await press(driver, Key.ENTER);
 
   // From the plate to the caliper, the wash in a station that answers for itself.
-  await waitForText(driver, 'From the plate to the caliper');
-  await tabTo(driver, 'Begin');
+  await waitForText(driver, 'Post-processing');
+  await tabTo(driver, 'Start');
   await press(driver, Key.ENTER);
   await find(driver, '//*[@role="timer"]');
   for (;;) {
@@ -119,13 +123,13 @@ test('by the keyboard alone: a plate moved, its gate opened, printed, washed, cu
       await press(driver, Key.ENTER);
       await tabTo(driver, 'In the simulated wash');
       await press(driver, Key.ENTER);
-      await waitForText(driver, 'The simulated wash says: done, 4.0 of 4.0 min given');
+      await waitForText(driver, 'The simulated wash says: done, 4.0 of 4.0 min completed');
       continue;
     }
     const on = await driver.findElements(
-      By.xpath('//button[starts-with(normalize-space(.), "Done, on to:")]'),
+      By.xpath('//button[starts-with(normalize-space(.), "Done, next:")]'),
     );
-    await tabTo(driver, on.length > 0 ? 'Done, on to:' : `Done: ${title}`);
+    await tabTo(driver, on.length > 0 ? 'Done, next:' : `Done: ${title}`);
     await press(driver, Key.ENTER);
     await waitFor(
       driver,
@@ -136,8 +140,8 @@ test('by the keyboard alone: a plate moved, its gate opened, printed, washed, cu
     );
     if (on.length === 0) break;
   }
-  expect(await has(driver, '4.0 of 4.0 min given')).toBe(true);
-  await tabTo(driver, 'Measure it');
+  expect(await has(driver, '4.0 of 4.0 min completed')).toBe(true);
+  await tabTo(driver, 'Measure');
   await press(driver, Key.ENTER);
   await waitForText(driver, 'Before the first reading');
   await tabTo(driver, 'Start measuring');

@@ -11,7 +11,10 @@ const NODE = ['--conditions=react-server', '--import', 'tsx'];
 
 const ENVIRONMENT = { ...process.env, NODE_OPTIONS: '' };
 
-/** A start after any crash finds the bench from before or the one from after, whole, and what was kept is still kept. */
+/**
+ * A start after any crash finds the workshop from before or the one from after, complete, and everything stored is
+ * still there.
+ */
 function expectOldOrNew(found: Found, before: Found, after: Found): void {
   expect([before.rows, after.rows]).toContain(found.rows);
   expect(found.broken).toEqual([]);
@@ -57,7 +60,7 @@ beforeAll(async () => {
 });
 afterAll(() => rmSync(path.dirname(root), { recursive: true, force: true }));
 
-/** A copy of the bench and what lies beside it. */
+/** A copy of the workshop and everything beside it. */
 function copy(): string {
   const folder = mkdtempSync(path.join(tmpdir(), 'mellow-killed-'));
   cpSync(path.dirname(root), folder, { recursive: true });
@@ -126,7 +129,7 @@ describe('killed by the operating system at each call that changes the disk', ()
       );
       expect(moments.length).toBeGreaterThan(10);
       let deaths = 0;
-      // Two at a time: the machine has two cores.
+      // Two at a time: this computer has two cores.
       const run = async () => {
         for (let moment = moments.pop(); moment !== undefined; moment = moments.pop()) {
           const { died, found } = await killedAt(write, ...moment);

@@ -15,7 +15,7 @@ beforeAll(async () => {
 afterEach(async () => server.stop());
 afterAll(async () => browser.quit());
 
-/** How many readings the page shows, so that the next is taken when the last is in. */
+/** How many readings the page shows, so that the next reading starts after the last one arrived. */
 async function countReadings(): Promise<number> {
   return browser.driver.executeScript<number>('return document.querySelectorAll("[data-reading]").length');
 }
@@ -55,11 +55,11 @@ test('by mouse: measure, learn, draw, download, print, measure again, read the s
   await waitForText(driver, 'All sizes are measured');
   const verdicts = await driver.findElement(By.css('main')).getText();
   expect(verdicts).toMatch(/out, 0\.\d\d under/);
-  await click(driver, 'Correct it');
-  await waitForText(driver, 'Draw next');
-  await waitForText(driver, 'pinned by readings');
+  await click(driver, 'Correct the sizes');
+  await waitForText(driver, 'New drawn sizes');
+  await waitForText(driver, 'measured');
 
-  await click(driver, 'The part with these sizes, STL');
+  await click(driver, 'Part with these sizes, STL');
   const check = checkMesh(weldCorners(expectOk(readStl(readFileSync(await waitForDownload()))).corners));
   const drawn = await (
     await find(driver, '//tr[th[contains(., "Collar outside")]]//button//span[contains(@class, "num")]')
@@ -69,17 +69,17 @@ test('by mouse: measure, learn, draw, download, print, measure again, read the s
 
   await typeOver(driver, '[name="reason"]', 'bore tight: edges grow');
   await click(driver, 'Start attempt 2');
-  await click(driver, 'Print it on the simulated printer');
+  await click(driver, 'Print on the simulated printer');
   await click(driver, 'Start measuring');
   await waitForText(driver, 'first of three');
   await readNine(() => click(driver, 'Close the jaws of the simulated caliper'));
-  await waitForText(driver, 'Every size is in.');
-  await click(driver, 'Read the story');
-  await waitForText(driver, 'What changed');
+  await waitForText(driver, 'All sizes are within limits.');
+  await click(driver, 'View history');
+  await waitForText(driver, 'Changes');
   const story = await driver.findElement(By.css('main')).getText();
   expect(story).toContain('bore tight: edges grow');
   expect(story).toContain('out: Sleeve bore');
-  expect(story).toContain('all in');
+  expect(story).toContain('all in limits');
   expect(story).toContain('9.558 → ');
   expect(await browser.errors()).toEqual([]);
 });
@@ -148,26 +148,26 @@ test('by keys alone, from page load to the story', async () => {
   await readNine(() => press(browser.driver, 'c'));
   await waitForText(driver, 'All sizes are measured');
   await press(browser.driver, Key.PAGE_DOWN);
-  await waitForText(driver, 'Draw next');
-  await tabTo('Why, in a line');
+  await waitForText(driver, 'New drawn sizes');
+  await tabTo('Reason');
   await press(browser.driver, 'edges grow', Key.ENTER);
-  await waitForText(driver, 'waits for its print');
-  await tabTo('Print it on the simulated printer');
+  await waitForText(driver, 'ready to print');
+  await tabTo('Print on the simulated printer');
   await press(browser.driver, Key.ENTER);
   await openSession();
   await readNine(() => press(browser.driver, 'c'));
-  await waitForText(driver, 'Every size is in.');
+  await waitForText(driver, 'All sizes are within limits.');
   await press(browser.driver, 'g', '8');
-  await waitForText(driver, 'What changed');
-  expect(await driver.findElement(By.css('main')).getText()).toContain('all in');
+  await waitForText(driver, 'Changes');
+  expect(await driver.findElement(By.css('main')).getText()).toContain('all in limits');
 
   await press(browser.driver, '?');
-  await waitForText(driver, 'Keys of this screen');
+  await waitForText(driver, 'Keyboard shortcuts');
   await press(browser.driver, Key.ESCAPE);
   await press(browser.driver, '/');
   await waitForText(driver, 'Find');
   await press(browser.driver, 'slate');
   await waitForText(driver, 'Slate with a quarter Kelp');
   await press(browser.driver, Key.ENTER);
-  await waitForText(driver, 'What it does to drawn sizes');
+  await waitForText(driver, 'Effect on drawn sizes');
 });

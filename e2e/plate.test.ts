@@ -30,28 +30,30 @@ async function passGate(): Promise<void> {
   const { driver } = browser;
   for (;;) {
     const fields = await driver.findElements(
-      By.xpath("//label[contains(., 'Print it all the same')]//input"),
+      By.xpath("//label[contains(., 'Reason to start anyway')]//input"),
     );
     if (fields.length === 0) break;
     await fields[0].sendKeys('for the journey');
-    await driver.findElement(By.xpath("//button[starts-with(., 'All the same')]")).click();
+    await driver.findElement(By.xpath("//button[starts-with(., 'Start anyway')]")).click();
     await waitFor(
       driver,
       async () =>
-        (await driver.findElements(By.xpath("//label[contains(., 'Print it all the same')]//input"))).length <
-        fields.length,
+        (await driver.findElements(By.xpath("//label[contains(., 'Reason to start anyway')]//input")))
+          .length < fields.length,
       'the reason was not taken',
     );
   }
-  await driver.findElement(By.xpath("//button[contains(., 'are well') or contains(., 'is well')]")).click();
-  await waitForText(driver, 'Start it on the simulated printer');
+  await driver
+    .findElement(By.xpath("//button[.='OK' or (starts-with(., 'All ') and contains(., ' OK'))]"))
+    .click();
+  await waitForText(driver, 'Start on the simulated printer');
 }
 
 async function startAt(speed: string): Promise<void> {
   const { driver } = browser;
-  const choice = await driver.findElement(By.xpath("//label[contains(., 'Its clock runs')]/select"));
+  const choice = await driver.findElement(By.xpath("//label[contains(., 'Clock speed')]/select"));
   await choice.sendKeys(speed);
-  await click(driver, 'Start it on the simulated printer');
+  await click(driver, 'Start on the simulated printer');
 }
 
 describe('a plate of several things', () => {
@@ -62,15 +64,15 @@ describe('a plate of several things', () => {
     await waitFor(
       driver,
       async () =>
-        /Ends about|To wash, cure and caliper/.test(await driver.findElement(By.css('main')).getText()),
+        /Ends at about|Continue to post-processing/.test(await driver.findElement(By.css('main')).getText()),
       'the run shows neither its clock nor its prints',
     );
-    if ((await driver.findElement(By.css('main')).getText()).includes('Ends about')) {
+    if ((await driver.findElement(By.css('main')).getText()).includes('Ends at about')) {
       await waitForText(driver, 'layer');
-      await open('It is through');
-      await click(driver, 'Off the printer');
+      await open('Finish print');
+      await (await find(driver, "//button[normalize-space(.)='Finish print']")).click();
     }
-    await waitForText(driver, 'To wash, cure and caliper');
+    await waitForText(driver, 'Continue to post-processing');
     expect(await driver.findElement(By.css('main, body')).getText()).toContain('Sample vial rack');
   });
 
@@ -79,7 +81,7 @@ describe('a plate of several things', () => {
     await go('/runs/2');
     const job = await find(driver, 'select[name=jobId]');
     await job.sendKeys('Signature block');
-    await click(driver, 'Lay it on');
+    await click(driver, 'Add to plate');
     await waitFor(
       driver,
       async () => (await driver.findElements(By.css('[aria-label^="Signature block"]'))).length > 0,
@@ -88,13 +90,13 @@ describe('a plate of several things', () => {
     await waitForText(driver, '300 layers');
     await passGate();
     await startAt('600');
-    await waitForText(driver, 'To wash, cure and caliper');
-    const links = await driver.findElements(By.xpath("//a[contains(., 'To wash, cure and caliper')]"));
+    await waitForText(driver, 'Continue to post-processing');
+    const links = await driver.findElements(By.xpath("//a[contains(., 'Continue to post-processing')]"));
     expect(links).toHaveLength(3);
     const prints = await Promise.all(links.map((link) => link.getAttribute('href')));
     await driver.get(prints[0]!);
-    await waitForText(driver, 'Together with the 2 others of its plate');
-    await click(driver, 'Begin');
+    await waitForText(driver, 'Together with the 2 other parts of its plate');
+    await click(driver, 'Start');
     await waitForText(driver, 'left');
     await driver.get(prints[1]!);
     // The bath is shared: its timer runs for the other copy too.
@@ -116,45 +118,46 @@ describe('a plate of several things', () => {
   test('a print that is to be topped up is, and the vat and the run remember it', async () => {
     const { driver } = browser;
     await go('/jobs/5/run');
-    await open('Print it again');
-    await click(driver, 'Lay it on a plate');
-    await waitForText(driver, 'What it takes');
+    await open('Print again');
+    await click(driver, 'Add to plate');
+    await waitForText(driver, 'Time and resin');
     await typeOver(driver, 'input[name=copies]', '2');
-    await click(driver, 'Set');
+    await click(driver, 'Apply');
     await waitForText(driver, 'Sample vial rack 2');
     await waitFor(
       driver,
       async () =>
-        (await driver.findElements(By.css('[aria-label^="Plate from above"] [role=button]'))).length === 2,
+        (await driver.findElements(By.css('[aria-label^="Top view of the plate,"] [role=button]'))).length ===
+        2,
       'two pieces do not lie there',
     );
     await new Promise((resolve) => setTimeout(resolve, 1000));
-    await open('Vat:');
-    await typeOver(driver, 'form[aria-label="The vat"] input[name=ml]', '35');
-    await click(driver, 'Keep the level');
+    await open('The vat holds');
+    await typeOver(driver, 'form[aria-label="Vat level"] input[name=ml]', '35');
+    await click(driver, 'Save level');
     await waitForText(driver, 'before layer');
     await waitForText(driver, 'runs dry in');
     await passGate();
     await startAt('as fast');
-    await waitForText(driver, 'Ends about');
-    await open('Resin was poured in');
-    await typeOver(driver, 'form[aria-label="Resin was poured in"] input[name=ml]', '40');
-    await driver.findElement(By.xpath("//button[normalize-space(.)='Poured']")).click();
-    await waitForText(driver, '40 ml poured');
+    await waitForText(driver, 'Ends at about');
+    await open('Record added resin');
+    await typeOver(driver, 'form[aria-label="Record added resin"] input[name=ml]', '40');
+    await driver.findElement(By.xpath("//button[normalize-space(.)='Save added resin']")).click();
+    await waitForText(driver, '40 ml added');
     await waitFor(
       driver,
-      async () => !(await driver.findElement(By.css('ol')).getText()).includes('Pour'),
+      async () => !(await driver.findElement(By.css('ol')).getText()).includes('Top up'),
       'the pour is still wanted',
     );
   });
 
   test('a stop is kept with where and why', async () => {
     const { driver } = browser;
-    await open('The simulated printer');
-    await click(driver, 'Have it stop');
-    await waitForText(driver, 'The printer says that it stopped');
+    await open('Simulated printer');
+    await click(driver, 'Simulate a stop');
+    await waitForText(driver, 'The printer reports a stop at layer');
     await driver.findElement(By.css('input[name=reason]')).sendKeys('came off the plate');
-    await click(driver, 'Keep it as stopped');
+    await click(driver, 'Save stop');
     await waitForText(driver, 'Stopped at layer');
     await waitForText(driver, 'nothing to use');
   });
@@ -162,10 +165,10 @@ describe('a plate of several things', () => {
   test('by the keyboard a piece is moved, and its place is kept', async () => {
     const { driver } = browser;
     await go('/jobs/8/run');
-    await open('Print it again');
-    await click(driver, 'Lay it on a plate');
-    await waitForText(driver, 'in nine of ten prints');
-    const piece = () => find(driver, '[aria-label^="Plate from above"] [role=button]');
+    await open('Print again');
+    await click(driver, 'Add to plate');
+    await waitForText(driver, 'in 9 of 10 prints:');
+    const piece = () => find(driver, '[aria-label^="Top view of the plate,"] [role=button]');
     const before = await (await piece()).getAttribute('aria-label');
     // Pressed again until the page has taken hold of its keys; Escape puts back what a half-heard round took up.
     await waitFor(
@@ -184,8 +187,8 @@ describe('a plate of several things', () => {
   test('a print is turned down for tonight and set for the morning; the day says what that costs', async () => {
     const { driver } = browser;
     await go('/');
-    await waitForText(driver, 'All done');
-    await open('The same as a table');
+    await waitForText(driver, 'All finished');
+    await open('Show as table');
     const field = await find(driver, 'input[type=datetime-local]');
     await driver.executeScript('arguments[0].scrollIntoView()', field);
     const tomorrow = new Date(Date.now() + 86_400_000);
@@ -195,14 +198,14 @@ describe('a plate of several things', () => {
       tomorrow.getFullYear(),
     ];
     await field.sendKeys(day.join(''), Key.TAB, '0800AM');
-    await click(driver, 'Start it then');
-    await waitForText(driver, 'The starts that you set cost');
+    await click(driver, 'Set start time');
+    await waitForText(driver, 'The start times you set');
     await waitForText(driver, '08:00');
-    await open('The same as a table');
-    await click(driver, 'Plan it freely');
+    await open('Show as table');
+    await click(driver, 'Plan automatically');
     await waitFor(
       driver,
-      async () => !(await driver.findElement(By.css('body')).getText()).includes('The starts that you set'),
+      async () => !(await driver.findElement(By.css('body')).getText()).includes('The start times you set'),
       'the start is still set',
     );
     expect(await browser.errors()).toEqual([]);

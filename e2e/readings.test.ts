@@ -40,9 +40,9 @@ test('a word instead of a number is refused with how to mend it, and stays in th
 
 test('inches are asked about: the guess is kept with one press', async () => {
   await press(browser.driver, '0.628', Key.ENTER);
-  await waitForText(browser.driver, 'is 25.4 times too small. Inches?');
+  await waitForText(browser.driver, 'is 25.4 times too small. Is it in inches? That would be');
   expect(await features()).not.toContain('0.63');
-  await click(browser.driver, 'It was 15.95 mm');
+  await click(browser.driver, 'Change to 15.95 mm');
   await rowSays('15.95 15.95');
 });
 
@@ -61,7 +61,7 @@ test('a half-typed number outlives a reload', async () => {
 test('Backspace on the empty field takes the last one back', async () => {
   await waitForText(browser.driver, 'Sleeve bore, first of three');
   await press(browser.driver, Key.BACK_SPACE);
-  await waitForText(browser.driver, 'Took back 15.96 of Collar outside');
+  await waitForText(browser.driver, 'Deleted reading 15.96 of Collar outside');
   await waitFor(browser.driver, async () => !(await features()).includes('15.96'), 'it still stands');
 });
 
@@ -75,7 +75,7 @@ test('without a connection a reading waits here and goes out by itself', async (
   await devtools.sendDevToolsCommand('Network.enable', {});
   await devtools.sendDevToolsCommand('Network.emulateNetworkConditions', { offline: true, ...conditions });
   await press(browser.driver, '9.43', Key.ENTER);
-  await waitForText(browser.driver, 'wait in this browser until it does');
+  await waitForText(browser.driver, 'saved in this browser until it responds.');
   await devtools.sendDevToolsCommand('Network.emulateNetworkConditions', { offline: false, ...conditions });
   await browser.driver.navigate().refresh();
   await rowSays('9.43');
@@ -83,7 +83,7 @@ test('without a connection a reading waits here and goes out by itself', async (
 
 test('a word of fit is one letter on the empty field', async () => {
   await press(browser.driver, 'e');
-  await waitForText(browser.driver, 'on its mate: needs force.');
+  await waitForText(browser.driver, 'hand fit: needs force');
   const pressed = await find(browser.driver, '//button[@aria-pressed="true"][contains(., "needs force")]');
   expect(await pressed.isDisplayed()).toBe(true);
 });
@@ -102,7 +102,7 @@ test('two windows on one job: both readings stay, and the later one is told', as
   await rowSays('9.43 9.42');
   await driver.switchTo().window(second);
   await press(browser.driver, '9.44', Key.ENTER);
-  await waitForText(driver, 'Another window took 1 reading');
+  await waitForText(driver, 'Another window saved 1 reading');
   await rowSays('9.43 9.42 9.44');
   await driver.close();
   await driver.switchTo().window(first);

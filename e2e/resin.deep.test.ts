@@ -44,10 +44,10 @@ test('the vane: reasons read, two compared, one chosen, and the ledger remembers
   await waitForText(driver, '1 of 9 pass');
   const text = await mainText();
   expect(text).toContain(
-    'The job is set to Slate General: it has a heat deflection temperature of 59.3 °C, 47.7 K below the 107 °C needed',
+    'The job uses Slate General: heat deflection temperature 59.3 °C, 47.7 K below the 107 °C needed',
   );
-  expect(text).toContain('has 1.6 % elongation at break, 4.5 % is needed');
-  await click(driver, 'Each margin, and what would have to change: Hearth');
+  expect(text).toContain('elongation at break 1.6 %, 4.5 % needed');
+  await click(driver, 'Show margins and required changes: Hearth');
   await waitForText(driver, 'ask for 1.6 % at most');
   await tick('compare Anvil Impact');
   await tick('compare Hearth');
@@ -55,7 +55,7 @@ test('the vane: reasons read, two compared, one chosen, and the ledger remembers
   await waitForText(driver, 'fails: 1.6 %, needed 4.5 %');
   await typeOver(driver, '[name="reason"]', 'snaps and stands the cabinet');
   await click(driver, 'Choose Anvil Impact');
-  await waitForText(driver, 'Anvil Impact is chosen.');
+  await waitForText(driver, 'Anvil Impact chosen.');
   await waitForText(driver, 'Process card of Anvil Impact');
   await waitForText(driver, 'passes with 3.9 K to spare beyond the margin; snaps and stands the cabinet');
   await waitForText(driver, 'Anvil Impact on Long Bench, 0.05 mm');
@@ -66,7 +66,7 @@ test('by keyboard: a hotter making step leaves nothing, and the nearest three ar
   await visit(demo, VANE);
   await (await find(driver, '[name="processMax_C"]')).click();
   await press(driver, '121', Key.ENTER);
-  await waitForText(driver, 'No resin on the shelf meets all of it. Nearest come:');
+  await waitForText(driver, 'No resin passes all requirements. The closest are:');
   await waitForText(driver, '25.1 K below the 136 °C needed');
   await typeOver(driver, '[name="processMax_C"]', 'warm');
   await press(driver, Key.ENTER);
@@ -83,14 +83,17 @@ test('a strain worked out under Fit is asked of the resin', async () => {
   const tab = await find(driver, '//button[@role="tab"][contains(., "Snap hook")]');
   await driver.executeScript('arguments[0].scrollIntoView({ block: "center" })', tab);
   await tab.click();
-  await click(driver, 'Ask this of the resin');
-  await waitForText(driver, 'Resin now asks for');
+  await click(driver, 'Add to resin requirements');
+  await waitForText(driver, '% elongation at break.');
 });
 
 test('a blend is mixed, its shares must add up, and a bar of it proves its modulus', async () => {
   const { driver } = browser;
   await visit(demo, '/shelf/blend');
-  await waitForText(driver, 'to be tested: heat, elongation at break');
+  await waitForText(
+    driver,
+    'to be tested: heat resistance, elongation at break, impact, hardness, printability, and whether it stays mixed',
+  );
   await typeOver(driver, '[name="resin_3"]', 'Otter Tough');
   await typeOver(driver, '[name="percent_3"]', '10');
   await waitForText(driver, 'the parts add up to 110 %, not 100 %');
@@ -98,19 +101,19 @@ test('a blend is mixed, its shares must add up, and a bar of it proves its modul
   await typeOver(driver, '[name="percent_2"]', '20');
   await waitFor(driver, async () => !(await mainText()).includes('add up to'), 'the shares do not add up');
   await typeOver(driver, '[name="name"]', 'Three in one');
-  await click(driver, 'Put it on the shelf');
+  await click(driver, 'Add blend to resins');
   await waitForText(driver, '70 % Slate General + 20 % Kelp Flex + 10 % Otter Tough');
   await waitForText(driver, 'A blend is off-label');
-  await click(driver, 'Keep this proof');
-  await waitForText(driver, 'Nothing typed yet.');
-  await click(driver, 'Let the simulated bench load it');
+  await click(driver, 'Save test');
+  await waitForText(driver, 'The field is empty. Type a number, such as 12.34.');
+  await click(driver, 'Run simulated test');
   await waitFor(
     driver,
     () => driver.executeScript<boolean>('return document.querySelector("[name=massG_5]")?.value !== ""'),
     'the bench did not load the bar',
   );
-  await click(driver, 'Keep this proof');
-  await waitForText(driver, 'Kept: ');
+  await click(driver, 'Save test');
+  await waitForText(driver, 'Saved: ');
   const proven = await find(driver, '//th[normalize-space(.)="Flexural modulus"]/following-sibling::td[3]');
   expect(await proven.getText()).toMatch(/^\d+ MPa, between \d+ MPa and \d+ MPa$/);
 });
@@ -119,18 +122,21 @@ test('a sheet in °F and psi is converted and shown, a contradiction is refused'
   const { driver } = browser;
   await visit(demo, '/shelf');
   await typeOver(driver, '[name="name"]', 'Sandbank');
-  await click(driver, 'Put it on the shelf');
+  await click(driver, 'Add resin');
   await waitForText(driver, 'Unknown: tensile modulus');
-  await click(driver, 'Type a value from its sheet');
+  await click(driver, 'Add datasheet value');
   await typeOver(driver, '[name="value"]', '143.6');
   await typeOver(driver, '[name="unit"]', '°F');
-  await click(driver, 'Keep the value');
-  await waitForText(driver, 'Kept, converted from 143.6 °F.');
-  await waitForText(driver, 'typed as 143.6 °F');
+  await click(driver, 'Save value');
+  await waitForText(driver, 'Saved, converted from 143.6 °F.');
+  await waitForText(driver, 'entered as 143.6 °F');
   await typeOver(driver, '[name="property"]', 'deflectionHigh_C');
   await typeOver(driver, '[name="value"]', '90');
-  await click(driver, 'Keep the value');
-  await waitForText(driver, 'more load cannot bear more heat');
+  await click(driver, 'Save value');
+  await waitForText(
+    driver,
+    '°C. A higher load gives a lower temperature. Check whether the two are swapped.',
+  );
 });
 
 test('the shelf is carried to an empty bench, proofs and blends too; a bad file takes nothing', async () => {
@@ -139,13 +145,16 @@ test('the shelf is carried to an empty bench, proofs and blends too; a bad file 
   const file = path.join(folder, 'shelf.json');
   writeFileSync(file, await answer.text());
   await visit(empty, '/shelf');
-  await waitForText(driver, 'Nothing here yet');
+  await waitForText(
+    driver,
+    'No resins yet. Add your first resin below, import a resin file, or add eight sample resins to try the program.',
+  );
   const bad = path.join(folder, 'bad.csv');
   writeFileSync(bad, 'resin,property,value,unit\nDune,density_g_ml,0,g/ml\n');
   await (await find(driver, 'input[type=file]')).sendKeys(bad);
-  await waitForText(driver, 'line 2, density_g_ml: a density of zero weighs nothing');
+  await waitForText(driver, 'line 2, density_g_ml: a density must be above zero');
   await (await find(driver, 'input[type=file]')).sendKeys(file);
-  await waitForText(driver, '11 resins are new');
+  await waitForText(driver, '11 new resins');
   await click(driver, 'Slate with a quarter Kelp');
   await waitForText(driver, 'did not break: at least 17.4 %');
 });
@@ -161,7 +170,7 @@ test('a shelf of five thousand scrolls in its frame and is held against a job', 
   const body = `resin,property,value,unit\n${rows.join('\n')}\n`;
   expect((await fetch(`${empty.address}/api/shelf`, { method: 'POST', body })).status).toBe(200);
   await visit(empty, '/shelf');
-  await waitForText(driver, 'Look among 5011');
+  await waitForText(driver, 'Search 5011 resins');
   const frame = await find(driver, '[role=list]');
   await driver.executeScript('arguments[0].scrollTop = 150000', frame);
   await waitFor(
@@ -181,6 +190,6 @@ test('a shelf of five thousand scrolls in its frame and is held against a job', 
   await typeOver(driver, '[name="serviceMax_C"]', '90');
   await press(driver, Key.ENTER);
   await waitForText(driver, 'beyond the margin');
-  await click(driver, 'Each margin, and its score');
+  await click(driver, 'Show margins and score');
   await waitForText(driver, 'heat to spare');
 });

@@ -20,32 +20,35 @@ afterAll(async () => {
 
 const visit = (place: string) => browser.driver.get(`${server.address}${place}`);
 
+const inDialog = async (button: string) =>
+  (await find(browser.driver, `//*[@role="dialog"]//button[normalize-space(.)="${button}"]`)).click();
+
 const backupFile = () => path.join(browser.downloads, 'bench-backup.tar.gz');
 
 test('a backup is saved, put in place by mouse, the bench before is listed, put back and deleted', async () => {
   const { driver } = browser;
   await visit('/house');
-  await click(driver, 'Back up the bench');
+  await click(driver, 'Back up workshop');
   await waitFor(driver, async () => existsSync(backupFile()), 'no backup was saved');
   await typeOver(driver, '[name="benchName"]', 'Changed since');
-  await click(driver, 'Keep this');
-  await waitForText(driver, 'Kept');
+  await click(driver, 'Save general settings');
+  await waitForText(driver, 'Saved');
   await (await find(driver, 'input[aria-label="Backup file"]')).sendKeys(backupFile());
-  await click(driver, 'Put it in place');
-  await waitForText(driver, 'The backup is in place');
-  await waitForText(driver, 'Benches replaced by a restore');
+  await click(driver, 'Restore');
+  await waitForText(driver, 'The backup was restored. The previous workshop is kept and listed in Settings.');
+  await waitForText(driver, 'Workshops replaced by a restore');
   expect(await (await find(driver, '[name="benchName"]')).getAttribute('value')).not.toBe('Changed since');
-  await click(driver, 'Put back');
-  await click(driver, 'Put it back');
-  await waitForText(driver, 'That bench is in use again');
+  await click(driver, 'Restore …');
+  await inDialog('Restore');
+  await waitForText(driver, 'That workshop is in use again.');
   await visit('/house');
   expect(await (await find(driver, '[name="benchName"]')).getAttribute('value')).toBe('Changed since');
   await click(driver, 'Delete …');
-  await click(driver, 'Delete it');
+  await inDialog('Delete');
   await waitForText(driver, 'Deleted.');
   await waitFor(
     driver,
-    async () => (await driver.findElements(By.xpath('//button[contains(., "Put back")]'))).length === 0,
+    async () => (await driver.findElements(By.xpath('//button[starts-with(., "Restore …")]'))).length === 0,
     'it is still listed',
   );
   expect(readdirSync(path.join(server.folder, 'benches'))).toHaveLength(1);
@@ -57,8 +60,8 @@ test('a file that is no backup is refused in a sentence, and stays to be chosen 
   const file = path.join(browser.downloads, 'notes.tar.gz');
   writeFileSync(file, 'no archive');
   await (await find(driver, 'input[aria-label="Backup file"]')).sendKeys(file);
-  await click(driver, 'Put it in place');
-  await waitForText(driver, 'this is not a backup of a bench');
+  await click(driver, 'Restore');
+  await waitForText(driver, 'this file is not a backup. Choose the file that “Back up workshop” saved.');
 });
 
 test('photos of 14 MB are kept whole; one of 16 is refused before it is sent', async () => {
@@ -67,18 +70,18 @@ test('photos of 14 MB are kept whole; one of 16 is refused before it is sent', a
   const photo = pngOf(4000, 3500, { grey: 3 });
   const file = path.join(browser.downloads, 'large.png');
   writeFileSync(file, photo);
-  const form = '//form[@aria-label="A photo or sketch"]';
+  const form = '//form[@aria-label="Add photo or sketch"]';
   await (await find(driver, `${form}//input[@type="file"]`)).sendKeys(file);
   await typeOver(driver, '[name="caption"]', 'the wheel, close');
   await (await find(driver, `${form}//button`)).click();
-  await waitForText(driver, 'Kept with the job.');
+  await waitForText(driver, 'Picture saved.');
   const picture = String(await (await find(driver, 'img[alt="the wheel, close"]')).getAttribute('src'));
   expect((await (await fetch(picture)).arrayBuffer()).byteLength).toBe(photo.length);
   writeFileSync(file, Buffer.concat([photo, Buffer.alloc(2e6)]));
   await visit('/jobs/8/need');
   await (await find(driver, `${form}//input[@type="file"]`)).sendKeys(file);
   await (await find(driver, `${form}//button`)).click();
-  await waitForText(driver, 'up to 15 MB are kept');
+  await waitForText(driver, 'the limit is 15 MB');
 });
 
 test('a bench that cannot be opened shows why, and a backup put in place there brings it back', async () => {
@@ -92,10 +95,10 @@ test('a bench that cannot be opened shows why, and a backup put in place there b
   const again = await startServer(server.folder, Number(new URL(server.address).port));
   try {
     await visit('/jobs/8/measure');
-    await waitForText(driver, 'The bench cannot be opened');
+    await waitForText(driver, 'The workshop cannot be opened');
     await waitForText(driver, 'is damaged. Restore a backup');
     await (await find(driver, 'input[aria-label="Backup file"]')).sendKeys(backupFile());
-    await click(driver, 'Put it in place');
+    await click(driver, 'Restore');
     // The page that was asked for is there again.
     await waitForText(driver, 'Float-wheel bushing');
   } finally {

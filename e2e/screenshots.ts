@@ -40,7 +40,7 @@ async function readAll(): Promise<void> {
 }
 
 await visit('/', 'today');
-await waitForText(driver, 'All done');
+await waitForText(driver, 'All finished');
 await take('today');
 await visit('/jobs/8/need', 'need');
 await find(driver, 'canvas');
@@ -64,22 +64,22 @@ await driver.manage().addCookie({ name: 'theme', value: 'light' });
 await visit('/jobs/8/correct', 'correct');
 await typeOver(driver, '[name="reason"]', 'bore came out tight: edges grow');
 await press(driver, Key.ENTER);
-await click(driver, 'Print it on the simulated printer');
+await click(driver, 'Print on the simulated printer');
 await click(driver, 'Start measuring');
 await waitForText(driver, 'first of three');
 await readAll();
-await waitForText(driver, 'Every size is in.');
+await waitForText(driver, 'All sizes are within limits.');
 await visit('/jobs/8/run', 'run');
 // It is measured already: the steps of the print stand behind its name.
 await click(driver, 'print A');
-await click(driver, 'Begin, 10 min');
+await click(driver, 'Start, 10 min');
 await waitForText(driver, 'left');
 await take('run');
 await visit('/jobs/5/story', 'story');
 await visit('/printers/1', 'signature');
 await visit('/printers/1/light', 'light');
-await click(driver, 'Cure and read five on the simulated printer');
-await waitForText(driver, 'Depth of light');
+await click(driver, 'Cure and measure five on the simulated printer');
+await waitForText(driver, 'Penetration depth (Dp)');
 await take('light');
 await visit('/printers/machine/2/log', 'log');
 await visit('/house', 'house');
@@ -87,7 +87,7 @@ await visit('/jobs/9/resin', 'resin');
 await visit('/shelf', 'shelf');
 await visit('/runs/2', 'plate');
 await visit('/jobs/9/check', 'check');
-await waitForText(driver, 'Go on to its print');
+await waitForText(driver, 'Continue to print');
 await take('check');
 await browser.quit();
 await server.stop();

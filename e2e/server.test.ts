@@ -66,7 +66,7 @@ describe('a name that was made to point here is refused', () => {
       body: '[]',
     };
     expect(await askAs(rebound(), '/house', action)).toBe(403);
-    // From the bench's own page it gets past the guard; there is no such action.
+    // A request from the program's own page gets past the guard; there is no action with that name.
     expect(await askAs(own(), '/house', action)).not.toBe(403);
   });
 
@@ -149,7 +149,7 @@ test('a part comes as STL and 3MF, its profile as DXF and SVG, and strange forma
   const get = (query: string) => fetch(`${server.address}/api/jobs/8/${query}`);
   const stl = await get('part?as=stl&drawn=next&save');
   expect(stl.headers.get('content-type')).toBe('model/stl');
-  expect(stl.headers.get('content-disposition')).toContain('Float-wheel bushing next.stl');
+  expect(stl.headers.get('content-disposition')).toContain('Float-wheel bushing A2.stl');
   const threeMf = new Uint8Array(await (await get('part?as=3mf')).arrayBuffer());
   expect(new TextDecoder().decode(threeMf.subarray(0, 2))).toBe('PK');
   expect((await get('part?as=step')).status).toBe(400);
@@ -162,7 +162,7 @@ test('a part comes as STL and 3MF, its profile as DXF and SVG, and strange forma
 
 test('a gauge’s file is there before anything is printed, and the kernel’s code for the page', async () => {
   const gauge = await fetch(`${server.address}/api/jobs/3/part?as=stl&save`);
-  expect(gauge.headers.get('content-disposition')).toContain('Ladder for a hinge.stl');
+  expect(gauge.headers.get('content-disposition')).toContain('Gap test, hinge.stl');
   expect((await gauge.arrayBuffer()).byteLength).toBeGreaterThan(10_000);
   const kernel = await fetch(`${server.address}/api/kernel`);
   expect(kernel.headers.get('content-type')).toBe('application/wasm');

@@ -80,16 +80,16 @@ describe('the bench on a second address', () => {
       const code = await shown.getText();
       await phone.resize(390, 844);
       await phone.driver.get(`http://${DEVICE}:${port}/pair#${code}`);
-      await click(phone.driver, 'Pair it');
+      await click(phone.driver, 'Pair device');
       await waitForText(phone.driver, 'Tern Rock bench');
       expect((await pair(code)).status).toBe(403);
       await phone.driver.get(`http://${DEVICE}:${port}/jobs/8/run`);
-      await click(phone.driver, 'Begin');
+      await click(phone.driver, 'Start');
       await waitForText(phone.driver, 'left');
       await phone.driver.get(`http://${DEVICE}:${port}/jobs/8/measure`);
       await waitForText(phone.driver, 'Start measuring');
       await phone.driver.get(`http://${DEVICE}:${port}/house`);
-      await waitForText(phone.driver, 'You are on a paired device');
+      await waitForText(phone.driver, 'on the computer that runs the server');
       const { cookie } = { cookie: (await phone.driver.manage().getCookie('mellow-device')).value };
       const restored = await ask('/api/backup', {
         method: 'POST',
@@ -97,12 +97,12 @@ describe('the bench on a second address', () => {
       });
       expect([restored.status, restored.body]).toEqual([
         403,
-        expect.stringContaining('at the machine itself'),
+        expect.stringContaining('on the computer that runs the server'),
       ]);
       await machine.driver.navigate().refresh();
       const revoke = await machine.driver.findElement(By.xpath("//button[starts-with(., 'Revoke')]"));
       await revoke.click();
-      await waitForText(machine.driver, 'No device is paired');
+      await waitForText(machine.driver, 'No paired devices.');
       expect((await ask('/', { headers: { Cookie: `mellow-device=${cookie}` } })).status).toBe(403);
     } finally {
       await machine.quit();

@@ -20,14 +20,14 @@ async function closeJawsThrice(): Promise<void> {
   }
 }
 
-/** Prints the bushing once more on the simulated printer; gives way to the page of that print, the nth of its attempt. */
+/** Prints the bushing once more on the simulated printer and goes to the page of that print, the nth of its attempt. */
 async function printBushingAgain(nth: number): Promise<void> {
   const { driver } = bench.browser;
   await driver.get(bench.server.address);
   await click(driver, 'Float-wheel bushing');
   await waitForText(driver, 'Print attempt 1 again');
   await click(driver, 'Print attempt 1 again');
-  await click(driver, 'Print it again on the simulated printer');
+  await click(driver, 'Print again on the simulated printer');
   await find(driver, `//nav[@aria-label="Prints of this attempt"]//a[${nth}]`);
 }
 
@@ -39,13 +39,13 @@ test('a part read green is judged as what it will be when cured, and teaches how
   await click(driver, 'Start measuring');
   await waitForText(driver, 'first of three');
   await closeJawsThrice();
-  await waitForText(driver, 'read green; cured it comes to');
+  await waitForText(driver, 'measured green; cured it becomes');
   expect(await mainText()).toMatch(/can’t tell yet|\bin\b|out, \d/);
 
   await driver.get(`${bench.server.address}/printers`);
   await click(driver, 'Otter Tough');
-  await waitForText(driver, 'Sizes in other states, against cured');
-  expect(await mainText()).toMatch(/green: [+−]\d\.\d\d ± \d\.\d\d % in the plane/);
+  await waitForText(driver, 'Sizes in other states, compared with cured');
+  expect(await mainText()).toMatch(/green: [+−]\d\.\d\d ± \d\.\d\d % in plane/);
   expect(await bench.browser.errors()).toEqual([]);
 });
 
@@ -60,24 +60,27 @@ test('a caliper checked on a gauge block is known better, and a wrong piece is a
   const { driver } = bench.browser;
   await driver.get(`${bench.server.address}/printers`);
   await click(driver, 'Otter Tough');
-  await waitForText(driver, 'Possible error of the calipers');
+  await waitForText(driver, 'Estimated caliper errors');
   const signature = await driver.getCurrentUrl();
   const before = await doubtOfJaws();
 
   await driver.get(`${bench.server.address}/house`);
-  await click(driver, 'Check it on a piece of known size');
+  await click(driver, 'Check on a reference piece');
   await typeOver(driver, '[name="piece"]', '10 mm gauge block');
   await typeOver(driver, '[name="knownMm"]', '10');
   await typeOver(driver, '[name="readingMm"]', '12.01');
-  await click(driver, 'Keep this reading');
-  await waitForText(driver, 'is it another piece');
+  await click(driver, 'Save reading');
+  await waitForText(
+    driver,
+    'mm. Check that this is the right piece and the reading is typed correctly. If both are right, tick the box and enter the reading again.',
+  );
   for (const [reading, times] of [
-    ['10.01', 'read once'],
+    ['10.01', 'one reading'],
     ['10.00', 'read 2 times'],
     ['10.01', 'read 3 times'],
   ]) {
     await typeOver(driver, '[name="readingMm"]', reading);
-    await click(driver, 'Keep this reading');
+    await click(driver, 'Save reading');
     await waitForText(driver, times);
   }
   await driver.get(signature);
@@ -96,21 +99,21 @@ test('a new film voids what it touches, a size read since settles it, and a cont
   const { driver } = bench.browser;
   await driver.get(`${bench.server.address}/printers`);
   await click(driver, 'Otter Tough');
-  await waitForText(driver, 'What it is printed under');
+  await waitForText(driver, 'Print settings');
   const signature = await driver.getCurrentUrl();
-  await click(driver, 'Make a control piece');
-  await click(driver, 'Make this gauge');
-  await waitForText(driver, 'waits for its print');
+  await click(driver, 'Create control piece');
+  await click(driver, 'Create gauge');
+  await waitForText(driver, 'ready to print');
 
   await driver.get(signature);
-  await click(driver, 'Something changed');
-  await click(driver, 'Note the change');
-  await waitForText(driver, 'tick at least one thing');
-  await typeOver(driver, 'form[aria-label="Something changed"] [name="film"]', 'blue film');
-  await click(driver, 'Note the change');
+  await click(driver, 'Record a change');
+  await click(driver, 'Save change');
+  await waitForText(driver, 'tick at least one change.');
+  await typeOver(driver, 'form[aria-label="Record a change"] [name="film"]', 'blue film');
+  await click(driver, 'Save change');
   await waitForText(driver, 'new film (clear film → blue film)');
-  await waitForText(driver, 'Nothing was read since.');
-  expect(await mainText()).toMatch(/read three times on the next print, takes back \d+ % of what is open/);
+  await waitForText(driver, 'No readings since.');
+  expect(await mainText()).toMatch(/read three times on the next print, removes \d+ % of the uncertainty/);
 
   // The next print: the control piece stands beside the part and comes last.
   await printBushingAgain(3);
@@ -130,8 +133,8 @@ test('a new film voids what it touches, a size read since settles it, and a cont
     },
     'the readings since the change are not told',
   );
-  await waitForText(driver, 'miss, in sd');
-  await click(driver, 'It did not happen: take it back');
+  await waitForText(driver, 'deviation, sd');
+  await click(driver, 'Undo this change');
   await waitFor(driver, async () => !(await mainText()).includes('blue film'), 'the change is still there');
   expect(await bench.browser.errors()).toEqual([]);
 });
@@ -140,7 +143,7 @@ test('a caliper is checked in the field that the part is read in', async () => {
   const { driver } = bench.browser;
   await printBushingAgain(4);
   await click(driver, 'Start measuring');
-  await click(driver, 'Check the caliper');
+  await click(driver, 'Check caliper');
   const jaw = await find(driver, '//select[@name="jaw"]');
   await jaw.sendKeys('inside');
   await waitFor(
@@ -150,15 +153,18 @@ test('a caliper is checked in the field that the part is read in', async () => {
   );
   await typeOver(driver, '[name="piece"]', 'setting ring 10');
   await typeOver(driver, '[name="knownMm"]', '10');
-  await click(driver, 'Read it in the field');
+  await click(driver, 'Start check');
   await waitForText(driver, 'Reading setting ring 10, inside jaws, first of three');
   await typeOver(driver, '#reading', '12.4');
   await press(driver, Key.ENTER);
-  await waitForText(driver, 'is it another piece');
+  await waitForText(
+    driver,
+    'mm. Check that this is the right piece and the reading is typed correctly. If both are right, tick the box and enter the reading again.',
+  );
   for (const [i, reading] of ['9.99', '9.98', '9.99'].entries()) {
     await typeOver(driver, '#reading', reading);
     await press(driver, Key.ENTER);
-    await waitForText(driver, `${i + 1} of 3 kept`);
+    await waitForText(driver, `${i + 1} of 3 saved`);
   }
   await click(driver, 'Back to the part');
   await waitForText(driver, 'Reading Collar outside, first of three');
@@ -170,18 +176,18 @@ test('a caliper is checked in the field that the part is read in', async () => {
 test('a resin never printed on a known printer starts with what relatives lend, told apart from what is measured', async () => {
   const { driver } = bench.browser;
   await driver.get(`${bench.server.address}/printers`);
-  await click(driver, 'A new printer, resin or profile');
+  await click(driver, 'New printer, resin or profile');
   await typeOver(driver, '[name="printerName"]', 'Old Amber');
   await typeOver(driver, '[name="resinName"]', 'Otter Tough');
   await typeOver(driver, '[name="profileName"]', 'first try');
   await typeOver(driver, '[name="layerMm"]', '0.05');
-  await click(driver, 'Make it');
-  await waitForText(driver, 'Otter Tough on Old Amber is on the bench.');
+  await click(driver, 'Create profile');
+  await waitForText(driver, 'Otter Tough on Old Amber created.');
   await (await find(driver, '//li[contains(., "first try")]//a')).click();
-  await waitForText(driver, 'Lent by relatives');
+  await waitForText(driver, 'From related profiles');
   const text = await mainText();
   expect(text).toContain('nothing measured yet');
   expect(text).toContain('same resin');
-  expect(text).toContain('lent by relatives');
+  expect(text).toContain('from related profiles; to determine it on this printer,');
   expect(await bench.browser.errors()).toEqual([]);
 });

@@ -5,7 +5,7 @@ import { withBench } from './with-bench';
 
 const bench = withBench('demo');
 
-/** Adds up how far what is seen has moved since a page began: area × way as shares of the window. */
+/** Adds up how far visible elements have moved since a page began: area × distance as fractions of the window. */
 const WATCH = `moved = 0; new PerformanceObserver((list) => list.getEntries().forEach(({ value }) => (moved += value)))
   .observe({ type: 'layout-shift', buffered: true });`;
 
@@ -17,11 +17,11 @@ beforeAll(async () => {
 });
 
 test.each([
-  ['/', 1280, 'All done'],
-  ['/', 390, 'All done'],
-  ['/jobs/5/measure', 1280, 'Take it'],
+  ['/', 1280, 'All finished'],
+  ['/', 390, 'All finished'],
+  ['/jobs/5/measure', 1280, 'Save reading'],
   ['/jobs/5/correct', 1280, 'whole pixels'],
-  ['/printers/machine/2/log', 390, 'How often it comes out'],
+  ['/printers/machine/2/log', 390, 'Success rate'],
 ])('what is seen of %s at %d px stands still while the rest comes', async (view, width, last) => {
   const { browser, server } = bench;
   await browser.resize(width, 800);

@@ -2,7 +2,7 @@ import { afterAll, beforeAll } from '@jest/globals';
 import { type BenchServer, serveBench } from './bench-server';
 import { type Browser, openBrowser } from './browser';
 
-/** A server on a bench of its own and a browser, for all tests of a file; there from the first test on. */
+/** A server with a workshop of its own and a browser, for all tests of a file; ready before the first test. */
 export interface BenchInBrowser {
   readonly server: BenchServer;
   readonly browser: Browser;

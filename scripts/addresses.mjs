@@ -4,7 +4,7 @@ import { networkInterfaces } from 'node:os';
 
 export const HOST = '127.0.0.1';
 
-/** A port as it was typed; throws a RangeError with a sentence where it is none. */
+/** Returns a typed port; throws a RangeError with a sentence if it is not one. */
 export function readPort(given) {
   const port = Number(given);
   if (/^\d+$/.test(given) && port > 0 && port < 65_536) return port;

@@ -27,7 +27,7 @@ export async function buildIfNeeded() {
   await buildCliIfNeeded();
   const wanted = hashSources();
   if (existsSync(STAMP) && readFileSync(STAMP, 'utf8') === wanted) return;
-  console.log('Building the application; about a minute …');
+  console.log('Building the application, about one minute …');
   run('npx', ['--no-install', 'next', 'build'], { NEXT_TELEMETRY_DISABLED: '1' });
   writeFileSync(STAMP, wanted);
 }

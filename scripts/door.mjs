@@ -1,7 +1,7 @@
 /**
- * Which door a request came in by: the machine's own loopback address, or the shared address by a paired device. The mark
- * holds a secret of this process, so that only this process can set it. The framework may send a request on to itself,
- * over loopback again; it hands the mark on, and the request keeps the door it first came in by.
+ * The door that a request came in by: the server's own loopback address, or the shared address by a paired device. The
+ * mark holds a secret of this process, so that only this process can set it. The framework may send a request on to
+ * itself over loopback; it passes the mark on, so the request keeps its first door.
  */
 import { randomBytes, timingSafeEqual } from 'node:crypto';
 
@@ -21,7 +21,7 @@ export function isHandedOn({ headers }) {
   return headers[HEADER] !== undefined && isOurs(headers[HEADER]);
 }
 
-/** Marks a request as one that came in at the machine itself; whatever it said of its door is overwritten. */
+/** Marks a request as coming from the server's own computer; a mark sent by the client is overwritten. */
 export function markMachine({ headers }) {
   headers[HEADER] = signed(MACHINE);
 }
@@ -31,7 +31,7 @@ export function markDevice({ headers }, id) {
   headers[HEADER] = signed(`device ${id}`);
 }
 
-/** Whether a mark, as a handler finds it in its headers, says that the request came in at the machine. */
+/** Returns whether a mark in the headers shows that the request came from the server's own computer. */
 export function isMachineMark(mark) {
   return typeof mark === 'string' && isOurs(mark) && mark === signed(MACHINE);
 }

@@ -26,14 +26,14 @@ export function isPlainTarget(target) {
  */
 export function findStranger({ method, url = '/', headers }, isOwnHost = isLoopback) {
   const host = headers.host ?? '';
-  if (!isOwnHost(host)) return 'This bench does not answer under that name.';
-  if (!isPlainTarget(url)) return 'This address is not written plainly. Open the bench at its first page.';
+  if (!isOwnHost(host)) return 'This server does not respond to that name.';
+  if (!isPlainTarget(url)) return 'This address is not valid. Open the first page of the server.';
   if (headers.origin !== undefined && headers.origin !== `http://${host}`)
-    return 'Another page may not use this bench.';
+    return 'Another page may not use this server.';
   const site = headers['sec-fetch-site'];
   const followsLink =
     method === 'GET' && headers['sec-fetch-mode'] === 'navigate' && !url.startsWith('/api/');
   if (site !== undefined && site !== 'same-origin' && site !== 'none' && !followsLink)
-    return 'Another page may not use this bench.';
+    return 'Another page may not use this server.';
   return undefined;
 }

@@ -56,7 +56,7 @@ function installDriver() {
     end(
       'The database driver must be compiled, and there is no C++ compiler. Install: sudo apt-get install g++ make python3',
     );
-  console.log('Compiling the database driver; about two minutes, once a machine …');
+  console.log('Compiling the database driver; about two minutes, once per computer …');
   run('npm', ['rebuild', 'better-sqlite3'], {
     ...headers(),
     npm_config_build_from_source: 'true',
@@ -93,13 +93,15 @@ function end(sentence) {
 }
 
 /**
- * What the tests need beside packages: Chromium and its driver, for the deep ones a tracer too. Root gets what is missing
- * installed; anybody else is told which packages to install.
+ * What the tests need beside packages: Chromium and its driver, for the deep ones a tracer too. For root, missing
+ * packages are installed; other users get a list of packages to install.
  */
 export function installTestTools({ isDeep }) {
   const isRoot = process.getuid?.() === 0;
   if (isDeep && !isRoot)
-    end('npm run test:deep mounts a small disk: run it as root, or run npm test, which needs no root.');
+    end(
+      'npm run test:deep mounts a small disk and needs root. Run it as root, or run npm test, which needs none.',
+    );
   const tools = isDeep ? [...TEST_TOOLS, ...DEEP_TOOLS] : TEST_TOOLS;
   const missing = tools.filter(([place]) => !existsSync(place)).map(([, name]) => name);
   if (missing.length === 0) return;

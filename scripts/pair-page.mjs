@@ -1,7 +1,7 @@
 const escaped = (text) =>
   text.replace(/[&<>"]/g, (sign) => ({ '&': '&amp;', '<': '&lt;', '>': '&gt;', '"': '&quot;' })[sign]);
 
-/** The one page that an unpaired device sees; it holds nothing of the bench. The code may stand behind the address's #. */
+/** The one page that an unpaired device sees; it shows no data of the workshop. The address may carry the code after its #. */
 export function pairPage({ message, nonce }) {
   return `<!doctype html>
 <html lang="en">
@@ -21,16 +21,16 @@ export function pairPage({ message, nonce }) {
 <body>
 <main>
 <h1>Pair this device</h1>
-<p>Make a code at the machine, under House, and type it here. It holds for five minutes and pairs one device.</p>
+<p>Create a code in Settings on the computer that runs the server, and type it here. It is valid for five minutes and pairs one device.</p>
 ${message === undefined ? '' : `<p role="alert">${escaped(message)}</p>`}
 <form method="post" action="/pair">
 <label for="code">Code</label>
 <input id="code" name="code" required maxlength="12" autocomplete="off" autocapitalize="characters">
 <label for="name">Name of this device</label>
 <input id="name" name="name" maxlength="40" value="Phone at the bench">
-<button type="submit">Pair it</button>
+<button type="submit">Pair device</button>
 </form>
-<p>What is sent between this device and the bench is not encrypted: pair only in a network that you trust.</p>
+<p>The connection to the server is not encrypted. Pair only in a network that you trust.</p>
 </main>
 <script nonce="${nonce}">document.getElementById('code').value = location.hash.slice(1);</script>
 </body>

@@ -13,7 +13,7 @@ export const SERVE_OPTIONS = {
   },
   share: {
     value: 'ADDRESS',
-    text: 'lets paired phones and tablets in on this address of the machine',
+    text: 'also serves paired phones and tablets, on this address of the computer',
     read: readSharedAddress,
   },
   data: { value: 'FOLDER', text: 'folder of the workshop; counts before MELLOW_DATA' },
@@ -31,7 +31,7 @@ export async function placeOf({ port = DEFAULT_PORT, share, data }, usualFolder)
 
 const SIGNALS = ['SIGINT', 'SIGTERM', 'SIGHUP'];
 
-/** Serves a folder until the server ends or this process is told to; its exit code becomes ours. */
+/** Serves a folder until the server ends or this process is stopped; its exit code becomes ours. */
 export function serve({ folder, port, share }) {
   const shared = share === undefined ? [] : ['--share', share];
   const server = spawn(process.execPath, ['scripts/server.mjs', '--port', String(port), ...shared], {

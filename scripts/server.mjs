@@ -34,10 +34,10 @@ globalThis.mellowThread = (name) => new Worker(new URL(`../src/workers/${name}.t
 const server = createServer({ keepAliveTimeout: KEEP_ALIVE_MS });
 const app = next({ dev: isDevelopment, hostname: HOST, port, httpServer: server });
 
-/** What is served of a bench that cannot be opened; every other address leads to what is wrong with it. */
+/** What is served while the workshop cannot be opened; every other address leads to the page that says why. */
 const SERVED_CLOSED = /^\/(_next\/|icon\.svg|favicon\.ico|rescue|api\/(backup|originals))/;
 
-/** The bench of this process, as src/store keeps it. */
+/** The workshop of this process, as store opens it. */
 const isClosed = () => globalThis.mellowBench?.opened.ok === false;
 
 /** Handlers and pages ask here which door a request came in by. */
@@ -50,7 +50,10 @@ async function handOn(request, response) {
   await app.getRequestHandler()(request, response);
 }
 
-/** Serves what passes; whose sender goes away meanwhile, or what fails before an answer began, ends its own connection alone. */
+/**
+ * Serves requests that pass the guard; if the client disconnects, or if something fails before an answer began, only
+ * that connection ends.
+ */
 function serveOn(passes) {
   return async (request, response) => {
     try {
@@ -64,15 +67,15 @@ function serveOn(passes) {
 }
 
 /**
- * What this process sent to itself keeps its door; everything else on loopback comes in at the machine. Whoever says that
- * the framework handed it on, and bears no mark, does not.
+ * A request that this process sent to itself keeps its door; every other one on loopback is from this computer. A
+ * request that claims to be handed on, but has no mark, is not.
  */
 function passesHere(request, response) {
   if (isHandedOn(request)) return true;
   const why =
     request.headers['x-action-forwarded'] === undefined
       ? findStranger(request)
-      : 'Only the bench itself hands requests on.';
+      : 'Only the server itself can forward requests.';
   if (why === undefined) {
     markMachine(request);
     return true;

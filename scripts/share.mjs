@@ -1,6 +1,6 @@
 /**
- * The bench on one named address of this machine, for phones and tablets that were paired once. Off unless asked for.
- * The devices belong to the machine, not to the bench: they lie beside it and in no backup.
+ * The workshop on one named address of this computer, for phones and tablets that were paired once. Off by default. The
+ * devices belong to the computer, not to the workshop: they are stored beside it and in no backup.
  */
 import { randomBytes, randomInt, timingSafeEqual } from 'node:crypto';
 import { existsSync, mkdirSync, readFileSync, renameSync, writeFileSync } from 'node:fs';
@@ -33,7 +33,7 @@ const keptShape = z.object({
       id: z.string(),
       name: z.string(),
       pairedAt: z.number(),
-      /** The device that paired it; left out where it was done at the machine. */
+      /** The device that paired it; left out if it was paired on the server's computer. */
       pairedBy: z.string().optional(),
       revokedAt: z.number().optional(),
     }),
@@ -65,7 +65,7 @@ async function bodyOf(request) {
   return text;
 }
 
-/** The devices that are paired, as they lie on the disk; none yet where there is no file. Throws where it cannot be read. */
+/** Returns the paired devices, as stored on the disk; none if there is no file. Throws if it cannot be read. */
 function readKept(file) {
   if (!existsSync(file)) return { key: randomBytes(32).toString('hex'), devices: [] };
   return keptShape.parse(JSON.parse(readFileSync(file, 'utf8')));
@@ -100,7 +100,7 @@ export class Share {
       const remedy =
         error instanceof SyntaxError || error instanceof z.ZodError
           ? 'Move it away and pair the devices again'
-          : `Make it readable and writable (${error.code ?? error.message})`;
+          : `Allow the server to read and write it (${error.code ?? error.message})`;
       return {
         ok: false,
         issue: `${file} cannot be used, so nothing is shared. ${remedy}, then start again.`,
@@ -184,13 +184,17 @@ export class Share {
       this.#code = undefined;
       return {
         status: 403,
-        message: 'This code has run out or was used. Make a new one at the machine, under House.',
+        message:
+          'This code has expired or was used. Create a new one on the computer that runs the server, in Settings.',
       };
     }
     if (!sameText(code.trim().toUpperCase(), wanted.code)) {
       wanted.wrong++;
       if (wanted.wrong >= WRONG_TRIES) this.#code = undefined;
-      return { status: 403, message: 'That is not the code. Read it again at the machine, under House.' };
+      return {
+        status: 403,
+        message: 'The code is wrong. Check it on the computer that runs the server, in Settings.',
+      };
     }
     this.#code = undefined;
     const device = {
@@ -232,8 +236,7 @@ export class Share {
   }
 
   /**
-   * Whether a request may go on to the bench; answers it itself where not. Nothing of it is read before.
-   *
+   * Returns whether a request may continue to the application; otherwise answers it. Its body is not read before.
    * @returns {Promise<boolean>}
    */
   async lets(request, response) {
@@ -256,7 +259,10 @@ export class Share {
         response.end();
         return false;
       }
-      return refuse(403, 'This device is not paired. Pair it at the machine, under House.');
+      return refuse(
+        403,
+        'This device is not paired. Pair it on the computer that runs the server, in Settings.',
+      );
     }
     markDevice(request, device.id);
     return true;

@@ -1,4 +1,4 @@
-/** Runs test suites. What fails runs once more, so that an unstable suite is told from a broken one. */
+/** Runs test suites. A suite that fails runs once more, so that an unstable suite is not taken for a broken one. */
 import { spawn } from 'node:child_process';
 import { once } from 'node:events';
 import { existsSync, readFileSync, rmSync, writeFileSync } from 'node:fs';

@@ -15,17 +15,17 @@ function open(): ReturnType<typeof benchTrouble> {
   } catch (error) {
     const trouble = storageTroubleOf(error);
     return end(
-      `The bench cannot be opened: ${trouble === undefined ? String(error) : describeStorageTrouble(trouble)}`,
+      `The workshop cannot be opened: ${trouble === undefined ? String(error) : describeStorageTrouble(trouble)}`,
     );
   }
 }
 
-// Brings the database to the current schema. What a restore can mend is served that far; anything else is no server.
+// Updates the database to the current schema. If a restore can help, only Restore is served; any other trouble ends the start.
 const trouble = open();
 if (trouble !== undefined) {
   if (!isMendedByRestore(trouble)) end(describeBenchTrouble(trouble));
   console.error(describeBenchTrouble(trouble));
-  console.error('Only Restore is served until then.');
+  console.error('Until then, only Restore is available.');
 }
 
 // Signatures are learned on a thread of their own, so that nobody else waits.

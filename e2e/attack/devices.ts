@@ -25,7 +25,7 @@ interface Sent {
   readonly body?: string;
 }
 
-/** Longer answers are read to their end, but not kept. */
+/** Longer answers are read to their end, but not stored. */
 const MOST_TEXT = 100_000;
 
 /** A request whose target is sent as it is written, as no browser would. */
@@ -49,7 +49,7 @@ function send(address: string, target: string, { method = 'GET', headers, body }
   });
 }
 
-/** A phone that was paired as a person pairs it: a code made at the machine, typed on the phone. */
+/** A phone that was paired as a person pairs it: a code created on the server's computer, typed on the phone. */
 export interface Device {
   readonly address: string;
   readonly cookie: string;
@@ -93,7 +93,7 @@ function spellingsOf(path: string): string[] {
   ];
 }
 
-/** Routes that are asked at the machine alone. */
+/** Routes reserved for the server's own computer. */
 const AT_MACHINE_ROUTES = [
   ['GET', '/api/backup'],
   ['HEAD', '/api/backup'],
@@ -101,7 +101,7 @@ const AT_MACHINE_ROUTES = [
   ['POST', '/api/originals'],
 ] as const;
 
-/** Actions that are done at the machine alone; the attack finds every one, and no other. */
+/** Actions reserved for the server's own computer; the attack finds every one, and no other. */
 const AT_MACHINE_ACTIONS = [
   'dropLine',
   'makeCode',
@@ -147,7 +147,7 @@ const actionHeaders = ({ id }: Action) => ({
   'Content-Type': 'text/plain;charset=UTF-8',
 });
 
-/** Who may call what: as it was found by asking. */
+/** Who may call what, as found by trying. */
 export interface Caller {
   readonly what: string;
   readonly stranger: boolean;
@@ -158,7 +158,7 @@ export interface Caller {
 const isRefused = ({ status, text }: Answer) =>
   [400, 403, 404, 405].includes(status) || text.includes(AT_MACHINE_WORDS);
 
-/** Asks each action and each route as a stranger, as a paired device and at the machine. */
+/** Calls each action and each route as a stranger, as a paired device and on the server's computer. */
 export async function listCallers(target: Target, device: Device): Promise<Caller[]> {
   const callers: Caller[] = [];
   const own = { Origin: target.address };
@@ -203,7 +203,7 @@ const originsOf = (device: Device): readonly Record<string, string>[] => [
   { 'x-mellow-door': 'machine', 'x-action-forwarded': '1' },
 ];
 
-/** Each action of the machine, sent to each page in each spelling, from each origin. */
+/** Each reserved action, sent to each page in each spelling, from each origin. */
 function asksOf(device: Device, isShort: boolean) {
   const actions = listActions().filter(({ name }) => AT_MACHINE_ACTIONS.includes(name));
   const carriers = isShort ? CARRIERS.filter((_, i) => i % 6 === 0) : CARRIERS;
@@ -234,7 +234,8 @@ export async function devices(
     const headers = { ...actionHeaders(action), ...from };
     const answer = await ask(device, spelling, { method: 'POST', headers, body: '[]' });
     const went = `${action.name} by ${spelling} ${JSON.stringify(from)}: ${answer.status} ${answer.text.slice(0, 120)}`;
-    // Sent on to another page the answer's words are lost; that nothing was done is told below.
+    // When the request is sent on to another page, the text of the answer is lost; the check below shows that nothing
+    // was done.
     tally.check(!/"code":"[A-Z0-9]{8}"/.test(answer.text) && answer.status < 500, went);
   }
   const after = everything(target);

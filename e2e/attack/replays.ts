@@ -10,7 +10,7 @@ interface Sent {
 
 const idOf = (target: Target, statement: string) => rows<{ id: number }>(target, statement)[0].id;
 
-/** Of everything that is done by a tap or a form the kinds that would add, or take back, a second time. */
+/** The taps and forms that would add, or delete, a second time. */
 function listSent(target: Target): Sent[] {
   const runId = idOf(target, "select min(id) id from runs where ended_at is not null and outcome = 'done'");
   const printerId = idOf(

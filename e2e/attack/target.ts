@@ -3,7 +3,7 @@ import { request } from 'node:http';
 import Database from 'better-sqlite3';
 import { databaseFile } from '@/store';
 
-/** The bench that is attacked: a server of our own on the loopback address, and its folder. */
+/** The server under attack: one of our own on the loopback address, and its folder. */
 export interface Target {
   readonly address: string;
   readonly folder: string;
@@ -111,7 +111,7 @@ export function rows<Row = Record<string, unknown>>({ folder }: Target, statemen
   return all;
 }
 
-/** Every row of every table, as one text; which taps were answered is no record of the bench. */
+/** Every row of every table, as one text; the table of answered taps is left out. */
 export function everything(target: Target): string {
   const tables = rows<{ name: string }>(
     target,

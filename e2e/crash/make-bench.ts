@@ -10,7 +10,7 @@ import { pngOf } from '@/testing/pictures';
 import { readyBench } from '@/testing/bench';
 import { backupBeside } from './writes';
 
-/** A data folder with a used bench, a bench that it replaced, and a backup of a third beside it. */
+/** A data folder with a used workshop, one that it replaced, and a backup of a third beside it. */
 export async function makeBench(): Promise<string> {
   const folder = mkdtempSync(path.join(tmpdir(), 'mellow-crash-'));
   const root = path.join(folder, 'data');

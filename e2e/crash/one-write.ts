@@ -1,6 +1,6 @@
 /**
- * Does one write on a data folder, for a crash to end it: says that it is ready, and begins when it is told to.
- * Usage: … one-write.ts WRITE ROOT
+ * Does one write on a data folder, for a crash to end it: reports that it is ready, and starts on command. Usage: …
+ * one-write.ts WRITE ROOT
  */
 import { once } from 'node:events';
 import { expectOk } from '@/core/result';

@@ -71,13 +71,13 @@ function rowsOf(file: string): string[] {
 /** Written after what they follow from: files that nothing refers to yet, and what was learned: the history of signatures and the laws. */
 const FOLLOWS = /^\["(meshes|signatures|laws)"/;
 
-/** What a bench says, as one hash. */
+/** The content of a workshop, as one hash. */
 export function rowsHash(folder: string): string {
   const said = rowsOf(path.join(folder, DATABASE)).filter((row) => !FOLLOWS.test(row));
   return createHash('sha256').update(JSON.stringify(said)).digest('hex');
 }
 
-/** The files of a bench, as names of their kind and bytes. */
+/** The files of a workshop, as names of their kind and bytes. */
 export function filesOf(folder: string): string[] {
   return ['meshes', 'pictures']
     .filter((kind) => existsSync(path.join(folder, kind)))
@@ -85,13 +85,13 @@ export function filesOf(folder: string): string[] {
     .sort();
 }
 
-/** What a start after the crash finds: the bench in use, and every other that is kept. */
+/** What a start after the crash finds: the workshop in use, and every other that is kept. */
 export interface Found {
   readonly rows: string;
   readonly files: readonly string[];
   /** The rows of every other bench that is kept. */
   readonly originals: readonly string[];
-  /** Files of the bench that do not hold what their names say. */
+  /** Files of the workshop whose content does not match their name. */
   readonly broken: readonly string[];
   readonly leftovers: readonly string[];
 }
@@ -99,7 +99,7 @@ export interface Found {
 const isWhole = (file: string) =>
   createHash('sha256').update(readFileSync(file)).digest('hex') === path.basename(file).split('.')[0];
 
-/** Starts the bench of a data folder as the server does, and looks at what is there. */
+/** Opens the workshop of a data folder as the server does, and returns what is there. */
 export function startAndLook(root: string): Found {
   const held = expectOk(openBenchAt(root));
   const { db, folder } = expectOk(held.opened);

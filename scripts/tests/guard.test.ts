@@ -28,7 +28,7 @@ test.each([
   [{ host: HERE, 'sec-fetch-site': 'same-site' }],
   [{ host: '127.0.0.1.example:4310' }],
 ])('a stranger is refused (%#)', (headers) => {
-  expect(findStranger(request(headers))).toMatch(/bench/);
+  expect(findStranger(request(headers))).toMatch(/server/);
 });
 
 test('a link on another page opens the bench, but fetches none of its files', () => {

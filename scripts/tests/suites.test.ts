@@ -7,7 +7,7 @@ import { runSuites } from '../suites.mjs';
 const folder = mkdtempSync(path.join(tmpdir(), 'mellow-suites-'));
 afterAll(() => rmSync(folder, { recursive: true, force: true }));
 
-/** A suite that fails as often as `failures` says and passes from then on; it counts its runs in a file. */
+/** A suite that fails as often as `failures` says and then passes; it counts its runs in a file. */
 const suite = (name: string, failures: number) => `
 const fs = require('node:fs');
 const file = ${JSON.stringify(path.join(folder, `${name}.runs`))};

@@ -5,16 +5,16 @@ import { Button } from '@/ui';
 export default function ErrorPage({ reset }: { reset: () => void }) {
   return (
     <div className="px-6 py-8">
-      <h1 className="text-2xl">This page could not be made</h1>
+      <h1 className="text-2xl">This page could not be loaded</h1>
       <p className="mt-2 mb-4">
-        Readings already taken are safe. Try once more; if it fails again,{' '}
+        Your saved readings are safe. Try again. If it fails again,{' '}
         <a href="/rescue" className="underline">
-          look after the bench
-        </a>
-        : there its database is checked, and a backup can be restored.
+          open Rescue
+        </a>{' '}
+        to check the database or restore a backup.
       </p>
       <Button weight="main" onClick={reset}>
-        Try once more
+        Try again
       </Button>
     </div>
   );

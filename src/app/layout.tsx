@@ -8,7 +8,7 @@ import { NonceProvider, PlaceBar, ShortcutProvider, type Theme, UnsavedNotice } 
 
 export const metadata: Metadata = {
   title: { default: 'Mellow Caliper', template: '%s · Mellow Caliper' },
-  description: 'Measures prints, learns how the printer prints, and says what to draw next.',
+  description: 'Measures resin prints, learns how the printer prints, and computes what to draw next.',
 };
 
 export const viewport: Viewport = { width: 'device-width', initialScale: 1 };
@@ -19,7 +19,7 @@ export default async function RootLayout({ children }: { children: ReactNode }) 
   const [cookieJar, header] = [await cookies(), await headers()];
   const theme: Theme = cookieJar.get('theme')?.value === 'dark' ? 'dark' : 'light';
   const { house } = frameOfBench();
-  // A bench that cannot be opened has no places to go to.
+  // A workshop that cannot be opened has no pages to go to.
   const isOpen = benchTrouble() === undefined;
   return (
     <html lang="en" data-theme={theme}>
@@ -27,7 +27,7 @@ export default async function RootLayout({ children }: { children: ReactNode }) 
         <NonceProvider nonce={header.get('x-nonce') ?? undefined}>
           <ShortcutProvider letterKeys={house.letterKeys}>
             <a href="#work" className="skip-link">
-              Skip to the work
+              Skip to main content
             </a>
             {isOpen && <PlaceBar benchName={house.benchName} theme={theme} />}
             <UnsavedNotice />

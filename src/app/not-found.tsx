@@ -3,13 +3,13 @@ import { Link } from '@/ui';
 export default function NotFound() {
   return (
     <div className="px-6 py-8">
-      <h1 className="text-2xl">This is not on the bench</h1>
+      <h1 className="text-2xl">Page not found</h1>
       <p className="mt-2">
-        Perhaps it was put away or the address is mistyped.{' '}
+        The item may be archived, or the address may be wrong.{' '}
         <Link href="/" className="underline">
           Today
         </Link>{' '}
-        shows what is here.
+        lists what is available.
       </p>
     </div>
   );

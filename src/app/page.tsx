@@ -3,7 +3,7 @@ import { viewDay } from '@/subjects/day';
 import { bench, benchHouse, today } from '@/subjects/house';
 import { describeOutcome, listAnd } from '@/subjects/language/shared';
 import { listDueCare, listStockLeft } from '@/subjects/log';
-import { describeStock, DUE_WORDS } from '@/subjects/log/shared';
+import { CARE_WORDS, describeStock } from '@/subjects/log/shared';
 import { glanceSteps, type JobGlance } from '@/subjects/overview';
 import { listControlAlarms } from '@/subjects/printing';
 import { describeAlarm } from '@/subjects/printing/shared';
@@ -62,8 +62,8 @@ export default async function TodayPage({ searchParams }: { searchParams: Promis
       <h1 className="text-3xl">{benchHouse().benchName}, today</h1>
       {parts.length === 0 && (
         <p className="mt-2 max-w-prose text-lg text-soft">
-          Nothing is under way yet. Name one thing that must fit. You add its printer, resin and caliper on
-          the way.
+          No jobs yet. Create a job for one thing that must fit. You add its printer, resin and caliper as you
+          go.
         </p>
       )}
       {first !== undefined && <FirstThing glance={first} now={now} />}
@@ -81,21 +81,21 @@ export default async function TodayPage({ searchParams }: { searchParams: Promis
         <JobList title="Jobs" glances={shown.slice((page - 1) * PAGE, page * PAGE)} now={now} />
       )}
       {parts.length > 0 && shown.length === 0 && (
-        <p className="mt-2 text-soft">No job is like this. Choose less above.</p>
+        <p className="mt-2 text-soft">No job matches. Remove a filter above.</p>
       )}
       {pages > 1 && <Pages page={page} pages={pages} chosen={chosen} count={shown.length} />}
-      <section className="mt-6" aria-label="A new job">
+      <section className="mt-6" aria-label="New job">
         <NewJobForm isFirst={parts.length === 0} />
       </section>
-      {gauges.length > 0 && <JobList title="Gauges under way" glances={gauges} now={now} />}
+      {gauges.length > 0 && <JobList title="Gauges in progress" glances={gauges} now={now} />}
       <p className="mt-8 text-sm text-soft">
-        Finished gauges are listed under{' '}
+        Find finished gauges in{' '}
         <Link href="/gauges" className="underline">
           Gauges
-        </Link>
-        , archived jobs under{' '}
+        </Link>{' '}
+        and archived jobs in{' '}
         <Link href="/house" className="underline">
-          House
+          Settings
         </Link>
         .
       </p>
@@ -126,7 +126,7 @@ interface PagesProps {
 function Pages({ page, pages, chosen, count }: PagesProps) {
   const hrefOf = (wanted: number) => `/?${new URLSearchParams({ ...chosen, page: String(wanted) })}`;
   return (
-    <nav aria-label="Pages of jobs" className="mt-3 flex items-center gap-4">
+    <nav aria-label="Job pages" className="mt-3 flex items-center gap-4">
       {page > 1 && (
         <Link href={hrefOf(page - 1)} className={buttonLook('plain')}>
           Before
@@ -145,16 +145,16 @@ function Pages({ page, pages, chosen, count }: PagesProps) {
   );
 }
 
-/** The one next action of the bench, the biggest thing on the screen. */
+/** The one next action, the largest thing on the screen. */
 function FirstThing({ glance, now }: { glance: JobGlance; now: Date }) {
   const process = processOf(glance);
   return (
     <section
-      aria-label="Next"
+      aria-label="Next job"
       className="mt-4 flex flex-wrap items-center justify-between gap-4 bg-sheet px-5 py-5"
     >
       <div>
-        <p className="text-soft">Waits longest, {describeSince(glance.since, now)}</p>
+        <p className="text-soft">Waiting longest, {describeSince(glance.since, now)}</p>
         <p className="font-serif text-2xl font-semibold">{glance.name}</p>
         <p>
           {glance.attempt === 0 ? 'nothing drawn yet' : describeOutcome(glance.outcome)}
@@ -168,7 +168,7 @@ function FirstThing({ glance, now }: { glance: JobGlance; now: Date }) {
   );
 }
 
-/** What is about to go wrong or wants a second look: signatures that no longer hold, creep checks, resins that run short. */
+/** What is about to go wrong or needs attention: invalid signatures, creep tests, resins that run low. */
 function Watch() {
   const { db } = bench();
   const checks = listCreepChecks(db, today());
@@ -178,8 +178,8 @@ function Watch() {
   const stock = listStockLeft(db, new Date()).filter(({ isDue }) => isDue);
   if (checks.length + short.length + alarms.length + care.length + stock.length === 0) return null;
   return (
-    <section className="mt-6" aria-label="To watch">
-      <h2 className="border-b border-ink pb-1 text-lg">To watch</h2>
+    <section className="mt-6" aria-label="Needs attention">
+      <h2 className="border-b border-ink pb-1 text-lg">Needs attention</h2>
       <ul>
         {alarms.map((alarm) => (
           <li key={alarm.profileId} className="border-b border-hair py-2">
@@ -197,7 +197,7 @@ function Watch() {
             >
               {printer}
             </Link>
-            : due for {listAnd(due.map(({ kind }) => DUE_WORDS[kind]))}
+            : {listAnd(due.map(({ kind }) => CARE_WORDS[kind].title.toLowerCase()))}
           </li>
         ))}
         {stock.map((item) => (
@@ -213,8 +213,8 @@ function Watch() {
             <Link href={`/shelf/${resinId}`} className="font-semibold hover:underline">
               {resin}
             </Link>
-            : creep check under {under},{' '}
-            {isDue ? <strong>measure it again, due since {dueOn}</strong> : <>measure it again on {dueOn}</>}
+            : measure the creep test again, {isDue ? <strong>due since {dueOn}</strong> : <>on {dueOn}</>} (
+            {under})
           </li>
         ))}
         {short.map(({ id, name, leftMl }) => (
@@ -222,7 +222,7 @@ function Watch() {
             <Link href={`/shelf/${id}`} className="font-semibold hover:underline">
               {name}
             </Link>{' '}
-            runs short: <span className="num">{Math.round(leftMl)}</span> ml left
+            is running low: <span className="num">{Math.round(leftMl)}</span> ml left
           </li>
         ))}
       </ul>

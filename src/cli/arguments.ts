@@ -28,7 +28,7 @@ export function numberOption(given: Arguments, name: string, fallback: number): 
 /** A number that must be given, at least `least`; zero is allowed where least is. */
 export function neededNumber(given: Arguments, name: string, least = Number.MIN_VALUE): number {
   const text = textOption(given, name);
-  if (text === undefined) throw new UsageError(`--${name} is missing. Give a number.`);
+  if (text === undefined) throw new UsageError(`--${name} is missing. Enter a number.`);
   const { valueMm } = valueOrRefuse(
     parseLength(text),
     (issue) => `--${name}: ${describeQuantityIssue(issue)}`,

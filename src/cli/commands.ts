@@ -50,7 +50,7 @@ export const COMMANDS: Readonly<Record<string, CommandWords>> = {
       ['--jaw-flat <MM>', 'width of the flats on the inside jaws, or unknown'],
       [
         '--state <STATE>',
-        'state in which the drawn sizes must be right: green, washed, cured, aged or coated (default: the state of all readings, otherwise cured)',
+        'state in which the drawn sizes must be right: green, washed, cured, aged or coated. Without it, the state of all readings, otherwise cured',
       ],
       ['--checks <FILE>', 'CSV of readings on reference pieces; columns jaw, known_mm, u_mm, reading_mm'],
       ['--relatives <FILE>', 'JSON of the signatures of related profiles'],
@@ -86,7 +86,10 @@ export const COMMANDS: Readonly<Record<string, CommandWords>> = {
   ladder: {
     does: 'Evaluates a gap test: the gap that comes free half the time, and the gap to draw.',
     takes: [
-      ['OUTCOMES.csv', 'one step of the test a row; columns gap_mm, outcome (fused, stiff, free or sloppy)'],
+      [
+        'OUTCOMES.csv',
+        'one step of the test per row; columns gap_mm and outcome ("fused", "stiff", "free" or "sloppy")',
+      ],
     ],
     example: 'mellow ladder outcomes.csv --json',
     load: async () => (await import('./fit-commands')).runLadder,

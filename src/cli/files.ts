@@ -6,7 +6,7 @@ import { UsageError } from './usage-error';
 export function readBytes(path: string): Uint8Array {
   const stats = statSync(path, { throwIfNoEntry: false });
   if (stats === undefined) throw new UsageError(`${path}: no such file. Check the name and the folder.`);
-  if (stats.isDirectory()) throw new UsageError(`${path}: this is a folder. Name a file in it.`);
+  if (stats.isDirectory()) throw new UsageError(`${path}: this is a folder. Enter a file in it.`);
   if (stats.size > LARGEST_FILE_BYTES)
     throw new UsageError(`${path}: more than 300 MB. Export it with a coarser mesh.`);
   return readFileSync(path);

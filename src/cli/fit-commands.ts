@@ -57,7 +57,7 @@ export function runPress(given: Arguments): object {
 export function runSnap(given: Arguments): object {
   const leadDeg = neededNumber(given, 'lead-deg', 0);
   if (leadDeg >= 90)
-    throw new UsageError(`--lead-deg: ${leadDeg} must be below 90, from the direction of pushing.`);
+    throw new UsageError(`--lead-deg: ${leadDeg} must be below 90, measured from the push direction.`);
   const result = snapHook({
     lengthMm: neededNumber(given, 'length'),
     thicknessMm: neededNumber(given, 'thickness'),

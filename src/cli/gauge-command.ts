@@ -37,10 +37,11 @@ export async function runGauge(given: Arguments): Promise<object> {
   const choice = GAUGE_CHOICES.find((each) => nameOf(each) === name);
   if (choice === undefined)
     throw new UsageError(
-      `gauge takes one kind: ${GAUGE_CHOICES.map(nameOf).join(', ')}. Given: ${given.positionals.join(' ') || 'none'}.`,
+      `gauge takes one kind: ${GAUGE_CHOICES.map(nameOf).join(', ')}. Got: ${given.positionals.join(' ') || 'none'}.`,
     );
   const output = textOption(given, 'output');
-  if (output === undefined) throw new UsageError('gauge: say where to write, -o FILE.stl or -o FILE.3mf.');
+  if (output === undefined)
+    throw new UsageError('gauge: output file missing. Add -o FILE.stl or -o FILE.3mf.');
   const spec = gaugeSpecOf(parametersOf(choice, given));
   const kernel = await Module();
   kernel.setup();

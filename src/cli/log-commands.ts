@@ -10,7 +10,7 @@ import type { Arguments } from './arguments';
 import { readText } from './files';
 import { valueOrRefuse } from './usage-error';
 
-/** `log where PLACES.json`: do failures of several prints lie at the same place, or does chance alone do as well? */
+/** `log where PLACES.json`: whether failures of several prints are at the same place, or random choices do as well. */
 export function runLogWhere({ positionals: [path] }: Arguments): object {
   const prints = valueOrRefuse(
     parsePlacesJson(readText(path)),

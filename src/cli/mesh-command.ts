@@ -49,7 +49,7 @@ function remarkUnits(bounds: Bounds, format: string): void {
   if (format === '3mf' || likely === 'mm') return;
   const sides = [0, 1, 2].map((axis) => Number((bounds.max[axis] - bounds.min[axis]).toPrecision(4)));
   remark(
-    `Taken as millimetres the part is ${sides.join(' × ')} mm: drawn in ${UNIT_WORDS[likely]}? Scale the file by ${MM_IN[likely]} then.`,
+    `Read as millimetres, the part is ${sides.join(' × ')} mm. Was it drawn in ${UNIT_WORDS[likely]}? If so, scale the file by ${MM_IN[likely]}.`,
   );
 }
 
@@ -60,12 +60,12 @@ function plateOf(given: Arguments): readonly number[] | undefined {
   const sides = text.split('x').map(Number);
   if (sides.length !== 3 || !sides.every((side) => side > 0))
     throw new UsageError(
-      `--plate: “${quoted(text)}” is no plate. Give length, width and height such as 130x80x160.`,
+      `--plate: “${quoted(text)}” is not a plate size. Enter length, width and height, such as 130x80x160.`,
     );
   return sides;
 }
 
-/** Lies it on the plate as it is, or turned by a quarter? */
+/** Whether it fits on the plate unchanged, or rotated by 90°. */
 function fitsPlate(
   { min, max }: Bounds,
   [length, width, height]: readonly number[],
@@ -80,7 +80,9 @@ function readAsPrinted(mesh: Mesh, given: Arguments, liftMm: number): LayerReadi
   const pixelMm = numberOption(given, 'pixel', READING_DEFAULTS.pixelMm);
   const { min, max } = boundsOf(mesh.positions);
   if ((max[2] - min[2]) / heightMm > MOST_LAYERS)
-    throw new UsageError(`--layer: ${heightMm} mm makes more than ${MOST_LAYERS} layers. Make them thicker.`);
+    throw new UsageError(
+      `--layer: ${heightMm} mm gives more than ${MOST_LAYERS} layers. Use a larger layer height.`,
+    );
   const options = { heightMm, pixelMm, onSupports: liftMm > 0, bodyOf: listShells(mesh) };
   return readLayers(mesh, options, progressOf('Reading the layers'));
 }
@@ -151,21 +153,21 @@ export function runMeshCheck(given: Arguments): object {
 }
 
 function readCorrection(path: string): PartCorrection {
-  const mend = 'Give the file that `signature … --json` printed.';
+  const mend = 'Use the output of `signature … --json`.';
   let parsed: unknown;
   try {
     parsed = JSON.parse(readText(path));
   } catch (error) {
     if (error instanceof UsageError) throw error;
-    throw new UsageError(`${path}: this is not JSON. ${mend}`);
+    throw new UsageError(`${path}: not valid JSON. ${mend}`);
   }
   const listed = (parsed as { parameters?: unknown } | null)?.parameters;
-  if (!Array.isArray(listed)) throw new UsageError(`${path}: no “parameters” in it. ${mend}`);
+  if (!Array.isArray(listed)) throw new UsageError(`${path}: “parameters” is missing. ${mend}`);
   const valueOf = (name: ParameterName) => {
     const found = listed.find((each) => (each as { name?: unknown } | null)?.name === name) as
       { mean?: unknown } | undefined;
     if (typeof found?.mean !== 'number' || !Number.isFinite(found.mean)) {
-      throw new UsageError(`${path}: the parameter ${name} has no number “mean”. ${mend}`);
+      throw new UsageError(`${path}: the parameter ${name} needs a number “mean”. ${mend}`);
     }
     return found.mean;
   };
@@ -189,14 +191,14 @@ export function runMeshCorrect(given: Arguments): object {
   const signaturePath = textOption(given, 'signature');
   const out = textOption(given, 'output');
   if (signaturePath === undefined) throw new UsageError('mesh correct needs --signature SIGNATURE.json.');
-  if (out === undefined) throw new UsageError('mesh correct needs -o OUT.stl, the file to write.');
+  if (out === undefined) throw new UsageError('mesh correct needs -o OUT.stl, the output file.');
   const by = readCorrection(signaturePath);
   const { mesh } = loadMesh(path);
   const corrected = correctAndProve(mesh, { by, onPlate: liftMm === 0 });
   try {
     writeFileSync(out, writeStl(corrected.mesh));
   } catch {
-    throw new UsageError(`${out}: cannot be written there. Check the folder.`);
+    throw new UsageError(`${out}: cannot write this file. Check the folder.`);
   }
   const { watertight, volumeMm3, bounds } = checkMesh(corrected.mesh);
   return {
@@ -221,7 +223,7 @@ export function runMeshFeatures({ positionals: [path] }: Arguments): object {
   const count = mesh.facets.length / 3;
   if (count > MOST_FEATURE_FACETS)
     throw new UsageError(
-      `${path}: ${count} facets. Features are looked for on up to ${MOST_FEATURE_FACETS}: export the part coarser.`,
+      `${path}: ${count} facets; the limit for features is ${MOST_FEATURE_FACETS}. Export the part with a coarser mesh.`,
     );
   return {
     features: findFeatures(mesh).map(({ sort, kind, nominalMm, centreMm, direction, facetErrorMm }) => ({

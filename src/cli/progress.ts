@@ -1,6 +1,6 @@
 import type { Progress } from '@/core/mesh';
 
-/** What is said beside the answer, on standard error. */
+/** Remarks beside the answer, on standard error. */
 export function remark(sentence: string): void {
   process.stderr.write(`${sentence}\n`);
 }

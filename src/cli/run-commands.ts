@@ -21,7 +21,7 @@ export function runRun({ positionals: [path] }: Arguments): object {
   } catch (error) {
     if (!(error instanceof RangeError)) throw error;
     throw new UsageError(
-      `${path}: one layer uses more than a full vat holds above its floor. Check the areas, or take a larger vat.`,
+      `${path}: one layer needs more resin than a full vat holds above its minimum level. Check the areas, or use a larger vat.`,
     );
   }
 }

@@ -39,7 +39,7 @@ function stateOption(given: Arguments): PartState | undefined {
   if (text === undefined) return undefined;
   const state = PART_STATES.find((candidate) => candidate === text);
   if (state === undefined)
-    throw new UsageError(`--state: “${quoted(text)}” is none of ${PART_STATES.join(', ')}.`);
+    throw new UsageError(`--state: “${quoted(text)}” is not valid. Use one of ${PART_STATES.join(', ')}.`);
   return state;
 }
 
@@ -50,9 +50,9 @@ function isTooLow(row: ReadingRow): boolean {
 /** Why a reading is kept and not learned from; undefined where it is. */
 function leftOutOf(row: ReadingRow): string | undefined {
   if (isTooLow(row))
-    return `was read ${row.heightMm} mm above the plate, where first layers flare; not learned from.`;
+    return `was measured ${row.heightMm} mm above the plate, where first layers flare; not learned from.`;
   if (row.state === 'coated' && row.coatMm === undefined)
-    return 'is coated, without coat_mm; not learned from. Give the thickness of the coat on a face.';
+    return 'is coated but has no coat_mm, so it is not used. Enter the coating thickness per face.';
   return undefined;
 }
 

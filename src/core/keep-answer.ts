@@ -4,9 +4,9 @@ const MOST = 64;
 const answersOf = new WeakMap<object, Map<string, unknown>>();
 
 /**
- * What takes long to reckon is kept as long as its owner is, such as a signature or a bench: a page that is opened again asks
- * the same. `question` holds all that the answer rests on beside the owner, as plain values; of too many the one asked longest
- * ago goes.
+ * Returns the cached answer of an expensive calculation. The cache lives as long as its owner, such as a signature or a
+ * database, because a page that is opened again asks the same question. `question` holds everything else that the
+ * answer depends on, as plain values; the answer unused for the longest time is dropped first.
  */
 export function keepAnswer<Answer>(owner: object, question: unknown, reckon: () => Answer): Answer {
   const kept = answersOf.get(owner) ?? new Map<string, unknown>();

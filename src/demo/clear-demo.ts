@@ -13,15 +13,15 @@ export interface ClearIssue {
 
 const LOCK = /^bench\.lock/;
 
-/** What a bench consists of. */
+/** Files and folders of a workshop. */
 function isOfBench(name: string): boolean {
   const known = [DATABASE, `${DATABASE}-wal`, `${DATABASE}-shm`, ...FILE_FOLDERS, 'benches'];
   return known.includes(name) || [ARRIVING, GOING].some((start) => name.startsWith(start));
 }
 
 /**
- * Clears a data folder for a fresh demo: only one whose mark says that the demo made it, and only what a bench consists of.
- * Gives the names of what was left alone.
+ * Clears a data folder for a fresh demo: only one whose `bench.json` says that the demo made it, and only files of a
+ * workshop. Returns the names of what was left alone.
  */
 export function clearDemo(root: string): Result<readonly string[], ClearIssue> {
   const names = (existsSync(root) ? readdirSync(root) : []).filter((name) => !LOCK.test(name));
@@ -36,5 +36,5 @@ export function clearDemo(root: string): Result<readonly string[], ClearIssue> {
 }
 
 export function describeClearIssue({ path: root, names }: ClearIssue): string {
-  return `${root} holds a bench or files that the demo did not make (${names.join(', ')}): nothing was deleted. Name another folder in MELLOW_DATA, or delete this one yourself.`;
+  return `${root} holds a workshop or files that the demo did not create (${names.join(', ')}), so nothing was deleted. Set MELLOW_DATA to another folder, or delete this one yourself.`;
 }

@@ -23,7 +23,7 @@ interface Piece {
   readonly yMm: number;
 }
 
-/** One run of four racks, as it ended; its rows are written as the bench would have written them. */
+/** One print of four racks, as it ended; its rows are written as the use cases would have written them. */
 function runOf(db: Db, { profileId, attemptId, endedAt, uniform }: Week): { runId: number; pieces: Piece[] } {
   const row = queries.findProfile(db, profileId)!;
   const { program } = programOf(row);
@@ -84,8 +84,8 @@ interface Week {
 const isOverDent = ({ xMm, yMm }: Piece) => Math.hypot(xMm - DENT_MM[0], yMm - DENT_MM[1]) < DENT_RADIUS_MM;
 
 /**
- * Half a year of prints of Old Amber, four soft racks a week. A support gave way once, and was found to be the cause; since
- * the thirteenth week the film has a dent that nobody suspects.
+ * Half a year of prints of Old Amber, four soft racks a week. A support broke once, and was found to be the cause;
+ * since the thirteenth week the film has a dent that nobody suspects.
  */
 export function makeHalfYear(db: Db): void {
   const kelp = queries

@@ -211,13 +211,13 @@ export function makeRack(db: Db, profileId: number, instrumentId: number): void 
   expectOk(answerAcceptance(db, jobId, 'passed', 'all six slide in and stand'));
 }
 
-/** A gap ladder of the rain gauge's hinge: printed, and every rung tried. */
+/** A gap test of the rain gauge's hinge: printed, and every step tried. */
 export function makeLadder(db: Db, profileId: number, direction: GapDirection): void {
   const stepsMm = stepsFrom(0.1, 0.05, 9);
   const joint = direction === 'plane' ? 'hinge' : 'slider';
   const jobId = expectOk(
     createGauge(db, {
-      name: direction === 'plane' ? 'Ladder for a hinge' : 'Ladder through height',
+      name: direction === 'plane' ? 'Gap test, hinge' : 'Gap test, along Z',
       profileId,
       spec: { kind: 'joint', joint, direction, pinMm: 4, stepsMm },
     }),
@@ -253,8 +253,8 @@ export function makeHinge(db: Db, profileId: number): void {
 export function makeTiltHead(db: Db, profileId: number): void {
   const jobId = createJob(db, 'Tilt head, wanted at 160 %', profileId);
   describeJob(db, jobId, {
-    need: 'Carries the sky sensor. The file moves well as it is; at 160 % it must hold its pose and not rattle.',
-    acceptance: 'Holds its pose when it is set and let go.',
+    need: 'Holds the sky sensor. At 100 % it moves well; at 160 % it must hold its position and not rattle.',
+    acceptance: 'Holds its position after it is set and released.',
     loadWords: 'the sensor, 180 g at 60 mm',
     loadN: 1.8,
   });

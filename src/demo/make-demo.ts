@@ -81,9 +81,9 @@ function makeBlock(
 }
 
 /**
- * Fills an empty bench with the tide station's: two printers, a shelf of eight resins and a proven blend, two blocks
- * measured, two ladders tried, a rack finished, a bushing printed and not yet read, a hinge and a tilt head designed, a
- * vane and a sight glass whose resin is still open.
+ * Fills an empty workshop with the tide station's data: two printers, eight resins and a tested blend, two blocks
+ * measured, two gap tests tried, a rack finished, a bushing printed and not yet measured, a hinge and a tilt head
+ * designed, a vane and a sight glass whose resin is still open.
  */
 export function makeDemo(db: Db): void {
   writeHouseRules(db, {

@@ -10,8 +10,8 @@ import { changePrinter, listPrinters } from '@/subjects/printing';
 import { keepMesh } from '@/subjects/records';
 
 /**
- * The vane as it was drawn first, lying on its blade: the hub's blind bore sucks, the catches of its two hooks begin in
- * the air, and the slit that lets one of them spring is narrower than prints.
+ * The vane as first drawn, flat on its blade: the hub's blind bore is a suction cup, the catches of its two hooks begin
+ * in mid-air, and the slit that lets one of them spring is too narrow to print.
  */
 async function vaneMesh(): Promise<Mesh> {
   const kernel = await Module();

@@ -32,9 +32,9 @@ if (!hold.ok) refuse(describeBenchTrouble(hold.issue));
 if (process.argv.includes('--fresh')) {
   const cleared = clearDemo(root);
   if (!cleared.ok) refuse(describeClearIssue(cleared.issue));
-  if (cleared.value.length > 0) console.log(`Left alone in ${root}: ${cleared.value.join(', ')}`);
+  if (cleared.value.length > 0) console.log(`Not deleted in ${root}: ${cleared.value.join(', ')}`);
 }
-// Where a mark says that a bench is, none is made, even if its database is missing.
+// Where `bench.json` names a workshop, none is created, even if its database is missing.
 const mark = readMark(root);
 const isEmpty = !existsSync(databaseFile(root)) && listOriginals(root).length === 0;
 if (mark.ok && mark.value === undefined && isEmpty) {

@@ -76,7 +76,7 @@ export async function makeDemoRuns(db: Db): Promise<void> {
     answerGate(db, racks, {
       keys: ['checked', 'present'],
       well: false,
-      reason: 'printed so twice, and somebody stays until it is through',
+      reason: 'printed like this twice, and somebody stays until the end',
     }),
   );
   expectOk(startRun(db, racks, { house, now: new Date(now.getTime() - STARTED_AGO_MS) }));

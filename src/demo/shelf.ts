@@ -20,7 +20,7 @@ const BOTTLES = [
   ['Glasswort Clear', 'GC-0140', '2026-10-19', 1000, 720],
 ] as const;
 
-/** The shipped resins with the station's bottles, and a yellowing proof of the clear one. */
+/** The shipped resins with the station's bottles, and a yellowing test of the clear one. */
 export function makeShelf(db: Db): void {
   bringAll(db, SHIPPED_SHELF);
   for (const [name, batch, openedOn, fullMl, leftMl] of BOTTLES)
@@ -140,7 +140,7 @@ export function makeSightGlass(db: Db, profileId: number): void {
   const jobId = createJob(db, 'Sight-glass window', profileId);
   describe(db, jobId, {
     need: 'Lets the float be read through the well’s lid. Must stay clear; water splashes on it, it holds no pressure.',
-    acceptance: 'The float’s mark is read from a metre, a month after it was set in.',
+    acceptance: 'The float mark is readable from one metre, a month after installation.',
     createdAt: new Date('2026-11-12T09:00:00Z'),
     hottestC: 35,
     hottestWhen: 'a summer day under the lid',

@@ -43,7 +43,7 @@ function profilesOf(db: Db, changed: EvidenceOf): number[] {
     .map(({ id }) => id);
 }
 
-/** Profiles about whose prints words of fit were said: what a word means is learned from all of them together. */
+/** Profiles with hand fits of their prints: the meaning of a word is learned from all of them together. */
 function profilesWithTries(db: Db): number[] {
   return db
     .selectDistinct({ id: attempts.profileId })
@@ -55,8 +55,8 @@ function profilesWithTries(db: Db): number[] {
 }
 
 /**
- * Gives the profiles that a change touches a new evidence key, in the transaction of that change, so that whoever asks
- * for their signatures next gets ones that know of it. Gives their ids.
+ * Gives the profiles that a change affects a new evidence key, in the transaction of that change, so that the next
+ * request for their signatures gets current ones. Returns their ids.
  */
 export function evidenceChanged(db: Db, changed: EvidenceOf): number[] {
   const own = profilesOf(db, changed);

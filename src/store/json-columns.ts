@@ -43,11 +43,11 @@ function soundness(table: string, column: string): string {
       : Object.entries(members)
           .map(([at, type]) => `ifnull(json_type(${cell}, '${at}'), '') = '${type}'`)
           .join(' and ');
-  // The order of CASE is kept: what is no JSON is not looked into.
+  // The order of CASE matters: text that is not JSON must not be parsed.
   return `case when json_valid(${cell}) then ${shape} else 0 end`;
 }
 
-/** Every column that holds JSON, and how a cell of it can be told to be sound. */
+/** Every column that holds JSON, and a test whether a cell of it is valid. */
 export function listJsonColumns(): JsonColumn[] {
   const casing = new CasingCache('snake_case');
   return Object.values(schema)

@@ -47,7 +47,7 @@ export function rememberPrinted(db: Db, attemptId: number): void {
   }
 }
 
-/** How a feature lies when its part was turned by a quarter on the plate. */
+/** Returns the direction of a feature whose part was rotated by 90° on the plate. */
 function turnedKind({ axis, angleRad }: Pick<typeof features.$inferSelect, 'axis' | 'angleRad'>) {
   const turned = { X: 'Y', Y: 'X', XY: 'XY', Z: 'Z' } as const;
   return { axis: turned[axis], angleRad: angleRad === null ? null : (angleRad + Math.PI / 2) % Math.PI };

@@ -14,7 +14,7 @@ import type * as tables from './schema';
 
 type KindRow = Pick<queries.Feature, 'sense' | 'shape' | 'axis' | 'angleRad' | 'base'>;
 
-/** The computable kind of a stored feature, as it will be printed or as it was. */
+/** Returns the computable type of a stored feature, for the next print or as printed. */
 export function kindOf(feature: KindRow): FeatureKind {
   return {
     sense: feature.sense,
@@ -34,8 +34,8 @@ export function kindColumns({ sense, shape, axis, angleRad, base }: FeatureKind)
 export const ASSUMED_MATE_U_MM = 0.01;
 
 /**
- * State in which the limits of a feature hold. A wish with a coat asks for a bare size that the coat then brings to its
- * clearance, so it counts before the coat.
+ * Returns the state in which the limits of a feature apply. A fit with a coat gives a bare size that the coat then
+ * brings to its clearance, so it counts before the coat.
  */
 export function limitState(
   { fitState }: Pick<queries.Job, 'fitState'>,
@@ -52,7 +52,10 @@ interface Wanted {
   readonly places?: ReadonlyMap<number, PlatePlace>;
 }
 
-/** Where a feature lay on the plate, from the plate's middle, mm; undefined where nobody said where its part stood. */
+/**
+ * Returns the place of a feature on the plate, from the plate's centre, mm; undefined if the place of its part is
+ * unknown.
+ */
 export function placeOnPlate(
   part: { readonly xMm: number | null; readonly yMm: number | null },
   { offsetXMm, offsetYMm }: Pick<queries.PrintedFeature, 'offsetXMm' | 'offsetYMm'>,
@@ -61,7 +64,7 @@ export function placeOnPlate(
   return { xMm: part.xMm + (offsetXMm ?? 0), yMm: part.yMm + (offsetYMm ?? 0) };
 }
 
-/** What a feature of a job asks for; where a wish decides, the doubt about its mate counts too. */
+/** Returns the requirement of a feature; where a fit decides, the uncertainty of its mate counts too. */
 export function targetOf(feature: queries.Feature, { mates, job, places }: Wanted): FitTarget {
   const state = limitState(job, feature);
   const mate = mates.find(({ id }) => id === feature.mateId);
@@ -100,7 +103,9 @@ interface Printed {
   readonly printed: KindRow;
 }
 
-/** The same for a feature as it was printed: one that was turned since has another habit, under a name of its own. */
+/**
+ * The same for a feature as printed: one that was rotated since has another repeatable deviation, under its own name.
+ */
 export function printedKey({ feature, printed }: Printed): string {
   const [now, then] = [kindOf(feature), kindOf(printed)];
   if (sameKind(now, then)) return featureKey(feature.id);

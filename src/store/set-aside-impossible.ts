@@ -14,7 +14,7 @@ import {
   sessions,
 } from './schema';
 
-/** How many rows held a number that nothing on a bench can have, by what they are. */
+/** How many rows held an impossible number, by kind. */
 export interface SetAside {
   readonly readings: number;
   readonly features: number;
@@ -70,9 +70,9 @@ const featureBeyond = or(
 )!;
 
 /**
- * Takes out of the computation what holds an impossible number, such as 1e300: readings are taken back, features
- * removed, drawn sizes and sizes of mates forgotten. No door lets such numbers in any more; older versions did, and one of
- * them must never take a page down.
+ * Removes impossible numbers, such as 1e300, from the computation: readings are deleted, features removed, drawn sizes
+ * and sizes of mates cleared. Inputs refuse such numbers now; older versions did not, and one of them must never break
+ * a page.
  */
 export function setAsideImpossible(db: Db, at = new Date()): SetAside {
   return db.transaction((tx) => {

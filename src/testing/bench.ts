@@ -34,7 +34,7 @@ export function emptyBench(): Connection {
   return openDb(':memory:');
 }
 
-/** A bench with a job of two features, drawn, printed and ready to be read. */
+/** A workshop with a job of two features, drawn, printed and ready to be measured. */
 export function readyBench(db: Connection = emptyBench()) {
   const profileId = expectOk(
     createProfile(db, {

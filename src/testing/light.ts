@@ -36,7 +36,10 @@ function chosenAt(printer: VirtualPrinter, ratio: number): Chosen {
   return { holds: holds(exposed), edgeMm: edgeGrowthOf(exposed) };
 }
 
-/** Strips read once, edges told by a block, and the exposure that the trim then takes as true; its steps are not limited. */
+/**
+ * Strips measured once, edges known from a block, and the exposure that the change then takes as true; its steps are
+ * not limited.
+ */
 export function trimOnce(printer: VirtualPrinter, random: SeededRandom): Chosen {
   const strips = STRIPS.flatMap((exposure) => {
     const mm = stripThickness(printer, exposure, String(exposure));

@@ -113,7 +113,7 @@ function likeliest(chances: ByCause): string {
   return Object.entries(chances).reduce((a, b) => (b[1] > a[1] ? b : a))[0];
 }
 
-/** A cause that was put right and did not help: hardly it. */
+/** A cause that was fixed without effect: unlikely. */
 function without(chances: ByCause, cause: string): ByCause {
   const left = { ...chances, [cause]: 0.02 * chances[cause] };
   const total = Object.values(left).reduce((sum, p) => sum + p, 0);

@@ -80,7 +80,7 @@ function unknownsOf(size: PlainSize, { scatter, mpeOf, base }: World) {
   const { feature, print, run = print, kind, drawnMm, state = 'cured', bias, warmth } = size;
   const drift = driftRow(kind, drawnMm);
   const list: [name: string, factor: number, variance: number, mean: number][] = [
-    [`habit of ${feature}`, 1, scatter.tauB ** 2, 0],
+    [`repeatable deviation of ${feature}`, 1, scatter.tauB ** 2, 0],
     [`chance of ${feature} in ${print}`, 1, scatter.tauP ** 2, 0],
     [`edge of ${run}`, drift.edge, DRIFT_EDGE_SD_MM ** 2, 0],
     [`scale of ${run}`, drift.scale, DRIFT_SCALE_SD ** 2, 0],

@@ -17,9 +17,14 @@ interface FindableLine {
 export function FindAndKeys() {
   const [open, setOpen] = useState<'find' | 'keys' | 'words' | undefined>();
   useShortcuts([
-    { key: '/', does: 'find anything', run: () => setOpen('find'), onEmptyField: true },
+    { key: '/', does: 'Search', run: () => setOpen('find'), onEmptyField: true },
     { key: 'h', does: 'what the words mean', run: () => setOpen('words'), onEmptyField: true },
-    { key: '?', does: 'show the keys of this screen', run: () => setOpen('keys'), onEmptyField: true },
+    {
+      key: '?',
+      does: 'Show keyboard shortcuts for this screen',
+      run: () => setOpen('keys'),
+      onEmptyField: true,
+    },
   ]);
   const close = (stays: boolean) => !stays && setOpen(undefined);
   return (
@@ -32,22 +37,22 @@ export function FindAndKeys() {
         className="hidden py-1 text-soft hover:text-ink sm:block"
         onClick={() => setOpen('keys')}
       >
-        Keys <kbd>?</kbd>
+        Shortcuts <kbd>?</kbd>
       </button>
       <button
         type="button"
         className="hidden py-1 text-soft hover:text-ink sm:block"
         onClick={() => setOpen('words')}
       >
-        Words <kbd>h</kbd>
+        Glossary <kbd>h</kbd>
       </button>
       <Dialog open={open === 'find'} onOpenChange={close} title="Find">
         <FindList onDone={() => setOpen(undefined)} />
       </Dialog>
-      <Dialog open={open === 'keys'} onOpenChange={close} title="Keys of this screen">
+      <Dialog open={open === 'keys'} onOpenChange={close} title="Keyboard shortcuts">
         <KeyList />
       </Dialog>
-      <Dialog open={open === 'words'} onOpenChange={close} title="What the words mean">
+      <Dialog open={open === 'words'} onOpenChange={close} title="Glossary">
         <Glossary />
       </Dialog>
     </div>
@@ -61,7 +66,7 @@ interface Found {
   readonly lines: readonly FindableLine[] | undefined;
 }
 
-/** What the bench finds to these words; asked anew with every word typed. Until it answers, what it found before. */
+/** Search results; asked again with every typed word. Until the answer, the previous ones. */
 function useFound(words: string): Found | undefined {
   const [found, setFound] = useState<Found | undefined>();
   useEffect(() => {
@@ -88,7 +93,7 @@ function FindList({ onDone }: { onDone: () => void }) {
   const found = useFound(words);
   const isAnswered = found?.words === words;
   const lines = found?.lines;
-  // With each answer the first line is chosen anew.
+  // Each answer selects the first row again.
   const value = chosen !== undefined && chosen.of === found ? chosen.value : keyOf(lines?.[0]);
   const open = (href: string) => {
     onDone();
@@ -116,7 +121,7 @@ function FindList({ onDone }: { onDone: () => void }) {
       <Command.Input
         autoFocus
         className="w-full border-b-2 border-ink bg-transparent py-2 text-xl outline-none"
-        aria-label="Words to find"
+        aria-label="Search terms"
         placeholder="job, feature, printer, resin …"
         value={words}
         onValueChange={(typed) => {
@@ -124,12 +129,12 @@ function FindList({ onDone }: { onDone: () => void }) {
           setWords(typed);
         }}
       />
-      <Command.List className="mt-3" aria-label="What was found">
+      <Command.List className="mt-3" aria-label="Search results">
         {isAnswered && lines === undefined && (
-          <p role="alert">The bench does not answer. Check the connection and type the words again.</p>
+          <p role="alert">The server does not respond. Check the connection and search again.</p>
         )}
         {lines?.length === 0 && (
-          <Command.Empty className="text-soft">Nothing found. Try fewer words.</Command.Empty>
+          <Command.Empty className="text-soft">No results. Use fewer words.</Command.Empty>
         )}
         {lines?.map((line) => (
           <Command.Item
@@ -164,7 +169,7 @@ function KeyList() {
       <dt>
         <kbd>Tab</kbd>
       </dt>
-      <dd>next control, as everywhere</dd>
+      <dd>next control (as in every browser)</dd>
     </dl>
   );
 }

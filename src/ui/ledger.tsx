@@ -13,29 +13,29 @@ interface LedgerLine {
 
 /** The running column of what has been decided in a job, newest first; folds away. */
 export function Ledger({ lines }: { lines: readonly LedgerLine[] }) {
-  // An empty ledger earns no column of its own.
+  // An empty list of decisions gets no column.
   const [chosen, setOpen] = useState<boolean | undefined>();
   const open = chosen ?? lines.length > 0;
   const Icon = open ? PanelRightClose : PanelRightOpen;
   return (
     <section
-      aria-label="Ledger"
+      aria-label="Decisions"
       className={`ledger no-print border-hair px-4 py-4 lg:min-h-[calc(100vh-3.6rem)] lg:border-l ${open ? '' : 'ledger-folded'}`}
     >
       <div className="flex items-center justify-between">
-        {open && <h2 className="text-base">Ledger</h2>}
+        {open && <h2 className="text-base">Decisions</h2>}
         <button
           type="button"
           className="p-1 text-soft hover:text-ink"
           aria-expanded={open}
-          aria-label={open ? 'Fold the ledger away' : 'Open the ledger'}
+          aria-label={open ? 'Hide decisions' : 'Show decisions'}
           onClick={() => setOpen(!open)}
         >
           <Icon size={18} aria-hidden />
         </button>
       </div>
       {open && lines.length === 0 && (
-        <p className="mt-2 text-sm text-soft">What is decided in this job is noted here.</p>
+        <p className="mt-2 text-sm text-soft">Decisions made in this job appear here.</p>
       )}
       {open && (
         <ol className="mt-2">

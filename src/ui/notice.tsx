@@ -1,10 +1,10 @@
 import type { ReactNode } from 'react';
 
-/** What went wrong, where, and how to mend it; read out when it appears. */
+/** What went wrong, where, and what to do; read out when it appears. */
 export function Problem({ children }: { children: ReactNode }) {
   return (
     <p role="alert" className="border-l-4 border-plum bg-sheet px-3 py-2">
-      <strong className="text-plum">Not yet: </strong>
+      <strong className="text-plum">Cannot do this: </strong>
       {children}
     </p>
   );

@@ -8,9 +8,9 @@ import { Link } from './link';
 const PLACES = [
   { href: '/', label: 'Today' },
   { href: '/printers', label: 'Printers' },
-  { href: '/shelf', label: 'Shelf' },
+  { href: '/shelf', label: 'Resins' },
   { href: '/gauges', label: 'Gauges' },
-  { href: '/house', label: 'House' },
+  { href: '/house', label: 'Settings' },
 ];
 
 function isHere(pathname: string, href: string): boolean {

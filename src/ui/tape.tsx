@@ -11,7 +11,7 @@ export interface TapeStep {
   readonly number: number;
   readonly label: string;
   readonly href: string;
-  /** How settled it is, 0 to 1. */
+  /** How complete it is, 0 to 1. */
   readonly settled: number;
 }
 
@@ -41,18 +41,18 @@ export function Tape({ steps }: { steps: readonly TapeStep[] }) {
     },
   }));
   useShortcuts([
-    { key: 'PageDown', does: 'next step of the thread', run: () => go(after) },
-    { key: 'PageUp', does: 'step before', run: () => go(before) },
+    { key: 'PageDown', does: 'Next step of the job', run: () => go(after) },
+    { key: 'PageUp', does: 'Previous step of the job', run: () => go(before) },
     {
       key: 'g',
-      does: `then ${steps.map(({ number }) => number).join(', ')}: jump to that step`,
+      does: `then ${steps.map(({ number }) => number).join(', ')}: go to that step`,
       run: () => setJumping(true),
       onEmptyField: true,
     },
     ...(jumping ? digits : []),
   ]);
   return (
-    <nav aria-label="Thread of this job" className="no-print">
+    <nav aria-label="Job steps" className="no-print">
       <ol className="hidden max-w-3xl sm:flex">
         {steps.map((step, i) => (
           <li key={step.href} className="min-w-0 flex-1">
@@ -80,7 +80,7 @@ function TapeLink({ step, current, last }: { step: TapeStep; current: boolean; l
           {step.label}
         </span>
         <span className="num text-xs text-soft">{step.number}</span>
-        <span className="sr-only">{share} % settled</span>
+        <span className="sr-only">{share} % complete</span>
       </span>
       <svg
         className="block h-4 w-full overflow-visible"
@@ -111,7 +111,7 @@ function StepArrow({ step, side }: { step: TapeStep | undefined; side: 'before' 
     <Link
       href={step.href}
       className="flex size-11 items-center justify-center"
-      aria-label={`${side === 'before' ? 'Back to' : 'On to'} ${step.label}`}
+      aria-label={`${side === 'before' ? 'Back to' : 'Next:'} ${step.label}`}
     >
       <Icon aria-hidden />
     </Link>

@@ -19,7 +19,7 @@ export function ThemeSwitch({ initial }: { initial: Theme }) {
     <button
       type="button"
       className="p-1 text-soft hover:text-ink"
-      aria-label={`Change to the ${other} theme`}
+      aria-label={`Switch to ${other} theme`}
       onClick={change}
     >
       {theme === 'light' ? <Moon size={18} aria-hidden /> : <Sun size={18} aria-hidden />}

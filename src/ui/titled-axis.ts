@@ -1,6 +1,6 @@
 import type { Ink } from './use-ink';
 
-/** An axis of a chart in the house's colours: its title, quiet ticks, hairlines. */
+/** An axis of a chart in the colours of the program: its title, quiet ticks, hairlines. */
 export function titledAxis<Ticks extends object>(ink: Ink, text: string, ticks?: Ticks) {
   return {
     title: { display: true, text, color: ink.soft },
@@ -9,7 +9,7 @@ export function titledAxis<Ticks extends object>(ink: Ink, text: string, ticks?:
   };
 }
 
-/** How every chart of the house behaves: at rest, as large as its frame, without boxes of its own. */
+/** Common options of all charts: no animation, as large as the frame, no boxes. */
 export const QUIET_CHART = {
   animation: false,
   maintainAspectRatio: false,

@@ -4,7 +4,7 @@ import { useEffect, useState } from 'react';
 
 const TOKENS = ['ink', 'soft', 'hair', 'juniper', 'plum', 'teal', 'honey', 'band', 'sheet', 'edge'] as const;
 
-/** The house's colours as a canvas needs them. */
+/** The colours of the program as a canvas needs them. */
 export type Ink = Readonly<Record<(typeof TOKENS)[number], string>>;
 
 function readInk(): Ink {

@@ -192,7 +192,7 @@ export class CheckApi {
       .map(({ index }) => index);
   }
 
-  /** The poses usually tried, one after the other, then the one that a search finds. */
+  /** The usual orientations, one after the other, then the one that a search finds. */
   study({ limits, stance, critical, seen }: CheckAsk, onProgress: Progress = () => {}): PoseWorth[] {
     const { mesh } = this.opened;
     const flat = this.recognised().filter(({ kind }) => kind.shape === 'flat');

@@ -34,7 +34,7 @@ export interface LoadedPart {
   readonly proxyFacets?: number;
 }
 
-/** What a file is corrected for, and the leg of a chamfer against its foot, mm. */
+/** What a file is corrected for, and the leg of a chamfer against its elephant's foot, mm. */
 export type FileWanted = CorrectionWanted & { readonly chamferMm?: number };
 
 export interface CorrectedPart {
@@ -98,8 +98,8 @@ export class MeshApi {
   }
 
   /**
-   * Corrects the loaded part and measures its features before and after; then takes the foot off by a chamfer, where one
-   * is asked for and the part is higher than it.
+   * Corrects the loaded part and measures its features before and after; then removes the elephant's foot by a chamfer,
+   * if requested and if the part is higher than the chamfer.
    */
   correct({ chamferMm, ...wanted }: FileWanted, features: readonly AnchoredFeature[]): CorrectedPart {
     const { mesh: corrected, proofs, ...measured } = correctAndMeasure(this.loaded, wanted, features);

@@ -11,8 +11,8 @@ interface Waiting {
 }
 
 /**
- * Learns signatures on a thread of its own, one after another. Of one profile only the newest request waits: one that is
- * overtaken is answered with undefined. A thread that fails is thrown away and started anew with the next request.
+ * Computes signatures on a thread of its own, one after another. For one profile only the newest request waits: one
+ * that is overtaken is answered with undefined. A failed thread is replaced with the next request.
  */
 export class SignatureLearner {
   private thread: Worker | undefined;

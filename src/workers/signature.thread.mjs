@@ -1,4 +1,4 @@
-// A thread does not take over how its parent reads TypeScript: it is told here, then runs the sources.
+// A thread does not inherit how its parent reads TypeScript: it is set here, then the sources run.
 import { register } from 'tsx/esm/api';
 
 register();

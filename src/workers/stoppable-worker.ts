@@ -5,7 +5,7 @@ import { withProgress } from './with-progress';
 /** The work was ended by somebody, not by a fault. */
 export class Stopped extends Error {}
 
-/** A worker whose work can be ended in the middle; what was asked of it is then refused, and it cannot be used again. */
+/** A worker whose work can be stopped; pending requests are then refused, and it cannot be used again. */
 export class StoppableWorker<Api> {
   private readonly remote: Remote<Api>;
   private isStopped = false;
@@ -18,7 +18,7 @@ export class StoppableWorker<Api> {
     worker.onerror = (event) => this.giveUp(new Error(event.message));
   }
 
-  /** Asks the worker for something; refused with `Stopped` when it is ended meanwhile. */
+  /** Asks the worker for something; refused with `Stopped` if it is stopped in the meantime. */
   ask<Value>(work: (api: Remote<Api>) => Promise<Value>): Promise<Value> {
     return Promise.race([work(this.remote), this.stopped]);
   }

@@ -2,8 +2,8 @@ import { proxy } from 'comlink';
 import type { Progress } from '@/core/mesh';
 
 /**
- * Runs work in a worker with its progress. Word of progress travels on its own and may arrive after the result: from then
- * on it is dropped, or a page would show work that is done as still going on.
+ * Runs work in a worker with its progress. Progress messages may arrive after the result: they are then dropped, or a
+ * page would show finished work as still running.
  */
 export async function withProgress<Value>(
   onProgress: Progress,

@@ -24,9 +24,9 @@ interface Answering<Form extends z.ZodType, Value, Issue> {
   readonly verb: (wanted: z.output<Form>) => Result<Value, Issue> | Promise<Result<Value, Issue>>;
   /** Its issue in words. */
   readonly refusal: (issue: Issue) => string;
-  /** What is said when it went well. */
+  /** Message after success. */
   readonly said?: (value: Value, wanted: z.output<Form>) => string;
-  /** Shows anew what the verb changed. */
+  /** Refreshes what the use case changed. */
   readonly changed: () => void;
   /** Where to go on, instead of saying something. */
   readonly goOn?: (value: Value) => string;
@@ -48,7 +48,10 @@ function keyOf(data: FormData): string | undefined {
 /** What came of a form: an answer, or where to go on. */
 type Outcome = { readonly answer: FormAnswer } | { readonly goOn: string };
 
-/** Answers a form, once for each key that it bears: parse, one verb, show anew what changed, say how it went; a full disk is said too. */
+/**
+ * Answers a form, once per key: parse, run one use case, refresh what changed, report the result; a full disk is
+ * reported too.
+ */
 export async function answerForm<Form extends z.ZodType, Value, Issue>(
   answering: Answering<Form, Value, Issue>,
 ): Promise<FormAnswer> {
@@ -59,7 +62,7 @@ export async function answerForm<Form extends z.ZodType, Value, Issue>(
   const outcomeOf = (result: Result<Value, Issue>): Outcome => {
     if (!result.ok) return { answer: refused(refusal(result.issue)) };
     if (goOn !== undefined) return { goOn: goOn(result.value) };
-    return { answer: done(said?.(result.value, wanted.value) ?? 'Kept.') };
+    return { answer: done(said?.(result.value, wanted.value) ?? 'Saved.') };
   };
   let outcome: Outcome;
   try {

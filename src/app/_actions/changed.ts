@@ -6,7 +6,7 @@ export function changedJob(jobId: number): void {
   revalidatePath('/');
 }
 
-/** The shelf, and what jobs hold against it. */
+/** The resins, and how jobs compare with them. */
 export function changedShelf(): void {
   revalidatePath('/shelf', 'layout');
   revalidatePath('/jobs/[jobId]/resin', 'page');
@@ -23,7 +23,7 @@ export function changedProcess(): void {
   revalidatePath('/', 'layout');
 }
 
-/** What the house decides shows everywhere. */
+/** Settings affect every page. */
 export function changedHouse(): void {
   revalidatePath('/', 'layout');
 }

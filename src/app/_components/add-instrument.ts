@@ -7,14 +7,14 @@ import type { FormAnswer } from '@/subjects/language/shared';
 import { answerForm } from '../_actions/answer-form';
 import { changedHouse } from '../_actions/changed';
 
-/** Puts a caliper on the bench. */
+/** Adds a caliper. */
 export async function addInstrument(_before: FormAnswer, data: FormData): Promise<FormAnswer> {
   return answerForm({
     form: instrumentForm,
     data,
     verb: (wanted) => createInstrument(bench().db, wanted),
     refusal: describeInstrumentIssue,
-    said: (_id, { name }) => `${name} is on the bench.`,
+    said: (_id, { name }) => `${name} was added.`,
     changed: changedHouse,
   });
 }

@@ -15,7 +15,7 @@ export function BeingBroughtUpToDate() {
   }, [router]);
   return (
     <p role="status" className="no-print mt-3 border-l-4 border-honey py-1 pl-3">
-      Predictions and chances are of the last estimate; they are being brought up to date.
+      Predictions and chances show the last estimate. A new one is being computed.
     </p>
   );
 }

@@ -41,8 +41,8 @@ export function CallNote({ isRunning }: { isRunning: boolean }) {
   if (!isRunning || mayNotify) return null;
   return (
     <p className="mt-1 text-sm text-soft">
-      Not encrypted, this page may not notify and may not keep the screen on: leave it open and the phone
-      awake, it sounds when the time is up.
+      This page is not encrypted, so it cannot send notifications or keep the screen on. Leave the page open
+      and the phone awake. It sounds when the time is up.
     </p>
   );
 }

@@ -18,7 +18,7 @@ import { changedHouse } from '../_actions/changed';
 import { areIds } from '../_actions/from-page';
 import { tap } from '../_actions/tap';
 
-/** Keeps one reading of a piece of known size; what its calipers measured is judged anew. */
+/** Stores one reading of a reference piece; sizes measured with its calipers are judged again. */
 export async function checkCaliper(
   instrumentId: number,
   _before: FormAnswer,
@@ -33,7 +33,7 @@ export async function checkCaliper(
     refusal: describeCheckPieceIssue,
     said: (profileIds, { readingMm, knownMm }) => {
       keepSignatures(db, profileIds);
-      return `Kept: ${formatSigned(readingMm - knownMm, 3)} mm. Enter the next reading, or leave it there.`;
+      return `Saved: ${formatSigned(readingMm - knownMm, 3)} mm. Enter the next reading, or stop here.`;
     },
     changed: changedHouse,
   });

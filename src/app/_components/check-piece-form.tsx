@@ -15,15 +15,15 @@ export function CheckPieceForm({ instrumentId, name }: CheckPieceFormProps) {
     <ActionForm
       form={checkPieceForm}
       action={checkCaliper.bind(null, instrumentId)}
-      label={`Check ${name} on a piece of known size`}
+      label={`Check ${name} on a reference piece`}
       className="grid gap-3 sm:grid-cols-2"
     >
       <TextField name="piece" placeholder="10 mm gauge block" />
       <Choice
         name="jaw"
         choices={[
-          { value: 'outside', label: 'outside jaws' },
-          { value: 'inside', label: 'inside jaws' },
+          { value: 'outside', label: 'Outside jaws' },
+          { value: 'inside', label: 'Inside jaws' },
         ]}
       />
       <TextField name="knownMm" placeholder="10" />
@@ -31,7 +31,7 @@ export function CheckPieceForm({ instrumentId, name }: CheckPieceFormProps) {
       <TextField name="readingMm" inputMode="decimal" />
       <Tick name="isRight" />
       <Button type="submit" className="justify-self-start sm:col-span-2">
-        Keep this reading
+        Save reading
       </Button>
     </ActionForm>
   );

@@ -1,8 +1,9 @@
-/** Said while the bench does not answer: what was done is kept here and sent by itself. */
+/** Shown while the server does not respond: data are kept here and sent automatically. */
 export function CutOffNote({ waiting, what }: { waiting: number; what: string }) {
   return (
     <p role="status" className="mt-2 text-soft">
-      The bench does not answer. {waiting} {what} kept in this browser; they are sent as soon as it does.
+      The server does not respond. {waiting} {what} saved in this browser and sent when the server responds
+      again.
     </p>
   );
 }

@@ -6,26 +6,26 @@ export function FootLine({ foot }: { foot: FootView }) {
   const { flareMm, u_mm, count, chamfer, cause } = foot;
   return (
     <p className="border-l-4 border-hair py-1 pl-3">
-      <strong>Foot at the plate:</strong> each face flares by{' '}
+      <strong>Elephant’s foot:</strong> each face flares out by{' '}
       <span className="num">
         {formatSigned(flareMm, 3)} ± {formatMm(1.96 * u_mm, 3)} mm
       </span>
-      , read on {count === 1 ? 'one size' : `${count} sizes`} near the plate and higher up.{' '}
+      , measured on {count === 1 ? 'one size' : `${count} sizes`} near the plate and higher up.{' '}
       {chamfer === undefined ? (
-        'That proves no foot. One more size read in both places would tell.'
+        'This does not prove an elephant’s foot. Measure one more size near the plate and higher up to be sure.'
       ) : (
         <>
-          Draw a chamfer of{' '}
+          Draw a chamfer{' '}
           <strong className="num">
             {formatMm(chamfer.legMm, 3)} mm, {chamfer.layers} {chamfer.layers === 1 ? 'layer' : 'layers'}
           </strong>
-          , round the lower edges, holes too.
+          , on the lower edges, including holes.
         </>
       )}{' '}
       {chamfer !== undefined &&
         (cause === undefined
-          ? 'The bottom and transition layers cause it: they are exposed longer.'
-          : `The first ${cause.layers} layers, ${formatMm(cause.heightMm)} mm high, cause it: they are exposed longer.`)}
+          ? 'The bottom and transition layers cause it because their exposure is longer.'
+          : `The first ${cause.layers} layers (${formatMm(cause.heightMm)} mm high) cause it because their exposure is longer.`)}
     </p>
   );
 }

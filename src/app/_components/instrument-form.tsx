@@ -13,7 +13,7 @@ export function InstrumentForm() {
       label="A caliper"
       className="grid gap-3 sm:grid-cols-2"
     >
-      <TextField name="name" placeholder="bench caliper" />
+      <TextField name="name" placeholder="Bench caliper" />
       <TextField name="mpeMm" defaultValue="0.02" />
       <TextField name="resolutionMm" defaultValue="0.01" />
       <TextField name="jawFlatMm" />
@@ -21,12 +21,12 @@ export function InstrumentForm() {
         name="body"
         choices={[
           { value: 'steel', label: 'steel' },
-          { value: 'other', label: 'carbon fibre or plastic' },
+          { value: 'other', label: 'Carbon fibre or plastic' },
         ]}
       />
       <Tick name="simulated" />
       <Button type="submit" className="justify-self-start sm:col-span-2">
-        Add the caliper
+        Add caliper
       </Button>
     </ActionForm>
   );

@@ -32,7 +32,7 @@ export function JobFilter({ chosen, printers, resins }: JobFilterProps) {
       <PlainField name="called" label="Name" defaultValue={chosen.name} />
       <PlainChoice
         name="step"
-        label="Next"
+        label="Next step"
         defaultValue={chosen.step}
         choices={[
           { value: '', label: 'anything' },
@@ -48,7 +48,7 @@ export function JobFilter({ chosen, printers, resins }: JobFilterProps) {
       <PlainChoice name="resin" label="Resin" defaultValue={chosen.resin} choices={all('any', resins)} />
       <span className="flex gap-2">
         <button type="submit" className={buttonLook('plain')}>
-          Show these
+          Filter
         </button>
         {isOn && (
           <Link href="/" className={buttonLook('plain')}>

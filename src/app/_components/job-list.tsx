@@ -6,14 +6,14 @@ import { threadOf } from './thread';
 
 /** What the next step of a job is called as a thing to do. */
 export const NEXT: Readonly<Record<NextStep, string>> = {
-  need: 'Say what it must do',
-  resin: 'Choose its resin',
-  fit: 'Look at its fits',
-  check: 'Check its layers',
-  run: 'Bring it to the caliper',
-  measure: 'Measure it',
-  correct: 'Draw the next attempt',
-  story: 'Read the story',
+  need: 'Enter requirements',
+  resin: 'Choose a resin',
+  fit: 'Review the fits',
+  check: 'Check the layers',
+  run: 'Post-process',
+  measure: 'Measure',
+  correct: 'Correct the sizes',
+  story: 'View history',
 };
 
 const DAY_MS = 86_400_000;
@@ -27,9 +27,9 @@ export function describeSince(since: Date, now: Date): string {
 
 function progressOf({ attempt, read, of, kind, joints, outcome, openLosses }: JobGlance): string {
   if (attempt === 0 && of === 0 && joints > 0)
-    return `${joints} ${joints === 1 ? 'joint' : 'joints'} designed, nothing drawn yet`;
-  if (attempt === 0) return `${of} ${of === 1 ? 'size' : 'sizes'}, nothing drawn yet`;
-  if (kind === 'gauge') return `${read} of ${of} rungs or sizes found`;
+    return `${joints} ${joints === 1 ? 'joint' : 'joints'} designed, no attempt yet`;
+  if (attempt === 0) return `${of} ${of === 1 ? 'size' : 'sizes'}, no attempt yet`;
+  if (kind === 'gauge') return `${read} of ${of} steps or sizes recorded`;
   const open = openLosses === 0 ? '' : `; ${openLosses} open ${openLosses === 1 ? 'finding' : 'findings'}`;
   return `attempt ${attempt}, ${describeOutcome(outcome)}${open}`;
 }
@@ -76,11 +76,11 @@ function JobLine({ glance, now }: { glance: JobGlance; now: Date }) {
       <SmallTape steps={steps} next={next} />
       <p className="text-sm">
         {glance.done ? (
-          <span className="text-soft">nothing left to do</span>
+          <span className="text-soft">Done</span>
         ) : (
           <>
             {NEXT[glance.step]}
-            <span className="block text-soft">waits {describeSince(glance.since, now)}</span>
+            <span className="block text-soft">waiting {describeSince(glance.since, now)}</span>
           </>
         )}
       </p>

@@ -10,14 +10,14 @@ export function NewJobForm({ isFirst }: { isFirst: boolean }) {
     <ActionForm
       form={newJobForm}
       action={startJob}
-      label="A new job"
+      label="New job"
       className="flex max-w-xl flex-wrap items-end gap-3"
     >
       <div className="min-w-60 flex-1">
         <TextField name="name" placeholder="bushing, housing, hinge …" />
       </div>
       <Button type="submit" weight={isFirst ? 'main' : 'plain'}>
-        Start the job
+        Create job
       </Button>
     </ActionForm>
   );

@@ -1,6 +1,5 @@
 import type { ParameterEstimate } from '@/core/signature';
-import { formatSigned } from '@/subjects/language/shared';
-import { parameterWords } from '@/subjects/printing/shared';
+import { formatSigned, parameterWords } from '@/subjects/language/shared';
 
 interface ParameterListProps {
   readonly parameters: readonly ParameterEstimate[];
@@ -24,8 +23,10 @@ export function ParameterList({ parameters, used, isWide = false }: ParameterLis
 
 function describeSource(from: ParameterEstimate['from'], pinned: boolean, pin: string): string {
   if (from === 'relatives')
-    return pinned ? 'pinned by relatives' : `lent by relatives; to know it here, ${pin}`;
-  return pinned ? 'pinned by readings' : `still assumed: ${pin}`;
+    return pinned
+      ? 'known from related profiles'
+      : `from related profiles; to determine it on this printer, ${pin}`;
+  return pinned && from === 'readings' ? 'measured' : `assumed; to determine it, ${pin}`;
 }
 
 function ParameterRow({

@@ -114,7 +114,7 @@ export function PartDrop({ jobId, hasPart }: { jobId: number; hasPart: boolean }
       if (sent.refusal === undefined) router.refresh();
     } catch (error) {
       setProblem(
-        error instanceof Stopped ? 'Stopped; nothing was changed.' : 'The file could not be read. Try again.',
+        error instanceof Stopped ? 'Stopped. Nothing was changed.' : 'The file could not be read. Try again.',
       );
     } finally {
       setArrival(undefined);
@@ -132,17 +132,17 @@ export function PartDrop({ jobId, hasPart }: { jobId: number; hasPart: boolean }
     >
       <div className="flex flex-wrap items-center gap-3">
         <Button onClick={() => input.current?.click()}>
-          <Upload size={16} aria-hidden /> {hasPart ? 'Another file' : 'Bring the part in'}
+          <Upload size={16} aria-hidden /> {hasPart ? 'Replace file' : 'Import part'}
         </Button>
         <span className="text-sm text-soft">
-          or drop it here: STL, OBJ, PLY (taken as millimetres) or 3MF, up to 300 MB
+          or drop it here: STL, OBJ, PLY (read as millimetres) or 3MF, up to 300 MB
         </span>
         <input
           ref={input}
           type="file"
           accept=".stl,.obj,.ply,.3mf"
           className="sr-only"
-          aria-label="File of the part"
+          aria-label="Part file"
           tabIndex={-1}
           onChange={(event) => void take(event.target.files?.[0])}
         />
@@ -173,9 +173,9 @@ function UnitChoice({ name, bounds, answer }: UnitQuestion) {
   return (
     <div className="mt-2" role="group" aria-label="Unit of the file">
       <p className="text-sm">
-        {name} says no unit, and taken as millimetres it would be{' '}
-        <span className="num">{sides.map((side) => formatMm(side, 3)).join(' × ')}</span> mm. In which was it
-        drawn?
+        {name} states no unit. Read as millimetres, the part is{' '}
+        <span className="num">{sides.map((side) => formatMm(side, 3)).join(' × ')}</span> mm. Which unit was
+        it drawn in?
       </p>
       <div className="mt-1 flex flex-wrap gap-2">
         {units.map((unit) => (
@@ -184,7 +184,7 @@ function UnitChoice({ name, bounds, answer }: UnitQuestion) {
             <span className="num">{sides.map((side) => formatMm(side * MM_IN[unit], 1)).join(' × ')}</span>
           </Button>
         ))}
-        <Button onClick={() => answer(undefined)}>Leave it</Button>
+        <Button onClick={() => answer(undefined)}>Cancel</Button>
       </div>
     </div>
   );

@@ -17,7 +17,7 @@ interface PicturesProps {
 
 /** Photos and sketches of the old part, of where it sits, of what went wrong. */
 export function Pictures({ jobId, runId, title, pictures }: PicturesProps) {
-  // Said before it is sent: the bench would cut so large a sending off without a word.
+  // Said before sending: the server would cut off an upload of this size without a word.
   const keep = async (before: FormAnswer, data: FormData) => {
     const file = data.get('file');
     const bytes = file instanceof File ? file.size : 0;
@@ -34,7 +34,7 @@ export function Pictures({ jobId, runId, title, pictures }: PicturesProps) {
         {pictures.map(({ id, caption }) => (
           <li key={id}>
             <a href={`/api/pictures/${id}`} target="_blank" rel="noreferrer">
-              {/* A file of this bench at its own size: nothing to optimise. */}
+              {/* A file of this server at its own size: nothing to optimise. */}
               {/* eslint-disable-next-line @next/next/no-img-element */}
               <img src={`/api/pictures/${id}`} alt={caption} className="max-h-40 w-full object-contain" />
             </a>
@@ -43,10 +43,10 @@ export function Pictures({ jobId, runId, title, pictures }: PicturesProps) {
               <button
                 type="button"
                 className="min-h-6 text-soft underline"
-                aria-label={`Put away: ${caption}`}
+                aria-label={`Remove picture: ${caption}`}
                 onClick={() => void dropPicture(newKey(), jobId, id)}
               >
-                put away
+                Remove
               </button>
             </p>
           </li>
@@ -55,17 +55,17 @@ export function Pictures({ jobId, runId, title, pictures }: PicturesProps) {
       <ActionForm
         form={pictureForm}
         action={keep}
-        label="A photo or sketch"
+        label="Add photo or sketch"
         className="mt-2 grid items-end gap-2 sm:grid-cols-2"
       >
         {runId !== undefined && <input type="hidden" name="runId" value={runId} />}
         <label className="block text-sm text-soft">
-          <span className="mb-1 block">A photo or sketch (JPEG, PNG, WebP)</span>
+          <span className="mb-1 block">Photo or sketch (JPEG, PNG, WebP)</span>
           <input type="file" name="file" accept="image/jpeg,image/png,image/webp" className="w-full" />
         </label>
         <TextField name="caption" />
         <Button type="submit" className="justify-self-start">
-          Keep it
+          Save picture
         </Button>
       </ActionForm>
     </section>

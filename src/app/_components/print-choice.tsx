@@ -22,7 +22,7 @@ export function newestPrints(prints: readonly Named[], shownId?: number): Named[
   return [...shown, ...newest].map(({ id, name }) => ({ id, name }));
 }
 
-/** Prints of an attempt, one of which is on the bench; nothing where there is but one. */
+/** Prints of an attempt, one of which is being measured; nothing if there is only one. */
 export function PrintChoice({ jobId, step, prints, shownId }: PrintChoiceProps) {
   if (prints.length < 2) return null;
   return (

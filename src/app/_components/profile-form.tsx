@@ -9,7 +9,7 @@ export function ProfileForm({ action }: { action: FormAction }) {
     <ActionForm
       form={profileForm}
       action={action}
-      label="A new printer, resin and profile"
+      label="New printer, resin and profile"
       className="grid gap-3 sm:grid-cols-2"
     >
       <TextField name="printerName" placeholder="what you call it" />
@@ -19,13 +19,9 @@ export function ProfileForm({ action }: { action: FormAction }) {
       <TextField name="profileName" placeholder="0.05 mm, 2.4 s" />
       <TextField name="layerMm" placeholder="0.05" />
       <TextField name="lot" />
-      <Tick
-        name="simulated"
-        hint="(prints on the screen, with hidden faults of its own)"
-        className="self-end pb-2"
-      />
+      <Tick name="simulated" hint="(prints on screen, with hidden faults)" className="self-end pb-2" />
       <Button type="submit" className="justify-self-start">
-        Make it
+        Create profile
       </Button>
     </ActionForm>
   );

@@ -6,10 +6,10 @@ interface SmallTapeProps {
 
 const STEP_PX = 15;
 
-/** A job's thread in small: how far each step is settled, and a notch at the one that comes next. */
+/** The steps of a job in small: how complete each is, and a notch at the next one. */
 export function SmallTape({ steps, next }: SmallTapeProps) {
   const done = steps.filter(({ settled }) => settled >= 1).map(({ label }) => label);
-  const words = `${done.length === 0 ? 'Nothing settled yet' : `${done.join(', ')} settled`}; ${next} is next`;
+  const words = `${done.length === 0 ? 'No step complete yet' : `${done.join(', ')} complete`}; next: ${next}`;
   return (
     <svg
       role="img"

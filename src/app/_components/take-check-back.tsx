@@ -14,7 +14,7 @@ export function TakeCheckBack({ instrumentId, checkId }: { instrumentId: number;
       disabled={isPending}
       onClick={() => start(async () => void (await takeCheckBack(newKey(), instrumentId, checkId)))}
     >
-      take the last one back
+      Undo last reading
     </button>
   );
 }

@@ -12,13 +12,13 @@ const THREAD: readonly ThreadStep[] = [
   { step: 'resin', number: 2, label: 'Resin' },
   { step: 'fit', number: 3, label: 'Fit' },
   { step: 'check', number: 4, label: 'Check' },
-  { step: 'run', number: 5, label: 'Run' },
+  { step: 'run', number: 5, label: 'Print' },
   { step: 'measure', number: 6, label: 'Measure' },
   { step: 'correct', number: 7, label: 'Correct' },
-  { step: 'story', number: 8, label: 'Story' },
+  { step: 'story', number: 8, label: 'History' },
 ];
 
-/** A gauge is printed as it is: nothing is wished of it and nothing drawn anew. */
+/** A gauge is printed unchanged: it has no fit and no newly drawn sizes. */
 const GAUGE_STEPS: ReadonlySet<LedgerStep> = new Set(['need', 'run', 'measure', 'story']);
 
 export function threadOf(kind: 'part' | 'gauge'): readonly ThreadStep[] {

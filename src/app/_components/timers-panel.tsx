@@ -1,7 +1,7 @@
 'use client';
 
 import { Link } from '@/ui';
-import { describeLeft, useServerClock } from './use-countdown';
+import { describeClock, describeLeft, useServerClock } from './use-countdown';
 import { useCall } from './use-call';
 
 interface ShownTimer {
@@ -28,8 +28,8 @@ export function TimersPanel({ timers, serverNow }: TimersPanelProps) {
     now,
   );
   return (
-    <section className="mt-6" aria-label="Under way">
-      <h2 className="border-b border-ink pb-1 text-lg">Under way</h2>
+    <section className="mt-6" aria-label="Running timers">
+      <h2 className="border-b border-ink pb-1 text-lg">Running timers</h2>
       <ul>
         {timers.map(({ id, jobId, job, print, others, title, startedAt, endsAt }) => {
           const isOver = endsAt !== undefined && endsAt <= now;
@@ -44,13 +44,11 @@ export function TimersPanel({ timers, serverNow }: TimersPanelProps) {
                 </Link>{' '}
                 <span className="text-soft">
                   {print}
-                  {others > 0 && ` and ${others} more of its plate`}, {title.toLowerCase()}
+                  {others > 0 && ` and ${others} more from the same plate`}, {title.toLowerCase()}
                 </span>
               </span>
               <span role="timer" className={`num ${isOver ? 'font-semibold text-plum' : ''}`}>
-                {endsAt === undefined
-                  ? `for ${describeLeft(now - startedAt).replace(' left', '')}`
-                  : describeLeft(endsAt - now)}
+                {endsAt === undefined ? `for ${describeClock(now - startedAt)}` : describeLeft(endsAt - now)}
               </span>
             </li>
           );

@@ -13,15 +13,19 @@ export function useServerClock(serverNow: number): number {
   return now;
 }
 
-/** 4:05 left, 1:02:30 left; over by 0:12. */
-export function describeLeft(leftMs: number): string {
-  const seconds = Math.floor(Math.abs(leftMs) / 1000);
+/** Returns a duration as 4:05 or 1:02:30. */
+export function describeClock(ms: number): string {
+  const seconds = Math.floor(Math.abs(ms) / 1000);
   const [hours, minutes, rest] = [
     Math.floor(seconds / 3600),
     Math.floor((seconds % 3600) / 60),
     seconds % 60,
   ];
   const two = (value: number) => String(value).padStart(2, '0');
-  const clock = hours > 0 ? `${hours}:${two(minutes)}:${two(rest)}` : `${minutes}:${two(rest)}`;
-  return leftMs < 0 ? `over by ${clock}` : `${clock} left`;
+  return hours > 0 ? `${hours}:${two(minutes)}:${two(rest)}` : `${minutes}:${two(rest)}`;
+}
+
+/** Returns the time left, such as 4:05 left, or how long something is overdue. */
+export function describeLeft(leftMs: number): string {
+  return leftMs < 0 ? `overdue by ${describeClock(leftMs)}` : `${describeClock(leftMs)} left`;
 }

@@ -1,6 +1,6 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
 
-/** Something on its way to the bench; its key is its own, so that it is stored once however often it is sent. */
+/** Something to send to the server, with its own key, because it must be stored once however often it is sent. */
 interface Entry {
   readonly clientKey: string;
 }
@@ -41,8 +41,8 @@ async function send<Answer>(url: string, entry: Entry): Promise<Sending<Answer>>
 }
 
 /**
- * What is on its way to the bench, in order. It is kept in this browser until the bench has answered, so that a lost
- * connection, a crash or a reload loses nothing. `drain` resolves once all are answered, or nobody answers.
+ * What is still to be sent to the server, in order. It is kept in this browser until the server has answered, so that a
+ * lost connection, a crash or a reload loses nothing. `drain` resolves once everything is answered, or nothing answers.
  */
 export function useOutbox<Sent extends Entry, Answer>({ name, url, onAnswer }: OutboxOptions<Sent, Answer>) {
   const [waiting, setWaiting] = useState<readonly Sent[]>([]);

@@ -24,7 +24,7 @@ export function useSilhouettes(address: string): Silhouettes {
     setProblem(undefined);
     try {
       const response = await fetch(address);
-      if (!response.ok) return setProblem('the part’s file is not there. Import it again.');
+      if (!response.ok) return setProblem('the part file is missing. Import it again.');
       const loaded = await worker.load(new Uint8Array(await response.arrayBuffer()), () => {});
       if (!loaded.ok) return setProblem(describeMeshIssue(loaded.issue));
       setViews(await worker.silhouettes());

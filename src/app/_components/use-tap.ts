@@ -8,7 +8,9 @@ import { v4 as newKey } from 'uuid';
 export interface Tap {
   readonly problem: string;
   readonly isBusy: boolean;
-  /** Does the work once by a key of its own. Shows the page anew afterwards; `then` goes on instead, where all went well. */
+  /**
+   * Does the work once per key. Refreshes the page afterwards; `then` goes to another page instead, if all went well.
+   */
   readonly tap: (work: (tapKey: string) => Promise<string>, then?: () => void) => void;
 }
 
@@ -26,7 +28,7 @@ async function send(work: (tapKey: string) => Promise<string>): Promise<string> 
       await new Promise((resolve) => setTimeout(resolve, WAIT_MS * tried));
     }
   }
-  return 'The connection is lost. Load the page again to see whether it was kept.';
+  return 'The connection was lost. Reload the page to see whether it was saved.';
 }
 
 /** Taps without a form: what is refused is said, and what nobody answered is sent again. */

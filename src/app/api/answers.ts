@@ -30,12 +30,12 @@ export function bodyOf(request: Request): AsyncIterable<Buffer> | undefined {
   return known.iterator({ destroyOnReturn: false });
 }
 
-/** How long the rest of a body is taken in before a refusal is sent, ms. */
+/** How long the rest of a body is received before a refusal is sent, ms. */
 const LONGEST_REST_MS = 30_000;
 
 /**
- * Takes in and throws away what nobody read of a body. A browser sends all of it before it reads the answer: with the rest
- * left standing it would wait for ever, and what was said is not seen.
+ * Receives and discards the unread rest of a body. A browser sends all of it before it reads the answer: with the rest
+ * unread it would wait for ever, and the answer is not seen.
  */
 async function takeRest(request: Request): Promise<void> {
   const until = Date.now() + LONGEST_REST_MS;
@@ -48,8 +48,8 @@ async function takeRest(request: Request): Promise<void> {
 }
 
 /**
- * A route handler, for the machine and paired devices alike. It says in a sentence what keeps it from the disk: a full
- * disk, a locked or damaged database. What it did not read of the body is taken in before it answers. HEAD, which the
+ * A route handler, for the server's computer and paired devices. It says in a sentence what prevents a write: a full
+ * disk, a locked or damaged database. The unread rest of the body is received before it answers. HEAD, which the
  * framework sends to GET, is answered without its work.
  */
 export function answering<Rest extends unknown[]>(handler: Handler<Rest>) {
@@ -66,7 +66,7 @@ export function answering<Rest extends unknown[]>(handler: Handler<Rest>) {
   };
 }
 
-/** A route handler for the machine itself: a paired device is refused. */
+/** A route handler for the server's own computer: a paired device is refused. */
 export function answeringAtMachine<Rest extends unknown[]>(handler: Handler<Rest>) {
   return answering((request: Request, ...rest: Rest) =>
     isAtMachine(request.headers) ? handler(request, ...rest) : refusal(AT_MACHINE_WORDS, 403),
@@ -74,10 +74,10 @@ export function answeringAtMachine<Rest extends unknown[]>(handler: Handler<Rest
 }
 
 function tooLarge(limitBytes: number): Response {
-  return refusal(`More than ${describeBytes(limitBytes)}. Split it.`, 413);
+  return refusal(`More than ${describeBytes(limitBytes)}. Split the file.`, 413);
 }
 
-/** The body of a request, which is read no further than the limit, whatever its sender says of its length. */
+/** Returns the body of a request, read no further than the limit, whatever length its sender announces. */
 export async function takeBytes(request: Request, limitBytes: number): Promise<Result<Uint8Array, Response>> {
   if (Number(request.headers.get('content-length') ?? 0) > limitBytes) return fail(tooLarge(limitBytes));
   const chunks: Uint8Array[] = [];
@@ -110,7 +110,7 @@ export async function readJson<Schema extends z.ZodType>(
   try {
     body = JSON.parse(text.value);
   } catch {
-    return fail(refusal('The body is not JSON.', 400));
+    return fail(refusal('The request body is not valid JSON.', 400));
   }
   const parsed = schema.safeParse(body);
   if (parsed.success) return ok(parsed.data);
@@ -125,5 +125,7 @@ export function idIn(text: string | null): number | undefined {
 
 /** A file to be saved under a name; quotes and line ends cannot get into the header. */
 export function download(name: string): Record<string, string> {
-  return { 'Content-Disposition': `attachment; filename="${name.replace(/[^\w .-]+/g, '-').slice(0, 120)}"` };
+  return {
+    'Content-Disposition': `attachment; filename="${name.replace(/[^\w ,.-]+/g, '-').slice(0, 120)}"`,
+  };
 }

@@ -29,8 +29,8 @@ export async function inTurns<Answer>(
 }
 
 /**
- * Answers with what long work gives. Who asks for lines is told how far it is, `{"share":0.4}` a line, and last
- * `{"status":200,"body":…}`; going away stops the work, and nothing is kept.
+ * Answers with the result of long work. A client that asks for lines gets progress, `{"share":0.4}` per line, and last
+ * `{"status":200,"body":…}`; if it disconnects, the work stops and nothing is stored.
  */
 export async function answerInTurns<Answer>(
   request: Request,
@@ -39,7 +39,7 @@ export async function answerInTurns<Answer>(
 ): Promise<Response> {
   if (request.headers.get('accept') !== LINES) {
     const value = await inTurns(steps, { isStopped: () => request.signal.aborted });
-    return value === undefined ? refusal('Stopped; nothing was taken in.', 499) : answer(value);
+    return value === undefined ? refusal('Stopped. Nothing was imported.', 499) : answer(value);
   }
   let gone = false;
   const encoder = new TextEncoder();
@@ -50,7 +50,7 @@ export async function answerInTurns<Answer>(
       const isStopped = () => gone || request.signal.aborted;
       try {
         const value = await inTurns(steps, { isStopped, onShare: (share) => send({ share }) });
-        const response = value === undefined ? refusal('Stopped; nothing was taken in.', 499) : answer(value);
+        const response = value === undefined ? refusal('Stopped. Nothing was imported.', 499) : answer(value);
         send({ status: response.status, body: await response.json() });
       } catch (error) {
         send({ status: 503, body: { message: wordsOfTrouble(error) } });

@@ -28,14 +28,14 @@ export default async function GaugesPage({ searchParams }: Search) {
     <div className="mx-auto max-w-6xl px-4 py-5 sm:px-6">
       <h1 className="text-3xl">Gauges</h1>
       <p className="mt-2 max-w-prose text-soft">
-        Small pieces that settle what is unknown: printed once, measured or tried by hand in minutes, and
-        counted in every job of that printer and resin from then on.
+        Small test prints. Print one, then measure it or try it by hand in minutes. The result counts in every
+        job of that printer and resin.
       </p>
       <section aria-labelledby="bench-gauges" className="mt-5">
         <h2 id="bench-gauges" className="border-b border-ink pb-1 text-lg">
-          On the bench
+          In progress
         </h2>
-        {gauges.length === 0 && <p className="mt-2 text-soft">None yet.</p>}
+        {gauges.length === 0 && <p className="mt-2 text-soft">No gauges yet.</p>}
         <ul>
           {gauges.map(({ id, name, profile, printed, found, of }) => (
             <li
@@ -53,7 +53,7 @@ export default async function GaugesPage({ searchParams }: Search) {
                   'waits for its print'
                 ) : (
                   <>
-                    <span className="num">{found}</span> of <span className="num">{of}</span> found out
+                    <span className="num">{found}</span> of <span className="num">{of}</span> recorded
                   </>
                 )}
               </p>
@@ -63,11 +63,11 @@ export default async function GaugesPage({ searchParams }: Search) {
       </section>
       <section aria-labelledby="make-gauge" className="mt-7">
         <h2 id="make-gauge" className="mb-2 text-lg">
-          Make one
+          New gauge
         </h2>
         {profiles.length === 0 ? (
           <Note>
-            A gauge belongs to a printer and a resin: make them under{' '}
+            A gauge needs a printer and a resin. Add them in{' '}
             <Link href="/printers" className="underline">
               Printers
             </Link>{' '}

@@ -30,33 +30,33 @@ export const saveClasses = formAtMachine(async (_before: FormAnswer, data: FormD
     data,
     verb: (fitClasses) => ok(changeFitClasses(bench().db, fitClasses)),
     said: () =>
-      'Kept for new jobs. Earlier jobs keep the limits they were agreed with; Fit offers the new ones for each.',
+      'Saved for new jobs. Existing jobs keep their agreed limits; Fit offers the new ones for each job.',
     ...shown,
   });
 });
 
 export const saveSchools = formAtMachine(async (_before: FormAnswer, data: FormData) => {
-  const said = () => 'Kept. Every process card follows it.';
+  const said = () => 'Saved. Every process card uses it.';
   return answerForm({ form: schoolsForm, data, verb: keep, said, ...shown });
 });
 
-/** What relatives lend; profiles that are not measured yet follow it at once. */
+/** Shares of related profiles; profiles that are not measured yet follow at once. */
 export const saveShares = formAtMachine(async (_before: FormAnswer, data: FormData) => {
-  const said = () => 'Kept. Profiles that few readings were taken of follow it.';
+  const said = () => 'Saved. Profiles with few readings use it.';
   return answerForm({ form: sharesForm, data, verb: (shares) => keep({ shares }), said, ...shown });
 });
 
 export const saveCheckRules = formAtMachine(async (_before: FormAnswer, data: FormData) => {
-  const said = () => 'Kept. The next look at a part is held to it.';
+  const said = () => 'Saved. The next check uses it.';
   return answerForm({ form: checkRulesForm, data, verb: (check) => keep({ check }), said, ...shown });
 });
 
 export const saveRunRules = formAtMachine(async (_before: FormAnswer, data: FormData) => {
-  const said = () => 'Kept. Plates and the day are planned by it.';
+  const said = () => 'Saved. Plates and the schedule use it.';
   return answerForm({ form: runRulesForm, data, verb: (run) => keep({ run }), said, ...shown });
 });
 
 export const saveCareRules = formAtMachine(async (_before: FormAnswer, data: FormData) => {
-  const said = () => 'Kept. Care is counted by it.';
+  const said = () => 'Saved. Maintenance uses it.';
   return answerForm({ form: careRulesForm, data, verb: (care) => keep({ care }), said, ...shown });
 });

@@ -23,57 +23,57 @@ import { SharePanel } from './_components/share-panel';
 import { SchoolFields } from './_components/school-fields';
 import { ShareFields } from './_components/share-fields';
 
-export const metadata: Metadata = { title: 'House' };
+export const metadata: Metadata = { title: 'Settings' };
 
-/** The bench and its rules: currency, fit classes, instruments, what words mean, backup. */
+/** Settings of the workshop: currency, fit classes, instruments, hand fits, backup. */
 export default async function HousePage() {
   await connection();
-  // Forms begin anew where another bench was put in place.
+  // Forms start again after another workshop was restored.
   const { db, folder } = bench();
   const archived = glanceAtArchive(db);
   const isHere = isAtMachine(await headers());
   return (
     <div className="mx-auto grid max-w-5xl gap-8 px-4 py-5 sm:px-6 lg:grid-cols-2">
       <div className="space-y-8">
-        <h1 className="text-3xl">House</h1>
+        <h1 className="text-3xl">Settings</h1>
         {!isHere && (
           <Note>
-            You are on a paired device. You can read what is set here; you change it at the machine itself.
-            Backup, restore, pairing and revoking are done there too. All else works here.
+            You are on a paired device. Here you can read the settings. To change them, to back up or restore,
+            and to pair or revoke devices, use the computer that runs the server. Everything else works here.
           </Note>
         )}
-        {/* Read on a paired device, changed at the machine. */}
+        {/* A paired device can only read them. */}
         <fieldset disabled={!isHere} className="space-y-8">
-          <section aria-label="Bench">
+          <section aria-label="Workshop">
             <HouseFields key={folder} {...benchHouse()} />
           </section>
           <section aria-labelledby="classes-title">
             <h2 id="classes-title" className="text-lg">
-              What a wish means
+              Fit classes
             </h2>
             <ClassFields key={folder} classes={benchHouse().fitClasses} />
           </section>
           <section aria-labelledby="check-title">
             <h2 id="check-title" className="text-lg">
-              What a part is held to before printing
+              Check limits
             </h2>
             <p className="mb-3 text-sm text-soft">
-              Shops differ: some trust two pixels, some six; some hang a whole face from supports. These are
-              yours.
+              Shops use different limits: some accept walls of two pixels, some of six; some print a whole
+              face on supports. Set your limits here.
             </p>
             <CheckFields key={folder} rules={benchHouse().check} />
           </section>
           <section aria-labelledby="shares-title">
             <h2 id="shares-title" className="text-lg">
-              What relatives lend
+              Related profiles
             </h2>
             <p className="mb-2 text-sm text-soft">
-              A profile that nobody measured starts from those on the same printer or of the same resin. What
-              the machine does, out of square, lean, plate, is shared by printer; what the resin does, shrink,
-              cure below hanging faces, by resin. The numbers are our start values.
+              A profile without readings starts from profiles with the same printer or resin. Printer effects
+              (out of square, exposure gradient, plate) are shared by printer; resin effects (shrinkage, cure
+              below overhangs) by resin. The numbers are default values.
             </p>
             <details>
-              <summary className="font-semibold">The shares</summary>
+              <summary className="font-semibold">Shares</summary>
               <div className="mt-2">
                 <ShareFields key={folder} shares={benchHouse().shares} />
               </div>
@@ -81,20 +81,20 @@ export default async function HousePage() {
           </section>
           <section aria-labelledby="hours-title">
             <h2 id="hours-title" className="mb-2 text-lg">
-              Hours and costs
+              Working hours and costs
             </h2>
             <RunFields key={folder} run={benchHouse().run} />
           </section>
           <section aria-labelledby="care-title">
             <h2 id="care-title" className="mb-2 text-lg">
-              Care
+              Maintenance
             </h2>
             <CareFields key={folder} care={benchHouse().care} />
             <p className="mt-3 text-sm">
               <Link href="/house/causes" className="underline">
-                How failures are read
+                Failure causes
               </Link>
-              : the chances of each cause, with their reasons.
+              : the chance of each cause, with reasons.
             </p>
           </section>
         </fieldset>
@@ -102,7 +102,11 @@ export default async function HousePage() {
           <h2 id="share-title" className="text-lg">
             Phones and tablets
           </h2>
-          {isHere ? <Shared /> : <p className="text-soft">Paired and revoked at the machine itself.</p>}
+          {isHere ? (
+            <Shared />
+          ) : (
+            <p className="text-soft">Pair and revoke devices on the computer that runs the server.</p>
+          )}
         </section>
         {isHere && <Backup />}
       </div>
@@ -110,13 +114,13 @@ export default async function HousePage() {
         <Calipers />
         <section aria-labelledby="words-title">
           <h2 id="words-title" className="text-lg">
-            What the words of fit mean here
+            Hand-fit words in this shop
           </h2>
           <ShopMeanings meanings={learnShopMeanings(db)} />
         </section>
         <section aria-labelledby="schools-title">
           <h2 id="schools-title" className="mb-2 text-lg">
-            Where practice differs
+            Shop practice
           </h2>
           <fieldset disabled={!isHere}>
             <SchoolFields key={folder} {...benchHouse()} />
@@ -127,7 +131,7 @@ export default async function HousePage() {
             Archived jobs
           </h2>
           {archived.length === 0 && (
-            <p className="text-soft">None. You archive a job under its Need and can bring it back.</p>
+            <p className="text-soft">No archived jobs. You can archive a job in Need and restore it here.</p>
           )}
           <ul>
             {archived.map(({ id, name }) => (
@@ -144,14 +148,14 @@ export default async function HousePage() {
   );
 }
 
-/** The bench as one file, out and in, and the benches that were replaced. */
+/** Backup and restore, and the replaced workshops. */
 function Backup() {
   return (
     <section aria-labelledby="backup-title">
       <h2 id="backup-title" className="text-lg">
         Backup
       </h2>
-      <p className="mb-3 text-soft">Everything on this bench, readings, signatures and parts, in one file.</p>
+      <p className="mb-3 text-soft">All data in one file: readings, signatures and parts.</p>
       <BackupButton />
       <RestorePanel />
       <OriginalsPanel {...viewOriginals()} />
@@ -159,7 +163,7 @@ function Backup() {
   );
 }
 
-/** Who may reach the bench from elsewhere. */
+/** Devices that may reach the server. */
 function Shared() {
   const share = sharing();
   return (
@@ -167,14 +171,14 @@ function Shared() {
       origin={share?.origin}
       devices={(share?.list() ?? []).map(({ id, name, pairedAt }) => ({ id, name, pairedAt }))}
       trouble={sharingTrouble()}
-      // The page is made anew at each request: its clock is that of the answer.
+      // The page is rendered at each request: its clock is that of the answer.
       // eslint-disable-next-line react-hooks/purity
       serverNow={Date.now()}
     />
   );
 }
 
-/** The calipers of the bench, what their last checks showed, and another one. */
+/** The calipers, the results of their last checks, and a form for another one. */
 function Calipers() {
   const { db } = bench();
   return (
@@ -187,17 +191,17 @@ function Calipers() {
           <li key={id} className="border-b border-hair py-1.5">
             <span className="font-semibold">{name}</span>{' '}
             <span className="text-sm text-soft">
-              limit of error <span className="num">{formatMm(mpeMm, 3)}</span>, steps of{' '}
+              limit of error <span className="num">{formatMm(mpeMm, 3)}</span>, resolution{' '}
               <span className="num">{resolutionMm}</span>, jaw flats{' '}
               {jawFlatMm === null ? 'unknown' : <span className="num">{formatMm(jawFlatMm)}</span>}
               {simulatedSeed !== null && ', simulated'}
             </span>
             <Checks instrumentId={id} checks={viewChecks(db, id)} />
             <details className="mt-1">
-              <summary className="text-sm underline">Check it on a piece of known size</summary>
+              <summary className="text-sm underline">Check on a reference piece</summary>
               <p className="my-2 max-w-prose text-sm text-soft">
-                A gauge block, a pin or a ring shows in a minute what the jaws add. Wipe both, read it three
-                times. All that this caliper measured is judged with what it shows.
+                A gauge block, pin or ring shows the error of the jaws in a minute. Wipe both and measure
+                three times. The result corrects everything measured with this caliper.
               </p>
               <CheckPieceForm instrumentId={id} name={name} />
             </details>
@@ -205,7 +209,7 @@ function Calipers() {
         ))}
       </ul>
       <details>
-        <summary className="font-semibold">Another caliper</summary>
+        <summary className="font-semibold">Add caliper</summary>
         <div className="mt-3">
           <InstrumentForm />
         </div>
@@ -217,13 +221,13 @@ function Calipers() {
 /** What the last check of each jaw showed. */
 function Checks({ instrumentId, checks }: { instrumentId: number; checks: readonly JawCheck[] }) {
   if (checks.length === 0)
-    return <p className="text-sm text-soft">Not checked yet: its limit of error stands for what it adds.</p>;
+    return <p className="text-sm text-soft">Not checked yet. The program uses the limit of error instead.</p>;
   return (
     <ul className="text-sm">
       {checks.map(({ jaw, piece, offMm, count, lastAt, lastId }) => (
         <li key={jaw}>
           {jaw} jaws: <span className="num">{formatSigned(offMm, 3)} mm</span> on {piece},{' '}
-          {count === 1 ? 'read once' : `read ${count} times`}, {dayOf(lastAt)} (
+          {count === 1 ? 'one reading' : `read ${count} times`}, {dayOf(lastAt)} (
           <TakeCheckBack instrumentId={instrumentId} checkId={lastId} />)
         </li>
       ))}
@@ -235,7 +239,7 @@ function ShopMeanings({ meanings }: { meanings: Readonly<Record<FitWord, WordMea
   return (
     <>
       <table className="w-full border-collapse">
-        <caption className="sr-only">How far each word lies from its start value</caption>
+        <caption className="sr-only">Shift of each word from its default clearance</caption>
         <tbody>
           {FIT_WORDS.map((word) => {
             const { shiftMm, sdMm, count } = meanings[word];
@@ -245,7 +249,7 @@ function ShopMeanings({ meanings }: { meanings: Readonly<Record<FitWord, WordMea
                   {describeFitWord(word)}
                 </th>
                 <td className="py-1 text-sm text-soft">
-                  {count === 0 ? 'as assumed' : `${count} checked by caliper`}
+                  {count === 0 ? 'default' : `${count} checked with the caliper`}
                 </td>
                 <td className="num py-1 text-right">
                   {formatSigned(shiftMm, 3)} ± {formatMm(1.96 * sdMm, 3)}
@@ -256,8 +260,8 @@ function ShopMeanings({ meanings }: { meanings: Readonly<Record<FitWord, WordMea
         </tbody>
       </table>
       <p className="mt-1 text-sm text-soft">
-        Clearance on the diameter at 10 mm, compared with the start values. Where a feature was both tried and
-        measured, the program learns how this shop uses the word and applies it in every job.
+        Clearance on the diameter at 10 mm, compared with the defaults. When a feature has both a hand fit and
+        a measurement, the program learns how this shop uses the word and applies it in every job.
       </p>
     </>
   );

@@ -5,7 +5,7 @@ import { tapAtMachine } from '@/app/_actions/at-machine';
 import { changedHouse } from '@/app/_actions/changed';
 import { sharing, sharingTrouble } from '@/subjects/house';
 
-/** A code as the machine's own screen shows it, with its picture. */
+/** A pairing code as the server's own screen shows it, with its picture. */
 export interface ShownCode {
   readonly code: string;
   readonly url: string;
@@ -18,7 +18,9 @@ export interface ShownCode {
 export const makeCode = tapAtMachine(async (): Promise<ShownCode | string> => {
   const share = sharing();
   if (share === undefined)
-    return sharingTrouble() ?? 'Sharing is off. Start the bench with --share and an address of this machine.';
+    return (
+      sharingTrouble() ?? 'Sharing is off. Start the server with --share and an address of this computer.'
+    );
   const made = share.newCode();
   const svg = await QRCode.toString(made.url, { type: 'svg', margin: 2 });
   return { ...made, picture: `data:image/svg+xml;base64,${Buffer.from(svg).toString('base64')}` };
@@ -28,5 +30,5 @@ export const makeCode = tapAtMachine(async (): Promise<ShownCode | string> => {
 export const revokeDevice = tapAtMachine(async (id: string): Promise<string> => {
   const isRevoked = sharing()?.revoke(String(id)) ?? false;
   changedHouse();
-  return isRevoked ? '' : 'That device is gone already. Load the page again.';
+  return isRevoked ? '' : 'That device is already removed. Reload the page.';
 });

@@ -40,7 +40,7 @@ export async function addProfile(_before: FormAnswer, data: FormData): Promise<F
     data,
     verb: (wanted) => createProfile(bench().db, wanted),
     refusal: describeProfileIssue,
-    said: (_id, { resinName, printerName }) => `${resinName} on ${printerName} is on the bench.`,
+    said: (_id, { resinName, printerName }) => `${resinName} on ${printerName} created.`,
     changed: changedPrinters,
   });
 }
@@ -51,7 +51,7 @@ export async function savePrinter(_before: FormAnswer, data: FormData): Promise<
     data,
     verb: ({ printerId, facts }) => changePrinter(bench().db, printerId, facts),
     refusal: () => GONE_WORDS,
-    said: () => 'Kept. The next look at a part and the next choice of a resin count with it.',
+    said: () => 'Saved. It applies to the next check and the next choice of resin.',
     changed: changedPrinters,
   });
 }
@@ -67,7 +67,7 @@ export async function saveCard(_before: FormAnswer, data: FormData): Promise<For
   });
 }
 
-/** What ails a simulated printer from now on. */
+/** Sets the fault of a simulated printer. */
 export async function saveTrouble(_before: FormAnswer, data: FormData): Promise<FormAnswer> {
   return answerForm({
     form: troubleForm,
@@ -75,7 +75,7 @@ export async function saveTrouble(_before: FormAnswer, data: FormData): Promise<
     verb: ({ printerId, trouble }) =>
       setTrouble(bench().db, printerId, trouble, randomInt(1, 1_000_000)) ? ok(undefined) : fail(GONE_WORDS),
     refusal: String,
-    said: () => 'Kept. Look at what comes off it under its prints.',
+    said: () => 'Fault applied. Check the results of its prints.',
     changed: changedPrinters,
   });
 }
@@ -118,7 +118,7 @@ export const takeBackProfileChange = tap(
     if (!areIds(profileId, changeId)) return GONE_WORDS;
     const taken = takeBackProcess(bench().db, profileId, changeId, after);
     changedProcess();
-    return taken.ok ? 'Taken back.' : describeChangeIssue(taken.issue);
+    return taken.ok ? 'Change undone.' : describeChangeIssue(taken.issue);
   },
 );
 
@@ -133,7 +133,7 @@ export async function chooseControlFeature(
     ids: [profileId],
     verb: ({ featureId }) => chooseControl(bench().db, profileId, featureId),
     refusal: () => GONE_WORDS,
-    said: () => 'Kept. From the next print on it is read under Measure, after the sizes of the part.',
+    said: () => 'Saved. From the next print on, Measure asks for it after the sizes of the part.',
     changed: changedProcess,
   });
 }
@@ -144,7 +144,7 @@ export async function addForeignLaw(_before: FormAnswer, data: FormData): Promis
     data,
     verb: (wanted) => takeForeignLaw(bench().db, wanted),
     refusal: describeForeignIssue,
-    said: () => 'Taken in. It lends half of what one of this bench would.',
+    said: () => 'Imported. It counts half as much as a related profile of this workshop.',
     changed: changedProcess,
   });
 }

@@ -21,10 +21,10 @@ export default async function PrintersPage() {
   const printers = listPrinters(db);
   return (
     <div className="mx-auto max-w-5xl px-4 py-5 sm:px-6">
-      <h1 className="text-3xl">Printers and their signatures</h1>
+      <h1 className="text-3xl">Printers and signatures</h1>
       <p className="mt-2 max-w-prose text-soft">
-        A signature says how drawn sizes come out. It belongs to one printer with one resin and one profile,
-        and is learned from every reading taken of its prints.
+        A signature predicts how drawn sizes print. It belongs to one printer, one resin and one profile. The
+        program learns it from every reading of a print.
       </p>
       {printers.map((printer) => (
         <section key={printer.id} aria-labelledby={`printer-${printer.id}`} className="mt-6">
@@ -35,7 +35,7 @@ export default async function PrintersPage() {
               </Link>
             </h2>
             <p className="text-sm">
-              In the vat: <strong>{vats.get(printer.id)?.resin ?? 'nothing'}</strong>
+              Resin in the vat: <strong>{vats.get(printer.id)?.resin ?? 'nothing'}</strong>
             </p>
           </div>
           <p className="mt-1 text-sm text-soft">{describePrinter(printer)}</p>
@@ -50,11 +50,11 @@ export default async function PrintersPage() {
       ))}
       {profiles.length === 0 && (
         <p className="mt-3 text-soft">
-          No printer yet. Make the first one here, or on the way when a job asks for it.
+          No printers yet. Add the first printer here, or when a job asks for one.
         </p>
       )}
       <details className="mt-6" open={profiles.length === 0}>
-        <summary className="font-semibold">A new printer, resin or profile</summary>
+        <summary className="font-semibold">New printer, resin or profile</summary>
         <div className="mt-3 max-w-2xl">
           <ProfileForm action={addProfile} />
         </div>

@@ -9,7 +9,10 @@ import { Link, Note } from '@/ui';
 
 export const metadata: Metadata = { title: 'Rescue' };
 
-/** What is wrong with the bench, and the ways back. It needs nothing of the bench that is there. A paired device is told what is wrong, no more. */
+/**
+ * What is wrong with the workshop, and the ways back. It needs nothing of the present workshop. A paired device sees
+ * only what is wrong.
+ */
 export default async function RescuePage() {
   await connection();
   const isHere = isAtMachine(await headers());
@@ -17,12 +20,11 @@ export default async function RescuePage() {
   return (
     <div className="mx-auto max-w-2xl space-y-6 px-4 py-8 sm:px-6">
       <h1 className="text-3xl">
-        {trouble === undefined ? 'The bench is sound' : 'The bench cannot be opened'}
+        {trouble === undefined ? 'The workshop has no errors' : 'The workshop cannot be opened'}
       </h1>
       {trouble === undefined ? (
         <Note>
-          {isHere && 'Its database was read through and nothing is wrong with it.'}{' '}
-          <Link href="/">Go on to Today</Link>
+          {isHere && 'The database was checked. No errors found.'} <Link href="/">Continue to Today</Link>
         </Note>
       ) : (
         <p role="alert" className="border-l-4 border-plum bg-sheet px-3 py-2 break-words">
@@ -32,16 +34,14 @@ export default async function RescuePage() {
       {isHere ? (
         <section aria-labelledby="ways-title">
           <h2 id="ways-title" className="text-lg">
-            Put a backup in its place
+            Restore a backup
           </h2>
-          <p className="text-soft">
-            The bench that is there now is kept as it is, whatever its state, until you delete it.
-          </p>
+          <p className="text-soft">The current workshop is kept unchanged until you delete it.</p>
           <RestorePanel />
           <OriginalsPanel {...viewOriginals()} />
         </section>
       ) : (
-        <p className="text-soft">A backup is put in its place at the machine itself.</p>
+        <p className="text-soft">Restore a backup on the computer that runs the server.</p>
       )}
     </div>
   );

@@ -81,7 +81,7 @@ export async function addJob(runId: number, _before: FormAnswer, data: FormData)
     data,
     ids: [runId],
     verb: ({ jobId = 0, copies }) => layOnPlate(bench().db, jobId, { runId, copies, gapMm: gap() }),
-    said: () => 'Laid on the plate.',
+    said: () => 'Added to the plate.',
     ...shown,
   });
 }
@@ -125,7 +125,7 @@ export async function saveVat(printerId: number, _before: FormAnswer, data: Form
     data,
     ids: [printerId],
     verb: (look) => keepVat(bench().db, printerId, look),
-    said: (levelMl) => `Kept: ${levelMl} ml in the vat.`,
+    said: (levelMl) => `Saved: ${levelMl} ml in the vat.`,
     ...shown,
   });
 }
@@ -157,7 +157,7 @@ export const start = tap('start', GONE_WORDS, (runId: number, speed: number): st
   return answer(startRun(bench().db, runId, { house: benchHouse(), speed: known }));
 });
 
-/** The moment that a time of the clock means: today's, or yesterday's where today's is still to come. */
+/** Returns the moment of a clock time: today's, or yesterday's if today's is in the future. */
 function momentOf({ hours, minutes }: { hours: number; minutes: number }, now: Date): Date {
   const today = new Date(now.getFullYear(), now.getMonth(), now.getDate(), hours, minutes);
   if (today <= now) return today;
@@ -180,7 +180,7 @@ export async function saveEnd(runId: number, _before: FormAnswer, data: FormData
         isUsable: true,
       });
     },
-    said: () => 'Off to the wash.',
+    said: () => 'Print finished. Next: wash.',
     ...shown,
   });
 }
@@ -199,7 +199,7 @@ export async function saveStop(runId: number, _before: FormAnswer, data: FormDat
         reason,
         isUsable,
       }),
-    said: () => 'Kept with where and why.',
+    said: () => 'Stop saved with place and reason.',
     ...shown,
   });
 }
@@ -210,7 +210,7 @@ export async function savePour(runId: number, _before: FormAnswer, data: FormDat
     data,
     ids: [runId],
     verb: (pour) => pourResin(bench().db, runId, pour),
-    said: (_, { ml }) => `${ml} ml poured.`,
+    said: (_, { ml }) => `${ml} ml added.`,
     ...shown,
   });
 }
@@ -225,7 +225,7 @@ export async function saveWeighing(runId: number, _before: FormAnswer, data: For
         ? keepWeighing(bench().db, runId, weighed)
         : fail({ code: 'nothingWeighed' } as const),
     said: (_, { parts, supports }) =>
-      `Kept: supports are ${Math.round((100 * supports) / parts)} % of the parts.`,
+      `Saved: supports are ${Math.round((100 * supports) / parts)} % of the parts.`,
     ...shown,
   });
 }

@@ -53,7 +53,7 @@ export async function startResin(_before: FormAnswer, data: FormData): Promise<F
   });
 }
 
-/** Puts the made-up resins that ship with the program on the shelf, to try things with. */
+/** Adds the invented resins that ship with the program, to try things with. */
 export async function takePracticeShelf(): Promise<void> {
   bringAll(bench().db, SHIPPED_SHELF);
   changedShelf();
@@ -75,7 +75,7 @@ export async function saveQuote(resinId: number, _before: FormAnswer, data: Form
     data,
     ids: [resinId],
     verb: (quote) => keepQuote(bench().db, resinId, quote),
-    said: (_value, { typed }) => (typed === undefined ? 'Kept.' : `Kept, converted from ${typed}.`),
+    said: (_value, { typed }) => (typed === undefined ? 'Saved.' : `Saved, converted from ${typed}.`),
     ...shown,
   });
 }
@@ -98,7 +98,7 @@ export async function saveBottle(resinId: number, _before: FormAnswer, data: For
     data,
     ids: [resinId],
     verb: (bottle) => addBottle(bench().db, resinId, bottle),
-    said: () => 'On the shelf.',
+    said: () => 'Resin added.',
     ...shown,
   });
 }
@@ -139,16 +139,16 @@ export async function saveVat(_before: FormAnswer, data: FormData): Promise<Form
   });
 }
 
-/** Keeps a bench proof of the kind that its form names. */
+/** Stores a test of the kind that its form names. */
 export async function saveProof(resinId: number, _before: FormAnswer, data: FormData): Promise<FormAnswer> {
   const kind = PROOF_KINDS.find((each) => each === fieldOf(data, 'kind'));
-  if (kind === undefined) return refused('Choose a kind of proof.');
+  if (kind === undefined) return refused('Choose a test type.');
   return answerForm({
     form: PROOF_FORMS[kind],
     data,
     ids: [resinId],
     verb: ({ note, on, ...test }) => keepProof(bench().db, resinId, { ...test, on: on || today() }, note),
-    said: (result) => `Kept: ${describeProofResult(result)}.`,
+    said: (result) => `Saved: ${describeProofResult(result)}.`,
     ...shown,
   });
 }

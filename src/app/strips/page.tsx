@@ -21,10 +21,14 @@ const CASES: readonly { readonly words: string; readonly tone: StripTone; readon
     values: { ...LIMITS, predictedMm: -0.02, measuredMm: -0.08, expandedU_mm: 0.02 },
   },
   { words: 'can’t tell yet', tone: 'unsure', values: { ...LIMITS, measuredMm: 0.04, expandedU_mm: 0.025 } },
-  { words: 'not read yet', tone: 'none', values: { ...LIMITS, predictedMm: 0, predictedHalfMm: 0.045 } },
-  { words: 'out, far over', tone: 'over', values: { ...LIMITS, measuredMm: 2.3, expandedU_mm: 0.02 } },
+  { words: 'not measured yet', tone: 'none', values: { ...LIMITS, predictedMm: 0, predictedHalfMm: 0.045 } },
   {
-    words: 'in, limits on one side',
+    words: 'out of limits, far over',
+    tone: 'over',
+    values: { ...LIMITS, measuredMm: 2.3, expandedU_mm: 0.02 },
+  },
+  {
+    words: 'in limits, one-sided',
     tone: 'in',
     values: { ...LIMITS, lowerDeviationMm: 0, upperDeviationMm: 0.1, measuredMm: 0.05, expandedU_mm: 0.02 },
   },

@@ -4,7 +4,7 @@ import { ok } from '@/core/result';
 import type { Connection } from '@/store';
 import { readyBench } from '@/testing/bench';
 
-// Outside of a request there is nothing to show anew, and nowhere to go on to.
+// Outside of a request there is nothing to refresh and no page to go to.
 jest.unstable_mockModule('next/cache', () => ({ revalidatePath: () => undefined }));
 jest.unstable_mockModule('next/navigation', () => ({
   redirect: (address: string) => {
@@ -12,7 +12,7 @@ jest.unstable_mockModule('next/navigation', () => ({
   },
 }));
 
-/** What the page says of the door that it came in by. */
+/** Which door the page says that it came in by. */
 let door = 'machine';
 jest.unstable_mockModule('next/headers', () => ({
   headers: async () => new Headers({ 'x-mellow-door': door }),
@@ -53,7 +53,7 @@ beforeEach(() => {
   ({ db } = readyBench());
   door = 'machine';
   Object.assign(globalThis, {
-    // The bench of this process, as src/store keeps it: what actions are done on.
+    // The workshop of this process, as src/store opens it: actions work on it.
     mellowBench: { root: '', opened: ok({ root: '', folder: '', db }) },
     mellowDoor: { isMachineMark: (mark: string | null) => mark === 'machine' },
   });
@@ -133,9 +133,11 @@ describe('what is done at the machine itself', () => {
     for (door of ['device x', '', 'machine of somebody else']) {
       expect(await saveShares({ ok: true }, new FormData())).toMatchObject({
         ok: false,
-        message: expect.stringContaining('at the machine itself'),
+        message: expect.stringContaining('on the computer that runs the server'),
       });
-      expect(await dropLine(TAP_KEY, { evidence: 'samePlaceOnPlate' })).toContain('at the machine itself');
+      expect(await dropLine(TAP_KEY, { evidence: 'samePlaceOnPlate' })).toContain(
+        'on the computer that runs the server',
+      );
     }
     expect(contents()).toBe(before);
     door = 'machine';
@@ -145,7 +147,7 @@ describe('what is done at the machine itself', () => {
   test('without a server that marks its requests nobody is at the machine', async () => {
     const { makeCode } = await import('../house/share-actions');
     Object.assign(globalThis, { mellowDoor: undefined });
-    expect(await makeCode()).toContain('at the machine itself');
+    expect(await makeCode()).toContain('on the computer that runs the server');
   });
 });
 

@@ -46,7 +46,7 @@ describe('a form whose save fails', () => {
     };
     expect(await answerOf(closed)).toMatchObject({
       ok: false,
-      message: expect.stringContaining('another bench'),
+      message: expect.stringContaining('another workshop'),
     });
   });
 

@@ -34,7 +34,7 @@ describe('mellow ladder', () => {
   test('all fused still computes, and says so beside it; a strange word is refused by its row', () => {
     const fused = mellow('ladder', inFolder('fused.csv', 'gap_mm,outcome\n0.1,fused\n0.2,fused\n'));
     expect(fused.status).toBe(0);
-    expect(fused.stderr).toMatch(/Every rung up to 0.20 fused/);
+    expect(fused.stderr).toMatch(/Every step up to 0.20 fused/);
     const strange = mellow('ladder', inFolder('strange.csv', 'gap_mm,outcome\n0.1,melted\n'));
     expect(strange.status).toBe(2);
     expect(strange.stderr).toMatch(/melted/);
@@ -101,7 +101,7 @@ describe('mellow press, snap and iso286', () => {
     expect(mellow('iso286', '25', 'H7/g6').json()).toMatchObject({ clearance_um: { min: 7, max: 41 } });
     const wrong = mellow('iso286', '25', 'loose');
     expect(wrong.status).toBe(2);
-    expect(wrong.stderr).toMatch(/Write hole, slash, shaft/);
+    expect(wrong.stderr).toMatch(/Enter hole, slash, shaft/);
   });
 });
 
@@ -122,6 +122,6 @@ describe('mellow gauge', () => {
     const strange = mellow('gauge', 'boat', '-o', file);
     expect(strange.status).toBe(2);
     expect(strange.stderr).toMatch(/hinge, ball, links/);
-    expect(mellow('gauge', 'hole', '--from', '5').stderr).toMatch(/say where to write/);
+    expect(mellow('gauge', 'hole', '--from', '5').stderr).toMatch(/output file missing/);
   });
 });

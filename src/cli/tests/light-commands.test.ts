@@ -57,10 +57,16 @@ describe('mellow light strips', () => {
 
   test.each([
     ['exposure\n8', 'line 1: the column depth_mm missing'],
-    ['exposure,depth_mm\n8,0.1', 'one point makes no curve'],
-    ['exposure,depth_mm\n8,0.1\n12,0', 'strip 2, exposure 12: nothing stayed'],
-    ['exposure,depth_mm\n8,0.2\n12,0.1', 'the curve falls'],
-    ['exposure,depth_mm\n0,0.2\n12,0.1', 'strip 1: an exposure of 0 cannot be'],
+    [
+      'exposure,depth_mm\n8,0.1',
+      'all strips had the same exposure. A curve needs at least two: cure another strip at 1.5 times the exposure.',
+    ],
+    ['exposure,depth_mm\n8,0.1\n12,0', 'strip 2, exposure 12: no thickness'],
+    [
+      'exposure,depth_mm\n8,0.2\n12,0.1',
+      'longer exposures gave thinner strips, which is physically impossible. Check which strip is which, and measure them again.',
+    ],
+    ['exposure,depth_mm\n0,0.2\n12,0.1', 'strip 1: 0 is not a valid exposure'],
     ['exposure,depth_mm\nlong,0.2', 'line 2, exposure'],
   ])('%j is refused with its sentence', (text, words) => {
     expect(refusal(() => runLightStrips(asGiven(inFolder('bad.csv', text))))).toContain(words);
@@ -78,10 +84,13 @@ describe('mellow light trim', () => {
   });
 
   test.each([
-    ['{', 'this is not JSON'],
+    ['{', 'this is not valid JSON'],
     ['{"t0_s":2.4}', 'prior:'],
-    ['{"t0_s":0,"prior":{"mean":0,"sd":1},"observations":[]}', 'an exposure of 0 s cannot be'],
-    ['{"t0_s":2,"prior":{"mean":0,"sd":0},"observations":[]}', 'the sd of the prior'],
+    ['{"t0_s":0,"prior":{"mean":0,"sd":1},"observations":[]}', '0 s is not a valid exposure'],
+    [
+      '{"t0_s":2,"prior":{"mean":0,"sd":0},"observations":[]}',
+      'the standard deviation of the prior must be above 0.',
+    ],
     [
       '{"t0_s":2,"prior":{"mean":0,"sd":1},"observations":[{"t_s":2,"edge_mm":0.1,"sd_mm":0}]}',
       'observation 1',

@@ -49,13 +49,9 @@ test.each([
   [
     runLogWhere,
     { prints: [{ places: twoPlaces, failed: [0] }] },
-    'failures of one print only: too few to tell',
+    'failures of one print only: not enough data',
   ],
-  [
-    runLogWhere,
-    { prints: [{ places: twoPlaces, failed: [2] }] },
-    'print 1: failed place 2 is none of its places',
-  ],
+  [runLogWhere, { prints: [{ places: twoPlaces, failed: [2] }] }, 'print 1: failed place 2 does not exist'],
   [runLogWhere, { prints: [{ places: twoPlaces, failed: [1, 1] }] }, 'place 1 is named twice'],
   [runLogWhere, { prints: 'none' }, 'prints'],
   [runLogCause, { prior: {}, table: {}, evidence: {} }, 'the prior names no cause'],
@@ -63,13 +59,13 @@ test.each([
   [
     runLogCause,
     { prior: { film: 1 }, table: {}, evidence: { moon: true } },
-    'evidence moon: the table has no such line',
+    'evidence moon: the table has no such row',
   ],
   [runLogCause, { prior: { film: 1 }, table: { a: {} }, evidence: { a: true } }, 'table, a, film'],
   [
     runLogCause,
     { prior: { film: 1 }, table: { a: { film: 0 } }, evidence: { a: true } },
-    'contradicts itself',
+    'the evidence is contradictory: the zeros and ones in the table exclude every cause. Use chances near 0 and 1 instead.',
   ],
 ])('what cannot be is refused in a sentence: %#', (command, ask, says) => {
   const refused = () => command(asGiven(inFolder(ask)));

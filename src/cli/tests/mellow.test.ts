@@ -29,7 +29,7 @@ describe('mellow signature', () => {
     const { status, stdout, stderr } = mellow('signature', low, '--json');
     expect(status).toBe(0);
     expect(() => JSON.parse(stdout) as unknown).not.toThrow();
-    expect(stderr).toContain('line 2: ring outer was read 0.3 mm above the plate');
+    expect(stderr).toContain('line 2: ring outer was measured 0.3 mm above the plate');
   });
 
   test.each([
@@ -38,7 +38,10 @@ describe('mellow signature', () => {
     [['signature', 'src'], 'src: this is a folder'],
     [['signature', 'reference/README.md'], 'line 1: the columns'],
     [['signature', 'reference/signature-12.readings.csv', '--mpe', 'abc'], '--mpe: “abc” is not a number'],
-    [['signature', 'reference/signature-12.readings.csv', '--state', 'wet'], '--state: “wet” is none of'],
+    [
+      ['signature', 'reference/signature-12.readings.csv', '--state', 'wet'],
+      '--state: “wet” is not valid. Use one of',
+    ],
     [
       ['signature', 'reference/signature-12.readings.csv', '--stat', 'cured'],
       "Unknown option '--stat'. Did you mean --state?",
@@ -166,7 +169,7 @@ describe('mellow mesh', () => {
     const metres = inFolder('metres.stl', writeStl(box(0.03, 0.02, 0.01)));
     const { status, stderr } = mellow('mesh', 'check', metres, '--json');
     expect(status).toBe(0);
-    expect(stderr).toContain('drawn in metres? Scale the file by 1000');
+    expect(stderr).toContain('drawn in metres? If so, scale the file by 1000');
   });
 
   test('features lists the sizes that a file carries', () => {
@@ -206,21 +209,24 @@ describe('mellow mesh', () => {
   });
 
   test.each([
-    [['mesh', 'check', inFolder('empty.stl', '')], 'The file is empty'],
-    [['mesh', 'check', inFolder('cut.stl', writeStl(box(1, 1, 1)).slice(0, 200))], 'cut short'],
-    [['mesh', 'check', inFolder('text.stl', 'dear modeller')], 'none of STL, OBJ, PLY and 3MF'],
-    [['mesh', 'check', part, '--plate', 'large'], '“large” is no plate'],
+    [['mesh', 'check', inFolder('empty.stl', '')], 'the file is empty'],
+    [['mesh', 'check', inFolder('cut.stl', writeStl(box(1, 1, 1)).slice(0, 200))], 'the file is incomplete'],
+    [
+      ['mesh', 'check', inFolder('text.stl', 'dear modeller')],
+      'this file is not STL, OBJ, PLY or 3MF. Export the part in one of these formats.',
+    ],
+    [['mesh', 'check', part, '--plate', 'large'], '“large” is not a plate size'],
     [['mesh', 'check', part, '--lift=-1'], 'at least 0'],
     [['mesh', 'check', part, '--layer', '0.00001'], 'more than 100000 layers'],
     [['mesh', 'correct', part, '-o', 'x.stl'], '--signature'],
     [['mesh', 'correct', part, '--signature', 'reference/readings.json'], '-o OUT.stl'],
     [
       ['mesh', 'correct', part, '--signature', 'reference/readings.json', '-o', path.join(folder, 'no.stl')],
-      'no “parameters” in it',
+      ': “parameters” is missing.',
     ],
     [
       ['mesh', 'correct', part, '--signature', 'reference/README.md', '-o', path.join(folder, 'no.stl')],
-      'this is not JSON',
+      'not valid JSON',
     ],
   ])('unusable input ends with 2 and a sentence (%#)', (words, sentence) => {
     const { status, stderr } = mellow(...words);

@@ -54,10 +54,12 @@ describe('mellow run', () => {
       'a speed must be above zero',
     );
     expect(said({ vat: { ...good.vat, level_mL: 90 } })).toContain('90 ml in a vat that holds 75');
-    expect(said({ vat: { ...good.vat, floor_mL: 80 } })).toContain('floor below its capacity');
-    expect(said({ area_mm2: [1e7] })).toContain('one layer uses more than a full vat');
+    expect(said({ vat: { ...good.vat, floor_mL: 80 } })).toContain(
+      'ml of the vat. Enter a smaller minimum level.',
+    );
+    expect(said({ area_mm2: [1e7] })).toContain('one layer needs more resin than a full vat');
     expect(said({ area_mm2: [-1] })).toContain('area_mm2.0');
-    expect(refusal(() => runRun(asGiven(inFolder('no.json', 'no'))))).toContain('not JSON');
+    expect(refusal(() => runRun(asGiven(inFolder('no.json', 'no'))))).toContain('not valid JSON');
   });
 });
 
@@ -73,9 +75,9 @@ describe('mellow plan', () => {
     const day = { presence_min: [[0, 60]], stations: ['A'], jobs: [job] };
     const said = (change: object) =>
       refusal(() => runPlan(asGiven(inFolder('bad.json', { ...day, ...change }))));
-    expect(said({ stations: ['B'] })).toContain('A is none of the stations');
+    expect(said({ stations: ['B'] })).toContain('A is not a known station');
     expect(said({ presence_min: [[60, 0]] })).toContain('ends before it begins');
-    expect(said({ presence_min: [] })).toContain('nobody is there long enough');
+    expect(said({ presence_min: [] })).toContain('no working time is long enough');
     expect(refusal(() => runPlan(asGiven(inFolder('day.json', day), '--seed', 'x')))).toContain(
       'whole number',
     );

@@ -107,7 +107,7 @@ describe('mellow signature', () => {
   });
 
   test.each([
-    ['not JSON', '{', 'this is not JSON'],
+    ['not JSON', '{', 'this is not valid JSON'],
     [
       'a signature that lacks a parameter',
       [{ same: [], signature: { parameters: [] } }],

@@ -57,7 +57,7 @@ export interface Finding {
 
 /** What stands behind the words sure, likely and possible when costs are compared; ours, to rank by, not measured. */
 const CHANCE_SHARE: Readonly<Record<Chance, number>> = { sure: 0.95, likely: 0.5, possible: 0.15 };
-/** Share of a print that each risk throws away: a size off is often drawn anew, a marred face rubbed down. */
+/** Share of a print that each risk costs: a wrong size can often be drawn again, a marred face can be sanded. */
 const LOST_SHARE: Readonly<Record<Risk, number>> = { printLost: 1, sizeOff: 0.6, surfaceMarred: 0.2 };
 /** Cleaning up, refilling and starting again, hours. */
 const START_AGAIN_HOURS = 0.5;
@@ -246,8 +246,8 @@ function keyOf({ code, station, layer, atMm }: Draft): string {
 }
 
 /**
- * What the layers of a part show, in order of what it would cost to print it so. Hours come from the machine; the shares
- * behind the words are ours and stand above.
+ * Returns the findings of the layers of a part, most expensive first. Hours come from the printer; the shares behind
+ * the words are our own estimates, listed above.
  */
 export function listFindings(
   check: MeshCheck,

@@ -1,6 +1,6 @@
 import { ASSUMED_LAYER_S } from '@/core/run';
 
-/** Where a limit comes from: the machine, the resin's sheet, its tests, a house rule, or assumed for want of anything better. */
+/** Source of a limit: the printer, the datasheet of the resin, its tests, a setting, or an assumption. */
 export type LimitSource = 'printer' | 'resin' | 'ladder' | 'house' | 'assumed';
 
 export interface Limit {
@@ -13,7 +13,7 @@ export type Room = readonly [number, number, number];
 
 export const STATIONS = ['plate', 'wash', 'lamp'] as const;
 export type Station = (typeof STATIONS)[number];
-/** Rooms of the machines that a part must pass through; those not known are left out. */
+/** Openings of the stations (wash, lamp) that a part must fit through; unknown ones are left out. */
 export type Rooms = Partial<Record<Station, Room>>;
 
 /** How the part stands on the plate. */
@@ -23,7 +23,7 @@ export type Stance =
   /** Its supports are in the file: what stands on the plate is their feet. */
   | { readonly kind: 'inFile' };
 
-/** What the house holds a part to before it is printed; the rest follows from the printer and its tests. */
+/** Limits from the settings that a part is checked against; the others follow from the printer and its tests. */
 export interface CheckRules {
   /** Walls of fewer pixels are not trusted. */
   readonly wallPixels: number;
@@ -58,7 +58,7 @@ export const CHECK_RULES: CheckRules = Object.freeze({
 const ASSUMED_PIXEL_MM = 0.05;
 const ASSUMED_PLATE: Room = [120, 70, 150];
 
-/** What is known of the machine that will print the part. */
+/** What is known of the printer that will print the part. */
 export interface Machine {
   readonly pixelMm?: number;
   readonly layerMm: number;
@@ -68,9 +68,9 @@ export interface Machine {
   readonly leastFeatureMm?: number;
   /** Support tip that the resin's sheet asks for, mm. */
   readonly tipMm?: number;
-  /** Gap that a ladder of this printer and resin found to stay open, mm. */
+  /** Gap that a gap test of this printer and resin found to stay open, mm. */
   readonly ladderGapMm?: number;
-  /** The same below a roof, by a ladder through height, mm. */
+  /** The same below a roof, from a gap test along Z, mm. */
   readonly ladderRoofMm?: number;
   /** Gaps that the joints of this job are drawn with, mm. */
   readonly jointGapsMm: readonly number[];
@@ -113,12 +113,12 @@ function leastWall(byPixels: Limit, { leastFeatureMm }: Machine): Limit {
     : { value: leastFeatureMm, from: 'resin' };
 }
 
-/** The gap that a ladder freed, or the house's rule where none was tried. */
+/** The gap found by a gap test, or the setting where there was no test. */
 function openGap(ladderMm: number | undefined, { leastGapMm }: CheckRules): Limit {
   return ladderMm === undefined ? { value: leastGapMm, from: 'house' } : { value: ladderMm, from: 'ladder' };
 }
 
-/** Turns what is known of a machine and the rules of the house into thresholds. */
+/** Returns thresholds from what is known of a printer and from the settings. */
 export function limitsOf(machine: Machine, rules: CheckRules = CHECK_RULES): CheckLimits {
   const { jointRoofsMm = [] } = machine;
   const pixelMm = known(machine.pixelMm, 'printer', ASSUMED_PIXEL_MM);
@@ -156,7 +156,7 @@ export function fitStations(size: Room, liftMm: number, rooms: Rooms): Partial<R
   return fits;
 }
 
-/** Does a box stand in a room upright, as it lies or turned by a quarter? */
+/** Returns whether a box fits into an opening upright, as it is or rotated by 90°. */
 export function fitsRoom([x, y, z]: Room, [length, width, height]: Room): boolean {
   return z <= height && ((x <= length && y <= width) || (x <= width && y <= length));
 }

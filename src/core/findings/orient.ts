@@ -17,11 +17,11 @@ export type PoseName =
   | { readonly kind: 'tilt'; readonly about: 'X' | 'Y'; readonly deg: number }
   | { readonly kind: 'search' };
 
-/** What a pose asks of the print. */
+/** What an orientation costs in the print. */
 export interface PoseWorth {
   readonly pose: Pose;
   readonly heightMm: number;
-  /** Along X and Y as it lies there. */
+  /** Size along X and Y in this orientation. */
   readonly footprintMm: readonly [number, number];
   readonly hours: number;
   readonly peakMm2: number;
@@ -128,7 +128,7 @@ const tilted = (about: 'X' | 'Y', deg: number): Pose => {
   return { name: { kind: 'tilt', about, deg }, up };
 };
 
-/** As it came, on each of its other faces, and leaning the usual ways. */
+/** As imported, on each of its other faces, and tilted in the usual ways. */
 export const STUDIED_POSES: readonly Pose[] = [
   { name: { kind: 'asIs' }, up: [0, 0, 1] },
   { name: { kind: 'face', face: '-Z' }, up: [0, 0, -1] },
@@ -149,7 +149,7 @@ function evenDirections(count: number): Point[] {
   });
 }
 
-/** Coarse layers are enough to compare poses: at most so many. */
+/** Coarse layers are enough to compare orientations: at most this many. */
 const STUDY_LAYERS = 160;
 const SEARCHED_DIRECTIONS = 120;
 
@@ -189,10 +189,10 @@ function supportedAreas(posed: Mesh, stance: Stance, isSeen: Uint8Array): Suppor
   return { supportedMm2: area, seenMm2: seen };
 }
 
-/** How the quick comparison sees a pose: without islands and cups, which want a reading of the layers. */
+/** What the quick comparison sees of an orientation: no islands and cups, which need a full reading of the layers. */
 type QuickWorth = Pick<PoseWorth, 'heightMm' | 'hours' | 'peakMm2' | 'supportedMm2' | 'seenMm2' | 'fits'>;
 
-/** What poses are compared for. */
+/** Criteria for comparing orientations. */
 export interface PoseAim {
   readonly stance: Stance;
   /** Directions in which sizes that matter run, and in which seen faces look; in the file. */
@@ -215,7 +215,7 @@ function quickWorth(posed: Mesh, limits: CheckLimits, stance: Stance, isSeen: Ui
   };
 }
 
-/** Reads a pose on coarse layers and rows. */
+/** Reads an orientation on coarse layers and rows. */
 export function weighPose(
   mesh: Mesh,
   pose: Pose,
@@ -257,7 +257,10 @@ function burden(worth: QuickWorth, best: readonly number[]): number {
   return worth.fits.plate === false ? 1000 + sum : sum;
 }
 
-/** The pose of least burden among directions spread over the ball, then among nearer and nearer ones. */
+/**
+ * Returns the orientation with the least burden among directions spread over the sphere, then among closer and closer
+ * ones.
+ */
 export function searchPose(
   mesh: Mesh,
   limits: CheckLimits,

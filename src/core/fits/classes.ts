@@ -10,7 +10,7 @@ export interface ClearanceBand {
 
 export type FitClasses = Readonly<Record<Wish, ClearanceBand>>;
 
-/** The house's classes at 10 mm. A shop may keep its own. */
+/** Default fit classes at 10 mm. A workshop can set its own. */
 export const FIT_CLASSES_AT_10MM: FitClasses = Object.freeze({
   grip: { lowMm: -0.1, highMm: -0.02 },
   push: { lowMm: 0, highMm: 0.06 },
@@ -20,9 +20,9 @@ export const FIT_CLASSES_AT_10MM: FitClasses = Object.freeze({
 });
 
 /**
- * Clearance that a wish means at a diameter (or width): the class at 10 mm times (D/10)^(1/3), as the ISO tolerance
- * unit grows. Throws RangeError unless the diameter is positive.
- * Example: wishedClearance('slide', 80) → { lowMm: 0.12, highMm: 0.32 }
+ * Returns the clearance band of a fit at a diameter (or width), mm: the band at 10 mm times (D/10)^(1/3), as the ISO
+ * tolerance unit grows. Throws RangeError unless the diameter is positive. Example: wishedClearance('slide', 80) → {
+ * lowMm: 0.12, highMm: 0.32 }
  */
 export function wishedClearance(
   wish: Wish,
@@ -35,7 +35,9 @@ export function wishedClearance(
   return { lowMm: lowMm * scale, highMm: highMm * scale };
 }
 
-/** The wish whose band lies nearest a clearance at a diameter; between bands the nearer edge decides. */
+/**
+ * Returns the fit whose band is closest to a clearance at a diameter; between two bands, the one with the closer edge.
+ */
 export function wishOfClearance(
   clearanceMm: number,
   diameterMm: number,

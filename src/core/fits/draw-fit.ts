@@ -58,9 +58,10 @@ function between(low: Float64Array, high: Float64Array, share: number): Float64A
 }
 
 /**
- * Printed size as a function of the drawn one over a stretch of some tenths of a millimetre, from its two ends. Over so
- * little the law is all but straight: for a hole of 2 mm searched over 0.6 mm it is off by half a micrometre, for others by
- * less. Only the search uses it; what it finds is predicted anew. Predicting at every step of it took ten times as long.
+ * Printed size as a function of the drawn size over some tenths of a millimetre, interpolated between its two ends.
+ * Over this distance the law is almost straight: the error is half a micrometre for a hole of 2 mm searched over 0.6
+ * mm, and less for others. Only the search uses it; its result is predicted exactly afterwards. Predicting at every
+ * step took ten times as long.
  */
 function predictAlong(
   signature: Signature,

@@ -45,7 +45,10 @@ export type FasteningReason =
 /** Gap per side for an adhesive, mm: thick enough to stay, thin enough to hold. */
 const GLUE_GAP_MM = 0.1;
 
-/** Wall around a screw: 0.6 of the thread in a tough resin, a whole one in a brittle one, never under 1.6 mm. */
+/**
+ * Wall around a screw: 0.6 times the screw diameter in a tough resin, once the diameter in a brittle one, at least 1.6
+ * mm.
+ */
 export function bossWall(threadMm: number, breakStrain: number): number {
   return Math.max(1.6, threadMm * (breakStrain < BRITTLE_BELOW ? 1 : 0.6));
 }

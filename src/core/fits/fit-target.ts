@@ -11,7 +11,7 @@ export interface Mate {
 
 /** What happens to the pair between the print and its use. */
 export interface FitConditions {
-  /** Temperature at which the clearance is wished; default 20 °C. */
+  /** Temperature at which the clearance must be right; default 20 °C. */
   readonly serviceC?: number;
   readonly partExpansionPerK?: number;
   /** Thickness of a coat on each face of the printed part, mm. */
@@ -56,7 +56,7 @@ export function targetForMate(
   };
 }
 
-/** Clearance in use of a printed size on its mate, mm: the inverse of targetForMate. */
+/** Returns the clearance in use of a printed size with its mate, mm: the inverse of targetForMate. */
 export function clearanceOf(
   sense: Sense,
   sizeMm: number,

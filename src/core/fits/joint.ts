@@ -130,7 +130,7 @@ export function isFloppy(state: JointState, limit: PlayLimit): boolean {
   return 'angleRad' in limit ? state.angleRad > limit.angleRad : state.lateralMm > limit.lateralMm;
 }
 
-/** Scales between which a joint comes free and is not floppy; undefined ends lie outside what was searched. */
+/** Scales at which a joint comes free and is not too loose; undefined ends are outside the range that was searched. */
 export interface ScaleWindow {
   readonly leastScale?: number;
   readonly mostScale?: number;
@@ -231,8 +231,8 @@ export function leastSpacing(
 }
 
 /**
- * Rungs learned under one signature, as they would have been drawn under another: equal printed gaps free alike.
- * The outcome of a rung that could not have been drawn (its gap would be negative) is left out.
+ * Returns gap test steps tested under one signature as they would have been drawn under another: equal printed gaps
+ * come free alike. Steps that could not have been drawn (negative gap) are left out.
  */
 export function translateRungs(
   rungs: readonly Rung[],

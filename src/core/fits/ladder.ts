@@ -1,8 +1,8 @@
-/** What the hand finds at one rung. Free and sloppy both came free. */
+/** What the hand finds at one step of a gap test. `free` and `sloppy` both came free. */
 export const RUNG_OUTCOMES = ['fused', 'stiff', 'free', 'sloppy'] as const;
 export type RungOutcome = (typeof RUNG_OUTCOMES)[number];
 
-/** What the hand finds at a joint that was printed in place; broken: it gave way before it came free. */
+/** What the hand finds at a joint printed in place; broken: it broke before it came free. */
 export const JOINT_OUTCOMES = ['free', 'stiff', 'fused', 'broken'] as const;
 export type JointOutcome = (typeof JOINT_OUTCOMES)[number];
 
@@ -40,8 +40,9 @@ function logLogistic(x: number): number {
 }
 
 /**
- * Logistic curve of coming free over the drawn gap: P(free | g) = 1/(1 + exp(−(g − g50)/w)), priors lognormal on both.
- * No rung at all gives the prior. Source: docs/methods.md §3; Bayesian logistic regression on a grid.
+ * Returns the posterior of the logistic curve P(free | g) = 1/(1 + exp(−(g − g50)/w)) over the drawn gap, with
+ * lognormal priors on both parameters. Without any step it is the prior. Source: docs/methods.md §3; Bayesian logistic
+ * regression on a grid.
  */
 export function estimateLadder(rungs: readonly Rung[]): Ladder {
   const g50Mm = new Float64Array(G_NODES * W_NODES);
@@ -91,7 +92,7 @@ export function gapForChance(ladder: Ladder, chance: number): number {
   return high;
 }
 
-/** What a ladder comes to; lengths mm. */
+/** Result of a gap test; lengths mm. */
 export interface LadderSummary {
   readonly g50Mm: number;
   readonly widthMm: number;
@@ -137,7 +138,7 @@ export type LadderNote =
   | { readonly code: 'allFree'; readonly leastMm: number }
   | { readonly code: 'crossed'; readonly freeMm: number; readonly fusedMm: number };
 
-/** All fused, all free, or a fused rung above a free one: still computed with, and said. */
+/** All fused, all free, or a fused step above a free one: still computed, and reported. */
 export function findLadderNote(rungs: readonly Rung[]): LadderNote | undefined {
   if (rungs.length === 0) return { code: 'noRungs' };
   const free = rungs.filter(({ outcome }) => cameFree(outcome)).map(({ gapMm }) => gapMm);

@@ -51,7 +51,7 @@ export function pressFit(fit: PressFit): PressResult {
   };
 }
 
-/** What a resin stands: from its sheet, or assumed. */
+/** What a resin withstands: from its datasheet, or assumed. */
 interface Strength {
   readonly strengthMPa: number;
   /** Elongation at break, as a share. */
@@ -68,7 +68,7 @@ export interface PressVerdict extends PressResult {
   readonly holds: 'yes' | 'marginal' | 'no' | 'unsure' | 'falls out';
 }
 
-/** Strain a pressed resin hub may keep for good: half its elongation at break, a quarter when it is brittle. */
+/** Strain that a pressed resin hub can keep permanently: half its elongation at break, a quarter if it is brittle. */
 export function allowedPressStrain(breakStrain: number): number {
   return breakStrain * (breakStrain < BRITTLE_BELOW ? 0.25 : 0.5);
 }
@@ -96,7 +96,10 @@ export function judgePress(
   return { ...worst, stressUse, strainUse, holds: holdsBy(use, interferenceMm) };
 }
 
-/** Least elongation at break of a resin that may keep a press strain for good; the inverse of allowedPressStrain. */
+/**
+ * Returns the minimum elongation at break of a resin that can keep a press strain permanently; the inverse of
+ * allowedPressStrain.
+ */
 export function elongationForPress(strain: number): number {
   return 4 * strain < BRITTLE_BELOW ? 4 * strain : Math.max(BRITTLE_BELOW, 2 * strain);
 }

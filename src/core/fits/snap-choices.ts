@@ -1,12 +1,12 @@
 import { assessDrawn, type DrawOptions, drawTarget, type Signature, type Target } from '@/core/signature';
 
-/** A drawn size on the grid of the machine, with its chance. */
+/** A drawn size on the grid of the printer, with its chance. */
 export interface SnapChoice {
   readonly drawMm: number;
   readonly inTolerance: number;
 }
 
-/** Where a size lies between two steps of the machine, pixels or layers. */
+/** Where a size is between two steps of the printer, pixels or layers. */
 export interface SnapChoices {
   readonly stepMm: number;
   readonly wantedMm: number;
@@ -32,8 +32,8 @@ function choicesAt(
 }
 
 /**
- * The two sizes on the machine's grid beside the wanted one: whole pixels for flat edges along X or Y where there is no
- * anti-aliasing, whole layers for heights. undefined where no grid bites, or the wanted size lies on it.
+ * Returns the two sizes on the printer's grid next to the wanted one: whole pixels for flat edges along X or Y without
+ * anti-aliasing, whole layers for heights. undefined if there is no grid, or if the wanted size is on it.
  */
 export function snapChoices(
   signature: Signature,

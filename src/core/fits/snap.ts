@@ -3,7 +3,7 @@ interface Snap {
   readonly lengthMm: number;
   readonly thicknessMm: number;
   readonly widthMm: number;
-  /** How far the hook's tip must give way, y. */
+  /** Deflection of the hook's tip, y. */
   readonly deflectionMm: number;
   readonly modulusMPa: number;
   readonly friction: number;

@@ -55,8 +55,8 @@ interface LeadIn {
 }
 
 /**
- * The house's lead-in: 15° from the axis over a fifth of the length, between 0.5 and 2 mm long, and never more than a
- * quarter of the wall. An entry finds its mate before it has to grip it; a longer one costs length that holds.
+ * Default lead-in: 15° from the axis over 20 % of the length, between 0.5 and 2 mm long, and at most a quarter of the
+ * wall. An entry centres the mate before it has to grip; a longer one costs gripping length.
  */
 export function leadInFor(lengthMm: number, wallMm: number): LeadIn {
   const length = Math.min(2, Math.max(0.5, lengthMm / 5), lengthMm / 3);

@@ -20,7 +20,7 @@ export const GAUGE_CHOICES = [
 ] as const;
 export type GaugeChoice = (typeof GAUGE_CHOICES)[number];
 
-/** What is asked of a gauge; a block takes no steps, a plain ladder no pin. Lengths mm. */
+/** Parameters of a gauge; a block has no steps, a plain size test no pin. Lengths mm. */
 export interface GaugeParameters {
   readonly choice: GaugeChoice;
   readonly fromMm: number;

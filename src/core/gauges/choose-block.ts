@@ -73,8 +73,8 @@ function nothingKnown(): Signature {
 }
 
 /**
- * The sizes that tell most about the targets, one after another, given what is known of the printer; most telling first,
- * deterministic. Default: usual targets, a printer nobody knows.
+ * Returns the sizes that are most informative about the targets, most informative first, given what is known of the
+ * printer; deterministic. Default: usual targets, an unknown printer.
  */
 export function chooseBlock(
   count: number,

@@ -27,12 +27,12 @@ export type GaugeSpec =
       readonly direction: GapDirection;
       /** Pin, ball, bar or rail, mm. */
       readonly pinMm: number;
-      /** Gap per side of each rung, ascending, mm. */
+      /** Gap per side of each step, ascending, mm. */
       readonly stepsMm: readonly number[];
     }
   | {
       readonly kind: 'pocket' | 'hole' | 'pin';
-      /** Width or diameter of each rung, ascending, mm. */
+      /** Width or diameter of each step, ascending, mm. */
       readonly stepsMm: readonly number[];
     }
   | {
@@ -89,11 +89,11 @@ export function findGaugeIssue(spec: GaugeSpec): GaugeIssue | undefined {
 
 const LADDER_MM = { high: 7, deep: 14, wall: 4 } as const;
 
-/** One rung of a ladder of plain sizes, with its number notched into the front edge. */
+/** Returns one step of a test of plain sizes, with its number cut into the front edge. */
 function plainRung(kind: 'pocket' | 'hole' | 'pin', mm: number, rung: number): Piece {
   const { high, deep, wall } = LADDER_MM;
   const side = Math.max(mm + 2 * wall, 11);
-  const feature = `rung ${rung}, ${mm}`;
+  const feature = `step ${rung}, ${mm}`;
   const overlap = 6;
   if (kind === 'pocket') {
     return {
@@ -169,7 +169,7 @@ function barPiece(thicknessMm: number, number: number): Piece {
   };
 }
 
-/** Rungs in one row or several, each row one strip. */
+/** Steps in one row or several, each row one strip. */
 const STRIP_MM = 110;
 
 /** Where every piece of a gauge stands. */
@@ -220,7 +220,7 @@ export function buildGauge(kernel: SolidKernel, spec: GaugeSpec): Result<Mesh, G
         cut: cut.map((solid) => shop.move(solid, [xMm, yMm, 0])),
       };
     });
-    // Overlaps between rungs are walls; what is cut goes through all of them, pins stand in their own holes.
+    // Overlaps between steps are walls; cuts go through all of them, pins stand in their own holes.
     const tray = spec.kind === 'block' ? [addTray(shop, placed)] : [];
     const body = shop.join([...tray, ...built.flatMap(({ add }) => add)]);
     return shop.cut(

@@ -66,14 +66,14 @@ function driverSlot(shop: Workshop, acrossMm: number): Solid {
   return shop.move(shop.box(acrossMm, 1, 2), [0, 0, HIGH_MM - 1.2]);
 }
 
-/** A captive pin or ball in its square of plate; rungs stand in one row and join into one plate. */
+/** A captive pin or ball in its square of plate; steps are in one row and join into one plate. */
 function captivePiece(joint: 'hinge' | 'ball', pinMm: number, gapMm: number, rung: number): Piece {
   const outline = joint === 'hinge' ? waistedOutline : ballOutline;
   const side = pinMm + 2 * gapMm + 2 * BULGE_MM + 5;
   const middle = HIGH_MM / 2;
   const bulge = joint === 'hinge' ? 2 * BULGE_MM : 0;
   const size = (name: string, kind: PieceFeature['kind'], drawnMm: number): PieceFeature => ({
-    feature: `rung ${rung} ${name}`,
+    feature: `step ${rung} ${name}`,
     kind,
     drawnMm,
     atMm: [0, 0],
@@ -161,14 +161,14 @@ function sliderPiece(railMm: number, gapMm: number, rung: number): Piece {
   const at: readonly [number, number, number] = [0, widthMm / 2 - 2.5, 0];
   const across: PieceFeature[] = [
     {
-      feature: `rung ${rung} gap`,
+      feature: `step ${rung} gap`,
       kind: { sense: 'inside', shape: 'flat', axis: 'X' },
       drawnMm: gapMm,
       atMm: [0, at[1] - 1],
       anchorMm: [railMm / 2 + gapMm, at[1] - 1.5, HIGH_MM / 2],
     },
     {
-      feature: `rung ${rung} rail`,
+      feature: `step ${rung} rail`,
       kind: { sense: 'outside', shape: 'flat', axis: 'X' },
       drawnMm: railMm,
       atMm: [0, at[1] - 1],
@@ -215,7 +215,7 @@ function roofPiece(railMm: number, gapMm: number, rung: number): Piece {
     widthMm: 20,
     features: [
       {
-        feature: `rung ${rung} under the lip`,
+        feature: `step ${rung} under the lip`,
         kind: { sense: 'inside', shape: 'flat', axis: 'Z' },
         drawnMm: gapMm,
         atMm: [0, 2],
@@ -235,7 +235,7 @@ function roofPiece(railMm: number, gapMm: number, rung: number): Piece {
   };
 }
 
-/** One rung of a ladder for joints printed in place. */
+/** Returns one step of a gap test for joints printed in place. */
 export function jointPiece(
   joint: JointKind,
   direction: GapDirection,

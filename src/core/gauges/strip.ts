@@ -31,8 +31,8 @@ export function stripMesh(layerMm: number): Mesh {
 const POST = { wideMm: 2, highMm: 3, everyMm: 12, marginMm: 4 } as const;
 
 /**
- * Small posts all over a plate, about its middle: where one is missing or poor, the machine has a place. In half an hour
- * printed on most.
+ * Small posts all over a plate: where one is missing or poor, the printer has a bad place. Prints in half an hour on
+ * most printers.
  */
 export function postField([widthMm, depthMm]: readonly [number, number]): Mesh {
   const { wideMm, highMm, everyMm, marginMm } = POST;

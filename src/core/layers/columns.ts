@@ -10,7 +10,10 @@ export interface Window {
 /** Columns are laid as close as the pixel while a window takes no more than so many of them. */
 export const MOST_COLUMNS = 1 << 17;
 
-/** The faces that lie over one place of the plate, from below: heights and facets, a facet that is left told by its complement. */
+/**
+ * The faces above one place of the plate, from below: heights and facets. A facet that is left is stored as its
+ * complement.
+ */
 export interface Column {
   length: number;
   z: Float64Array;

@@ -13,7 +13,7 @@ interface Cup {
   readonly ventMm: readonly [number, number, number];
 }
 
-/** A hollow that keeps resin: hanging from the plate (trap), or for good (void). */
+/** A hollow that traps resin: until it is drained (trap), or permanently (void). */
 interface Pocket {
   readonly volumeMm3: number;
   readonly fromLayer: number;

@@ -25,9 +25,9 @@ interface LabelledLayer {
 }
 
 /**
- * Follows which regions hang together with the plate or the supports. What is smaller than a pixel neither counts nor
- * holds until it has grown: a tip is told from where it began. A sliver narrower than the rows falls into crumbs; those
- * along one contour are one.
+ * Follows which regions are connected to the plate or the supports. A region smaller than a pixel neither counts nor
+ * holds until it has grown: a tip is reported where it began. A sliver narrower than the rows breaks into fragments;
+ * fragments along one contour are one.
  */
 export class IslandFinder {
   readonly islands: Island[] = [];

@@ -44,8 +44,8 @@ export function eachSolidOverlap(
 }
 
 /**
- * The same for stretches of air. Air i lies left of span i; the first in a row and the one right of the last are outside,
- * told by −1. Two outside ones are not told.
+ * The same for runs of air. Air i is left of span i; the first in a row and the one right of the last are outside,
+ * which is −1. Two outside ones are not reported.
  */
 export function eachAirOverlap(
   a: SpanRows,

@@ -35,7 +35,7 @@ export class SpotKeeper {
 
   constructor(readonly belowMm: number) {}
 
-  /** Sizes from here on tell nothing new. */
+  /** Larger sizes add no information. */
   get uptoMm(): number {
     return Math.max(this.smallest?.sizeMm ?? Infinity, this.belowMm);
   }

@@ -3,14 +3,15 @@ export const ENGINES = ['colour', 'mono', 'projector', 'laser'] as const;
 export type Engine = (typeof ENGINES)[number];
 
 /**
- * Factor on the exposure from one engine to another where nobody measured irradiance: a monochrome panel lets three to six
- * times as much through; within one kind machines differ by half; projectors and lasers differ too much to say.
+ * Factor on the exposure from one kind of screen to another where the irradiance is unknown: a monochrome screen lets
+ * through three to six times as much; within one kind printers differ by 50 %; projectors and lasers differ too much to
+ * state a factor.
  */
 const MONO_AGAINST_COLOUR = [1 / 6, 1 / 3] as const;
 const WITHIN = [1 / 1.5, 1.5] as const;
 const ANYTHING = [1 / 6, 6] as const;
 
-/** An exposure on another machine: its ends, and three to print once. */
+/** An exposure on another printer: its limits, and three values to print once. */
 export interface ConvertedExposure {
   readonly low: number;
   readonly middle: number;

@@ -2,7 +2,10 @@ import { EDGE_SLOPE } from '@/core/signature';
 import { depthAt, type WorkingCurve } from './working-curve';
 import { edgeAt, learnEdgeLaw } from './trim';
 
-/** A foot that was read: how far the first layers flared on each face, mm, and how they and the others were exposed, s. */
+/**
+ * A measured elephant's foot: flare of the first layers on each face, mm, and the exposures of bottom and normal
+ * layers, s.
+ */
 export interface FootSeen {
   readonly exposureS: number;
   readonly bottomExposureS: number;
@@ -34,9 +37,10 @@ const PRINT_SD_MM = 0.015;
 const SHARES = [1, 0.75, 0.5, 0.3] as const;
 
 /**
- * The foot against the exposure of the bottom layers: growth of edges follows ln(t_bottom/t) as it follows an exposure
- * (docs/methods.md §5), beside what is pressed out. Learned from feet that were read at other bottom exposures; with one
- * only, the slope is what light does on average. undefined where bottom layers are exposed no longer than the others.
+ * Returns the elephant's foot against the exposure of the bottom layers: edge growth follows ln(t_bottom/t) as it
+ * follows an exposure (docs/methods.md §5), plus the resin that is pressed out. Learned from values measured at other
+ * bottom exposures; with only one, the slope is the usual one. undefined if the bottom layers are exposed no longer
+ * than the others.
  */
 export function compareBottoms(ask: BottomAsk): BottomAnswer[] | undefined {
   const { exposureS, bottomExposureS, layerMm, seen, curve } = ask;

@@ -18,7 +18,7 @@ export interface BracketAsk {
   readonly lowS: number;
   readonly highS: number;
   readonly slotMm: number;
-  /** Sd of what all readings of edges are wrong by alike, mm: the caliper's bias, a shrink that nobody knows. Default 0. */
+  /** Sd of the error that all edge readings share, mm: bias of the caliper, unknown shrinkage. Default 0. */
   readonly sharedSdMm?: number;
   readonly outcomes: readonly BracketOutcome[];
 }
@@ -29,7 +29,7 @@ export type BracketIssue =
   | { readonly code: 'badSlot'; readonly slotMm: number }
   | { readonly code: 'badSd'; readonly exposureS: number };
 
-/** What a bracket says of one exposure. */
+/** Result of a bracket for one exposure. */
 export interface ExposureChance {
   readonly exposureS: number;
   /** That it holds. */
@@ -44,7 +44,7 @@ export interface BracketVerdict {
   readonly best: ExposureChance;
   /** Over the range that was looked at, from short to long. */
   readonly along: readonly ExposureChance[];
-  /** What to print next, from short to long; undefined where the best is sure enough. */
+  /** What to print next, short to long; undefined if the best one is certain enough. */
   readonly next?: readonly number[];
   /** All were lost, or all of those that held closed their slots: the answer lies beyond. */
   readonly beyond?: 'longer' | 'shorter';
@@ -206,8 +206,8 @@ function beyondOf(outcomes: readonly BracketOutcome[]): BracketVerdict['beyond']
 }
 
 /**
- * What the small gauges of a bracket say of the exposure that holds and draws true: a grid over the exposure at which edges
- * are true, the one from which it holds, and the slope of edge growth (docs/methods.md §5).
+ * Returns the exposure that holds and draws true sizes, from the small gauges of a bracket: a grid over the exposure
+ * with true edges, the exposure from which it holds, and the slope of edge growth (docs/methods.md §5).
  */
 export function readBracket(ask: BracketAsk): Result<BracketVerdict, BracketIssue> {
   const issue = findBracketIssue(ask);

@@ -30,13 +30,16 @@ export interface LeverAsk {
   readonly signature: Signature;
   readonly sizes: readonly LeverSize[];
   readonly options: DrawOptions;
-  /** The exposure now, s, below what a layer does not hold, and what light is known to do; undefined: nobody said. */
+  /**
+   * The present exposure, s, the exposure below which a layer does not hold, and the known effect of exposure;
+   * undefined if unknown.
+   */
   readonly light?: LightKnown & { readonly exposureS: number; readonly leastS?: number };
   /** The caliper that will read the next print; default the one of the signature. */
   readonly instrument?: string;
 }
 
-/** What a lever is worth for a job. */
+/** Value of a correction method for a job. */
 export interface LeverWorth {
   readonly lever: Lever;
   readonly drawn: readonly DrawnTarget[];
@@ -55,7 +58,10 @@ const READ_U_MM = 0.005;
 /** Steps of a trim that are looked at, in ln of the exposure. */
 const TRIM_STEPS = 12;
 
-/** The size that the law alone would have drawn: one correction of the whole file knows nothing of a feature's own habit. */
+/**
+ * Returns the size that the law alone would draw: a correction of the whole file does not know the repeatable deviation
+ * of a feature.
+ */
 function correctedFile(signature: Signature, { target }: LeverSize, { layerMm }: DrawOptions): number {
   const { kind, targetMm, place } = target;
   const offset = (drawnMm: number) =>
@@ -99,12 +105,12 @@ function bestTrim({ signature, sizes, options, light }: LeverAsk): {
   return { signature: best.signature, exposureS: exposureS * best.ratio };
 }
 
-/** Every size drawn anew for its target. */
+/** Every size drawn again for its target. */
 function drawAnew(signature: Signature, { sizes, options }: LeverAsk): DrawnTarget[] {
   return sizes.map(({ target }) => ({ target, drawMm: drawFit(signature, target, options).drawMm }));
 }
 
-/** Chance of the print after the next one, its sizes drawn anew by what the next one will have read. */
+/** Chance of the print after the next one, with its sizes drawn from the readings of the next one. */
 function chanceAfterReading(
   signature: Signature,
   drawn: readonly DrawnTarget[],
@@ -141,8 +147,9 @@ function worthOf(
 }
 
 /**
- * The levers of a job side by side: leave it, draw its sizes anew, correct the whole file by the law, or trim the exposure
- * with the sizes left as they are. A trim is left out where the exposure is not known. In the order of LEVERS.
+ * Returns the correction methods of a job side by side, in the order of `LEVERS`: no change, draw its sizes again,
+ * correct the whole file by the law, or change the exposure and keep the drawn sizes. An exposure change is left out if
+ * the exposure is unknown.
  */
 export function compareLevers(ask: LeverAsk): LeverWorth[] {
   const { signature, sizes, options, light } = ask;
@@ -164,7 +171,10 @@ export function compareLevers(ask: LeverAsk): LeverWorth[] {
   return [...levers, worthOf('trim', asDrawn, ask, { ...trim, later })];
 }
 
-/** The lever to pull: the one with the best chance, or one that changes less and is all but as good. */
+/**
+ * Returns the recommended correction method: the one with the best chance, or one that changes less and is almost as
+ * good.
+ */
 export function chooseLever(levers: readonly LeverWorth[]): LeverWorth {
   const best = levers.reduce((most, { joint }) => Math.max(most, joint), 0);
   return levers.find(({ joint }) => joint >= best - HARDLY)!;

@@ -16,7 +16,7 @@ export interface LayerChange {
   readonly supplierS?: number;
 }
 
-/** By which rule: as deep below the layer as before, a tenth off, in proportion to thickness, as stated, or as it was. */
+/** The rule: as deep below the layer as before, 10 % less, in proportion to thickness, as stated, or unchanged. */
 export const LAYER_RULES = ['overcure', 'tenth', 'proportion', 'supplier', 'unchanged'] as const;
 export type LayerRule = (typeof LAYER_RULES)[number];
 
@@ -31,7 +31,7 @@ export interface LayerAnswer {
   readonly edgeMm: { readonly median: number; readonly low: number; readonly high: number };
 }
 
-/** "A tenth off" is said of 0.05 to 0.03 mm: of each 0.02 mm. */
+/** The rule of 10 % less applies from 0.05 to 0.03 mm: to each 0.02 mm. */
 const TENTH_OFF_OVER_MM = 0.02;
 
 function edgeGrowth(ln: number): LayerAnswer['edgeMm'] {

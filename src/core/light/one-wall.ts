@@ -11,7 +11,7 @@ export interface WallRead {
 export interface WallDoubts {
   readonly shrinkMean: number;
   readonly shrinkSd: number;
-  /** Its habit, the chance of its print, its reading. */
+  /** Its repeatable deviation, the chance of its print, its reading. */
   readonly ownSdMm: number;
   /** The caliper's bias; 0 where it is in what else is known. */
   readonly sharedSdMm: number;
@@ -32,9 +32,9 @@ const MOST_SHARE = 0.5;
 const MOST_MM = 0.5;
 
 /**
- * One wall as an observation of edge growth: half of what it is thicker than drawn and shrunk, as sure as its own habit, the
- * shrink and the reading let it be. `walls`: the same from so many walls of other places, drawn alike.
- * Example: drawn 2, read 2.12, shrink 0.3 % → +0.063 mm on each face.
+ * Returns one wall as an observation of edge growth: half of its excess over drawn and shrunk, with the uncertainty of
+ * its repeatable deviation, of the shrinkage and of the reading. `walls`: the same from this many walls at other places
+ * with equal drawn size. Example: drawn 2, read 2.12, shrinkage 0.3 % → +0.063 mm on each face.
  */
 export function edgeOfWall(
   { drawnMm, readMm }: WallRead,

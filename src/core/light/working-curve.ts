@@ -12,7 +12,7 @@ export interface Strip {
   readonly instrument?: string;
 }
 
-/** Depth against exposure, C = D_p·ln(E/E_c), with what the strips say of it. */
+/** Depth against exposure, C = D_p·ln(E/E_c), as measured by the strips. */
 export interface WorkingCurve {
   readonly dpMm: number;
   readonly dpSdMm: number;

@@ -17,7 +17,10 @@ export type CareKind = (typeof CARE_KINDS)[number];
 export const CHECK_KINDS = ['imageCheck', 'level', 'firstPiece'] as const satisfies readonly CareKind[];
 export type CheckKind = (typeof CHECK_KINDS)[number];
 
-/** Noted as not well these are still to be done; an image or a look over is done once somebody looked, whatever was seen. */
+/**
+ * If reported as not OK, these stay due; an image or an inspection is done once somebody inspected, whatever the
+ * result.
+ */
 const ONLY_WELL: ReadonlySet<CareKind> = new Set(['level', 'firstPiece']);
 
 /** Whether care that was noted so counts as done. */
@@ -44,11 +47,11 @@ export interface CareEvent {
   readonly at: Date;
 }
 
-/** The house's intervals. */
+/** The intervals in the settings. */
 export interface CareRules {
   readonly filmLayers: number;
   readonly panelHours: number;
-  /** Undefined: this house does not drain by the calendar. */
+  /** Undefined: this workshop does not drain by the calendar. */
   readonly drainDays?: number;
   readonly filterRuns: number;
   readonly washParts: number;
@@ -64,7 +67,7 @@ export const CARE_DEFAULTS: Required<CareRules> = Object.freeze({
   lookRuns: 10,
 });
 
-/** One kind of care: what was counted since it was done, against what the house allows, in the unit of its kind. */
+/** One kind of maintenance: use since it was last done against its interval, in the unit of its kind. */
 export interface CareCount {
   readonly kind: CareKind;
   readonly doneAt?: Date;
@@ -145,7 +148,7 @@ function daysSince(drained: Date | undefined, runs: readonly RunOfCare[], now: D
   return from === undefined ? 0 : Math.floor((now.getTime() - from.getTime()) / DAY_MS);
 }
 
-/** Counted care that has used so much of what the house allows is looked at along with what is due. */
+/** Counted maintenance that has used this much of its interval is offered together with what is due. */
 const SOON_SHARE = 0.8;
 
 /** Due, or soon to be. */

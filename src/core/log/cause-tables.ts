@@ -71,29 +71,29 @@ export interface Line extends Chances {
 }
 
 /**
- * P(evidence | cause): ours, from how each cause comes about, and to be edited under House. Where a cause does not bear on a
- * piece of evidence it stands at what is usual among failures.
+ * P(evidence | cause): our own estimates, from how each cause works, editable in Settings. Where a cause has no
+ * influence on a piece of evidence, the value is the usual one among failures.
  */
 export const EVIDENCE_TABLE: Readonly<Record<Evidence, Line>> = Object.freeze({
   samePlaceOnPlate: {
     usual: 0.08,
     but: { film: 0.7, panel: 0.8, level: 0.45, debris: 0.45, dirtyPlate: 0.3, cold: 0.1 },
-    why: 'film, panel and dirt have a place on the plate; a tilted plate has a side; a part takes its weak place along wherever it lies.',
+    why: 'film, screen and dirt affect one place on the plate. A tilted plate affects one side. A weak place of the part moves with the part.',
   },
   samePlaceOnPart: {
     usual: 0.1,
     but: { supports: 0.65, island: 0.85, suction: 0.7, thin: 0.8, jump: 0.55, exposure: 0.3, cold: 0.2 },
-    why: 'what is wrong with the part or its supports fails at the same place of it, wherever it lies.',
+    why: 'a fault of the part or its supports shows at the same place of the part, wherever it is on the plate.',
   },
   sameHeight: {
     usual: 0.15,
     but: { axis: 0.85, ranDry: 0.6, island: 0.7, jump: 0.75, suction: 0.6, supports: 0.4, thin: 0.5 },
-    why: 'a worn screw marks a height; areas that jump and islands have theirs; a vat runs dry late.',
+    why: 'a worn screw marks one height. Area jumps and islands have their own. A vat runs dry late.',
   },
   firstLayers: {
     usual: 0.06,
     but: { level: 0.8, dirtyPlate: 0.85, cold: 0.35, exposure: 0.45, unmixed: 0.2, film: 0.12, panel: 0.1 },
-    why: 'level and cleanness of the plate show where the print should hold to it, or not at all.',
+    why: 'plate level and cleanliness decide whether the print sticks at the plate.',
   },
   everywhere: {
     usual: 0.12,
@@ -107,17 +107,17 @@ export const EVIDENCE_TABLE: Readonly<Record<Evidence, Line>> = Object.freeze({
       dirtyPlate: 0.3,
       film: 0.1,
     },
-    why: 'resin, exposure and the axis are the same for all pieces; film, panel and dirt are not.',
+    why: 'resin, exposure and axis are the same for all pieces; film, screen and dirt are not.',
   },
   atEdge: {
     usual: 0.2,
     but: { level: 0.5, panel: 0.4, film: 0.25, debris: 0.25 },
-    why: 'a tilted plate is worst at an edge, and so is light that falls off.',
+    why: 'a tilted plate is worst at one edge; so is light that falls off.',
   },
   onSupports: {
     usual: 0.6,
     but: { supports: 0.97 },
-    why: 'a part that stands on the plate has no supports to fail.',
+    why: 'a part on the plate has no supports that can fail.',
   },
   checkedIsland: {
     usual: 0.08,
@@ -132,42 +132,42 @@ export const EVIDENCE_TABLE: Readonly<Record<Evidence, Line>> = Object.freeze({
   checkedJump: {
     usual: 0.1,
     but: { jump: 0.9, suction: 0.3, film: 0.15 },
-    why: 'a jump of the area pulls at once what pulled little before; a tired film feels it first.',
+    why: 'a jump in area suddenly raises the pull; a worn film fails there first.',
   },
   checkedThin: {
     usual: 0.08,
     but: { thin: 0.9, exposure: 0.2 },
-    why: 'Check measures walls in the plane and along the height.',
+    why: 'Check measures walls in the plane and along Z.',
   },
   filmOld: {
     usual: 0.25,
     but: { film: 0.85, debris: 0.35 },
-    why: 'films fail with the layers they have seen; a dent can come at any time.',
+    why: 'films wear with the number of layers; a dent can occur at any time.',
   },
   coldRoom: {
     usual: 0.12,
     but: { cold: 0.9, unmixed: 0.25 },
-    why: 'a room below what the resin asks for; cold resin is also harder to mix.',
+    why: 'cold resin flows badly and is harder to mix.',
   },
   longUnshaken: {
     usual: 0.2,
     but: { unmixed: 0.85, cold: 0.25 },
-    why: 'what settles takes a week and more to matter.',
+    why: 'settling of the resin matters after a week or more.',
   },
   lowVat: {
     usual: 0.06,
     but: { ranDry: 0.95 },
-    why: 'the outlook said that it would be short, or nobody poured.',
+    why: 'the forecast showed a shortage, or nobody topped up.',
   },
   exposureChanged: {
     usual: 0.1,
     but: { exposure: 0.7 },
-    why: 'an exposure that was right stays right until something is changed: itself, the layer, the resin.',
+    why: 'a correct exposure stays correct until exposure, layer height or resin changes.',
   },
   plateWasOff: {
     usual: 0.25,
     but: { level: 0.7, dirtyPlate: 0.6 },
-    why: 'a plate that was off may stand otherwise, and may be wet or greasy.',
+    why: 'a plate that was removed may sit differently, and may be wet or greasy.',
   },
   failedBefore: {
     usual: 0.2,
@@ -196,7 +196,7 @@ export const KIND_PARTS: Readonly<Record<Cause, Readonly<Partial<Record<FailureK
     ranDry: { ranDry: 12, missingLayers: 2, missingRegion: 1 },
   });
 
-/** Before a bench has a log of its own: in how many of a hundred failures each is the cause. Ours. */
+/** Before a workshop has its own log: in how many of a hundred failures each is the cause. Our own estimates. */
 export const CAUSE_PRIOR: Readonly<Record<Cause, number>> = Object.freeze({
   film: 11,
   panel: 4,

@@ -21,7 +21,7 @@ export interface PrintSeen {
   readonly layerMm: number;
 }
 
-/** What the records say beside the failure itself; what nobody knows is left out. */
+/** What the records add to the failure itself; unknown facts are left out. */
 export type Circumstances = Readonly<
   Partial<
     Record<
@@ -89,7 +89,7 @@ function onPlate(prints: readonly PrintSeen[]): PlacesOfPrint[] {
 const distance = (a: readonly number[], b: readonly number[]) =>
   Math.sqrt(a.reduce((sum, x, axis) => sum + (x - b[axis]) ** 2, 0));
 
-/** Do most pairs lie so near to each other, or hardly any? undefined: neither, or fewer than two. */
+/** Returns whether most pairs are this close, or few of them; undefined: neither, or fewer than two. */
 function areTogether(places: readonly (readonly number[])[], nearMm: number): boolean | undefined {
   if (places.length < 2) return undefined;
   const pairs = places.flatMap((a, i) => places.slice(0, i).map((b) => distance(a, b)));
@@ -116,7 +116,7 @@ function atHeight(prints: readonly PrintSeen[]): Found {
   return together === undefined ? {} : { sameHeight: together };
 }
 
-/** The plate's own questions, tested; where a spot would hardly have been told, nothing is said. */
+/** The tests of the plate; where a real spot would rarely be found, nothing is reported. */
 function onMachine({ verdict, tests }: Where): Found {
   const of = (name: 'plate' | 'edge') => tests.find(({ common }) => common === name)?.p;
   const [plate, edge] = [of('plate'), of('edge')];

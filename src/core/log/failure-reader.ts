@@ -19,10 +19,12 @@ export interface FailureSeen {
   readonly evidence: Readonly<Partial<Record<Evidence, boolean>>>;
 }
 
-/** So many failures of others count as a bench's own before it has any. */
+/** This many failures of others count as the workshop's own before it has any. */
 const PRIOR_WEIGHT = 20;
 
-/** Chances of causes before a failure is looked at: the usual ones, and what turned out to be the cause on this bench. */
+/**
+ * Returns the chances of causes before a failure is inspected: the usual ones, and the causes found in this workshop.
+ */
 export function priorOf(found: readonly Cause[] = [], usual: ByCause = OUR_TABLES.prior): ByCause {
   const total = CAUSES.reduce((sum, cause) => sum + usual[cause], 0);
   return Object.fromEntries(

@@ -33,8 +33,8 @@ function alike(prints: readonly FilmPrint[]) {
 }
 
 /**
- * Learns when films fail here, from the house's interval and the log. A failure that was only likely the film's counts by
- * that likelihood. Example: at the interval itself, before any print, about one in seven.
+ * Learns when films fail here, from the interval in the settings and the log. A failure that was only likely caused by
+ * the film counts with that likelihood. Example: at the interval itself, before any print, about one in seven.
  */
 export function learnFilm(intervalLayers: number, prints: readonly FilmPrint[]): FilmLaw {
   if (!(intervalLayers > 0)) throw new RangeError('learnFilm: the interval lies above 0 layers');

@@ -6,7 +6,7 @@ export interface Stratum {
   readonly failed: readonly number[];
 }
 
-/** How often chance alone does as well. */
+/** How often random choices do as well. */
 export interface Permuted {
   readonly statistic: number;
   /** Ways to choose as many failed ones in every print; Infinity where they are past counting. */

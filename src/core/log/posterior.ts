@@ -10,7 +10,7 @@ export type TestTable = Readonly<Record<string, ByCause>>;
 export interface CauseAsk {
   readonly prior: ByCause;
   readonly table: CauseTable;
-  /** What was seen, and what was looked for and not seen; the rest is left out. */
+  /** Evidence that was seen, and evidence that was looked for and not seen; the rest is left out. */
   readonly evidence: Readonly<Record<string, boolean>>;
   /** Evidence of one group says the same thing: only the most telling one of it counts. */
   readonly groups?: Readonly<Record<string, string>>;
@@ -56,7 +56,7 @@ function normalised(weights: ByCause): ByCause | undefined {
   return Object.fromEntries(Object.entries(weights).map(([cause, weight]) => [cause, weight / total]));
 }
 
-/** What one piece of evidence says of each cause, about its mean over the prior; a zero stays one. */
+/** Factor of one piece of evidence on each cause, relative to its mean over the prior; a zero counts as one. */
 function reasonOf({ prior, table }: CauseAsk, evidence: string, seen: boolean): Reason {
   const chances = Object.keys(prior).map((cause) => {
     const chance = table[evidence][cause];
@@ -183,10 +183,10 @@ export function rankTests(chances: ByCause, tests: readonly CostedTest[], nextCo
   return worths.sort((a, b) => (isDear ? b.saves - a.saves : b.bitsPerHour - a.bitsPerHour));
 }
 
-/** Above it a cause is named; below it nothing can be told yet. */
+/** A cause is named above this chance; below, there is not enough data. */
 export const NAMED_FROM = 0.5;
 
-/** The cause to name; undefined: it cannot be told yet. */
+/** Returns the cause to name; undefined if there is not enough data. */
 export function namedCause(chances: ByCause): string | undefined {
   return Object.entries(chances).find(([, p]) => p > NAMED_FROM)?.[0];
 }

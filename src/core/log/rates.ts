@@ -59,8 +59,9 @@ function logBeta(a: number, b: number): number {
 }
 
 /**
- * Rates of several groups (printers, resins, poses) by a beta-binomial model: each is drawn from Beta(m·w, (1 − m)·w), m and
- * w unknown on a grid (m by Jeffreys' prior, w even in ln from 1 to 128 prints). So two of two is not 100 %.
+ * Returns rates of several groups (printers, resins, orientations) by a beta-binomial model: each is drawn from
+ * Beta(m·w, (1 − m)·w), m and w unknown on a grid (m by Jeffreys' prior, w even in ln from 1 to 128 prints). So two of
+ * two is not 100 %.
  */
 export function pooledRates(groups: readonly Count[]): PooledRate[] {
   const nodes = MEANS.flatMap((m) => WEIGHTS.map((w) => ({ a: m * w, b: (1 - m) * w, m })));
@@ -135,7 +136,7 @@ export interface PlateCount {
 }
 
 const SHARE_NODES = 40;
-/** So many lost pieces count what is usual for before this bench has lost any. */
+/** The usual value counts as this many lost pieces before this workshop has lost any. */
 const SHARE_PRIOR = 4;
 
 /** Plates alike in copies and failures, counted. */
@@ -151,8 +152,9 @@ function alike(plates: readonly PlateCount[]): readonly (PlateCount & { readonly
 }
 
 /**
- * Share of the failures that lose the whole plate: a print is lost with c·q, else each copy fails with (1 − c)·q/(1 − c·q).
- * Posterior mean and sd of c over a grid of q (Jeffreys) and c (a beta prior about what is usual in the house).
+ * Returns the share of failures that lose the whole plate: a print is lost with c·q, else each copy fails with (1 −
+ * c)·q/(1 − c·q). Posterior mean and sd of c over a grid of q (Jeffreys) and c (a beta prior around the value in the
+ * settings).
  */
 export function learnCommonShare(
   plates: readonly PlateCount[],
@@ -207,7 +209,7 @@ export function countCopies(plates: readonly PlateCount[], commonShare: number):
   return { k, n };
 }
 
-/** What is usual before a bench has a log: another printer with so many copies, all but two of them whole. */
+/** The usual rate before a workshop has a log: one more printer with this many copies, all but two of them whole. */
 const USUAL_COPIES: Count = { k: 18, n: 20 };
 
 /** Chance that one copy comes out whole, for each of several printers, each drawn towards the others and towards the usual. */

@@ -118,9 +118,9 @@ const strataOf = (prints: readonly PlacesOfPrint[]) =>
   prints.map(({ places, failed }) => ({ size: places.length, failed }));
 
 /**
- * Do failures of several prints lie at the same place? Statistic: mean distance of each failed place to the nearest failed
- * place of another print, mm; reference: every way to choose as many of the places that were printed in each print.
- * On the plate's coordinates it asks for the machine, on the part's for the part.
+ * Returns whether failures of several prints are at the same place. Statistic: mean distance of each failed place to
+ * the nearest failed place of another print, mm; reference: every way to choose as many of the places that were printed
+ * in each print. In plate coordinates it tests the printer, in part coordinates the part.
  */
 export function samePlace(prints: readonly PlacesOfPrint[], seed?: number): Result<Permuted, PlaceIssue> {
   const issue = findPlaceIssue(prints);
@@ -146,7 +146,7 @@ export function crowdedPlace(
 /** From so many failed prints on the crowd is asked for, not the nearest. */
 export const MANY_PRINTS = 5;
 
-/** Failures that were looked for and would have been found; small numbers tell that nothing could be told. */
+/** Failures that were looked for and would have been found; a small number means that nothing could be found. */
 const SPOTS = 60;
 const TOLD = 0.05;
 const ROUGHLY = { exactUpTo: 1000, draws: 400 } as const;

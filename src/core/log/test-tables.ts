@@ -27,7 +27,7 @@ export interface TestLine extends Line {
   readonly outcomes: readonly [yes: string, no: string];
 }
 
-/** What each test would show under each cause: ours, editable under House. */
+/** What each test would show under each cause: our own estimates, editable in Settings. */
 export const TEST_TABLE: Readonly<Record<TestName, TestLine>> = Object.freeze({
   turnPart: {
     hours: 3,
@@ -45,7 +45,7 @@ export const TEST_TABLE: Readonly<Record<TestName, TestLine>> = Object.freeze({
       jump: 0.85,
       thin: 0.95,
     },
-    why: 'turned by a half, what belongs to the part goes along and what belongs to the machine stays.',
+    why: 'after a rotation by 180°, effects of the part move with it and effects of the printer stay.',
   },
   postField: {
     hours: 0.7,
@@ -61,7 +61,7 @@ export const TEST_TABLE: Readonly<Record<TestName, TestLine>> = Object.freeze({
       exposure: 0.25,
       unmixed: 0.2,
     },
-    why: 'small posts all over the plate ask the machine everywhere and the part nowhere.',
+    why: 'small posts over the whole plate test the printer everywhere and the part nowhere.',
   },
   imageCheck: {
     hours: 0.1,
@@ -75,14 +75,14 @@ export const TEST_TABLE: Readonly<Record<TestName, TestLine>> = Object.freeze({
     outcomes: ['dented', 'clear'],
     usual: 0.1,
     but: { film: 0.85, debris: 0.3 },
-    why: 'held to the light a tired film is cloudy, dented or slack.',
+    why: 'against the light, a worn film is cloudy, dented or slack.',
   },
   levelByPaper: {
     hours: 0.15,
     outcomes: ['uneven', 'even'],
     usual: 0.1,
     but: { level: 0.9, dirtyPlate: 0.12 },
-    why: 'a strip of paper is held alike at four corners of a level plate.',
+    why: 'a level plate holds a strip of paper equally at all four corners.',
   },
   sameAgain: {
     hours: 3,
@@ -100,7 +100,7 @@ export const TEST_TABLE: Readonly<Record<TestName, TestLine>> = Object.freeze({
       thin: 0.85,
       axis: 0.8,
     },
-    why: 'what was chance does not come again; it tells little and costs a whole print.',
+    why: 'a chance failure rarely repeats; the test gives little information and costs a whole print.',
   },
   otherFile: {
     hours: 2,
@@ -117,14 +117,14 @@ export const TEST_TABLE: Readonly<Record<TestName, TestLine>> = Object.freeze({
       exposure: 0.6,
       axis: 0.75,
     },
-    why: 'another file at the same place clears the part.',
+    why: 'another file at the same place shows that the part is not the cause.',
   },
   warmer: {
     hours: 3,
     outcomes: ['better', 'same'],
     usual: 0.12,
     but: { cold: 0.88, unmixed: 0.35, supports: 0.2, suction: 0.25 },
-    why: 'warm resin flows and cures as the sheet says.',
+    why: 'warm resin flows and cures as the datasheet says.',
   },
   twinRegion: {
     hours: 0.1,
@@ -141,13 +141,13 @@ export const TEST_TABLE: Readonly<Record<TestName, TestLine>> = Object.freeze({
       debris: 0.1,
       level: 0.25,
     },
-    why: 'a region like it elsewhere on the same part prints alike if the part is to blame.',
+    why: 'a similar region elsewhere on the same part fails the same way if the part is the cause.',
   },
 });
 
 /** Everything that failures are read with. */
 export interface CauseTables {
-  /** In how many of a hundred failures each is the cause, before a bench has a log. */
+  /** In how many of a hundred failures each is the cause, before a workshop has a log. */
   readonly prior: Readonly<Record<Cause, number>>;
   readonly evidence: Readonly<Record<Evidence, Line>>;
   readonly tests: Readonly<Record<TestName, TestLine>>;
@@ -176,7 +176,7 @@ function edited<Name extends string, Of extends Line>(
   ) as Record<Name, Of>;
 }
 
-/** Our tables with what the house holds instead. */
+/** Our tables with the changes from the settings. */
 export function tablesOf({ prior, evidence, tests }: CauseEdits): CauseTables {
   return {
     prior: { ...CAUSE_PRIOR, ...prior },

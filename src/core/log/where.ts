@@ -30,7 +30,7 @@ export interface WhereTest extends Permuted {
   readonly adjusted: number;
 }
 
-/** Where failures come together, or that nothing can be told. */
+/** Where failures cluster, or that there is not enough data. */
 export type WhereVerdict =
   | { readonly code: 'tooFew'; readonly failures: number }
   | { readonly code: 'told'; readonly common: readonly Common[] }

@@ -94,9 +94,9 @@ function gatherWalls(mesh: Mesh): Float64Array {
 }
 
 /**
- * The mesh with a chamfer of 45° round every edge on the plate: walls lower than `legMm` above the lowest point draw in by
- * as much as they lie lower, so that what the first layers flare fills it. Outer walls move in, those of holes open.
- * Throws RangeError where the part is no higher than the chamfer.
+ * Returns the mesh with a chamfer of 45° around every edge on the plate: walls lower than `legMm` above the lowest
+ * point move inwards by the missing height, so that the flare of the first layers fills the chamfer. Outer walls move
+ * in, walls of holes open. Throws RangeError if the part is no higher than the chamfer.
  */
 export function chamferFoot(mesh: Mesh, legMm: number): ChamferedMesh {
   const { min, max } = boundsOf(mesh.positions);

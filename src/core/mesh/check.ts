@@ -17,7 +17,7 @@ export interface MeshCheck {
   readonly shells: number;
   /** Shells with their inside out; the wall of a cavity is not one of them. */
   readonly invertedShells: number;
-  /** Shells within another that bound a cavity: sealed for good. */
+  /** Shells within another that bound a cavity: sealed permanently. */
   readonly enclosedVoids: number;
   readonly volumeMm3: number;
   readonly areaMm2: number;
@@ -70,7 +70,7 @@ export function listDuplicates({ facets }: Mesh, candidates: Iterable<number>): 
   return duplicates;
 }
 
-/** What the edges of a mesh say of it. */
+/** Result of the edges of a mesh. */
 interface EdgeReport {
   readonly boundary: number;
   readonly nonManifold: number;

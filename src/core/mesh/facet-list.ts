@@ -66,7 +66,7 @@ export class FacetList {
     this.points.push(z);
   }
 
-  /** Adds a polygon by its vertices from nought; fewer than three corners are no facet and are passed over. */
+  /** Adds a polygon by its vertices, counted from zero; fewer than three corners are not a facet and are skipped. */
   addPolygon(indices: readonly number[]): Result<void, FacetIssue> {
     this.polygons++;
     if (indices.length > MOST_CORNERS)

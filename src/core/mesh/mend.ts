@@ -5,7 +5,7 @@ import { facetVector, type Mesh, type Point } from './mesh';
 import { crossOf, dotOf, minus, unit } from './vectors';
 import { weldCorners } from './weld';
 
-/** What a mend did to a copy of a mesh. */
+/** What a repair did to a copy of a mesh. */
 export interface Mend {
   readonly mesh: Mesh;
   readonly before: MeshCheck;
@@ -196,9 +196,9 @@ function fillHoles(mesh: Mesh, { mostCorners, crooked }: MendOptions) {
 }
 
 /**
- * Mends a copy of a mesh where that is safe: joins vertices, drops facets without area and doubles, makes neighbours agree,
- * fills simple holes, and turns shells that are inside out. The mesh itself is not touched. undefined: no facet has an area,
- * there is nothing to mend. Throws RangeError without facets.
+ * Returns a repaired copy of a mesh where that is safe: joins vertices, drops facets without area and duplicates, makes
+ * neighbours agree, fills simple holes, and turns shells that are inside out. The mesh itself is not changed.
+ * undefined: no facet has an area, so nothing can be repaired. Throws RangeError without facets.
  */
 export function mendMesh(mesh: Mesh, options: Partial<MendOptions> = {}): Mend | undefined {
   const given = { ...MEND_DEFAULTS, ...options };

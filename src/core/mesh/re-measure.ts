@@ -11,7 +11,7 @@ export interface AnchoredFeature {
   readonly anchorMm: Point;
 }
 
-/** Size of one feature before and after a correction, and what was asked of it, mm. */
+/** Size of one feature before and after a correction, and its wanted size, mm. */
 export interface CorrectedSize {
   readonly id: number;
   readonly beforeMm: number;
@@ -71,7 +71,7 @@ function recognise(mesh: Mesh): readonly FoundFeature[] {
   return mesh.facets.length / 3 <= MOST_FEATURE_FACETS ? findFeatures(mesh) : [];
 }
 
-/** A recognised size before and after a correction, and what was asked of it, mm. */
+/** Returns a recognised size before and after a correction, and its wanted size, mm. */
 export interface ProvenSize {
   readonly feature: FoundFeature;
   readonly askedMm: number;

@@ -1,7 +1,7 @@
 /** Digits with a decimal comma, an exponent after D, or a suffix f, as programs of some countries and ages write them. */
 const UNUSUAL = /^([+-]?(?:\d+[.,]?\d*|[.,]\d+))(?:[eEdD]([+-]?\d+))?f?$/;
 
-/** A coordinate in a text file: `1.5`, `+.5`, `1e-03`, `1,5`, `1.5D+02`, `1.0f`; NaN where it is no number. */
+/** Returns a coordinate in a text file: `1.5`, `+.5`, `1e-03`, `1,5`, `1.5D+02`, `1.0f`; NaN if it is not a number. */
 export function readCoordinate(word: string): number {
   const value = Number(word);
   if (!Number.isNaN(value)) return word === '' ? NaN : value;

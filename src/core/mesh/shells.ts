@@ -1,6 +1,6 @@
 import type { Mesh } from './mesh';
 
-/** What a facet without area says of its shell: it belongs to none. */
+/** Shell of a facet without area: it belongs to no shell. */
 export const NO_SHELL = 0xffffffff;
 
 /** A shell by its lowest facet. */

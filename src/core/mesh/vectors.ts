@@ -21,7 +21,9 @@ export function cornersOfFacet({ positions, facets }: Mesh, facet: number): [Poi
   return [corner(0), corner(1), corner(2)];
 }
 
-/** Distance of a point from a triangle, mm: to its plane where the foot lies within, else to its sides. */
+/**
+ * Returns the distance of a point from a triangle, mm: to its plane where the projection is inside, else to its sides.
+ */
 export function distanceToFacet(mesh: Mesh, facet: number, point: Point): number {
   const [a, b, c] = cornersOfFacet(mesh, facet);
   const normal = crossOf(minus(b, a), minus(c, a));

@@ -1,5 +1,5 @@
 const SPACE = 32;
-/** Of a longer word only the start is read: it is no number, and no name that means anything. */
+/** Only the start of a longer word is read: it is neither a number nor a known name. */
 const LONGEST_WORD = 1000;
 /** The same of a line: a face with as many corners as are taken needs less. */
 const LONGEST_LINE = 1_000_000;

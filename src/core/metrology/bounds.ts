@@ -1,4 +1,4 @@
-/** What a number on a bench can be; beyond it stands a slip of the hand or a file that is something else. */
+/** Limits of numbers; a value beyond them is a typing error or a file of another kind. */
 export interface Bounds {
   readonly low: number;
   readonly high: number;

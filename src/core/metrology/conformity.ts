@@ -58,9 +58,9 @@ function findSettling(size: SizeEstimate, roomMm: number, mpeMm: number): Settli
 }
 
 /**
- * Does a measured size conform? *in*: the whole interval size ± U lies inside the limits; *out*: wholly outside;
- * else *can't tell yet* with what would settle it. Under shared risk the size alone decides.
- * Source: ISO 14253-1:2017 6. Example: target 10, limits ±0.06, size 10.01, U 0.03 → in; U 0.06 → can't tell yet.
+ * Returns whether a measured size conforms. *in*: the whole interval size ± U is inside the limits; *out*: completely
+ * outside; else *can't tell yet* with what would decide it. Under shared risk the size alone decides. Source: ISO
+ * 14253-1:2017 6. Example: target 10, limits ±0.06, size 10.01, U 0.03 → in; U 0.06 → can't tell yet.
  */
 export function judgeConformity(
   size: SizeEstimate,

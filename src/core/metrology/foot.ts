@@ -62,7 +62,7 @@ export interface Chamfer {
 /** U = 1.96·u: 95 %. */
 const COVERAGE = 1.96;
 
-/** Leg = flare + U in whole layers; undefined where no flare is proven (its U reaches zero). */
+/** Leg = flare + U in whole layers; undefined if there is no significant flare (its U reaches zero). */
 export function chamferFor({ flareMm, u_mm }: Flare, layerMm: number): Chamfer | undefined {
   const U = COVERAGE * u_mm;
   if (!(flareMm - U > 0)) return undefined;

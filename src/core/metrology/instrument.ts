@@ -4,7 +4,7 @@ export interface Instrument {
   readonly mpeMm: number;
   /** Step of its display, mm. */
   readonly resolutionMm: number;
-  /** Width of the flats on the inside jaws, mm; 'unknown' when nobody measured them; undefined: no correction wished. */
+  /** Width of the flats on the inside jaws, mm; 'unknown' if it was not measured; undefined: no correction. */
   readonly jawFlatMm?: number | 'unknown';
   /** Of steel, so that its scale grows with its warmth; false: of carbon fibre or plastic, taken as not growing. Default true. */
   readonly steel?: boolean;
@@ -16,7 +16,7 @@ export const DEFAULT_INSTRUMENT: Instrument = Object.freeze({ mpeMm: 0.02, resol
 
 export const STEEL_EXPANSION_PER_K = 11.5e-6;
 export const RESIN_EXPANSION_PER_K = 90e-6;
-/** Standard uncertainty of a temperature that nobody measured, K. */
+/** Standard uncertainty of a temperature that was not measured, K. */
 export const UNKNOWN_TEMPERATURE_U_K = 3;
 
 /** What is known of the warmth of a sitting; one of the two left out counts as the other. */

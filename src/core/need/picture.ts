@@ -47,7 +47,10 @@ function pngPixels(bytes: Uint8Array): Uint8Array[] | undefined {
   return undefined;
 }
 
-/** A PNG with its end, and with as many pixels as its header says. They are counted as they are unpacked, and not kept. */
+/**
+ * Returns whether a PNG is complete, with as many pixels as its header says. They are counted while unpacking, and not
+ * stored.
+ */
 function readPng(bytes: Uint8Array): PictureFound {
   if (bytes.length < 33) return fail('cutShort');
   const rows = pngRows(bytes);
@@ -101,8 +104,8 @@ function readWebp(bytes: Uint8Array): PictureFound {
 }
 
 /**
- * Returns what kind of picture bytes are, by the bytes alone: what a name or a browser says is not believed. One that is
- * cut short is told as such. Sources: ISO/IEC 15948 (PNG), ITU-T T.81 (JPEG), RFC 9649 (WebP).
+ * Returns the kind of a picture from its bytes alone: a name or a browser is not trusted. A truncated one is reported
+ * as truncated. Sources: ISO/IEC 15948 (PNG), ITU-T T.81 (JPEG), RFC 9649 (WebP).
  */
 export function readPicture(bytes: Uint8Array): PictureFound {
   if (PNG_HEAD.every((byte, i) => bytes[i] === byte)) return readPng(bytes);

@@ -72,7 +72,7 @@ export function normalDensity(z: number): number {
   return Math.exp(-0.5 * z * z) / Math.sqrt(2 * Math.PI);
 }
 
-/** P(Z ≤ z) for a standard normal Z; relative error below 1e-14, in the lower tail too. */
+/** Returns P(Z ≤ z) for a standard normal Z; relative error below 1e-14, in the lower tail too. */
 export function normalCdf(z: number): number {
   return 0.5 * erfc(-z / Math.SQRT2);
 }

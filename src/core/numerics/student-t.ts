@@ -74,10 +74,10 @@ function expandAroundNormal(z: number, nu: number): number {
 }
 
 /**
- * Quantile of Student's t distribution: the t with P(T ≤ t) = p.
- * `nu` degrees of freedom, any real ≥ 0.5 or Infinity; relative error ≤ 1e-9 for 1e-6 ≤ p ≤ 1 − 1e-6.
- * Newton's steps on the tail, kept inside a bracket. Throws RangeError for p outside (0, 1) or nu below 0.5.
- * Source: JCGM 100:2008 G.3. Example: studentTQuantile(0.975, 5) → 2.57058183661474
+ * Returns the quantile of Student's t distribution: the t with P(T ≤ t) = p. `nu` degrees of freedom, any real ≥ 0.5 or
+ * Infinity; relative error ≤ 1e-9 for 1e-6 ≤ p ≤ 1 − 1e-6. Newton's steps on the tail, kept inside a bracket. Throws
+ * RangeError for p outside (0, 1) or nu below 0.5. Source: JCGM 100:2008 G.3. Example: studentTQuantile(0.975, 5) →
+ * 2.57058183661474
  */
 export function studentTQuantile(p: number, nu: number): number {
   if (!(p > 0 && p < 1)) throw new RangeError('studentTQuantile: p must lie between 0 and 1');

@@ -65,7 +65,7 @@ function densityOf(resin: ResinFile): number | undefined {
   return evidenceOf(resin).of('density_g_ml')?.value;
 }
 
-/** What keeps a blend from being made; over an additive's limit it can be poured, but nobody says that it prints. */
+/** What prevents a blend; above the limit of an additive it can be mixed, but whether it prints is unknown. */
 export function findBlendIssue(parts: readonly BlendPart[]): BlendIssue | undefined {
   if (parts.length < 2 || parts.length > 3) return { code: 'partCount', given: parts.length };
   const names = parts.map(({ resin }) => resin.name);

@@ -2,7 +2,7 @@ import { heatAt, modulusOf, viscosityOf, type Evidence, type Interval } from './
 import { ASSUMED_STRESS_MPA, hottestOf, IMPACT_NEEDS, ratingsNeeded, type Requirement } from './requirement';
 import type { Quote } from './sheet';
 
-/** What is asked; a rating carries what it is for. */
+/** What is required; a rating names its use. */
 export type Asked =
   | 'alone'
   | 'heat'
@@ -26,7 +26,7 @@ export interface Check {
   readonly requirement: Asked;
   readonly state: CheckState;
   readonly need: number;
-  /** What it has, on the cautious side where it passes; null when nobody knows. */
+  /** The value of the resin, on the cautious side if it passes; null if unknown. */
   readonly have: number | null;
   /** Positive when there is room: always in the direction of passing. */
   readonly margin: number | null;

@@ -1,6 +1,6 @@
 /** The same place of the same piece read now and weeks later, mm. */
 export interface CreepTest {
-  /** What it has to bear meanwhile: its own weight on a sunny shelf, a load, warmth. */
+  /** What it has to bear over time: its own weight in the sun, a load, warmth. */
   readonly under: string;
   readonly firstMm: number;
   readonly weeks: number;

@@ -4,7 +4,7 @@ import type { PropertyId } from './properties';
 import { HIGH_TEST_MPA, LOW_TEST_MPA, quotesThatCount, type Quote, type ResinSheet } from './sheet';
 import { viscosityAt, type ViscosityBounds } from './viscosity';
 
-/** A resin as the choice sees it: its sheet, and what the bench has proven of it. */
+/** A resin as the choice sees it: its datasheet, and the tests of the workshop. */
 export interface ResinFile {
   readonly name: string;
   readonly sheet: ResinSheet;
@@ -23,7 +23,7 @@ export interface Known extends Interval {
   readonly quote: Quote;
 }
 
-/** What is known of a resin, proven values before quoted ones. */
+/** Returns what is known of a resin, tested values before datasheet values. */
 export interface Evidence {
   readonly name: string;
   readonly sheet: ResinSheet;
@@ -44,7 +44,7 @@ function known(quote: Quote): Known {
   return { value: quote.value, low, high, quote };
 }
 
-/** The newest of proofs that speak of the same thing, the last one entered where two are of one day. */
+/** Returns the newest of tests of the same property; on one day, the one entered last. */
 function newest<Item extends { readonly quote: Quote }>(items: readonly Item[]): Item | undefined {
   return items.reduce<Item | undefined>(
     (best, item) => (best === undefined || (item.quote.on ?? '') >= (best.quote.on ?? '') ? item : best),
@@ -53,8 +53,8 @@ function newest<Item extends { readonly quote: Quote }>(items: readonly Item[]):
 }
 
 /**
- * What a proven value leaves of a quoted one: it replaces it, unless the proof only says that it went as far as it was
- * tested, and the sheet says that it goes further.
+ * Returns what a tested value leaves of a datasheet value: it replaces it, unless the test only
+ * shows a lower limit, and the datasheet states more.
  */
 function outrank(quoted: Known | undefined, provenBy: Quote | undefined): Known | undefined {
   if (provenBy === undefined) return quoted;
@@ -109,8 +109,8 @@ export function strengthOfResin(evidence: Evidence): Known | undefined {
 }
 
 /**
- * Temperature at which it gives way under a stress: proven at that stress or a higher one before quoted; a proof that
- * ended before the bar gave way does not speak against a higher quoted value.
+ * Returns the temperature at which it yields under a stress: tested at that stress or a higher one before datasheet
+ * values; a test that ended before the bar yielded does not contradict a higher datasheet value.
  */
 export function heatAt(evidence: Evidence, stressMPa: number): Known | undefined {
   const tempC = deflectionAt(evidence.quotedHeats, stressMPa);

@@ -16,7 +16,7 @@ export type CardStep =
   | {
       readonly step: 'unload';
       readonly how: Schools['release'];
-      /** The part is too thin for the house's own way. */
+      /** The part is too thin for the shop practice. */
       readonly overruled: boolean;
     }
   | {
@@ -39,7 +39,7 @@ export type CardStep =
       readonly at: 'green' | 'cured';
       readonly tipMm?: number;
       readonly brittle: boolean | undefined;
-      /** In warm water; `thinLinks`: the house would, but thin links would bend in it. */
+      /** In warm water; `thinLinks`: this is the shop practice, but thin links would bend in it. */
       readonly water: 'warm' | 'none' | 'thinLinks';
     }
   | {
@@ -53,14 +53,14 @@ export type CardStep =
   | {
       readonly step: 'cool';
       readonly minutes: number;
-      /** Mean thickness of the part by which it was reckoned; left out where nobody knows it. */
+      /** Mean thickness of the part used in the calculation; left out if unknown. */
       readonly wallMm?: number;
     }
   | { readonly step: 'assemble'; readonly at: 'green' | 'cured'; readonly overruled: boolean }
   | { readonly step: 'coat'; readonly for: readonly string[] }
   | { readonly step: 'vat'; readonly how: Exclude<Schools['vatAfter'], 'calendar'> };
 
-/** Usual times where a sheet states none, as shops keep them. */
+/** Usual times where a datasheet states none. */
 const USUAL = { shakeS: 60, coolMin: 20 } as const;
 
 /** What a liquid takes: solvents dissolve quickly and evaporate; water is slower at both. */
@@ -81,7 +81,7 @@ const LAMP_K = 25;
 /** Hollows and joints hold liquid where no air moves: they take so many times as long to wash and to dry. */
 const CREVICES_TAKE = 2;
 
-/** What the part asks of its handling. */
+/** Properties of the part that affect its handling. */
 export interface PartFacts {
   readonly claims?: readonly string[];
   /** Hollows that keep liquid, narrow gaps and joints printed in place. */
@@ -90,16 +90,16 @@ export interface PartFacts {
   readonly wallMm?: number;
   /** Joints and hinges whose links hot water would bend. */
   readonly thinLinks?: boolean;
-  /** Printed so many times as large as it was drawn; its supports with it, or as they were tested. */
+  /** Scale of the print relative to the drawing; its supports too, or at their tested scale. */
   readonly scale?: number;
 }
 /** Claims whose part is coated before long use. */
 const COATED_FOR = ['skin', 'mouth', 'food'];
 
 /**
- * How to handle a resin from bottle to fit, by the house's schools where they are allowed by its sheet. Short cure is a
+ * Returns how to handle a resin from bottle to fit, by shop practice where the datasheet allows it. Short cure is a
  * quarter of the way from floor to ceiling, long three quarters. With the floor alone it is the floor; with the ceiling
- * alone it is half of it and said to be a guess, for at the ceiling a part is yellow and brittle.
+ * alone it is half of it and marked as a guess, because at the ceiling a part is yellow and brittle.
  */
 export function processCard(resin: ResinFile, schools: Schools, part: PartFacts = {}): CardStep[] {
   const evidence = evidenceOf(resin);
@@ -113,7 +113,7 @@ export function processCard(resin: ResinFile, schools: Schools, part: PartFacts 
   const leastRoom = value('leastRoom_C');
   if (leastRoom !== undefined) before.push({ step: 'warm', toC: leastRoom });
   const supports = supportsStep(known);
-  // A brittle joint is not bent over its neck once it is cured, whatever the house likes.
+  // A brittle joint is not bent over its neck once it is cured, whatever the shop practice.
   const overruled = brittle === true && schools.assemble === 'cured';
   const assemble: CardStep = { step: 'assemble', at: overruled ? 'green' : schools.assemble, overruled };
   return [
@@ -200,7 +200,7 @@ function coolStep({ wallMm }: PartFacts): CardStep {
   return { step: 'cool', minutes: Math.max(1, Math.ceil(secondsToCool(LAMP_K, wallMm) / 60)), wallMm };
 }
 
-/** What touches a body or food is coated; a clear part where the house lacquers it. */
+/** Parts that touch a body or food are coated; clear parts where the workshop lacquers them. */
 function coatStep({ evidence, schools, part: { claims = [] } }: Known): CardStep[] {
   const coated = claims.filter((claim) => COATED_FOR.includes(claim));
   if (schools.clearFinish === 'lacquer' && evidence.sheet.family === 'clear') coated.push(CLEAR);

@@ -10,7 +10,7 @@ import { yellowingLimit, type ShadeIssue, type ShadeResult, type ShadeTest } fro
 export const PROOF_KINDS = ['bend', 'break', 'sag', 'drop', 'yellowing', 'creep'] as const;
 export type ProofKind = (typeof PROOF_KINDS)[number];
 
-/** What was done at the bench, as it was read. */
+/** A test of the workshop with its readings. */
 export type ProofTest =
   | { readonly kind: 'bend'; readonly test: BendTest }
   | { readonly kind: 'break'; readonly test: BreakTest }
@@ -32,7 +32,7 @@ export type ProofResult =
 /** A test on a day, with the state of the bar. */
 export type Proof = ProofTest & { readonly on: string };
 
-/** Works a proof out; refuses what it cannot tell. */
+/** Evaluates a test; refuses one that gives no result. */
 export function workOutProof(proof: ProofTest): Result<ProofResult, ProofIssue> {
   const { kind } = proof;
   switch (kind) {
@@ -58,7 +58,7 @@ function named<Kind extends ProofKind, Value, Issue>(
   return result.ok ? ok({ kind, result: result.value }) : fail(result.issue);
 }
 
-/** A temperature proven at a stress; any lower stress is covered by it. */
+/** A temperature tested at a stress; it covers any lower stress. */
 export interface ProvenHeat {
   readonly stressMPa: number;
   readonly quote: Quote;
@@ -66,7 +66,7 @@ export interface ProvenHeat {
 
 const proven = (on: string) => ({ condition: 'cured', source: 'proof', on }) as const;
 
-/** What a proof says of a property; a sag speaks of heat instead, a creep of none. */
+/** Returns the value of a property from a test; a sag test gives heat instead, a creep test none. */
 export function provenQuote(proof: Proof): Quote | undefined {
   const worked = workOutProof(proof);
   if (!worked.ok) return undefined;

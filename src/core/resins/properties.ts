@@ -23,8 +23,8 @@ export interface PropertyFacts {
 }
 
 /**
- * Everything a sheet can say of a resin in a number. The name carries the unit it is kept in.
- * Deflection temperatures by ISO 75 or ASTM D648 at the lower and upper stress of the test; impact as notched Izod.
+ * Every number that a datasheet can state. The name includes the unit it is stored in. Deflection temperatures by ISO
+ * 75 or ASTM D648 at the lower and upper stress of the test; impact as notched Izod.
  */
 export const PROPERTIES = Object.freeze({
   tensileModulus_MPa: { unit: 'MPa', range: [0.05, 50_000], group: 'mechanical' },

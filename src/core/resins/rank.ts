@@ -70,7 +70,7 @@ function costMerit(evidence: Evidence, { printMl, changeoverMl, inVat }: CostFac
   return Math.exp(-(price.high * ml) / 1000 / SCALES.cost);
 }
 
-/** What each criterion says of a resin; an unknown value earns nothing. */
+/** Score of a resin in each criterion; an unknown value scores zero. */
 export function meritsOf(evidence: Evidence, wanted: Requirement, costs: CostFacts = COST_FACTS): Merits {
   return {
     heat: heatMerit(evidence, wanted),
@@ -118,7 +118,7 @@ function paretoNames(passing: readonly Omit<Ranked, 'pareto'>[]): Set<string> {
 
 const VERDICTS = ['passes', 'unknown', 'fails'] as const;
 
-/** Better first: verdict, then score, then name, so that no order of the shelf shows. */
+/** Better first: verdict, then score, then name, so that the order of the input does not matter. */
 function compare(a: Omit<Ranked, 'pareto'>, b: Omit<Ranked, 'pareto'>): number {
   return (
     VERDICTS.indexOf(a.verdict) - VERDICTS.indexOf(b.verdict) ||

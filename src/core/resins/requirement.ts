@@ -4,8 +4,8 @@ export const IMPACTS = ['low', 'medium', 'high'] as const;
 export type Impact = (typeof IMPACTS)[number];
 
 /**
- * What each word asks of the bar and of the bench: notched Izod in J/m, or whole after falls from a height in metres.
- * A convention of this project, with the height as a person would test it: knee, table, overhead.
+ * Impact needed for each word: notched Izod in J/m, or whole after falls from a height in metres. A convention of this
+ * project, with heights that a person would test: knee, table, overhead.
  */
 export const IMPACT_NEEDS: Readonly<Record<Impact, { readonly izodJ_m: number; readonly dropM: number }>> =
   Object.freeze({
@@ -14,7 +14,7 @@ export const IMPACT_NEEDS: Readonly<Record<Impact, { readonly izodJ_m: number; r
     high: { izodJ_m: 60, dropM: 1.8 },
   });
 
-/** Taken for the part's own stress while nobody says: that of the upper test by ISO 75-A, which D648's covers. */
+/** Assumed as the part's own stress while it is unknown: that of the upper test by ISO 75-A, which D648's covers. */
 export const ASSUMED_STRESS_MPA = 1.8;
 
 export const CRITERIA = ['heat', 'toughness', 'stiffness', 'detail', 'cost'] as const;
@@ -43,7 +43,7 @@ export interface Requirement {
   readonly washWith: readonly WashLiquid[];
   readonly room_C: number | null;
   readonly smallestFeature_mm: number | null;
-  /** Most water it may take up in a day, as a share: what stays wet swells out of its fit. */
+  /** Maximum water uptake in a day, as a fraction: what stays wet swells out of its fit. */
   readonly waterUptakeMax: number | null;
   readonly weights: Weights;
 }
@@ -76,7 +76,7 @@ export const NO_REQUIREMENT: Requirement = Object.freeze({
   weights: EVEN_WEIGHTS,
 });
 
-/** The hottest moment of its life, making included; undefined when nothing was said. */
+/** Highest temperature of its life, including production; undefined if none was entered. */
 export function hottestOf({ serviceMax_C, processMax_C }: Requirement): number | undefined {
   if (serviceMax_C === null && processMax_C === null) return undefined;
   return Math.max(serviceMax_C ?? -Infinity, processMax_C ?? -Infinity);

@@ -54,10 +54,10 @@ function findSagIssue({ bar, massG, bath, steps }: SagTest): SagIssue | undefine
 }
 
 /**
- * The temperature at which a loaded bar gives way: where its sag has grown by the deflection of 0.2 % strain.
- * Between two steps it is interpolated, with half the step and the thermometer as its interval; a bar that never gave
- * way proves at least the last step, one that gave way at once at most the second.
- * Source: ISO 75-1:2020, Δs = L²·Δε/(6·h) on two supports; here in steps of a kettle instead of a ramp.
+ * Returns the temperature at which a loaded bar yields: where its sag has grown by the deflection of 0.2 % strain. It
+ * is interpolated between two steps, with half the step and the thermometer as its interval; a bar that never yielded
+ * shows at least the last step, one that yielded at once at most the second. Source: ISO 75-1:2020, Δs = L²·Δε/(6·h) on
+ * two supports; here in steps of a kettle instead of a ramp.
  */
 export function sagTemperature(test: SagTest): Result<SagResult, SagIssue> {
   const issue = findSagIssue(test);

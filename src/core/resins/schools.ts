@@ -34,10 +34,10 @@ export type School = keyof typeof SCHOOLS;
 export type Schools = { readonly [Name in School]: (typeof SCHOOLS)[Name][number] };
 
 /**
- * Supports off and parts together while green, since it cuts clean and gives way; cured short, since long yellows and
- * embrittles; in air, since every station does; washed in alcohol, since most resins ask for it; neat, since a
- * supplier's figures then hold. Solid, poured for the need, off the plate before the wash, no hot water near thin links:
- * of each the side that can do the least harm.
+ * Supports off and parts assembled while green, because it cuts cleanly and bends; short cure, because long cure
+ * yellows and embrittles; in air, because every station does; washed in alcohol, because most resins need it;
+ * undiluted, because the supplier's figures then apply. Solid, filled for the need, off the plate before the wash, no
+ * hot water near thin links: the options that can do the least harm.
  */
 export const DEFAULT_SCHOOLS: Schools = Object.freeze({
   layerHeight: 'middle',

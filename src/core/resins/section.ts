@@ -1,13 +1,13 @@
 import { barStiffness, barStress, type Bar } from './bar';
 
-/** The part's critical section as a bar with its load, and how far it may give way. */
+/** The part's critical section as a bar with its load, and its maximum deflection. */
 interface Section {
   readonly bar: Bar;
   readonly forceN: number;
   readonly mostDeflectionMm?: number;
 }
 
-/** What a section asks of the resin. */
+/** What a section requires of the resin. */
 export interface SectionNeed {
   readonly stressMPa: number;
   /** Least modulus that keeps the deflection; undefined when none was limited. */

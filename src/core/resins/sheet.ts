@@ -23,7 +23,7 @@ export type WashLiquid = (typeof WASH_LIQUIDS)[number];
 export const CLARITIES = ['clear', 'translucent', 'opaque'] as const;
 export type Clarity = (typeof CLARITIES)[number];
 
-/** Whether it may be printed neat: `creeps` bends under light and load when used alone, `no` is an additive. */
+/** Whether it may be printed undiluted: `creeps` bends under light and load when used alone, `no` is an additive. */
 export const ALONE = ['yes', 'creeps', 'no'] as const;
 export type Alone = (typeof ALONE)[number];
 
@@ -35,7 +35,7 @@ export type Source = (typeof SOURCES)[number];
 export interface Quote {
   readonly property: PropertyId;
   readonly value: number;
-  /** Ends of its 95 % interval, or of the bounds of a blend; the value itself when nobody says. */
+  /** Ends of its 95 % interval, or of the bounds of a blend; the value itself if unknown. */
   readonly low?: number;
   readonly high?: number;
   /** The truth lies beyond what was tested: `atLeast` the value, or `atMost`. */
@@ -48,7 +48,7 @@ export interface Quote {
   readonly source: Source;
   /** Day it was stated, YYYY-MM-DD. */
   readonly on?: string;
-  /** As it was typed, where that was another unit. */
+  /** The typed value, if it was in another unit. */
   readonly typed?: string;
 }
 
@@ -69,7 +69,7 @@ export interface ResinSheet {
 
 export const EMPTY_SHEET: ResinSheet = Object.freeze({ family: 'general', quotes: [], cautions: [] });
 
-/** Stresses of the deflection tests where the sheet states none, MPa. */
+/** Stresses of the deflection tests where the datasheet states none, MPa. */
 export const LOW_TEST_MPA = 0.45;
 export const HIGH_TEST_MPA = 1.82;
 

@@ -1,13 +1,13 @@
 import type { Proof } from './proof';
 import type { ResinSheet } from './sheet';
 
-/** A part of a blend by the name it has on the shelf. */
+/** A component of a blend, by the name of its resin. */
 export interface RecipePart {
   readonly resin: string;
   readonly fraction: number;
 }
 
-/** A bottle as the shelf knows it. */
+/** A bottle of a resin. */
 interface Bottle {
   readonly batch: string;
   /** Day it was opened, YYYY-MM-DD; empty while it is sealed. */
@@ -16,7 +16,7 @@ interface Bottle {
   readonly leftMl: number;
 }
 
-/** Everything the shelf keeps of one resin, as it travels in a file. */
+/** Everything that is stored of one resin, as exported to a file. */
 export interface ShelfEntry {
   readonly name: string;
   readonly sheet: ResinSheet;

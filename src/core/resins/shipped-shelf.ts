@@ -52,7 +52,7 @@ interface Entry extends Omit<ResinSheet, 'quotes' | 'cautions'> {
   readonly cautions?: readonly string[];
 }
 
-const SENSITISER = 'Uncured it sensitises skin: gloves, eyes covered, fresh air.';
+const SENSITISER = 'Uncured, it sensitises skin: wear gloves and eye protection, and ventilate.';
 
 function entry({ name, on, values, viscosities = [], cautions = [], ...facts }: Entry): ShelfEntry {
   return {
@@ -156,7 +156,9 @@ export const SHIPPED_SHELF: readonly ShelfEntry[] = Object.freeze([
     lightNm: [405],
     clarity: 'translucent',
     alone: 'creeps',
-    cautions: ['Neat it bends for good under light and its own weight; meant as a share of a stiffer resin.'],
+    cautions: [
+      'Undiluted, it deforms permanently under light and its own weight; use it as a share of a stiffer resin.',
+    ],
   }),
   entry({
     name: 'Limpet Rubber',
@@ -185,7 +187,7 @@ export const SHIPPED_SHELF: readonly ShelfEntry[] = Object.freeze([
     clarity: 'translucent',
     alone: 'yes',
     rated: ['skin'],
-    cautions: ['Rated for skin only after the full cure and wash that its sheet states.'],
+    cautions: ['Rated for skin only after the full cure and wash that the datasheet states.'],
   }),
   entry({
     name: 'Hearth',
@@ -222,7 +224,7 @@ export const SHIPPED_SHELF: readonly ShelfEntry[] = Object.freeze([
     clarity: 'opaque',
     alone: 'yes',
     rated: [],
-    cautions: ['Filled: sanding dust is harmful, work it wet with a mask.'],
+    cautions: ['Filled: sanding dust is harmful. Sand it wet and wear a mask.'],
   }),
   entry({
     name: 'Glasswort Clear',
@@ -259,7 +261,7 @@ export const SHIPPED_SHELF: readonly ShelfEntry[] = Object.freeze([
     clarity: 'clear',
     alone: 'yes',
     rated: [],
-    cautions: ['Strong bath cleaners dull it for good.'],
+    cautions: ['Strong bathroom cleaners dull it permanently.'],
   }),
   entry({
     name: 'Millpond',
@@ -286,7 +288,7 @@ export const SHIPPED_SHELF: readonly ShelfEntry[] = Object.freeze([
     lightNm: [405],
     clarity: 'translucent',
     alone: 'yes',
-    cautions: ['The wash water carries resin: cure it in the sun, filter it, and follow local waste rules.'],
+    cautions: ['The wash water contains resin: cure it in the sun, filter it, and follow local waste rules.'],
   }),
   entry({
     name: 'Anvil Impact',

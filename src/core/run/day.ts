@@ -61,7 +61,7 @@ interface Taken {
   loads?: number;
 }
 
-/** Schedules steps one after another, each as early as it can be, and takes them back again. */
+/** Schedules steps one after another, each as early as possible, and can undo them. */
 export class Schedule {
   private readonly stations = new Map<string, Taken[]>();
   private readonly busy: Taken[] = [];
@@ -179,7 +179,7 @@ export class Schedule {
     return starts;
   }
 
-  /** Places the next step of a job; gives what takes it back. */
+  /** Places the next step of a job; returns the function that undoes it. */
   place(job: number, start: number): () => void {
     const { id, steps } = this.day.jobs[job];
     const step = steps[this.next[job]];

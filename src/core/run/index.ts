@@ -39,6 +39,7 @@ export {
   type SupportShare,
   type TopUp,
   type Vat,
+  type VatLevelAt,
   type VatOutlook,
   type Weighing,
 } from './resin-use';

@@ -13,7 +13,7 @@ export interface PlacedCopy {
   readonly id: number;
   readonly xMm: number;
   readonly yMm: number;
-  /** Turned by a quarter. */
+  /** Rotated by 90°. */
   readonly isTurned: boolean;
 }
 
@@ -68,10 +68,9 @@ function layDown(wanted: readonly Wanted[], width: number, depth: number, mayTur
 }
 
 /**
- * Packs footprints as rectangles, each turned by a quarter where that helps; of several ways to lay them the one that
- * takes most of them in counts. What lies there is then moved together to the middle of the plate, where the light is
- * most even. Equal inputs give equal plates. Packing after J. Jylänki, *A Thousand Ways to Pack the Bin* (2010), by a
- * library.
+ * Packs footprints as rectangles, each rotated by 90° where that helps; of several packings, the one with the most
+ * pieces is used. The pieces are then moved together to the centre of the plate, where the exposure is most even. Equal
+ * inputs give equal plates. Packing after J. Jylänki, *A Thousand Ways to Pack the Bin* (2010), by a library.
  */
 export function packPlate(things: readonly Footprint[], { widthMm, depthMm, gapMm }: PlateRoom): PackedPlate {
   const inner = (mm: number) => Math.floor((mm - gapMm) / UNIT_MM + 1e-9);
@@ -105,7 +104,7 @@ export function packPlate(things: readonly Footprint[], { widthMm, depthMm, gapM
   return { placed, leftOut };
 }
 
-/** A piece as it lies: footprint turned or not. */
+/** A piece on the plate: footprint rotated or not. */
 export interface LyingPiece {
   readonly widthMm: number;
   readonly depthMm: number;
@@ -114,7 +113,7 @@ export interface LyingPiece {
   readonly isTurned: boolean;
 }
 
-/** Half sides of a piece as it lies, mm. */
+/** Returns the half sides of a piece on the plate, mm. */
 export function halfSides({ widthMm, depthMm, isTurned }: LyingPiece): readonly [number, number] {
   return isTurned ? [depthMm / 2, widthMm / 2] : [widthMm / 2, depthMm / 2];
 }

@@ -179,14 +179,14 @@ function rulesOf({ jobs }: Day): { readonly name: string; readonly priority: num
   const by = (value: (job: number) => number) =>
     [...jobs.keys()].sort((a, b) => value(a) - value(b) || a - b);
   return [
-    { name: 'first come', priority: by((job) => jobs[job].releaseMin) },
+    { name: 'first come, first served', priority: by((job) => jobs[job].releaseMin) },
     { name: 'shortest', priority: by((job) => work[job]) },
-    { name: 'earliest due', priority: by((job) => jobs[job].dueMin) },
+    { name: 'earliest due date', priority: by((job) => jobs[job].dueMin) },
     {
-      name: 'least slack by weight',
+      name: 'least weighted slack',
       priority: by((job) => (jobs[job].dueMin - work[job]) / jobs[job].weight),
     },
-    { name: 'shortest by weight', priority: by((job) => work[job] / jobs[job].weight) },
+    { name: 'shortest weighted time', priority: by((job) => work[job] / jobs[job].weight) },
   ];
 }
 
@@ -252,8 +252,8 @@ const MOST_NODES = 200_000;
 const MOST_STEPS_EXACT = 14;
 
 /**
- * Plans a day: least weighted tardiness, then the earliest finish. Every order is looked at where that is possible (few
- * steps, or the bound is met); else the best of the usual rules and of a seeded search, with a bound that is proven.
+ * Plans a day: least weighted tardiness, then the earliest finish. Every order is tried where that is possible (few
+ * steps, or the bound is reached); otherwise the best of the usual rules and of a seeded search, with a valid bound.
  * Equal inputs and seed give equal plans.
  */
 export function planDay(day: Day, options: PlanOptions = {}): Result<DayPlan, DayIssue> {

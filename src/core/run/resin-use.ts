@@ -26,8 +26,19 @@ export interface ResinPlan {
   readonly durationS: number;
   readonly resinMl: number;
   readonly topUps: readonly TopUp[];
+  /** Level of the vat over the clock, thinned for a chart; each top-up has a point before and one after it. */
+  readonly levels: readonly VatLevelAt[];
   readonly leftMl: number;
 }
+
+/** Level of the vat at a moment of a print. */
+export interface VatLevelAt {
+  readonly clockS: number;
+  readonly levelMl: number;
+}
+
+/** Points of a level curve between top-ups; more are not visible. */
+const LEVEL_POINTS = 120;
 
 /** Areas of the layers of a plate, mm², and of them those that get supports which are not in the file. */
 export interface PlateAreas {
@@ -57,18 +68,24 @@ export function planResin(
   const resinMl = left + vat.wettingMl;
   let level = vat.levelMl - vat.wettingMl;
   const topUps: TopUp[] = [];
+  const levels: VatLevelAt[] = [{ clockS: 0, levelMl: level }];
+  const stride = Math.ceil(uses.length / LEVEL_POINTS);
   uses.forEach((use, layer) => {
     if (level - use < vat.floorMl - 1e-9) {
       const addMl = Math.min(vat.capacityMl - level, left + vat.floorMl - level);
       if (level + addMl - use < vat.floorMl - 1e-9)
         throw new RangeError('planResin: a layer uses more than the vat holds');
       topUps.push({ layer, clockS: clock[layer], addMl });
+      levels.push({ clockS: clock[layer], levelMl: level });
       level += addMl;
+      levels.push({ clockS: clock[layer], levelMl: level });
     }
     level -= use;
     left -= use;
+    if ((layer + 1) % stride === 0 || layer + 1 === uses.length)
+      levels.push({ clockS: clock[layer + 1], levelMl: level });
   });
-  return { durationS: clock[uses.length], resinMl, topUps, leftMl: level };
+  return { durationS: clock[uses.length], resinMl, topUps, levels, leftMl: level };
 }
 
 /** What is known of a share of supports: log-normal. */
@@ -87,7 +104,10 @@ export interface Weighing {
   readonly part: number;
 }
 
-/** The share of supports that this bench has, for one more print; weighings without a part or a support tell nothing. */
+/**
+ * Returns the share of supports in this workshop, for one more print; weighings without a part or a support add
+ * nothing.
+ */
 export function learnSupportShare(weighings: readonly Weighing[]): SupportShare {
   const told = weighings.filter(({ supports, part }) => supports > 0 && part > 0);
   const precision = 1 / SHARE.sd ** 2 + told.length / PRINT_SD ** 2;
@@ -159,8 +179,8 @@ export type FillLevel = 'need' | 'brim' | 'later';
 const LOW_START_ML = 20;
 
 /**
- * What to pour before a print that needs so much, ml, by the way of the house; 0 where enough is in. Example: 60 ml in a vat
- * of 200 with a floor of 25, a print of 90 → 55 for the need, 140 to the brim, 0 for later.
+ * Returns what to add to the vat before a print, ml, by shop practice; 0 if enough is in. Example: 60 ml in a vat of
+ * 200 with a minimum of 25, a print of 90 → 55 for the need, 140 to the maximum, 0 for later.
  */
 export function fillBefore(
   fill: FillLevel,

@@ -18,7 +18,7 @@ export type VatReading =
       readonly density: number;
     };
 
-/** Density of an uncured resin where its sheet states none, g/ml: usual. */
+/** Usual density of an uncured resin where its datasheet states none, g/ml. */
 export const USUAL_DENSITY = 1.1;
 
 /**

@@ -130,7 +130,7 @@ function platesOf(copies: number, room: number): number[] {
 const atLeast = (shares: readonly number[], good: number) =>
   shares.slice(good).reduce((sum, share) => sum + share, 0);
 
-/** How many copies the plate of a machine takes of a pose; 0: it does not go in at all. */
+/** Returns how many copies of an orientation fit on the plate of a printer; 0 if it does not fit at all. */
 function roomFor({ bed, profileId }: WayMachine, { footprintMm, heightMm }: WayPose, gapMm: number): number {
   if (heightMm > bed.heightMm) return 0;
   const [widthMm, depthMm] = footprintMm;
@@ -156,12 +156,12 @@ function countsOf(
   return counts;
 }
 
-/** How many high parts of a pose stand in a printer. */
+/** Returns how many parts of an orientation fit on top of each other in a printer. */
 function stackOf({ stackUpTo, gapMm }: WayAsk, { bed }: WayMachine, { heightMm }: WayPose): number {
   return Math.max(1, Math.min(stackUpTo, Math.floor((bed.heightMm + gapMm) / (heightMm + gapMm))));
 }
 
-/** A stacked plate, where the house stacks, more are wanted than lie beside each other, and the height allows it. */
+/** A stacked plate, if shop practice stacks, more pieces are wanted than fit side by side, and the height allows it. */
 function stackedOf(
   ask: WayAsk,
   machine: WayMachine,
@@ -222,9 +222,9 @@ function isBeaten(way: Measured, by: Measured): boolean {
 }
 
 /**
- * Every way of making so many good pieces: printers × poses × layer heights × copies, the cheapest per good piece first.
- * Pieces of one plate fail together with the common share of failures; plates fail independently. A pose that goes on no
- * plate is left out.
+ * Returns every option of making this many good pieces: printers × orientations × layer heights × copies, the cheapest
+ * per good piece first. Pieces of one plate fail together with the common share of failures; plates fail independently.
+ * An orientation that fits on no plate is left out.
  */
 export function compareWays(ask: WayAsk): Way[] {
   const ways = ask.machines.flatMap((machine) =>

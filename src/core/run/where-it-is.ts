@@ -61,7 +61,7 @@ export interface Standing {
   /** Layer under way by the clock or the printer's word, from 0; `layers` when all are through. */
   readonly layer: number;
   readonly heightMm: number;
-  /** What is still to come, in its order. */
+  /** Returns what will happen next, in order. */
   readonly events: readonly TimedEvent[];
   /** The clock has passed the latest hour at which it should have ended. */
   readonly isOverdue: boolean;

@@ -50,7 +50,7 @@ export interface SheetInterface {
   readonly wish: Wish;
 }
 
-/** What is wished at an interface. */
+/** The fit at an interface. */
 export interface InterfaceWish {
   readonly wish: Wish;
   readonly ruin: Ruin;
@@ -140,7 +140,7 @@ export interface SheetDefinition {
   readonly options: readonly SheetOption[];
   readonly measures: (option: (id: string) => number) => readonly SheetMeasure[];
   readonly interfaces: (option: (id: string) => number) => readonly SheetInterface[];
-  /** Features that can be told so far. */
+  /** Features whose size is known so far. */
   readonly features: (given: Given) => readonly (SheetFeature | undefined)[];
   readonly issues: (given: Given, features: ReadonlyMap<string, SheetFeature>) => readonly SheetIssue[];
   /** The whole part, where the sheet defines it. `idOf` gives a feature's id in its job. */

@@ -60,7 +60,7 @@ interface SheetInput extends SheetChoices {
   readonly conditions?: FitConditions;
 }
 
-/** Everything a sheet comes to, as far as it was read. */
+/** Everything that follows from a sheet, as far as measured. */
 export interface Sheet {
   readonly measures: readonly SheetMeasure[];
   readonly interfaces: readonly (SheetInterface & InterfaceWish & { readonly band?: ClearanceBand })[];
@@ -69,7 +69,7 @@ export interface Sheet {
   /** Every size that is needed was read, and the part can be made. */
   readonly whole: boolean;
   readonly drawing: SheetDrawing;
-  /** The part over the job's own feature ids; undefined where the sheet does not define it or is not whole. */
+  /** The part with the job's own feature ids; undefined if the measuring sheet has none or is incomplete. */
   readonly solid?: (idOf: (feature: string) => number) => SolidRecipe;
 }
 
@@ -83,9 +83,9 @@ export function optionOf({ kind, options }: Pick<SheetChoices, 'kind' | 'options
 }
 
 /**
- * Works a sheet out: from bodies and wishes to targets, issues, drawing and part. Nothing read gives the drawing alone.
- * Source: docs/methods.md §3, gap filler: each interface takes its clearance off the body it meets.
- * Example: bore 15.91 pushed in, shaft 9.47 turning → outside 15.88 ± 0.03, bore 9.71 ± 0.08.
+ * Evaluates a sheet: from bodies and fits to targets, issues, drawing and part. Without readings it gives the drawing
+ * only. Source: docs/methods.md §3, gap filler: each interface subtracts its clearance from the body it meets. Example:
+ * push fit in a bore of 15.91, running fit on a shaft of 9.47 → outside 15.88 ± 0.03, bore 9.71 ± 0.08.
  */
 export function workOutSheet(input: SheetInput): Sheet {
   const definition = SHEETS[input.kind];

@@ -8,7 +8,7 @@ export interface StoredLaw {
   readonly covariance: ArrayLike<number>;
 }
 
-/** Why a law cannot be lent from. */
+/** Why a law cannot be used for other profiles. */
 export type LawIssue =
   | { readonly code: 'wrongLength' }
   | { readonly code: 'notFinite'; readonly parameter: ParameterName }
@@ -27,7 +27,7 @@ export type LawIssue =
   | { readonly code: 'notSymmetric'; readonly parameter: ParameterName; readonly other: ParameterName }
   | { readonly code: 'notPositive' };
 
-/** Printers lie within so many sds of the prior: beyond it a file speaks of something else, or in another unit. */
+/** Printers are within this many sds of the prior: beyond it a file is about something else, or in another unit. */
 const MOST_SDS = 6;
 /** No readings tell a parameter to better than this share of its prior sd: the scatter of prints and calipers is left. */
 const LEAST_SHARE = 1e-4;
@@ -95,8 +95,8 @@ export function isSoundLaw(law: StoredLaw): boolean {
 }
 
 /**
- * Returns the law if it can lend to a profile: numbers throughout, means and sds where printers can lie, covariance
- * symmetric and positive definite. What passes can be inverted and added to any prior of this product.
+ * Returns the law if it can be used for other profiles: numbers throughout, means and sds in the range of printers,
+ * covariance symmetric and positive definite. Such a law can be inverted and added to any prior of this product.
  */
 export function checkLaw<Law extends StoredLaw>(law: Law): Result<Law, LawIssue> {
   const issue = findNotFinite(law) ?? findOutside(law) ?? findAsymmetry(law);
@@ -107,7 +107,7 @@ export function checkLaw<Law extends StoredLaw>(law: Law): Result<Law, LawIssue>
 /** Numbers that are the same but for the rounding of a file. */
 const SAME = 1e-6;
 
-/** Whether two laws say the same: one file taken in under two names. */
+/** Returns whether two laws are equal: one file imported under two names. */
 export function isSameLaw(a: StoredLaw, b: StoredLaw): boolean {
   const alike = (left: ArrayLike<number>, right: ArrayLike<number>) =>
     left.length === right.length &&

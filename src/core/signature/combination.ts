@@ -10,9 +10,9 @@ export interface SizeTerm {
 }
 
 /**
- * Σ factor·size of features printed together: a mixture of normals, mm. What the features share (the law, the drift of
- * their print) cancels or adds as it really does; habits and chances are each their own.
- * Terms are different features of one print. Example: hole − pin gives the clearance of a joint printed in place.
+ * Returns Σ factor·size of features printed together: a mixture of normals, mm. What the features share (the law, the
+ * drift of their print) cancels or adds; repeatable deviations and chances are independent. Terms are different
+ * features of one print. Example: hole − pin gives the clearance of a joint printed in place.
  */
 export function predictCombination(signature: Signature, terms: readonly SizeTerm[]): NormalMixture {
   const { posterior } = signature;

@@ -9,7 +9,7 @@ import {
   stateUnderCoat,
 } from './states';
 
-/** A size taken in one state as it will be in another. */
+/** A size measured in one state as it will be in another. */
 interface Conversion {
   /** To be added to the size, mm. */
   readonly offsetMm: number;
@@ -20,7 +20,7 @@ interface Conversion {
 interface Between {
   readonly from: PartState;
   readonly to: PartState;
-  /** Thickness of the coat on each face, mm, where one of the states is coated; undefined: nobody said. */
+  /** Thickness of the coat on each face, mm, if one of the states is coated; undefined if unknown. */
   readonly coatMm?: number;
 }
 

@@ -74,10 +74,10 @@ function driftShare(a: Drift, b: Drift): number {
 }
 
 /**
- * Chance that `copies` prints of all drawn targets have every one in tolerance. Copies share the law and the habits of
- * their features, the doubt about the mates too; each has its own drift and chance. So they fail together more often than
- * the power of one print's chance says. Cost does not grow with the copies; error below 0.01.
- * One copy is jointChance itself.
+ * Returns the chance that `copies` prints of all drawn targets have every size in tolerance. Copies share the law, the
+ * repeatable deviations of their features and the uncertainty of the mates; each has its own drift and chance. So they
+ * fail together more often than independent prints would. The cost does not grow with the copies; error below 0.01. One
+ * copy is jointChance itself.
  */
 export function chanceOfAllCopies(
   signature: Signature,
@@ -113,7 +113,10 @@ export function chanceOfAllCopies(
     return chance + share * averageOverShared(atNode, copies, points);
   }, 0);
 
-  /** What the copies share: the law, habits and the doubt about mates, without chance and drift of a single print. */
+  /**
+   * What the copies share: the law, repeatable deviations and the uncertainty of the mates, without chance and drift of
+   * a single print.
+   */
   function sharedFactor(node: number): Float64Array {
     const count = drawn.length;
     const covariance = new Float64Array(count * count);

@@ -18,7 +18,7 @@ export interface Target extends Limits {
   readonly feature: string;
   readonly kind: FeatureKind;
   readonly targetMm: number;
-  /** Where it will lie on the plate; left out when nobody knows. */
+  /** Its place on the plate; left out if unknown. */
   readonly place?: PlatePlace;
   /** State in which the limits count; default that of the signature. */
   readonly state?: PartState;
@@ -147,7 +147,7 @@ export function drawTarget(signature: Signature, target: Target, options: DrawOp
 const LATTICE_POINTS = 4096;
 const LEAST_POINTS = 64;
 
-/** A target as it was drawn. */
+/** A target with its drawn size. */
 export interface DrawnTarget {
   readonly target: Target;
   readonly drawMm: number;

@@ -20,9 +20,9 @@ import { compareTries, rowOfTry, type Try } from './tries';
 
 export interface SignatureOptions {
   readonly instruments: Instruments;
-  /** Default: the prior of docs/methods.md §2 for a printer nobody knows. */
+  /** Default: the prior of docs/methods.md §2 for an unknown printer. */
   readonly prior?: LawPrior;
-  /** The prior before relatives lent to it; default `prior`. */
+  /** The prior before data from related profiles; default `prior`. */
   readonly ownPrior?: LawPrior;
   readonly tries?: readonly Try[];
   /** Readings of pieces of known size. */
@@ -39,10 +39,10 @@ export interface ParameterEstimate {
   readonly name: ParameterName;
   readonly mean: number;
   readonly sd: number;
-  /** Before readings and relatives. */
+  /** Before readings and related profiles. */
   readonly priorMean: number;
   readonly priorSd: number;
-  /** After relatives, before readings; the same as the prior's without relatives. */
+  /** After related profiles, before readings; equal to the prior if there are none. */
   readonly lentSd: number;
   /** Pinned down: sd under half of the prior's. */
   readonly pinned: boolean;
@@ -52,7 +52,7 @@ export interface ParameterEstimate {
 
 export type ParameterSource = 'readings' | 'relatives' | 'prior';
 
-/** Narrowed by less than this share, a parameter is as it was. */
+/** A parameter that is narrowed by less than this share counts as unchanged. */
 const HARDLY = 0.9;
 
 function sourceOf(priorSd: number, lentSd: number, sd: number): ParameterSource {
@@ -88,7 +88,7 @@ export interface Signature {
   /** Posterior means of both scatters, mm. */
   readonly scatter: { readonly featureMm: number; readonly printMm: number };
   readonly biases: readonly InstrumentBias[];
-  /** The state that the law speaks of, and the shifts of the others that were read. */
+  /** The state of the law, and the shifts of the other measured states. */
   readonly base: ShiftedState;
   readonly shifts: readonly StateShift[];
   /** State of the sizes that are asked about. */
@@ -149,7 +149,10 @@ function checkReadings(
   }));
 }
 
-/** Observations, words and check pieces as evidence, with what its rows speak of and the state that is asked about. */
+/**
+ * Returns observations, hand fits and reference pieces as evidence, with the state that each row is about and the state
+ * that is asked for.
+ */
 export function evidenceOf(
   observations: readonly Observation[],
   options: SignatureOptions,
@@ -173,10 +176,10 @@ export function evidenceOf(
   return { evidence, frame, state };
 }
 
-/** Words are taken in at nodes within e^-14 of the heaviest: they are matched to a millionth. */
+/** Hand fits are applied at nodes within e^-14 of the heaviest: they are matched to a millionth. */
 const WORDED = 14;
 
-/** Visits the nodes that weigh: readings alone lead there, words are taken in where it counts. */
+/** Visits the nodes that carry weight: readings alone lead there, hand fits are applied where it matters. */
 function weighNodes(
   evidence: Evidence,
 ): Pick<Posterior, 'nodes' | 'weights' | 'places' | 'lookedAt' | 'stride' | 'heaviest'> {
@@ -301,12 +304,12 @@ export function estimateFromObservations(
 }
 
 /**
- * The signature of a process: a hierarchical linear model of offset = size − drawn, with the habits of features, the
- * drift of prints, shifts between states and one bias per instrument and jaw; both scatters integrated over a grid.
- * No readings at all give the prior. Equal inputs give equal outputs (nothing is sampled).
- * What does not hang together by a print or a feature is eliminated by itself and leaves a small matrix over the shared
- * columns at each node; with `kept`, one more reading costs one such group and a sum.
- * Source: the model of docs/methods.md §2; closed form after A. Gelman et al., Bayesian Data Analysis (2013) ch. 15.
+ * Returns the signature of a process: a hierarchical linear model of offset = size − drawn, with repeatable deviations
+ * of features, drifts of prints, shifts between states and one bias per instrument and jaw; both scatters are
+ * integrated over a grid. Without readings it is the prior. Equal inputs give equal outputs (nothing is sampled).
+ * Groups that share no print and no feature are eliminated separately and leave a small matrix over the shared columns
+ * at each node; with `kept`, one more reading costs one such group and a sum. Source: the model of docs/methods.md §2;
+ * closed form after A. Gelman et al., Bayesian Data Analysis (2013) ch. 15.
  */
 export function estimateSignature(
   readings: readonly SignatureReading[],

@@ -23,7 +23,10 @@ export interface Evidence {
   readonly groups: readonly Group<Try>[];
   /** Groups that were asked for, made ready; see readyGroup. */
   readonly ready: (ReadyGroup | undefined)[];
-  /** Group of each connection: a feature's habit or its chance in a print, a print's drift, a sitting's warmth, a coat. */
+  /**
+   * Group of each connection: a feature's repeatable deviation or its chance in a print, a print's drift, a session's
+   * temperature, a coat.
+   */
   readonly groupOf: ReadonlyMap<string, number>;
   /** Group and row in it of each row that was read, in the order they were given. */
   readonly places: readonly { readonly group: number; readonly row: number }[];
@@ -38,12 +41,15 @@ interface EvidenceInput {
   readonly columnReadings: readonly ColumnReading[];
 }
 
-/** Rows that were read, then those that words speak of. */
+/** Rows of readings, then rows of hand fits. */
 function rowsOf({ rows, words }: Group<Try>): ModelRow[] {
   return [...rows, ...words.map(({ row }) => row)];
 }
 
-/** The column of a connection that was made one: a habit, the drift of a print, the warmth of a sitting, a coat. */
+/**
+ * The column of a connection that became one: a repeatable deviation, the drift of a print, the temperature of a
+ * session, a coat.
+ */
 function columnOfConnection(key: string, rows: readonly ModelRow[]): SharedColumn {
   if (key.startsWith(HABIT)) return { key, mean: 0, sd: 'habit' };
   for (const { unknowns } of rows)
@@ -51,7 +57,7 @@ function columnOfConnection(key: string, rows: readonly ModelRow[]): SharedColum
   throw new RangeError(`columnOfConnection: no row has ${key}`);
 }
 
-/** All that the elimination of a group depends on; of its words only the sizes that they speak of. */
+/** Everything that the elimination of a group depends on; of its hand fits only the sizes that they are about. */
 function contentOf({ rows, words }: Group<Try>, shared: string): string {
   const factsOf = ({ feature, print, law, shared: also, unknowns }: ModelRow) => [
     feature,

@@ -2,8 +2,8 @@ import type { Signature } from './estimate';
 import { type Change, lawAfter } from './frame';
 
 /**
- * The signature as it would be for prints made after a change that is made now: what was read tells of them as far as the
- * change leaves it alike, moved by what is known. Prints made already are as they were.
+ * Returns the predicted signature for prints after a change that is made now: readings inform it as far as the change
+ * leaves the parameter alone, moved by what is known. Prints that were already made are not affected.
  */
 export function foreseeChange(signature: Signature, change: Omit<Change, 'printsBefore'>): Signature {
   const { posterior, base } = signature;

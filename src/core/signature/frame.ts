@@ -28,7 +28,7 @@ export interface Past {
   readonly shiftOf: (key: { readonly state: ShiftedState; readonly along: 'xy' | 'z' }) => Drifted;
 }
 
-/** What rows speak of: the state of the law, and for prints made before or after changes, how the law was or will be then. */
+/** State that rows are about, and for prints before or after changes, the law of that time. */
 export interface Frame {
   readonly base: ShiftedState;
   readonly pastOf: ReadonlyMap<string, Past>;
@@ -38,7 +38,7 @@ export interface Frame {
   readonly columns: readonly SharedColumn[];
 }
 
-/** Prints that were not made yet bear names that no print on a bench has. */
+/** Future prints have names that no stored print has. */
 const TO_COME = '\u0000to come';
 
 /** Name of the nth print to come, from 0. */
@@ -50,7 +50,7 @@ export function isToCome(print: string): boolean {
   return print.startsWith(TO_COME);
 }
 
-/** Changes that are told apart; prints from before the oldest of them count as made just before it. */
+/** Changes that are kept separate; prints from before the oldest of them count as made just before it. */
 const MOST_CHANGES = 6;
 
 const NOW: Drifted = { scale: 1, known: 0, spreads: [] };
@@ -155,9 +155,9 @@ interface FrameOptions {
 }
 
 /**
- * Changes keep the law's prior as it was: a parameter of which the share v is given back stands to what it was before as
- * two draws of the prior correlated by √(1 − v). So no change makes less known than nothing, and readings from before
- * and after it tell of each other as far as it left them alike.
+ * Changes leave the prior of the law unchanged: the values of a parameter before and after a change with share v are
+ * two draws of the prior with correlation √(1 − v). So no change leaves less known than nothing, and readings from
+ * before and after inform each other as far as the change left them alike.
  */
 export function frameOf({ base, states, prior, changes }: FrameOptions): Frame {
   const pastOf = new Map<string, Past>();

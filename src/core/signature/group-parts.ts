@@ -17,7 +17,7 @@ export interface GroupParts {
   /** Offsets read, mm, and variances of their noise, mm². */
   readonly offsets: Float64Array;
   readonly noise: Float64Array;
-  /** Prior covariance of rows, rows × rows row-major: habit·τ_b² + chance·τ_p² + fixed. */
+  /** Prior covariance of rows, rows × rows row-major: repeatable deviation·τ_b² + chance·τ_p² + fixed. */
   readonly habit: Uint8Array;
   readonly chance: Uint8Array;
   readonly fixed: Float64Array;
@@ -32,15 +32,15 @@ export interface Left {
    * last: keys·(keys + 1)/2 + keys + 1 numbers.
    */
   readonly information: Float64Array;
-  /** The sizes that its words speak of; left out where nothing was said. */
+  /** The sizes that its hand fits are about; left out if there are none. */
   readonly words?: WordSizes;
 }
 
-/** Sizes that words speak of, given the shared columns and the readings of their group. */
+/** Sizes that hand fits are about, given the shared columns and the readings of their group. */
 export interface WordSizes {
   /** Over the group's keys, words × keys row-major. */
   readonly coefficients: Float64Array;
-  /** What the readings say of each beside the columns, mm. */
+  /** Information from the readings about each, apart from the columns, mm. */
   readonly ownMm: Float64Array;
   /** Words × words row-major, mm². */
   readonly covariance: Float64Array;
@@ -99,7 +99,10 @@ export interface WhitenedGroup {
   readonly offsets: Float64Array;
 }
 
-/** Whitens the rows of a group given the shared columns: habits, chances, drift, warmth and noise are their errors. */
+/**
+ * Whitens the rows of a group given the shared columns: repeatable deviations, chances, drift, temperature and noise
+ * are their errors.
+ */
 export function whiten(parts: GroupParts, { tauB, tauP }: Scatter, sites: Sites = []): WhitenedGroup {
   const { readCount, habit, chance, fixed } = parts;
   const stride = parts.rows.length;

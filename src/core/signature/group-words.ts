@@ -34,7 +34,7 @@ function throughColumns({ columns, sizes }: GroupWords, { mean, covariance }: Mo
   return through;
 }
 
-/** Moments of the sizes that words speak of. */
+/** Moments of the sizes that hand fits are about. */
 function sizeMoments({ columns, sizes }: GroupWords, { mean }: Moments, through: Float64Array) {
   const count = mean.length;
   const words = sizes.ownMm.length;

@@ -38,7 +38,7 @@ const [EPSILON_X, EPSILON_Y, SKEW, EPSILON_Z, EDGE, INSIDE_EXTRA, ROUND_EXTRA, Z
 ];
 const [LEAN_X, LEAN_Y] = [9, 10];
 
-/** Does a parameter speak of the lean of the light, which only sizes of known place tell of? */
+/** Returns whether a parameter is part of the exposure gradient, which only sizes with a known place inform. */
 export function isLean(name: ParameterName): boolean {
   return name === 'leanX' || name === 'leanY';
 }

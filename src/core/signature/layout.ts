@@ -4,14 +4,17 @@ import { type LawPrior, PARAMETER_COUNT, PARAMETER_NAMES } from './law';
 import type { ModelRow } from './rows';
 import { chanceKey, habitKey } from './groups';
 
-/** A shared column beside the law's: its prior, of a standard deviation or of the scatter of habits (τ_b). */
+/**
+ * A shared column beside the law's: its prior, of a standard deviation or of the scatter of repeatable deviations
+ * (τ_b).
+ */
 export interface SharedColumn {
   readonly key: string;
   readonly mean: number;
   readonly sd: number | 'habit';
 }
 
-/** A reading that speaks of one shared column alone, as a check piece does of a jaw. */
+/** A reading of one shared column alone, as a reference piece is of a jaw. */
 export interface ColumnReading {
   readonly key: string;
   readonly value: number;
@@ -19,8 +22,9 @@ export interface ColumnReading {
 }
 
 /**
- * The columns that all groups share: the law's, then `extra`. `precision` (count × count, row-major) and `moment` (count)
- * are those of the prior and of readings of columns, without the habits among the columns, whose precision is the node's.
+ * The columns that all groups share: the law's, then `extra`. `precision` (count × count, row-major) and `moment`
+ * (count) are those of the prior and of readings of columns, without the repeatable deviations among the columns, whose
+ * precision belongs to the node.
  */
 export interface Layout {
   readonly count: number;
@@ -28,7 +32,7 @@ export interface Layout {
   readonly at: ReadonlyMap<string, number>;
   readonly precision: Float64Array;
   readonly moment: Float64Array;
-  /** Places of habits among the columns. */
+  /** Places of repeatable deviations among the columns. */
   readonly habits: readonly number[];
 }
 
@@ -104,7 +108,7 @@ export function connectionsOf({ habit, chance, unknowns }: PlacedRow): string[] 
   return keys;
 }
 
-/** Prior covariance of what two rows share apart from columns: habit·τ_b² + chance·τ_p² + fixed. */
+/** Prior covariance that two rows share apart from columns: repeatable deviation·τ_b² + chance·τ_p² + fixed. */
 export interface SharedParts {
   readonly habit: 0 | 1;
   readonly chance: 0 | 1;

@@ -16,7 +16,7 @@ import {
   walkGrid,
 } from './scatter-grid';
 
-/** What everything else says of one observation: its predicted reading, mm. */
+/** Returns the prediction of one observation from everything else: its predicted reading, mm. */
 export interface LeftOut {
   readonly meanMm: number;
   readonly sdMm: number;
@@ -165,8 +165,8 @@ export class LeaveOneOut {
   }
 
   /**
-   * What all but the reading `dropped` of observation `at` (all its readings when left out) say of one more reading there:
-   * its share of the pooled scatter and of the node weights is gone too.
+   * Returns the prediction for one more reading of observation `at` from everything except its reading `dropped` (all
+   * its readings if left out): its share of the pooled scatter and of the node weights is removed too.
    */
   without(at: number, dropped?: SignatureReading): LeftOut {
     const observation = this.signature.observations[at];
@@ -208,8 +208,8 @@ export class LeaveOneOut {
   }
 
   /**
-   * Most readings leave the scatters where they are: the nodes of the signature serve. Where the weight moves to their rim,
-   * as with a reading far off, the grid is walked anew.
+   * Most readings do not move the scatters: the nodes of the signature are used. Where the weight moves to their rim,
+   * as with an outlier, the grid is searched again.
    */
   private weigh(logWeightOf: (node: number) => number): Pick<GridWalk, 'nodes' | 'logWeights'> {
     const logWeights = this.nodes.map(logWeightOf);

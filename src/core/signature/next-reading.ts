@@ -86,7 +86,7 @@ export function predictReading(
   return { meanMm: mean, sdMm: sd };
 }
 
-/** What a reading would take back of what a change left unknown. */
+/** How much a reading would reduce the uncertainty that a change left. */
 export interface SettlingGain {
   readonly candidate: ReadingCandidate;
   /** Share of the variance given back that it would settle, 0 … 1. */
@@ -94,8 +94,8 @@ export interface SettlingGain {
 }
 
 /**
- * Which reading would settle most of what changes left unknown: by how much it narrows the parameters that were given
- * back, each against the spread of its prior and by the share given back. Best first.
+ * Returns which reading reduces the uncertainty left by changes most: how much it narrows the parameters that were
+ * reopened, each relative to the spread of its prior and weighted by the share given back. Best first.
  */
 export function rankSettlingReadings(
   signature: Signature,

@@ -37,7 +37,7 @@ export function instrumentNamed(instruments: Instruments, name: string | undefin
   return instruments[name ?? ONLY_INSTRUMENT] ?? DEFAULT_INSTRUMENT;
 }
 
-/** Repeats from which on the pooled scatter is taken in steps. */
+/** From this many repeats on, the pooled scatter is rounded to steps. */
 const MANY_REPEATS = 200;
 const STEP = 0.05;
 
@@ -50,8 +50,8 @@ export function inSteps(sMm: number, fromMm: number, share: number): number {
 }
 
 /**
- * The pooled scatter that a signature is learned with. From 200 repeats on, when it is known to 5 % itself, it is taken in
- * steps of 5 %: so one reading more leaves the noise of all others, and what was computed of them, as it is.
+ * Returns the pooled scatter that a signature uses. From 200 repeats on, when it is known to 5 % itself, it is rounded
+ * to steps of 5 %: so one more reading leaves the noise of all others, and everything computed from it, unchanged.
  */
 export function steadyScatter(pooled: PooledScatter | undefined): PooledScatter | undefined {
   return pooled === undefined || pooled.dof < MANY_REPEATS

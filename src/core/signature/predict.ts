@@ -12,13 +12,13 @@ import { shiftPrior, type ShiftedState, stateUnderCoat } from './states';
 export interface SizeQuery {
   readonly kind: FeatureKind;
   readonly drawnMm: number;
-  /** Name under which it was measured before, if it was: then its own habit counts. */
+  /** Name under which it was measured before, if it was: then its own repeatable deviation counts. */
   readonly feature?: string;
   /** A print already made; left out: one to come, with its own drift and chance. */
   readonly print?: string;
   /** The run that the print came out of, where others came out of it too. */
   readonly run?: string;
-  /** Where it lies on the plate; left out when nobody knows. */
+  /** Its place on the plate; left out if unknown. */
   readonly place?: PlatePlace;
   /** State in which the size is asked for; default that of the signature. */
   readonly state?: PartState;
@@ -36,7 +36,7 @@ function snapVariance({ kind, pixelMm }: SizeQuery): number {
   return pixelMm === undefined || !aligned ? 0 : (pixelMm * pixelMm) / 6;
 }
 
-/** A name that nothing on a bench bears: of a feature that was never measured. */
+/** A name that no stored feature has: for a feature that was never measured. */
 const NEW = '\u0000new';
 
 /** What is assumed of the shift of a state that was not read: it has no column; mm. */
@@ -83,9 +83,9 @@ export function mixtureOf(
 }
 
 /**
- * Printed size of a feature drawn at `drawnMm`: a mixture of normals over the grid of scatters, mm.
- * For a print to come it holds the feature's habit (its own where it was measured), chance, drift and pixel snapping;
- * the bias of the caliper is not in it, since it belongs to readings.
+ * Returns the printed size of a feature drawn at `drawnMm`: a mixture of normals over the grid of scatters, mm. For a
+ * future print it includes the feature's repeatable deviation (its own if it was measured), chance, drift and rounding
+ * to pixels; the bias of the caliper is not included, because it belongs to readings.
  */
 export function predictSize(signature: Signature, query: SizeQuery): NormalMixture {
   return mixtureOf(signature, query, latentSizes(signature, query));

@@ -17,11 +17,11 @@ export interface SignatureReading extends FeatureKind {
   readonly state?: PartState;
   /** Thickness of the coat on each face, mm; a coated reading needs it. */
   readonly coatMm?: number;
-  /** Where the feature lay on the plate; left out when nobody knows. */
+  /** Place of the feature on the plate; left out if unknown. */
   readonly place?: PlatePlace;
   /** Which instrument; its bias is one unknown per jaw kind. Left out: the one of the options. */
   readonly instrument?: string;
-  /** Sitting whose warmth nobody measured: one unknown for all its readings, of this standard uncertainty per mm. */
+  /** Session without measured temperatures: one unknown for all its readings, with this standard uncertainty per mm. */
   readonly warmth?: { readonly sitting: string; readonly u: number };
   /** Where it came from (a line of a file, a row of a table); handed back with doubts. */
   readonly source?: number;

@@ -18,7 +18,7 @@ function shares(printer: number, resin: number): Shares {
   return { printer, resin, both: 0.95 };
 }
 
-/** Start values, ours: what belongs to the machine, what to the resin. The house may change them. */
+/** Default values, our own estimates: what belongs to the printer, what to the resin. Settings can change them. */
 export const DEFAULT_SHARES: ShareTable = Object.freeze({
   epsilonX: shares(0.2, 0.5),
   epsilonY: shares(0.2, 0.5),
@@ -50,7 +50,7 @@ export interface Relative {
   readonly mean: ArrayLike<number>;
   /** Over the parameters, row-major. */
   readonly covariance: ArrayLike<number>;
-  /** The prior that its law was learned from; default that of a profile without relatives. */
+  /** The prior that its law was learned from; default that of a profile without related profiles. */
   readonly prior?: LawPrior;
 }
 
@@ -73,9 +73,9 @@ export function checkShares(table: ShareTable): Result<ShareTable, SharesIssue> 
 }
 
 /**
- * What a relative's readings add to its own prior: information V⁻¹ − C₀⁻¹ and V⁻¹m − C₀⁻¹M₀, never below zero: readings
- * cannot take away what was known, a mixture over scatters can seem to. Where that is so, the directions concerned are
- * left out.
+ * Returns what the readings of a related profile add to its own prior: information V⁻¹ − C₀⁻¹ and V⁻¹m − C₀⁻¹M₀, never
+ * below zero: readings cannot remove knowledge, though a mixture over scatters can seem to. Directions where that
+ * happens are left out.
  */
 function informationOf({ mean, covariance, prior = lawPrior() }: Relative, own: LawPrior) {
   const count = PARAMETER_COUNT;
@@ -169,10 +169,10 @@ interface CrossOptions {
 }
 
 /**
- * The prior of a profile from its relatives: all profiles together are one Gaussian with the shares between them; each
- * relative brings what its readings added, and what is left for the new one is read off.
- * `own`: its prior without relatives. No relatives give that back.
- * Source: docs/methods.md §2, relatives; conditioning of a joint Gaussian.
+ * Returns the prior of a profile from related profiles: all profiles together are one Gaussian with the shares between
+ * them; each related profile adds what its readings added, and the new one is what remains. `own`: its prior without
+ * related profiles, which is returned if there are none. Source: docs/methods.md §2, related profiles; conditioning of
+ * a joint Gaussian.
  */
 export function priorFromRelatives(
   kin: Kin,
@@ -184,7 +184,7 @@ export function priorFromRelatives(
   const count = PARAMETER_COUNT;
   const size = relatives.length * count;
   const told = relatives.map((relative) => informationOf(relative, own));
-  // 1. Covariance of the relatives among themselves (K) and with the new profile (D).
+  // 1. Covariance of the related profiles among themselves (K) and with the new profile (D).
   const among = new Float64Array(size * size);
   const withNew = new Float64Array(size * count);
   relatives.forEach((a, i) => {
@@ -200,7 +200,7 @@ export function priorFromRelatives(
       place(among, size, { row: i * count, column: j * count }, block);
     });
   });
-  // 2. Posterior of the relatives' deviations: (K⁻¹ + Λ)⁻¹ = K − K·(Λ⁻¹ + K)⁻¹·K, written without Λ⁻¹ as G = (I + ΛK)⁻¹.
+  // 2. Posterior of their deviations: (K⁻¹ + Λ)⁻¹ = K − K·(Λ⁻¹ + K)⁻¹·K, written without Λ⁻¹ as G = (I + ΛK)⁻¹.
   const precision = expectOk(invertSymmetric(among, size));
   const cut = precision.slice();
   const moment = new Float64Array(size);
@@ -251,8 +251,8 @@ function multiply(square: Float64Array, other: Float64Array, size: number, width
 }
 
 /**
- * How far a measured law lies from what its relatives foretold, in standard deviations of the difference: with readings
- * of its own, how many of sd the mean was moved. Beyond 3 the relatives mislead.
+ * Returns how far a measured law is from the prediction by related profiles, in standard deviations of the difference:
+ * with readings of its own, how many of sd the mean was moved. Above 3 the related profiles mislead.
  */
 export function contradiction(
   prior: LawPrior,
@@ -270,7 +270,7 @@ export function contradiction(
   return Math.sqrt(moved.reduce((sum, value) => sum + value * value, 0) / count);
 }
 
-/** A parameter's spread before anything, after its relatives, and after its readings. */
+/** A parameter's spread before any data, after related profiles, and after readings. */
 interface Narrowed {
   readonly priorSd: number;
   readonly lentSd: number;
@@ -278,9 +278,9 @@ interface Narrowed {
 }
 
 /**
- * Share of what is known beyond the prior that relatives brought, 0 … 1: of the information of each parameter, averaged
- * over those that anything is known of. 0 where nothing is.
- * Example: a parameter narrowed by relatives from 0.05 to 0.025 and by readings on to 0.01 → 0.125.
+ * Returns the share of the knowledge beyond the prior that related profiles added, 0 … 1: of the information of each
+ * parameter, averaged over those with any. 0 if there is none. Example: a parameter narrowed by related profiles from
+ * 0.05 to 0.025 and by readings further to 0.01 → 0.125.
  */
 export function weightOfRelatives(parameters: readonly Narrowed[]): number {
   const shares = parameters.flatMap(({ priorSd, lentSd, sd }) => {

@@ -4,7 +4,9 @@ import type { ParameterSource, Signature, SignatureOptions, StateShift } from '.
 import { PARAMETER_COUNT, PARAMETER_NAMES, PARAMETER_UNITS, type ParameterName } from './law';
 import { foretellSamePrint } from './same-print';
 
-/** What a signature says of the process, whatever it was learned from: as long in the fifth year as in the first week. */
+/**
+ * A signature's description of the process, independent of its data: as short in the fifth year as in the first week.
+ */
 export interface SignatureSummary {
   readonly parameters: readonly {
     readonly name: ParameterName;
@@ -76,7 +78,7 @@ function targetLine(drawn: DrawnSize) {
   };
 }
 
-/** What a signature says of the process, in the open format's names and units. */
+/** Returns a signature's description of the process, in the names and units of the open format. */
 export function summariseSignature(signature: Signature): SignatureSummary {
   return {
     parameters: signature.parameters.map(({ name, mean, sd, pinned, from }) => ({

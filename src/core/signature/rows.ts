@@ -21,7 +21,10 @@ export interface ModelRow {
   readonly shared: readonly Entry[];
   /** Offset that is known beforehand, mm: a coat's thickness, what a change is known to have moved. */
   readonly knownMm: number;
-  /** What some rows share and nobody measured, with the sd of its prior: drift of the print, warmth of the sitting, coat. */
+  /**
+   * What some rows share without being measured, with the sd of its prior: drift of the print, temperature of the
+   * session, coat.
+   */
   readonly unknowns: readonly (Entry & { readonly sd: number })[];
 }
 

@@ -1,4 +1,4 @@
-/** Scatters of the model: τ_b of a feature's habit, τ_p from print to print; mm. */
+/** Scatters of the model: τ_b of repeatable deviations, τ_p from print to print; mm. */
 export interface Scatter {
   readonly tauB: number;
   readonly tauP: number;
@@ -9,7 +9,10 @@ export interface ScatterNode extends Scatter {
   readonly logPrior: number;
 }
 
-/** Nodes lie in equal steps of ln τ. 13 a side are enough while a scatter is hardly known; 25 or 49 once it is known well. */
+/**
+ * Nodes are in equal steps of ln τ. 13 per axis are enough while a scatter is poorly known; 25 or 49 once it is known
+ * well.
+ */
 const SIDE = 49;
 export const COARSEST = 4;
 const TAU_B = { low: 0.002, high: 0.2, median: 0.02 };

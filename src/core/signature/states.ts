@@ -28,7 +28,7 @@ export function shiftPrior(
 }
 
 /**
- * The state that the law speaks of: cured, unless all was read in one other state. Every other state among `states` is
+ * The state of the law: cured, unless everything was measured in one other state. Every other state among `states` is
  * learned as a shift against it.
  */
 export function baseState(states: Iterable<PartState>): ShiftedState {

@@ -46,7 +46,7 @@ function judge(
 
 interface LeaveOneOutReport {
   readonly suspicious: readonly SuspiciousReading[];
-  /** What the law and the other prints say of each observation's size without its own readings, mm. */
+  /** Predictions of each observation's size from the law and the other prints, without its own readings, mm. */
   readonly expected: readonly {
     readonly observation: Observation;
     readonly meanMm: number;

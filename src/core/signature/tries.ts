@@ -24,7 +24,7 @@ export interface Try extends FeatureKind {
   readonly word: FitWord;
   readonly mateMm: number;
   readonly mateU_mm: number;
-  /** The clearance wished for, on the diameter, mm; undefined: slip, 0.06 … 0.16 at 10 mm. */
+  /** The wanted clearance, on the diameter, mm; undefined: slip, 0.06 … 0.16 at 10 mm. */
   readonly wishedMm?: readonly [number, number];
   /** How far this shop's use of the word lies from the start value, mm at 10 mm; see learnMeanings. */
   readonly shiftMm?: number;
@@ -35,7 +35,7 @@ interface WordReading {
   readonly at: number;
   readonly s: number;
   readonly side: -1 | 0 | 1;
-  /** The class wished, mm. */
+  /** The wanted fit class, mm. */
   readonly band: readonly [number, number];
 }
 
@@ -76,13 +76,13 @@ function meaningOf(attempt: Try): WordReading {
   return { ...standard, at: standard.at + (attempt.shiftMm ?? 0) * Math.cbrt(attempt.mateMm / 10) };
 }
 
-/** The row that a word speaks of: the true size, so no instrument's bias is in it. */
+/** The row that a hand fit is about: the true size, so no instrument bias is in it. */
 export function rowOfTry(attempt: Try, frame: Frame): ModelRow {
   const { feature, print, run, drawnMm, state = 'cured', place, coatMm } = attempt;
   return rowOf({ feature, print, run, kind: attempt, drawnMm, place, state, coatMm }, frame);
 }
 
-/** A word taken in at one node: the mean and variance of the printed size that it amounts to, and its likelihood. */
+/** A hand fit applied at one node: the mean and variance of the equivalent printed size, and its likelihood. */
 interface Site {
   readonly meanMm: number;
   readonly variance: number;
@@ -119,13 +119,18 @@ function siteOf(
   return { meanMm: siteMean, variance: 1 / precision, logLikelihood: Math.log(mass) };
 }
 
-/** Moments of the offsets that words speak of, given all that came before: means, mm, and covariance, row-major, mm². */
+/**
+ * Moments of the offsets that hand fits are about, given everything before: means, mm, and covariance, row-major, mm².
+ */
 export interface WordMoments {
   readonly means: Float64Array;
   readonly covariance: Float64Array;
 }
 
-/** Offset that a word speaks of when its clearance is `clearanceMm`, mm: hole − shaft, the feature being one of the two. */
+/**
+ * Offset that a hand fit states when its clearance is `clearanceMm`, mm: hole − shaft, the feature being one of the
+ * two.
+ */
 function offsetAt(attempt: Try, clearanceMm: number): number {
   const side = attempt.sense === 'inside' ? 1 : -1;
   return attempt.mateMm + side * clearanceMm - attempt.drawnMm;

@@ -1,7 +1,7 @@
 import type { Change } from './frame';
 import { PARAMETER_NAMES, type ParameterName } from './law';
 
-/** What can change under a profile. `unknown`: something did, and nobody knows what. */
+/** What can change in a profile. `unknown`: something changed, and the cause is unknown. */
 export const CHANGE_KINDS = [
   'film',
   'lot',
@@ -40,9 +40,9 @@ export interface ProfileSettings {
   readonly retract2Speed_mm_s?: number;
   /** From the start to the first layer. */
   readonly startupS?: number;
-  /** The exposure was taken over from another machine and lies between these: its name, s. */
+  /** The exposure was copied from another printer and is between these limits: its name, s. */
   readonly derived?: { readonly from: string; readonly lowS: number; readonly highS: number };
-  /** What cures: panel, projector or laser, and its irradiance as it was said. */
+  /** What cures: screen, projector or laser, and its stated irradiance. */
   readonly light?: string;
 }
 
@@ -67,7 +67,10 @@ const VOIDED: Readonly<Record<ChangeKind, Voids>> = {
   unknown: { law: ALL },
 };
 
-/** Edges grow by a·ln(t/t₀) with ln a ~ N(ln 0.045, 0.5²), mm on each face, where a bench has not learned its own (docs/methods.md §5). */
+/**
+ * Edges grow by a·ln(t/t₀) with ln a ~ N(ln 0.045, 0.5²), mm on each face, where a workshop has not learned its own
+ * (docs/methods.md §5).
+ */
 export const EDGE_SLOPE = Object.freeze({ medianMm: 0.045, sdLn: 0.5 });
 /** Depth at which the light has fallen by e, mm, where the resin's is not known. */
 export const DEPTH_OF_LIGHT = Object.freeze({ meanMm: 0.1, sdMm: 0.04 });
@@ -128,7 +131,7 @@ export function voidedBy({
   light = {},
 }: ChangedSettings): Omit<Change, 'printsBefore'> {
   const ratio = (after.exposureS ?? 0) / (before.exposureS ?? 0);
-  // A change that was noted with the exposure as it was moved something that nobody put a number to.
+  // A recorded change with an unchanged exposure moved something without a known amount.
   const moved =
     kinds.includes('exposure') && ratio > 0 && Number.isFinite(ratio) && ratio !== 1 ? ratio : undefined;
   const all = kinds.map((kind) => voidsOf(kind, moved));

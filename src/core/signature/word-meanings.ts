@@ -61,8 +61,8 @@ function readingOfShift({ word, clearanceMm, u_mm, mateMm, wishedMm }: WordOnSiz
 }
 
 /**
- * What each of the same word's meetings would be read by, itself left out, in their order. In closed form for the words
- * that read the clearance from both sides; the end words are learned anew.
+ * Returns the reading of each occurrence of the same word without itself, in order. In closed form for the words that
+ * state the clearance from both sides; the extreme words are learned again.
  */
 export function meaningsWithout(said: readonly WordOnSize[]): WordMeaning[] {
   if (said.length === 0) return [];
@@ -80,7 +80,10 @@ export function meaningsWithout(said: readonly WordOnSize[]): WordMeaning[] {
   }));
 }
 
-/** On which side of the wish a word lies: too tight, right, too loose. The end words never are right. */
+/**
+ * Returns on which side of the wanted fit a hand fit is: too tight, right, too loose. The extreme words never mean
+ * right.
+ */
 export function sideOfWord(
   word: FitWord,
   mateMm: number,

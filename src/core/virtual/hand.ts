@@ -1,10 +1,10 @@
 import type { FitWord } from '@/core/signature';
 
-/** How far past the wished clearance a hand still says “slides”, mm at 10 mm. */
+/** How far above the wanted clearance a hand still says “slides”, mm at 10 mm. */
 const SHAKES_OVER_MM = 0.1;
 const STOPS_UNDER_MM = -0.05;
 
-/** What a simulated hand says of a clearance, mm: true to the wish it has in mind. */
+/** Returns the hand fit that a simulated hand reports for a clearance, mm, and the fit it expects. */
 export function wordOfClearance(
   clearanceMm: number,
   wishedMm: readonly [number, number],

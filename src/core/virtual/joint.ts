@@ -37,7 +37,7 @@ export function chanceToFree({ limitMm, widthMm }: Bridging, printedMm: number):
 /** From how much wider than its limit a gap shakes. */
 const SLOPPY_OVER_MM = 0.16;
 
-/** What a hand finds at one rung of a printed ladder. */
+/** Returns what a hand finds at one step of a printed gap test. */
 export function touchRung(bridging: Bridging, printedMm: number, random: SeededRandom): RungOutcome {
   const free = random.uniform() < chanceToFree(bridging, printedMm);
   if (!free) return printedMm > bridging.limitMm - 2 * bridging.widthMm ? 'stiff' : 'fused';

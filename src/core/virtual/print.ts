@@ -3,7 +3,7 @@ import type { FeatureKind } from '@/core/metrology';
 import { curedWall, curvedEdgeSize, openSlot, type Light } from './optics';
 import type { VirtualPrinter } from './printer';
 
-/** A feature as it lies on the plate. */
+/** A feature at its place on the plate. */
 export interface PlacedFeature {
   readonly feature: string;
   readonly kind: FeatureKind;
@@ -63,7 +63,7 @@ function heightOf(printer: VirtualPrinter, { drawnMm, kind }: PlacedFeature): nu
   return shrunk + builtUp(printer.cureThroughMm, printer.cureThroughOverMm);
 }
 
-/** What this printer makes of a feature on average over habits, chances and drifts; mm. */
+/** Returns the mean size that this printer makes of a feature over repeatable deviations, chances and drifts; mm. */
 export function lawfulSize(printer: VirtualPrinter, place: PlacedFeature): number {
   if (place.kind.axis === 'Z') return heightOf(printer, place);
   return litSize(printer, place) * (1 - shrinkOf(printer, place.kind));

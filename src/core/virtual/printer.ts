@@ -8,7 +8,7 @@ export interface VirtualPrinter {
   readonly blurMm: number;
   /** Dose at the plate's middle, in units of the dose that just cures. */
   readonly dose: number;
-  /** Relative change of the dose per 60 mm from the plate's middle, in X and Y. */
+  /** Relative change of the dose per 60 mm from the plate's centre, in X and Y. */
   readonly doseSlope: readonly [number, number];
   readonly shrinkX: number;
   readonly shrinkY: number;
@@ -22,7 +22,7 @@ export interface VirtualPrinter {
   /** Height lost in the first layers: the full loss and the thickness over which it is lost. */
   readonly squashMm: number;
   readonly squashOverMm: number;
-  /** Scatter of a feature's own habit and of one print; drift of a whole print on edges and on scale. */
+  /** Scatter of a feature's repeatable deviation and of one print; drift of a whole print on edges and on scale. */
   readonly habitSd: number;
   readonly chanceSd: number;
   readonly driftEdgeSd: number;
@@ -33,12 +33,11 @@ export interface VirtualPrinter {
 export type Family = 'first' | 'second';
 
 /**
- * One printer of the population. Written down before the first benchmark ran and not tuned since:
- * blur 0.03 … 0.07 mm, dose 1.9 … 6 times the threshold (log-uniform), dose slope 2.5 % sd per 60 mm, shrink
- * N(0.35 %, 0.25 %) shared by X and Y with 0.1 % apart, Z N(0.3 %, 0.3 %), skew sd 0.0007, film on inside edges
- * |N(0.008, 0.010)|, cure-through 0.03 … 0.12 over 0.3 mm, squash 0.02 … 0.10 over 1 mm, habit 0.015 and chance
- * 0.009 mm (medians, log sd 0.4), drift of a print 0.006 mm and 0.0003.
- * The second family multiplies both scatters by 1.5 and the drifts by 2.
+ * Returns one printer of the population. Fixed before the first benchmark ran and not tuned since: blur 0.03 … 0.07 mm,
+ * dose 1.9 … 6 times the threshold (log-uniform), dose slope 2.5 % sd per 60 mm, shrinkage N(0.35 %, 0.25 %) shared by
+ * X and Y with 0.1 % apart, Z N(0.3 %, 0.3 %), skew sd 0.0007, film on inside edges |N(0.008, 0.010)|, cure-through
+ * 0.03 … 0.12 over 0.3 mm, squash 0.02 … 0.10 over 1 mm, repeatable deviation 0.015 and chance 0.009 mm (medians, log
+ * sd 0.4), drift of a print 0.006 mm and 0.0003. The second family multiplies both scatters by 1.5 and the drifts by 2.
  */
 export function drawPrinter(seed: number, family: Family = 'first'): VirtualPrinter {
   const random = seededRandom(seedFrom(seed, 'printer'));

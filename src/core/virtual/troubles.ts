@@ -19,7 +19,7 @@ const TROUBLES = {
   ranDry: 3,
 } as const;
 export type Trouble = keyof typeof TROUBLES;
-/** What ails a simulated printer of the bench, from which seed. */
+/** The fault of a simulated printer, and its seed. */
 export interface TroubleSet {
   readonly trouble: Trouble;
   readonly seed: number;
@@ -213,7 +213,9 @@ export function lookAtPiece(
   return { kind, layer, partMm: [inside(0), inside(1)] };
 }
 
-/** How often a test shows its first outcome: in trouble of the part, of a spot of the machine, of one cause, otherwise. */
+/**
+ * How often a test shows its first outcome: for a fault of the part, of a place on the plate, of one cause, otherwise.
+ */
 const SHOWS: Readonly<
   Record<string, { part: number; spot: number; own?: Partial<Record<Trouble, number>>; other: number }>
 > = {
@@ -241,7 +243,7 @@ export function showsTest({ trouble, seed }: Story, test: string): boolean | und
   return seededRandom(seedFrom(seed, `shows ${test}`)).uniform() < (shows.own?.[trouble] ?? kind);
 }
 
-/** What the records of a bench in this trouble say beside: the trouble's own trace mostly, others by chance. */
+/** What the records of a workshop with this fault add: mostly the trace of the fault, others by chance. */
 export function circumstancesOf({ trouble, seed }: Story): Readonly<Record<string, boolean>> {
   const { uniform } = seededRandom(seedFrom(seed, 'circumstances'));
   const says = (yes: number) => uniform() < yes;

@@ -1,7 +1,7 @@
 import { closeSync, fsyncSync, openSync, renameSync, writeSync } from 'node:fs';
 import path from 'node:path';
 
-/** Files and folders on their way in or out begin so; a start of the bench takes leftovers of them away. */
+/** Files and folders that are being imported or removed have this prefix; the next start removes leftovers. */
 export const ARRIVING = 'arriving-';
 
 export const GOING = 'going-';

@@ -32,7 +32,7 @@ function troubleOfSchema(db: Database.Database): DatabaseTrouble['code'] | undef
   return ['jobs', 'readings'].every((name) => tables.includes(name)) ? undefined : 'notOurs';
 }
 
-/** Looks at a database before it is opened for good; it is not changed. `thorough` reads every index and row too. */
+/** Looks at a database before it is opened for use; it is not changed. `thorough` reads every index and row too. */
 export function findDatabaseTrouble(file: string, { thorough = false } = {}): DatabaseTrouble | undefined {
   if (!existsSync(file)) return { code: 'missing', path: file };
   if (statSync(file).size === 0) return { code: 'empty', path: file };

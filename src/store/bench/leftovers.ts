@@ -3,7 +3,7 @@ import path from 'node:path';
 import { ARRIVING, GOING } from './disk';
 import { type BenchMark, currentFolder, FILE_FOLDERS } from './mark';
 
-/** Stands in a bench that was brought in, until it is in place: a start may then take it away again. */
+/** Marks an imported workshop until it is in place: a start may then remove it. */
 export const NOT_YET_IN_PLACE = '.not-yet-in-place';
 
 /** What older versions called folders on their way in. */

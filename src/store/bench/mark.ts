@@ -11,12 +11,15 @@ export const DATABASE = 'mellow.db';
 
 const MARK = 'bench.json';
 
-/** A bench in the data folder: the folder itself, one of `benches/`, or where older versions kept what a restore replaced. */
+/**
+ * A workshop in the data folder: the folder itself, one of `benches/`, or where older versions kept what a restore
+ * replaced.
+ */
 const place = z.string().regex(/^(\.|benches\/[\w-]+|before-restore)$/);
 
 /**
- * What stands in bench.json: in which folder the bench lies that is in use, and the ones that it replaced. Putting
- * another bench in place is writing this file anew, and nothing else.
+ * Content of bench.json: the folder of the workshop in use, and the ones that it replaced. Switching to another
+ * workshop means writing this file, and nothing else.
  */
 const markShape = z.object({
   kind: z.literal('bench'),
@@ -48,21 +51,21 @@ export function writeMark(root: string, mark: BenchMark): void {
   replaceFile(markFile(root), `${JSON.stringify(mark, null, 2)}\n`);
 }
 
-/** Folder of the bench that is in use, by its mark. */
+/** Returns the folder of the workshop in use, by bench.json. */
 export function currentFolder(root: string, mark: BenchMark | undefined): string {
   return path.join(/* turbopackIgnore: true */ root, mark?.current ?? '.');
 }
 
-/** Database of the bench in a data folder. */
+/** Returns the database of the workshop in a data folder. */
 export function databaseFile(root: string): string {
   const mark = readMark(root);
   return path.join(currentFolder(root, mark.ok ? mark.value : undefined), DATABASE);
 }
 
-/** A bench that was replaced and is kept until somebody deletes it. */
+/** A replaced workshop, kept until somebody deletes it. */
 export interface Original {
   readonly folder: string;
-  /** When it was replaced; undefined for one that nobody noted. */
+  /** When it was replaced; undefined if unknown. */
   readonly replacedAt?: Date;
   readonly bytes: number;
 }
@@ -75,7 +78,7 @@ function sizeOf(folder: string): number {
   return [DATABASE, `${DATABASE}-wal`, ...files].reduce((sum, name) => sum + size(name), 0);
 }
 
-/** The benches in a data folder that are not in use, newest first. */
+/** Returns the workshops in a data folder that are not in use, newest first. */
 export function listOriginals(root: string): Original[] {
   const read = readMark(root);
   const mark = read.ok ? read.value : undefined;

@@ -17,14 +17,14 @@ import {
   writeMark,
 } from './mark';
 
-/** Why a bench cannot be opened. */
+/** Why a workshop cannot be opened. */
 export type BenchTrouble =
   HoldIssue | DatabaseTrouble | { readonly code: 'markUnreadable'; readonly path: string };
 
 export interface OpenBench {
   /** The data folder. */
   readonly root: string;
-  /** Folder of the bench in it: its database and its files. */
+  /** Folder of the workshop: its database and its files. */
   readonly folder: string;
   readonly db: Connection;
 }
@@ -44,14 +44,14 @@ function createDatabase(folder: string): void {
   moveTo(arriving, path.join(/* turbopackIgnore: true */ folder, DATABASE));
 }
 
-/** Opens the bench of a held folder; makes a new one only where no mark says that there is one. */
+/** Opens the workshop of a held folder; creates a new one only if bench.json names none. */
 export function openHeldBench(root: string): Result<OpenBench, BenchTrouble> {
   const mark = readMark(root);
   if (!mark.ok) return fail({ code: 'markUnreadable', path: markFile(root) });
   const folder = currentFolder(root, mark.value);
   const file = path.join(folder, DATABASE);
   if (mark.value === undefined && !existsSync(file)) {
-    // A mark that was lost is no leave to begin anew beside the benches it spoke of.
+    // If bench.json was lost, no new workshop may be created beside the existing ones.
     if (listOriginals(root).length > 0) return fail({ code: 'markUnreadable', path: markFile(root) });
     createDatabase(folder);
   }
@@ -100,8 +100,8 @@ export function pointTo(
 }
 
 /**
- * Puts a bench that lies whole in an arriving folder in the place of the one in use. The one step that counts is the
- * writing of the mark: before it a start finds the old bench, after it the new one.
+ * Replaces the workshop in use by one that is complete in an arriving folder. The deciding step is the write of
+ * bench.json: before it a start finds the old workshop, after it the new one.
  */
 export function putInPlace(
   root: string,

@@ -10,7 +10,9 @@ interface Activity {
   readonly lastAt: Date;
 }
 
-/** Another text as soon as anything changed that the glances of all jobs are made of: shelf, printers, ways of the house. */
+/**
+ * Returns a text that changes with anything that the overviews of all jobs depend on: resins, printers, shop practice.
+ */
 export function keyOfBench(db: Db): string {
   const { key } = db.get<{ key: string }>(sql`
     select json_array(

@@ -127,7 +127,7 @@ export function listProfiles(db: Db) {
 
 export type ProfileRow = ReturnType<typeof listProfiles>[number];
 
-/** Jobs of a profile that were not put away. */
+/** Jobs of a profile that are not archived. */
 export function listOpenJobsOf(db: Db, profileId: number): Job[] {
   return db
     .select()

@@ -133,8 +133,8 @@ function readLogKey(db: Db): string {
 const logKeys = new WeakMap<Db, { readonly changes: number; readonly key: string }>();
 
 /**
- * A text that changes when anything of what ended, failed or was found to be a cause does: what is reckoned from the whole
- * log is kept as long as it stands. It is read again only after something was written.
+ * Returns a text that changes with every end, failure or cause found: values computed from the whole log are cached
+ * with it. It is read again only after a write.
  */
 export function logKey(db: Db): string {
   const { changes } = db.get<{ changes: number }>(sql`select total_changes() changes`);
@@ -192,7 +192,7 @@ export function listFailureTests(db: Db, runId: number) {
     .all();
 }
 
-/** What turned out to be the causes on this bench. */
+/** Returns the causes found in this workshop. */
 export function listCausesFound(db: Db) {
   return db.select().from(causesFound).orderBy(asc(causesFound.at)).all();
 }
@@ -207,7 +207,7 @@ export function listCareDone(db: Db, printerId: number) {
     .all();
 }
 
-/** Answers to the steps of clearing a printer after a failure, oldest first; those that were taken back do not count. */
+/** Returns answers to the steps of clearing a printer after a failure, oldest first; undone ones do not count. */
 export function listClearings(db: Db, failureId: number) {
   return db
     .select()

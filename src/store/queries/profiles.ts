@@ -77,7 +77,7 @@ export function listExpectedOf(db: Db, featureId: number) {
   );
 }
 
-/** Signatures of other shops that speak of the printer or the resin of a profile. */
+/** Returns signatures of other workshops for the printer or the resin of a profile. */
 export function listForeignLaws(db: Db, { printerId, resinId }: { printerId: number; resinId: number }) {
   return selectForeignLaws(db)
     .where(
@@ -90,7 +90,7 @@ export function listForeignLaws(db: Db, { printerId, resinId }: { printerId: num
     .all();
 }
 
-/** All of them that were not put away. */
+/** Returns all of them that are not archived. */
 export function listAllForeignLaws(db: Db) {
   return selectForeignLaws(db).where(isNull(foreignLaws.removedAt)).orderBy(asc(foreignLaws.id)).all();
 }
@@ -104,8 +104,8 @@ function selectForeignLaws(db: Db) {
 }
 
 /**
- * Another text as soon as anything changed that the standing readings of a profile are understood by, beside readings that
- * came since: what was taken back, how features lie and are coated, what is known of calipers and of the resin.
+ * Returns a text that changes with anything that affects the interpretation of a profile's readings, except new
+ * readings: deletions, place and coat of features, calipers and the resin.
  */
 export function keyOfReadings(db: Db, profileId: number): string {
   const { key } = db.get<{ key: string }>(sql`

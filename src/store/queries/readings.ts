@@ -7,7 +7,7 @@ import { features, jobs } from '../schema/jobs';
 import { resins } from '../schema/resins';
 import { checkReadings, readings, retractions, sessions, tries } from '../schema/readings';
 
-/** Readings that stand (not taken back) with everything that is needed to correct them, oldest first. */
+/** Returns valid readings (not deleted) with everything needed to correct them, oldest first. */
 export function listStandingReadings(db: Db, where: SQL | undefined) {
   const rows = db
     .select({
@@ -71,7 +71,7 @@ export interface LeanReading extends Pick<
   readonly of: Pick<typeof prints.$inferSelect, 'runId' | 'attemptId' | 'run'>;
   readonly feature: KindColumns & Pick<typeof features.$inferSelect, 'id' | 'coatMm'>;
   readonly printed: KindColumns;
-  /** Where it lay on the plate, from the plate's middle, mm; undefined where nobody said. */
+  /** Its place on the plate, from the plate's centre, mm; undefined if unknown. */
   readonly place: { readonly xMm: number; readonly yMm: number } | undefined;
   readonly session: Pick<
     typeof sessions.$inferSelect,
@@ -239,7 +239,7 @@ function selectTries(db: Db) {
     );
 }
 
-/** Words of fit with their feature and drawn size, oldest first. */
+/** Returns hand fits with their feature and drawn size, oldest first. */
 export function listTries(db: Db, where: SQL | undefined) {
   return selectTries(db).where(where).orderBy(asc(tries.id)).all();
 }

@@ -19,7 +19,7 @@ export interface ShelvedResin {
   readonly inVatOf: readonly string[];
 }
 
-/** The shelf by name, resins that were taken off it left out. */
+/** Returns the resins by name, without removed ones. */
 export function listShelf(db: Db): ShelvedResin[] {
   const all = db.select().from(resins).where(isNull(resins.removedAt)).orderBy(asc(resins.name)).all();
   const proofsOf = groupBy(
@@ -39,7 +39,7 @@ export function listShelf(db: Db): ShelvedResin[] {
   }));
 }
 
-/** Names on the shelf, without their sheets. */
+/** Returns the names of the resins, without their datasheets. */
 export function listResinNames(db: Db) {
   return db
     .select({ id: resins.id, name: resins.name, recipe: resins.recipe })
@@ -66,7 +66,7 @@ export function listStock(db: Db) {
     .all();
 }
 
-/** One resin, on the shelf or taken off it. */
+/** Returns one resin, removed ones too. */
 export function findResin(db: Db, resinId: number): ShelvedResin | undefined {
   const resin = db.select().from(resins).where(eq(resins.id, resinId)).get();
   if (resin === undefined) return undefined;

@@ -47,7 +47,7 @@ export function listOpenRuns(db: Db) {
 
 export type OpenRun = ReturnType<typeof listOpenRuns>[number];
 
-/** The newest run of an attempt that was not put away. */
+/** Returns the newest plate of an attempt that is not archived. */
 export function findRunOfAttempt(db: Db, attemptId: number): Run | undefined {
   return db
     .select({ run: runs })
@@ -100,7 +100,7 @@ export function countEndedSince(db: Db, since: Date): number {
   return db.select({ count: count() }).from(runs).where(ended).get()?.count ?? 0;
 }
 
-/** Newest attempts of jobs that were not put away, with how often each was printed; those not printed yet first. */
+/** Returns the newest attempts of jobs that are not archived, with how often each was printed; unprinted ones first. */
 export function listPrintable(db: Db, profileId: number) {
   const printed = sql<number>`(select count(*) from ${prints} where ${prints.attemptId} = ${attempts.id})`;
   return db

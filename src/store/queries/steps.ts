@@ -29,7 +29,7 @@ export function stepsOfPrints(db: Db, printIds: readonly number[]): Map<number, 
   return groupBy(rows, ({ printId }) => printId);
 }
 
-/** Steps under way of jobs that were not put away, the one begun first first. */
+/** Returns running steps of jobs that are not archived, the earliest start first. */
 export function listRunningSteps(db: Db) {
   return db
     .select({ step: printSteps, print: prints.name, jobId: jobs.id, job: jobs.name })
@@ -42,7 +42,7 @@ export function listRunningSteps(db: Db) {
     .all();
 }
 
-/** Other prints of the run that a print came out of; none where nobody noted the run. */
+/** Returns the other prints of the same plate; none if the plate is unknown. */
 export function listPrintsBeside(db: Db, printId: number) {
   const own = db.select({ runId: prints.runId }).from(prints).where(eq(prints.id, printId)).get();
   if (own === undefined || own.runId === null) return [];

@@ -24,7 +24,7 @@ export const attempts = sqliteTable(
     profileId: integer()
       .notNull()
       .references(() => profiles.id),
-    /** Drawn anew from sizes, or the whole mesh corrected. */
+    /** Newly drawn sizes, or the whole mesh corrected. */
     lever: text().$type<'drawn' | 'mesh'>().notNull().default('drawn'),
     meshHash: text().references(() => meshes.hash),
     /** The one-line reason for what changed. */
@@ -71,10 +71,10 @@ export const prints = sqliteTable(
     despite: text().notNull().default(''),
     /** What came off broken; what can still be read or tried of it counts. */
     brokenNote: text().notNull().default(''),
-    /** Where the middle of the part lay on the plate, from the plate's middle, mm; null when nobody said. */
+    /** Place of the part's centre on the plate, from the plate's centre, mm; null if unknown. */
     placeXMm: real(),
     placeYMm: real(),
-    /** Turned by a quarter on the plate: what ran along X in its file was printed along Y. */
+    /** Rotated by 90° on the plate: what is along X in its file was printed along Y. */
     isTurned: integer({ mode: 'boolean' }).notNull().default(false),
     /** Temperature of the room while it was printed, °C; null when nobody looked. */
     roomC: real(),
@@ -82,7 +82,7 @@ export const prints = sqliteTable(
   (table) => [index('prints_of_attempt').on(table.attemptId)],
 );
 
-/** How a feature lay when it was printed: the part may be turned afterwards, what was printed stays as it was. */
+/** Direction of a feature when it was printed: the part may be rotated later, the print does not change. */
 export const printedFeatures = sqliteTable(
   'printed_features',
   {

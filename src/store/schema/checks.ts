@@ -36,9 +36,9 @@ export const findingVerdicts = sqliteTable(
       .references(() => jobs.id),
     source: text().notNull(),
     key: text().notNull(),
-    /** The finding as it was decided; of old ones only their words are left. */
+    /** The finding when it was decided; old rows have only its text. */
     finding: text({ mode: 'json' }).$type<Finding | ToldFinding>().notNull(),
-    /** Mended in the file or by the supports, or printed all the same; open again when it was taken back. */
+    /** Fixed in the file or by supports, or printed anyway; open again after Undo. */
     verdict: text().$type<'passed' | 'waived' | 'open'>().notNull(),
     reason: text().notNull(),
     at: integer({ mode: 'timestamp_ms' }).notNull(),

@@ -7,13 +7,13 @@ import { resins } from './resins';
 export const printers = sqliteTable('printers', {
   id: integer().primaryKey({ autoIncrement: true }),
   name: text().notNull().unique(),
-  /** Pixel pitch of its panel; null when anti-aliasing hides it or nobody knows. */
+  /** Pixel pitch of its screen; null if anti-aliasing hides it or it is unknown. */
   pixelMm: real(),
-  /** Wavelength that it cures with, nm; null when nobody said. */
+  /** Wavelength that it cures with, nm; null if unknown. */
   lightNm: real(),
   /** Seed of the simulated process behind a simulated printer; null for a real machine. */
   simulatedSeed: integer(),
-  /** Resin that stands in its vat, and since which day; null when it is empty or nobody said. */
+  /** Resin in its vat, and since which day; null if it is empty or unknown. */
   vatResinId: integer().references(() => resins.id),
   vatSince: text().notNull().default(''),
   /** Room on its plate, in its bath and under its lamp, mm; those not known are left out. */
@@ -22,9 +22,9 @@ export const printers = sqliteTable('printers', {
   layerSeconds: real(),
   /** When it was named here; null for those named before that was kept. */
   addedAt: integer({ mode: 'timestamp_ms' }),
-  /** What stands on its plate and its bill; what nobody said is left out. */
+  /** Size of its plate and its costs; unknown values are left out. */
   card: text({ mode: 'json' }).$type<DeviceCard>().notNull().default({}),
-  /** What ails a simulated printer; null: nothing. */
+  /** Fault of a simulated printer; null if it has none. */
   trouble: text({ mode: 'json' }).$type<TroubleSet>(),
 });
 
@@ -56,7 +56,7 @@ export const profiles = sqliteTable(
     settings: text({ mode: 'json' }).$type<ProfileSettings>().notNull().default({}),
     /** The feature that is read on every print, so that a walk of the process is seen; chosen once. */
     controlFeatureId: integer(),
-    /** Written anew with every change of what its signature is learned from. */
+    /** Replaced with every change of the data of its signature. */
     evidenceKey: text()
       .notNull()
       .$defaultFn(() => crypto.randomUUID()),
@@ -85,7 +85,7 @@ export const profileChanges = sqliteTable(
   (table) => [index('changes_of_profile').on(table.profileId)],
 );
 
-/** Signatures learned in another shop, brought in by file: they lend to profiles of the printer or the resin that they name. */
+/** Signatures of other workshops, imported by file: profiles of the printer or the resin that they name use them. */
 export const foreignLaws = sqliteTable('foreign_laws', {
   id: integer().primaryKey({ autoIncrement: true }),
   /** What it is called here, and where it came from. */
@@ -148,7 +148,7 @@ export const bracketGauges = sqliteTable(
     held: integer({ mode: 'boolean' }).notNull(),
     /** Its slot closed; null where it was lost. */
     bridged: integer({ mode: 'boolean' }),
-    /** Its wall as it was read; null where nobody read it. */
+    /** Its measured wall; null if it was not measured. */
     wallMm: real(),
     at: integer({ mode: 'timestamp_ms' }).notNull(),
     retractedAt: integer({ mode: 'timestamp_ms' }),

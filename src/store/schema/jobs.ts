@@ -28,20 +28,20 @@ export const jobs = sqliteTable('jobs', {
   seenFaces: text().notNull().default(''),
   /** Directions in which its seen faces look, in the part's file as it stands. */
   seenDirections: text({ mode: 'json' }).$type<readonly Point[]>().notNull().default([]),
-  /** Hottest moment of its life, making included, °C, and what it is. */
+  /** Highest temperature of its life, including production, °C, and what it is. */
   hottestC: real(),
   hottestWhen: text().notNull().default(''),
   /** Temperature at which its fits must be right, °C; null for 20. */
   fitC: real(),
   /** State in which its limits hold: what is read in another state is not judged by them. */
   fitState: text().$type<PartState>().notNull().default('cured'),
-  /** Classes of fit its wishes were agreed with; null while they are still the house's. */
+  /** Fit bands its fits were agreed with; null while they are still those in the settings. */
   agreedClasses: text({ mode: 'json' }).$type<FitClasses>(),
   loadWords: text().notNull().default(''),
   loadN: real(),
   /** What it touches or is claimed for: each raises its caution. */
   claims: text({ mode: 'json' }).$type<readonly Claim[]>().notNull().default([]),
-  /** What is asked of the resin beyond what the need says, by field of the requirement. */
+  /** Requirements of the resin beyond the need, by field of the requirement. */
   requirement: text({ mode: 'json' }).$type<Partial<Requirement>>().notNull().default({}),
   /** Elongation at break that a press or snap of this job asks for, as shares. */
   strainAsked: text({ mode: 'json' })
@@ -58,7 +58,7 @@ export const jobs = sqliteTable('jobs', {
   gauge: text({ mode: 'json' }).$type<GaugeSpec>(),
   /** How the part is built from its drawn sizes, where the program can. */
   solid: text({ mode: 'json' }).$type<SolidRecipe>(),
-  /** The part's file as it was brought in, before any attempt. */
+  /** The imported part file, before any attempt. */
   meshHash: text(),
   createdAt: integer({ mode: 'timestamp_ms' }).notNull(),
   archivedAt: integer({ mode: 'timestamp_ms' }),
@@ -104,7 +104,7 @@ export const features = sqliteTable(
     lowerDeviationMm: real().notNull(),
     upperDeviationMm: real().notNull(),
     mateId: integer().references(() => mates.id),
-    /** What should happen on the mate; null where limits were typed by hand. */
+    /** The fit with its mate; null if limits were typed by hand. */
     wish: text().$type<Wish>(),
     /** Least and most clearance at 20 °C where they are not the class's own (typed, or from ISO letters), mm. */
     bandLowMm: real(),

@@ -63,7 +63,7 @@ export const jointOutcomes = sqliteTable(
       .notNull()
       .references(() => prints.id),
     outcome: text().$type<JointOutcome>().notNull(),
-    /** Play as it was felt or measured; both null where nobody said. */
+    /** Play as felt or measured; both null if unknown. */
     playMm: real(),
     playDeg: real(),
     state: text().$type<PartState>().notNull(),

@@ -3,7 +3,7 @@ import type { CareKind, Cause, ClearingStep, FailureKind, TestName } from '@/cor
 import { printers } from './equipment';
 import { runPieces, runs } from './runs';
 
-/** Something that failed in a run; append-only, a slip is taken back. */
+/** Something that failed in a print; append-only, a mistake is undone by a row. */
 export const failures = sqliteTable(
   'failures',
   {
@@ -15,9 +15,9 @@ export const failures = sqliteTable(
     /** Null: it was the whole plate. */
     pieceId: integer().references(() => runPieces.id),
     kind: text().$type<FailureKind>().notNull(),
-    /** Layer of the whole plate, from 1; null where nobody said. */
+    /** Layer of the whole plate, from 1; null if unknown. */
     layer: integer(),
-    /** Where it was tapped: from the middle of the piece as it lies in its file, mm. */
+    /** Where it was tapped: from the centre of the piece in its file, mm. */
     partXMm: real(),
     partYMm: real(),
     note: text().notNull().default(''),
@@ -65,14 +65,14 @@ export const careDone = sqliteTable(
     isWell: integer({ mode: 'boolean' }).notNull().default(true),
     note: text().notNull().default(''),
     at: integer({ mode: 'timestamp_ms' }).notNull(),
-    /** The newest failure that was noted before it: what it cleared is told by this, not by a clock. Null: none was. */
+    /** The newest failure recorded before it: this decides what it cleared, not a clock. Null if there was none. */
     afterFailureId: integer().references(() => failures.id),
     retractedAt: integer({ mode: 'timestamp_ms' }),
   },
   (table) => [index('care_of_printer').on(table.printerId)],
 );
 
-/** A step of clearing a printer after a failure, as it was answered; append-only. */
+/** A step of clearing a printer after a failure, as answered; append-only. */
 export const clearings = sqliteTable(
   'clearings',
   {
@@ -87,7 +87,7 @@ export const clearings = sqliteTable(
     at: integer({ mode: 'timestamp_ms' }).notNull(),
     /** The failure that it was answered for; null where an older version did not know. */
     failureId: integer().references(() => failures.id),
-    /** The whole clearing was taken back: it is gone through again. */
+    /** The whole clearing was undone: it is due again. */
     retractedAt: integer({ mode: 'timestamp_ms' }),
   },
   (table) => [index('clearings_of_printer').on(table.printerId)],

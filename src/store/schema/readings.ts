@@ -15,7 +15,7 @@ export const sessions = sqliteTable('sessions', {
   instrumentId: integer()
     .notNull()
     .references(() => instruments.id),
-  /** The print that lay on the bench when it began; null where nothing was printed yet. */
+  /** The print that was measured when it began; null if nothing was printed yet. */
   printId: integer().references(() => prints.id),
   zeroMm: real().notNull().default(0),
   partC: real(),
@@ -77,7 +77,7 @@ export const retractions = sqliteTable('retractions', {
   retractedAt: integer({ mode: 'timestamp_ms' }).notNull(),
 });
 
-/** A word of fit on the mate; append-only like readings, the last word of a feature in a print counts. */
+/** A hand fit; append-only like readings, the last one of a feature in a print counts. */
 export const tries = sqliteTable(
   'tries',
   {
@@ -124,7 +124,7 @@ export const bodyReadings = sqliteTable(
   (table) => [index('body_readings_of_job').on(table.jobId)],
 );
 
-/** What the hand found at a rung of a printed gauge; append-only, the last outcome of a rung in a print counts. */
+/** What the hand found at a step of a printed gauge; append-only, the last outcome of a step in a print counts. */
 export const rungs = sqliteTable(
   'rungs',
   {

@@ -28,7 +28,7 @@ export const signatures = sqliteTable(
   (table) => [uniqueIndex('signatures_once').on(table.profileId, table.evidenceKey)],
 );
 
-/** The law of each profile as it was last learned, with the prior it was learned from: what it lends to its relatives. */
+/** The law of each profile as last computed, with its prior: what related profiles use. */
 export const laws = sqliteTable('laws', {
   profileId: integer()
     .primaryKey()
@@ -66,7 +66,7 @@ export const ledgerLines = sqliteTable(
   (table) => [index('ledger_of_job').on(table.jobId)],
 );
 
-/** House rules and habits of this bench, by name. */
+/** Settings of this workshop, by name. */
 export const settings = sqliteTable('settings', {
   name: text().primaryKey(),
   value: text({ mode: 'json' }).$type<unknown>().notNull(),
@@ -90,7 +90,7 @@ export const acceptanceAnswers = sqliteTable(
     printId: integer()
       .notNull()
       .references(() => prints.id),
-    /** The test as it was worded when it was answered: another wording opens it again. */
+    /** The text of the test when it was answered: another text reopens it. */
     test: text().notNull(),
     answer: text().$type<Answer>().notNull(),
     note: text().notNull().default(''),

@@ -1,11 +1,11 @@
 import { index, integer, real, sqliteTable, text } from 'drizzle-orm/sqlite-core';
 import type { ProofTest, RecipePart, ResinSheet } from '@/core/resins';
 
-/** Resins and blends on the shelf. */
+/** Resins and blends. */
 export const resins = sqliteTable('resins', {
   id: integer().primaryKey({ autoIncrement: true }),
   name: text().notNull().unique(),
-  /** What is stated of it; what was proven at the bench stands in `proofs`. */
+  /** Datasheet values; results of tests are in the table `proofs`. */
   sheet: text({ mode: 'json' })
     .$type<ResinSheet>()
     .notNull()
@@ -23,7 +23,7 @@ export const bottles = sqliteTable(
       .notNull()
       .references(() => resins.id),
     batch: text().notNull().default(''),
-    /** Days, YYYY-MM-DD; empty while it is sealed or nobody said. */
+    /** Days, YYYY-MM-DD; empty while it is sealed or unknown. */
     openedOn: text().notNull().default(''),
     fullMl: real().notNull(),
     leftMl: real().notNull(),
@@ -33,7 +33,7 @@ export const bottles = sqliteTable(
   (table) => [index('bottles_of_resin').on(table.resinId)],
 );
 
-/** Bench proofs as they were read; what they show is worked out anew each time. */
+/** Resin tests with their readings; their results are computed each time. */
 export const proofs = sqliteTable(
   'proofs',
   {

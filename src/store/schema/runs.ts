@@ -30,7 +30,7 @@ export const runs = sqliteTable(
     isTimed: integer({ mode: 'boolean' }).notNull().default(false),
     /** The clock was set back while it printed: how long it took is not known. */
     isClockChanged: integer({ mode: 'boolean' }).notNull().default(false),
-    /** What it was started with: program, layers, resin, settings of the profile as they were. */
+    /** What it was started with: program, layers, resin, settings of the profile at that time. */
     plan: text({ mode: 'json' }).$type<RunPlan>(),
     /** When the printer last said where it is, and where that was. */
     heardAt: integer({ mode: 'timestamp_ms' }),
@@ -64,7 +64,7 @@ export const runPieces = sqliteTable(
     /** Middle of the piece from the middle of the plate, mm. */
     xMm: real().notNull(),
     yMm: real().notNull(),
-    /** Turned by a quarter on the plate. */
+    /** Rotated by 90° on the plate. */
     isTurned: integer({ mode: 'boolean' }).notNull().default(false),
     /** Hollowed with so thick a wall, mm; null: solid. */
     wallMm: real(),

@@ -57,7 +57,7 @@ function start() {
   return opened.opened;
 }
 
-/** A bench that was used and closed. */
+/** A workshop that was used and closed. */
 function used(): void {
   const { db } = expectOk(start());
   db.insert(tables.jobs).values({ name: 'kept', createdAt: new Date() }).run();

@@ -86,7 +86,7 @@ test('features are named with their jobs, put away or not', () => {
   expect(queries.listFeatures(db, jobId).map(({ name }) => name)).toEqual(['Width']);
 });
 
-/** A database as it was after the first migrations. */
+/** A database after the first migrations. */
 function databaseAfter(count: number): { readonly file: string; readonly old: Database.Database } {
   const file = path.join(mkdtempSync(path.join(tmpdir(), 'mellow-schema-')), 'old.db');
   const old = new Database(file);

@@ -6,7 +6,7 @@ import { newestSignature } from '@/subjects/printing';
 import { readyBench, standing } from '@/testing/bench';
 import { setAsideImpossible } from '../set-aside-impossible';
 
-/** A bench with two readings, and a number in it that an older version let in. */
+/** A workshop with two readings, and a number in it that an older version accepted. */
 function benchWith(statement: string) {
   const bench = readyBench();
   recordReading(bench.db, bench.reading(bench.bore, 9.43));

@@ -16,18 +16,18 @@ export const instrumentForm = z
     mpeMm: numberField('Limit of error (MPE)', 'length', {
       low: 0.0001,
       high: 1,
-      hint: 'From its datasheet, or better from a check piece.',
+      hint: 'Use the value from the datasheet, or better, check the caliper on a reference piece.',
     }),
     resolutionMm: numberField('Resolution', 'length', { low: 0.0001, high: 1 }),
-    jawFlatMm: optionalNumber('Flats of the inside jaws', 'length', {
+    jawFlatMm: optionalNumber('Flat width of the inside jaws', 'length', {
       low: 0,
       high: 5,
-      hint: 'They span a bore and read it too small. Leave it blank if unknown; then the program cannot tell hole error from jaw error.',
+      hint: 'The flats make a bore read too small. Leave this blank if the width is unknown; the program then cannot separate hole error from jaw error.',
     }),
-    body: choiceField('Its beam is made of', ['steel', 'other'], {
-      hint: 'Steel grows with warmth, 11.5 µm per metre and kelvin. Carbon fibre is taken as not growing.',
+    body: choiceField('Beam material', ['steel', 'other'], {
+      hint: 'Steel expands by 11.5 µm per metre and kelvin. Carbon fibre is assumed not to expand.',
     }),
-    simulated: tickField('A simulated caliper, for parts of a simulated printer'),
+    simulated: tickField('Simulated caliper, for parts from a simulated printer'),
   })
   .transform(({ body, ...values }) => ({
     ...values,
@@ -38,33 +38,33 @@ export const instrumentForm = z
 /** A reading of a piece of known size. */
 export const checkPieceForm = z
   .object({
-    jaw: choiceField('Read with the', JAWS),
-    piece: textField('Piece', { limit: 60, hint: 'A gauge block, a pin, a ring: what it is marked with.' }),
+    jaw: choiceField('Jaws used', JAWS),
+    piece: textField('Piece', { limit: 60, hint: 'The marked name of the gauge block, pin or ring.' }),
     knownMm: numberField('Known size', 'length', { low: 0.1, high: 2000 }),
-    uncertaintyMm: numberField('Known to, ±', 'length', {
+    uncertaintyMm: numberField('Uncertainty of the known size, ±', 'length', {
       low: 0,
       high: 1,
-      hint: 'From its certificate, as ± at 95 %. A gauge block: 0.001.',
+      hint: 'From its certificate, as ± at 95 %. For a gauge block: 0.001.',
     }),
-    readingMm: numberField('The caliper shows', 'length', { low: 0.1, high: 2000 }),
-    isRight: tickField('It is the right piece, and it reads so'),
+    readingMm: numberField('Caliper reading', 'length', { low: 0.1, high: 2000 }),
+    isRight: tickField('This is the right piece and the reading is correct'),
   })
   .transform(({ uncertaintyMm, ...check }) => ({ ...check, u_mm: uncertaintyMm / 2 }));
 
 /** The start of a sitting. */
 export const sessionForm = z.object({
   instrumentId: idField('Caliper'),
-  zeroMm: numberField('Closed jaws show', 'length', {
+  zeroMm: numberField('Reading with closed jaws', 'length', {
     low: -5,
     high: 5,
-    hint: 'Wipe the jaws and close them now. This is subtracted from every reading.',
+    hint: 'Wipe the jaws and close them now. This value is subtracted from every reading.',
   }),
   partC: optionalNumber('Part temperature', 'temperature', {
     low: -20,
     high: 60,
-    hint: 'Leave it blank if nobody measured it: ±6 K is then allowed for.',
+    hint: 'Leave blank if not measured. The program then allows ±6 K.',
   }),
   instrumentC: optionalNumber('Caliper temperature', 'temperature', { low: -20, high: 60 }),
-  state: choiceField('The part is', PART_STATES),
-  warm: tickField('still warm'),
+  state: choiceField('State of the part', PART_STATES),
+  warm: tickField('Still warm'),
 });

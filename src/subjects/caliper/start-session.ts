@@ -5,7 +5,7 @@ import type { SessionIssue } from './words-issues';
 
 interface NewSession {
   readonly jobId: number;
-  /** The print that lies on the bench; the newest of the job when left out. */
+  /** The print that is measured; the newest of the job if left out. */
   readonly printId?: number;
   readonly instrumentId: number;
   readonly zeroMm: number;

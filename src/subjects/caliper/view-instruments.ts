@@ -5,7 +5,7 @@ export function listInstruments(db: Db) {
   return db.select().from(tables.instruments).orderBy(asc(tables.instruments.id)).all();
 }
 
-/** The last sitting of a job, or of the bench: what a new one starts from. */
+/** Returns the last session of a job, or of the workshop: the default for a new one. */
 export function lastSession(db: Db, jobId: number) {
   const own = db
     .select()

@@ -1,7 +1,7 @@
 import type { PartState } from '@/core/metrology';
 import { describeTakenName, formatMm, formatSigned, GONE_WORDS } from '@/subjects/language/shared';
 
-/** Why an instrument was not put on the bench. */
+/** Why an instrument was not saved. */
 export interface InstrumentIssue {
   readonly code: 'nameTaken';
   readonly name: string;
@@ -11,13 +11,13 @@ export function describeInstrumentIssue({ name }: InstrumentIssue): string {
   return describeTakenName(name);
 }
 
-/** Why a reading of a piece of known size was not kept. */
+/** Why a reading of a reference piece was not saved. */
 export type CheckPieceIssue =
   { readonly code: 'gone' } | { readonly code: 'farOff'; readonly offMm: number; readonly mpeMm: number };
 
 export function describeCheckPieceIssue(issue: CheckPieceIssue): string {
   if (issue.code === 'gone') return GONE_WORDS;
-  return `${formatSigned(issue.offMm, 3)} mm from the piece, with a limit of error of ${formatMm(issue.mpeMm, 3)}: is it another piece, or was the reading mistyped? If it is right, tick that it is and enter it again.`;
+  return `${formatSigned(issue.offMm, 3)} mm away from the piece, and the limit of error is ${formatMm(issue.mpeMm, 3)} mm. Check that this is the right piece and the reading is typed correctly. If both are right, tick the box and enter the reading again.`;
 }
 
 /** Why a sitting was not started. */
@@ -28,5 +28,5 @@ export interface SessionIssue {
 }
 
 export function describeSessionIssue({ wanted, read }: SessionIssue): string {
-  return `this print was read ${read} already, so it is ${wanted} no more. Choose its state as it lies here, or take those readings back if their state was wrong.`;
+  return `this print already has readings in the state “${read}”, so it cannot be ${wanted} now. Choose the state it is in now. If the earlier state was wrong, delete those readings.`;
 }

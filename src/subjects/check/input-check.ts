@@ -14,8 +14,8 @@ import {
 /** How the part will stand; on supports their height is needed. */
 export const stanceForm = z
   .object({
-    stance: choiceField('How it stands', ['plate', 'supports', 'inFile']),
-    liftMm: optionalNumber('Height of the supports', 'length', { low: 0.1, high: 100 }),
+    stance: choiceField('Support', ['plate', 'supports', 'inFile']),
+    liftMm: optionalNumber('Support height', 'length', { low: 0.1, high: 100 }),
   })
   .transform(({ stance, liftMm }, context): Stance => {
     if (stance !== 'supports') return { kind: stance };
@@ -27,12 +27,12 @@ export const stanceForm = z
 export const printForm = z
   .object({
     copies: numberField('Copies on the plate', 'number', { low: 1, high: 200 }),
-    despite: textField('Why it is printed all the same', { optional: true, limit: 300 }),
-    placeXMm: optionalNumber('Right of the plate’s middle', 'length', { low: -1000, high: 1000 }),
-    placeYMm: optionalNumber('Behind the plate’s middle', 'length', {
+    despite: textField('Reason to print anyway', { optional: true, limit: 300 }),
+    placeXMm: optionalNumber('Right of the plate centre', 'length', { low: -1000, high: 1000 }),
+    placeYMm: optionalNumber('Behind the plate centre', 'length', {
       low: -1000,
       high: 1000,
-      hint: 'Of the middle of the part; left and in front count negative.',
+      hint: 'Measured to the middle of the part. Left and front are negative.',
     }),
     roomC: optionalNumber('Room temperature', 'temperature', { low: -10, high: 60 }),
   })

@@ -17,7 +17,7 @@ export interface Turn {
   readonly liftMm: number;
 }
 
-/** The file of the part as it was turned. */
+/** The file of the rotated part. */
 interface TurnedFile extends Turn {
   readonly meshHash: string;
   readonly name: string;

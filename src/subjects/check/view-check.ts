@@ -38,7 +38,7 @@ interface CheckView {
   readonly last?: { readonly at: Date; readonly findings: readonly JudgedFinding[] };
 }
 
-/** Gap that a ladder of this profile found to stay open, between walls or below a roof, mm. */
+/** Gap that a gap test of this profile found to stay open, between walls or below a roof, mm. */
 function ladderGap(db: Db, profileId: number, direction: GapDirection): number | undefined {
   const rungs = listTriedGaps(db).filter(
     (rung) => rung.profileId === profileId && rung.direction === direction,
@@ -56,7 +56,7 @@ function detailOf(db: Db, resinId: number) {
   };
 }
 
-/** Directions in which the flat sizes of a job run, as they were typed. */
+/** Directions of the flat sizes of a job, as typed. */
 function criticalDirections({ features }: JobView): Point[] {
   return features.filter(({ shape }) => shape === 'flat').map((feature) => directionOf(kindOf(feature)));
 }
@@ -170,7 +170,10 @@ export function countCrevices(db: Db, view: JobView): number {
   return hollows + listJoints(db, view.job.id).length;
 }
 
-/** What was passed or waived before printing, on whatever file, oldest first; what was opened again is not told. */
+/**
+ * Returns what was passed or waived before printing, on any file, oldest first; findings that were reopened are left
+ * out.
+ */
 export function listVerdicts(db: Db, jobId: number) {
   const { findingVerdicts } = tables;
   const all = db
@@ -183,7 +186,10 @@ export function listVerdicts(db: Db, jobId: number) {
   return [...last.values()].filter(({ verdict }) => verdict !== 'open');
 }
 
-/** How settled the Check step is: 0 without a look at this file; then the share of what could cost something judged. */
+/**
+ * Returns how complete the Check step is: 0 before this file was checked; then the share of costly findings with a
+ * verdict.
+ */
 export function settledOfCheck(db: Db, view: JobView): number {
   const last = standingCheck(db, view, partOfJob(view));
   if (last === undefined) return 0;

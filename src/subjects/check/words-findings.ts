@@ -5,13 +5,13 @@ import { STATION_WORDS } from './words-stance';
 const plural = (count: number, one: string, many: string) => `${count} ${count === 1 ? one : many}`;
 
 export const RISK_WORDS: Readonly<Record<Risk, string>> = {
-  printLost: 'print lost',
-  sizeOff: 'size off',
-  surfaceMarred: 'surface marred',
+  printLost: 'print may fail',
+  sizeOff: 'wrong size',
+  surfaceMarred: 'damaged surface',
 };
 
 export const CHANCE_WORDS: Readonly<Record<Chance, string>> = {
-  sure: 'nearly sure',
+  sure: 'almost certain',
   likely: 'likely',
   possible: 'possible',
 };
@@ -33,20 +33,21 @@ const place = (at: Finding['atMm']) =>
   at === undefined ? '' : ` at ${at.map((value) => formatMm(value, 1)).join(', ')}`;
 
 function describeTooLarge({ station = 'plate', measured }: Finding): FindingWords {
-  const title = `Too large for the ${STATION_WORDS[station]}, by ${formatMm(measured, 1)} mm`;
+  const title = `Too large for the ${STATION_WORDS[station]} by ${formatMm(measured, 1)} mm`;
   if (station === 'plate')
     return {
       title,
-      does: 'It cannot be printed standing like this.',
-      mend: 'Turn it, cut it in two, or make it smaller.',
+      does: 'It cannot be printed in this orientation.',
+      mend: 'Turn the part, split it in two, or make it smaller.',
       changes:
-        'Orientation below shows which poses fit; two halves need a joint, which is one more fit to design.',
+        'Orientation below shows which orientations fit. Two halves need a joint, so you design one more fit.',
     };
   return {
     title,
-    does: 'A part that does not fit the bath or the lamp stays sticky or cures unevenly, and its sizes change with the cure.',
+    does: 'A part that does not fit the bath or the lamp stays sticky or cures unevenly, and curing changes its sizes.',
     mend: 'Use a larger bath, turn the part by hand under the lamp, or print it in two pieces.',
-    changes: 'A part cured in two turns prints other sizes: measure it, so that the signature learns it.',
+    changes:
+      'A part cured in two turns prints different sizes. Measure it so that the signature learns them.',
   };
 }
 
@@ -55,86 +56,87 @@ function describeHollow({ code, measured, volumeMm3, ventMm }: Finding): Finding
   switch (code) {
     case 'cup':
       return {
-        title: `A suction cup of ${area(measured)}`,
-        does: `It closes off ${volume(volumeMm3)} while it prints. Every lift pulls a vacuum that can tear a layer or the film.`,
-        mend: `Drill or draw a hole of 2 mm or more${vent}, stand it on supports where it is open to the plate, or tilt it.`,
+        title: `Suction cup of ${area(measured)}`,
+        does: `It traps ${volume(volumeMm3)} while it prints. Every lift pulls a vacuum that can tear a layer or the film.`,
+        mend: `Drill or draw a vent of 2 mm or more${vent}. Or raise the part on supports where it opens toward the plate, or tilt it.`,
         changes: 'Resin can flow through the hole. Plug it afterwards if the part must be tight.',
       };
     case 'trap':
       return {
         title: `Traps ${volume(volumeMm3)} of resin while it hangs from the plate`,
-        does: 'The trapped resin drips when the part comes off, and cures on the surface if it is not washed out.',
-        mend: 'Tilt the part so that the resin runs out, or add a drain hole at its far end. Let it drip before the wash.',
+        does: 'The resin drips when you remove the part. If it is not washed out, it cures on the surface.',
+        mend: 'Tilt the part so that the resin runs out, or add a drain hole at its far end. Let it drip before you wash it.',
         changes:
-          'Wear gloves and keep a tray under it: liquid resin runs out. You use less resin and the inside washes clean.',
+          'Wear gloves and keep a tray under it: liquid resin runs out. You use less resin, and the inside washes clean.',
       };
     default:
       return {
-        title: `A sealed void holds ${volume(volumeMm3)}`,
-        does: 'Liquid resin stays inside for good. It can crack the wall months later and leak onto hands.',
-        mend: 'Fill it in the modeller, or give it two holes that can be washed and closed.',
-        changes: 'A solid part takes that much more resin. With holes it can be washed and cured inside.',
+        title: `Sealed void with ${volume(volumeMm3)} of resin`,
+        does: 'Liquid resin stays inside permanently. It can crack the wall months later and leak onto hands.',
+        mend: 'Fill the void in your CAD program, or add two holes so that you can wash it and close it.',
+        changes: 'A solid part needs that much more resin. With holes, you can wash and cure the inside.',
       };
   }
 }
 
 function describeThin({ code, measured, limit = 0 }: Finding): FindingWords {
-  const sizes = `${formatMm(measured, 2)} mm, least ${formatMm(limit, 2)}`;
+  const sizes = `${formatMm(measured, 2)} mm, minimum ${formatMm(limit, 2)} mm`;
   switch (code) {
     case 'thinWall':
       return {
-        title: `A wall of ${sizes}`,
-        does: 'A wall of so few pixels comes out a whole pixel too thick or too thin, or not at all.',
-        mend: 'Draw it thicker, or enlarge the part.',
-        changes: 'A wall of whole pixels prints as drawn. The scale study shows the size at which it holds.',
+        title: `Wall of ${sizes}`,
+        does: 'A wall this thin prints one pixel too thick, one pixel too thin, or not at all.',
+        mend: 'Draw the wall thicker, or scale the part up.',
+        changes: 'A wall of whole pixels prints as drawn. Scale shows the size at which it prints.',
       };
     case 'bodiesFuse':
       return {
-        title: `Two bodies ${sizes} apart`,
-        does: 'Stray light and edge growth bridge the gap, so what should move comes out as one piece.',
-        mend: 'Move them apart, or widen the joint under Fit to a gap that came free on its ladder.',
+        title: measured < 0.005 ? 'Two bodies touch' : `Two bodies ${sizes} apart`,
+        does: 'Stray light and edge growth close the gap, so the moving parts print as one piece.',
+        mend: 'Move them apart, or set a joint gap in Fit that came free in a gap test.',
         changes: 'The joint gets more play. Fit shows the chance that it comes free.',
       };
     default:
       return {
-        title: `A gap of ${sizes}`,
-        does: 'Resin stays in it and cures, so the slot comes out shallower or closed.',
-        mend: 'Draw it wider, or try a gap ladder if it must be that narrow.',
+        title: `Gap of ${sizes}`,
+        does: 'Resin stays in the gap and cures, so the slot prints shallower or closed.',
+        mend: 'Draw it wider. If it must be this narrow, print a gap test first.',
         changes: 'A wider gap stays open and washes out.',
       };
   }
 }
 
 function describeThroughHeight({ code, measured, limit = 0, atMm }: Finding): FindingWords {
-  const sizes = `${formatMm(measured, 2)} mm, least ${formatMm(limit, 2)} mm`;
+  const sizes = `${formatMm(measured, 2)} mm, minimum ${formatMm(limit, 2)} mm`;
   switch (code) {
     case 'bodiesOverlap':
       return {
-        title: `Two bodies share ${volume(measured)}`,
-        does: 'They are drawn into one another, so they print as one piece.',
-        mend: `Move them apart${place(atMm)}, or join them in the modeller if they are meant to be one.`,
-        changes: 'Apart, they need the gap that Fit gives. Joined, the check reads them as one body.',
+        title: `Two bodies overlap by ${volume(measured)}`,
+        does: 'The two bodies overlap in the file, so they print as one piece.',
+        mend: `Move them apart${place(atMm)}. If they belong together, join them in your CAD program.`,
+        changes:
+          'If you separate them, use the gap from Fit. If you join them, the check treats them as one body.',
       };
     case 'thinFloor':
       return {
-        title: `A floor of ${sizes}`,
-        does: 'A few layers alone tear when they peel off the film, or they come out a whole layer thicker.',
-        mend: 'Draw it thicker, in whole layers, or turn the part so that the floor stands upright.',
-        changes: 'A thicker floor takes more resin and no more time than its layers.',
+        title: `Floor of ${sizes}`,
+        does: 'A floor of only a few layers tears when it peels off the film, or prints one layer too thick.',
+        mend: 'Draw it thicker, in whole layers, or turn the part so that the floor is vertical.',
+        changes: 'A thicker floor needs more resin, and only the time of its own layers.',
       };
     case 'stackFuses':
       return {
         title: `One body ${sizes} above another`,
-        does: 'Light passes through the upper body and cures the gap below it. The two fuse.',
-        mend: 'Move them further apart along Z, or print them side by side.',
-        changes: 'Side by side they take more of the plate and less height, so less time.',
+        does: 'Light passes through the upper body and cures the gap below it. The two bodies fuse.',
+        mend: 'Increase the gap along Z, or print them side by side.',
+        changes: 'Side by side they need more plate area but less height, so less time.',
       };
     default:
       return {
-        title: `A gap of ${sizes} below a roof`,
-        does: 'Light passes through the roof and cures the resin below it. The gap is shallower or closed.',
-        mend: 'Draw the gap higher, or turn the part so that the gap stands upright.',
-        changes: 'Upright, the gap is closed by edge growth instead, which the signature knows better.',
+        title: `Gap of ${sizes} below a roof`,
+        does: 'Light passes through the roof and cures the resin below it. The gap prints shallower or closed.',
+        mend: 'Draw the gap higher, or turn the part so that the gap is vertical.',
+        changes: 'In a vertical gap, edge growth closes the gap instead. The signature predicts that better.',
       };
   }
 }
@@ -143,44 +145,44 @@ function describeArea({ code, measured, limit = 0 }: Finding, tipMm?: number): F
   switch (code) {
     case 'largeArea':
       return {
-        title: `One layer of ${area(measured)}, over ${area(limit)}`,
-        does: 'So much surface peels at once that the part may stick to the film instead of the plate.',
-        mend: 'Tilt it until no layer is that large, hollow it with vents, or lift more slowly.',
-        changes: 'Tilting takes more layers and supports. A slower lift adds hours.',
+        title: `One layer has ${area(measured)}; the limit is ${area(limit)}`,
+        does: 'This much area peels at once, so the part may stick to the film instead of the plate.',
+        mend: 'Tilt the part until no layer is that large, hollow it with vents, or lift more slowly.',
+        changes: 'A tilted part needs more layers and supports. A slower lift adds hours.',
       };
     case 'areaJump':
       return {
         title: `The area grows by ${area(measured)} in one layer`,
-        does: 'The peel force jumps there. It leaves a line and pulls on thin stems below.',
+        does: 'The peel force jumps there. It leaves a line on the surface and pulls on thin stems below.',
         mend: 'Tilt the part so that the face starts over many layers, or chamfer its edge.',
         changes: 'A chamfer spreads the step and needs no support.',
       };
     case 'overhang':
       return {
-        title: `${area(measured)} of one layer overhang without support`,
-        does: 'Nothing holds the overhang while it cures. It sags, grows thick below, or tears off.',
-        mend: `Support it from below${describeTip(tipMm)}, tilt it beyond its angle, or print it the other way up.`,
-        changes: 'Supported faces grow downward. The signature knows by how much once it was measured.',
+        title: `${area(measured)} of one layer overhangs without support`,
+        does: 'Nothing holds the overhang while it cures. It sags, gets thicker below, or tears off.',
+        mend: `Support it from below${describeTip(tipMm)}, tilt it past the self-supporting angle, or print it the other way up.`,
+        changes: 'Supported faces grow downward. The signature learns by how much once you measure it.',
       };
     case 'smallContact':
       return {
-        title: `Only ${area(measured)} touch the plate, least ${area(limit)}`,
-        does: 'The peel of larger layers pulls it off the plate.',
-        mend: 'Sink it into the plate by a few layers, stand it on another face, or on supports.',
-        changes: 'What you sink into the plate is missing from the height, so add it to the drawing.',
+        title: `Only ${area(measured)} touches the plate; at least ${area(limit)} is needed`,
+        does: 'The peel force of larger layers pulls the part off the plate.',
+        mend: 'Sink the part into the plate by a few layers, place it on another face, or put it on supports.',
+        changes: 'The sunk layers are missing from the height. Add them to the drawing.',
       };
     default:
       return {
-        title: `It stands on a point of ${area(measured)}`,
-        does: 'The plate has nothing to hold. More exposure does not help.',
-        mend: 'Stand it on a face, sink it into the plate, or lift it onto supports.',
-        changes: 'Supports leave marks. A sunk part comes out that much lower.',
+        title: `Only ${area(measured)} of the first layer touches the plate`,
+        does: 'The plate has nothing to hold. A longer exposure does not help.',
+        mend: 'Place the part on a face, sink it into the plate, or put it on supports.',
+        changes: 'Supports leave marks. A sunk part prints lower by the sunk height.',
       };
   }
 }
 
 const describeTip = (tipMm: number | undefined) =>
-  tipMm === undefined ? '' : ` with tips of ${formatMm(tipMm, 2)} mm, as the resin’s sheet asks`;
+  tipMm === undefined ? '' : ` with ${formatMm(tipMm, 2)} mm tips, as the resin datasheet asks`;
 
 /** What one finding is, what it does, what to do, and what that changes. */
 export function describeFinding(finding: Finding, tipMm?: number): FindingWords {
@@ -191,23 +193,23 @@ export function describeFinding(finding: Finding, tipMm?: number): FindingWords 
     case 'notClosed':
       return {
         title: `The mesh is not closed: ${plural(measured, 'edge', 'edges')}`,
-        does: 'The slicer has to guess what is inside, so layers can come out empty or filled.',
-        mend: 'Mend a copy below, or export it again from the modeller.',
-        changes: 'A mend says what it changed in volume before you take it.',
+        does: 'The slicer must guess what is inside, so layers can print empty or filled.',
+        mend: 'Repair a copy below, or export the part again from your CAD program.',
+        changes: 'The repair shows the change in volume before you accept it.',
       };
     case 'insideOut':
       return {
         title: `${plural(measured, 'shell is', 'shells are')} inside out`,
         does: 'A slicer may print the air around it, or nothing.',
-        mend: 'Mend a copy below: the mend turns it right side out.',
+        mend: 'Repair a copy below. The repair turns the shell right side out.',
         changes: 'The shape stays the same. Only inside and outside are swapped.',
       };
     case 'island':
       return {
         title: `Starts in mid-air: ${area(measured)}`,
-        does: 'Nothing holds its first layer. It sticks to the film or floats in the vat, where the next print hits it.',
-        mend: `Support it there${place(finding.atMm)}${describeTip(tipMm)}, or turn the part.`,
-        changes: 'One more support, and its mark to sand down.',
+        does: 'Nothing holds its first layer. It sticks to the film, or it floats in the vat and the next print hits it.',
+        mend: `Support it${place(finding.atMm)}${describeTip(tipMm)}, or turn the part.`,
+        changes: 'One more support, and a support mark to sand.',
       };
     case 'cup':
     case 'trap':
@@ -233,7 +235,7 @@ export function describeWhere({ layer, toLayer }: Finding, clock: Clock): string
   const { printed, heightMm, minutes } = momentOf(layer, clock);
   const last = toLayer === undefined ? printed : momentOf(toLayer, clock).printed;
   const layers = last === printed ? `layer ${printed}` : `layers ${printed}–${last}`;
-  return `${layers}, ${formatMm(heightMm, 2)} mm up, ${describeMinutes(Math.round(minutes))} in`;
+  return `${layers}, ${formatMm(heightMm, 2)} mm high, ${describeMinutes(Math.round(minutes))} after the start`;
 }
 
 function describeMinutes(minutes: number): string {

@@ -5,7 +5,7 @@ import { listAnd } from '@/subjects/language/shared';
 import { describeFinding } from './words-findings';
 import { describeStance } from './words-stance';
 
-/** What is decided under Check. */
+/** Decisions in Check. */
 export type CheckEntry =
   | { readonly code: 'stanceSaid'; readonly stance: Stance }
   | { readonly code: 'layersRead'; readonly found: number; readonly couldLose: number }
@@ -26,7 +26,10 @@ export type CheckEntry =
     }
   | {
       readonly code: 'partTurned';
-      /** Features that run another way, and those for which no law is known as they lie; older lines tell neither. */
+      /**
+       * Features with a changed direction, and those without a known law in the new orientation; older rows have
+       * neither.
+       */
       readonly turned?: readonly TurnedFeature[];
       readonly unknown?: readonly string[];
     };
@@ -38,16 +41,19 @@ const AXIS_WORDS: Readonly<Record<Axis, string>> = {
   XY: 'across the plate',
 };
 
-const VERDICT_WORDS = { passed: 'Passed', waived: 'Waived', open: 'Open again' } as const;
+const VERDICT_WORDS = { passed: 'Passed', waived: 'Waived', open: 'Reopened' } as const;
 
 export function describeCheckEntry(entry: CheckEntry): LedgerWords {
   switch (entry.code) {
     case 'stanceSaid':
-      return { title: `Stands ${describeStance(entry.stance)}`, detail: 'said before the check' };
+      return { title: `Stands ${describeStance(entry.stance)}`, detail: 'stated before the check' };
     case 'layersRead':
       return {
-        title: entry.found === 0 ? 'Layers read: nothing found' : `Layers read: ${entry.found} found`,
-        detail: entry.couldLose === 0 ? 'none can lose the print' : `${entry.couldLose} could lose the print`,
+        title: entry.found === 0 ? 'Layers checked: no findings' : `Layers checked: ${entry.found} findings`,
+        detail:
+          entry.couldLose === 0
+            ? 'none can make the print fail'
+            : `${entry.couldLose} could make the print fail`,
       };
     case 'findingJudged':
       return {
@@ -84,7 +90,7 @@ export function describeTurn({ turned = [], unknown = [] }: Turned): string {
     ...turned.map(({ name, axis }) => `${name} now runs ${AXIS_WORDS[axis]}.`),
     unknown.length === 0
       ? ''
-      : `${listAnd(unknown)} now ${unknown.length === 1 ? 'lies or leans' : 'lie or lean'}; how such a size prints is not known. Measure ${unknown.length === 1 ? 'it' : 'them'}, and set the direction under Need if it is wrong.`,
+      : `${listAnd(unknown)} ${unknown.length === 1 ? 'is' : 'are'} now horizontal or tilted. The signature cannot predict such a size. Measure ${unknown.length === 1 ? 'it' : 'them'}. If the direction is wrong, change it in Need.`,
   ].filter((sentence) => sentence !== '');
   return sentences.length === 0 ? 'Its features turned with it.' : sentences.join(' ');
 }

@@ -2,10 +2,10 @@ import { type LimitSource, type PoseName, type Stance, type Station, STATIONS } 
 import { formatMm } from '@/subjects/language/shared';
 
 export const SOURCE_WORDS: Readonly<Record<LimitSource, string>> = {
-  printer: 'the printer’s own',
-  resin: 'the resin’s sheet',
-  ladder: 'from its gap ladder',
-  house: 'house rule',
+  printer: 'printer setting',
+  resin: 'resin datasheet',
+  ladder: 'gap test',
+  house: 'shop setting',
   assumed: 'assumed',
 };
 
@@ -18,7 +18,7 @@ export const STATION_WORDS: Readonly<Record<Station, string>> = {
 /** Stations that a part goes into and those that it does not. */
 export function describeFits(fits: Partial<Record<Station, boolean>>): string {
   const known = STATIONS.filter((station) => fits[station] !== undefined);
-  if (known.length === 0) return 'sizes not known';
+  if (known.length === 0) return 'sizes unknown';
   return known
     .map((station) => `${fits[station] === true ? '' : 'not '}${STATION_WORDS[station]}`)
     .join(', ');
@@ -29,16 +29,16 @@ export function describeStance(stance: Stance): string {
     case 'plate':
       return 'flat on the plate';
     case 'supports':
-      return `on supports ${formatMm(stance.liftMm, 1)} mm high`;
+      return `on supports, ${formatMm(stance.liftMm, 1)} mm high`;
     case 'inFile':
-      return 'on the supports in its file';
+      return 'on the supports in the file';
   }
 }
 
 export function describePose(pose: PoseName): string {
   switch (pose.kind) {
     case 'asIs':
-      return 'as it is';
+      return 'not turned';
     case 'face':
       return pose.face === '-Z' ? 'upside down' : `${pose.face.replace('-', '−')} up`;
     case 'tilt':

@@ -21,7 +21,7 @@ interface StrainKept {
   readonly opened: readonly Reopened[];
 }
 
-/** Hands a strain worked out under Fit to the choice of the resin, as the elongation at break that bears it. */
+/** Passes a strain computed in Fit to the choice of the resin, as the elongation at break that withstands it. */
 export function askStrain(db: Db, jobId: number, asked: StrainAsked): Result<StrainKept, ChoiceIssue> {
   const job = queries.findJob(db, jobId);
   if (job === undefined) return fail({ code: 'gone' });

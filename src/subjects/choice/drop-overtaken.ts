@@ -3,7 +3,7 @@ import type { Requirement } from '@/core/resins';
 import { type Db, queries, tables } from '@/store';
 import { requirementFromNeed, same } from './requirement-of';
 
-/** Lets go of what was said under Resin about what has since changed in the need or the fits: the newer word counts. */
+/** Drops requirements typed in Resin that have since changed in the need or the fits: the newer value counts. */
 export function dropOvertaken(db: Db, jobId: number, before: Requirement): void {
   const job = queries.findJob(db, jobId)!;
   const after = requirementFromNeed(db, job);

@@ -17,20 +17,23 @@ import { describeCriterion } from './words-verdict';
 /** What a part must survive, as it is typed under Resin. */
 export const requirementForm = z
   .object({
-    serviceMax_C: numberOrNull('Hottest in use', 'temperature', { low: -60, high: 600 }),
-    processMax_C: numberOrNull('Hottest in making', 'temperature', { low: -60, high: 1200 }),
+    serviceMax_C: numberOrNull('Highest temperature in use', 'temperature', { low: -60, high: 600 }),
+    processMax_C: numberOrNull('Highest temperature during assembly', 'temperature', {
+      low: -60,
+      high: 1200,
+    }),
     margin_K: numberField('Margin', 'temperatureDifference', { low: 0, high: 200 }),
     stress_MPa: numberOrNull('Stress in the part', 'stress', { low: 0, high: 500 }),
-    strainPercent: numberOrNull('Elongation needed', 'percent', { low: 0, high: 1000 }),
-    impact: optionalChoice('Knocks', IMPACTS),
-    stiffnessLeast: numberOrNull('At least as stiff as', 'stress', { low: 0, high: 50_000 }),
-    stiffnessMost: numberOrNull('At most as stiff as', 'stress', { low: 0, high: 50_000 }),
+    strainPercent: numberOrNull('Elongation at break needed', 'percent', { low: 0, high: 1000 }),
+    impact: optionalChoice('Impact', IMPACTS),
+    stiffnessLeast: numberOrNull('Stiffness, at least', 'stress', { low: 0, high: 50_000 }),
+    stiffnessMost: numberOrNull('Stiffness, at most', 'stress', { low: 0, high: 50_000 }),
     shoreA: numberOrNull('Shore A hardness', 'number', { low: 0, high: 100 }),
-    clear: tickField('must be clear'),
-    rated: textField('Must be rated for, parted by commas', { optional: true, limit: 200 }),
+    clear: tickField('Must be clear'),
+    rated: textField('Ratings needed, separated by commas', { optional: true, limit: 200 }),
     ...tickFields('wash', WASH_LIQUIDS, describeLiquid),
     room_C: numberOrNull('Room temperature', 'temperature', { low: -20, high: 60 }),
-    waterPercent: numberOrNull('Water uptake in a day, at most', 'percent', { low: 0, high: 50 }),
+    waterPercent: numberOrNull('Water uptake in 24 h, at most', 'percent', { low: 0, high: 50 }),
     smallestFeature_mm: numberOrNull('Smallest feature', 'length', { low: 0.01, high: 50 }),
     ...(Object.fromEntries(
       CRITERIA.map((each) => [
@@ -64,7 +67,7 @@ export const requirementForm = z
 /** The resin that is chosen for a job, on which printer, and why. */
 export const pickForm = z.object({
   resinId: idField('Resin'),
-  printerId: idField('On'),
-  layerMm: numberField('Layer, where the profile is new', 'length', { low: 0.005, high: 0.5 }),
-  reason: textField('Why, in a line', { optional: true, limit: 200 }),
+  printerId: idField('Printer'),
+  layerMm: numberField('Layer height, for a new profile', 'length', { low: 0.005, high: 0.5 }),
+  reason: textField('Reason', { optional: true, limit: 200 }),
 });

@@ -50,7 +50,10 @@ const requirementJson = z
   })
   .strict();
 
-/** Reads what a part must survive; what is left out is not asked. A word nobody knows is refused, not passed over. */
+/**
+ * Returns the requirements of a part from JSON; missing fields are not required. An unknown word is refused, not
+ * ignored.
+ */
 export function parseRequirementJson(text: string): Result<Requirement, RequirementJsonIssue> {
   let raw: unknown;
   try {

@@ -16,7 +16,7 @@ export function resinStanding(db: Db, jobId: number): ResinStanding {
   return { verdict: ranked?.verdict, chosen: job !== undefined && job.resinChosenId !== null };
 }
 
-/** A resin that no longer passes is no longer chosen; one that passed before, or was chosen, is told. */
+/** Drops a chosen resin that no longer passes, and reports one that passed before or was chosen. */
 export function reopenedResin(db: Db, jobId: number, before: ResinStanding): Reopened[] {
   const job = queries.findJob(db, jobId);
   const after = job && verdictOfJob(db, job);

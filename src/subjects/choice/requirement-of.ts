@@ -13,10 +13,12 @@ const RATED_CLAIMS: Partial<Record<Claim, string>> = {
   heat: 'flame',
 };
 
-/** What a part that stays wet may take up in a day, as a share: with more it swells out of an ordinary fit. */
+/**
+ * Maximum daily water uptake of a part that stays wet, as a fraction: above it the part swells out of an ordinary fit.
+ */
 const WET_UPTAKE = 0.015;
 
-/** What the need, the fits and the house ask of the resin, before anything was added under Resin. */
+/** What the need, the fits and the settings require of the resin, before anything was added in Resin. */
 export function requirementFromNeed(db: Db, job: queries.Job): Requirement {
   const { liquids, roomC } = readHouseRules(db);
   const strains = Object.values(job.strainAsked);
@@ -32,8 +34,8 @@ export function requirementFromNeed(db: Db, job: queries.Job): Requirement {
 }
 
 /**
- * What a job asks of its resin: what was said under Resin stands over what follows from the rest. A claim of the need
- * cannot be talked away there, only added to.
+ * Returns what a job requires of its resin: values typed in Resin replace those that follow from the rest. A claim of
+ * the need can only be added to there, not removed.
  */
 export function requirementOf(db: Db, job: queries.Job): Requirement {
   const base = requirementFromNeed(db, job);

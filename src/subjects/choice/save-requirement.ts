@@ -8,7 +8,7 @@ import { reopenedResin, resinStanding } from './reopened-resin';
 import { requirementFromNeed, same } from './requirement-of';
 import type { ChoiceIssue } from './words-requirement';
 
-/** Keeps what is asked of the resin; only what differs from the need is kept, so that the need goes on counting. */
+/** Stores the requirements of the resin; only differences from the need are stored, so that the need still counts. */
 export function saveRequirement(
   db: Db,
   jobId: number,

@@ -48,7 +48,7 @@ export function viewChoice(db: Db, job: queries.Job, printer = printerOf(db, job
   };
 }
 
-/** How the resin of a job stands against what is asked; undefined without one. */
+/** The resin of a job against its requirements; undefined without one. */
 export function verdictOfJob(db: Db, job: queries.Job): Ranked | undefined {
   if (job.profileId === null) return undefined;
   const row = queries.findProfile(db, job.profileId);

@@ -3,8 +3,8 @@ import { formatMm, percent, round } from '@/subjects/language/shared';
 import { describeAsked } from './words-verdict';
 
 const PROOF_WAYS = {
-  bend: 'bend a bar with weights',
-  break: 'bend a bar to break, eyes covered',
+  bend: 'test a bar with weights (stiffness)',
+  break: 'bend a bar until it breaks, with eye protection',
   bath: 'hang a loaded bar in hot water and heat it in steps',
   oven: 'hang a loaded bar in an oven, since water stops at 95 °C',
   drop: 'drop a spare part',
@@ -18,13 +18,13 @@ export function describeChange(change: Change): string {
     case 'lessMargin':
       return `accept a margin of ${round(change.toK)} K, at your own judgement`;
     case 'lessStress':
-      return `bring the stress down to ${round(change.toMPa, 2)} MPa with a thicker section or a shorter arm`;
+      return `reduce the stress to ${round(change.toMPa, 2)} MPa with a thicker section or a shorter arm`;
     case 'stateStress':
-      return `enter the stress in the part; ${change.assumedMPa} MPa is assumed while it is unknown`;
+      return `enter the stress in the part; ${change.assumedMPa} MPa is assumed until you do`;
     case 'lessStrain':
-      return `ask for ${percent(change.to)} at most, with a longer or thinner hook or less interference`;
+      return `ask for ${percent(change.to)} at most: use a longer or thinner hook, or less interference`;
     case 'gentler':
-      return 'avoid such knocks, or round and thicken the part where it lands';
+      return 'avoid such impacts, or round and thicken the part where it lands';
     case 'thicker':
       return `make the section ${round(change.times, 2)} times as thick`;
     case 'thinner':
@@ -34,20 +34,20 @@ export function describeChange(change: Change): string {
         ? 'warm the room or the resin'
         : `warm the room or the resin to ${round(change.toC)} °C`;
     case 'largerFeature':
-      return `draw no feature under ${formatMm(change.toMm)} mm`;
+      return `draw no feature smaller than ${formatMm(change.toMm)} mm`;
     case 'otherPrinter':
       return 'print it on a printer with the light it was made for';
     case 'keepDry':
-      return 'coat the part, or allow the fit for the swelling after a day in water';
+      return 'coat the part, or allow for the swelling after a day in water';
     case 'otherLiquid':
-      return 'get a wash liquid that its sheet allows';
+      return 'get a wash liquid that its datasheet allows';
     case 'blendIt':
-      return 'mix it into another resin';
+      return 'blend it with another resin';
     case 'nothing':
       return `nothing can change this: ${describeAsked(change.requirement)} is a property of the resin`;
     case 'prove':
-      return `prove it: ${PROOF_WAYS[change.by]}`;
+      return `test it: ${PROOF_WAYS[change.by]}`;
     case 'askSupplier':
-      return `ask the supplier about: ${describeAsked(change.requirement)}`;
+      return `ask the supplier for: ${describeAsked(change.requirement)}`;
   }
 }

@@ -14,7 +14,7 @@ export type ChoiceEntry =
       readonly code: 'resinChosen';
       readonly resin: string;
       readonly printer: string;
-      /** How it stood against what was asked; absent where the shelf no longer had it. */
+      /** Its result at that time; missing where the resin no longer existed. */
       readonly found?: Pick<Ranked, 'verdict' | 'checks'>;
       readonly reason: string;
     };
@@ -24,7 +24,7 @@ export function describeChoiceEntry(entry: ChoiceEntry): LedgerWords {
     case 'strainAsked':
       return {
         title: entry.kind === 'press' ? 'Press fit' : 'Snap',
-        detail: `${(entry.strain * 100).toFixed(2)} % strain asks for ${(entry.elongation * 100).toFixed(1)} % at break`,
+        detail: `${(entry.strain * 100).toFixed(2)} % strain needs ${(entry.elongation * 100).toFixed(1)} % elongation at break`,
       };
     case 'resinChosen':
       return {

@@ -5,21 +5,21 @@ import type { RequirementJsonIssue } from './input-requirement-json';
 export function describeRequirementIssue(issue: RequirementIssue | RequirementJsonIssue): string {
   switch (issue.code) {
     case 'stiffnessCrossed':
-      return `at least ${round(issue.leastMPa)} MPa and at most ${round(issue.mostMPa)} MPa: no resin can be both. Swap them, or clear one.`;
+      return `at least ${round(issue.leastMPa)} MPa and at most ${round(issue.mostMPa)} MPa: no value meets both. Swap them, or clear one.`;
     case 'weightNegative':
-      return `the weight of ${issue.criterion} is below zero. 0 leaves it out.`;
+      return `the weight of ${issue.criterion} is negative. Enter 0 to ignore it.`;
     case 'stressNegative':
-      return `a stress of ${round(issue.stressMPa)} MPa: give its size without a sign.`;
+      return `a stress of ${round(issue.stressMPa)} MPa: enter it without a sign.`;
     case 'notJson':
       return 'the file is not JSON.';
     case 'notReadable':
       return `${issue.detail}.`;
     case 'fieldUnknown':
-      return `there is no field${issue.fields.length > 1 ? 's' : ''} ${issue.fields.join(', ')}. See docs/formats.md for those there are.`;
+      return `there is no field${issue.fields.length > 1 ? 's' : ''} ${issue.fields.join(', ')}. docs/formats.md lists the valid fields.`;
   }
 }
 
-/** Why what is asked of the resin, or the choice of it, was not kept. */
+/** Why the requirements of the resin, or its choice, were not saved. */
 export type ChoiceIssue =
   { readonly code: 'gone' } | { readonly code: 'requirement'; readonly issue: RequirementIssue };
 

@@ -24,11 +24,11 @@ const claimOf = (asked: Asked) => asked.slice('rated:'.length);
 
 const nameOfClaim = (asked: Asked) => CLAIM_NAMES[claimOf(asked)] ?? claimOf(asked);
 
-/** What was asked, as the name of a line. */
+/** Name of a requirement, as the heading of a row. */
 export function describeAsked(asked: Asked): string {
   switch (asked) {
     case 'alone':
-      return 'prints neat';
+      return 'printable undiluted';
     case 'heat':
       return 'heat deflection, with margin';
     case 'strain':
@@ -44,7 +44,7 @@ export function describeAsked(asked: Asked): string {
     case 'clear':
       return 'clear';
     case 'wash':
-      return 'wash liquid at hand';
+      return 'wash liquid available';
     case 'room':
       return 'room temperature';
     case 'feature':
@@ -90,35 +90,35 @@ function failedSentence(check: Check): string {
   const [has, needs] = [formatChecked(check, have ?? 0), formatChecked(check, need)];
   switch (requirement) {
     case 'alone':
-      return 'is an additive and must not be printed neat';
+      return 'an additive, must not be printed undiluted';
     case 'heat':
-      return `has a heat deflection temperature of ${has}, ${kelvins(-(margin ?? 0))} below the ${needs} needed`;
+      return `heat deflection temperature ${has}, ${kelvins(-(margin ?? 0))} below the ${needs} needed`;
     case 'strain':
-      return `has ${has} elongation at break, ${needs} is needed`;
+      return `elongation at break ${has}, ${needs} needed`;
     case 'impact':
-      return `has an impact strength of ${has}, ${needs} is needed`;
+      return `impact strength ${has}, ${needs} needed`;
     case 'stiffnessLeast':
-      return `is too soft: ${has}, at least ${needs} is needed`;
+      return `too soft: ${has}, at least ${needs} needed`;
     case 'stiffnessMost':
-      return `is too stiff: ${has}, at most ${needs} is allowed`;
+      return `too stiff: ${has}, at most ${needs} allowed`;
     case 'hardness':
-      return `has Shore A ${has}, about ${needs} is needed`;
+      return `Shore A ${has}, about ${needs} needed`;
     case 'clear':
-      return 'is not clear';
+      return 'not clear';
     case 'wash':
       return 'cannot be washed in the liquids you have';
     case 'room':
       return need > 100
-        ? `is too thick in this room: ${has}, over ${needs}`
-        : `needs a room of ${needs}, yours has ${has}`;
+        ? `too viscous at this room temperature: ${has}, limit ${needs}`
+        : `needs a room at ${needs}; yours is ${has}`;
     case 'light':
-      return `was made for light of ${has}, this printer cures with ${needs}`;
+      return `made for light of ${has}, this printer cures with ${needs}`;
     case 'water':
-      return `takes up ${has} of water in a day, at most ${needs} is allowed`;
+      return `water uptake in 24 h ${has}, at most ${needs} allowed`;
     case 'feature':
-      return `resolves ${has}, the smallest feature is ${needs}`;
+      return `smallest feature ${has}, ${needs} needed`;
     default:
-      return `is not rated for ${nameOfClaim(requirement)}`;
+      return `not rated for ${nameOfClaim(requirement)}`;
   }
 }
 
@@ -128,41 +128,41 @@ function unknownSentence(check: Check): string {
     return `can’t tell ${describeAsked(requirement)}: its range lies on both sides of the ${formatChecked(check, check.need)} needed`;
   switch (requirement) {
     case 'heat':
-      return 'its heat deflection temperature at this stress is not stated';
+      return 'heat deflection temperature at this stress not stated';
     case 'strain':
-      return 'its elongation at break is unknown';
+      return 'elongation at break unknown';
     case 'impact':
-      return 'its impact strength is unknown';
+      return 'impact strength unknown';
     case 'stiffnessLeast':
     case 'stiffnessMost':
-      return 'its modulus is unknown';
+      return 'modulus unknown';
     case 'hardness':
-      return 'its Shore A hardness is unknown';
+      return 'Shore A hardness unknown';
     case 'clear':
-      return 'its sheet does not say whether it is clear';
+      return 'the datasheet does not say whether it is clear';
     case 'wash':
-      return 'its sheet names no wash liquid';
+      return 'the datasheet names no wash liquid';
     case 'room':
-      return 'neither its least room temperature nor its viscosity there is known';
+      return 'minimum room temperature, and viscosity at that temperature, unknown';
     case 'feature':
-      return 'its least feature is unknown';
+      return 'smallest feature unknown';
     case 'water':
-      return 'its water uptake is unknown';
+      return 'water uptake unknown';
     default:
-      return `its sheet does not say whether it is rated for ${nameOfClaim(requirement)}`;
+      return `the datasheet does not say whether it is rated for ${nameOfClaim(requirement)}`;
   }
 }
 
-/** A difference of temperatures; a tenth is more than anybody knows of it. */
+/** A difference of temperatures; tenths of a degree are finer than any data. */
 const kelvins = (value: number) => `${Number(value.toFixed(1))} K`;
 
-/** What it has beside what is asked, without the name of what it is about. */
+/** The value of the resin beside the requirement, without the name of the property. */
 export function describeHave(check: Check): string {
   if (check.have === null) return 'unknown';
   const [has, needs] = [formatChecked(check, check.have), formatChecked(check, check.need)];
   if (isPlainFact(check.requirement)) return has;
   if (check.requirement === 'room')
-    return check.need > 100 ? `${has}, up to ${needs}` : `${has}, it needs ${needs}`;
+    return check.need > 100 ? `${has}, limit ${needs}` : `${has}, needs ${needs}`;
   return `${has}, needed ${needs}`;
 }
 
@@ -176,7 +176,7 @@ function passedSentence(check: Check): string {
     : `${describeAsked(check.requirement)}: ${describeHave(check)}`;
 }
 
-/** What a check found, as a sentence about the resin. */
+/** Returns the result of a check; it names the property, so that it can stand alone. */
 export function describeCheck(check: Check): string {
   if (check.state === 'pass') return passedSentence(check);
   return check.state === 'fails' ? failedSentence(check) : unknownSentence(check);

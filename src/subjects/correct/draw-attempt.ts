@@ -5,7 +5,7 @@ import { type JobView, type NewAttempt, startAttempt, viewJob } from '@/subjects
 import type { StartIssue } from '@/subjects/job/shared';
 import { planDraw } from './view-draw-plan';
 
-/** A whole file that is printed instead of sizes drawn anew, with the sizes measured on it by feature id. */
+/** A whole file that is printed instead of newly drawn sizes, with the sizes measured on it by feature id. */
 export interface FileDrawn {
   readonly meshHash: string;
   readonly drawnMm: ReadonlyMap<number, number>;

@@ -7,8 +7,8 @@ import { viewLevers } from './view-levers';
 type Later = Parameters<typeof changeProcess>[3];
 
 /**
- * Notes the trim that is weighed for a job as a change of its profile, from now on; answers with the jobs whose drawn sizes
- * it opened again. The exposure is reckoned anew: what a page showed may be older than the newest reading.
+ * Records the exposure change proposed for a job as a change of its profile, from now; returns the jobs whose drawn
+ * sizes it reopened. The exposure is computed again, because a page may be older than the newest reading.
  */
 export function trimForJob(db: Db, jobId: number, later?: Later): Result<readonly string[], ChangeIssue> {
   const view = viewJob(db, jobId);
@@ -18,7 +18,7 @@ export function trimForJob(db: Db, jobId: number, later?: Later): Result<readonl
   return changeProcess(
     db,
     view.profile.profile.id,
-    { kinds: ['exposure'], at: new Date(), after: { exposureS }, note: `trimmed for ${view.job.name}` },
+    { kinds: ['exposure'], at: new Date(), after: { exposureS }, note: `adjusted for ${view.job.name}` },
     later,
   );
 }

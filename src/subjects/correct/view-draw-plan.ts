@@ -29,7 +29,7 @@ interface DrawLine {
   readonly next: DrawnFit;
   /** The same feature drawn as last time: the chance that a reprint alone would do. */
   readonly unchanged?: DrawnFit;
-  /** The sizes on the machine's grid of pixels or layers beside the wanted one. */
+  /** The sizes on the printer's grid of pixels or layers next to the wanted one. */
   readonly snap?: Snap;
 }
 

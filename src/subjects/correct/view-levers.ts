@@ -4,13 +4,13 @@ import { type Db, queries, targetOf } from '@/store';
 import { drawOptions, type JobView } from '@/subjects/job';
 import { viewLight } from '@/subjects/light';
 
-/** The levers of a job side by side, and the one to pull. */
+/** The correction methods of a job side by side, and the recommended one. */
 export interface LeversView {
   readonly levers: readonly LeverWorth[];
   readonly chosen: Lever;
-  /** Exposure now, s; undefined: nobody said, so no trim is weighed. */
+  /** Present exposure, s; undefined if unknown, so no exposure change is compared. */
   readonly exposureS?: number;
-  /** Other open jobs of the profile: a trim voids the sizes that are drawn for them. */
+  /** Other open jobs of the profile: an exposure change makes their drawn sizes invalid. */
   readonly voids: readonly string[];
   readonly ladders: number;
   /** Hours on the printer of one print, where a run of it was planned. */
@@ -46,7 +46,10 @@ function isWorthIt(trim: LeverWorth, untouched: LeverWorth, nowS: number): boole
   return Math.abs(trim.exposureS! / nowS - 1) >= LEAST_TRIM && trim.joint - untouched.joint >= LEAST_GAIN;
 }
 
-/** What each lever is worth, a trim only where it brings something; undefined without sizes, or without a printer and resin. */
+/**
+ * Returns the value of each correction method, an exposure change only if it helps; undefined without sizes, printer or
+ * resin.
+ */
 export function viewLevers(db: Db, view: JobView): LeversView | undefined {
   const { learned, features, profile, attempts, job } = view;
   if (learned === undefined || profile === undefined || features.length === 0) return undefined;

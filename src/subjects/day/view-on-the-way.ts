@@ -21,7 +21,7 @@ export interface OnTheWay {
 
 const BEFORE: ReadonlySet<CardStep['step']> = new Set(['shake', 'warm']);
 
-/** What lies there longer, neither read nor put away, is not on its way any more. */
+/** A piece that was neither measured nor archived for longer is no longer listed as in progress. */
 const LONGEST_DAYS = 14;
 const DAY_MS = 86_400_000;
 

@@ -3,7 +3,7 @@ import { nameCardStep } from '@/subjects/resin/shared';
 
 const OWN_NAMES: Readonly<Record<string, string>> = {
   print: 'Print',
-  off: 'Plate off the printer',
+  off: 'Remove from printer',
   measure: 'Measure',
 };
 
@@ -12,9 +12,9 @@ export function nameDayStep(step: string): string {
   return OWN_NAMES[step] ?? nameCardStep(step as Parameters<typeof nameCardStep>[0]);
 }
 
-/** Why no day could be planned, of what, and how to mend it. */
+/** Why no day could be scheduled, for which job, and what to do. */
 export function describeNoDay(issue: DayIssue, titleOf: (job: string) => string): string {
   if (issue.code === 'neverThere')
-    return `nobody is there long enough for ${titleOf(issue.job)} (${nameDayStep(issue.step).toLowerCase()}). Say under House when somebody is at the bench.`;
-  return `${titleOf(issue.job)} cannot be planned: load the page again.`;
+    return `no working time is long enough for ${titleOf(issue.job)} (${nameDayStep(issue.step).toLowerCase()}). Enter working hours in Settings.`;
+  return `${titleOf(issue.job)} cannot be scheduled. Reload the page.`;
 }

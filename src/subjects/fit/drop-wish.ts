@@ -3,7 +3,7 @@ import { type Db, tables } from '@/store';
 import { NO_WISH } from '@/subjects/job';
 import { bumpRevision } from '@/subjects/records';
 
-/** Takes a wish off: the limits stay as they are and are typed by hand from then on. */
+/** Removes a fit: the limits stay unchanged and can be typed. */
 export function dropWish(db: Db, jobId: number, featureId: number): void {
   db.transaction((tx) => {
     const { changes } = tx

@@ -14,26 +14,26 @@ import {
 /** What should happen between a feature and its mate; own clearance both ends or none, letters in place of both. */
 export const wishForm = z
   .object({
-    wish: choiceField('It should', WISHES),
-    ruin: choiceField('If it goes wrong', RUINS),
-    lowMm: optionalNumber('Least clearance', 'length', { low: -5, high: 20 }),
-    highMm: optionalNumber('Most clearance', 'length', { low: -5, high: 20 }),
-    isoFit: textField('ISO letters for bought-in metal', {
+    wish: choiceField('Fit', WISHES),
+    ruin: choiceField('Cost of a wrong fit', RUINS),
+    lowMm: optionalNumber('Minimum clearance', 'length', { low: -5, high: 20 }),
+    highMm: optionalNumber('Maximum clearance', 'length', { low: -5, high: 20 }),
+    isoFit: textField('ISO fit, for bought metal parts', {
       optional: true,
       limit: 12,
-      hint: 'ISO 286-1 clearances in place of the class; it is said when this process cannot hold them.',
+      hint: 'Uses ISO 286-1 clearances instead of the fit class. The program warns you when this process cannot hold them.',
     }),
-    coatMm: optionalNumber('Coat on each face', 'length', {
+    coatMm: optionalNumber('Coating thickness per face', 'length', {
       low: 0,
       high: 2,
-      hint: 'Paint or lacquer: its thickness comes off every face.',
+      hint: 'Paint or lacquer. The thickness is subtracted from every face.',
     }),
-    mateName: textField('On what', { limit: 60 }),
-    mateMm: optionalNumber('Its size', 'length', { low: 0.001, high: LONGEST_MM }),
-    mateU_mm: optionalNumber('Standard uncertainty, blank for 0.01', 'length', { low: 0, high: 10 }),
-    material: choiceField('It is made of', MATERIALS),
-    origin: choiceField('Where it comes from', MATE_ORIGINS),
-    irreplaceable: tickField('cannot be replaced when it breaks'),
+    mateName: textField('Mating part', { limit: 60 }),
+    mateMm: optionalNumber('Mate size', 'length', { low: 0.001, high: LONGEST_MM }),
+    mateU_mm: optionalNumber('Standard uncertainty; blank means 0.01', 'length', { low: 0, high: 10 }),
+    material: choiceField('Material', MATERIALS),
+    origin: choiceField('Source', MATE_ORIGINS),
+    irreplaceable: tickField('Cannot be replaced'),
   })
   .transform(({ lowMm, highMm, isoFit, coatMm, mateName, mateMm, mateU_mm, material, ...rest }, context) => {
     const { wish, ruin, origin, irreplaceable } = rest;
@@ -74,26 +74,26 @@ export const jointForm = z
     heightGapMm: optionalNumber('Drawn gap below a roof', 'length', {
       low: 0.02,
       high: 5,
-      hint: 'Where something stands over the joint on the plate; blank when nothing does.',
+      hint: 'Only when the joint has a part above it on the plate. Otherwise leave blank.',
     }),
-    pinMm: numberField('Pin, ball, bar or rail', 'length', { low: 0.5, high: 200 }),
+    pinMm: numberField('Pin, ball, bar or rail size', 'length', { low: 0.5, high: 200 }),
     spanMm: numberField('Span or guided length', 'length', { low: 0.5, high: 500 }),
-    scalePercent: numberField('Wanted at', 'percent', { low: 10, high: 1000 }),
-    mostAngleDeg: optionalNumber('Most wobble', 'angle', {
+    scalePercent: numberField('Target scale', 'percent', { low: 10, high: 1000 }),
+    mostAngleDeg: optionalNumber('Maximum wobble', 'angle', {
       low: 0.01,
       high: 90,
-      hint: 'Intended play, as an angle; for a hinge 2° when blank.',
+      hint: 'Play as an angle. For a hinge, blank means 2°.',
     }),
-    mostLateralMm: optionalNumber('or most sideways play', 'length', {
+    mostLateralMm: optionalNumber('Maximum sideways play', 'length', {
       low: 0.001,
       high: 20,
-      hint: '0.5 mm for the others when blank.',
+      hint: 'For other joints, blank means 0.5 mm.',
     }),
     freed: choiceField('Freed', ['green', 'cured']),
   })
   .transform(({ scalePercent, ...rest }) => ({ ...rest, scale: scalePercent / 100 }));
 
-/** What a cured resin stands, from its sheet. */
+/** What a cured resin withstands, from its datasheet. */
 export const strengthForm = z
   .object({
     modulusMPa: optionalNumber('Modulus, cured', 'stress', { low: 1, high: 50_000 }),

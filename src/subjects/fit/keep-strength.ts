@@ -4,7 +4,7 @@ import { allOrNothing, type Db } from '@/store';
 import { keepQuote } from '@/subjects/resin';
 import type { ShelfChangeIssue } from '@/subjects/resin/shared';
 
-/** Keeps what somebody says that a resin stands on its sheet, for every job. */
+/** Stores the datasheet strength that somebody entered for a resin, for every job. */
 export function keepStrength(
   db: Db,
   resinId: number,

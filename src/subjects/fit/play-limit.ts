@@ -3,7 +3,7 @@ import type { tables } from '@/store';
 
 type Limited = Pick<typeof tables.joints.$inferSelect, 'kind' | 'mostAngleDeg' | 'mostLateralMm'>;
 
-/** Play that counts as floppy where nobody said: a hinge may wobble two degrees, the rest shift half a millimetre. */
+/** Play that counts as too loose by default: a hinge may wobble two degrees, the others shift half a millimetre. */
 export function limitOf({ kind, mostAngleDeg, mostLateralMm }: Limited): PlayLimit {
   if (mostAngleDeg !== null) return { angleRad: (mostAngleDeg * Math.PI) / 180 };
   if (mostLateralMm !== null) return { lateralMm: mostLateralMm };

@@ -20,14 +20,14 @@ interface SourcedRungs {
   readonly source: LadderSource;
 }
 
-/** Rungs tried in the state in which the joint will be freed, where there are any; else all, and that is said. */
+/** Steps tried in the state in which the joint will be freed, if there are any; otherwise all, marked so. */
 function inState(rungs: readonly FoundRung[], freed: Joint['freed']) {
   const own = rungs.filter(({ state }) => (state === 'green') === (freed === 'green'));
   return own.length > 0 ? { rungs: own, otherState: false } : { rungs, otherState: true };
 }
 
 interface RungsQuestion {
-  /** Every rung that was ever tried on this bench. */
+  /** Returns every gap test step that was ever tried in this workshop. */
   readonly all: readonly FoundRung[];
   readonly learned: LearnedSignature;
   readonly joint: Joint;
@@ -35,8 +35,8 @@ interface RungsQuestion {
 }
 
 /**
- * Rungs that answer for a joint: of this kind on this printer and resin; else of any kind there; else of the same resin
- * on another printer, carried over at equal printed gaps; else none, and the prior stands.
+ * Returns the steps that apply to a joint: of this kind on this printer and resin; otherwise of any kind there;
+ * otherwise of the same resin on another printer, at equal printed gaps; otherwise none, which leaves the prior.
  */
 export function rungsFor(db: Db, { all, learned, joint, direction }: RungsQuestion): SourcedRungs {
   const design = designOf(joint);

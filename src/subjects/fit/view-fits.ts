@@ -23,14 +23,14 @@ import {
 
 export type Mate = queries.Mate;
 
-/** What another wish at the same interface would come to. */
+/** What another fit at the same interface would give. */
 interface WishOffer {
   readonly wish: Wish;
   readonly right: number;
   readonly held: boolean;
 }
 
-/** One interface of a job: what is wished, what to draw for it, and what becomes of it. */
+/** One interface of a job: the fit, what to draw for it, and the expected result. */
 export interface FitView {
   readonly feature: queries.Feature;
   readonly mate?: queries.Mate;
@@ -48,7 +48,7 @@ interface FitsView {
   readonly fits: readonly FitView[];
   /** Chance that one print has all of them right together. */
   readonly joint?: number;
-  /** Names of features whose limits would move with what the house and the resin's sheet say now. */
+  /** Names of features whose limits would move with the present settings and datasheet. */
   readonly offered: readonly string[];
 }
 
@@ -93,7 +93,7 @@ function viewFit(view: JobView, feature: queries.Feature, ground: WishGround): F
   };
 }
 
-/** Every feature that can meet a mate, with what its wish comes to. */
+/** Returns every feature that can meet a mate, with the result of its fit. */
 export function viewFits(db: Db, view: JobView): FitsView {
   const ground = wishGround(db, view.job);
   const fits = view.features

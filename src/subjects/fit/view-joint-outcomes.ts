@@ -20,7 +20,7 @@ export interface JointFound {
   readonly state: PartState;
 }
 
-/** A joint as it was drawn for an attempt and found in one print of it. */
+/** A joint as drawn for an attempt and found in one print of it. */
 export interface PrintedJoint {
   readonly id: number;
   readonly name: string;
@@ -33,7 +33,7 @@ export interface PrintedJoint {
   readonly found?: JointFound;
   /** More play than the joint may have. */
   readonly floppy: boolean;
-  /** As a feature is judged: in when it is free and not floppy. */
+  /** Judged like a feature: in if it is free and not too loose. */
   readonly verdict?: { readonly kind: 'in' | 'out' };
 }
 
@@ -98,8 +98,8 @@ export const listTriedGaps = (db: Db): FoundRung[] =>
   asGapsNow(db, [...listRungs(db), ...listJointRungs(db)]);
 
 /**
- * What joints that were printed taught about coming free, as rungs of a ladder. A joint that came free had all its gaps
- * free; of one that did not, the gap that was the likelier to close by what is known without it is taken as closed.
+ * Returns what printed joints taught about coming free, as gap test steps. A joint that came free had all its gaps
+ * free; for one that did not, the gap that was more likely to close is taken as closed.
  */
 export function listJointRungs(db: Db): FoundRung[] {
   const { jointOutcomes, joints, drawnJoints, prints, attempts } = tables;

@@ -15,7 +15,7 @@ export interface ResinStrength {
   readonly breakStrain?: StrengthValue;
 }
 
-/** What a resin stands by its proofs and its sheet, on the cautious side where there is an interval. */
+/** Returns what a resin withstands by its tests and its datasheet, on the cautious side of an interval. */
 export function strengthOf(db: Db, resinId: number): ResinStrength {
   const found = queries.findResin(db, resinId);
   if (found === undefined) return {};

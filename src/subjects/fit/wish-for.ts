@@ -28,7 +28,7 @@ function isoBand(input: WishInput): Result<ClearanceBand | undefined, WishIssue>
   return ok({ lowMm: min / 1000, highMm: max / 1000 });
 }
 
-/** A feature that came from a measuring sheet: the sheet learns of the wish, so that taking it over again keeps it. */
+/** For a feature from a measuring sheet, the sheet stores the fit too, so that it survives the next transfer. */
 function noteOnSheet(db: Db, job: queries.Job, mateId: number, wished: WishInput): void {
   const mate = queries.listMates(db, job.id).find(({ id }) => id === mateId);
   if (job.sheet === null || mate === undefined || mate.measure === null) return;
@@ -43,7 +43,7 @@ function noteOnSheet(db: Db, job: queries.Job, mateId: number, wished: WishInput
     .run();
 }
 
-/** What became of a wish that was kept. */
+/** Result of a saved fit. */
 export interface WishKept {
   /** The mate, where it was never measured: the limits follow once it is. */
   readonly unmeasured?: string;
@@ -51,8 +51,8 @@ export interface WishKept {
 }
 
 /**
- * Names what should happen where a feature meets its mate; its target and limits follow. With a mate that was never
- * measured the wish is kept and the mate's name comes back: the limits stay what they were until it has a size.
+ * Sets the fit between a feature and its mate; its target and limits follow. If the mate was never measured, the fit is
+ * stored and the mate's name is returned: the limits stay unchanged until it has a size.
  */
 export function wishFor(
   db: Db,

@@ -2,10 +2,10 @@ import type { Fastening, FasteningReason, FasteningSize } from '@/core/fits';
 
 const FASTENING_WORDS: Readonly<Record<Fastening, string>> = {
   nutPocket: 'Nut in a pocket',
-  throughBolt: 'Bolt right through',
+  throughBolt: 'Through bolt',
   gluedInsert: 'Threaded insert, glued in',
-  tappedThread: 'Thread cut into the resin',
-  hotInsert: 'Threaded insert, set in hot',
+  tappedThread: 'Thread cut in the resin',
+  hotInsert: 'Threaded insert, heat-set',
 };
 
 export function describeFastening(way: Fastening): string {
@@ -14,16 +14,16 @@ export function describeFastening(way: Fastening): string {
 
 const REASON_WORDS: Readonly<Record<FasteningReason, string>> = {
   doesNotMelt: 'Cured resin does not melt. A hot insert cracks it or makes it crumble.',
-  loadsAsCompression: 'The screw puts the resin in compression, which it bears best.',
-  needsBothSides: 'Both sides must stay reachable.',
-  cannotReach: 'The other side cannot be reached.',
+  loadsAsCompression: 'The screw compresses the resin, and resin is strongest in compression.',
+  needsBothSides: 'You must be able to reach both sides.',
+  cannotReach: 'You cannot reach the other side.',
   wearsOut:
-    'A cut thread wears: coarse pitch only, engaged over twice the diameter, undone a few times at most.',
+    'A cut thread wears. Use a coarse pitch only, engage more than twice the diameter, and undo it only a few times.',
   tooBrittleToTap: 'This resin is too brittle: the thread would crumble.',
-  finePitchStrips: 'So fine a pitch strips.',
-  glueHoldsFor: 'Roughen, degrease and glue it with epoxy. It holds as well as the glue.',
-  captiveForGood: 'The nut stays, and the thread is steel.',
-  measureYours: 'Inserts differ: measure yours, the size here is only a start.',
+  finePitchStrips: 'Such a fine pitch strips.',
+  glueHoldsFor: 'Roughen and degrease it, then glue it with epoxy. It holds as well as the glue.',
+  captiveForGood: 'The nut stays in place, and the thread is steel.',
+  measureYours: 'Insert sizes differ. Measure yours; the size here is only a starting value.',
 };
 
 export function describeFasteningReason(reason: FasteningReason): string {
@@ -36,8 +36,8 @@ const FASTENING_SIZE_WORDS: Readonly<Record<FasteningSize['what'], string>> = {
   nutDepth: 'pocket depth',
   insertHole: 'hole for the insert',
   tapHole: 'hole to be tapped',
-  bossOuter: 'boss around it, outside',
-  engagement: 'length of thread, at least',
+  bossOuter: 'outside diameter of the boss',
+  engagement: 'minimum thread length',
 };
 
 export function describeFasteningSize(what: FasteningSize['what']): string {

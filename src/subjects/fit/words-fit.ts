@@ -4,7 +4,7 @@ import { quoted } from '@/subjects/language/shared';
 export function describeIsoIssue(issue: IsoFitIssue): string {
   switch (issue.code) {
     case 'notAFit':
-      return `“${quoted(issue.text)}” is not an ISO fit. Write hole, slash, shaft, such as H7/g6.`;
+      return `“${quoted(issue.text)}” is not an ISO fit. Enter hole, slash, shaft, such as H7/g6.`;
     case 'holeLetter':
       return `hole letter ${issue.letter}: only hole H is supported. Write the fit on the hole basis, such as H7/g6.`;
     case 'shaftLetter':
@@ -18,9 +18,9 @@ export function describeIsoIssue(issue: IsoFitIssue): string {
 
 const HOLDS_WORDS: Readonly<Record<PressVerdict['holds'], string>> = {
   yes: 'holds',
-  marginal: 'holds, with little to spare',
-  no: 'would crack or creep',
-  unsure: 'may hold or fall out: at worst there is no interference left',
+  marginal: 'holds, with a small margin',
+  no: 'cracks or creeps',
+  unsure: 'may hold or fall out: in the worst case there is no interference left',
   'falls out': 'falls out: the interference is not certain',
 };
 

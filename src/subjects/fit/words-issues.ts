@@ -3,7 +3,7 @@ import { describeReopened, type Reopened } from '@/subjects/job/shared';
 import { GONE_WORDS } from '@/subjects/language/shared';
 import { describeIsoIssue } from './words-fit';
 
-/** Why a wish was not kept. */
+/** Why a fit was not saved. */
 export type WishIssue =
   | { readonly code: 'gone' }
   | { readonly code: 'pitchHasNoMate' }
@@ -15,9 +15,9 @@ export function describeWishIssue(issue: WishIssue): string {
     case 'gone':
       return GONE_WORDS;
     case 'pitchHasNoMate':
-      return 'a distance between centres has no mate. Set the wish at the holes or pins themselves.';
+      return 'a centre distance has no mate. Set the fit on the holes or pins.';
     case 'clearanceCrossed':
-      return 'the least clearance must lie below the most; negative is interference.';
+      return 'the minimum clearance must be below the maximum. Negative means interference.';
     case 'iso':
       return describeIsoIssue(issue.issue);
   }
@@ -28,11 +28,11 @@ interface WishKept {
   readonly opened: readonly Reopened[];
 }
 
-/** What follows from a wish that was kept. */
+/** What follows from a saved fit. */
 export function describeWishKept({ unmeasured, opened }: WishKept): string {
   const follows =
     unmeasured === undefined
-      ? 'Kept. Its target and limits follow from it.'
-      : `Kept. “${unmeasured}” has no size yet: measure it and type its size, or read it on a measuring sheet. The target and limits then follow.`;
+      ? 'Saved. The target and limits are calculated from it.'
+      : `Saved. “${unmeasured}” has no size yet. Measure it and type the size, or use a measuring sheet. The target and limits are then calculated.`;
   return `${follows} ${describeReopened(opened)}`.trim();
 }

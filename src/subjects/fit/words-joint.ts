@@ -5,7 +5,7 @@ const OUTCOME_WORDS: Readonly<Record<JointOutcome, { readonly name: string; read
   free: { name: 'free', means: 'moves by hand' },
   stiff: { name: 'stiff', means: 'moves with a tool' },
   fused: { name: 'fused', means: 'does not move' },
-  broken: { name: 'broken', means: 'broke while it was freed' },
+  broken: { name: 'broken', means: 'broke while being freed' },
 };
 
 export function describeJointOutcome(outcome: JointOutcome): {
@@ -28,5 +28,5 @@ export function describeJointFound({ outcome, playMm, playDeg }: Found, floppy: 
     playDeg === undefined ? '' : `${formatMm(playDeg, 1)}°`,
   ].filter((part) => part !== '');
   const felt = play.length === 0 ? '' : `, play ${play.join(', ')}`;
-  return `${OUTCOME_WORDS[outcome].name}${felt}${floppy ? ', floppy' : ''}`;
+  return `${OUTCOME_WORDS[outcome].name}${felt}${floppy ? ', too loose' : ''}`;
 }

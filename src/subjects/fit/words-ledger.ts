@@ -1,9 +1,9 @@
 import type { JointKind, JointOutcome, Wish } from '@/core/fits';
-import { formatMm, formatSigned } from '@/subjects/language/shared';
+import { describeWish, formatMm, formatSigned } from '@/subjects/language/shared';
 import type { LedgerWords } from '@/subjects/records/shared';
 import { describeJointOutcome } from './words-joint';
 
-/** What is decided under Fit. */
+/** Decisions in Fit. */
 export type FitEntry =
   | {
       readonly code: 'wished';
@@ -33,7 +33,7 @@ export function describeFitEntry(entry: FitEntry): LedgerWords {
   switch (entry.code) {
     case 'wished':
       return {
-        title: `${entry.feature}: ${entry.isoFit ?? entry.wish} on ${entry.mate}`,
+        title: `${entry.feature}: ${entry.isoFit ?? describeWish(entry.wish).name} with ${entry.mate}`,
         detail: `clearance ${formatSigned(entry.lowMm, 3)} to ${formatSigned(entry.highMm, 3)} mm on ${formatMm(entry.mateMm)}`,
       };
     case 'jointFound':
@@ -44,7 +44,7 @@ export function describeFitEntry(entry: FitEntry): LedgerWords {
     case 'jointKept':
       return {
         title: `${entry.name}: gap ${entry.gapMm} per side`,
-        detail: `${entry.kind}, wanted at ${Math.round(entry.scale * 100)} %`,
+        detail: `${entry.kind}, target scale ${Math.round(entry.scale * 100)} %`,
       };
   }
 }

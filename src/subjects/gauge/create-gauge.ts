@@ -12,7 +12,7 @@ interface NewGauge {
   readonly spec: GaugeSpec;
   /** Its first size is to be read on every print of the profile from now on. */
   readonly isControl?: boolean;
-  /** What a pocket, hole or pin ladder is tried with. */
+  /** What a pocket, hole or pin test is tried with. */
   readonly mate?: { readonly name: string; readonly sizeMm: number; readonly u_mm: number };
 }
 
@@ -51,7 +51,7 @@ export function createGauge(db: Db, wanted: NewGauge): Result<number, GaugeIssue
             .values({ jobId, name: mate.name, sizeMm: mate.sizeMm, uMm: mate.u_mm })
             .returning()
             .get().id;
-    // Rungs of joints are tried by the hand, not read.
+    // Steps of joints are tried by hand, not measured.
     const sizes = spec.kind === 'joint' ? [] : gaugeFeatures(spec);
     sizes.forEach(({ feature, kind, drawnMm }, position) => {
       const anchor = anchors.get(feature);

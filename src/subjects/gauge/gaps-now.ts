@@ -28,8 +28,8 @@ function movedSince(
 }
 
 /**
- * Gaps that were tried before an exposure was changed, as gaps of today: edges have moved into them or out of them since,
- * by what is known of it and no surer than that. Others stay as they are.
+ * Returns gaps tested before an exposure change as gaps of today: edges have moved since, by the known amount and with
+ * its uncertainty. Others stay unchanged.
  */
 export function asGapsNow(db: Db, rungs: readonly FoundRung[]): FoundRung[] {
   const profiles = [...new Set(rungs.map(({ profileId }) => profileId))];

@@ -4,7 +4,7 @@ import { GAUGE_CHOICES } from '@/core/gauges';
 import { PART_STATES } from '@/core/metrology';
 import { choiceField, idField, optionalId, optionalNumber, textField } from '@/subjects/language/shared';
 
-/** What the hand found at a rung, as the page sends it. */
+/** What the hand found at a step, as the page sends it. */
 export const rungInput = z.object({
   clientKey: z.string().min(8).max(80),
   jobId: z.int().positive(),
@@ -20,14 +20,14 @@ export type RungInput = z.infer<typeof rungInput>;
 export const gaugeForm = z
   .object({
     name: textField('Name', { optional: true, limit: 80 }),
-    profileId: idField('For which printer and resin'),
-    choice: choiceField('Which', GAUGE_CHOICES),
+    profileId: idField('Printer and resin'),
+    choice: choiceField('Gauge', GAUGE_CHOICES),
     fromMm: optionalNumber('First gap per side', 'length', { low: 0.01, high: 100 }),
     stepMm: optionalNumber('Step', 'length', { low: 0.001, high: 10 }),
-    count: optionalNumber('Rungs', 'number', { low: 1, high: 100 }),
-    pinMm: optionalNumber('Pin, ball, bar or rail', 'length', { low: 0.1, high: 100 }),
-    mateName: textField('To be tried with', { optional: true, limit: 60 }),
-    mateMm: optionalNumber('Its size, as measured', 'length', { low: 0.001, high: 200 }),
+    count: optionalNumber('Number of steps', 'number', { low: 1, high: 100 }),
+    pinMm: optionalNumber('Pin, ball, bar or rail size', 'length', { low: 0.1, high: 100 }),
+    mateName: textField('Part to test with', { optional: true, limit: 60 }),
+    mateMm: optionalNumber('Its measured size', 'length', { low: 0.001, high: 200 }),
     mateU_mm: optionalNumber('Its standard uncertainty', 'length', { low: 0, high: 5 }),
     jobId: optionalId('Job'),
   })

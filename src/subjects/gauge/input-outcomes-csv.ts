@@ -13,7 +13,7 @@ type OutcomesCsvIssue = CsvIssue | CellIssue;
 
 const COLUMNS = ['gap_mm', 'outcome'];
 
-/** Reads OUTCOMES.csv of a gap ladder: one rung a row, in any order; a rung tried twice stands twice. */
+/** Reads OUTCOMES.csv of a gap test: one step per row, in any order; a step tried twice has two rows. */
 export function parseOutcomesCsv(text: string): Result<Rung[], OutcomesCsvIssue> {
   const table = parseTable(text, COLUMNS);
   if (!table.ok) return table;

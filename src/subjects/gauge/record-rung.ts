@@ -12,7 +12,7 @@ interface NewRung {
   readonly state: PartState;
 }
 
-/** Keeps what the hand found at a rung of a print, of this job where one is named; the last outcome of a rung counts. */
+/** Stores what the hand found at a step of a print, of this job if one is named; the last outcome of a step counts. */
 export function recordRung(db: Db, wanted: NewRung, jobId?: number): Result<void, { readonly code: 'gone' }> {
   const { prints, attempts, jobs } = tables;
   const row = db

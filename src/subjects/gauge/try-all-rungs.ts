@@ -4,7 +4,7 @@ import { touchSimulatedRung } from '@/subjects/simulated';
 import type { SimulatedIssue } from '@/subjects/simulated/shared';
 import { recordRung } from './record-rung';
 
-/** Lets the simulated hand try rungs of a simulated print of this job, all of them or none. */
+/** Lets the simulated hand try the steps of a simulated print of this job, all of them or none. */
 export function tryAllRungs(
   db: Db,
   jobId: number,

@@ -20,7 +20,7 @@ type CountOfJobs = ReadonlyMap<number, number>;
 const byJob = (rows: readonly { readonly jobId: number; readonly n: number }[]): CountOfJobs =>
   new Map(rows.map(({ jobId, n }) => [jobId, n]));
 
-/** Prints of each gauge, its features, those that were read and the rungs that were tried. */
+/** Prints of each gauge, its features, those that were measured and the steps that were tried. */
 function countOfGauges(db: Db) {
   const { jobs, attempts, prints, features, readings, retractions, rungs } = tables;
   const isGauge = eq(jobs.kind, 'gauge');

@@ -15,7 +15,7 @@ import {
 import type { PartState } from '@/core/metrology';
 import { type Db, tables } from '@/store';
 
-/** A rung as it was found in one print. */
+/** A step as found in one print. */
 export interface FoundRung extends Rung {
   readonly rung: number;
   readonly printId: number;
@@ -28,7 +28,7 @@ export interface FoundRung extends Rung {
   readonly movedMm?: number;
 }
 
-/** The last outcome of every rung of every print of a joint gauge on this bench, oldest first. */
+/** Returns the last outcome of every step of every print of a joint gauge in this workshop, oldest first. */
 export function listRungs(db: Db): FoundRung[] {
   const { rungs, prints, attempts, jobs } = tables;
   const rows = db
@@ -68,7 +68,7 @@ export interface LadderView {
 
 const CURVE_STEPS = 40;
 
-/** What rungs come to, with the curve of coming free. */
+/** Result of gap test steps, with the curve of coming free. */
 export function viewLadder(rungs: readonly Rung[]): LadderView {
   const ladder = estimateLadder(rungs);
   const summary = summariseLadder(ladder);
@@ -80,7 +80,7 @@ export function viewLadder(rungs: readonly Rung[]): LadderView {
   return { ladder, summary, note: findLadderNote(rungs), curve };
 }
 
-/** Outcomes found in one print, by rung. */
+/** Outcomes found in one print, by step. */
 export function rungsOfPrint(db: Db, printId: number): Map<number, RungOutcome> {
   const { rungs } = tables;
   const rows = db

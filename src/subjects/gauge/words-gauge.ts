@@ -4,17 +4,17 @@ import { formatMm } from '@/subjects/language/shared';
 export function describeGaugeIssue(issue: GaugeIssue): string {
   switch (issue.code) {
     case 'noSizes':
-      return 'a block without a size tells nothing. Choose at least one.';
+      return 'a block needs at least one size. Choose one or more.';
     case 'rungCount':
-      return `${issue.count} rungs: a ladder takes ${issue.least} to ${issue.most}. Choose another step or count.`;
+      return `${issue.count} steps: this test takes ${issue.least} to ${issue.most}. Change the step or the count.`;
     case 'rungOrder':
-      return 'each rung must be larger than the one before. Check start and step.';
+      return 'each step must be larger than the one before. Check start and step.';
     case 'rungSize':
-      return `a rung of ${formatMm(issue.mm)} mm: this ladder takes ${issue.leastMm} to ${issue.mostMm} mm. Change start, step or count.`;
+      return `a step of ${formatMm(issue.mm)} mm: this test takes ${issue.leastMm} to ${issue.mostMm} mm. Change start, step or count.`;
     case 'barSize':
-      return `a bar ${formatMm(issue.mm)} mm thick: ${issue.leastMm} to ${issue.mostMm} mm bend well and fit a plate.`;
+      return `a bar ${formatMm(issue.mm)} mm thick: use ${issue.leastMm} to ${issue.mostMm} mm so that it bends well and fits a plate.`;
     case 'pinSize':
-      return `a pin, ball, bar or rail of ${formatMm(issue.mm)} mm: this ladder takes ${issue.leastMm} to ${issue.mostMm} mm.`;
+      return `a pin, ball, bar or rail of ${formatMm(issue.mm)} mm is out of range. Enter ${issue.leastMm} to ${issue.mostMm} mm.`;
   }
 }
 
@@ -31,27 +31,30 @@ const GAUGE_WORDS: Readonly<Record<GaugeChoice, GaugeWords>> = {
   },
   shortBlock: {
     title: 'Signature block, six sizes',
-    answers: 'the most important half of it in three minutes',
+    answers: 'the six most important sizes, measured in three minutes',
   },
   chosenBlock: {
-    title: 'Signature block, sizes chosen',
-    answers: 'the sizes that tell most about a job, as many as you want to measure',
+    title: 'Signature block, custom sizes',
+    answers: 'the most useful sizes for one job; you choose how many to measure',
   },
   control: {
     title: 'Control piece',
     answers: 'whether the process still does what its signature says, beside every print, in half a minute',
   },
-  hinge: { title: 'Ladder for a hinge', answers: 'the gap at which a pin comes free in its knuckle' },
-  ball: { title: 'Ladder for a ball', answers: 'the gap at which a ball comes free in its socket' },
-  links: { title: 'Ladder for chain links', answers: 'the gap at which links come off apart' },
-  slider: { title: 'Ladder for a slider', answers: 'the gap at which a captured rail runs' },
-  roof: { title: 'Ladder through height', answers: 'the gap below a roof that does not cure shut' },
-  pocket: { title: 'Pocket ladder', answers: 'the pocket that a bought terminal pushes into and stays' },
-  hole: { title: 'Hole ladder', answers: 'the hole that gives a pin, peg or bearing the fit you want' },
-  pin: { title: 'Pin ladder', answers: 'the peg that gives the fit you want in a hole' },
+  hinge: { title: 'Gap test, hinge', answers: 'the gap at which a pin comes free in its knuckles' },
+  ball: { title: 'Gap test, ball joint', answers: 'the gap at which a ball comes free in its socket' },
+  links: { title: 'Gap test, chain links', answers: 'the gap at which links print separate' },
+  slider: { title: 'Gap test, slider', answers: 'the gap at which a captured rail slides' },
+  roof: { title: 'Gap test, along Z', answers: 'the gap below a roof that does not cure shut' },
+  pocket: {
+    title: 'Pocket test',
+    answers: 'the pocket size that holds a pushed-in bought part, such as a terminal',
+  },
+  hole: { title: 'Hole test', answers: 'the hole size that gives the fit you want on a pin, peg or bearing' },
+  pin: { title: 'Pin test', answers: 'the pin size that gives the fit you want in a hole' },
   bar: {
-    title: 'Bars for bending',
-    answers: 'stiffness, strain at break and heat of the resin as you cure it',
+    title: 'Bend bars',
+    answers: 'stiffness, strain at break and heat resistance of the resin with your curing',
   },
 };
 

@@ -7,10 +7,10 @@ interface JointPartWords {
 }
 
 const JOINT_PARTS: Readonly<Record<JointKind, JointPartWords>> = {
-  hinge: { pin: 'Pin, diameter', span: 'Length of the knuckles on the pin' },
-  ball: { pin: 'Ball, diameter', span: 'Depth of the socket round it' },
-  links: { pin: 'Bar of a link', span: 'Inside length of a link' },
-  slider: { pin: 'Rail, width', span: 'Length that slides' },
+  hinge: { pin: 'Pin, diameter', span: 'Knuckle length on the pin' },
+  ball: { pin: 'Ball, diameter', span: 'Socket depth around the ball' },
+  links: { pin: 'Link bar thickness', span: 'Inside length of a link' },
+  slider: { pin: 'Rail, width', span: 'Sliding length' },
 };
 
 export function describeJointParts(kind: JointKind): JointPartWords {

@@ -2,7 +2,7 @@ import type { GapDirection, JointKind, LadderNote, RungOutcome } from '@/core/fi
 import { formatMm } from '@/subjects/language/shared';
 
 const JOINT_WORDS: Readonly<Record<JointKind, string>> = {
-  hinge: 'hinge, pin in knuckles',
+  hinge: 'hinge (pin in knuckles)',
   ball: 'ball and socket',
   links: 'chain links',
   slider: 'captured slider',
@@ -13,30 +13,30 @@ export function describeJoint(kind: JointKind): string {
 }
 
 export function describeGapDirection(direction: GapDirection): string {
-  return direction === 'plane' ? 'between walls, in the plane of the plate' : 'below a roof, through height';
+  return direction === 'plane' ? 'between walls, in the plane of the plate' : 'below a roof, along Z';
 }
 
 const OUTCOME_WORDS: Readonly<Record<RungOutcome, string>> = {
   fused: 'fused',
   stiff: 'stiff',
   free: 'free',
-  sloppy: 'sloppy',
+  sloppy: 'too loose',
 };
 
 export function describeRungOutcome(outcome: RungOutcome): string {
   return OUTCOME_WORDS[outcome];
 }
 
-/** What a ladder's outcomes leave open, and the way on. */
+/** What the outcomes of a gap test leave open, and what to do next. */
 export function describeLadderNote(note: LadderNote): string {
   switch (note.code) {
     case 'noRungs':
-      return 'No rung tried yet. The figures are assumed for an unknown printer.';
+      return 'No step tested yet. The values assume an unknown printer.';
     case 'allFused':
-      return `Every rung up to ${formatMm(note.mostMm)} fused: wider gaps are needed. Print a ladder that starts there.`;
+      return `Every step up to ${formatMm(note.mostMm)} fused. Print another test that starts there, with wider gaps.`;
     case 'allFree':
-      return `Every rung from ${formatMm(note.leastMm)} came free: narrower gaps may work. Print a ladder with narrower gaps to find out.`;
+      return `Every step from ${formatMm(note.leastMm)} came free. Narrower gaps may work: print a test with narrower gaps to find out.`;
     case 'crossed':
-      return `${formatMm(note.fusedMm)} did not come free though ${formatMm(note.freeMm)} did: some of it is chance, so the recommended gap is wider. A second ladder would narrow it.`;
+      return `${formatMm(note.fusedMm)} did not come free, but ${formatMm(note.freeMm)} did. The result is partly chance, so the recommended gap is wider. A second test narrows it.`;
   }
 }

@@ -7,6 +7,9 @@ export interface GaugeEntry {
 export function describeGaugeEntry(entry: GaugeEntry): LedgerWords {
   switch (entry.code) {
     case 'gaugeDrawn':
-      return { title: 'Gauge drawn', detail: 'printed as drawn: what the printer does to it is the result' };
+      return {
+        title: 'Gauge created',
+        detail: 'printed as drawn; its deviations are the result',
+      };
   }
 }

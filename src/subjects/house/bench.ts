@@ -2,16 +2,16 @@ import { type BenchTrouble, type Connection, theBench } from '@/store';
 import { dayOf } from '@/subjects/language/shared';
 import { HOUSE_DEFAULTS, type HouseRules, readHouseRules } from './view-house-rules';
 
-/** The bench cannot be opened: only what mends that is served. */
+/** The workshop cannot be opened: only what repairs it is served. */
 export class BenchClosed extends Error {
   constructor(readonly trouble: BenchTrouble) {
-    super(`The bench cannot be opened: ${trouble.code}, ${trouble.path}`);
+    super(`The workshop cannot be opened: ${trouble.code}, ${trouble.path}`);
   }
 }
 
 /**
- * The one bench of this process. Pages, actions and route handlers get the database and its folder here and hand them
- * to verbs and views, which take them as parameters and so can be tested on a bench of their own.
+ * The one open workshop of this process. Pages, actions and route handlers get the database and its folder here and
+ * pass them to use cases and views as parameters, so that these can be tested on a workshop of their own.
  */
 export function bench(): { readonly db: Connection; readonly folder: string; readonly root: string } {
   const opened = theBench();
@@ -23,7 +23,7 @@ export function benchHouse(): HouseRules {
   return readHouseRules(bench().db);
 }
 
-/** What the frame of every page needs of the house, also of a bench that cannot be read. */
+/** What the frame of every page needs from the settings, even if the workshop cannot be read. */
 export function frameOfBench(): { readonly house: HouseRules; readonly readable: boolean } {
   try {
     return { house: benchHouse(), readable: true };
@@ -32,7 +32,7 @@ export function frameOfBench(): { readonly house: HouseRules; readonly readable:
   }
 }
 
-/** Today by the bench's own clock, YYYY-MM-DD. */
+/** Today by the server's clock, YYYY-MM-DD. */
 export function today(): string {
   return dayOf(new Date());
 }

@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { CARE_DEFAULTS, type CareRules } from '@/core/log';
 import { numberField } from '@/subjects/language/shared';
 
-/** The house's intervals of care, and what a film costs. */
+/** Maintenance intervals, and the price of a film. */
 export interface HouseCare extends Required<CareRules> {
   /** A new film with the work of changing it, in the shop's own money. */
   readonly filmCost: number;
@@ -15,13 +15,13 @@ const counted = (label: string, high: number) => numberField(label, 'number', { 
 
 export const careRulesForm = z
   .object({
-    filmLayers: counted('Layers that a film is used for', 10_000_000),
-    filmCost: numberField('A new film, with its work', 'number', { low: 0, high: 100_000 }),
-    panelHours: counted('Hours of light of a panel', 100_000),
-    filterRuns: counted('Prints until the resin is strained', 10_000),
-    drainDays: counted('Days until the vat is drained', 3650),
-    washParts: counted('Pieces that wash liquid lasts for', 100_000),
-    lookRuns: counted('Prints until it is looked over', 10_000),
+    filmLayers: counted('Film life, layers', 10_000_000),
+    filmCost: numberField('Cost of a new film, labour included', 'number', { low: 0, high: 100_000 }),
+    panelHours: counted('Screen life, hours of light', 100_000),
+    filterRuns: counted('Prints between resin filterings', 10_000),
+    drainDays: counted('Days between vat drainings', 3650),
+    washParts: counted('Wash liquid life, pieces', 100_000),
+    lookRuns: counted('Prints between inspections', 10_000),
   })
   .transform(({ filmCost, ...intervals }): HouseCare => {
     const whole = Object.entries(intervals).map(([name, each]) => [name, Math.round(each)] as const);

@@ -3,6 +3,7 @@ import { type FitClasses, type Wish, WISHES } from '@/core/fits';
 import { DECISION_RULES } from '@/core/metrology';
 import {
   choiceField,
+  describeWish,
   numberField,
   numberOrNull,
   refuse,
@@ -10,17 +11,17 @@ import {
   tickField,
 } from '@/subjects/language/shared';
 
-/** What the house holds a part to; percentages as they are said. */
+/** Limits that parts are checked against; percentages as displayed. */
 export const checkRulesForm = z
   .object({
-    wallPixels: numberField('Least wall, in pixels', 'number', { low: 1, high: 50 }),
-    leastGapMm: numberField('Least gap without a ladder', 'length', { low: 0.01, high: 5 }),
-    floorLayers: numberField('Least floor, in layers', 'number', { low: 1, high: 100 }),
-    selfSupportingDeg: numberField('Holds itself from', 'angle', { low: 5, high: 85 }),
-    hangMm2: numberField('Hangs free, at most', 'area', { low: 0.1, high: 10_000 }),
-    peelPercent: numberField('Peels at once, of the plate', 'percent', { low: 1, high: 100 }),
-    contactPercent: numberField('First layer, of the largest', 'percent', { low: 1, high: 100 }),
-    cupMm2: numberField('A cup counts from', 'area', { low: 0.1, high: 10_000 }),
+    wallPixels: numberField('Minimum wall, pixels', 'number', { low: 1, high: 50 }),
+    leastGapMm: numberField('Minimum gap without a gap test', 'length', { low: 0.01, high: 5 }),
+    floorLayers: numberField('Minimum floor, layers', 'number', { low: 1, high: 100 }),
+    selfSupportingDeg: numberField('Self-supporting angle, from', 'angle', { low: 5, high: 85 }),
+    hangMm2: numberField('Unsupported overhang, at most', 'area', { low: 0.1, high: 10_000 }),
+    peelPercent: numberField('Peel area per layer, share of the plate', 'percent', { low: 1, high: 100 }),
+    contactPercent: numberField('First layer, share of the largest layer', 'percent', { low: 1, high: 100 }),
+    cupMm2: numberField('Report suction cups from', 'area', { low: 0.1, high: 10_000 }),
   })
   .transform(({ peelPercent, contactPercent, ...rules }) => ({
     ...rules,
@@ -29,27 +30,33 @@ export const checkRulesForm = z
   }));
 
 export const houseForm = z.object({
-  benchName: textField('Name of the bench', { limit: 60 }),
-  letterKeys: tickField('Single letters work as keys'),
-  decisionRule: choiceField('When is a size in, for new jobs?', DECISION_RULES, {
-    hint: 'Each job can choose its own under Need.',
+  benchName: textField('Workshop name', { limit: 60 }),
+  letterKeys: tickField('Single-letter shortcuts'),
+  decisionRule: choiceField('Decision rule for new jobs', DECISION_RULES, {
+    hint: 'You can change it for each job in Need.',
   }),
   caliperDays: numberOrNull('Remind me to check a caliper after, days', 'number', {
     low: 1,
     high: 2000,
-    hint: 'On a piece of known size. Leave it blank for no reminder.',
+    hint: 'On a reference piece. Leave blank for no reminder.',
   }),
 });
 
 type BoundField = `low_${Wish}` | `high_${Wish}`;
 
-/** The house's classes at 10 mm: `low_…` and `high_…` by wish; each must rise, and no class may start below the one before. */
+/** Fit bands at 10 mm: `low_…` and `high_…` by fit; each must rise, and no band may start below the one before. */
 export const classesForm = z
   .object(
     Object.fromEntries(
       WISHES.flatMap((wish) => [
-        [`low_${wish}`, numberField(`Least clearance, ${wish}`, 'length', { low: -1, high: 5 })],
-        [`high_${wish}`, numberField(`Most clearance, ${wish}`, 'length', { low: -1, high: 5 })],
+        [
+          `low_${wish}`,
+          numberField(`Minimum clearance, ${describeWish(wish).name}`, 'length', { low: -1, high: 5 }),
+        ],
+        [
+          `high_${wish}`,
+          numberField(`Maximum clearance, ${describeWish(wish).name}`, 'length', { low: -1, high: 5 }),
+        ],
       ]),
     ) as Record<BoundField, ReturnType<typeof numberField>>,
   )
@@ -60,7 +67,11 @@ export const classesForm = z
       const [low, high] = [form[`low_${wish}`], form[`high_${wish}`]];
       if (!(low < high && low >= before)) {
         rises = false;
-        refuse(context, { code: 'outOfRange', low: before, high, unit: 'mm' }, `low_${wish}`);
+        refuse(
+          context,
+          { code: 'worded', text: `must be below the maximum, and not below the minimum of the fit before.` },
+          `low_${wish}`,
+        );
       }
       before = low;
     }

@@ -21,7 +21,7 @@ export const WEEKDAYS = [
 export interface RunRules {
   /** Of each day of the week, Sunday first. */
   readonly presence: readonly (readonly PresenceWindow[])[];
-  /** Least gap between two pieces on a plate, mm; a ladder that asks for more counts. */
+  /** Minimum gap between two pieces on a plate, mm; a larger gap of a gap test counts. */
   readonly plateGapMm: number;
   /** Share of lost pieces that are lost with their whole plate. */
   readonly commonShare: number;
@@ -41,7 +41,7 @@ export interface RunRules {
 
 const OFFICE: readonly PresenceWindow[] = [{ fromMin: 8 * 60, toMin: 18 * 60 }];
 
-/** Weekdays from eight to six; rates that nobody said are guesses in the shop's own money. */
+/** Weekdays from eight to six; rates that were not entered are guesses in the workshop's currency. */
 export const RUN_DEFAULTS: RunRules = Object.freeze({
   presence: [[], OFFICE, OFFICE, OFFICE, OFFICE, OFFICE, []],
   plateGapMm: 2,
@@ -98,19 +98,19 @@ const MONEY = { low: 0, high: 100_000 } as const;
 export const runRulesForm = z
   .object({
     ...dayFields,
-    plateGapMm: numberField('Gap between pieces on the plate', 'length', { low: 0, high: 50 }),
-    commonPercent: numberField('Of lost pieces, lost with their whole plate', 'percent', {
+    plateGapMm: numberField('Gap between parts on the plate', 'length', { low: 0, high: 50 }),
+    commonPercent: numberField('Share of failed parts lost with the whole plate', 'percent', {
       low: 0,
       high: 100,
     }),
-    machineHour: numberField('An hour of a printer', 'number', MONEY),
-    workHour: numberField('An hour of work', 'number', MONEY),
-    resinLitre: numberField('A litre of resin', 'number', MONEY),
-    washLoads: numberField('Plates that the wash takes at once', 'number', { low: 1, high: 20 }),
-    perPrint: numberField('Liquid and paper of a print', 'number', MONEY),
-    glovePair: numberField('A pair of thin gloves', 'number', MONEY),
-    coalHour: numberField('Coal of the filter, an hour of print', 'number', MONEY),
-    perLayer: numberField('Film and panel, a layer', 'number', MONEY),
+    machineHour: numberField('Printer cost per hour', 'number', MONEY),
+    workHour: numberField('Labour cost per hour', 'number', MONEY),
+    resinLitre: numberField('Resin cost per litre', 'number', MONEY),
+    washLoads: numberField('Plates per wash', 'number', { low: 1, high: 20 }),
+    perPrint: numberField('Wash liquid and paper per print', 'number', MONEY),
+    glovePair: numberField('Thin gloves, per pair', 'number', MONEY),
+    coalHour: numberField('Filter charcoal, per hour of print', 'number', MONEY),
+    perLayer: numberField('Film and screen, per layer', 'number', MONEY),
   })
   .transform(({ commonPercent, washLoads, ...rest }, context): RunRules => {
     const {

@@ -4,7 +4,7 @@ import { choiceField, numberField, numberOrNull, ticked, tickFields } from '@/su
 import { describeLiquid } from './words-liquids';
 import { SCHOOL_WORDS } from './words-schools';
 
-/** The house's side where practice differs, and what its bench has. */
+/** Shop practice where practitioners differ, and the equipment of the workshop. */
 export const schoolsForm = z
   .object({
     ...(Object.fromEntries(
@@ -14,8 +14,8 @@ export const schoolsForm = z
       ]),
     ) as Record<School, ReturnType<typeof choiceField<string>>>),
     ...tickFields('wash', WASH_LIQUIDS, describeLiquid),
-    roomC: numberOrNull('Room where it is printed', 'temperature', { low: -20, high: 60 }),
-    changeoverMl: numberField('Lost in changing a vat', 'volume', { low: 0, high: 2000 }),
+    roomC: numberOrNull('Temperature of the print room', 'temperature', { low: -20, high: 60 }),
+    changeoverMl: numberField('Resin lost per vat change', 'volume', { low: 0, high: 2000 }),
   })
   .transform(
     (form): { schools: Schools; liquids: WashLiquid[]; roomC: number | null; changeoverMl: number } => ({

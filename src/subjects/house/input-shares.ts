@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { checkShares, PARAMETER_NAMES, type ParameterName, type ShareTable } from '@/core/signature';
-import { numberField, refuse } from '@/subjects/language/shared';
+import { numberField, parameterWords, refuse } from '@/subjects/language/shared';
 
 /** What two profiles have in common of a parameter. */
 export const SHARED_BY = ['printer', 'resin', 'both'] as const;
@@ -8,7 +8,7 @@ export type SharedBy = (typeof SHARED_BY)[number];
 
 type ShareField = `${SharedBy}_${ParameterName}`;
 
-const LABELS = { printer: 'same printer', resin: 'same resin', both: 'both' } as const;
+const LABELS = { printer: 'same printer', resin: 'same resin', both: 'same printer and resin' } as const;
 
 /** Shares in per cent by `printer_…`, `resin_…` and `both_…`; printer and resin together never exceed both. */
 export const sharesForm = z
@@ -17,7 +17,7 @@ export const sharesForm = z
       PARAMETER_NAMES.flatMap((name) =>
         SHARED_BY.map((by) => [
           `${by}_${name}`,
-          numberField(`${name}, ${LABELS[by]}`, 'percent', { low: 0, high: 99 }),
+          numberField(`${parameterWords(name).title}, ${LABELS[by]}`, 'percent', { low: 0, high: 99 }),
         ]),
       ),
     ) as Record<ShareField, ReturnType<typeof numberField>>,
@@ -36,7 +36,7 @@ export const sharesForm = z
       context,
       {
         code: 'worded',
-        text: 'Printer and resin together share no more than both: raise both, or lower one of them.',
+        text: 'Printer and resin together cannot share more than “both”. Raise both, or lower one of them.',
       },
       `both_${parameter}`,
     );

@@ -21,7 +21,7 @@ function find(root: string, folder: string): Result<Original, OriginalIssue> {
   return original === undefined ? fail({ code: 'gone' }) : ok(original);
 }
 
-/** Makes a bench that was replaced the one in use again; the one that is in use now is kept in its stead. */
+/** Puts a replaced workshop in use again; the present one is kept instead. */
 export function putOriginalBack(root: string, folder: string, at = new Date()): Result<void, OriginalIssue> {
   const original = find(root, folder);
   if (!original.ok) return original;
@@ -31,7 +31,7 @@ export function putOriginalBack(root: string, folder: string, at = new Date()): 
   return ok(undefined);
 }
 
-/** Deletes a bench that was replaced, for good: it is moved out of the way, then no longer named, then deleted. */
+/** Deletes a replaced workshop permanently: it is moved away, then removed from the list, then deleted. */
 export function deleteOriginal(root: string, folder: string): Result<void, OriginalIssue> {
   const original = find(root, folder);
   if (!original.ok) return original;

@@ -20,8 +20,8 @@ function syncBench(folder: string): void {
 }
 
 /**
- * Puts a backup in the bench's place. It is unpacked and checked whole beside the bench first; then one write of
- * bench.json makes it the bench in use. What was there stays as it is until somebody deletes it.
+ * Replaces the workshop by a backup. The backup is unpacked and checked completely beside it first; then one write of
+ * bench.json puts it in use. The old workshop stays unchanged until somebody deletes it.
  */
 export async function restoreBackup(
   archive: string,

@@ -9,14 +9,14 @@ import { type Db, tables } from '@/store';
 import { HOUSE_CARE, type HouseCare } from './input-care-rules';
 import { RUN_DEFAULTS, type RunRules } from './input-run-rules';
 
-/** How this bench wants the program to behave. */
+/** Settings of this workshop. */
 export interface HouseRules {
   readonly benchName: string;
   /** Single letters as keys; off for people who type with aids that send letters. */
   readonly letterKeys: boolean;
   /** By which rule a size is in; a job may have its own. */
   readonly decisionRule: DecisionRule;
-  /** Clearance that each wish means at 10 mm. */
+  /** Clearance of each fit at 10 mm. */
   readonly fitClasses: FitClasses;
   /** The side this shop is on where practice differs. */
   readonly schools: Schools;
@@ -36,12 +36,12 @@ export interface HouseRules {
   readonly run: RunRules;
   /** After how much of what a printer is cared for. */
   readonly care: HouseCare;
-  /** Where this house reads failures by other chances than ours. */
+  /** Where this workshop uses other chances for failures than the defaults. */
   readonly causes: CauseEdits;
 }
 
 export const HOUSE_DEFAULTS: HouseRules = Object.freeze({
-  benchName: 'My bench',
+  benchName: 'My workshop',
   letterKeys: true,
   decisionRule: 'guarded',
   fitClasses: FIT_CLASSES_AT_10MM,

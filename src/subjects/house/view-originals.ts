@@ -2,7 +2,7 @@ import path from 'node:path';
 import { momentOf } from '@/subjects/language/shared';
 import { DATABASE, dataFolder, findDatabaseTrouble, listOriginals, theBench } from '@/store';
 
-/** The data folder with the benches in it that were replaced, also when the one in use cannot be opened. */
+/** The data folder with the replaced workshops, even if the one in use cannot be opened. */
 export function viewOriginals() {
   const root = dataFolder();
   const originals = listOriginals(root).map(({ folder, replacedAt, bytes }) => ({
@@ -13,7 +13,7 @@ export function viewOriginals() {
   return { root, originals };
 }
 
-/** Why the bench in use cannot be opened; undefined when it can. */
+/** Why the workshop cannot be opened; undefined if it can. */
 export function benchTrouble() {
   const opened = theBench();
   return opened.ok ? undefined : opened.issue;

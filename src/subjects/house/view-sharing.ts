@@ -13,7 +13,7 @@ export interface PairingCode {
   readonly expiresAt: number;
 }
 
-/** The bench on an address for paired devices, as the server keeps it; see scripts/share.mjs. */
+/** The server's address for paired devices; see scripts/share.mjs. */
 export interface Sharing {
   readonly origin: string;
   newCode(): PairingCode;
@@ -43,7 +43,10 @@ export function sharingTrouble(): string | undefined {
 /** Header by which the server says which door a request came in by. */
 const DOOR_HEADER = 'x-mellow-door';
 
-/** Whether a request came in at the machine itself, by its headers. Whoever cannot show the server's mark did not. */
+/**
+ * Returns whether a request came from the server's own computer, by its headers. A request without the server's mark
+ * did not.
+ */
 export function isAtMachine(headers: Pick<Headers, 'get'>): boolean {
   return server.mellowDoor?.isMachineMark(headers.get(DOOR_HEADER)) ?? false;
 }

@@ -7,6 +7,6 @@ export type OriginalIssue =
 
 export function describeOriginalIssue(issue: OriginalIssue): string {
   return issue.code === 'gone'
-    ? 'that bench is no longer in the data folder. Load the page again to see what is.'
-    : `it was not put back. ${describeBenchTrouble(issue.trouble)}`;
+    ? 'that workshop is no longer in the data folder. Reload the page to see the current list.'
+    : `the workshop was not restored. ${describeBenchTrouble(issue.trouble)}`;
 }

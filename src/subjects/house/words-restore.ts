@@ -1,4 +1,4 @@
-/** Why a backup was not put in the bench's place. */
+/** Why a backup did not replace the workshop. */
 export type RestoreIssue =
   | { readonly code: 'notABackup' | 'cutShort' | 'damaged' | 'newer' | 'older' }
   | {
@@ -16,7 +16,7 @@ export type RestoreIssue =
   | { readonly code: 'orphans'; readonly table: string }
   | { readonly code: 'badCells'; readonly table: string; readonly column: string; readonly count: number };
 
-const UNCHANGED = 'Nothing on the bench has changed.';
+const UNCHANGED = 'The current workshop was not changed.';
 
 /** A size of a file as people say it. */
 export function describeBytes(bytes: number): string {
@@ -31,15 +31,15 @@ function describeContent(issue: RestoreIssue): string {
     case 'notAFile':
       return `“${issue.name}” is not a regular file.`;
     case 'twice':
-      return `“${issue.name}” is in it twice.`;
+      return `“${issue.name}” is in the backup twice.`;
     case 'otherBytes':
-      return `“${issue.name}” does not hold what its name says; the backup was changed or damaged.`;
+      return `“${issue.name}” has unexpected contents. The backup was changed or damaged.`;
     case 'strangeSchema':
-      return `its database is not laid out as ours (${issue.name}).`;
+      return `its database has a different structure (${issue.name}).`;
     case 'entryTooLarge':
-      return `“${issue.name}” is ${describeBytes(issue.bytes)}; ${describeBytes(issue.limitBytes)} is the most it can be.`;
+      return `“${issue.name}” is ${describeBytes(issue.bytes)}; the limit is ${describeBytes(issue.limitBytes)}.`;
     case 'orphans':
-      return `rows of “${issue.table}” belong to rows that are not there.`;
+      return `rows of “${issue.table}” refer to missing rows.`;
     case 'badCells':
       return `${issue.count} cell${issue.count === 1 ? '' : 's'} of “${issue.table}.${issue.column}” cannot be read.`;
     default:
@@ -50,20 +50,20 @@ function describeContent(issue: RestoreIssue): string {
 export function describeRestoreIssue(issue: RestoreIssue): string {
   switch (issue.code) {
     case 'notABackup':
-      return 'this is not a backup of a bench. Choose the file that “Back up the bench” saved.';
+      return 'this file is not a backup. Choose the file that “Back up workshop” saved.';
     case 'cutShort':
-      return `the backup ends too early; it was cut off while it was saved or copied. Copy it again. ${UNCHANGED}`;
+      return `the backup is incomplete. It was cut off while it was saved or copied. Copy it again. ${UNCHANGED}`;
     case 'damaged':
-      return `the backup’s database is damaged. ${UNCHANGED} Try an earlier backup.`;
+      return `the database in the backup is damaged. ${UNCHANGED} Try an earlier backup.`;
     case 'newer':
-      return `the backup was made by a newer version of Mellow Caliper. ${UNCHANGED} Update the program first.`;
+      return `a newer version of Mellow Caliper made this backup. ${UNCHANGED} Update the program first.`;
     case 'older':
-      return `the backup is older than any version this one can read. ${UNCHANGED}`;
+      return `the backup is too old for this version. ${UNCHANGED}`;
     case 'tooLarge':
       return `the file is larger than ${describeBytes(issue.limitBytes)}. ${UNCHANGED}`;
     case 'noRoom':
-      return `unpacking it takes ${describeBytes(issue.neededBytes)}, and the disk has ${describeBytes(issue.freeBytes)} left. Free some space. ${UNCHANGED}`;
+      return `the unpacked backup needs ${describeBytes(issue.neededBytes)}, and the disk has ${describeBytes(issue.freeBytes)} free. Free some space. ${UNCHANGED}`;
     default:
-      return `the backup was not put in place: ${describeContent(issue)} ${UNCHANGED}`;
+      return `the backup was not restored: ${describeContent(issue)} ${UNCHANGED}`;
   }
 }

@@ -1,2 +1,2 @@
-/** What a paired device is told that asks for what is done at the machine alone. */
-export const AT_MACHINE_WORDS = 'this is done at the machine itself, not on a paired device.';
+/** Answer to a paired device that asks for what only the server's computer may do. */
+export const AT_MACHINE_WORDS = 'do this on the computer that runs the server, not on a paired device.';

@@ -6,18 +6,18 @@ export interface StorageTrouble {
 export function describeStorageTrouble({ code }: StorageTrouble): string {
   switch (code) {
     case 'diskFull':
-      return 'the disk is full, and nothing was saved. Free some space, then send it again.';
+      return 'the disk is full, so nothing was saved. Free some space, then send it again.';
     case 'locked':
-      return 'another program is holding the database, and nothing was saved. Close it there, then send it again.';
+      return 'another program has locked the database, so nothing was saved. Close that program, then send it again.';
     case 'readOnly':
-      return 'the data folder cannot be written, and nothing was saved. Make it writable, then send it again.';
+      return 'the data folder cannot be written, so nothing was saved. Make it writable, then send it again.';
     case 'damaged':
-      return 'the database is damaged. Restore a backup under /rescue; what is there now is kept.';
+      return 'the database is damaged. Restore a backup at /rescue. The current files are kept.';
     case 'replaced':
-      return 'another bench was put in place meanwhile, and nothing was saved. Load the page again.';
+      return 'another workshop was restored in the meantime, so nothing was saved. Reload the page.';
     case 'diskFails':
-      return 'the disk does not answer as it should, and nothing was saved. Check the disk, then send it again.';
+      return 'the disk reports an error, so nothing was saved. Check the disk, then send it again.';
     case 'closed':
-      return 'the bench cannot be opened. Load the page again to see why.';
+      return 'the workshop cannot be opened. Reload the page to see why.';
   }
 }

@@ -1,4 +1,4 @@
-/** Why a bench cannot be opened, as the store finds it. */
+/** Why a workshop cannot be opened, as the store finds it. */
 interface TroubleFacts {
   readonly code:
     | 'cannotWrite'
@@ -14,31 +14,31 @@ interface TroubleFacts {
   readonly reason?: string;
 }
 
-/** What is wrong with the bench, where, and how to mend it. */
+/** What is wrong with the workshop, where, and what to do. */
 export function describeBenchTrouble({ code, path, reason }: TroubleFacts): string {
   switch (code) {
     case 'cannotWrite':
-      return `The data folder ${path} cannot be written (${reason}). Make it writable, or name another folder in MELLOW_DATA.`;
+      return `The data folder ${path} is not writable (${reason}). Make it writable, or set MELLOW_DATA to another folder.`;
     case 'inUse':
-      return `The data folder ${path} is in use by another Mellow Caliper. Use that one, or stop it first.`;
+      return `Another Mellow Caliper uses the data folder ${path}. Use that one, or stop it first.`;
     case 'markUnreadable':
-      return `${path} cannot be read; it says which bench is in use. Restore a backup, or put one of the kept benches back.`;
+      return `${path} cannot be read. It defines the workshop in use. Restore a backup or one of the kept workshops.`;
     case 'missing':
-      return `The database ${path} is missing, though bench.json says there is one. Put the file back, or restore a backup.`;
+      return `The database ${path} is missing, but bench.json refers to it. Restore the file or a backup.`;
     case 'empty':
-      return `The database ${path} is empty (0 bytes). Restore a backup; the file is kept.`;
+      return `The database ${path} is empty (0 bytes). Restore a backup. The file is kept.`;
     case 'damaged':
-      return `The database ${path} is damaged. Restore a backup; the damaged file is kept.`;
+      return `The database ${path} is damaged. Restore a backup. The damaged file is kept.`;
     case 'newer':
-      return `The database ${path} was written by a newer version of Mellow Caliper. Update the program, or restore a backup made with this version.`;
+      return `A newer version of Mellow Caliper wrote the database ${path}. Update the program, or restore a backup made with this version.`;
     case 'older':
-      return `The database ${path} is older than any version this one can read. Open it once with a version in between, or restore a backup.`;
+      return `The database ${path} is too old for this version. Open it once with a version in between, or restore a backup.`;
     case 'notOurs':
-      return `${path} is not a database of Mellow Caliper. Name another folder in MELLOW_DATA, or restore a backup; the file is kept.`;
+      return `${path} is not a Mellow Caliper database. Set MELLOW_DATA to another folder, or restore a backup. The file is kept.`;
   }
 }
 
-/** Whether putting another bench in place mends it. */
+/** Returns whether restoring another workshop helps. */
 export function isMendedByRestore({ code }: TroubleFacts): boolean {
   return code !== 'cannotWrite' && code !== 'inUse';
 }

@@ -51,7 +51,7 @@ export async function buildJobFile(
   return format === 'stl' ? writeStl(mesh) : write3mf(mesh);
 }
 
-/** The outline of a job's part at its drawn sizes, of its solid or of what its sheet has to cut. */
+/** Returns the outline of a job's part at its drawn sizes, of its solid or of the outline that its measuring sheet defines. */
 export function outlineOfJob(view: JobView, which: 'newest' | 'next'): Profile | undefined {
   const drawn = drawnOfPart(view, which);
   const { solid, sheet } = view.job;

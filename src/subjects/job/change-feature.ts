@@ -62,7 +62,7 @@ export function changeFeature(
     const standing = standingOf(tx, jobId);
     const mateId = keepMate(tx, jobId, wanted);
     const values = featureValues(wanted);
-    // Limits typed by hand stand in place of a wish; a mate that was measured anew moves those of its wish.
+    // Typed limits replace a fit; a newly measured mate moves the limits of its fit.
     const byHand = (['targetMm', 'lowerDeviationMm', 'upperDeviationMm'] as const).some(
       (limit) => Math.abs(values[limit] - feature[limit]) > SAME_MM,
     );

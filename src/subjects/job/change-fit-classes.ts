@@ -3,7 +3,7 @@ import type { Db } from '@/store';
 import { readHouseRules, writeHouseRules } from '@/subjects/house';
 import { keepAgreedClasses } from './refit-job';
 
-/** Changes what each wish means in this house; jobs agreed before keep the classes they were agreed with. */
+/** Changes what each fit means in this workshop; jobs agreed before keep their fit classes. */
 export function changeFitClasses(db: Db, fitClasses: FitClasses): void {
   db.transaction((tx) => {
     keepAgreedClasses(tx, readHouseRules(tx).fitClasses);

@@ -4,7 +4,9 @@ import { keepSignatures, type Later, type NewChange, noteChange, takeBackChange 
 import type { ChangeIssue } from '@/subjects/printing/shared';
 import { markOvertaken } from './mark-overtaken';
 
-/** Jobs of a profile whose newest sizes were drawn and not printed yet: they were drawn for the process as it was. */
+/**
+ * Returns jobs of a profile whose newest sizes were drawn and not printed yet: they were drawn for the earlier process.
+ */
 function reopenDrawn(db: Db, profileId: number): string[] {
   return queries.listOpenJobsOf(db, profileId).flatMap(({ id, name, kind, overtakenAttemptId }) => {
     // A gauge is drawn as it is, whatever the process does.
@@ -26,7 +28,7 @@ export function changeProcess(
   return reopening(db, profileId, later, (tx) => noteChange(tx, profileId, change));
 }
 
-/** Takes the newest change back, and opens sizes drawn since again. */
+/** Undoes the newest change, and reopens sizes drawn since. */
 export function takeBackProcess(
   db: Db,
   profileId: number,

@@ -1,7 +1,7 @@
 import { readHouseRules } from '@/subjects/house';
 import { type Db, tables } from '@/store';
 
-/** Makes a job with nothing in it yet, judged by the house's rule. */
+/** Creates an empty job, judged by the rule in the settings. */
 export function createJob(db: Db, name: string, profileId?: number, kind: 'part' | 'gauge' = 'part'): number {
   const rule = readHouseRules(db).decisionRule;
   return db

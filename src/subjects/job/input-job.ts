@@ -9,14 +9,14 @@ import {
 } from '@/subjects/language/shared';
 
 /** The name of a new job. */
-export const newJobForm = z.object({ name: textField('A new thing that must fit') });
+export const newJobForm = z.object({ name: textField('Job name') });
 
 /** How a size prints and is measured; the base only where the kind has one. */
 export const kindFields = {
   sense: choiceField('Sense', SENSES),
   shape: choiceField('Shape', SHAPES),
-  axis: choiceField('Direction measured, as printed', AXES),
-  base: choiceField('Its lower face', ['', ...BASES]),
+  axis: choiceField('Measuring direction, as printed', AXES),
+  base: choiceField('Lower face', ['', ...BASES]),
 };
 
 /** A feature with its target, limits and mate; the base and the angle only where the kind has them. */
@@ -29,14 +29,14 @@ export const featureForm = z
     lowerDeviationMm: numberField('Lower limit', 'length', { low: -LONGEST_MM, high: LONGEST_MM }),
     upperDeviationMm: numberField('Upper limit', 'length', { low: -LONGEST_MM, high: LONGEST_MM }),
     mateName: textField('Mate', { optional: true, limit: 60 }),
-    mateMm: optionalNumber('Size of the mate', 'length', { low: 0.001, high: LONGEST_MM }),
-    mateU_mm: optionalNumber('Its uncertainty u', 'length', { low: 0, high: 10 }),
-    drawnMm: optionalNumber('Drawn in the newest attempt', 'length', {
+    mateMm: optionalNumber('Mate size', 'length', { low: 0.001, high: LONGEST_MM }),
+    mateU_mm: optionalNumber('Uncertainty u of the mate size', 'length', { low: 0, high: 10 }),
+    drawnMm: optionalNumber('Drawn size in the newest attempt', 'length', {
       low: 0,
       high: LONGEST_MM,
-      hint: 'Change this when the file had another size.',
+      hint: 'Change this if the file had another size.',
     }),
-    holdsFor: optionalChoice('Another direction or kind', ['all', 'next']),
+    holdsFor: optionalChoice('Other direction or kind', ['all', 'next']),
     revision: numberField('Revision', 'number', { low: 0, high: 1e9 }),
   })
   .transform(({ sense, shape, axis, base, angleDeg, ...rest }) => ({

@@ -61,7 +61,7 @@ export interface JudgedSize {
   readonly otherState?: { readonly read: PartState; readonly counts: PartState };
 }
 
-/** A feature as it was printed. */
+/** A feature as printed. */
 interface Printed {
   readonly kind: FeatureKind;
   readonly drawnMm: number;

@@ -4,7 +4,7 @@ import { bumpRevision, noteLedger } from '@/subjects/records';
 import { markOvertaken } from './mark-overtaken';
 import type { JobEntry } from './words-ledger';
 
-/** Keeps the file of a part that was brought in; it takes the place of a part built from sizes. */
+/** Stores an imported part file; it replaces a part built from sizes. */
 export function keepPartFile(db: Db, jobId: number, meshHash: string, name: string): void {
   db.transaction((tx) => {
     tx.update(tables.jobs).set({ meshHash, solid: null }).where(eq(tables.jobs.id, jobId)).run();

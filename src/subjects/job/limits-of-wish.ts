@@ -22,15 +22,17 @@ export function mateOf(mate: queries.Mate | undefined): MeasuredMate | undefined
   };
 }
 
-/** What the wishes of a job are taken by. */
+/** What the fits of a job depend on. */
 export interface WishGround {
   /** Classes it was agreed with. */
   readonly classes: FitClasses;
-  /** Thermal expansion of its resin, 1/K; undefined while its sheet does not state it. */
+  /** Thermal expansion of its resin, 1/K; undefined while its datasheet does not state it. */
   readonly partExpansionPerK?: number;
 }
 
-/** The classes that a job was agreed with, the house's own until those change, and how its resin grows. */
+/**
+ * The fit classes that a job was agreed with, those in the settings until they change, and the expansion of its resin.
+ */
 export function wishGround(db: Db, job: queries.Job): WishGround {
   const sheet = job.profileId === null ? undefined : queries.findProfile(db, job.profileId)?.resin.sheet;
   const expansion = sheet && quoteOf(sheet, 'expansion_um_mK')?.value;
@@ -49,7 +51,7 @@ export function conditionsOf(job: queries.Job, feature: queries.Feature, ground:
   };
 }
 
-/** The clearance that is wished of a feature: its own, or that of its class at the mate's size. */
+/** Returns the wanted clearance of a feature: its own, or that of its fit at the mate's size. */
 export function bandOf(
   feature: queries.Feature,
   mateMm: number,
@@ -60,7 +62,7 @@ export function bandOf(
   return feature.wish === null ? undefined : wishedClearance(feature.wish, mateMm, classes);
 }
 
-/** Target and limits that a wished feature asks for; undefined without a wish or a measured mate. */
+/** Returns target and limits of a feature with a fit; undefined without a fit or a measured mate. */
 export function limitsOf(
   job: queries.Job,
   feature: queries.Feature,

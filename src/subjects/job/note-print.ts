@@ -7,7 +7,7 @@ interface PrintRun {
   readonly copies?: number;
   /** Why it was printed although findings that could lose it were open. */
   readonly despite?: string;
-  /** Where the middle of the part lay on the plate, from the plate's middle, mm; of several copies nobody says it. */
+  /** Place of the part's centre on the plate, from the plate's centre, mm; unknown for several copies. */
   readonly place?: { readonly xMm: number; readonly yMm: number };
   /** Temperature of the room, °C. */
   readonly roomC?: number;

@@ -7,7 +7,7 @@ import { limitsOf, wishGround } from './limits-of-wish';
 
 const SAME_MM = 5e-5;
 
-/** A feature whose wish comes to other limits than it has. */
+/** A feature whose fit gives other limits than it has. */
 interface MovedLimits {
   readonly feature: queries.Feature;
   readonly limits: Pick<queries.Feature, 'targetMm' | 'lowerDeviationMm' | 'upperDeviationMm'>;
@@ -28,8 +28,8 @@ function findMoved(db: Db, job: queries.Job): MovedLimits[] {
 }
 
 /**
- * Takes the limits of every wished feature anew from its mate, the classes the job was agreed with and the temperature of
- * use, and gives the names of those that moved. What was drawn before stays on record and is judged by the new limits.
+ * Computes the limits of every feature with a fit from its mate, the agreed fit classes and the temperature of use, and
+ * returns the names of those that moved. Earlier drawn sizes stay stored and are judged by the new limits.
  */
 export function refit(db: Db, jobId: number): string[] {
   const job = queries.findJob(db, jobId);
@@ -44,12 +44,12 @@ export function refit(db: Db, jobId: number): string[] {
   return moved.map(({ feature }) => feature.name);
 }
 
-/** Features whose limits would move if the job took over what the house's classes and the resin's sheet say now. */
+/** Returns the features whose limits would move with the present fit classes and datasheet. */
 export function limitsOffered(db: Db, job: queries.Job): MovedLimits[] {
   return findMoved(db, { ...job, agreedClasses: null });
 }
 
-/** Takes over the classes of the house as they are now; gives the names of the features whose limits moved. */
+/** Applies the present fit classes; returns the names of the features whose limits moved. */
 export function takeOverClasses(db: Db, jobId: number): string[] {
   return db.transaction((tx) => {
     tx.update(tables.jobs).set({ agreedClasses: null }).where(eq(tables.jobs.id, jobId)).run();
@@ -57,7 +57,7 @@ export function takeOverClasses(db: Db, jobId: number): string[] {
   });
 }
 
-/** Jobs whose wishes were agreed with the house's classes keep those classes when the house changes its own. */
+/** Jobs that were agreed with the default fit classes keep them when the settings change. */
 export function keepAgreedClasses(db: Db, classes: FitClasses): void {
   const wished = db
     .selectDistinct({ jobId: tables.features.jobId })

@@ -2,7 +2,7 @@ import { and, eq } from 'drizzle-orm';
 import { type Db, tables } from '@/store';
 import { bumpRevision } from '@/subjects/records';
 
-/** Puts a feature away; its readings stay on record and go on teaching the signature. */
+/** Archives a feature; its readings stay stored and in the signature. */
 export function removeFeature(db: Db, jobId: number, featureId: number): void {
   db.transaction((tx) => {
     const { changes } = tx

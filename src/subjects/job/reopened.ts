@@ -30,8 +30,8 @@ function limitsMoved(a: queries.Feature, b: queries.Feature): boolean {
 }
 
 /**
- * What a change opened again, told by what stood before it. Sizes drawn for other limits, another kind or another process
- * are marked as overtaken.
+ * Returns what a change reopened, given the state before it. Sizes drawn for other limits, another type or another
+ * process are marked as outdated.
  */
 export function reopenedSince(db: Db, jobId: number, before: Standing): Reopened[] {
   const attempt = queries.listAttempts(db, jobId).at(-1);

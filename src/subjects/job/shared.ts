@@ -9,4 +9,3 @@ export {
 } from './words-issues';
 export { describeJobEntry, type JobEntry } from './words-ledger';
 export { describeReopened, describeReopenedJobs, type Reopened } from './words-reopened';
-export { describeMaterial, describeRuin, describeWish } from './words-wish';

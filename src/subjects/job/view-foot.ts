@@ -3,11 +3,11 @@ import { type Chamfer, chamferFor, type Flare, flareOf, flareOfPrint, pooledScat
 import type { ProfileSettings } from '@/core/signature';
 import { correctedMm, type Db, instrumentOf, isAtPlate, LEAST_HEIGHT_MM, queries } from '@/store';
 
-/** The foot that a profile's first layers leave. */
+/** The elephant's foot of a profile. */
 export interface FootView extends Flare {
-  /** What to draw round the lower edge; undefined while no foot is proven. */
+  /** Chamfer to draw around the lower edge; undefined while there is no significant elephant's foot. */
   readonly chamfer?: Chamfer;
-  /** Layers that are exposed longer, and how high they reach, mm; undefined where nobody said how many. */
+  /** Layers with longer exposure, and their height, mm; undefined if their number is unknown. */
   readonly cause?: { readonly layers: number; readonly heightMm: number };
 }
 
@@ -52,7 +52,7 @@ function makingTimes(db: Db, profileId: number): Map<number, number> {
   return new Map(prints.map(({ id, madeAt }) => [id, madeAt.getTime()]));
 }
 
-/** A foot with what its print was made under. */
+/** An elephant's foot with the settings of its print. */
 export interface FootThen extends Flare {
   readonly settings: ProfileSettings;
 }
@@ -72,7 +72,10 @@ export function listFeet(db: Db, profileId: number): FootThen[] {
   });
 }
 
-/** What the sizes read near the plate say of a profile's foot; undefined while none was read both there and higher up. */
+/**
+ * Returns the elephant's foot of a profile from the sizes measured near the plate; undefined while none was measured
+ * both there and higher up.
+ */
 export function viewFoot(db: Db, profileId: number): FootView | undefined {
   const profile = queries.findProfile(db, profileId)?.profile;
   const since = queries.listChanges(db, profileId).at(-1)?.at.getTime() ?? -Infinity;

@@ -16,7 +16,7 @@ export interface JobView {
   readonly learned?: LearnedSignature;
 }
 
-/** What the part of a job is told from: all but its prints, of which there may be thousands. */
+/** What the part of a job is derived from: everything except its prints, of which there may be thousands. */
 export interface PartView extends Pick<JobView, 'job' | 'profile' | 'mates' | 'features' | 'learned'> {
   readonly attempts: readonly ReturnType<typeof queries.listDrawnAttempts>[number][];
 }

@@ -9,13 +9,13 @@ export interface JobPart {
   readonly version: number;
   /** The same for the same shape: the hash of a file, or the sizes that it is built from. */
   readonly key: string;
-  /** Number of the attempt for which the file was corrected as a whole; undefined: it is as it was drawn. */
+  /** Number of the attempt for which the whole file was corrected; undefined if it is unchanged. */
   readonly correctedFor?: number;
 }
 
 const fileOf = (hash: string): JobPart => ({ source: `/api/meshes/${hash}`, version: 0, key: hash });
 
-/** The part as it was brought in or is built, corrected for no attempt. */
+/** The part as imported or built, not corrected for any attempt. */
 export function basePartOfJob(view: PartView): JobPart | undefined {
   const { job } = view;
   if (job.meshHash !== null) return fileOf(job.meshHash);

@@ -39,7 +39,7 @@ export interface FeatureView extends JudgedSize {
   readonly name: string;
   /** As it lay in that print; as it will lie where there is none. */
   readonly kind: FeatureKind;
-  /** Name of its habit in the signature. */
+  /** Name of its repeatable deviation in the signature. */
   readonly key: string;
   readonly targetMm: number;
   readonly lowerDeviationMm: number;
@@ -85,7 +85,7 @@ function ofOneSitting(all: readonly queries.StandingReading[], counts: PartState
   );
 }
 
-/** How a feature lay in a print, with the name of its habit. */
+/** Place and direction of a feature in a print, with the name of its repeatable deviation. */
 type Lying = Pick<FeatureView, 'kind' | 'key'>;
 
 /** What was expected of this feature in this print: as noted when it was drawn, or what all but its own readings say. */
@@ -105,7 +105,10 @@ function predictionOf(
   return own === undefined ? expected : { meanMm: own.predicted_mm, sdMm: expected.sdMm };
 }
 
-/** What the law and the feature's other prints say of a feature drawn so; its own habit counts where it was measured. */
+/**
+ * Returns the prediction for a feature with this drawn size, from the law and its other prints; its own repeatable
+ * deviation counts if it was measured.
+ */
 function expectedOf(learned: LearnedSignature, { kind, key }: Lying, drawnMm: number): Prediction {
   const mixture = predictSize(learned.signature, { kind, drawnMm, feature: key });
   const { mean, sd } = mixtureMoments(mixture);
@@ -128,7 +131,7 @@ interface PrintContext {
   readonly learned?: LearnedSignature;
 }
 
-/** The control feature that stood beside the part of a print, as it was drawn and as it is expected. */
+/** The control feature beside the part of a print, with its drawn and expected size. */
 function controlOf(
   db: Db,
   { job }: PrintContext,

@@ -25,6 +25,6 @@ export function describeFeatureEffect(
     return `${name} changed. It now reads ${now}.`;
   const was = `${formatMm(before.size.sizeMm, 3)} mm, ${describeVerdict(before.verdict)}`;
   return was === now
-    ? `${name} changed; its verdict stays: ${now}.`
-    : `${name} changed. It was ${was}; it is now ${now}.`;
+    ? `${name} changed. Its verdict is still ${now}.`
+    : `${name} changed from ${was} to ${now}.`;
 }

@@ -18,7 +18,7 @@ export type StartIssue =
   | { readonly code: 'noReason' };
 
 export const CHANGED_ELSEWHERE_WORDS =
-  'this job was changed in another window. Nothing you typed is lost: copy it, load the page again and enter it there.';
+  'another window changed this job. Your entries are not lost: copy them, reload the page and enter them again.';
 
 export function describeJobIssue(issue: JobIssue): string {
   switch (issue.code) {
@@ -29,7 +29,7 @@ export function describeJobIssue(issue: JobIssue): string {
     case 'nameTaken':
       return describeTakenName(issue.name);
     case 'limitsCrossed':
-      return 'the lower limit must lie below the upper one, both as signed deviations such as −0.05 and +0.05.';
+      return 'the lower limit must be below the upper limit. Enter both as signed deviations, such as −0.05 and +0.05.';
     case 'notPositive':
       return 'a size must be above zero.';
     case 'kind':
@@ -42,10 +42,10 @@ export function describeStartIssue(issue: StartIssue): string {
     case 'gone':
       return GONE_WORDS;
     case 'noProfile':
-      return 'choose the printer, resin and profile under Need first.';
+      return 'choose the printer, resin and profile in Need first.';
     case 'noFeatures':
-      return 'enter at least one feature with its target under Need first, or design a joint under Fit.';
+      return 'enter at least one feature with its target in Need first, or design a joint in Fit.';
     case 'noReason':
-      return 'give the reason in a line. The program finds what changed, but not why.';
+      return 'enter the reason in one line. The program finds what changed, but not why.';
   }
 }

@@ -29,7 +29,7 @@ export function describeJobEntry(entry: JobEntry): LedgerWords {
       return {
         title:
           sizesMm.length === 0
-            ? `Attempt ${number} drawn with ${joints === 1 ? 'its joint' : `${joints} joints`}`
+            ? `Attempt ${number} created with ${joints === 1 ? 'its joint' : `${joints} joints`}`
             : `Attempt ${number} drawn ${sizesMm.slice(0, MOST_SIZES).join(' / ')}${more}`,
         detail: reason === '' ? learned : reason,
       };
@@ -37,6 +37,6 @@ export function describeJobEntry(entry: JobEntry): LedgerWords {
     case 'partBroughtIn':
       return { title: 'Part file imported', detail: entry.name };
     case 'featureChanged':
-      return { title: `${entry.name} changed`, detail: 'sense, target, limits or drawn size' };
+      return { title: `${entry.name} changed`, detail: 'type, target, limits or drawn size' };
   }
 }

@@ -11,23 +11,26 @@ export type Reopened =
 function describeEach(each: Reopened): string {
   switch (each.code) {
     case 'fits':
-      return `The limits of ${listAnd(each.names)} moved.`;
+      return `The limits of ${listAnd(each.names)} changed.`;
     case 'acceptance':
-      return 'The acceptance test is open again: its wording changed after it was answered.';
+      return 'The acceptance test was reopened because its text changed after you answered it.';
     case 'resin':
-      return `${each.name} no longer passes: choose again under Resin.`;
+      return `${each.name} no longer passes. Choose a resin again in Resin.`;
     case 'drawn':
-      return `Attempt ${each.attempt} was drawn before this: look at Fit and Correct again.`;
+      return `Attempt ${each.attempt} was created before this change. Review Fit and Correct again.`;
     case 'check':
-      return 'The check is open again: it was of another file, or of the part standing another way.';
+      return 'The check was reopened because the file or the orientation of the part changed.';
   }
 }
 
 /** Jobs whose drawn sizes a change of the process opened again. */
 export function describeReopenedJobs(names: readonly string[]): string {
-  if (names.length === 0) return 'Noted. From here on less is taken as known.';
-  const sizes = names.length === 1 ? 'was drawn before this' : 'were drawn before this';
-  return `Noted. ${listAnd(names)} ${sizes}: look at Fit and Correct again.`;
+  if (names.length === 0) return 'Saved. Some earlier knowledge no longer applies.';
+  const sizes =
+    names.length === 1
+      ? 'has an attempt created before this change'
+      : 'have attempts created before this change';
+  return `Saved. ${listAnd(names)} ${sizes}. Review Fit and Correct again.`;
 }
 
 /** What a change opened again, in sentences; empty where nothing was. */

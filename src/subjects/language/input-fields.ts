@@ -59,7 +59,7 @@ interface TextOptions {
   readonly optional?: boolean;
   /** Longest text that is kept, characters. */
   readonly limit?: number;
-  /** Line ends are kept; anywhere else they and other control characters are none of the text. */
+  /** Line ends are kept; elsewhere they and other control characters are removed. */
   readonly isMultiline?: boolean;
 }
 
@@ -120,7 +120,7 @@ export function numberField(label: string, quantity: Quantity, options: NumberOp
   return withWords(schema, numberWords(label, quantity, options));
 }
 
-/** A number of a quantity; a blank is null, as the store keeps what nobody said. */
+/** A number of a quantity; blank is null, which is how the store keeps unknown values. */
 export function numberOrNull(label: string, quantity: Quantity, options: NumberOptions) {
   const schema = readNumber(quantity, options).transform((value) => value ?? null);
   return withWords(schema, numberWords(label, quantity, options));
@@ -240,7 +240,7 @@ export function idField(label: string) {
   return withWords(schema, { label });
 }
 
-/** The issues of a field as they were refused; what zod itself refuses was not there. */
+/** The issues of a field as refused; what zod itself refuses was missing. */
 export function issuesOf(issues: readonly z.core.$ZodIssue[]): FieldIssue[] {
   return issues.map((issue) =>
     issue.code === 'custom'

@@ -1,7 +1,7 @@
 import type { z } from 'zod';
 import { fail, ok, type Result } from '@/core/result';
 
-/** What is wrong with the shape of a file: it is no JSON, or one of its fields is not what it must be. */
+/** What is wrong with the form of a file: it is not JSON, or one of its fields is not valid. */
 export type JsonIssue =
   { readonly code: 'notJson' } | { readonly code: 'badField'; readonly where: string; readonly what: string };
 
@@ -29,6 +29,6 @@ export function readJsonText<Shape>(schema: z.ZodType<Shape>, text: string): Res
 
 export function describeJsonIssue(issue: JsonIssue): string {
   return issue.code === 'notJson'
-    ? 'this is not JSON. See docs/formats.md for what it holds.'
-    : `${issue.where === '' ? 'the whole' : issue.where}: ${issue.what}. See docs/formats.md for what it holds.`;
+    ? 'this is not valid JSON. docs/formats.md describes the format.'
+    : `${issue.where === '' ? 'the whole file' : issue.where}: ${issue.what}. docs/formats.md describes the format.`;
 }

@@ -23,4 +23,4 @@ export function isDay(text: string): boolean {
 }
 
 /** A day as a file sends it, YYYY-MM-DD. */
-export const day = z.string().refine(isDay, 'no day of the calendar, such as 2026-12-01');
+export const day = z.string().refine(isDay, 'not a valid date, such as 2026-12-01');

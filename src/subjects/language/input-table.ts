@@ -20,7 +20,7 @@ export type CsvIssue =
   | { readonly code: 'raggedRow'; readonly line: number; readonly cells: number; readonly wanted: number }
   | { readonly code: 'tooManyRows'; readonly line: number; readonly limit: number };
 
-/** A bench's readings are hundreds; beyond this a file is something else. */
+/** A workshop's readings are hundreds; a file with more than this is something else. */
 export const MOST_CSV_ROWS = 100_000;
 
 /** Rows that are read in one step. */

@@ -71,3 +71,5 @@ export {
   describeSettling,
   describeVerdict,
 } from './words-verdicts';
+export { describeMaterial, describeRuin, describeWish } from './words-fits';
+export { parameterWords } from './words-parameters';

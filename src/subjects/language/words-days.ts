@@ -1,6 +1,6 @@
 const pad = (part: number) => String(part).padStart(2, '0');
 
-/** The day of a moment in the zone of the machine that says it, YYYY-MM-DD: the bench's own, where the server does. */
+/** Returns the day of a time in the local time zone, YYYY-MM-DD: the server's, when the server calls it. */
 export function dayOf(moment: Date): string {
   return `${moment.getFullYear()}-${pad(moment.getMonth() + 1)}-${pad(moment.getDate())}`;
 }

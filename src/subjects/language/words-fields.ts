@@ -3,7 +3,7 @@ import { type FieldIssue, type FormFaults, wordsOfField } from './input-fields';
 import { describeQuantityIssue } from './words-lengths';
 import { quoted } from './words-quoted';
 
-/** What is wrong with a field, and how to mend it. */
+/** What is wrong with a field, and what to do. */
 export function describeFieldIssue(issue: FieldIssue, form: z.ZodType): string {
   switch (issue.code) {
     case 'needed':
@@ -11,15 +11,15 @@ export function describeFieldIssue(issue: FieldIssue, form: z.ZodType): string {
     case 'tooLong':
       return `longer than ${issue.limit} characters. Shorten it.`;
     case 'outOfRange':
-      return `must lie between ${issue.low} and ${issue.high}${issue.unit === '' ? '' : ` ${issue.unit}`}.`;
+      return `enter a value from ${issue.low} to ${issue.high}${issue.unit === '' ? '' : ` ${issue.unit}`}.`;
     case 'notADay':
       return `“${quoted(issue.text)}” is not a date. Write year, month and day, such as 2026-12-01.`;
     case 'together':
-      return `needs “${wordsOfField(form, issue.other).label}” too. Fill in both, or leave both blank.`;
+      return `also needs “${wordsOfField(form, issue.other).label}”. Fill in both, or leave both blank.`;
     case 'notAChoice':
       return 'choose one from the list.';
     case 'notNumbers':
-      return `“${quoted(issue.text)}” is not a list of numbers. Separate them with spaces, such as 10.02 10.01 10.03.`;
+      return `“${quoted(issue.text)}” is not a list of numbers. Separate numbers with spaces, such as 10.02 10.01 10.03.`;
     case 'worded':
       return issue.text;
     default:

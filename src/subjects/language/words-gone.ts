@@ -1,6 +1,6 @@
-/** What was asked for is not there any more. */
-export const GONE_WORDS = 'this no longer exists. Load the page again.';
+/** The requested item no longer exists. */
+export const GONE_WORDS = 'this no longer exists. Reload the page.';
 
 export function describeTakenName(name: string): string {
-  return `the name “${name}” is taken. Choose another one.`;
+  return `the name “${name}” is already used. Choose another name.`;
 }

@@ -41,15 +41,15 @@ const QUANTITY_NAMES: Readonly<Record<Quantity, string>> = {
 export function describeQuantityIssue(issue: QuantityIssue): string {
   switch (issue.code) {
     case 'blank':
-      return 'Nothing typed yet. Type a number, such as 12.34.';
+      return 'the field is empty. Type a number, such as 12.34.';
     case 'notANumber':
       return `“${quoted(issue.text)}” is not a number. Type digits with one decimal point, such as 12.34.`;
     case 'ambiguousSeparators':
-      return `“${quoted(issue.text)}” has more than one point or comma. Write 1234.5 without a mark for thousands.`;
+      return `“${quoted(issue.text)}” has more than one point or comma. Type 1234.5 without a thousands separator.`;
     case 'unknownUnit': {
       const { unit, quantity, known } = issue;
       return known.length === 0
-        ? `“${quoted(unit)}” does not go with ${QUANTITY_NAMES[quantity]}. Leave the unit out.`
+        ? `“${quoted(unit)}” is not a unit for ${QUANTITY_NAMES[quantity]}. Leave the unit out.`
         : `“${quoted(unit)}” is not a unit of ${QUANTITY_NAMES[quantity]}. Use ${listOr(known)}, or leave it out for ${known[0]}.`;
     }
     case 'tooLarge':
@@ -74,17 +74,17 @@ export function describeDoubt(doubt: Doubt, readingMm: number): string {
   const shown = formatMm(readingMm, 3).replace(/0$/, '');
   switch (doubt.code) {
     case 'notPositive':
-      return `${shown} mm cannot be a size, which must be above zero. Check the caliper’s zero and type it again.`;
+      return `${shown} mm is not a valid size: a size must be above zero. Check the caliper’s zero and type it again.`;
     case 'looksLikeInches':
-      return `${shown} is 25.4 times too small. Inches? That would be ${formatMm(doubt.guessMm)} mm.`;
+      return `${shown} is 25.4 times too small. Is it in inches? That would be ${formatMm(doubt.guessMm)} mm.`;
     case 'looksLikeMillimetresTwice':
-      return `${shown} is 25.4 times too large. Converted to mm twice? That would be ${formatMm(doubt.guessMm)} mm.`;
+      return `${shown} is 25.4 times too large. Was it converted to mm twice? That would be ${formatMm(doubt.guessMm)} mm.`;
     case 'decimalPoint':
-      return `${shown} is off by a factor of ten. A misplaced decimal point? That would be ${formatMm(doubt.guessMm)} mm.`;
+      return `${shown} is off by a factor of ten. Is the decimal point misplaced? That would be ${formatMm(doubt.guessMm)} mm.`;
     case 'swappedDigits':
-      return `${shown} is far off. Two digits swapped? That would be ${formatMm(doubt.guessMm)} mm.`;
+      return `${shown} is far off. Are two digits swapped? That would be ${formatMm(doubt.guessMm)} mm.`;
     case 'farOff':
-      return `${shown} is ${formatMm(Math.abs(readingMm - doubt.expectedMm))} mm away from the ${formatMm(doubt.expectedMm)} expected here.`;
+      return `${shown} is ${formatMm(Math.abs(readingMm - doubt.expectedMm))} mm away from the expected ${formatMm(doubt.expectedMm)}.`;
   }
 }
 

@@ -12,7 +12,7 @@ export function describeVerdict(verdict: Verdict): string {
 
 /** Why a size that was read is not judged: nothing tells what it comes to in the other state. */
 export function describeOtherState({ read, counts }: { read: PartState; counts: PartState }): string {
-  return `read ${read}; the limits hold when ${counts}`;
+  return `measured ${read}; limits apply when ${counts}`;
 }
 
 /** What a size read in one state comes to in the state in which its limits hold. */
@@ -25,27 +25,25 @@ export function describeConverted({
   counts: PartState;
   size: { readonly sizeMm: number; readonly expandedU_mm: number };
 }): string {
-  return `read ${read}; ${counts} it comes to ${formatMm(size.sizeMm, 3)} ± ${formatMm(size.expandedU_mm, 3)}`;
+  return `measured ${read}; ${counts} it becomes ${formatMm(size.sizeMm, 3)} ± ${formatMm(size.expandedU_mm, 3)}`;
 }
 
 /** What would turn “can't tell yet” into an answer. */
 export function describeSettling(settling: Settling): string {
   switch (settling.kind) {
     case 'repeats':
-      return settling.more === 1
-        ? 'one more reading would settle it'
-        : `${settling.more} more readings would settle it`;
+      return settling.more === 1 ? 'one more reading decides it' : `${settling.more} more readings decide it`;
     case 'instrument':
-      return `more readings will not settle it: a caliper good to ${formatMm(Math.floor(settling.mpeMm * 1000) / 1000, 3)} mm would settle it`;
+      return `more readings do not decide it: use a caliper with a limit of error of ${formatMm(Math.floor(settling.mpeMm * 1000) / 1000, 3)} mm`;
     case 'nothing':
-      return 'on the limit: only a finer instrument would settle it';
+      return 'on the limit: only a more accurate instrument can decide';
   }
 }
 
 export function describeRule(rule: Verdict['rule']): string {
   return rule === 'guarded'
-    ? 'guarded: size ± U must lie inside the limits (ISO 14253-1)'
-    : 'shared risk: the size alone must lie inside the limits';
+    ? 'guarded: size ± U must be within the limits (ISO 14253-1)'
+    : 'shared risk: only the size must be within the limits';
 }
 
 /** outside ⌀ · inside along X · height, on the plate */
@@ -55,7 +53,7 @@ export function describeKind(kind: FeatureKind): string {
     if (kind.sense === 'pitch') return 'pitch along Z';
     return kind.base === 'plate' ? 'height, on the plate' : 'height, on supports';
   }
-  if (kind.shape === 'round') return kind.sense === 'pitch' ? 'centres apart' : `${kind.sense} ⌀`;
+  if (kind.shape === 'round') return kind.sense === 'pitch' ? 'centre distance' : `${kind.sense} ⌀`;
   const degrees = kind.angleRad === undefined ? undefined : Math.round((kind.angleRad * 180) / Math.PI);
   return `${kind.sense} along ${kind.axis === 'XY' ? `${degrees}°` : kind.axis}`;
 }
@@ -81,15 +79,15 @@ function listNames(names: readonly string[]): string {
 export function describeOutcome(outcome: Outcome): string {
   switch (outcome.kind) {
     case 'notPrinted':
-      return 'drawn, not printed yet';
+      return 'drawn, not printed';
     case 'notRead':
-      return 'printed, not read yet';
+      return 'printed, not measured';
     case 'otherState':
       return describeOtherState(outcome);
     case 'partly':
-      return `${outcome.read} of ${outcome.of} features read`;
+      return `${outcome.read} of ${outcome.of} features measured`;
     case 'in':
-      return 'all in';
+      return 'all in limits';
     case 'out':
       return `out: ${listNames(outcome.features)}`;
     case 'cantTell':

@@ -8,8 +8,8 @@ import type { DeriveIssue } from './words-light';
 const hundredths = (seconds: number) => Number(seconds.toFixed(2));
 
 /**
- * Makes a profile of the same resin and layer height on another printer. Its exposure is the middle of a range, and its
- * bracket begins at the ends of it; the signature borrows from this one as from any relative.
+ * Creates a profile of the same resin and layer height on another printer. Its exposure is the middle of a range, and
+ * its bracket starts at the ends of it; the signature uses this profile like any related profile.
  */
 export function deriveProfile(db: Db, profileId: number, wanted: Derived): Result<number, DeriveIssue> {
   const row = queries.findProfile(db, profileId);

@@ -7,12 +7,12 @@ const IRRADIANCE = { low: 0.01, high: 1000 } as const;
 export const UNITS = ['s', 'mJ/cm²'] as const;
 export type LightUnit = (typeof UNITS)[number];
 
-/** A strip as it was cured and read. */
+/** A strip as cured and measured. */
 export const stripForm = z.object({
-  unit: choiceField('Exposure in', UNITS),
+  unit: choiceField('Exposure unit', UNITS),
   exposure: numberField('Exposure', 'number', { low: 0.001, high: 3599 }),
-  depthMm: numberField('Thickness of the strip', 'length', { low: 0.001, high: 5 }),
-  instrumentId: idField('Read with'),
+  depthMm: numberField('Strip thickness', 'length', { low: 0.001, high: 5 }),
+  instrumentId: idField('Caliper'),
 });
 export type StripRead = z.infer<typeof stripForm>;
 
@@ -21,20 +21,20 @@ export const BECAME = ['open', 'closed', 'lost'] as const;
 /** What became of a bracket's gauge. */
 export const gaugeForm = z.object({
   exposureS: numberField('Exposure', 'time', { low: 0.001, high: 3599 }),
-  became: choiceField('The gauge', BECAME),
-  wallMm: optionalNumber('Its 4 mm wall, read', 'length', { low: 1, high: 10 }),
+  became: choiceField('Gauge', BECAME),
+  wallMm: optionalNumber('Measured thickness of its 4 mm wall', 'length', { low: 1, high: 10 }),
 });
 export type GaugeSeen = z.infer<typeof gaugeForm>;
 
 const exposureS = z.number().positive().lt(3600);
 
-/** A profile of the same resin on another machine, by what cures here and there. */
+/** A profile of the same resin on another printer, by the light sources of both. */
 export const deriveForm = z.object({
-  printerName: textField('Printer there', { limit: 60 }),
-  engineFrom: choiceField('Here it is cured by', ENGINES),
-  engineTo: choiceField('There by', ENGINES),
-  from: optionalNumber('Irradiance here', 'number', IRRADIANCE),
-  to: optionalNumber('Irradiance there', 'number', IRRADIANCE),
+  printerName: textField('Other printer', { limit: 60 }),
+  engineFrom: choiceField('Light source of this printer', ENGINES),
+  engineTo: choiceField('Light source of the other printer', ENGINES),
+  from: optionalNumber('Irradiance of this printer', 'number', IRRADIANCE),
+  to: optionalNumber('Irradiance of the other printer', 'number', IRRADIANCE),
 });
 export type Derived = Partial<z.infer<typeof deriveForm>> & Omit<z.infer<typeof deriveForm>, 'from' | 'to'>;
 

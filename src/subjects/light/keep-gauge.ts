@@ -28,7 +28,7 @@ export function keepGauge(
   return ok(undefined);
 }
 
-/** Takes a gauge back; it stays on record. */
+/** Deletes a gauge; it stays stored. */
 export function takeBackGauge(db: Db, profileId: number, gaugeId: number): Result<void, KeepIssue> {
   const { bracketGauges } = tables;
   const { changes } = db

@@ -33,7 +33,7 @@ export function keepStrip(
   return ok(undefined);
 }
 
-/** Takes a strip back; it stays on record. */
+/** Deletes a strip; it stays stored. */
 export function takeBackStrip(db: Db, profileId: number, stripId: number): Result<void, KeepIssue> {
   const row = queries.findProfile(db, profileId);
   if (row === undefined) return fail({ code: 'gone' });

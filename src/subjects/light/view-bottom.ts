@@ -12,7 +12,7 @@ export interface BottomView {
   readonly foot?: FootView;
   /** Feet that were read at other exposures of the bottom layers. */
   readonly others: number;
-  /** Undefined where nobody said how long they are exposed, or it is no longer than the others. */
+  /** Undefined if their exposure is unknown, or no longer than that of the others. */
   readonly answers?: readonly BottomAnswer[];
 }
 

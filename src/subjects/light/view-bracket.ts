@@ -22,13 +22,13 @@ export interface GaugeView {
 
 export interface BracketView {
   readonly gauges: readonly GaugeView[];
-  /** What to print next, s; empty where what was printed is sure enough. */
+  /** What to print next, s; empty if the printed exposures are certain enough. */
   readonly next: readonly number[];
   /** Undefined while no gauge was printed. */
   readonly verdict?: Result<BracketVerdict, BracketIssue>;
 }
 
-/** Where nobody knows better the exposure lies within a factor of two of what is printed with. */
+/** Without better data the exposure is within a factor of two of the present one. */
 const WITHIN = 2;
 const FIRST_RATIO = 1.4;
 /** Resins shrink by 0.3 ± 0.4 %; a wall is printed and read to 0.016, by a caliper of 0.02. */
@@ -56,8 +56,8 @@ function gaugesOf(db: Db, profileId: number): GaugeView[] {
 }
 
 /**
- * What the walls of a profile's gauges say of edges at their exposures. What they share counts in each as if it were theirs,
- * so often as there are walls: their mean is then no surer than what they share.
+ * Returns what the walls of a profile's gauges say about edges at their exposures. What they share counts in each as
+ * its own, multiplied by the number of walls: so their mean is no more certain than what they share.
  */
 export function edgesOfGauges(db: Db, profileId: number): EdgeObservation[] {
   const edges = gaugesOf(db, profileId).flatMap((gauge) => edgeOf(gauge) ?? []);
@@ -71,13 +71,13 @@ export function edgesOfGauges(db: Db, profileId: number): EdgeObservation[] {
 /** As printers take them: hundredths of a second. */
 const nextOf = (exposures: readonly number[] = []) => exposures.map((seconds) => Number(seconds.toFixed(2)));
 
-/** Between which exposures it lies: as it was taken over from another machine, or within a factor of two. */
+/** The exposures between which it must be: as copied from another printer, or within a factor of two. */
 function rangeOf(db: Db, profileId: number, aboutS: number): { lowS: number; highS: number } {
   const { derived } = queries.findProfile(db, profileId)?.profile.settings ?? {};
   return derived ?? { lowS: aboutS / WITHIN, highS: aboutS * WITHIN };
 }
 
-/** Three in equal ratio: both ends and the middle of what another machine left open, closer where nobody derived it. */
+/** Three in equal ratio: both ends and the middle of the range from another printer, closer together without one. */
 function firstThree(db: Db, profileId: number, aboutS: number): number[] {
   const { derived } = queries.findProfile(db, profileId)?.profile.settings ?? {};
   if (derived === undefined) return bracketExposures(aboutS, FIRST_RATIO);
@@ -85,7 +85,7 @@ function firstThree(db: Db, profileId: number, aboutS: number): number[] {
   return bracketExposures(Math.sqrt(lowS * highS), Math.sqrt(highS / lowS));
 }
 
-/** What the gauges of a profile say of its exposure. */
+/** Returns what the gauges of a profile say about its exposure. */
 export function viewBracket(db: Db, profileId: number, aboutS: number): BracketView {
   const gauges = gaugesOf(db, profileId);
   const edges = gauges.map(edgeOf);

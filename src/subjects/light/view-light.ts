@@ -32,11 +32,11 @@ export interface StripView {
 /** What the exposure does to edges, and where they would be true. */
 export interface TrimView {
   readonly exposureS: number;
-  /** What the law was learned from: one wall more is reckoned with it. */
+  /** The data of the law: one more wall is computed with it. */
   readonly ask: TrimAsk;
   readonly doubts: WallDoubts;
   readonly edge: { readonly mean: number; readonly sd: number };
-  /** Growth is told from none. */
+  /** Whether there is measurable edge growth. */
   readonly isTold: boolean;
   readonly slope: { readonly mean: number; readonly sd: number };
   readonly ratio: { readonly median: number; readonly low: number; readonly high: number };
@@ -72,7 +72,7 @@ export interface LightView {
   /** The same resin on other printers. */
   readonly relatives: readonly LightRelative[];
   readonly exposureS?: number;
-  /** Undefined where nobody said what it is exposed. */
+  /** Undefined if its exposure is unknown. */
   readonly trim?: TrimView;
 }
 
@@ -102,7 +102,9 @@ function edgeOf(db: Db, profileId: number) {
 /** One reading of a wall: a caliper's usual noise and bias, mm. */
 const READ_SD_MM = 0.013;
 
-/** What makes one wall unsure, by the same signature: its shrink, its own habit and the chance of its print. */
+/**
+ * Uncertainty of one wall, by the same signature: its shrinkage, its repeatable deviation and the chance of its print.
+ */
 function doubtsOf(db: Db, profileId: number): WallDoubts {
   const { parameters, scatter } = newestSignature(db, profileId).signature;
   const { mean, sd } = parameters.find(({ name }) => name === 'epsilonX')!;
@@ -110,7 +112,7 @@ function doubtsOf(db: Db, profileId: number): WallDoubts {
   return { shrinkMean: mean, shrinkSd: sd, ownSdMm: Math.hypot(habitSdMm, READ_SD_MM), sharedSdMm: 0 };
 }
 
-/** What profiles of the same printer and resin at other exposures say of edges. */
+/** Returns what profiles of the same printer and resin at other exposures say about edges. */
 function atOtherExposures(db: Db, row: queries.ProfileRow): EdgeObservation[] {
   return queries.listProfiles(db).flatMap(({ profile, printer, resin }) => {
     const { exposureS } = profile.settings;
@@ -121,7 +123,7 @@ function atOtherExposures(db: Db, row: queries.ProfileRow): EdgeObservation[] {
   });
 }
 
-/** Open jobs that something was drawn for; a ladder's gaps are not voided, they move with the edges. */
+/** Open jobs with drawn sizes; the gaps of a gap test stay valid, they move with the edges. */
 function voidedJobs(db: Db, profileId: number): Pick<TrimView, 'voids' | 'ladders'> {
   const jobs = queries.listOpenJobsOf(db, profileId);
   return {

@@ -6,12 +6,12 @@ import type { LineName } from './input-tables';
 const keep = (db: Db, change: (edits: CauseEdits) => CauseEdits) =>
   writeHouseRules(db, { causes: change(readHouseRules(db).causes) });
 
-/** The house reads a piece of evidence, or a test, by chances of its own. */
+/** The workshop uses its own chances for a piece of evidence, or for a test. */
 export function changeLine(db: Db, { of, name }: LineName, chances: Chances): void {
   keep(db, (edits) => ({ ...edits, [of]: { ...edits[of], [name]: chances } }));
 }
 
-/** How often each cause is it before this bench has a log. */
+/** How often each is the cause before this workshop has a log. */
 export function changePrior(db: Db, prior: Readonly<Record<Cause, number>>): void {
   keep(db, (edits) => ({ ...edits, prior }));
 }

@@ -33,12 +33,12 @@ export function lightImage(widthMm: number, depthMm: number): string {
   );
 }
 
-/** A part turned by a half about the vertical through its own zero. */
+/** Returns a part rotated by 180° about the vertical through its own zero. */
 export function turnedByHalf({ positions, facets }: Mesh): Mesh {
   return { positions: positions.map((value, i) => (i % 3 === 2 ? value : 0 - value)), facets };
 }
 
-/** The part that failed in a run, turned by a half; undefined: it has no file. */
+/** Returns the part that failed in a print, rotated by 180°; undefined if it has no file. */
 async function turnedPart({ db, folder }: OpenBench, runId: number): Promise<DecidingFile | undefined> {
   const pieces = queries.listPieces(db, runId);
   const failed = queries.listFailures(db, [runId]).flatMap(({ pieceId }) => pieceId ?? []);
@@ -53,7 +53,7 @@ async function turnedPart({ db, folder }: OpenBench, runId: number): Promise<Dec
   const soup = bytes && readMesh(bytes);
   if (soup === undefined || !soup.ok) return undefined;
   const body = writeStl(turnedByHalf(weldCorners(soup.value.corners)));
-  return { name: `${view.job.name} turned by a half.stl`, type: 'model/stl', body };
+  return { name: `${view.job.name} rotated 180°.stl`, type: 'model/stl', body };
 }
 
 /** What a deciding test of a run is made with; undefined: there is no such run, or nothing to build for it. */

@@ -30,7 +30,7 @@ export interface CareNoted {
   readonly note?: string;
 }
 
-/** What can be taken back: everything that is noted on the log's page. */
+/** What can be undone: everything that is recorded on the page of the log. */
 export const careBackInput = z.enum(CARE_KINDS).exclude(['film']);
 
 export const clearingInput = z.object({ step: z.enum(CLEARING_STEPS), isWell: z.boolean(), note });

@@ -7,7 +7,7 @@ import { CAUSE_WORDS } from './words-log';
 export type LineName =
   { readonly of: 'evidence'; readonly name: Evidence } | { readonly of: 'tests'; readonly name: TestName };
 
-/** Nothing is sure: a nought or a hundred would rule a cause out for good. */
+/** Nothing is certain: 0 or 100 % would exclude a cause permanently. */
 const CHANCE = { low: 1, high: 99 } as const;
 
 const ofCauses = <Field>(fieldOf: (cause: Cause) => Field) =>
@@ -20,9 +20,9 @@ export const lineForm = z
       ...EVIDENCE.map((name) => `evidence ${name}`),
       ...TESTS.map((name) => `tests ${name}`),
     ]),
-    usual: numberField('Any other cause', 'percent', {
+    usual: numberField('Other causes', 'percent', {
       ...CHANCE,
-      hint: 'From 1 to 99: a nought would rule a cause out for good.',
+      hint: 'From 1 to 99. A 0 would exclude a cause permanently.',
     }),
     ...ofCauses((cause) => optionalNumber(CAUSE_WORDS[cause], 'percent', CHANCE)),
   })

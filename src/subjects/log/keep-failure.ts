@@ -15,8 +15,8 @@ function endedRun(db: Db, runId: number): Result<queries.Run, LogIssue> {
 }
 
 /**
- * Notes what failed of a run, a row for each piece; none: the whole plate. A tap that is sent twice notes once, and two
- * people may note the same failure: both stand, and count as one piece that failed.
+ * Stores what failed in a print, one row per piece; without pieces: the whole plate. A tap that is sent twice is stored
+ * once. Two people may record the same failure: both rows stay, and count as one failed piece.
  */
 export function noteFailure(
   db: Db,
@@ -60,7 +60,7 @@ export function noteFailure(
   });
 }
 
-/** Takes a failure back: it was none; it stays on record. */
+/** Undoes a failure: there was none; it stays stored. */
 export function takeBackFailure(db: Db, runId: number, failureId: number): Result<void, LogIssue> {
   const { failures } = tables;
   const { changes } = db

@@ -2,7 +2,7 @@ import type { RunPlan } from '@/core/run';
 import type { HouseRules } from '@/subjects/house';
 import { handsCostOf, printCostOf } from '@/subjects/plate';
 
-/** What is lost where a print like this fails, hands counted. */
+/** Returns the loss if a print like this fails, labour included. */
 export function lostWith(plan: RunPlan, pieces: number, house: Pick<HouseRules, 'schools' | 'run'>): number {
   const finish = { middleS: plan.plannedS, earlyS: plan.plannedS, lateS: plan.plannedS };
   return printCostOf(house, { ...plan, finish }) + handsCostOf(house, pieces);

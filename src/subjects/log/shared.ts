@@ -33,7 +33,6 @@ export {
   clearingWords,
   describeFilmRisk,
   describeLogIssue,
-  DUE_WORDS,
   GLANCE_WORDS,
   type LogIssue,
 } from './words-care';

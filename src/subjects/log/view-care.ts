@@ -25,11 +25,11 @@ export interface CareView {
   readonly counts: readonly CareCount[];
   /** The film against the next print: chance that it fails by it, learned here from what failed, and what both cost. */
   readonly film: { readonly risk: number; readonly nextCost?: number; readonly filmCost: number };
-  /** Kinds that were tapped as done within a day: a slip can be taken back. */
+  /** Kinds that were tapped as done within a day: a mistake can be undone. */
   readonly undoable: ReadonlySet<CareKind>;
-  /** What checks of the machine showed, the newest first. */
+  /** Results of checks of the printer, newest first. */
   readonly checks: readonly (Looked & { readonly kind: CheckKind })[];
-  /** The last look over it. */
+  /** The last inspection. */
   readonly lastLook?: Looked;
 }
 
@@ -52,7 +52,10 @@ function runsOf(db: Db, printerId: number, until: Date): RunOfCare[] {
   }));
 }
 
-/** What was counted of each kind of care until a time; a vat is drained by the calendar only where the house does so. */
+/**
+ * Returns the use counted for each kind of maintenance until a time; a vat is drained by the calendar only if shop
+ * practice does so.
+ */
 export function careCounts(db: Db, printerId: number, now: Date, { schools, care }: CareHouse): CareCount[] {
   const done = careDates(db, printerId, now);
   const uncleared = queries.findUncleared(db, printerId);
@@ -79,7 +82,7 @@ export function careCounts(db: Db, printerId: number, now: Date, { schools, care
 /** Prints that the cost of the next one is taken from. */
 const LAST_PRINTS = 10;
 
-/** What a print of this printer costs on average where it fails, hands counted; undefined: none was planned yet. */
+/** Returns the mean cost of a failed print of this printer, labour included; undefined if none was planned yet. */
 function nextCostOf(db: Db, printerId: number, house: House): number | undefined {
   const costs = queries
     .listRunsWithPieces(db, printerId, { most: LAST_PRINTS })

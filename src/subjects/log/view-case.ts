@@ -70,13 +70,13 @@ export interface CaseView {
   };
   /** What it took; undefined where it was not planned here. */
   readonly loss?: Loss;
-  /** Chances and reasons that it was read by, ours or the house's. */
+  /** Chances and reasons used, the defaults or those in the settings. */
   readonly tables: CauseTables;
 }
 
 type House = Pick<HouseRules, 'schools' | 'care' | 'run' | 'causes'>;
 
-/** Failures of a run, those of one piece once: two people may have noted the same. */
+/** Failures of a print, those of one piece once: two people may have recorded the same. */
 function byPiece(failures: readonly queries.Failure[], runId: number) {
   const own = failures.filter((failure) => failure.runId === runId);
   return {
@@ -117,7 +117,7 @@ const isFailed = ({ run }: RunWithPieces, failures: readonly queries.Failure[]) 
   run.outcome === 'stopped' || failures.some(({ runId }) => runId === run.id);
 
 const WEEK_MS = 7 * 86_400_000;
-/** A film past so much of the house's interval counts as old. */
+/** A film above this share of its interval counts as old. */
 const OLD_SHARE = 0.7;
 /** Check's finding and the failure are at one height within this, mm. */
 const NEAR_MM = 1;
@@ -160,7 +160,7 @@ function checkedThere(db: Db, { run, profile, pieces }: RunWithPieces, failures:
   };
 }
 
-/** What the records say beside the failure; what nobody noted is left out. */
+/** What the records add to the failure; unknown facts are left out. */
 function circumstancesOf(
   db: Db,
   of: RunWithPieces,

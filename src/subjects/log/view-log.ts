@@ -46,7 +46,7 @@ export interface LogView {
   readonly places: readonly PlacedFailure[];
   readonly prints: Count & Interval;
   readonly rates: readonly RateGroup[];
-  /** Of single pieces, as Run reckons with them. */
+  /** Of single pieces, as planning uses it. */
   readonly pieces: PrintChance;
   readonly losses: Losses;
   readonly heights: readonly FailedHeight[];

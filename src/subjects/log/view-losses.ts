@@ -34,7 +34,7 @@ export function lossOf({ run, pieces, count }: CountedRun, house: House): Loss |
   };
 }
 
-/** What runs lost, by cause as far as it was found, and by month. */
+/** What failed prints lost, by month, and by cause where one was found. */
 export function lossesOf(db: Db, runs: readonly CountedRun[], house: House): Losses {
   const found = new Map(queries.listCausesFound(db).map(({ runId, cause }) => [runId, cause]));
   return sumLosses(

@@ -45,7 +45,7 @@ function heightClass(heightMm: number | undefined): HeightClass | undefined {
   return heightMm <= TALL_MM ? 'middle' : 'tall';
 }
 
-/** How the pieces of each run stood; a run that nobody said it of is left out. */
+/** The print setup of the pieces of each print; prints without a recorded one are left out. */
 function standingsOf(db: Db, runIds: readonly number[]): ReadonlyMap<number, Standing> {
   const kinds = groupBy(queries.listStandings(db, runIds), ({ runId }) => runId);
   return new Map(

@@ -17,47 +17,34 @@ export function describeLogIssue(issue: LogIssue): string {
     case 'gone':
       return GONE_WORDS;
     case 'notEnded':
-      return 'this print has not ended: say first that it is off the printer, or that it was stopped.';
+      return 'this print has not ended. First record that it finished or was stopped.';
     case 'noSuchLayer':
-      return `this plate has ${issue.layers} layers; layer ${issue.layer} is none of them. Give one from 1 to ${issue.layers}, or leave it open.`;
+      return `this plate has ${issue.layers} layers, so layer ${issue.layer} does not exist. Enter a layer from 1 to ${issue.layers}, or leave it blank.`;
     case 'otherPlate':
-      return 'that piece lay on another plate. Load the page again.';
+      return 'that part was on another plate. Reload the page.';
     case 'noFailure':
-      return 'no failure is noted of this print. Note first what failed.';
+      return 'no failure is recorded for this print. Record the failure first.';
     case 'noSuchOutcome':
-      return 'that is no outcome of this test. Load the page again.';
+      return 'that is not a result of this test. Reload the page.';
     case 'noFollow':
-      return 'it was not well: say in a line what was wrong and what followed.';
+      return 'something was wrong. Enter in one line what was wrong and what you did.';
   }
 }
 
+/** Each kind of maintenance: the task, and the unit that counts its use. */
 export const CARE_WORDS: Readonly<
   Record<CareKind, { readonly title: string; readonly unit: string; readonly one: string }>
 > = {
-  film: { title: 'Film changed', unit: 'layers', one: 'layer' },
-  panel: { title: 'Panel changed', unit: 'hours of light', one: 'hour of light' },
-  level: { title: 'Plate levelled', unit: 'prints', one: 'print' },
-  drain: { title: 'Vat drained and wiped', unit: 'days', one: 'day' },
-  filter: { title: 'Resin strained', unit: 'prints', one: 'print' },
-  washLiquid: { title: 'Wash liquid changed', unit: 'pieces', one: 'piece' },
-  clearVat: { title: 'Vat cleared of solids', unit: 'failures', one: 'failure' },
-  imageCheck: { title: 'Image looked at', unit: 'prints', one: 'print' },
-  firstPiece: { title: 'First piece printed and measured', unit: 'prints', one: 'print' },
-  lookOver: { title: 'Looked over', unit: 'prints', one: 'print' },
-};
-
-/** The same as what is due. */
-export const DUE_WORDS: Readonly<Record<CareKind, string>> = {
-  film: 'a new film',
-  panel: 'a new panel',
-  level: 'levelling the plate',
-  drain: 'draining the vat',
-  filter: 'straining the resin',
-  washLiquid: 'fresh wash liquid',
-  clearVat: 'clearing the vat of solids',
-  imageCheck: 'a look at the image',
-  firstPiece: 'a first piece',
-  lookOver: 'a look over it',
+  film: { title: 'Change film', unit: 'layers', one: 'layer' },
+  panel: { title: 'Replace screen', unit: 'hours of light', one: 'hour of light' },
+  level: { title: 'Level plate', unit: 'prints', one: 'print' },
+  drain: { title: 'Drain and wipe vat', unit: 'days', one: 'day' },
+  filter: { title: 'Filter resin', unit: 'prints', one: 'print' },
+  washLiquid: { title: 'Change wash liquid', unit: 'pieces', one: 'piece' },
+  clearVat: { title: 'Clear vat of cured resin', unit: 'failures', one: 'failure' },
+  imageCheck: { title: 'Check display image', unit: 'prints', one: 'print' },
+  firstPiece: { title: 'Print and measure first part', unit: 'prints', one: 'print' },
+  lookOver: { title: 'Inspect printer', unit: 'prints', one: 'print' },
 };
 
 /** What the film is likely to spoil of the next print, against a new one. */
@@ -70,11 +57,11 @@ export function describeFilmRisk({
   readonly nextCost?: number;
   readonly filmCost: number;
 }): string {
-  const often = risk < 0.01 ? 'fewer than 1' : `about ${Math.round(100 * risk)}`;
-  const chance = `The next print fails by the film in ${often} of 100`;
+  const often = risk < 0.01 ? 'less than 1' : `about ${Math.round(100 * risk)}`;
+  const chance = `The film makes the next print fail in ${often} of 100 cases`;
   return nextCost === undefined
     ? `${chance}.`
-    : `${chance}: on average ${risk * nextCost < 0.1 ? 'less than 0.1' : (risk * nextCost).toFixed(1)} of the ${nextCost.toFixed(0)} that it costs, a new film ${filmCost.toFixed(0)}.`;
+    : `${chance}. Expected loss: ${risk * nextCost < 0.1 ? 'less than 0.1' : (risk * nextCost).toFixed(1)} (the print costs ${nextCost.toFixed(0)}). A new film costs ${filmCost.toFixed(0)}.`;
 }
 
 interface ClearingWords {
@@ -86,103 +73,106 @@ interface ClearingWords {
 
 const SOLIDS_OUT: Readonly<Record<Schools['clearVat'], string>> = {
   sheet:
-    'With an old support standing in the resin as a handle, cure one thin layer over the whole panel, and lift it off with all that sticks to it. Then feel along the film with a soft spatula.',
+    'Leave an old support standing in the resin as a handle. Cure one thin layer over the whole screen and lift it out with everything that sticks to it. Then feel along the film with a soft spatula.',
   spatula: 'Feel along the whole film with a soft spatula, and lift out what is loose.',
-  pour: 'Pour the vat out through a filter of paper, then look and feel along the empty film.',
+  pour: 'Pour the vat out through a paper filter. Then look at the empty film and feel along it.',
 };
 
-/** A step of clearing a printer, by the house's way of it. */
+/** A step of clearing a printer, by shop practice. */
 export function clearingWords(step: ClearingStep, schools: Pick<Schools, 'clearVat'>): ClearingWords {
   switch (step) {
     case 'solids':
       return {
-        title: 'What is solid, out of the vat',
+        title: 'Remove cured resin from the vat',
         how: SOLIDS_OUT[schools.clearVat],
-        well: 'nothing solid is left',
-        amiss: 'something stays',
+        well: 'no cured resin is left',
+        amiss: 'some is left',
       };
     case 'plate':
       return {
-        title: 'The plate',
-        how: 'Nothing cured on it, wiped with fresh solvent, dry.',
+        title: 'Check the plate',
+        how: 'No cured resin on it, wiped with fresh solvent, dry.',
         well: 'clean and dry',
-        amiss: 'not clean, or scratched',
+        amiss: 'dirty or scratched',
       };
     case 'film':
       return {
-        title: 'The film, held to the light',
-        how: 'No dent, no cloud, tight like a drum, and dry below: a drop under it means a hole.',
+        title: 'Check the film against the light',
+        how: 'No dent and no clouding, tight as a drum, and dry below. A drop under it means a hole.',
         well: 'clear and tight',
         amiss: 'dented, cloudy, slack or wet',
       };
     case 'filter':
       return {
-        title: 'The resin, back through a filter',
-        how: 'What was poured out goes back strained; crumbs that stay in it dent the film at the next print.',
-        well: 'strained',
-        amiss: 'not clean',
+        title: 'Filter the resin back',
+        how: 'Filter all the poured-out resin before you reuse it. Crumbs left in it dent the film in the next print.',
+        well: 'filtered',
+        amiss: 'still dirty',
       };
   }
 }
 
 export const CLEARING_CAUTIONS: Readonly<Record<ClearingStep, string>> = {
   solids:
-    'Uncured resin: nitrile gloves, eye protection, tray below. A soft spatula: a blade cuts the film. The panel lights into the open vat: look away, or wear glasses that stop ultraviolet.',
-  plate: 'Solvent burns: no flame, window open. A plate’s edge cuts: wipe away from yourself.',
-  film: 'Look through it with the vat emptied and wiped, gloves on, never against the lit panel.',
-  filter: 'Paper and filter are cured in daylight before they are thrown away, as local rules ask.',
+    'Uncured resin: wear nitrile gloves and eye protection, and keep a tray below. Use a soft spatula: a blade cuts the film. The screen shines into the open vat: look away, or wear UV-blocking glasses.',
+  plate:
+    'Solvent burns. Use no flame, and keep a window open. The edge of a plate cuts: wipe away from yourself.',
+  film: 'Wear gloves. Empty and wipe the vat, then look through the film, never against the lit screen.',
+  filter: 'Cure paper and filters in daylight before you throw them away, as local rules require.',
 };
 
 export const GLANCE_WORDS: Readonly<Record<Glance, string>> = {
   film: 'film clear, tight and dry below',
-  plate: 'plate wiped, dry, and firm on its arm',
+  plate: 'plate wiped, dry and firm on its arm',
   panel: 'glass clean, no drop on it',
-  cover: 'cover closes, nothing in the way of the lift',
-  atHand: 'gloves, paper and filters at hand',
+  cover: 'cover closes, lift path clear',
+  atHand: 'gloves, paper and filters in stock',
 };
 
-/** Things that were not well when a printer was looked over. */
+/** What was not OK in an inspection of a printer. */
 export function describeGlances(glances: readonly Glance[]): string {
-  return `not so: ${listAnd(glances.map((glance) => GLANCE_WORDS[glance]))}`;
+  return `not OK: ${listAnd(glances.map((glance) => GLANCE_WORDS[glance]))}`;
 }
 
-/** A check of the machine, by the house's way of it. */
+/** A check of the printer, by shop practice. */
 export function checkWords(kind: CheckKind, { levelOn }: Pick<Schools, 'levelOn'>): ClearingWords {
   switch (kind) {
     case 'imageCheck':
       return {
         title: 'Image',
-        how: 'Vat off, white paper on the panel: all lit, then a grid, then dark. Look from the side for dark patches, missing pixels, light that stays.',
-        well: 'even, whole, dark when off',
-        amiss: 'patches, pixels or light left',
+        how: 'Remove the vat and put white paper on the screen. Show all pixels lit, then a grid, then dark. Look from the side for dark patches, missing pixels, and light that stays on.',
+        well: 'even, complete, dark when off',
+        amiss: 'patches, dead pixels or light that stays on',
       };
     case 'level':
       return {
         title: 'Level',
-        how: `${levelOn === 'film' ? 'A strip of paper on the film of the empty vat' : 'The vat off, a strip of paper on the bare panel'}, below each corner of the plate in turn: it drags alike at all four.`,
-        well: 'drags alike at four corners',
+        how: `${levelOn === 'film' ? 'Put a strip of paper on the film of the empty vat' : 'Remove the vat and put a strip of paper on the bare screen'}, below each corner of the plate in turn. It must drag the same at all four corners.`,
+        well: 'same drag at all four corners',
         amiss: 'one corner differs',
       };
     case 'firstPiece':
       return {
-        title: 'First piece',
-        how: 'Print a small block of known sizes (Gauges) in the middle of the plate, and measure it: it is there, whole, and near what was drawn.',
-        well: 'whole, sizes as expected',
+        title: 'First test part',
+        how: 'Print a small block of known sizes (Gauges) in the middle of the plate and measure it. It must be complete and near the drawn sizes.',
+        well: 'complete, sizes as expected',
         amiss: 'poor, or sizes far off',
       };
   }
 }
 
 export const CHECK_CAUTIONS: Readonly<Record<CheckKind, string>> = {
-  imageCheck: 'Ultraviolet: never look into the panel; glasses that stop it, or look by a phone’s camera.',
+  imageCheck:
+    'Ultraviolet: never look into the screen. Wear UV-blocking glasses, or look through a phone camera.',
   level:
-    'Look before you lower the plate: what lies under it breaks the panel. Keep fingers out of the lift.',
-  firstPiece: 'Uncured resin until it is washed and cured: gloves, eye protection, air.',
+    'Look before you lower the plate: an object under it breaks the screen. Keep your fingers out of the lift.',
+  firstPiece:
+    'The part is uncured resin until it is washed and cured: wear gloves and eye protection, and ventilate.',
 };
 
 export const BECAUSE_WORDS: Readonly<Record<CareEvent['kind'], string>> = {
   printer: 'the printer is new',
   film: 'the film is new',
-  panel: 'the panel is new',
-  failure: 'a failure may have left something cured in the vat',
+  panel: 'the screen is new',
+  failure: 'a failure may have left cured resin in the vat',
 };

@@ -4,18 +4,18 @@ import { comparePull, type LayerFacts } from '@/core/log';
 export function describeLayerFacts({ layer, areaMm2, gainMm2, largerThan }: LayerFacts): string {
   const gained =
     Math.abs(gainMm2) < 0.5
-      ? 'as large as the one below'
-      : `${Math.abs(gainMm2).toFixed(0)} mm² ${gainMm2 > 0 ? 'more' : 'less'} than the one below`;
+      ? 'as large as the layer below'
+      : `${Math.abs(gainMm2).toFixed(0)} mm² ${gainMm2 > 0 ? 'more' : 'less'} than the layer below`;
   return `Layer ${layer}: ${areaMm2.toFixed(0)} mm², as large as or larger than ${Math.round(100 * largerThan)} of 100 layers; ${gained}`;
 }
 
 const TWIN_WORDS = {
   harder:
-    'There the plate pulls less at once: that the twin held speaks for the pull, larger layers or a jump, as the cause.',
+    'The plate pulls less at that height. If the other region printed well, this points to the pull (large layers or a jump in area) as the cause.',
   easier:
-    'There the plate pulls even more: if the twin held, it was hardly the pull; look at supports and at that place of the film.',
+    'The plate pulls even more at that height. If the other region printed well, the pull is unlikely to be the cause. Check the supports and that area of the film.',
   alike:
-    'Both pull alike: if the twin held, look at its supports and at that place of the film, not at the height.',
+    'The pull is the same at both heights. If the other region printed well, check its supports and that area of the film, not the height.',
 } as const;
 
 /** What it says that a region like it at another height held. */

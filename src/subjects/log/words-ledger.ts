@@ -2,7 +2,7 @@ import type { FailureKind } from '@/core/log';
 import type { LedgerWords } from '@/subjects/records/shared';
 import { KIND_WORDS } from './words-log';
 
-/** What the log notes in the ledger of a job. */
+/** Decisions that the log adds to the history of a job. */
 export interface LogEntry {
   readonly code: 'failed';
   readonly kind: FailureKind;

@@ -2,16 +2,16 @@ import type { Cause, CauseIssue, Common, Evidence, FailureKind, PlaceIssue, Test
 
 export const KIND_WORDS: Readonly<Record<FailureKind, string>> = {
   notStuck: 'did not stick to the plate',
-  sheared: 'sheared off',
-  missingRegion: 'a region is missing',
-  missingLayers: 'layers are missing or split',
-  fused: 'grown together',
-  holeClosed: 'a hole closed',
+  sheared: 'broke off',
+  missingRegion: 'region missing',
+  missingLayers: 'layers missing or split',
+  fused: 'parts grown together',
+  holeClosed: 'hole closed',
   stuckInVat: 'stuck to the film',
-  markOnFace: 'a mark on a face',
-  ranDry: 'ran dry',
-  stopped: 'the machine stopped',
-  postProcess: 'spoiled after the print',
+  markOnFace: 'mark on a face',
+  ranDry: 'vat ran dry',
+  stopped: 'printer stopped',
+  postProcess: 'damaged after printing',
 };
 
 export const CAUSE_WORDS: Readonly<Record<Cause, string>> = {
@@ -20,69 +20,66 @@ export const CAUSE_WORDS: Readonly<Record<Cause, string>> = {
   level: 'the plate is not level',
   dirtyPlate: 'the plate was greasy or wet with solvent',
   cold: 'the resin was cold',
-  unmixed: 'the resin was unmixed or old',
+  unmixed: 'the resin was not mixed, or is old',
   exposure: 'the exposure is too short or too long',
   supports: 'the supports are too weak',
-  island: 'a region begins in the air',
-  suction: 'a cup sucks at the film',
-  jump: 'the area jumps',
-  debris: 'something cured lies in the vat',
+  island: 'a region starts in mid-air',
+  suction: 'a suction cup pulls on the film',
+  jump: 'the layer area jumps',
+  debris: 'cured resin is in the vat',
   thin: 'the part is too thin there',
-  axis: 'the machine’s axis',
+  axis: 'the Z axis of the printer',
   ranDry: 'the vat ran dry',
 };
 
-/** What to do about each, in a line. */
+/** What to do about each cause, in one line. */
 export const MEND_WORDS: Readonly<Record<Cause, string>> = {
-  film: 'Change the film, and note it under what changed.',
-  panel: 'Show the image on white paper; leave that place of the plate empty until the panel is changed.',
-  level: 'Level the plate, and note it under care.',
+  film: 'Change the film and record the change.',
+  panel: 'Show the image on white paper. Leave that area of the plate empty until the screen is replaced.',
+  level: 'Level the plate and record it in Maintenance.',
   dirtyPlate: 'Wipe the plate with fresh solvent and let it dry before the next print.',
-  cold: 'Warm room and resin to what its sheet asks for.',
-  unmixed: 'Stir the vat, shake the bottle for a minute.',
-  exposure: 'Print a bracket under Light.',
-  supports: 'Thicker or more supports at that place, under Check.',
-  island: 'Support where it begins, or turn the part, under Check.',
-  suction: 'Drill a vent, or turn the part, under Check.',
-  jump: 'Tilt the part, so that the area grows slowly.',
-  debris: 'Strain the vat, or clear it with a full layer.',
+  cold: 'Warm the room and the resin to the temperature that the datasheet asks for.',
+  unmixed: 'Stir the vat, and shake the bottle for a minute.',
+  exposure: 'Print an exposure bracket (Exposure).',
+  supports: 'Use thicker or more supports at that place (Check).',
+  island: 'Support the region where it starts, or turn the part (Check).',
+  suction: 'Add a vent, or turn the part (Check).',
+  jump: 'Tilt the part so that the area grows slowly.',
+  debris: 'Filter the resin, or clear the vat by curing one full layer.',
   thin: 'Draw it thicker, or turn it.',
-  axis: 'Clean and grease the screw; look for play.',
-  ranDry: 'Pour in time: the plan of the next print says when.',
+  axis: 'Clean and grease the screw, and check it for play.',
+  ranDry: 'Add resin in time: the plan of the next print shows when.',
 };
 
 const EVIDENCE_WORDS: Readonly<Record<Evidence, readonly [yes: string, no: string]>> = {
-  samePlaceOnPlate: [
-    'failures come together at one place of the plate',
-    'failures are not at one place of the plate',
-  ],
+  samePlaceOnPlate: ['failures cluster in one area of the plate', 'failures do not cluster on the plate'],
   samePlaceOnPart: [
     'it fails at the same place of the part',
-    'it fails at other places of the part each time',
+    'it fails at a different place of the part each time',
   ],
-  sameHeight: ['it fails at the same height', 'it fails at other heights each time'],
+  sameHeight: ['it fails at the same height', 'it fails at a different height each time'],
   firstLayers: ['it failed in the first layers', 'the first layers held'],
-  everywhere: ['most pieces failed', 'most pieces are whole'],
-  atEdge: ['failures lie at the edge of the plate', 'failures do not lie at the edge'],
-  onSupports: ['it stands on supports', 'it stands on the plate itself'],
+  everywhere: ['most pieces failed', 'most pieces are intact'],
+  atEdge: ['failures are at the edge of the plate', 'failures are not at the edge'],
+  onSupports: ['it is on supports', 'it is directly on the plate'],
   checkedIsland: [
-    'Check had found a region that begins in the air',
-    'Check had found no region that begins in the air',
+    'Check found a region that starts in mid-air',
+    'Check found no region that starts in mid-air',
   ],
-  checkedSuction: ['Check had found a cup', 'Check had found no cup'],
-  checkedJump: ['Check had found a jump of the area', 'Check had found no jump of the area'],
-  checkedThin: ['Check had found it thin there', 'Check had found nothing thin'],
-  filmOld: ['the film has seen many layers', 'the film is young'],
-  coldRoom: ['the room was colder than its sheet asks for', 'the room was warm enough'],
+  checkedSuction: ['Check found a suction cup', 'Check found no suction cup'],
+  checkedJump: ['Check found a jump in area', 'Check found no jump in area'],
+  checkedThin: ['Check found a thin wall there', 'Check found no thin wall'],
+  filmOld: ['the film has printed many layers', 'the film has printed few layers'],
+  coldRoom: ['the room was colder than the datasheet asks for', 'the room was warm enough'],
   longUnshaken: ['the resin was not shaken for more than a week', 'the resin was shaken'],
-  lowVat: ['the vat was known to be short', 'there was enough in the vat'],
+  lowVat: ['the vat was expected to run short', 'the vat held enough resin'],
   exposureChanged: [
-    'exposure, layer or lot changed since the last good print',
-    'exposure, layer and lot are as in the last good print',
+    'exposure, layer height or lot changed since the last good print',
+    'exposure, layer height and lot are the same as in the last good print',
   ],
   plateWasOff: [
-    'the plate was levelled or exchanged since the last good print',
-    'the plate is as in the last good print',
+    'the plate was levelled or replaced since the last good print',
+    'the plate is unchanged since the last good print',
   ],
   failedBefore: ['the print before it failed too', 'the print before it was good'],
 };
@@ -102,52 +99,52 @@ interface TestWords {
 
 export const TEST_WORDS: Readonly<Record<TestName, TestWords>> = {
   turnPart: {
-    title: 'Print it again turned by a half',
-    how: 'The same file at the same place, turned by 180° about the vertical.',
+    title: 'Reprint, rotated 180°',
+    how: 'The same file at the same place, rotated 180° about the vertical.',
     outcomes: {
-      goesWithPart: 'the failure went with the part',
-      staysOnPlate: 'it stayed where it was on the plate',
+      goesWithPart: 'the failure moved with the part',
+      staysOnPlate: 'the failure stayed at the same place on the plate',
     },
   },
   postField: {
     title: 'Print a field of small posts',
-    how: 'Posts of 2 mm all over the plate, 3 mm high: half an hour.',
-    outcomes: { patchMissing: 'a patch of them is missing or poor', allStand: 'all stand' },
+    how: 'Posts of 2 mm, 3 mm high, over the whole plate: half an hour.',
+    outcomes: { patchMissing: 'posts are missing or poor in one area', allStand: 'all posts are intact' },
   },
   imageCheck: {
-    title: 'Light image on white paper',
-    how: 'Vat off, white paper on the panel, all lit and then a grid: look from the side, never into the light.',
-    outcomes: { uneven: 'a patch is dark or uneven', even: 'it is even' },
+    title: 'Display image on white paper',
+    how: 'Remove the vat, put white paper on the screen, and show all pixels lit, then a grid. Look from the side, never into the light.',
+    outcomes: { uneven: 'an area is dark or uneven', even: 'it is even' },
   },
   filmToLight: {
-    title: 'Hold the film to the light',
-    how: 'Vat emptied and wiped, gloves on: look through the film against a lamp.',
+    title: 'Check the film against the light',
+    how: 'Wear gloves. Empty and wipe the vat, then look through the film against a lamp.',
     outcomes: { dented: 'it is dented, cloudy or slack there', clear: 'it is clear and tight' },
   },
   levelByPaper: {
-    title: 'Level by paper',
-    how: 'A strip of paper under each corner of the plate: it is held alike by all four, or not.',
-    outcomes: { uneven: 'the corners differ', even: 'all four alike' },
+    title: 'Check the level with paper',
+    how: 'Put a strip of paper under each corner of the plate. All four must hold it equally.',
+    outcomes: { uneven: 'the corners differ', even: 'all four equal' },
   },
   sameAgain: {
-    title: 'The same print again',
-    how: 'Nothing changed at all. It tells little for a whole print.',
-    outcomes: { failsAlike: 'it fails alike', comesOut: 'it comes out well' },
+    title: 'Repeat the same print',
+    how: 'Nothing changed. It shows little for the cost of a whole print.',
+    outcomes: { failsAlike: 'it fails the same way', comesOut: 'it prints well' },
   },
   otherFile: {
-    title: 'Another file at that place',
-    how: 'Something that has come out well before, at the place where this one failed.',
-    outcomes: { failsThere: 'it fails there too', comesOut: 'it comes out well' },
+    title: 'Print another file at that place',
+    how: 'Print something that has printed well before, at the place where this part failed.',
+    outcomes: { failsThere: 'it fails there too', comesOut: 'it prints well' },
   },
   warmer: {
-    title: 'The same with warmer resin',
-    how: 'Room and resin 5 °C warmer, all else as it was.',
-    outcomes: { better: 'it is better', same: 'it fails alike' },
+    title: 'Repeat with warmer resin',
+    how: 'Room and resin 5 °C warmer, everything else unchanged.',
+    outcomes: { better: 'it is better', same: 'it fails the same way' },
   },
   twinRegion: {
-    title: 'Look at the twin of that region',
-    how: 'A region of the part that is shaped and lies alike, elsewhere on the plate.',
-    outcomes: { twinToo: 'it failed too', twinWhole: 'it is whole' },
+    title: 'Compare with a similar region',
+    how: 'A region of the part with the same shape and orientation, at another place on the plate.',
+    outcomes: { twinToo: 'it failed too', twinWhole: 'it is intact' },
   },
 };
 
@@ -162,17 +159,17 @@ const COMMON_WORDS: Readonly<Record<Common, string>> = {
 
 export const describeCommon = (common: Common): string => COMMON_WORDS[common];
 
-/** What is wrong with places, which, and how to mend it; prints and places are counted from one. */
+/** What is wrong with places, which, and what to do; prints and places are counted from one. */
 export function describePlaceIssue(issue: PlaceIssue): string {
   switch (issue.code) {
     case 'noSuchPlace':
-      return `print ${issue.print + 1}: failed place ${issue.at} is none of its places; they are counted from 0.`;
+      return `print ${issue.print + 1}: failed place ${issue.at} does not exist. Places are counted from 0.`;
     case 'twice':
       return `print ${issue.print + 1}: place ${issue.at} is named twice as failed.`;
     case 'badPlace':
       return `print ${issue.print + 1}, place ${issue.at}: two or three numbers in mm are needed.`;
     case 'tooFew':
-      return `failures of ${issue.prints === 1 ? 'one print' : 'no print'} only: too few to tell. Note those of another print too.`;
+      return `failures of ${issue.prints === 1 ? 'one print' : 'no print'} only: not enough data. Record the failures of another print too.`;
   }
 }
 
@@ -185,8 +182,8 @@ export function describeCauseIssue(issue: CauseIssue): string {
     case 'badChance':
       return `table, ${issue.evidence}, ${issue.cause}: a chance from 0 to 1 is missing or out of range.`;
     case 'unknownEvidence':
-      return `evidence ${issue.evidence}: the table has no such line.`;
+      return `evidence ${issue.evidence}: the table has no such row.`;
     case 'impossible':
-      return 'the evidence contradicts itself: by the zeros and ones of the table no cause is left. Put chances near them instead.';
+      return 'the evidence is contradictory: the zeros and ones in the table exclude every cause. Use chances near 0 and 1 instead.';
   }
 }

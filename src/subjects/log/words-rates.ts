@@ -3,15 +3,15 @@ import type { HeightClass, RatesBy, Standing } from './view-rates';
 export const BY_WORDS: Readonly<Record<RatesBy, string>> = {
   profile: 'by profile',
   resin: 'by resin',
-  standing: 'by how the parts stood',
-  height: 'by height of the plate',
+  standing: 'by support',
+  height: 'by height',
 };
 
 const CLASS_WORDS: Readonly<Record<Standing | HeightClass, string>> = {
-  plate: 'on the plate itself',
+  plate: 'directly on the plate',
   supports: 'on supports',
-  inFile: 'on supports of their file',
-  mixed: 'some on supports, some not',
+  inFile: 'on supports in the file',
+  mixed: 'mixed',
   low: 'up to 10 mm',
   middle: '10 to 40 mm',
   tall: 'above 40 mm',

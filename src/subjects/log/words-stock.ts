@@ -13,7 +13,7 @@ export function describeStockIssue(issue: StockIssue): string {
     case 'nameTaken':
       return describeTakenName(issue.name);
     case 'changed':
-      return `${issue.name} was counted in another window meanwhile. Load the page again to see that count.`;
+      return `${issue.name} was counted in another window in the meantime. Reload the page to see that count.`;
   }
 }
 
@@ -22,11 +22,11 @@ export function describeStock(
   { left, printsLeft, runOut, isDue }: Stock,
   { unit, leadDays }: { readonly unit: string; readonly leadDays: number },
 ): string {
-  // Reckoned from prints: so fine as it is known.
+  // Calculated from prints: as precise as it is known.
   const much = `${left < 10 ? left.toFixed(1) : Math.round(left)} ${unit} left`;
   const lasts =
     printsLeft === Infinity ? '' : `, for ${printsLeft === 1 ? 'one print' : `${printsLeft} prints`}`;
   if (!isDue) return `${much}${lasts}`;
   const days = leadDays === 1 ? 'a day' : `${leadDays} days`;
-  return `${much}${lasts}. Order it: more takes ${days}, and it runs out before in ${Math.max(1, Math.round(100 * runOut))} of 100`;
+  return `${much}${lasts}. Order now: delivery takes ${days}, and the chance of running out before is ${Math.max(1, Math.round(100 * runOut))} in 100`;
 }

@@ -34,11 +34,11 @@ interface KeyedRow {
   readonly row: ReadingRow;
   /** Its identity in the file, if the file gives one. */
   readonly ownKey?: string;
-  /** Its identity by all that the file says of it. */
+  /** Its identity, from everything in its row of the file. */
   readonly key: string;
 }
 
-/** Numbers of a file and of the bench that differ by less are the same, mm. */
+/** Numbers of a file and of the workshop that differ by less are equal, mm. */
 const SAME_MM = 1e-9;
 
 /** Rows that are keyed in one step. */
@@ -50,7 +50,7 @@ function* keySteps(jobId: number, rows: readonly ReadingRow[]): Steps<KeyedRow[]
   const keyed: KeyedRow[] = [];
   for (const row of rows) {
     const { key: ownKey } = row;
-    // All that the file says of it but the line it stands in.
+    // Everything in its row of the file, without the line number.
     const facts = { ...row, line: undefined, key: undefined };
     const said = JSON.stringify([jobId, ownKey ?? '', facts]);
     const occurrence = ownKey === undefined ? (occurrences.get(said) ?? 0) : 0;

@@ -7,13 +7,13 @@ const id = z.number().int().positive();
 /** Made by whoever sends: the same key is the same reading. */
 const clientKey = z.string().min(8).max(80);
 
-/** A reading as the bench sends it, already in millimetres. */
+/** A reading as the browser sends it, already in millimetres. */
 export const readingInput = z.object({
   clientKey,
   sessionId: id,
   featureId: id,
   printId: id,
-  /** Zero and below are told apart from slips by the verb, in words. */
+  /** The use case, not the schema, tells zero and below from typing errors, with a sentence. */
   readingMm: z.number().min(-BOUNDS.size.high).max(BOUNDS.size.high),
   heightMm: z.number().min(BOUNDS.height.low).max(BOUNDS.height.high).optional(),
   confirmed: z.boolean(),
@@ -22,7 +22,7 @@ export const readingInput = z.object({
 
 export type ReadingInput = z.infer<typeof readingInput>;
 
-/** A word of fit as the bench sends it. */
+/** A hand fit as the browser sends it. */
 export const tryInput = z.object({
   clientKey,
   featureId: id,

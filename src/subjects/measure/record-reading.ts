@@ -20,11 +20,14 @@ interface NewReading {
 
 interface RecordedReading {
   readonly id: number;
-  /** Readings that another window took of this feature meanwhile; they are kept too. */
+  /** Readings of this feature that another window saved in the meantime; they are kept too. */
   readonly elsewhere: number;
 }
 
-/** Readings taken meanwhile by another window; a window's own keys begin alike, up to the colon. */
+/**
+ * Returns readings saved in the meantime by another window; the keys of one window have the same start, up to the
+ * colon.
+ */
 function newerReadings(db: Db, { clientKey, featureId, printId, seenId }: NewReading): number {
   if (seenId === undefined) return 0;
   const { readings } = tables;

@@ -3,7 +3,7 @@ import { type Db, evidenceChanged, queries, tables } from '@/store';
 import { keepSignatures } from '@/subjects/printing';
 import type { TakeBackIssue } from './words-issues';
 
-/** Takes back the newest standing reading of a print, or the one named; the reading itself stays on record. */
+/** Deletes the newest reading of a print, or the one named; the reading itself stays stored. */
 export function takeBackReading(
   db: Db,
   jobId: number,

@@ -13,7 +13,7 @@ interface Sitting {
   readonly simulatedPrint: boolean;
 }
 
-/** A session belongs to the print that lay on the bench when it began; of any other print it is only remembered. */
+/** A session belongs to the print that was measured when it began; any other print only uses it as a default. */
 export function sitDown(db: Db, view: JobView, printId = view.current?.printId): Sitting {
   const last = openSession(db, view.job.id);
   const isOpen = last !== undefined && last.session.printId === printId;

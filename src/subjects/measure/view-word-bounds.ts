@@ -8,7 +8,10 @@ interface SaidAt {
   readonly word: FitWord;
 }
 
-/** What words say of a feature's drawn size: the nearest that was too tight, and the nearest that was too loose. */
+/**
+ * Returns what hand fits say about a feature's drawn size: the nearest that was too tight, and the nearest that was too
+ * loose.
+ */
 export interface WordBounds {
   readonly tight?: SaidAt;
   readonly loose?: SaidAt;

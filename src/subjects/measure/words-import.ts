@@ -14,21 +14,21 @@ export type ImportIssue =
       readonly fileMm: number;
     };
 
-/** Why a readings.csv was not taken into a job; the line and the mend. */
+/** Why a readings.csv was not imported; the line and what to do. */
 export function describeImportIssue(issue: ImportIssue): string {
   switch (issue.code) {
     case 'gone':
       return 'this job no longer exists. Load the page again.';
     case 'noProfile':
-      return 'choose the printer, resin and profile under Need first.';
+      return 'choose the printer, resin and profile in Need first.';
     case 'noInstrument':
       return issue.name === ''
-        ? 'there is no instrument on this bench yet. Make one under Measure, then import the file again.'
-        : `line ${issue.line}: the instrument “${quoted(issue.name)}” is not on this bench. Make it under Measure, or leave the cell blank.`;
+        ? 'there is no caliper yet. Add one in Measure, then import the file again.'
+        : `line ${issue.line}: there is no caliper named “${quoted(issue.name)}”. Add it in Measure, or leave the cell blank.`;
     case 'otherDrawn':
-      return `line ${issue.line}: “${quoted(issue.feature)}” is drawn ${issue.haveMm} mm here and ${issue.fileMm} mm in the file. Correct one of them.`;
+      return `line ${issue.line}: the drawn size of “${quoted(issue.feature)}” is ${issue.haveMm} mm here and ${issue.fileMm} mm in the file. Correct one of them.`;
     case 'otherReading':
-      return `line ${issue.line}: this reading of “${quoted(issue.feature)}” is here as ${issue.haveMm} mm, and the file says ${issue.fileMm} mm. Take it back under Measure and clear its reading_id in the file, or correct the file.`;
+      return `line ${issue.line}: this reading of “${quoted(issue.feature)}” is ${issue.haveMm} mm here and ${issue.fileMm} mm in the file. Delete it in Measure and clear its reading_id in the file, or correct the file.`;
     default:
       return describeCsvIssue(issue);
   }

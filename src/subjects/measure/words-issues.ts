@@ -1,7 +1,7 @@
 import type { Doubt } from '@/core/metrology';
 import { GONE_WORDS } from '@/subjects/language/shared';
 
-/** Why a reading or a word was not kept. */
+/** Why a reading or a hand fit was not saved. */
 export type ReadingIssue =
   | { readonly code: 'doubt'; readonly doubt: Doubt; readonly readingMm: number }
   | { readonly code: 'gone'; readonly what: 'feature' | 'print' | 'session' }
@@ -17,7 +17,7 @@ export function describeReadingIssue(issue: Exclude<ReadingIssue, { code: 'doubt
         ? 'the feature and the print belong to different jobs. Load the page again.'
         : 'the feature and the measuring session belong to different jobs. Load the page again.';
     case 'notDrawn':
-      return `“${issue.feature}” is not in the file of this print. Add its drawn size under Need.`;
+      return `“${issue.feature}” is not in the file of this print. Add its drawn size in Need.`;
   }
 }
 
@@ -28,6 +28,6 @@ export interface TakeBackIssue {
 export function describeTakeBackIssue({ code }: TakeBackIssue): string {
   switch (code) {
     case 'nothingToTakeBack':
-      return 'there is no reading left to take back.';
+      return 'there is no reading to delete.';
   }
 }

@@ -7,5 +7,5 @@ export interface MeasureEntry {
 }
 
 export function describeMeasureEntry({ readings, newFeatures }: MeasureEntry): LedgerWords {
-  return { title: `${readings} readings imported from a file`, detail: `${newFeatures} features new` };
+  return { title: `${readings} readings imported from a file`, detail: `${newFeatures} new features` };
 }

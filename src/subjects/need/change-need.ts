@@ -68,8 +68,8 @@ function reopen(db: Db, job: queries.Job, wanted: NeedChange, before: Before): R
 }
 
 /**
- * Changes what a job is for, and opens again what depends on it: limits by temperature, the acceptance test, sizes drawn
- * for another process. A change made elsewhere meanwhile is not overwritten: the sender is told.
+ * Changes what a job is for, and reopens what depends on it: limits by temperature, the acceptance test, sizes drawn
+ * for another process. A change made elsewhere in the meantime is not overwritten: the sender is informed.
  */
 export function changeNeed(
   db: Db,

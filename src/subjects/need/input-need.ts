@@ -49,27 +49,27 @@ function omitTicks<Form extends Ticks>(form: Form): Omit<Form, keyof Ticks> {
 export const needForm = z
   .object({
     name: textField('Name'),
-    need: textField('What it must do, between what', { optional: true, limit: 2000, isMultiline: true }),
+    need: textField('Purpose and mating parts', { optional: true, limit: 2000, isMultiline: true }),
     acceptance: textField('Acceptance test, agreed before printing', {
       optional: true,
       limit: 500,
       isMultiline: true,
     }),
     profileId: optionalId('Printer, resin and profile'),
-    rule: choiceField('When is a size in?', ['guarded', 'shared'], {
-      hint: 'Guarded is the default: a size near a limit is not called in while its uncertainty reaches over it.',
+    rule: choiceField('Decision rule', ['guarded', 'shared'], {
+      hint: 'Guarded is the default: a size near a limit does not pass while its uncertainty reaches past the limit.',
     }),
-    quantity: optionalNumber('How many', 'number', { low: 1, high: 100_000 }),
-    dueOn: dayField('By when'),
-    seenFaces: textField('Seen faces, in words', { optional: true, limit: 300 }),
-    hottestC: optionalNumber('Hottest moment', 'temperature', { low: -60, high: 1000 }),
-    hottestWhen: textField('What makes it hot, making included', { optional: true, limit: 120 }),
-    fitState: choiceField('The limits hold when the part is', FIT_STATES, {
-      hint: 'What is read in another state is shown and not judged.',
+    quantity: optionalNumber('Quantity', 'number', { low: 1, high: 100_000 }),
+    dueOn: dayField('Due date'),
+    seenFaces: textField('Visible faces', { optional: true, limit: 300 }),
+    hottestC: optionalNumber('Highest temperature', 'temperature', { low: -60, high: 1000 }),
+    hottestWhen: textField('Heat source, assembly included', { optional: true, limit: 120 }),
+    fitState: choiceField('Limits apply when the part is', FIT_STATES, {
+      hint: 'Measurements in another state are shown but not judged.',
     }),
     fitC: optionalNumber('Fits must hold at', 'temperature', { low: -60, high: 300 }),
-    loadWords: textField('Load, in words', { optional: true, limit: 300 }),
-    loadN: optionalNumber('and in number', 'force', { low: 0, high: 1e6 }),
+    loadWords: textField('Load, description', { optional: true, limit: 300 }),
+    loadN: optionalNumber('Load, value', 'force', { low: 0, high: 1e6 }),
     revision: numberField('Revision', 'number', { low: 0, high: 1e9 }),
     ...claimFields,
     ...sideFields,
@@ -84,13 +84,13 @@ export const needForm = z
 /** How a print did in the agreed test. */
 export const answerForm = z.object({
   answer: choiceField('The part', ANSWERS),
-  note: textField('In a line: what was seen', { optional: true, limit: 300 }),
+  note: textField('Result in one line', { optional: true, limit: 300 }),
 });
 
 export const LONGEST_CAPTION = 120;
 
 /** What a photo or sketch shows; its file travels beside. */
 export const pictureForm = z.object({
-  runId: optionalId('Run'),
-  caption: textField('What it shows', { optional: true, limit: LONGEST_CAPTION }),
+  runId: optionalId('Print'),
+  caption: textField('Description', { optional: true, limit: LONGEST_CAPTION }),
 });

@@ -8,7 +8,7 @@ export type NeedIssue = { readonly code: 'gone' } | { readonly code: 'changedEls
 export type AnswerIssue =
   { readonly code: 'gone' } | { readonly code: 'noTest' } | { readonly code: 'notPrinted' };
 
-/** Why a picture was not kept. */
+/** Why a picture was not saved. */
 export type PictureIssue =
   | { readonly code: 'notAPicture' }
   | { readonly code: 'cutShort' }
@@ -24,7 +24,7 @@ export function describeAnswerIssue({ code }: AnswerIssue): string {
     case 'gone':
       return GONE_WORDS;
     case 'noTest':
-      return 'no acceptance test is agreed yet. Write it under Need.';
+      return 'no acceptance test is agreed yet. Write one in Need.';
     case 'notPrinted':
       return 'nothing is printed yet, so there is nothing to test.';
   }
@@ -39,8 +39,8 @@ export function describePictureIssue(issue: PictureIssue): string {
     case 'cutShort':
       return 'this picture is cut short: a part of the file is missing. Take it again, or copy it again from the camera.';
     case 'notAPicture':
-      return 'this is neither a JPEG nor a PNG nor a WebP picture. Save it as one of these.';
+      return 'this file is not a JPEG, PNG or WebP picture. Save the picture in one of these formats.';
     case 'pictureTooLarge':
-      return `the picture has ${megabytes(issue.bytes)} MB; up to ${megabytes(issue.limitBytes)} MB are kept. Make it smaller.`;
+      return `the picture has ${megabytes(issue.bytes)} MB; the limit is ${megabytes(issue.limitBytes)} MB. Make it smaller.`;
   }
 }

@@ -3,6 +3,7 @@ import type { Answer } from '@/core/need';
 import { describeRule } from '@/subjects/language/shared';
 import type { LedgerWords } from '@/subjects/records/shared';
 import type { Reopened } from '@/subjects/job/shared';
+import { describeAnswer } from './words-need';
 
 /** What is decided of what a job is for. */
 export type NeedEntry =
@@ -14,15 +15,15 @@ export type NeedEntry =
 function shortly(each: Reopened): string {
   switch (each.code) {
     case 'fits':
-      return `limits of ${each.names.join(', ')} moved`;
+      return `limits of ${each.names.join(', ')} changed`;
     case 'acceptance':
-      return 'the acceptance test is open again';
+      return 'the acceptance test was reopened';
     case 'resin':
       return `${each.name} no longer passes`;
     case 'drawn':
-      return `attempt ${each.attempt} was drawn before`;
+      return `attempt ${each.attempt} was created before this change`;
     case 'check':
-      return 'the check is open again';
+      return 'the check was reopened';
   }
 }
 
@@ -36,7 +37,7 @@ export function describeNeedEntry(entry: NeedEntry): LedgerWords {
       return { title: 'Need changed', detail: entry.opened.map(shortly).join('; ') };
     case 'testAnswered':
       return {
-        title: `Acceptance test ${entry.answer}`,
+        title: `Acceptance test ${describeAnswer(entry.answer)}`,
         detail: `print ${entry.print}${entry.note === '' ? '' : `: ${entry.note}`}`,
       };
   }

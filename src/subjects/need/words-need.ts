@@ -15,22 +15,22 @@ const CLAIM_WORDS: Readonly<Record<Claim, ClaimWords>> = {
   skin: {
     label: 'worn on skin',
     caution:
-      'Under-cured resin can make skin allergic for life. Use only a resin rated for skin, washed and cured as its sheet says. This program cannot vouch for it.',
+      'Under-cured resin can make skin allergic for life. Use only a resin rated for skin, washed and cured as its datasheet says. This program cannot confirm that it is safe.',
   },
   mouth: {
     label: 'in or near the mouth or an eye',
     caution:
-      'In or near the mouth or an eye, use only a rated resin on a validated process, made and fitted by licensed practice. This program only computes sizes.',
+      'In or near the mouth or an eye, use only a rated resin and a validated process. A licensed professional must make and fit the part. This program only computes sizes.',
   },
   food: {
     label: 'touches food or drink',
     caution:
-      'Layer lines trap food, and most resins must not touch it. Use a rated resin with a coating, or another material. Local food rules decide.',
+      'Layer lines trap food, and most resins must not touch food. Use a rated resin with a coating, or another material. Local food rules apply.',
   },
   sterile: {
     label: 'must be sterile',
     caution:
-      'Only a resin rated for it, after the whole wash and cure of its sheet, in a validated cycle and by licensed practice. Steam also asks for its heat and may deform a part that is merely clean.',
+      'Use only a resin rated for it, after the full wash and cure of its datasheet, in a validated cycle and by a licensed professional. Steam also needs heat resistance and may deform a part that is only clean.',
   },
   pressure: {
     label: 'under pressure or vacuum',
@@ -45,22 +45,22 @@ const CLAIM_WORDS: Readonly<Record<Claim, ClaimWords>> = {
   water: {
     label: 'stays wet or under water',
     caution:
-      'Cured resin takes up water, swells and softens. Choose one of low uptake, coat it, and measure a spare after a week in water. Not for drinking water.',
+      'Cured resin takes up water, swells and softens. Choose a resin with low water uptake, coat the part, and measure a spare after a week in water. Not for drinking water.',
   },
   outdoors: {
     label: 'used outdoors',
     caution:
-      'Sun and frost make cured resin yellow and brittle within months. Paint it, look it over each season, and do not hang anything from it that may fall on someone.',
+      'Sun and frost make cured resin yellow and brittle within months. Paint the part, inspect it every season, and do not hang anything from it that may fall on someone.',
   },
   children: {
     label: 'within reach of children',
     caution:
-      'Small parts are swallowed and brittle ones break sharp. A printed part is not a certified toy: keep it away from children unless your local toy rules are met.',
+      'Children swallow small parts, and brittle parts break into sharp pieces. A printed part is not a certified toy: keep it away from children unless your local toy rules are met.',
   },
   heat: {
     label: 'near a flame or a hot surface',
     caution:
-      'Cured resin softens, then burns. Keep it away from flames and heaters. Hot plastic formed or moulded over it sticks and burns skin: wear heat gloves and try the hottest step on a spare part first.',
+      'Cured resin softens, then burns. Keep it away from flames and heaters. Hot plastic formed or moulded over it sticks and burns skin: wear heat gloves, and try the hottest step on a spare part first.',
   },
 };
 
@@ -69,13 +69,13 @@ export function describeClaim(claim: Claim): ClaimWords {
 }
 
 const TEST_WORDS: Readonly<Record<AcceptanceTest, string>> = {
-  pushAndShake: 'Pushes in by thumb and stays when it is shaken upside down',
-  turnsByHand: 'Turns by hand all the way round without rubbing',
-  holdsPose: 'Holds its pose when it is set and let go',
+  pushAndShake: 'Pushes in by thumb and stays in place when shaken upside down',
+  turnsByHand: 'Turns by hand through a full turn without rubbing',
+  holdsPose: 'Holds its position after it is set and released',
   passesGauge: 'Passes the gauge',
-  looksAlike: 'Looks like its neighbour at arm’s length',
+  looksAlike: 'Matches its neighbour at arm’s length',
   slidesByHand: 'Slides on by hand, without a tool',
-  bearsLoad: 'Bears its load for a day without giving way',
+  bearsLoad: 'Carries its load for a day without creeping',
 };
 
 export function describeAcceptanceTest(test: AcceptanceTest): string {
@@ -93,5 +93,5 @@ export function describeAnswer(answer: Answer): string {
 }
 
 export function describeOrigin(origin: MateOrigin): string {
-  return origin === 'bought' ? 'bought, can be bought again' : 'an old part, as found';
+  return origin === 'bought' ? 'bought, can be reordered' : 'old part, as found';
 }

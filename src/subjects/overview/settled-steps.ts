@@ -8,7 +8,7 @@ import type { LedgerStep } from '@/subjects/records';
 import { stateBySteps } from '@/subjects/run';
 import type { PrintFound } from './outcome-of-print';
 
-/** How settled each step of a job is, 0 to 1. */
+/** Returns how complete each step of a job is, 0 to 1. */
 export type Settled = Readonly<Record<LedgerStep, number>>;
 
 /** Its newest attempt was drawn before something changed on which its sizes depend. */

@@ -6,7 +6,7 @@ import { foundInPrint } from './outcome-of-print';
 import { isOvertaken, type Settled, settledSteps } from './settled-steps';
 import type { LedgerEntry } from './words-ledger';
 
-/** What stands around every step of a job: its name, how settled each step is, and the ledger. */
+/** What is around every step of a job: its name, how complete each step is, and the decisions. */
 export interface JobFrame {
   readonly name: string;
   readonly kind: 'part' | 'gauge';

@@ -32,7 +32,7 @@ function changesBetween(view: JobView, index: number): AttemptChange[] {
   const before = view.attempts[index - 1];
   if (before === undefined) return [];
   const nameOf = (id: number) =>
-    view.features.find((feature) => feature.id === id)?.name ?? 'a feature put away';
+    view.features.find((feature) => feature.id === id)?.name ?? 'a removed feature';
   const changes: AttemptChange[] = [];
   if (now.profileId !== before.profileId) changes.push({ kind: 'profile' });
   if (now.lever !== before.lever) changes.push({ kind: 'lever', to: now.lever });

@@ -107,7 +107,7 @@ function compare(a: JobGlance, b: JobGlance): number {
   return a.done ? b.since.getTime() - a.since.getTime() : a.since.getTime() - b.since.getTime();
 }
 
-/** Glances of a bench by job, with the keys of what they are made of. */
+/** Overviews of a workshop's jobs, with the keys of what they are made of. */
 interface KeptGlances {
   readonly benchKey: string;
   readonly byJob: ReadonlyMap<number, { readonly key: string; readonly glance: JobGlance }>;
@@ -115,7 +115,7 @@ interface KeptGlances {
 
 const kept = globalThis as typeof globalThis & { mellowGlances?: WeakMap<object, KeptGlances> };
 
-/** Kept until something changes in the job or in what all jobs depend on. */
+/** Cached until something changes in the job or in what all jobs depend on. */
 const keptGlances = (kept.mellowGlances ??= new WeakMap());
 
 /** Every open job with its next step, what waits longest first. */
@@ -165,7 +165,7 @@ export function* glanceSteps(db: Db): Steps<JobGlance[]> {
   return [...byJob.values()].map(({ glance }) => glance).sort(compare);
 }
 
-/** Jobs that were put away. */
+/** Archived jobs. */
 export function glanceAtArchive(db: Db): { readonly id: number; readonly name: string }[] {
   return queries.listJobs(db, { archived: true }).map(({ job }) => ({ id: job.id, name: job.name }));
 }

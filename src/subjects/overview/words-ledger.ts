@@ -10,7 +10,7 @@ import { describeToldEntry, type LedgerWords, type ToldEntry } from '@/subjects/
 import { describePlateEntry, type PlateEntry } from '@/subjects/plate/shared';
 import { describeSheetEntry, type SheetEntry } from '@/subjects/sheet/shared';
 
-/** Everything that stands in a ledger; each subject says its own. */
+/** All decisions in the history of a job; each subject describes its own. */
 export type LedgerEntry =
   | JobEntry
   | NeedEntry
@@ -24,7 +24,7 @@ export type LedgerEntry =
   | LogEntry
   | ToldEntry;
 
-/** A line of the ledger in words. */
+/** Returns a decision as text. */
 export function describeLedgerEntry(entry: LedgerEntry): LedgerWords {
   switch (entry.code) {
     case 'attemptDrawn':

@@ -5,7 +5,7 @@ import { waitingRun } from './open-run';
 import type { GateKey } from './words-gate';
 import type { PlateIssue } from './words-plate';
 
-/** An answer of the gate: all of these are well, or one is not, with the reason to print all the same. */
+/** An answer to the pre-print checklist: all of these are OK, or one is not, with the reason to start anyway. */
 export interface GateAnswered {
   readonly keys: readonly GateKey[];
   readonly well: boolean;
@@ -27,7 +27,7 @@ export function answerGate(
   return ok(undefined);
 }
 
-/** Takes answers back: those questions are asked again. */
+/** Undoes answers: these questions are asked again. */
 export function reopenGate(db: Db, runId: number, key: GateKey): Result<void, PlateIssue> {
   const waiting = waitingRun(db, runId);
   if (!waiting.ok) return waiting;

@@ -23,7 +23,7 @@ export interface RunEnd {
 
 type Started = queries.Run & { readonly startedAt: Date };
 
-/** Whether the clock was set back since a run began: then no time of it can be told. */
+/** Returns whether the clock was set back since a print began: then its times are unknown. */
 const isClockChanged = ({ startedAt }: Started, now: Date) => now < startedAt;
 
 /** What is wrong with how a run is said to have ended; its times are not asked of a clock that was set back. */
@@ -85,8 +85,8 @@ function lowerVat(db: Db, run: Started, printerId: number, layer: number): void 
 }
 
 /**
- * Ends a run, whatever became of the clock meanwhile: its prints are there to be washed and measured, the vat is lower by what they
- * took, its hours are known where the clock was not set back. Such a print is taken to have ended when it began.
+ * Ends a print, whatever happened to the clock in the meantime: its pieces can be washed and measured, the vat has less
+ * resin, its hours are known if the clock was not set back. Otherwise the print counts as ended when it began.
  */
 export function endRun(db: Db, runId: number, said: RunEnd, now = new Date()): Result<void, PlateIssue> {
   return allOrNothing<void, PlateIssue>(db, (tx) => {

@@ -15,7 +15,7 @@ import { GATE_KEYS } from './words-gate';
 const COPIES = { low: 0, high: 500 } as const;
 
 /** How a piece is printed: solid where no wall is given. */
-const wallField = () => optionalNumber('Wall, if it is hollow', 'length', { low: 0.3, high: 50 });
+const wallField = () => optionalNumber('Wall thickness, if hollow', 'length', { low: 0.3, high: 50 });
 
 /** A job's newest attempt for a plate. */
 export const layForm = z
@@ -43,15 +43,15 @@ const VOLUME = { low: 0, high: 50_000 } as const;
 /** What the vat holds, and its level by volume, by two marks, or on a scale. */
 export const vatForm = z
   .object({
-    capacityMl: numberField('The vat holds', 'volume', VOLUME),
-    floorMl: numberField('Least that still prints', 'volume', VOLUME),
-    by: choiceField('Level read', ['volume', 'marks', 'weight']),
-    ml: optionalNumber('In the vat now', 'volume', VOLUME),
-    lowMl: optionalNumber('At the lower mark', 'volume', VOLUME),
-    highMl: optionalNumber('At the upper mark', 'volume', VOLUME),
-    sharePercent: optionalNumber('Resin stands, of the way up', 'percent', { low: 0, high: 150 }),
-    fullG: optionalNumber('Vat with resin', 'mass', { low: 0, high: 50_000 }),
-    emptyG: optionalNumber('Vat alone', 'mass', { low: 0, high: 50_000 }),
+    capacityMl: numberField('Vat capacity', 'volume', VOLUME),
+    floorMl: numberField('Minimum level to print', 'volume', VOLUME),
+    by: choiceField('Read the level', ['volume', 'marks', 'weight']),
+    ml: optionalNumber('Resin in the vat', 'volume', VOLUME),
+    lowMl: optionalNumber('Volume at the lower mark', 'volume', VOLUME),
+    highMl: optionalNumber('Volume at the upper mark', 'volume', VOLUME),
+    sharePercent: optionalNumber('Resin level between the marks', 'percent', { low: 0, high: 150 }),
+    fullG: optionalNumber('Weight of vat with resin', 'mass', { low: 0, high: 50_000 }),
+    emptyG: optionalNumber('Weight of empty vat', 'mass', { low: 0, high: 50_000 }),
     density: optionalNumber('Density, g/ml', 'number', { low: 0.5, high: 3 }),
   })
   .transform(({ capacityMl, floorMl, by, ...given }, context) => {
@@ -81,13 +81,13 @@ export const vatForm = z
 
 /** The bottle that is poured from, and the warmth of the room. */
 export const aroundForm = z.object({
-  bottleId: optionalId('Poured from'),
-  roomC: optionalNumber('Room now', 'temperature', { low: -10, high: 60 }),
+  bottleId: optionalId('Bottle'),
+  roomC: optionalNumber('Room temperature', 'temperature', { low: -10, high: 60 }),
 });
 
 export const pourForm = z.object({
   clientKey: textField('Key', { limit: 80 }),
-  ml: numberField('Poured', 'volume', { low: 0.1, high: 20_000 }),
+  ml: numberField('Added resin', 'volume', { low: 0.1, high: 20_000 }),
   bottleId: optionalId('From'),
   layer: optionalNumber('Layer', 'number', { low: 0, high: 1_000_000 }),
 });
@@ -95,29 +95,29 @@ export const pourForm = z.object({
 /** Hours and minutes of a clock, 24 hours. */
 const CLOCK = /^([01]?\d|2[0-3])[:.]?([0-5]\d)$/;
 
-/** How a print ended. `at` is of today, or of yesterday where that is still to come. */
+/** How a print ended. `at` is today, or yesterday if that time is in the future. */
 export const endForm = z
   .object({
-    seen: choiceField('Its end', ['now', 'at', 'unseen']),
+    seen: choiceField('End of print', ['now', 'at', 'unseen']),
     at: textField('At', { optional: true, limit: 5 }),
   })
   .transform(({ seen, at }, context) => {
     const match = CLOCK.exec(at);
     if (seen === 'at' && match === null)
-      return refuse(context, { code: 'worded', text: 'give the time as 14:05.' }, 'at');
+      return refuse(context, { code: 'worded', text: 'enter the time as 14:05.' }, 'at');
     return { seen, at: match === null ? undefined : { hours: Number(match[1]), minutes: Number(match[2]) } };
   });
 
 export const stopForm = z.object({
   layer: optionalNumber('Last good layer', 'number', { low: 0, high: 1_000_000 }),
-  reason: textField('Why it was stopped', { limit: 200 }),
-  isUsable: tickField('Something of it can be used'),
+  reason: textField('Reason for the stop', { limit: 200 }),
+  isUsable: tickField('Some parts are usable'),
 });
 
 export const weighForm = z.object({
   parts: numberField('Parts', 'number', { low: 0, high: 1e6 }),
   supports: numberField('Supports', 'number', { low: 0, high: 1e6 }),
-  unit: choiceField('Weighed in', ['g', 'oz', 'ml']),
+  unit: choiceField('Unit', ['g', 'oz', 'ml']),
 });
 
 /** A piece put somewhere else. */

@@ -2,7 +2,7 @@ import { fail, ok, type Result } from '@/core/result';
 import { type Db, tables } from '@/store';
 import type { PlateIssue } from './words-plate';
 
-/** Layers of a part, as they were read off its file. */
+/** Layers of a part, as read from its file. */
 export interface LayersRead {
   readonly part: string;
   readonly layerMm: number;

@@ -71,7 +71,7 @@ function putCopies(db: Db, runId: number, attemptId: number, { copies, wallMm }:
     .run();
 }
 
-/** Changes how many copies of an attempt lie on a plate; none takes it off. What lies there is packed anew. */
+/** Changes the number of copies of an attempt on a plate; zero removes it. The plate is packed again. */
 export function setCopies(
   db: Db,
   runId: number,
@@ -90,7 +90,7 @@ export function setCopies(
   });
 }
 
-/** Packs everything on a plate anew. */
+/** Packs everything on a plate again. */
 export function arrangePlate(db: Db, runId: number, gapMm: number): Result<void, PlateIssue> {
   return allOrNothing<void, PlateIssue>(db, (tx) => {
     const waiting = waitingRun(tx, runId);

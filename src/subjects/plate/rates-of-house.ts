@@ -15,7 +15,7 @@ const USUAL = { printMin: 35, pieceMin: 8 } as const;
 
 type House = Pick<HouseRules, 'schools' | 'run'>;
 
-/** What money a print takes in this house: its rates, with the gloves and the air of its own way. */
+/** Returns the cost rates of a print: those in the settings, with gloves and air by shop practice. */
 export function ratesOf({ schools, run }: House): WayRates {
   const { machineHour, workHour, resinLitre, perPrint, perLayer, glovePair, coalHour } = run;
   return {
@@ -27,7 +27,7 @@ export function ratesOf({ schools, run }: House): WayRates {
   };
 }
 
-/** Minutes of work that a print and each of its pieces take in this house. */
+/** Returns the minutes of labour of a print and of each of its pieces. */
 export function attendedOf({ schools }: Pick<House, 'schools'>): {
   readonly printMin: number;
   readonly pieceMin: number;

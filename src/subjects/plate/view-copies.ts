@@ -5,7 +5,7 @@ import type { JobView } from '@/subjects/job';
 import { layersKey, ASSUMED_BED } from './view-plate';
 import { printChances } from './view-print-chance';
 
-/** How many copies to start, and why so many. */
+/** How many copies to start, and why. */
 export interface CopiesAdvice {
   readonly copies: number;
   readonly wanted: number;
@@ -30,7 +30,9 @@ function roomOf(db: Db, view: JobView, gapMm: number): number | undefined {
   return packPlate([{ id: 1, widthMm, depthMm, copies: MOST }], { ...bed, gapMm }).placed.length;
 }
 
-/** How many copies this house starts of a job: as many as are wanted, as make them sure in 95 of 100, or a full plate. */
+/**
+ * Returns how many copies of a job to start: as many as are wanted, as many as give them with 95 %, or a full plate.
+ */
 export function adviseCopies(
   db: Db,
   view: JobView,

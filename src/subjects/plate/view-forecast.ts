@@ -69,7 +69,7 @@ function paced(outlook: VatOutlook, timed: readonly TimedPrint[]): VatOutlook {
   };
 }
 
-/** Name of the resin in a printer's vat; undefined: it holds the wanted one, or nobody said. */
+/** Name of the resin in a printer's vat; undefined if it is the wanted one, or unknown. */
 export function otherInVat(db: Db, { printer, resin }: queries.ProfileRow): string | undefined {
   if (printer.vatResinId === null || printer.vatResinId === resin.id) return undefined;
   return queries.findResin(db, printer.vatResinId)?.resin.name;

@@ -17,7 +17,7 @@ import type { GateFact, NightCosts } from './words-gate';
 /** How a question of the gate stands: answered by what is known, by the person, or open. */
 export interface GateQuestion {
   readonly fact: GateFact;
-  /** `well`: nothing to do. `exception`: known not to be well, and printed all the same for a reason. */
+  /** `well`: nothing to do. `exception`: known not to be OK, and started anyway for a reason. */
   readonly state: 'well' | 'open' | 'exception';
   /** What is known already says that it is not well: only a reason opens the gate. */
   readonly isKnownBad: boolean;
@@ -105,7 +105,7 @@ function resinFacts(db: Db, { run, row, forecast, house }: GateContext): Known[]
   return [resinFact, enough, bottleFact];
 }
 
-/** The film against what this print costs where it fails, hands counted. */
+/** The film against the cost of this print if it fails, labour included. */
 function filmFact(db: Db, { row, house, forecast, items }: GateContext): Known {
   const { care, schools } = house;
   const { since, layers, risk } = filmOf(db, row.printer.id, care.filmLayers);
@@ -152,7 +152,7 @@ function machineFacts(db: Db, context: GateContext): Known[] {
   return facts;
 }
 
-/** Warm enough; below what the sheet asks for; or so near to it that an open window decides. */
+/** Warm enough; colder than the datasheet requires; or so close to it that an open window decides. */
 function warmth(roomC: number | null, leastC: number | undefined, marginK: number): Known['known'] {
   if (leastC === undefined) return 'well';
   if (roomC === null) return 'ask';

@@ -3,7 +3,7 @@ import { type LyingPiece, findPlaceIssues, type PlaceIssue, type PlateAreas } fr
 import { type Db, queries } from '@/store';
 import { type JobView, partOfJob, type PartView, viewPart } from '@/subjects/job';
 
-/** A plate, mm; one that nobody measured is assumed as small as they come. */
+/** A plate, mm; one with unknown size is assumed to be the smallest usual one. */
 export interface Bed {
   readonly widthMm: number;
   readonly depthMm: number;
@@ -101,7 +101,7 @@ export function viewItems(db: Db, runId: number): PlateItem[] {
   });
 }
 
-/** Pieces of all items as they lie, those of unread parts left out, with their ids. */
+/** Pieces of all items at their places, without parts that were not read, with their ids. */
 export function lyingPieces(items: readonly PlateItem[]): (LyingPiece & { readonly id: number })[] {
   return items.flatMap(({ sizeMm, pieces }) =>
     sizeMm === undefined ? [] : pieces.map((piece) => ({ ...piece, widthMm: sizeMm[0], depthMm: sizeMm[1] })),

@@ -12,13 +12,13 @@ export interface PrintChance {
   readonly high: number;
   /** Plates that ended on it. */
   readonly plates: number;
-  /** Of all plates of the bench: share of the lost pieces that are lost with their whole plate. */
+  /** Of all plates of the workshop: share of the lost pieces that are lost with their whole plate. */
   readonly commonShare: number;
 }
 
 /**
- * Chances of all printers by the log of the bench: each printer's own plates, drawn towards the others as far as few speak
- * for it, and towards what is usual before there are any.
+ * Returns the chances of all printers from the log: each printer's own plates, drawn towards the others if few plates
+ * speak for it, and towards a typical printer before there are any.
  */
 export function printChances(db: Db, usualShare: number): (printerId: number) => PrintChance {
   return keepAnswer(db, ['chances', usualShare, queries.logKey(db)], () => learnChances(db, usualShare));

@@ -39,7 +39,7 @@ export interface RunView {
   readonly changes?: ReturnType<typeof changesSinceLast>;
   readonly waiting: readonly WaitingJob[];
   readonly bottles: readonly BottleChoice[];
-  /** To be poured before the start by the way of the house, ml; undefined where the vat is not known. */
+  /** To be added before the start by shop practice, ml; undefined if the vat is unknown. */
   readonly fillMl?: number;
   readonly pours: readonly (typeof tables.pours.$inferSelect)[];
   readonly weighing?: typeof tables.weighings.$inferSelect;
@@ -120,7 +120,7 @@ export function forecastOfRun(db: Db, runId: number): PlateForecast | undefined 
   return areas && forecastOf(db, row, areas);
 }
 
-/** A run that prints, as its clock is reckoned; undefined where nobody kept what it was started with. */
+/** A print in progress, by its clock; undefined if its start settings were not stored. */
 export function runningPrint(db: Db, { run, row, forecast }: RunView): RunningPrint | undefined {
   if (run.plan === null) return undefined;
   const { program, layers } = run.plan;

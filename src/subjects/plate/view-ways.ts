@@ -8,13 +8,13 @@ import { LOSS_SHARE, listTimed, otherInVat } from './view-forecast';
 import { attendedOf, ratesOf } from './rates-of-house';
 import { ASSUMED_BED } from './view-plate';
 
-/** What the ways of printing a job are compared by, but for the poses, which its file tells. */
+/** What the print options of a job depend on, except the orientations, which come from its file. */
 export interface WaysView {
   readonly ask: Omit<WayAsk, 'poses' | 'volumeMm3'>;
   readonly print: PrintChance;
   /** Chance that the sizes of a piece are in their limits; undefined: nothing was expected of them. */
   readonly sizes?: number;
-  /** The layer height that the house likes, mm. */
+  /** The preferred layer height, mm. */
   readonly likedMm: number;
 }
 
@@ -24,7 +24,7 @@ const STANDARD_MM = [0.025, 0.05, 0.1] as const;
 /** More than this many high nobody watches any more. */
 const STACK_UP_TO = 3;
 
-/** Everything but the poses; undefined where no printer and resin were chosen. */
+/** Everything except the orientations; undefined if no printer and resin are chosen. */
 export function viewWays(
   db: Db,
   view: JobView,

@@ -10,7 +10,7 @@ interface BlockForeseen {
   readonly printHours: number;
 }
 
-/** A block before a plate, or the plate at once; the shop's own money, hands counted. */
+/** A block before a plate, or the plate at once; cost in the workshop's currency, labour included. */
 export interface BlockWeighed {
   readonly plateCost: number;
   readonly blockCost: number;

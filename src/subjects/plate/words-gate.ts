@@ -97,13 +97,13 @@ const GATE_NAMES: Readonly<Record<GateKey, string>> = {
   shaken: 'Resin shaken',
   drained: 'Vat drained',
   air: 'Air and gloves',
-  film: 'Film without dent or cloud',
+  film: 'Film without dents or clouding',
   level: 'Plate level',
   plateDry: 'Plate dry of solvent',
   vatSeated: 'Vat seated and screwed down',
   nothingInVat: 'Nothing solid in the vat',
-  display: 'Display read back',
-  present: 'Somebody is there',
+  display: 'Display check passed',
+  present: 'Somebody is present',
 };
 
 export const GATE_KEYS = Object.keys(GATE_NAMES) as [GateKey, ...GateKey[]];
@@ -123,9 +123,9 @@ function hours(seconds: number): string {
 }
 
 const FILL_WORDS = {
-  need: 'Fill it for this print and what must stay.',
-  brim: 'Fill it to its mark.',
-  later: 'Fill it low; top it up when you are called.',
+  need: 'Fill it for this print plus the minimum level.',
+  brim: 'Fill it to the maximum mark.',
+  later: 'Fill it low, and top it up when the timer calls you.',
 } as const;
 
 function describeEnough({
@@ -137,45 +137,43 @@ function describeEnough({
   tooMuch,
 }: Extract<GateFact, { key: 'enough' }>) {
   if (tooMuch)
-    return 'One layer uses more than a full vat has above its floor: this print cannot be made in one go.';
-  if (levelMl === undefined || leftMl === undefined)
-    return `Nobody said how full the vat is. ${FILL_WORDS[fill]}`;
+    return 'One layer needs more resin than a full vat holds above its minimum level. This print cannot be made in one run.';
+  if (levelMl === undefined || leftMl === undefined) return `The vat level is unknown. ${FILL_WORDS[fill]}`;
   const dry =
     dryChance < 0.005
       ? ''
-      : ` If nobody pours it runs dry in ${Math.round(100 * dryChance)} of 100 such prints.`;
+      : ` Without topping up, it runs dry in ${Math.round(100 * dryChance)} of 100 such prints.`;
   if (pours > 0)
-    return `${levelMl === 0 ? 'None of it is in the vat yet' : `${ml(levelMl)} are in it: pour ${pours === 1 ? 'once' : `${pours} times`} while it prints`}.${dry} ${FILL_WORDS[fill]}`;
-  return `${ml(levelMl)} are in it, ${ml(leftMl)} will be left.${dry}`;
+    return `${levelMl === 0 ? 'The vat holds none of this resin' : `The vat holds ${ml(levelMl)}: top up ${pours === 1 ? 'once' : `${pours} times`} during the print`}.${dry} ${FILL_WORDS[fill]}`;
+  return `The vat holds ${ml(levelMl)}; ${ml(leftMl)} are left after the print.${dry}`;
 }
 
 function describeBottle({ needMl, leftMl, lot, lots, mixes }: Extract<GateFact, { key: 'bottle' }>): string {
-  const need = `It needs ${ml(needMl)} more.`;
+  const need = `The print needs ${ml(needMl)} more.`;
   if (leftMl === undefined) return `${need} Choose the bottle above.`;
   const left = leftMl < needMl ? ` The bottle has only ${ml(leftMl)}.` : ` The bottle has ${ml(leftMl)}.`;
-  return `${need}${left}${mixes ? ` ${lot === '' ? 'Its lot is unknown' : `It is ${lot}`}, in the vat is ${listAnd(lots)}: lots that mix can print other sizes.` : ''}`;
+  return `${need}${left}${mixes ? ` ${lot === '' ? 'Its lot is unknown' : `The bottle has lot ${lot}`}, and the vat holds ${listAnd(lots)}. Mixed lots can print different sizes.` : ''}`;
 }
 
 const AIR_WORDS = {
   window: 'Open the window.',
-  filter: 'Switch the filter on; change its coal when it smells.',
-  lowOdour:
-    'This house prints resins that hardly smell: open a window all the same, what cannot be smelled can harm.',
+  filter: 'Switch the filter on. Change its charcoal when it smells.',
+  lowOdour: 'Your shop prints low-odour resins. Open a window anyway: a vapour without smell can still harm.',
 } as const;
 const GLOVE_WORDS = {
   thin: 'New thin nitrile gloves.',
-  heavy: 'The heavy gloves, whole and clean inside.',
-  wetOnly: 'Gloves from the first touch of anything wet.',
+  heavy: 'Heavy gloves, undamaged and clean inside.',
+  wetOnly: 'Wear gloves from the first contact with anything wet.',
 } as const;
 
 function describeFilm(fact: Extract<GateFact, { key: 'film' }>): string {
   const { since, layers, isOld, risk, printCost, filmCost, treatment } = fact;
   const age =
     since === undefined
-      ? `Nobody noted when it was changed${layers === 0 ? '' : `; at least ${layers} layers were printed on it`}`
-      : `Changed on ${dayOf(since)}, ${layers} layers since`;
+      ? `The date of the last film change is unknown${layers === 0 ? '' : `; the film has printed at least ${layers} layers`}`
+      : `Changed on ${dayOf(since)}, ${layers} layers ago`;
   const old = isOld
-    ? `. This print fails by it in about ${Math.max(1, Math.round(100 * risk))} of 100 and costs ${printCost.toFixed(0)}, a new film ${filmCost.toFixed(0)}: change it, or look along it against the light`
+    ? `. It makes this print fail in about ${Math.max(1, Math.round(100 * risk))} of 100 cases. The print costs ${printCost.toFixed(0)}, a new film ${filmCost.toFixed(0)}: change the film, or inspect it against the light`
     : '';
   const wipe = treatment === 'repellent' ? '. Wipe it with repellent and let it dry, 5 min' : '';
   return `${age}${old}${wipe}.`;
@@ -183,20 +181,21 @@ function describeFilm(fact: Extract<GateFact, { key: 'film' }>): string {
 
 function describeLevel({ school, on, last }: Extract<GateFact, { key: 'level' }>): string {
   const when = {
-    everyPrint: 'This house levels before every print',
-    afterRemoval: 'Level it when it was off its arm',
+    everyPrint: 'Shop setting: level before every print',
+    afterRemoval: 'Level it if it was off its arm',
     onceSetUp: 'Levelled when the printer was set up',
   };
-  const how = on === 'film' ? 'paper on the film of the empty vat' : 'the vat off, paper on the bare screen';
-  return `${when[school]}: ${how}.${last === undefined ? '' : ` Last on ${dayOf(last)}.`}`;
+  const how =
+    on === 'film' ? 'paper on the film of the empty vat' : 'without the vat, paper on the bare screen';
+  return `${when[school]}: ${how}.${last === undefined ? '' : ` Last levelled on ${dayOf(last)}.`}`;
 }
 
 function describeWarmth(roomC: number | undefined, leastC: number, marginK: number): string {
-  if (roomC === undefined) return `At least ${leastC} °C; nobody said how warm it is.`;
-  const said = `${roomC} °C, at least ${leastC} °C are asked for.`;
+  if (roomC === undefined) return `Needs at least ${leastC} °C. The room temperature is unknown.`;
+  const said = `Now ${roomC} °C; at least ${leastC} °C is needed.`;
   const isNear = roomC >= leastC && roomC < leastC + marginK;
   return isNear
-    ? `${said} An open window takes about ${marginK} °C of it: close it while it prints, or warm the room.`
+    ? `${said} An open window cools the room by about ${marginK} °C. Close the window during the print, or warm the room.`
     : said;
 }
 
@@ -211,11 +210,12 @@ function describePresence({
   const compared =
     costs === undefined
       ? ''
-      : ` Started now and unwatched it loses ${costs.nowCost.toFixed(2)} on average, started ${dayOf(costs.morningAt)} ${hourOf(costs.morningAt)} ${costs.morningCost.toFixed(2)}, waiting counted: ${costs.nowCost <= costs.morningCost ? 'now is cheaper' : 'the morning is cheaper'}.`;
+      : ` Expected loss: ${costs.nowCost.toFixed(2)} if you start now and nobody is present, ${costs.morningCost.toFixed(2)} if you start ${dayOf(costs.morningAt)} ${hourOf(costs.morningAt)}, waiting included: ${costs.nowCost <= costs.morningCost ? 'starting now costs less' : 'starting in the morning costs less'}.`;
   if (missedPours > 0)
-    return `It wants resin while nobody is there. Start it later, or fill the vat.${compared}`;
-  if (isNight) return `It ends about ${dayOf(endsAt)} ${hourOf(endsAt)}, when nobody is there.${compared}`;
-  return `It ends about ${hourOf(endsAt)}, when somebody is there.`;
+    return `It needs resin while nobody is present. Start it later, or fill the vat.${compared}`;
+  if (isNight)
+    return `It ends at about ${dayOf(endsAt)} ${hourOf(endsAt)}, when nobody is present.${compared}`;
+  return `It ends at about ${hourOf(endsAt)}, when somebody is present.`;
 }
 
 /** What is known of a question, and what to look at. */
@@ -223,31 +223,33 @@ export function describeGate(fact: GateFact): string {
   switch (fact.key) {
     case 'checked': {
       const parts = [
-        ...fact.unchecked.map((job) => `${job} was not looked at as it stands`),
+        ...fact.unchecked.map((job) => `${job} was not checked in its current orientation`),
         ...fact.open.map(
           ({ job, count }) =>
-            `${job} has ${count} open ${count === 1 ? 'finding' : 'findings'} that could lose it`,
+            `${job} has ${count} open ${count === 1 ? 'finding' : 'findings'} that could make the print fail`,
         ),
       ];
-      return parts.length === 0 ? 'All parts were checked as they stand.' : `${listAnd(parts)}.`;
+      return parts.length === 0
+        ? 'All parts were checked in their current orientation.'
+        : `${listAnd(parts)}.`;
     }
     case 'resin':
       return fact.inVat === undefined
-        ? `Pour ${fact.wanted}; nobody said what is in the vat.`
+        ? `Pour ${fact.wanted}. The contents of the vat are unknown.`
         : fact.inVat === fact.wanted
-          ? `${fact.wanted} is in it.`
-          : `${fact.inVat} is in it, ${fact.wanted} is wanted: changing over loses about ${ml(fact.changeoverMl)}.`;
+          ? `The vat holds ${fact.wanted}.`
+          : `The vat holds ${fact.inVat}, but the print needs ${fact.wanted}. Changing the resin wastes about ${ml(fact.changeoverMl)}.`;
     case 'enough':
       return describeEnough(fact);
     case 'bottle':
       return describeBottle(fact);
     case 'room':
-      if (fact.leastC === undefined) return 'The sheet of this resin asks for no least temperature.';
+      if (fact.leastC === undefined) return 'The datasheet of this resin states no minimum temperature.';
       return describeWarmth(fact.roomC, fact.leastC, fact.marginK);
     case 'shaken':
-      return `The closed bottle for a minute; what stands in the vat is stirred${fact.vatDays === undefined ? '' : `: it has stood for ${fact.vatDays} ${fact.vatDays === 1 ? 'day' : 'days'}`}.`;
+      return `Shake the closed bottle for a minute; stir the resin in the vat${fact.vatDays === undefined ? '' : `: it has been in the vat for ${fact.vatDays} ${fact.vatDays === 1 ? 'day' : 'days'}`}.`;
     case 'drained':
-      return `The resin has stood in the vat for ${fact.vatDays} days; this house drains it every 30.`;
+      return `The resin has been in the vat for ${fact.vatDays} days. Shop setting: drain it every 30 days.`;
     case 'air':
       return `${AIR_WORDS[fact.school]} ${GLOVE_WORDS[fact.gloves]}`;
     case 'film':
@@ -255,31 +257,32 @@ export function describeGate(fact: GateFact): string {
     case 'level':
       return describeLevel(fact);
     case 'plateDry':
-      return 'Wiped, and no smell of alcohol: a wet plate lets the first layers go.';
+      return 'Wipe it until the alcohol smell is gone. On a wet plate, the first layers come off.';
     case 'vatSeated':
-      return 'Pushed home, both screws tight.';
+      return 'Push it in completely and tighten both screws.';
     case 'nothingInVat':
       if (fact.uncleared !== undefined)
-        return `What failed on ${dayOf(fact.uncleared)} may have left something cured in it: clear it, look at film and plate, and note that it is clear.`;
+        return `The failure on ${dayOf(fact.uncleared)} may have left cured resin in the vat. Clear the vat, inspect film and plate, and record that it is clear.`;
       return fact.afterStop
-        ? `The last print here was stopped${fact.reason === '' ? '' : ` (${fact.reason})`}: pour the vat through a filter, look and feel along the film.`
-        : 'Look against the light, feel with a soft spatula.';
+        ? `The last print here was stopped${fact.reason === '' ? '' : ` (${fact.reason})`}. Pour the vat through a filter, and inspect the film by eye and touch.`
+        : 'Look against the light, and feel with a soft spatula.';
     case 'display':
-      return `${fact.name}; ${fact.layers} layers; ${fact.material}; about ${hours(fact.seconds)}${fact.transfer === 'stick' ? '. The stick stays in' : ''}.${fact.hollow.map(({ job, wallMm }) => ` ${job} is hollow, its wall ${wallMm} mm, with two vents near the plate.`).join('')}`;
+      return `${fact.name}; ${fact.layers} layers; ${fact.material}; about ${hours(fact.seconds)}${fact.transfer === 'stick' ? '. Leave the USB stick in the printer' : ''}.${fact.hollow.map(({ job, wallMm }) => ` ${job} is hollow with a ${wallMm} mm wall and two vents near the plate.`).join('')}`;
     case 'present':
       return describePresence(fact);
   }
 }
 
 const GATE_CAUTIONS: Readonly<Partial<Record<GateKey, string>>> = {
-  shaken: 'Liquid resin can make skin allergic for life: nitrile gloves, eye protection, lid closed.',
-  air: 'Vapour makes you dizzy and solvent burns: no flame, no iron, no heat gun near it. Gloves off before you touch a keyboard or a phone.',
-  level: 'Lowering the plate onto a forgotten tool, paper or vat breaks the screen: look before you home it.',
+  shaken:
+    'Liquid resin can make skin allergic for life: wear nitrile gloves and eye protection, and keep the lid closed.',
+  air: 'Vapour makes you dizzy, and solvent burns. Keep flames, irons and heat guns away. Take your gloves off before you touch a keyboard or a phone.',
+  level: 'A forgotten tool, paper or vat under the plate breaks the screen. Look before you home the plate.',
   nothingInVat:
-    'What is solid in the vat is pressed through the film and the screen by the plate. A scraper of metal cuts the film. Mind the glass.',
-  enough: 'Pour slowly, paper ready for spills; lid closed against daylight afterwards.',
+    'The plate presses solids in the vat through the film and the screen. A metal scraper cuts the film. Be careful with the glass.',
+  enough: 'Pour slowly, with paper ready for spills. Afterwards close the lid to keep daylight out.',
   present:
-    'A machine that runs alone: no solvent or paper near it, a smoke alarm above it, and what your house, its insurer and local rules say about it.',
+    'For a printer that runs unattended: keep solvent and paper away from it, fit a smoke alarm above it, and follow the rules of your building, your insurer and your local authority.',
 };
 
 /** Caution that stands with a question. */

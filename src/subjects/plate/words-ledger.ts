@@ -1,7 +1,7 @@
 import type { LedgerWords } from '@/subjects/records/shared';
 import { listAnd } from '@/subjects/language/shared';
 
-/** What is decided under Run. */
+/** Decisions in Print. */
 export type PlateEntry =
   | {
       readonly code: 'runStarted';
@@ -26,9 +26,11 @@ export function describePlateEntry(entry: PlateEntry): LedgerWords {
   const what = `attempt ${entry.attempt}${entry.copies === 1 ? '' : `, ${entry.copies} copies`}`;
   if (entry.code === 'runStarted')
     return {
-      title: `Started ${what}${entry.wallMm === undefined ? '' : `, hollow with a wall of ${entry.wallMm} mm,`} on ${entry.printer}`,
+      title: `Started ${what}${entry.wallMm === undefined ? '' : `, hollow with a ${entry.wallMm} mm wall,`} on ${entry.printer}`,
       detail:
-        entry.despite.length === 0 ? 'all well before the start' : `all the same: ${listAnd(entry.despite)}`,
+        entry.despite.length === 0
+          ? 'all checks passed before the start'
+          : `started anyway: ${listAnd(entry.despite)}`,
     };
   if (entry.outcome === 'done') return { title: `Printed ${what}`, detail: '' };
   return {

@@ -31,51 +31,51 @@ export type PlateIssue =
 const mm = (value: number) => String(Math.round(value * 10) / 10);
 const ml = (value: number) => `${Math.round(value)} ml`;
 
-/** What cannot be done, why, and how to mend it. */
+/** What cannot be done, why, and what to do. */
 export function describePlateIssue(issue: PlateIssue): string {
   switch (issue.code) {
     case 'gone':
       return GONE_WORDS;
     case 'started':
-      return 'this plate is printing or printed already; what lies on it stays as it is.';
+      return 'this plate is printing or printed, so its contents cannot change.';
     case 'notStarted':
-      return 'this plate was not started yet.';
+      return 'this plate has not started yet.';
     case 'ended':
-      return 'this print has ended already. Load the page again.';
+      return 'this print has already ended. Reload the page.';
     case 'copies':
-      return `give a number of copies from 1 to ${issue.most}.`;
+      return `enter a number of copies from 1 to ${issue.most}.`;
     case 'overtaken':
-      return `attempt ${issue.attempt} of ${issue.job} was drawn before something changed. Draw it anew under Correct.`;
+      return `something changed after attempt ${issue.attempt} of ${issue.job} was created. Create a new attempt in Correct.`;
     case 'otherProfile':
-      return `${issue.job} is drawn for another printer or resin. It needs a plate of its own.`;
+      return `${issue.job} is drawn for another printer or resin. Put it on a separate plate.`;
     case 'noLayers':
-      return 'no layer of this part has any area. Check its file under Check.';
+      return 'no layer of this part has any area. Check its file in Check.';
     case 'empty':
-      return 'nothing lies on this plate.';
+      return 'this plate is empty. Add a part first.';
     case 'unread':
-      return `the layers of ${issue.job} were not read yet. Wait until they are, or check its file.`;
+      return `the layers of ${issue.job} are still being read. Wait, or check its file.`;
     case 'badPlaces':
       return issue.count === 1
-        ? 'one piece lies off the plate or too near another. Move it, or arrange the plate.'
-        : `${issue.count} pieces lie off the plate or too near each other. Move them, or arrange the plate.`;
+        ? 'one piece is off the plate or too close to another. Move it, or arrange the plate.'
+        : `${issue.count} pieces are off the plate or too close to each other. Move them, or arrange the plate.`;
     case 'tooTall':
-      return `${issue.job} stands ${mm(issue.heightMm)} mm tall, the printer has room for ${mm(issue.roomMm)}. Turn it under Check, or print it in two pieces.`;
+      return `${issue.job} is ${mm(issue.heightMm)} mm tall, but the printer has room for ${mm(issue.roomMm)} mm. Turn it in Check, or print it in two pieces.`;
     case 'gateOpen':
       return `answer first: ${issue.questions.map((name) => name.toLowerCase()).join(', ')}.`;
     case 'busy':
-      return `${issue.printer} still prints another plate. End that one first.`;
+      return `${issue.printer} is still printing another plate. Record the end of that print first.`;
     case 'noSuchLayer':
-      return `layer ${issue.layer} is none of this print: it has ${issue.layers}.`;
+      return `layer ${issue.layer} does not exist: this print has ${issue.layers} layers.`;
     case 'endBeforeStart':
-      return 'it cannot have ended before it began. Check the time.';
+      return 'the end is before the start. Check the time.';
     case 'endToCome':
-      return 'that time is still to come. Give the time at which it ended.';
+      return 'that time is in the future. Enter the time at which it ended.';
     case 'tooMuch':
-      return `${ml(issue.ml)} will not go in: the vat has room for ${ml(issue.roomMl)}.`;
+      return `${ml(issue.ml)} do not fit: the vat has room for ${ml(issue.roomMl)}.`;
     case 'bottleShort':
-      return `${ml(issue.ml)} from a bottle that has ${ml(issue.leftMl)}. Correct the bottle on the shelf, or take another.`;
+      return `${ml(issue.ml)} from a bottle that has ${ml(issue.leftMl)}. Correct the bottle in Resins, or choose another bottle.`;
     case 'noReason':
-      return 'say why it is printed all the same: the story keeps it.';
+      return 'give a reason to print anyway. It is saved in History.';
     case 'otherResin':
       return `the bottle ${issue.lot} holds another resin than ${issue.resin}, which this plate is printed in. Take a bottle of ${issue.resin}.`;
     case 'tooManySupports':
@@ -91,17 +91,17 @@ export function describePlateIssue(issue: PlateIssue): string {
 export function describeVatIssue(issue: VatIssue): string {
   switch (issue.code) {
     case 'belowNothing':
-      return 'a vat holds no less than nothing. Check the numbers.';
+      return 'a volume cannot be negative. Check the numbers.';
     case 'overfull':
       return `${ml(issue.levelMl)} in a vat that holds ${ml(issue.capacityMl)}. Read the level again.`;
     case 'floorAboveBrim':
-      return 'the least that still prints must be below what the vat holds.';
+      return 'the minimum level must be below the capacity of the vat.';
   }
 }
 
 const PLACE_WORDS: Readonly<Record<PlaceIssue, string>> = {
   offPlate: 'off the plate',
-  tooNear: 'too near another',
+  tooNear: 'too close to another',
 };
 
 export function describePlaceIssue(issue: PlaceIssue): string {

@@ -2,8 +2,8 @@ import { type CareKind, countsAsDone } from '@/core/log';
 import { type Db, queries } from '@/store';
 
 /**
- * When each kind of care of a printer was done last, up to a time: as it was tapped, and a new film, a levelled plate or a
- * filled vat as they were noted elsewhere. The gate, the log and Today go by the same days.
+ * Returns when each kind of maintenance of a printer was last done, up to a time: as tapped, and a new film, a levelled
+ * plate or a filled vat as recorded elsewhere. The pre-print checklist, the log and Today use the same days.
  */
 export function careDates(
   db: Db,

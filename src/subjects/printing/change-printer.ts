@@ -2,7 +2,7 @@ import { eq } from 'drizzle-orm';
 import { fail, ok, type Result } from '@/core/result';
 import { type Db, tables } from '@/store';
 
-/** What is known of a printer beside its name; a field left out stays as it was, null forgets it. */
+/** What is known of a printer beside its name; a missing field stays unchanged, null deletes it. */
 export type PrinterFacts = Partial<
   Pick<typeof tables.printers.$inferInsert, 'pixelMm' | 'lightNm' | 'rooms' | 'layerSeconds' | 'card'>
 >;

@@ -37,7 +37,7 @@ function lawOf(
   return learnFilm(interval, prints);
 }
 
-/** The film of a printer as it stands; the house's interval is what its law begins with. */
+/** Returns the state of a printer's film; the interval in the settings is the start value of its law. */
 export function filmOf(db: Db, printerId: number, intervalLayers: number): Film {
   const work = workOf(db, printerId);
   const { film: since } = careDates(db, printerId);

@@ -5,7 +5,7 @@ import { type Db, queries, tables } from '@/store';
 import { parseSignatureJson } from './input-signature-json';
 import type { ForeignLawIssue } from './words-issues';
 
-/** A signature that another shop learned, and what it shares with this bench. */
+/** A signature from another workshop, and what it shares with this one. */
 export interface NewForeignLaw {
   readonly name: string;
   readonly printerId?: number;
@@ -14,7 +14,7 @@ export interface NewForeignLaw {
   readonly text: string;
 }
 
-/** Profiles of a printer or a resin learn anew what they are lent. */
+/** Profiles of a printer or a resin compute their data from related profiles again. */
 function touchKin(
   db: Db,
   { printerId, resinId }: { printerId: number | null; resinId: number | null },
@@ -29,8 +29,8 @@ function touchKin(
 }
 
 /**
- * Takes a signature of another shop in: it lends to profiles of the printer or the resin that it shares with this bench.
- * One that is here already under another name would count twice, and is refused.
+ * Imports a signature of another workshop: profiles of the same printer or resin use it. One that is already here under
+ * another name would count twice, and is refused.
  */
 export function takeForeignLaw(db: Db, wanted: NewForeignLaw): Result<number, ForeignLawIssue> {
   const { name, printerId = null, resinId = null, text } = wanted;
@@ -51,7 +51,7 @@ export function takeForeignLaw(db: Db, wanted: NewForeignLaw): Result<number, Fo
   });
 }
 
-/** Lends no longer what another shop's signature said. */
+/** Stops using a signature of another workshop. */
 export function removeForeignLaw(db: Db, lawId: number): void {
   const { foreignLaws } = tables;
   db.transaction((tx) => {

@@ -42,16 +42,16 @@ function today(): string {
 export const changeForm = z
   .object({
     ...tickFields('kind', CHANGE_KINDS, describeChangeKind),
-    film: textField('Film now', { optional: true, limit: 60 }),
-    lot: textField('Lot or batch now', { optional: true, limit: 60 }),
-    exposureBeforeS: optionalNumber('Exposure before', 'time', SECONDS),
-    exposureS: optionalNumber('Exposure now', 'time', SECONDS),
-    bottomLayers: optionalNumber('Bottom layers now', 'number', LAYERS),
-    bottomExposureS: optionalNumber('Exposure of a bottom layer now', 'time', SECONDS),
-    layerMm: optionalNumber('Layer height now', 'length', { low: 0.005, high: 0.5 }),
-    wash: textField('Wash now', { optional: true, limit: 80 }),
-    cure: textField('Cure now', { optional: true, limit: 80 }),
-    day: dayField('Since which day'),
+    film: textField('New film', { optional: true, limit: 60 }),
+    lot: textField('New lot or batch', { optional: true, limit: 60 }),
+    exposureBeforeS: optionalNumber('Old exposure', 'time', SECONDS),
+    exposureS: optionalNumber('New exposure', 'time', SECONDS),
+    bottomLayers: optionalNumber('New number of bottom layers', 'number', LAYERS),
+    bottomExposureS: optionalNumber('New bottom-layer exposure', 'time', SECONDS),
+    layerMm: optionalNumber('New layer height', 'length', { low: 0.005, high: 0.5 }),
+    wash: textField('New wash', { optional: true, limit: 80 }),
+    cure: textField('New cure', { optional: true, limit: 80 }),
+    day: dayField('Date of the change'),
     note: textField('Note', { optional: true, limit: 200 }),
   })
   .transform(
@@ -75,7 +75,7 @@ export const changeForm = z
       if (day > today())
         refuse(
           context,
-          { code: 'worded', text: 'that day is still to come. Note it when it has happened.' },
+          { code: 'worded', text: 'that date is in the future. Record the change when it has happened.' },
           'day',
         );
       const typed = { film, lot, exposureS, bottomLayers, bottomExposureS, layerMm, wash, cure };
@@ -93,28 +93,32 @@ export const changeForm = z
 
 const RESTS = { low: 0, high: 120 } as const;
 const LIFTS = { low: 0, high: 100 } as const;
-const SPEEDS = { low: 0.01, high: 100, hint: 'A bare number is mm/s; 60 mm/min is read too.' } as const;
+const SPEEDS = {
+  low: 0.01,
+  high: 100,
+  hint: 'A number without a unit is mm/s. You can also type 60 mm/min.',
+} as const;
 
 /** What a profile is printed under, as it is written down; nothing counts as changed. */
 export const settingsForm = z
   .object({
-    exposureS: optionalNumber('Exposure of a layer', 'time', SECONDS),
+    exposureS: optionalNumber('Layer exposure', 'time', SECONDS),
     bottomLayers: optionalNumber('Bottom layers', 'number', LAYERS),
     transitionLayers: optionalNumber('Transition layers', 'number', LAYERS),
-    bottomExposureS: optionalNumber('Exposure of a bottom layer', 'time', SECONDS),
-    restBeforeS: optionalNumber('Rest before the light', 'time', RESTS),
-    restAfterS: optionalNumber('Rest after the light', 'time', RESTS),
-    liftMm: optionalNumber('Lift', 'length', LIFTS),
-    liftSpeed_mm_s: optionalNumber('Speed of the lift', 'speed', SPEEDS),
-    lift2Mm: optionalNumber('Second stage of the lift', 'length', LIFTS),
-    lift2Speed_mm_s: optionalNumber('Speed of the second stage', 'speed', SPEEDS),
-    retractSpeed_mm_s: optionalNumber('Speed of the way back', 'speed', SPEEDS),
-    retract2Speed_mm_s: optionalNumber('Speed of the last stage back', 'speed', SPEEDS),
-    startupS: optionalNumber('Start-up until the first layer', 'time', { low: 0, high: 3600 }),
-    light: textField('Light engine', {
+    bottomExposureS: optionalNumber('Bottom-layer exposure', 'time', SECONDS),
+    restBeforeS: optionalNumber('Wait before exposure', 'time', RESTS),
+    restAfterS: optionalNumber('Wait after exposure', 'time', RESTS),
+    liftMm: optionalNumber('Lift distance', 'length', LIFTS),
+    liftSpeed_mm_s: optionalNumber('Lift speed', 'speed', SPEEDS),
+    lift2Mm: optionalNumber('Second lift distance', 'length', LIFTS),
+    lift2Speed_mm_s: optionalNumber('Second lift speed', 'speed', SPEEDS),
+    retractSpeed_mm_s: optionalNumber('Retract speed', 'speed', SPEEDS),
+    retract2Speed_mm_s: optionalNumber('Second retract speed', 'speed', SPEEDS),
+    startupS: optionalNumber('Time before the first layer', 'time', { low: 0, high: 3600 }),
+    light: textField('Light source', {
       optional: true,
       limit: 80,
-      hint: 'Panel, projector or laser; mW/cm² where known.',
+      hint: 'Screen, projector or laser; mW/cm² if known.',
     }),
     film: textField('Film', { optional: true, limit: 60 }),
     wash: textField('Wash', { optional: true, limit: 80 }),
@@ -125,4 +129,4 @@ export const settingsForm = z
   );
 
 /** Which feature of a gauge is read on every print; blank for none. */
-export const controlForm = z.object({ featureId: optionalId('Control feature') });
+export const controlForm = z.object({ featureId: optionalId('Control piece') });

@@ -27,17 +27,17 @@ export const printerForm = z
     pixelMm: optionalNumber('Pixel', 'length', {
       low: 0.001,
       high: 1,
-      hint: 'Leave blank when unknown, or when anti-aliasing hides it.',
+      hint: 'Leave blank if unknown, or if anti-aliasing hides it.',
     }),
     lightNm: optionalNumber('Light, nm', 'number', {
       low: 200,
       high: 800,
-      hint: 'A resin made for another light may not cure.',
+      hint: 'A resin for a different wavelength may not cure.',
     }),
-    layerSeconds: optionalNumber('One layer takes', 'time', {
+    layerSeconds: optionalNumber('Time per layer', 'time', {
       low: 0.5,
       high: 600,
-      hint: 'Lift and rest included.',
+      hint: 'Lift and waiting times included.',
     }),
     ...sides,
   })

@@ -5,21 +5,21 @@ import { numberField, optionalNumber, textField, tickField } from '@/subjects/la
 export const profileForm = z
   .object({
     printerName: textField('Printer', { limit: 60 }),
-    pixelMm: optionalNumber('Pixel, without anti-aliasing', 'length', {
+    pixelMm: optionalNumber('Pixel size, without anti-aliasing', 'length', {
       low: 0.001,
       high: 1,
       hint: 'Leave blank when unknown.',
     }),
-    simulated: tickField('A simulated printer for practice'),
+    simulated: tickField('Simulated printer, for practice'),
     resinName: textField('Resin', { limit: 60 }),
-    shrinkPercent: optionalNumber('Linear shrink from its datasheet', 'percent', {
+    shrinkPercent: optionalNumber('Linear shrinkage from the datasheet', 'percent', {
       low: -5,
       high: 10,
-      hint: 'Linear only; a volumetric figure does not belong here.',
+      hint: 'Linear only. Do not enter a volumetric value.',
     }),
     profileName: textField('Profile', { limit: 60 }),
     layerMm: numberField('Layer height', 'length', { low: 0.005, high: 0.5 }),
-    lot: textField('Lot of the resin', { optional: true, limit: 60 }),
+    lot: textField('Resin lot', { optional: true, limit: 60 }),
   })
   .transform(({ shrinkPercent, ...rest }) => ({
     ...rest,

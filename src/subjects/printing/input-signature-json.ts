@@ -4,7 +4,7 @@ import { type JsonIssue, parseJson, shapedBy } from '@/subjects/language/shared'
 import { checkLaw, type LawIssue, lawPrior, PARAMETER_NAMES, type Relative } from '@/core/signature';
 import { describeLawIssue } from './words-law';
 
-/** What is wrong with a file of a signature or of relatives. */
+/** What is wrong with a file of a signature or of related profiles. */
 export type SignatureFileIssue =
   | JsonIssue
   | { readonly code: 'noParameter'; readonly where: string; readonly name: string }
@@ -29,7 +29,10 @@ const namedShape = z.object({ printer: z.string(), resin: z.string(), relatives:
 /** The parameters a file must hold; the lean of the light is younger than some files. */
 const NEEDED = PARAMETER_NAMES.filter((name) => !name.startsWith('lean'));
 
-/** Mean and covariance over the parameters, fit to be lent from; what a file lacks of them is taken from the prior. */
+/**
+ * Returns mean and covariance over the parameters, valid for use by other profiles; what a file lacks is filled from
+ * the prior.
+ */
 function lawOf(
   { parameters, covariance: rows }: z.infer<typeof signatureShape>,
   where: string,
@@ -57,7 +60,7 @@ function lawOf(
   return law.ok ? law : fail({ code: 'badLaw', where, issue: law.issue });
 }
 
-/** What a saved signature says of the law. */
+/** The law in a saved signature. */
 export function parseSignatureJson(
   text: string,
 ): Result<Pick<Relative, 'mean' | 'covariance'>, SignatureFileIssue> {
@@ -72,10 +75,10 @@ interface Relatives {
   readonly relatives: readonly Relative[];
 }
 
-/** The profile that a list without names speaks of. */
+/** The profile that a list without names is about. */
 const NEW = { printer: 'this printer', resin: 'this resin' };
 
-/** RELATIVES.json: a list of what each shares with the new profile, or the names of printers and resins. */
+/** `RELATIVES.json`: a list of what each shares with the new profile, or the names of printers and resins. */
 export function parseRelativesJson(text: string): Result<Relatives, SignatureFileIssue> {
   const json = parseJson(text);
   if (!json.ok) return json;
@@ -100,12 +103,12 @@ export function parseRelativesJson(text: string): Result<Relatives, SignatureFil
   return ok({ kin, relatives });
 }
 
-/** What is wrong, where, and how to mend it. */
+/** What is wrong, where, and what to do. */
 export function describeSignatureFileIssue(issue: SignatureFileIssue): string {
-  const mend = 'Give what `signature … --json` printed.';
+  const mend = 'Use the output of `signature … --json`.';
   switch (issue.code) {
     case 'notJson':
-      return `this is not JSON. ${mend}`;
+      return `this is not valid JSON. ${mend}`;
     case 'badField':
       return `${issue.where === '' ? 'the whole' : issue.where}: ${issue.what}. ${mend}`;
     case 'noParameter':

@@ -40,13 +40,13 @@ function keepSignature(db: Db, profileId: number): void {
 }
 
 /**
- * Keeps the newest signature of profiles in their history, once for each change of their evidence; where signatures are
- * learned elsewhere, as soon as it is there. One that was overtaken meanwhile is left to the one that overtook it.
+ * Stores the newest signature of profiles in their history, once per change of their evidence; where signatures are
+ * computed elsewhere, as soon as it is ready. One that was overtaken in the meantime is left to its successor.
  */
 export function keepSignatures(db: Db, profileIds: readonly number[]): void {
   for (const profileId of profileIds) {
     if (!isLearnedElsewhere()) keepSignature(db, profileId);
-    // A thread that failed is started anew by the next who asks; a bench closed meanwhile keeps what it had.
+    // The next request restarts a failed thread; a workshop closed in the meantime keeps its last signature.
     else
       void learnNewest(db, profileId)
         .then(() => keepSignature(db, profileId))

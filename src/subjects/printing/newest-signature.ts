@@ -19,7 +19,10 @@ export interface LearnedSignature extends Learned {
   readonly readingIds: readonly number[];
   readonly readingCount: number;
   readonly leftOut: ProfileEvidence['leftOut'];
-  /** Profiles that lent to its prior, and how far what was read here lies from what they lent, in sd; undefined without. */
+  /**
+   * Related profiles used in its prior, and how far the readings here are from them, in sd; undefined if there are
+   * none.
+   */
   readonly lenders: ProfileEvidence['lenders'];
   readonly contradiction?: number;
   readonly instruments: Instruments;
@@ -101,7 +104,9 @@ function withEvidence(profileId: number, evidence: ProfileEvidence, learned: Lea
   };
 }
 
-/** The last signature of a profile in memory, if it is one that this bench kept: another may have been put in its place. */
+/**
+ * Returns the last signature of a profile in memory, if this workshop stored it: another workshop may have replaced it.
+ */
 function lastOf(db: Db, profileId: number): LearnedSignature | undefined {
   const last = kept.last.get(profileId);
   return last !== undefined && queries.hasKeptSignature(db, profileId, last.key.split(' ')[0])
@@ -142,8 +147,8 @@ async function learnWith(learner: Learner, db: Db, profileId: number, key: strin
 }
 
 /**
- * Learns the newest signature of a profile where signatures are learned; done when it is there. Whoever asks meanwhile
- * waits for the same one. Does nothing where the asking thread learns by itself.
+ * Computes the newest signature of a profile where signatures are computed; done when it is ready. Others who ask in
+ * the meantime wait for the same one. Does nothing where the asking thread computes by itself.
  */
 export async function learnNewest(db: Db, profileId: number): Promise<void> {
   const { learner } = kept;
@@ -159,7 +164,7 @@ export async function learnNewest(db: Db, profileId: number): Promise<void> {
 /** How long a page waits for a newer signature while it has one to show, ms. */
 const PATIENCE_MS = 60;
 
-/** Waits until the newest signature of a profile is there, or for a moment where an older one can be shown meanwhile. */
+/** Waits until the newest signature of a profile is ready, or only a moment if an older one can be shown until then. */
 export async function waitForSignature(db: Db, profileId: number): Promise<void> {
   const learning = learnNewest(db, profileId).catch(() => undefined);
   if (lastOf(db, profileId) === undefined) return learning;

@@ -7,7 +7,7 @@ import type { ChangeIssue } from './words-changes';
 /** What somebody says has changed; settings that are left out stay as they are. */
 export interface NewChange {
   readonly kinds: readonly ChangeKind[];
-  /** Prints made from then on were made after it. */
+  /** Later prints are made after it. */
   readonly at: Date;
   readonly after: ProfileSettings;
   /** Exposure until then, where it was not known. */
@@ -39,7 +39,7 @@ function momentAfter(last: Date | undefined, at: Date, now: Date): Date | undefi
   return last > now ? new Date(last.getTime() + 1) : undefined;
 }
 
-/** Notes that something changed under a profile: what was learned before tells less of it from then on. */
+/** Records that something changed in a profile: earlier data then count less. */
 export function noteChange(
   db: Db,
   profileId: number,
@@ -65,7 +65,7 @@ export function noteChange(
   });
 }
 
-/** Writes down what a profile is printed under, where it was never said or said wrong: nothing was changed at the machine. */
+/** Stores the print settings of a profile where they were missing or wrong: nothing was changed on the printer. */
 export function correctSettings(
   db: Db,
   profileId: number,
@@ -80,7 +80,7 @@ export function correctSettings(
   return changes === 0 ? fail({ code: 'gone' }) : ok(undefined);
 }
 
-/** Takes the newest change of a profile back: everything is as it was before it. */
+/** Undoes the newest change of a profile: everything is as before it. */
 export function takeBackChange(db: Db, profileId: number, changeId: number): Result<void, ChangeIssue> {
   const last = queries.listChanges(db, profileId).at(-1);
   if (last?.id !== changeId) return fail({ code: 'notNewest' });

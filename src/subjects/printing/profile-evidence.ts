@@ -28,7 +28,7 @@ export interface ProfileEvidence {
   readonly options: SignatureOptions;
   /** Of those readings, oldest first. */
   readonly readingIds: readonly number[];
-  /** Profiles that lent to its prior. */
+  /** Related profiles used in its prior. */
   readonly lenders: readonly Lender[];
   /** Readings kept but not learned from: warm, too near the plate, or of a coat of unknown thickness. */
   readonly leftOut: { readonly warm: number; readonly low: number; readonly coated: number };

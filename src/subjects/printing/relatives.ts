@@ -10,7 +10,7 @@ import {
 import { type Db, queries } from '@/store';
 import { readHouseRules } from '@/subjects/house';
 
-/** A profile that lends to another what its readings said. */
+/** A related profile, whose readings count for another profile. */
 export interface Lender {
   /** undefined: learned in another shop. */
   readonly profileId?: number;
@@ -21,14 +21,14 @@ export interface Lender {
   readonly readingCount?: number;
 }
 
-/** Relatives that are asked: those measured most tell what there is to tell. */
+/** Number of related profiles that are used: the ones with the most readings hold almost all the information. */
 const MOST_RELATIVES = 6;
 
 type KinLaw = ReturnType<typeof queries.listKinLaws>[number];
 
 /**
- * Names under which profiles count as of one printer and of one resin. Another layer height of the same two is another
- * process along Z and at the edges: such a profile lends as one on the same printer.
+ * Returns names under which profiles count as the same printer and the same resin. Another layer height of the same two
+ * is another process along Z and at the edges: it counts as the same printer only.
  */
 function kinOf({ printerId, resinId, layerMm }: KinLaw['profile'], own: KinLaw['profile']): Kin {
   const sameBoth = printerId === own.printerId && resinId === own.resinId;
@@ -61,7 +61,10 @@ function canLend({ law: { mean, covariance, priorMean, priorCovariance } }: KinL
 
 type Profile = Pick<KinLaw['profile'], 'printerId' | 'resinId'>;
 
-/** Signatures of other shops that lend to a profile: each once, and none that cannot be used (older versions took any). */
+/**
+ * Returns signatures of other workshops that a profile uses: each once, and none that is invalid (older versions
+ * accepted any).
+ */
 function usableForeign(db: Db, own: Profile) {
   const taken: ReturnType<typeof queries.listForeignLaws> = [];
   for (const row of queries.listForeignLaws(db, own)) {
@@ -71,7 +74,7 @@ function usableForeign(db: Db, own: Profile) {
   return taken;
 }
 
-/** The prior of a profile with what its relatives lend it; its own prior where it has none. */
+/** Returns the prior of a profile with data from related profiles; its own prior if there are none. */
 export function lendPrior(
   db: Db,
   profileId: number,
@@ -106,10 +109,10 @@ export function lendPrior(
   return { prior: priorFromRelatives(ownKin, relatives, ownPrior, readHouseRules(db).shares), lenders };
 }
 
-/** Readings from which on a profile stands on its own: what its relatives learn then no longer has it learned anew. */
+/** From this many readings a profile is independent: news of related profiles then no longer recompute it. */
 const ON_ITS_OWN = 60;
 
-/** What of its relatives a signature depends on, as a part of the key of its evidence. */
+/** What a signature depends on in its related profiles, as a part of the key of its evidence. */
 export function kinKey(db: Db, profileId: number): string {
   if ((queries.findKeptSignature(db, profileId)?.readingCount ?? 0) >= ON_ITS_OWN) return '';
   const keys = queries

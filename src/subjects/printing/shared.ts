@@ -22,4 +22,3 @@ export {
 } from './input-signature-json';
 export { describeProfileIssue, type ProfileIssue } from './words-issues';
 export { describePrinter } from './words-printer';
-export { parameterWords } from './words-signature';

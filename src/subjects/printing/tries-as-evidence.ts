@@ -24,7 +24,7 @@ import {
   warmthUOf,
 } from '@/store';
 
-/** The clearance on the mate that a feature's limits come to, lower and upper, mm. */
+/** The clearance with the mate at a feature's limits, lower and upper, mm. */
 function limitsAsClearance(
   { sense, targetMm, lowerDeviationMm, upperDeviationMm }: queries.Feature,
   mateMm: number,
@@ -113,8 +113,8 @@ function toMicrometre(mm: number): number {
 }
 
 /**
- * The words about prints of a profile as evidence, each with the shop's own meaning. That is learned from the other
- * words: one that the caliper checked must not bring its own reading in a second time.
+ * Returns the hand fits of a profile's prints as evidence, each with the workshop's own meaning. The meaning is learned
+ * from the other hand fits: one that the caliper checked must not count its own reading twice.
  */
 export function standingTries(db: Db, profileId: number): Try[] {
   const meetings = newestMeetings(db);

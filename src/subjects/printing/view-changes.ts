@@ -9,10 +9,10 @@ import {
 import { type Db, queries } from '@/store';
 import { type LearnedSignature, newestSignature } from './newest-signature';
 
-/** The one reading that settles most of what a change left open. */
+/** The one reading that reduces the uncertainty after a change most. */
 export interface Settling {
   readonly candidate: ReadingCandidate;
-  /** Share of what the change left open that it would take back. */
+  /** Share of that uncertainty which it would remove. */
   readonly share: number;
 }
 
@@ -38,7 +38,7 @@ function openOf({ signature }: LearnedSignature, givenBack: Change['givenBack'])
     .map(({ name }) => name);
 }
 
-/** What changed under a profile, the newest first, with what that voided and what would settle it. */
+/** Returns what changed in a profile, newest first, with what became invalid and which reading helps most. */
 export function viewChanges(db: Db, profileId: number): ChangeView[] {
   const changes = queries.listChanges(db, profileId);
   if (changes.length === 0) return [];

@@ -20,7 +20,7 @@ export interface ControlView {
   readonly name: string;
   readonly jobId: number;
   readonly job: string;
-  /** Since the newest change that was noted, oldest first: a change starts the watch anew. */
+  /** Since the newest recorded change, oldest first: a change restarts the test. */
   readonly points: readonly ControlPoint[];
   readonly staleness: Staleness;
 }
@@ -80,7 +80,7 @@ export function viewControl(db: Db, profileId: number): ControlView | undefined 
   };
 }
 
-/** A signature that its control feature says no longer holds. */
+/** A signature that is no longer valid by its control feature. */
 export interface ControlAlarm {
   readonly profileId: number;
   readonly printer: string;

@@ -35,7 +35,7 @@ export function findPrinter(db: Db, printerId: number) {
   return db.select().from(tables.printers).where(eq(tables.printers.id, printerId)).get();
 }
 
-/** Parameters that readings can pin: the lean of the light cannot be told while nobody says where parts lay on the plate. */
+/** Parameters that readings can determine: the exposure gradient only if places on the plate are known. */
 const KNOWABLE = PARAMETER_NAMES.filter((name) => !isLean(name));
 
 /** A printer with a resin and a profile, and how well it is known. */
@@ -48,7 +48,7 @@ export interface ProfileGlance {
   readonly lot: string;
   readonly simulated: boolean;
   readonly readingCount: number;
-  /** Measured profiles of the same printer or resin lend to it. */
+  /** Measured profiles of the same printer or resin are used for it. */
   readonly isLent: boolean;
   readonly pinned: number;
   readonly parameters: number;
@@ -80,7 +80,7 @@ export interface ForeignGlance {
   readonly name: string;
   readonly printer: string | null;
   readonly resin: string | null;
-  /** Why nothing is lent from it; an older version took it in. */
+  /** Why it is not used; an older version imported it. */
   readonly trouble?: LawIssue;
 }
 

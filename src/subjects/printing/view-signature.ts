@@ -23,7 +23,7 @@ function countKept(db: Db, profileId: number): number {
     .count;
 }
 
-/** One observation of the signature, with what everything else says of it. */
+/** One observation of the signature, with its prediction from everything else. */
 interface ObservedLine {
   readonly feature: string;
   readonly job: string;
@@ -55,8 +55,8 @@ export interface SignatureView {
 }
 
 /**
- * Mean z of each run against what was expected of it when it was drawn, oldest first; sizes are corrected ones. Misses
- * of one run share its drift, so their mean is no surer than one of them.
+ * Mean z of each print against the values expected when it was drawn, oldest first; sizes are corrected ones.
+ * Deviations in one print share its drift, so their mean is no more certain than one of them.
  */
 function printMisses(db: Db, profileId: number, { report }: LearnedSignature): number[] {
   const misses = new Map<string, number[]>();

@@ -1,9 +1,8 @@
 import type { SettingChange } from '@/core/run';
 import type { ChangeKind, ParameterName, ProfileSettings } from '@/core/signature';
-import { dayOf, formatMm, GONE_WORDS, listAnd } from '@/subjects/language/shared';
-import { parameterWords } from './words-signature';
+import { dayOf, formatMm, GONE_WORDS, listAnd, parameterWords } from '@/subjects/language/shared';
 
-/** Why a change was not noted, or not taken back. */
+/** Why a change was not recorded or undone. */
 export type ChangeIssue =
   | { readonly code: 'gone' }
   | { readonly code: 'nothingChanged' }
@@ -15,24 +14,24 @@ export function describeChangeIssue(issue: ChangeIssue): string {
     case 'gone':
       return GONE_WORDS;
     case 'nothingChanged':
-      return 'tick at least one thing that changed.';
+      return 'tick at least one change.';
     case 'beforeLast':
-      return `a change of ${dayOf(issue.lastAt)} is noted already. Take that one back first, or give a later day.`;
+      return `a change on ${dayOf(issue.lastAt)} is already recorded. Undo that one first, or enter a later date.`;
     case 'notNewest':
-      return 'only the newest change can be taken back. Load the page again.';
+      return 'only the newest change can be undone. Reload the page.';
   }
 }
 
 const KIND_WORDS: Readonly<Record<ChangeKind, string>> = {
   film: 'new film',
   lot: 'new lot or batch',
-  exposure: 'other exposure',
-  bottom: 'other bottom layers',
-  layer: 'other layer height',
-  wash: 'other wash',
-  cure: 'other cure',
-  plate: 'plate levelled or exchanged',
-  unknown: 'something, nobody knows what',
+  exposure: 'new exposure',
+  bottom: 'new bottom layers',
+  layer: 'new layer height',
+  wash: 'new wash',
+  cure: 'new cure',
+  plate: 'plate levelled or replaced',
+  unknown: 'unknown change',
 };
 
 export function describeChangeKind(kind: ChangeKind): string {
@@ -48,17 +47,17 @@ const SETTING_WORDS: Readonly<Record<string, string>> = {
   exposureS: 'exposure, s',
   bottomLayers: 'bottom layers',
   transitionLayers: 'transition layers',
-  bottomExposureS: 'exposure of a bottom layer, s',
-  restBeforeS: 'rest before the light, s',
-  restAfterS: 'rest after the light, s',
-  liftMm: 'lift, mm',
-  liftSpeed_mm_s: 'speed of the lift, mm/s',
-  lift2Mm: 'second stage of the lift, mm',
-  lift2Speed_mm_s: 'speed of the second stage, mm/s',
-  retractSpeed_mm_s: 'speed of the way back, mm/s',
-  retract2Speed_mm_s: 'speed of the last stage back, mm/s',
+  bottomExposureS: 'bottom-layer exposure, s',
+  restBeforeS: 'wait before exposure, s',
+  restAfterS: 'wait after exposure, s',
+  liftMm: 'lift distance, mm',
+  liftSpeed_mm_s: 'lift speed, mm/s',
+  lift2Mm: 'second lift distance, mm',
+  lift2Speed_mm_s: 'second lift speed, mm/s',
+  retractSpeed_mm_s: 'retract speed, mm/s',
+  retract2Speed_mm_s: 'second retract speed, mm/s',
   startupS: 'start-up, s',
-  light: 'light engine',
+  light: 'light source',
   film: 'film',
   wash: 'wash',
   cure: 'cure',
@@ -127,7 +126,7 @@ export function describeVoided(givenBack: Readonly<Partial<Record<ParameterName,
   const names = (Object.entries(givenBack) as [ParameterName, number][])
     .filter(([name]) => name !== 'leanX' && name !== 'leanY')
     .sort(([, a], [, b]) => b - a);
-  if (names.length >= 8) return 'all that it does to sizes';
+  if (names.length >= 8) return 'all size effects';
   return listAnd(names.map(([name]) => parameterWords(name).title.toLowerCase()));
 }
 
@@ -143,11 +142,11 @@ interface Alarm {
 export function describeAlarm({ control, staleness, prints, rooms }: Alarm): string {
   const what =
     staleness.kind === 'twoInARow'
-      ? `the ${control} came out far from what was expected twice in a row`
-      : `the ${control} has come out ${staleness.side === 'over' ? 'above' : 'below'} what was expected by more than chance explains`;
+      ? `the ${control} was far from the expected size twice in a row`
+      : `the ${control} is ${staleness.side === 'over' ? 'above' : 'below'} the expected size, more than expected by chance`;
   const warm =
     rooms === undefined || Math.abs(rooms[1] - rooms[0]) < 2
       ? ''
-      : ` The room went from ${rooms[0]} to ${rooms[1]} °C meanwhile.`;
-  return `${what}, over ${prints} prints with nothing noted as changed. This signature no longer holds.${warm} Note what changed, or that nobody knows.`;
+      : ` The room temperature changed from ${rooms[0]} to ${rooms[1]} °C in this time.`;
+  return `${what}, over ${prints} prints without a recorded change. This signature is no longer valid.${warm} Record what changed, or record an unknown change.`;
 }

@@ -11,14 +11,14 @@ export function describeProfileIssue({ name }: ProfileIssue): string {
   return describeTakenName(name);
 }
 
-/** Why a signature of another shop was not taken in. */
+/** Why a signature of another workshop was not imported. */
 export type ForeignLawIssue =
   SignatureFileIssue | { readonly code: 'noKin' } | { readonly code: 'hereAlready'; readonly name: string };
 
 export function describeForeignIssue(issue: ForeignLawIssue): string {
   switch (issue.code) {
     case 'noKin':
-      return 'say which printer or which resin it shares with this bench: of one that shares neither nothing can be lent.';
+      return 'choose which printer or which resin it shares with this workshop. Without one of them, its data cannot be used here.';
     case 'hereAlready':
       return `this signature is here already, as ${issue.name}. Remove that one first to change what it shares.`;
     default:

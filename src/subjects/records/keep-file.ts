@@ -36,9 +36,9 @@ function gauge(limitBytes: number) {
 }
 
 /**
- * Streams a file into a folder under the hash of its bytes. It bears its name only when it is whole and on the disk; one
- * of that name that is there already, whole or half, is replaced. `nameOf` says what the file is called, or why it is not
- * kept.
+ * Streams a file into a folder under the hash of its bytes. It gets its name only when it is complete and on the disk;
+ * an existing file with that name, complete or not, is replaced. `nameOf` returns the name of the file, or why it is
+ * not stored.
  */
 export async function keepFile<Issue>(
   folder: string,

@@ -5,7 +5,7 @@ export type KeepIssue =
   | { readonly code: 'tooLarge'; readonly bytes: number; readonly limitBytes: number }
   | { readonly code: 'cutInTransfer'; readonly arrived: number; readonly announced: number };
 
-/** Why a file was not kept. */
+/** Why a file was not stored. */
 export function describeKeepIssue(issue: KeepIssue): string {
   switch (issue.code) {
     case 'cutInTransfer':

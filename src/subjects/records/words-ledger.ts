@@ -1,4 +1,4 @@
-/** A line of the ledger as it is shown. */
+/** A decision as displayed. */
 export interface LedgerWords {
   readonly title: string;
   readonly detail: string;

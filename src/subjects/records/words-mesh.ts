@@ -7,62 +7,62 @@ const megabytes = (bytes: number) => `${Math.round(bytes / 1024 / 1024)} MB`;
 export function describeMeshIssue(issue: MeshIssue): string {
   switch (issue.code) {
     case 'emptyFile':
-      return 'The file is empty. Export the part again.';
+      return 'the file is empty. Export the part again.';
     case 'tooLarge':
-      return `The file has ${megabytes(issue.bytes)}; up to ${megabytes(issue.limitBytes)} are read. Export it with a coarser mesh, or as binary STL.`;
+      return `the file has ${megabytes(issue.bytes)}; the limit is ${megabytes(issue.limitBytes)}. Export it with a coarser mesh, or as binary STL.`;
     case 'notStl':
-      return 'This is none of STL, OBJ, PLY and 3MF as far as its bytes tell. Export the part as one of them.';
+      return 'this file is not STL, OBJ, PLY or 3MF. Export the part in one of these formats.';
     case 'cutShort':
-      return `The file is cut short: it announces ${issue.claimed} facets, or rows of them, and holds ${issue.whole} whole ones. Copy or export it again.`;
+      return `the file is incomplete: it announces ${issue.claimed} facets or rows and has ${issue.whole} complete ones. Copy or export it again.`;
     case 'noFacets':
-      return 'The file holds no facets. Check that the body was selected when it was exported.';
+      return 'the file holds no facets. Check that the body was selected when it was exported.';
     case 'notFinite':
-      return `Facet ${issue.facet} has a coordinate that is no number. Repair the mesh in the modeller and export it again.`;
+      return `facet ${issue.facet} has an invalid coordinate. Repair the mesh in your CAD program and export it again.`;
     case 'badVertex':
-      return `Line ${issue.line}: a vertex needs three numbers. The file may be damaged; export it again.`;
+      return `line ${issue.line}: a vertex needs three numbers. The file may be damaged; export it again.`;
     case 'badFace':
-      return `Line ${issue.line}: a face needs at least three corners by number, found “${quoted(issue.text)}”. The file may be damaged; export it again.`;
+      return `line ${issue.line}: a face needs at least three vertex numbers, but has “${quoted(issue.text)}”. The file may be damaged. Export it again.`;
     case 'indexOutOfRange':
-      return `Facet ${issue.facet} asks for vertex ${issue.index + 1} of ${issue.vertices}. The file may be damaged; export it again.`;
+      return `facet ${issue.facet} refers to vertex ${issue.index + 1}, but the file has ${issue.vertices}. The file may be damaged. Export it again.`;
     case 'manyCorners':
-      return `Face ${issue.facet} has ${issue.corners} corners; up to ${issue.limit} are read. Export the part with faces cut into triangles.`;
+      return `face ${issue.facet} has ${issue.corners} corners; up to ${issue.limit} are read. Export the part with faces cut into triangles.`;
     case 'farOut':
-      return `Facet ${issue.facet} lies more than ${issue.limitMm / 1000} m away. Check the unit and the place of the part in the modeller, then export it again.`;
+      return `facet ${issue.facet} lies more than ${issue.limitMm / 1000} m away. Check the unit and the place of the part in the modeller, then export it again.`;
     case 'tooManyFacets':
-      return `The file asks for more than ${issue.limit} facets or placements. Export it with a coarser mesh.`;
+      return `the file has more than ${issue.limit} facets or placements. Export it with a coarser mesh.`;
     case 'badHeader':
-      return `The header of the PLY cannot be followed at “${quoted(issue.line)}”. Export the part again, as STL if need be.`;
+      return `the PLY header is invalid at “${quoted(issue.line)}”. Export the part again, or export it as STL.`;
     case 'notPackage':
-      return 'This is no 3MF package, or a damaged one. Export the part again.';
+      return 'this is not a valid 3MF package. Export the part again.';
     case 'packageTooLarge':
-      return `The package would grow to ${megabytes(issue.bytes)} when unpacked; up to ${megabytes(issue.limitBytes)} are. Export it with a coarser mesh.`;
+      return `the unpacked package would have ${megabytes(issue.bytes)}; the limit is ${megabytes(issue.limitBytes)}. Export it with a coarser mesh.`;
     case 'pathOutside':
-      return `The package points outside of itself, to “${quoted(issue.path)}”. It is not opened; export the part again.`;
+      return `the package refers to a file outside the package, “${quoted(issue.path)}”, so it is not opened. Export the part again.`;
     case 'noModel':
-      return 'The package holds no model. Export the part as 3MF again.';
+      return 'the package contains no model. Export the part as 3MF again.';
     case 'badXml':
-      return `The model in the package is no sound XML (${issue.detail.split('\n')[0].slice(0, 120)}). Export the part again.`;
+      return `the model in the package is not valid XML (${issue.detail.split('\n')[0].slice(0, 120)}). Export the part again.`;
     case 'entities':
-      return 'The model in the package defines entities of its own, which no 3MF does. It is not opened; export the part again.';
+      return 'the model in the package defines its own entities, which 3MF does not allow, so it is not opened. Export the part again.';
     case 'unknownUnit':
-      return `The model is in “${quoted(issue.unit)}”, a unit that 3MF does not know. Export it in millimetres.`;
+      return `the model uses “${quoted(issue.unit)}”, which is not a 3MF unit. Export it in millimetres.`;
     case 'badAttribute':
-      return `A ${quoted(issue.element)} in the model has no sound “${quoted(issue.attribute)}”. Export the part again.`;
+      return `a ${quoted(issue.element)} in the model has an invalid “${quoted(issue.attribute)}”. Export the part again.`;
     case 'objectMissing':
-      return `The model builds object ${issue.id}, which it does not hold. Export the part again.`;
+      return `the model uses object ${issue.id}, which it does not contain. Export the part again.`;
     case 'cyclicComponent':
-      return `Object ${issue.id} of the model is a part of itself. Repair it in the modeller and export it again.`;
+      return `object ${issue.id} of the model contains itself. Repair it in your CAD program and export it again.`;
     case 'looseCorners':
-      return `The file has ${issue.corners} corners, which is not three a facet. It may be damaged; export it again.`;
+      return `the file has ${issue.corners} corners, which is not a multiple of three. It may be damaged. Export it again.`;
   }
 }
 
 export function describeMeasureIssue(issue: MeasureIssue): string {
   switch (issue.code) {
     case 'nothingThere':
-      return `No face of that kind within 1 mm of ${issue.anchorMm.map((value) => value.toFixed(2)).join(', ')}. Place the feature on the part again.`;
+      return `no face of that kind within 1 mm of ${issue.anchorMm.map((value) => value.toFixed(2)).join(', ')}. Place the feature on the part again.`;
     case 'pitchNeedsTwoPlaces':
-      return 'A pitch cannot be found again from one place; type its drawn size.';
+      return 'a pitch cannot be found from one point. Type its drawn size.';
   }
 }
 
@@ -77,7 +77,7 @@ export function describeMeshFaults(check: MeshCheck): string[] {
     faults.push(`${plural(check.nonManifoldEdges, 'edge has', 'edges have')} more than two facets`);
   if (check.misorientedEdges > 0)
     faults.push(
-      `${plural(check.misorientedEdges, 'edge lies', 'edges lie')} between facets wound against each other`,
+      `${plural(check.misorientedEdges, 'edge lies', 'edges lie')} between facets with opposite winding`,
     );
   if (check.invertedShells > 0)
     faults.push(`${plural(check.invertedShells, 'shell is', 'shells are')} inside out`);

@@ -4,7 +4,7 @@ import { fail, ok, type Result } from '@/core/result';
 import { type Db, queries, tables } from '@/store';
 import type { ShelfChangeIssue } from './words-issues';
 
-/** Puts a resin of this name on the shelf, with an empty sheet; one that was taken off comes back with its own. */
+/** Adds a resin with this name and an empty datasheet; one that was removed returns with its own. */
 export function addResin(
   db: Db,
   name: string,
@@ -20,7 +20,7 @@ export function addResin(
   return ok(db.insert(tables.resins).values({ name, sheet }).returning().get().id);
 }
 
-/** Takes a resin off the shelf; its proofs, profiles and signatures stay, and it can be put back by its name. */
+/** Removes a resin; its tests, profiles and signatures stay, and it can be restored by its name. */
 export function takeOffShelf(db: Db, resinId: number): void {
   db.update(tables.resins).set({ removedAt: new Date() }).where(eq(tables.resins.id, resinId)).run();
 }

@@ -14,7 +14,7 @@ interface ShelfImport {
   readonly proofs: number;
 }
 
-/** Where a file and the shelf state the same thing the file's value is taken; what only the shelf states stays. */
+/** Where a file and the stored resin state the same value, the file wins; other stored values stay. */
 function mergeSheets(own: ResinSheet, brought: ResinSheet): ResinSheet {
   const same = (a: Quote, b: Quote) =>
     a.property === b.property && a.condition === b.condition && a.atC === b.atC;
@@ -27,7 +27,7 @@ function mergeSheets(own: ResinSheet, brought: ResinSheet): ResinSheet {
   };
 }
 
-/** A resin that is on the shelf, or was, with what came along. */
+/** A resin that is or was stored, with its imported data. */
 function update(db: Db, resin: queries.Resin, entry: ShelfEntry): number {
   const { id: resinId } = resin;
   db.update(tables.resins)
@@ -44,7 +44,7 @@ function update(db: Db, resin: queries.Resin, entry: ShelfEntry): number {
   const news = entry.proofs.filter((proof) => !held.some((other) => isDeepStrictEqual(other, proof)));
   keepBelongings(db, resinId, {
     proofs: news,
-    // Bottles stand where they stand: they come along only to a shelf that has none of this resin.
+    // Bottles are physical: they are imported only if this resin has none here.
     bottles: own.bottles.length === 0 ? entry.bottles : [],
   });
   return news.length;
@@ -85,12 +85,12 @@ export function* importShelfSteps(db: Db, text: string): Steps<Result<ShelfImpor
   return ok(bringAll(db, entries.value));
 }
 
-/** Puts a shelf file's resins on this shelf, all of them or, where a row is bad, none. */
+/** Imports the resins of a file, all of them or, if a row is bad, none. */
 export function importShelf(db: Db, text: string): Result<ShelfImport, ShelfCsvIssue> {
   return atOnce(importShelfSteps(db, text));
 }
 
-/** Puts entries on the shelf, in one go. */
+/** Imports entries in one go. */
 export function bringAll(db: Db, entries: readonly ShelfEntry[]): ShelfImport {
   return db.transaction((tx) => {
     const known = new Map(

@@ -24,7 +24,7 @@ const many = <Item extends z.ZodType>(item: Item) => z.array(item).min(1).max(60
 
 const on = day;
 
-/** A bench proof as it travels in a file. */
+/** A resin test in a file. */
 export const proofJson = z.discriminatedUnion('kind', [
   z.object({
     kind: z.literal('bend'),

@@ -11,10 +11,10 @@ import {
   tickField,
 } from '@/subjects/language/shared';
 
-/** Rows that a proof's form has room for. */
+/** Rows in the form of a test. */
 export const PROOF_ROWS = 10;
 
-/** A column of readings in a proof's form: the name of its cells and what they are. */
+/** A column of readings in the form of a test: the name of its cells and their meaning. */
 export interface ProofColumn {
   readonly name: string;
   readonly label: string;
@@ -41,7 +41,7 @@ function rowsOf(first: ProofColumn, second: ProofColumn) {
   return { shape, read };
 }
 
-/** The two columns of each proof that is read in rows. */
+/** The two columns of each test with rows. */
 export const PROOF_COLUMNS = {
   bend: [
     { name: 'massG', label: 'Weight, g', quantity: 'mass', low: 0, high: 100_000 },
@@ -53,24 +53,24 @@ export const PROOF_COLUMNS = {
   ],
   yellowing: [
     { name: 'minutes', label: 'Cured, minutes', quantity: 'number', low: 0, high: 600 },
-    { name: 'shade', label: 'Shade, 0 clear to 5 amber', quantity: 'number', low: -1000, high: 100_000 },
+    { name: 'shade', label: 'Shade, 0 (clear) to 5 (amber)', quantity: 'number', low: -1000, high: 100_000 },
   ],
 } as const satisfies Partial<Record<ProofKind, readonly [ProofColumn, ProofColumn]>>;
 
 const common = {
-  on: dayField('Done on'),
-  note: textField('How it was printed and cured', { optional: true, limit: 200 }),
+  on: dayField('Test date'),
+  note: textField('Print and cure settings', { optional: true, limit: 200 }),
 };
 
 const bar = {
-  bend: choiceField('The bar is held', BENDS),
-  spanMm: numberField('Span, or free length', 'length', { low: 1, high: 1000 }),
+  bend: choiceField('Bar support', BENDS),
+  spanMm: numberField('Span or free length', 'length', { low: 1, high: 1000 }),
   widthMm: numberField('Width', 'length', { low: 0.1, high: 200 }),
   thicknessMm: numberField('Thickness', 'length', { low: 0.1, high: 100 }),
 };
 
 const instruments = {
-  caliperMm: optionalNumber('Caliper may be off by', 'length', { low: 0, high: 1 }),
+  caliperMm: optionalNumber('Caliper limit of error', 'length', { low: 0, high: 1 }),
 };
 
 const limitsOf = (caliperMm: number | undefined): BenchLimits => ({
@@ -78,7 +78,7 @@ const limitsOf = (caliperMm: number | undefined): BenchLimits => ({
   caliperMm: caliperMm ?? BENCH_LIMITS.caliperMm,
 });
 
-/** A proof as a form gives it. */
+/** A test as a form sends it. */
 type ProofInput = ProofTest & { readonly on: string; readonly note: string };
 
 const loads = rowsOf(...PROOF_COLUMNS.bend);
@@ -89,8 +89,8 @@ const bend = z
     ...instruments,
     bend: bar.bend,
     spanMm: bar.spanMm,
-    widthsMm: numbersField('Widths along it', 'length', { low: 0.1, high: 200 }),
-    thicknessesMm: numbersField('Thicknesses along it', 'length', { low: 0.1, high: 100 }),
+    widthsMm: numbersField('Widths along the bar', 'length', { low: 0.1, high: 200 }),
+    thicknessesMm: numbersField('Thicknesses along the bar', 'length', { low: 0.1, high: 100 }),
     ...loads.shape,
   })
   .transform(({ on, note, caliperMm, bend: how, spanMm, widthsMm, thicknessesMm, ...rows }): ProofInput => ({
@@ -112,8 +112,8 @@ const breaks = z
     ...common,
     ...instruments,
     ...bar,
-    deflectionsMm: numbersField('Bent by, one number a bar', 'length', { low: 0.01, high: 500 }),
-    broke: tickField('They broke there'),
+    deflectionsMm: numbersField('Deflection, one number per bar', 'length', { low: 0.01, high: 500 }),
+    broke: tickField('The bars broke at that point'),
   })
   .transform(({ on, note, caliperMm, deflectionsMm, broke, ...rest }): ProofInput => ({
     kind: 'break',
@@ -128,9 +128,9 @@ const sag = z
   .object({
     ...common,
     ...bar,
-    massG: numberField('Weight hung on it', 'mass', { low: 0.1, high: 100_000 }),
-    bath: choiceField('Heated in', BATHS),
-    thermometerK: numberField('Thermometer may be off by', 'temperatureDifference', { low: 0.05, high: 10 }),
+    massG: numberField('Weight on the bar', 'mass', { low: 0.1, high: 100_000 }),
+    bath: choiceField('Heating method', BATHS),
+    thermometerK: numberField('Thermometer limit of error', 'temperatureDifference', { low: 0.05, high: 10 }),
     ...steps.shape,
   })
   .transform(
@@ -162,7 +162,7 @@ const sag = z
 const drop = z
   .object({
     ...common,
-    wholeM: numbersField('Whole after falls from, m', 'number', { low: 0.01, high: 20, optional: true }),
+    wholeM: numbersField('Unbroken after falls from, m', 'number', { low: 0.01, high: 20, optional: true }),
     brokenM: numbersField('Broken after falls from, m', 'number', { low: 0.01, high: 20, optional: true }),
   })
   .transform(({ on, note, wholeM, brokenM }): ProofInput => ({
@@ -182,7 +182,7 @@ const shades = rowsOf(...PROOF_COLUMNS.yellowing);
 const yellowing = z
   .object({
     ...common,
-    accepted: numberField('Shade still accepted, 0 to 5', 'number', { low: 0, high: 5 }),
+    accepted: numberField('Highest accepted shade, 0 to 5', 'number', { low: 0, high: 5 }),
     ...shades.shape,
   })
   .transform(({ on, note, accepted, ...rows }): ProofInput => ({
@@ -196,9 +196,9 @@ const creep = z
   .object({
     ...common,
     ...instruments,
-    under: textField('What it bears meanwhile'),
+    under: textField('Load during the wait'),
     firstMm: numberField('Reading now', 'length', { low: 0, high: 1000 }),
-    weeks: numberField('Read again after, weeks', 'number', { low: 0.1, high: 260 }),
+    weeks: numberField('Second reading after, weeks', 'number', { low: 0.1, high: 260 }),
   })
   .transform(({ on, note, caliperMm, ...rest }): ProofInput => ({
     kind: 'creep',
@@ -207,7 +207,7 @@ const creep = z
     test: { ...rest, caliperMm: caliperMm ?? BENCH_LIMITS.caliperMm },
   }));
 
-/** The form of each kind of proof. */
+/** The form of each kind of test. */
 export const PROOF_FORMS = { bend, break: breaks, sag, drop, yellowing, creep } as const satisfies Record<
   ProofKind,
   z.ZodType<ProofInput>
@@ -215,5 +215,5 @@ export const PROOF_FORMS = { bend, break: breaks, sag, drop, yellowing, creep } 
 
 /** The second reading of a creep check. */
 export const creepAgainForm = z.object({
-  secondMm: numberField('The same place, read again', 'length', { low: 0, high: 1000 }),
+  secondMm: numberField('Second reading at the same place', 'length', { low: 0, high: 1000 }),
 });

@@ -40,11 +40,11 @@ export const quoteForm = z
     property: choiceField('Property', PROPERTY_IDS),
     value: numberField('Value', 'number', { low: -1e9, high: 1e9 }),
     unit: textField('Unit', { optional: true, limit: 20 }),
-    condition: choiceField('The bar was', CONDITIONS),
+    condition: choiceField('Bar condition', CONDITIONS),
     standard: textField('Standard, if stated', { optional: true, limit: 80 }),
-    testMPa: optionalNumber('Stress of the test', 'stress', { low: 0.01, high: 20 }),
-    atC: optionalNumber('Measured at', 'temperature', { low: -40, high: 100 }),
-    on: dayField('Day of the sheet'),
+    testMPa: optionalNumber('Test stress', 'stress', { low: 0.01, high: 20 }),
+    atC: optionalNumber('Test temperature', 'temperature', { low: -40, high: 100 }),
+    on: dayField('Datasheet date'),
   })
   .transform(({ value, unit, standard, on, ...rest }, context): Quote => {
     const kept = convertValue(rest.property, value, unit);
@@ -74,17 +74,17 @@ export function wordList(text: string): string[] | undefined {
 export const factsForm = z
   .object({
     family: choiceField('Family', FAMILIES),
-    clarity: optionalChoice('Look', CLARITIES),
-    alone: optionalChoice('Used neat', ALONE),
-    washKnown: tickField('Its sheet names wash liquids'),
+    clarity: optionalChoice('Appearance', CLARITIES),
+    alone: optionalChoice('Use undiluted', ALONE),
+    washKnown: tickField('Wash liquids on the datasheet'),
     ...tickFields('wash', WASH_LIQUIDS, describeLiquid),
-    light: textField('Made for light of, nm', { optional: true, limit: 60 }),
-    rated: textField('Rated for, parted by commas', {
+    light: textField('Wavelength, nm', { optional: true, limit: 60 }),
+    rated: textField('Ratings, separated by commas', {
       optional: true,
       limit: 200,
-      hint: 'skin, mouth, food, sterile, mains, flame. “none” where its sheet rates it for nothing, blank while nobody says.',
+      hint: 'skin, mouth, food, sterile, mains, flame. Enter “none” if the datasheet states no rating. Leave blank if unknown.',
     }),
-    cautions: textField('Cautions of its safety sheet, a line each', {
+    cautions: textField('Cautions from the safety data sheet, one per line', {
       optional: true,
       limit: 2000,
       isMultiline: true,
@@ -111,16 +111,16 @@ export const factsForm = z
 export const bottleForm = z.object({
   batch: textField('Batch', { optional: true, limit: 60 }),
   openedOn: dayField('Opened on'),
-  fullMl: numberField('Holds when full', 'volume', { low: 1, high: 100_000 }),
-  leftMl: numberField('Left', 'volume', { low: 0, high: 100_000 }),
+  fullMl: numberField('Bottle volume', 'volume', { low: 1, high: 100_000 }),
+  leftMl: numberField('Remaining', 'volume', { low: 0, high: 100_000 }),
 });
 
 /** What is left in a bottle: by level in millilitres, or weighed with its empty weight. */
 export const leftForm = z
   .object({
-    leftMl: optionalNumber('By level', 'volume', { low: 0, high: 100_000 }),
-    weighedG: optionalNumber('or weighed', 'mass', { low: 0, high: 200_000 }),
-    emptyG: optionalNumber('less empty', 'mass', { low: 0, high: 50_000 }),
+    leftMl: optionalNumber('Remaining, by level', 'volume', { low: 0, high: 100_000 }),
+    weighedG: optionalNumber('or by weight', 'mass', { low: 0, high: 200_000 }),
+    emptyG: optionalNumber('Empty bottle weight', 'mass', { low: 0, high: 50_000 }),
   })
   .transform(({ leftMl, weighedG, emptyG }, context): Left => {
     if (leftMl !== undefined) return { leftMl };
@@ -139,7 +139,7 @@ const PART_LABELS = ['First resin', 'Second resin', 'Third resin, if any'] as co
 /** A blend by parts of its volume, in per cent; a part left blank is none. */
 export const blendForm = z
   .object({
-    name: textField('Its name on the shelf', { limit: 60 }),
+    name: textField('Resin name', { limit: 60 }),
     ...(Object.fromEntries(
       [1, 2, 3].flatMap((i) => [
         [`resin_${i}`, textField(PART_LABELS[i - 1], { optional: true, limit: 60 })],

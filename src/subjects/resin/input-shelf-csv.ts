@@ -113,7 +113,7 @@ function takeRow(row: CsvRow, resins: Map<string, Growing>, bad: BadRow[]): Cell
   return undefined;
 }
 
-/** Lines that are taken in one step. */
+/** Rows that are read in one step. */
 const STEP_ROWS = 200;
 
 /** `parseShelfCsv` in steps. */
@@ -141,8 +141,8 @@ export function* shelfCsvSteps(text: string): Steps<Result<ShelfEntry[], ShelfCs
 }
 
 /**
- * Reads a shelf from delimited text, a line for each value of each resin, within the same bounds as the JSON file; whole
- * or not at all, bad lines named. Proofs, bottles and blends travel in the JSON file only.
+ * Reads resins from delimited text, one row for each value of each resin, with the limits of the JSON file; completely
+ * or not at all, bad rows named. Tests, bottles and blends are in the JSON file only.
  */
 export function parseShelfCsv(text: string): Result<ShelfEntry[], ShelfCsvIssue> {
   return atOnce(shelfCsvSteps(text));
@@ -164,7 +164,7 @@ function factRows({ name, sheet }: ShelfEntry): (string | number)[][] {
   return facts.flatMap(([fact, text]) => (text === undefined ? [] : [[name, fact, text, ...blanks]]));
 }
 
-/** Sheets of a shelf as delimited text. */
+/** Returns the datasheets of resins as delimited text. */
 export function formatShelfCsv(entries: readonly ShelfEntry[]): string {
   const rows = entries.flatMap((entry) => [
     ...factRows(entry),

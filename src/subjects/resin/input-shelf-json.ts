@@ -25,7 +25,7 @@ import { atOnce, type Steps } from '@/core/steps';
 import { day, finite, line } from '@/subjects/language/shared';
 import { proofJson } from './input-proof-json';
 
-/** Why one row of a shelf file cannot be taken; `where` names the row as a person finds it. */
+/** Why one row of a resin file cannot be imported; `where` names the row as a person finds it. */
 export interface BadRow {
   readonly where: string;
   readonly issue:
@@ -49,8 +49,8 @@ const MOST_RESINS = 20_000;
 
 /** A word of a list; a list is parted by “|” in a CSV, and “none” stands for an empty one there. */
 const rating = line(40, 1)
-  .refine((word) => !word.includes('|'), 'a word has no “|” in it')
-  .refine((word) => word.toLowerCase() !== 'none', '“none” is an empty list');
+  .refine((word) => !word.includes('|'), 'a word must not contain “|”')
+  .refine((word) => word.toLowerCase() !== 'none', '“none” means an empty list');
 
 const quoteJson = z.object({
   property: z.enum(PROPERTY_IDS as [string, ...string[]]),
@@ -158,7 +158,7 @@ function readProof(raw: unknown, where: string, bad: BadRow[]): Proof | undefine
   return undefined;
 }
 
-/** What is known of a resin, whichever file it comes in, with its quotes as they were read. */
+/** What is known of a resin, from any kind of file, with its quotes as read. */
 export function readFacts(
   raw: unknown,
   where: string,
@@ -196,12 +196,12 @@ function readEntry(raw: unknown, number: number, bad: BadRow[]): ShelfEntry | un
     name,
     sheet,
     blend,
-    proofs: proofs.flatMap((proof, i) => readProof(proof, `${where} proof ${i + 1}`, bad) ?? []),
+    proofs: proofs.flatMap((proof, i) => readProof(proof, `${where} test ${i + 1}`, bad) ?? []),
     bottles,
   });
 }
 
-/** Names that stand twice, and parts of blends that neither the file nor the shelf has. */
+/** Returns names that occur twice, and components of blends that exist neither in the file nor in the workshop. */
 export function findNameIssues(entries: readonly ShelfEntry[], onShelf: ReadonlySet<string>): BadRow[] {
   const names = new Set<string>();
   const bad: BadRow[] = [];
@@ -246,8 +246,8 @@ export function* shelfJsonSteps(
 }
 
 /**
- * Reads a shelf file whole or not at all: every row that cannot be taken is named. Units other than a property's own are
- * converted. `onShelf` are names already there, for blends that build on them.
+ * Reads a resin file completely or not at all: every invalid row is named. Units other than a property's own are
+ * converted. `onShelf` are existing names, for blends made of them.
  */
 export function parseShelfJson(
   text: string,
@@ -256,7 +256,7 @@ export function parseShelfJson(
   return atOnce(shelfJsonSteps(text, onShelf));
 }
 
-/** The shelf as a file; see docs/formats.md for its fields. */
+/** Returns all resins as a file; see docs/formats.md for its fields. */
 export function formatShelfJson(entries: readonly ShelfEntry[]): string {
   const resins = entries.map(({ name, sheet, blend, proofs, bottles }) => {
     const { quotes, lightNm, ...facts } = sheet;

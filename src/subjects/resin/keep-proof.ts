@@ -10,7 +10,7 @@ function weeksAfter(day: string, weeks: number): string {
   return new Date(time).toISOString().slice(0, 10);
 }
 
-/** Keeps a proof of a resin that can be worked out, and gives what it shows. */
+/** Stores a test of a resin that can be evaluated, and returns its result. */
 export function keepProof(
   db: Db,
   resinId: number,
@@ -27,7 +27,7 @@ export function keepProof(
   return ok(worked.value);
 }
 
-/** Takes a proof back: it no longer counts, and stays in the file of the bench. */
+/** Deletes a test: it no longer counts, and stays in the database. */
 export function takeBackProof(db: Db, resinId: number, proofId: number): void {
   const { proofs } = tables;
   db.update(proofs)

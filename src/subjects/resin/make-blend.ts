@@ -5,8 +5,8 @@ import { resinFile } from './resin-file';
 import type { ShelfChangeIssue } from './words-issues';
 
 /**
- * Puts a blend on the shelf as a resin of its own: bounds and estimates on its sheet, everything else unknown until a bar
- * was tested. It has no signature of its parts; another recipe is another resin.
+ * Adds a blend as a resin of its own: bounds and estimates in its datasheet, everything else unknown until a bar was
+ * tested. It has no signature of its components; another recipe is another resin.
  */
 export function makeBlend(
   db: Db,

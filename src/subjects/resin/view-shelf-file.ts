@@ -14,7 +14,7 @@ export function shelfEntries(db: Db): ShelfEntry[] {
   }));
 }
 
-/** The shelf as a file: all of it as JSON, its sheets as CSV. */
+/** The resins as a file: everything as JSON, the datasheets as CSV. */
 export function exportShelf(db: Db, form: 'json' | 'csv'): string {
   const entries = shelfEntries(db);
   return form === 'json' ? formatShelfJson(entries) : formatShelfCsv(entries);

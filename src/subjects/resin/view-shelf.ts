@@ -4,7 +4,7 @@ import { type Db, queries, tables } from '@/store';
 import { resinFile } from './resin-file';
 import { dayOf } from '@/subjects/language/shared';
 
-/** What stands in the vats of the bench, by name. */
+/** Returns the resins in the vats of the workshop, by name. */
 export function listVats(db: Db) {
   const { printers, resins } = tables;
   return db
@@ -27,7 +27,7 @@ export function findShelved(db: Db, resinId: number): queries.ShelvedResin | und
   return queries.findResin(db, resinId);
 }
 
-/** One line of the shelf. */
+/** One row of the list of resins. */
 export interface ShelfLine {
   readonly id: number;
   readonly name: string;
@@ -41,7 +41,7 @@ export interface ShelfLine {
   readonly inVatOf: readonly string[];
 }
 
-/** The shelf by name, a line each; heat at the upper test's stress or below it, as far as it is known. */
+/** Returns the resins by name, one row each; heat at the stress of the upper test or below, as far as it is known. */
 export function glanceAtShelf(db: Db): ShelfLine[] {
   return queries.listShelf(db).map((shelved) => {
     const evidence = evidenceOf(resinFile(shelved));
@@ -79,7 +79,7 @@ export function listShort(db: Db): { readonly id: number; readonly name: string;
     .map(({ id, name, leftMl }) => ({ id, name, leftMl }));
 }
 
-/** A bottle with the day on which it was shaken last, by the bench's clock. */
+/** A bottle with the day of its last shake, by the server's clock. */
 export interface ShelvedBottle extends queries.BottleRow {
   readonly shakenOn?: string;
 }

@@ -2,12 +2,12 @@ import { type CardStep, CLEAR, type School } from '@/core/resins';
 import { describeLiquid, SCHOOL_WORDS, SIDE_WORDS } from '@/subjects/house/shared';
 import { formatMm, round } from '@/subjects/language/shared';
 
-/** Why the house does it so, and why others do not. */
+/** Returns how this shop works and why, and what other shops do. */
 function reasonsOfSchool(school: School, side: string): string {
   const { sides } = SCHOOL_WORDS[school];
-  const others = Object.entries(sides).filter(([name]) => name !== side);
-  const other = others.map(([, { label, reason }]) => `${label}: ${reason}`).join('; ');
-  return `This shop does so because ${sides[side].reason}. Others: ${other}.`;
+  const say = ({ label, reason }: { label: string; reason: string }) => `${label} (${reason})`;
+  const others = Object.keys(sides).filter((name) => name !== side);
+  return `Shop practice: ${say(sides[side])}. Alternatives: ${others.map((name) => say(sides[name])).join('; ')}.`;
 }
 
 /** Both sides of a step on which good shops differ; undefined where they do not. */
@@ -30,7 +30,7 @@ export function describeCardReason(step: CardStep): string | undefined {
     case 'assemble':
       return step.overruled ? undefined : reasonsOfSchool('assemble', step.at);
     case 'cure':
-      return `${reasonsOfSchool('cure', step.school)} In ${step.medium}: ${reasonsOfSchool('cureIn', step.medium).slice('Here since '.length)}`;
+      return `${reasonsOfSchool('cure', step.school)} ${SCHOOL_WORDS.cureIn.title}: ${reasonsOfSchool('cureIn', step.medium)}`;
     default:
       return undefined;
   }
@@ -39,36 +39,36 @@ export function describeCardReason(step: CardStep): string | undefined {
 /** Why it takes longer than usual. */
 function describeCrevices(count: number): string {
   if (count === 0) return '';
-  return `. Twice the usual time, for ${count === 1 ? 'a hollow or narrow gap' : `${count} hollows and narrow gaps`} of this part`;
+  return `. Twice the usual time because of ${count === 1 ? 'a hollow or narrow gap' : `${count} hollows and narrow gaps`} in this part`;
 }
 
 const WATER_WORDS = {
-  warm: 'half a minute in water of 50 °C first; ',
+  warm: 'half a minute in water at 50 °C first; ',
   none: '',
-  thinLinks: 'dry, against the house’s way: hot water would bend its thin links; ',
+  thinLinks: 'dry, against shop practice: hot water would bend its thin links; ',
 } as const;
 
 function describeSupports({ brittle, tipMm, at, water }: Extract<CardStep, { step: 'supports' }>) {
   const how =
     brittle === true
-      ? 'brittle: nip tip by tip and hold the part'
+      ? 'brittle: cut one tip at a time and hold the part'
       : brittle === false
         ? 'tough: cut, do not tear'
-        : 'its elongation at break is unknown: treat it as brittle';
+        : 'elongation at break unknown: treat it as brittle';
   const tip = tipMm === undefined ? '' : `tips of ${formatMm(tipMm)} mm; `;
-  return { title: 'Supports off', text: `${SIDE_WORDS[at]}; ${WATER_WORDS[water]}${tip}${how}` };
+  return { title: 'Remove supports', text: `${SIDE_WORDS[at]}; ${WATER_WORDS[water]}${tip}${how}` };
 }
 
 /** A step of the process card: what to do. */
 const STEP_NAMES: Readonly<Record<CardStep['step'], string>> = {
   shake: 'Shake',
   warm: 'Room and resin',
-  drip: 'Excess resin off',
-  unload: 'Off the plate',
+  drip: 'Remove excess resin',
+  unload: 'Remove from plate',
   wash: 'Wash',
   dry: 'Dry',
   supports: 'Supports off',
-  assemble: 'Put together',
+  assemble: 'Assemble',
   cure: 'Cure',
   cool: 'Cool',
   coat: 'Coat',
@@ -81,9 +81,9 @@ export function nameCardStep(step: CardStep['step']): string {
 }
 
 const DRIP_WORDS = {
-  drip: (minutes: number) => `tilt the plate over the vat, about ${minutes} min`,
+  drip: (minutes: number) => `tilt the plate over the vat for about ${minutes} min`,
   scrape: (minutes: number) => `scrape it off the plate into the vat, about ${minutes} min`,
-  mop: (minutes: number) => `mop it up with paper, about ${minutes} min; leave fine surfaces alone`,
+  mop: (minutes: number) => `wipe it off with paper, about ${minutes} min; do not wipe fine surfaces`,
 } as const;
 const UNLOAD_WORDS = {
   flexSheet: 'bend the sheet away from the part',
@@ -91,8 +91,8 @@ const UNLOAD_WORDS = {
   blade: 'with a thin blade, a little all round before it is lifted',
 } as const;
 const VAT_WORDS = {
-  leave: 'cover it. Look for pieces that are missing on the part: they lie in it',
-  empty: 'filter it back into its own bottle, wipe the film with a soft cloth',
+  leave: 'cover it. Check the part for missing pieces: they are in the vat',
+  empty: 'filter it back into its own bottle, and wipe the film with a soft cloth',
 } as const;
 const METHOD_WORDS = {
   moved: 'moved',
@@ -108,16 +108,16 @@ const DRYING_WORDS = {
 function describeCure(step: Extract<CardStep, { step: 'cure' }>) {
   const range =
     step.floorMin === undefined && step.ceilingMin === undefined
-      ? 'its sheet states no time: prove one on a spare'
+      ? 'the datasheet states no time: test one on a spare part'
       : step.floorMin === undefined
-        ? `at most ${round(step.ceilingMin!)} min. Its sheet states no least time: half of the most is a guess, prove it on a spare`
+        ? `at most ${round(step.ceilingMin!)} min. The datasheet states no minimum time. Half of the maximum is a guess: test it on a spare part`
         : step.ceilingMin === undefined
-          ? `at least ${round(step.floorMin)} min; its sheet states no most`
+          ? `at least ${round(step.floorMin)} min; the datasheet states no maximum`
           : `at least ${round(step.floorMin)} min, at most ${round(step.ceilingMin)} min`;
   const minutes = step.minutes === undefined ? '' : `${round(step.minutes)} min, `;
   return {
     title: 'Cure',
-    text: `${minutes}${step.school}, in ${step.medium === 'air' ? 'air' : 'clear water'}, turned half way; ${range}`,
+    text: `${minutes}${step.school}, in ${step.medium === 'air' ? 'air' : 'clear water'}, turned halfway; ${range}`,
   };
 }
 
@@ -126,27 +126,27 @@ export function describeCardStep(step: CardStep): { readonly title: string; read
     case 'shake':
       return {
         title: 'Shake',
-        text: `${round(step.seconds, 0)} s, lid tight, gloves on${step.stated ? '' : '; its sheet says nothing, this is usual'}`,
+        text: `${round(step.seconds, 0)} s, lid tight, gloves on${step.stated ? '' : '; not on the datasheet, usual value'}`,
       };
     case 'warm':
       return {
         title: 'Room and resin',
-        text: `at least ${round(step.toC)} °C, the closed bottle in warm water if need be`,
+        text: `at least ${round(step.toC)} °C; warm the closed bottle in water if needed`,
       };
     case 'drip':
       return { title: STEP_NAMES.drip, text: DRIP_WORDS[step.how](step.minutes) };
     case 'unload':
       return {
         title: STEP_NAMES.unload,
-        text: `${UNLOAD_WORDS[step.how]}${step.overruled ? '. Against the house’s way: it is too thin to be prised off. On a rigid plate, wash it there first and let it dry' : ''}`,
+        text: `${UNLOAD_WORDS[step.how]}${step.overruled ? '. Against shop practice: the part is too thin to be pried off. On a rigid plate, wash and dry it there first' : ''}`,
       };
     case 'vat':
       return { title: STEP_NAMES.vat, text: VAT_WORDS[step.how] };
     case 'wash': {
       const why = {
-        house: 'the house’s way, allowed by its sheet',
-        sheet: 'its sheet does not allow the house’s own',
-        unstated: 'the house’s way; its sheet says nothing',
+        house: 'shop practice, allowed by the datasheet',
+        sheet: 'the datasheet does not allow shop practice',
+        unstated: 'shop practice; the datasheet says nothing',
       } as const;
       return {
         title: 'Wash',
@@ -156,7 +156,7 @@ export function describeCardStep(step: CardStep): { readonly title: string; read
     case 'dry':
       return {
         title: 'Dry',
-        text: `${DRYING_WORDS[step.how]}, about ${round(step.minutes)} min, until no crevice is wet: what stays in is cured in${describeCrevices(step.crevices)}`,
+        text: `${DRYING_WORDS[step.how]}, about ${round(step.minutes)} min, until no crevice is wet. Liquid left in a crevice cures in place${describeCrevices(step.crevices)}`,
       };
     case 'supports':
       return describeSupports(step);
@@ -165,19 +165,19 @@ export function describeCardStep(step: CardStep): { readonly title: string; read
     case 'cool':
       return {
         title: 'Cool',
-        text: `${step.minutes} min before a caliper or a mate touches it${step.wallMm === undefined ? '' : `, for a part ${formatMm(step.wallMm, 1)} mm thick on average`}: warm parts measure large and feel soft`,
+        text: `${step.minutes} min before you measure or fit it${step.wallMm === undefined ? '' : `, for a part ${formatMm(step.wallMm, 1)} mm thick on average`}. Warm parts measure too large and feel soft`,
       };
     case 'assemble':
       return {
-        title: 'Put together',
-        text: `${SIDE_WORDS[step.at]}${step.overruled ? ', against the house’s way: it is too brittle to be forced once cured' : ''}`,
+        title: 'Assemble',
+        text: `${SIDE_WORDS[step.at]}${step.overruled ? ', against shop practice: the cured resin is too brittle to be forced' : ''}`,
       };
     case 'coat':
       return {
         title: 'Coat',
         text: step.for.every((what) => what === CLEAR)
-          ? 'two thin coats of clear lacquer: it fills the layer lines'
-          : `sealed before long use: ${step.for.filter((what) => what !== CLEAR).join(', ')}. A coat is no rating`,
+          ? 'two thin coats of clear lacquer to fill the layer lines'
+          : `seal before long use: ${step.for.filter((what) => what !== CLEAR).join(', ')}. A coating is not a rating`,
       };
   }
 }

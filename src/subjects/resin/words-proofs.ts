@@ -2,22 +2,22 @@ import type { BendNote, ProofIssue, ProofKind, ProofResult } from '@/core/resins
 import { formatMm, formatSigned, percent, round } from '@/subjects/language/shared';
 
 const PROOF_WORDS: Readonly<Record<ProofKind, { readonly title: string; readonly shows: string }>> = {
-  bend: { title: 'Bend bar', shows: 'modulus, from weights and deflections' },
-  break: { title: 'Bend to break', shows: 'strain at break' },
-  sag: { title: 'Sag in heat', shows: 'the temperature at which a loaded bar gives way' },
-  drop: { title: 'Drop', shows: 'the height of fall it stays whole from' },
-  yellowing: { title: 'Yellowing', shows: 'the longest cure before it is too yellow' },
-  creep: { title: 'Creep', shows: 'whether it moves over weeks' },
+  bend: { title: 'Bend bar test', shows: 'modulus, from weights and deflections' },
+  break: { title: 'Bend-to-break test', shows: 'strain at break' },
+  sag: { title: 'Heat sag', shows: 'the temperature at which a loaded bar yields' },
+  drop: { title: 'Drop test', shows: 'the drop height that the part survives' },
+  yellowing: { title: 'Yellowing test', shows: 'the longest cure before it gets too yellow' },
+  creep: { title: 'Creep test', shows: 'whether it moves over weeks' },
 };
 
 export const describeProofKind = (kind: ProofKind) => PROOF_WORDS[kind];
 
-/** What a proof showed, in a line. */
+/** Result of a test, in one line. */
 export function describeProofResult(worked: ProofResult): string {
   switch (worked.kind) {
     case 'bend': {
       const { modulusMPa, lowMPa, highMPa, isLinear } = worked.result;
-      return `${round(modulusMPa, 0)} MPa, 95 % between ${round(lowMPa, 0)} and ${round(highMPa, 0)}${isLinear ? '' : ', not on one line'}`;
+      return `${round(modulusMPa, 0)} MPa, 95 % between ${round(lowMPa, 0)} and ${round(highMPa, 0)}${isLinear ? '' : ', not on a straight line'}`;
     }
     case 'break': {
       const { strain, low, high, atLeast } = worked.result;
@@ -29,28 +29,28 @@ export function describeProofResult(worked: ProofResult): string {
       const { tempC, lowC, highC, bound, stressMPa } = worked.result;
       const found =
         bound === 'atLeast'
-          ? `held to ${round(tempC)} °C, the last step`
+          ? `kept its shape up to ${round(tempC)} °C, the last step`
           : bound === 'atMost'
-            ? `gave way before ${round(tempC)} °C`
-            : `gave way at ${round(tempC)} °C, between ${round(lowC)} and ${round(highC)}`;
+            ? `yielded before ${round(tempC)} °C`
+            : `yielded at ${round(tempC)} °C, between ${round(lowC)} and ${round(highC)}`;
       return `${found}, under ${round(stressMPa, 2)} MPa`;
     }
     case 'drop': {
       const { heightM, trials, survivesAtLeast, atLeast } = worked.result;
-      if (trials === 0) return 'broke from every height tried';
-      return `whole from ${round(heightM, 2)} m in ${trials} of ${trials}: survives at least ${round(survivesAtLeast * 100, 0)} % with 95 % confidence${atLeast ? '' : ', broken from higher'}`;
+      if (trials === 0) return 'broke from every height tested';
+      return `whole from ${round(heightM, 2)} m in ${trials} of ${trials}: survives at least ${round(survivesAtLeast * 100, 0)} % with 95 % confidence${atLeast ? '' : ', broke from higher'}`;
     }
     case 'yellowing': {
       const { minutes, low, high, bound } = worked.result;
       if (bound === 'atLeast') return `not too yellow at ${round(minutes)} min, the longest tried`;
-      if (bound === 'atMost') return `too yellow at ${round(minutes)} min, the shortest tried`;
+      if (bound === 'atMost') return `too yellow at ${round(minutes)} min, the shortest time tested`;
       return `up to ${round(minutes)} min, between ${round(low)} and ${round(high)}`;
     }
     case 'creep': {
       const { result } = worked;
-      if (result === undefined) return 'waits for its second reading';
+      if (result === undefined) return 'second reading is due later';
       const drift = `${formatSigned(result.driftMm)} ± ${formatMm(result.expandedU_mm)} mm`;
-      return result.moved ? `moved by ${drift}` : `no movement shown: ${drift}`;
+      return result.moved ? `moved by ${drift}` : `no measurable movement: ${drift}`;
     }
   }
 }
@@ -59,37 +59,37 @@ export function describeProofResult(worked: ProofResult): string {
 export function describeBendNote(note: BendNote): string {
   switch (note.code) {
     case 'curved':
-      return `the readings do not lie on one line: the slope changes by ${percent(note.share)}. Look for a bar that slips, creeps or sits on its supports unevenly; read within half a minute of each load`;
+      return `the readings are not on a straight line: the slope changes by ${percent(note.share)}. Check for a bar that slips, creeps or sits unevenly on its supports. Read within half a minute of each load`;
     case 'deep':
-      return `bent by ${formatMm(note.deflectionMm)} mm, more than the ${formatMm(note.limitMm)} mm up to which the formula holds. Use lighter weights`;
+      return `bent by ${formatMm(note.deflectionMm)} mm, more than the ${formatMm(note.limitMm)} mm that the formula allows. Use lighter weights`;
     case 'stubby':
-      return `the span is only ${round(note.ratio)} times the thickness; below 16 shear makes it look softer. Use a longer span`;
+      return `the span is only ${round(note.ratio)} times the thickness. Below 16, shear makes the bar look softer. Use a longer span`;
   }
 }
 
 export function describeProofIssue(issue: ProofIssue): string {
   switch (issue.code) {
     case 'tooFewLoads':
-      return `${issue.given} of at least ${issue.needed} rows are filled. Both cells of a row count together.`;
+      return `${issue.given} of at least ${issue.needed} rows are filled. A row needs both cells.`;
     case 'barNotPositive':
       return 'span, width, thickness and weight must be above zero.';
     case 'loadsAllEqual':
-      return 'all weights are the same: hang at least two different ones.';
+      return 'all weights are equal. Use at least two different weights.';
     case 'bendsBackwards':
-      return 'the readings fall while the weights rise. Read so that a deeper bar gives a larger number.';
+      return 'the readings fall while the weights rise. Read so that a larger deflection gives a larger number.';
     case 'lostInNoise':
-      return `the bar moved by ${formatMm(issue.rangeMm)} mm, the readings wander by ${formatMm(issue.wanderMm)} mm. Use heavier weights or a longer span.`;
+      return `the bar moved by ${formatMm(issue.rangeMm)} mm, but the readings vary by ${formatMm(issue.wanderMm)} mm. Use heavier weights or a longer span.`;
     case 'noDeflection':
-      return 'type how far the bar was bent, one number for each bar.';
+      return 'type the deflection, one number per bar.';
     case 'notRising':
-      return `${round(issue.tempC)} °C does not lie above the step before it. Type the steps in the order of heating.`;
+      return `${round(issue.tempC)} °C is not above the step before it. Type the steps in the order of heating.`;
     case 'waterBoils':
-      return `${round(issue.tempC)} °C is too hot for a bath of water, which proves up to ${issue.mostC} °C. Choose the oven for what lies above.`;
+      return `${round(issue.tempC)} °C is too hot for a water bath, which tests up to ${issue.mostC} °C. Use an oven for higher temperatures.`;
     case 'noDrops':
-      return 'type at least one height of a fall.';
+      return 'type at least one drop height.';
     case 'heightNotPositive':
-      return 'a height of a fall must be above zero.';
+      return 'a drop height must be above zero.';
     case 'allOneTime':
-      return 'all shades were read after the same cure: cure at least two pieces for different times.';
+      return 'all shades have the same cure time. Cure at least two pieces for different times.';
   }
 }

@@ -26,19 +26,19 @@ const PROPERTY_WORDS: Readonly<Record<PropertyId, string>> = {
   glassTransition_C: 'Glass transition',
   density_g_ml: 'Density',
   viscosity_mPas: 'Viscosity',
-  leastRoom_C: 'Least room temperature',
-  linearShrink: 'Linear shrink',
+  leastRoom_C: 'Minimum room temperature',
+  linearShrink: 'Linear shrinkage',
   waterUptake: 'Water uptake',
-  leastFeature_mm: 'Least feature',
-  supportTip_mm: 'Support tip',
-  lightDepth_mm: 'Depth of light',
-  criticalDose_mJ_cm2: 'Dose that begins to cure',
-  shake_s: 'Shake before use',
-  cureFloor_min: 'Cure, at least',
-  cureCeiling_min: 'Cure, at most',
-  additiveMost: 'Most as an additive',
-  price_litre: 'Price of a litre',
-  dropHeight_m: 'Whole after falls from',
+  leastFeature_mm: 'Smallest feature',
+  supportTip_mm: 'Support tip diameter',
+  lightDepth_mm: 'Penetration depth (Dp)',
+  criticalDose_mJ_cm2: 'Critical dose (Ec)',
+  shake_s: 'Shake time before use',
+  cureFloor_min: 'Cure time, minimum',
+  cureCeiling_min: 'Cure time, maximum',
+  additiveMost: 'Maximum share as an additive',
+  price_litre: 'Price per litre',
+  dropHeight_m: 'Drop height survived',
 };
 
 export function describeProperty(property: PropertyId): string {
@@ -62,7 +62,7 @@ export const describeFamily = (family: Family): string => FAMILY_WORDS[family];
 const CONDITION_WORDS: Readonly<Record<Condition, string>> = {
   green: 'green, as printed',
   cured: 'cured',
-  annealed: 'annealed in heat',
+  annealed: 'annealed with heat',
 };
 
 export const describeCondition = (condition: Condition): string => CONDITION_WORDS[condition];
@@ -70,16 +70,16 @@ export const describeCondition = (condition: Condition): string => CONDITION_WOR
 const SOURCE_WORDS: Readonly<Record<Source, string>> = {
   datasheet: 'datasheet',
   own: 'typed here',
-  blend: 'estimate from its parts',
-  proof: 'proven at the bench',
+  blend: 'estimated from its parts',
+  proof: 'tested in this shop',
 };
 
 export const describeSource = (source: Source): string => SOURCE_WORDS[source];
 
 const ALONE_WORDS: Readonly<Record<Alone, string>> = {
-  yes: 'prints neat',
-  creeps: 'bends for good in time when used neat',
-  no: 'an additive, never neat',
+  yes: 'can be used undiluted',
+  creeps: 'deforms permanently over time when undiluted',
+  no: 'additive, never undiluted',
 };
 
 export const describeAlone = (alone: Alone): string => ALONE_WORDS[alone];
@@ -87,15 +87,15 @@ export const describeAlone = (alone: Alone): string => ALONE_WORDS[alone];
 export const describeClarity = (clarity: Clarity): string => clarity;
 
 const IMPACT_WORDS: Readonly<Record<Impact, string>> = {
-  low: 'light knocks, a fall from the knee',
-  medium: 'dropped from the bench',
-  high: 'dropped from overhead',
+  low: 'light knocks, a fall from knee height',
+  medium: 'falls from bench height',
+  high: 'falls from above head height',
 };
 
 export const describeImpact = (impact: Impact): string => IMPACT_WORDS[impact];
 
 export const describeBend = (bend: Bend): string =>
-  bend === 'threePoint' ? 'on two supports, pressed in the middle' : 'clamped, loaded at its end';
+  bend === 'threePoint' ? 'on two supports, loaded in the middle' : 'clamped, loaded at its end';
 
 /** Digits that a value deserves: whole from a hundred on, two places under ten. */
 export function plain(value: number): string {

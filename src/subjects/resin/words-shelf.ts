@@ -16,9 +16,9 @@ function describeBadRow({ where, issue }: BadRow): string {
     case 'notReadable':
       return `${where}: ${quoted(issue.detail)}.`;
     case 'nameTwice':
-      return `${where} stands in the file twice. Keep one.`;
+      return `${where} is in the file twice. Keep one.`;
     case 'blendUnknown':
-      return `${where} is blended from “${issue.name}”, which neither the file nor this shelf has.`;
+      return `${where} is blended from “${issue.name}”, which is not in the file and not in your resins.`;
     case 'blendSum':
       return `${where}: the parts of the blend add up to ${percent(issue.sum)}, not 100 %.`;
     default:
@@ -29,19 +29,19 @@ function describeBadRow({ where, issue }: BadRow): string {
 /** Bad rows that are named one by one. */
 const MOST_NAMED = 6;
 
-/** What keeps a shelf file from being taken, bad rows by name. */
+/** What prevents the import of a resin file, bad rows by name. */
 export function describeShelfIssue(issue: ShelfCsvIssue): string {
   switch (issue.code) {
     case 'notJson':
-      return 'the file is no JSON. Choose one that “Export the shelf” wrote, or a CSV with resin, property and value.';
+      return 'the file is not valid JSON. Choose a file from “Export resins”, or a CSV with resin, property and value.';
     case 'notAShelf':
-      return 'this JSON is no shelf: it must have "kind": "shelf" and a list of resins.';
+      return 'this JSON is not a resin file. It needs "kind": "shelf" and a list of resins.';
     case 'tooManyResins':
       return `more than ${issue.limit} resins. Split the file.`;
     case 'badRows': {
       const named = issue.rows.slice(0, MOST_NAMED).map(describeBadRow);
       const more = issue.rows.length - named.length;
-      return `${named.join(' ')}${more > 0 ? ` And ${more} more.` : ''} Nothing was taken: mend and bring it again.`;
+      return `${named.join(' ')}${more > 0 ? ` ${more} more problem${more === 1 ? '' : 's'}.` : ''} Nothing was imported. Correct the file and import it again.`;
     }
     case 'cell':
       return describeCsvIssue(issue.issue);

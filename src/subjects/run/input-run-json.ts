@@ -118,7 +118,7 @@ export function parseDayJson(text: string): Result<Day, RunFileIssue> {
         return fail({
           code: 'badField',
           where: `jobs.${i}.steps.${j}.station`,
-          what: `${station} is none of the stations`,
+          what: `${station} is not a known station`,
         });
   const backwards = presence_min.findIndex(([from, to]) => to <= from);
   if (backwards >= 0)

@@ -81,7 +81,7 @@ export function beginStep(db: Db, jobId: number, wanted: NewStep): Result<number
 
 type Row = typeof tables.printSteps.$inferSelect;
 
-/** A step with those that were begun with it; undefined: it is none of this job, or was taken back. */
+/** A step with those that were started with it; undefined if it belongs to another job or was undone. */
 function together(db: Db, jobId: number, stepId: number): Row[] | undefined {
   const { printSteps } = tables;
   const row = db.select().from(printSteps).where(eq(printSteps.id, stepId)).get();
@@ -90,7 +90,10 @@ function together(db: Db, jobId: number, stepId: number): Row[] | undefined {
   return db.select().from(printSteps).where(eq(printSteps.sharedKey, row.sharedKey)).all();
 }
 
-/** Ends a step, of all that went through it together; ended already it stays as it was. A clock that was set back ends it no earlier than it began. */
+/**
+ * Ends a step for everything that went through it together; if it has ended already, it stays unchanged. After a clock
+ * was set back, it ends no earlier than it began.
+ */
 export function endStep(db: Db, jobId: number, stepId: number, given = ''): Result<void, StepIssue> {
   const { printSteps } = tables;
   return allOrNothing<void, StepIssue>(db, (tx) => {
@@ -108,7 +111,7 @@ export function endStep(db: Db, jobId: number, stepId: number, given = ''): Resu
   });
 }
 
-/** Takes a step back that was tapped by mistake, of all that it was tapped for; it stays on record. */
+/** Undoes a step that was tapped by mistake, for everything that it was tapped for; it stays stored. */
 export function takeBackStep(db: Db, jobId: number, stepId: number): Result<void, StepIssue> {
   const { printSteps } = tables;
   return allOrNothing<void, StepIssue>(db, (tx) => {

@@ -90,7 +90,7 @@ export function viewChain(
   return { links, state: stateBySteps(steps), ...coolingOf(links, steps) };
 }
 
-/** What a print's steps say of its state, for the sitting that begins; undefined where none was tapped. */
+/** The state of a print by its steps, for a new session; undefined if none was tapped. */
 export function stateForSitting(
   chain: Chain | undefined,
   now: Date,
@@ -115,7 +115,7 @@ export function listBeside(db: Db, printId: number): { readonly id: number; read
     .map(({ id, name, job }) => ({ id, name: `${job} ${name}` }));
 }
 
-/** A timer that runs somewhere on the bench. */
+/** A timer that is running in the workshop. */
 export interface RunningTimer {
   readonly id: number;
   readonly jobId: number;

@@ -8,8 +8,8 @@ const FIELD_WORDS: Readonly<Record<string, string>> = {
   bottomExposureS: 'the bottom exposure',
   bottomLayers: 'the number of bottom layers',
   transitionLayers: 'the number of transition layers',
-  restBeforeS: 'the rest before',
-  restAfterS: 'the rest after',
+  restBeforeS: 'the wait before exposure',
+  restAfterS: 'the wait after exposure',
   startupS: 'the start-up',
   'speed of a move': 'a speed',
   'way of a move': 'a lift',
@@ -23,7 +23,7 @@ export function describeProgramIssue({ code, field }: ProgramIssue): string {
     : `${name} cannot be negative.`;
 }
 
-/** What is wrong with a file of a run or of a day, where, and how to mend it. */
+/** What is wrong with a file of a print or of a day, where, and what to do. */
 export function describeRunFileIssue(issue: RunFileIssue): string {
   switch (issue.code) {
     case 'notJson':
@@ -33,9 +33,9 @@ export function describeRunFileIssue(issue: RunFileIssue): string {
     case 'negative':
       return describeProgramIssue(issue);
     case 'vatTooFull':
-      return `vat.level_mL: ${issue.levelMl} ml in a vat that holds ${issue.capacityMl}. Read the level again.`;
+      return `vat.level_mL: ${issue.levelMl} ml in a vat that holds ${issue.capacityMl} ml. Read the level again.`;
     case 'belowFloor':
-      return `vat.floor_mL: a vat of ${issue.levelMl} ml cannot print down to ${issue.floorMl}. Give a floor below its capacity.`;
+      return `vat.floor_mL: ${issue.floorMl} ml is not below the ${issue.levelMl} ml of the vat. Enter a smaller minimum level.`;
   }
 }
 
@@ -43,13 +43,13 @@ export function describeRunFileIssue(issue: RunFileIssue): string {
 export function describeDayIssue(issue: DayIssue): string {
   switch (issue.code) {
     case 'noSteps':
-      return `${issue.job} has no steps. Give it at least one.`;
+      return `${issue.job} has no steps. Add at least one.`;
     case 'badMinutes':
-      return `${issue.job}, ${issue.step}: minutes are whole, not negative, and nobody is needed longer than the step takes.`;
+      return `${issue.job}, ${issue.step}: enter whole, non-negative minutes, and no more work time than the step takes.`;
     case 'heldElsewhere':
-      return `${issue.job}, ${issue.step}: a station that stays taken must be the station of the next step.`;
+      return `${issue.job}, ${issue.step}: a station that stays occupied must be the station of the next step.`;
     case 'neverThere':
-      return `${issue.job}, ${issue.step}: nobody is there long enough at once. Add time there, or a step that needs less of it.`;
+      return `${issue.job}, ${issue.step}: no working time is long enough. Add working time, or use a shorter step.`;
   }
 }
 
@@ -59,5 +59,5 @@ export type StepIssue = { readonly code: 'gone' } | { readonly code: 'cured' };
 export function describeStepIssue({ code }: StepIssue): string {
   return code === 'gone'
     ? GONE_WORDS
-    : 'this print is cured already: a wash after that only dulls it. Take the cure back if it was tapped by mistake.';
+    : 'this print is already cured. Washing it now only dulls it. If you tapped the cure by mistake, undo it.';
 }

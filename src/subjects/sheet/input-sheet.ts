@@ -11,7 +11,7 @@ export const bodyInput = z.object({
   measure: z.string().min(1).max(40),
   level: z.int().min(0).max(20),
   turn: z.int().min(0).max(20),
-  /** Zero and below are told apart from slips by the verb, in words. */
+  /** The use case, not the schema, tells zero and below from typing errors, with a sentence. */
   readingMm: z
     .number()
     .min(-LONGEST_MM)
@@ -35,11 +35,11 @@ const CLEARANCE = { low: -5, high: 20 };
 
 function interfaceFields({ id, label }: NamedInterface): Record<string, z.ZodType> {
   return {
-    [`wish_${id}`]: optionalChoice(`${label}: it should`, WISHES),
-    [`ruin_${id}`]: optionalChoice('if it goes wrong', RUINS),
+    [`wish_${id}`]: optionalChoice(`Fit, ${label}`, WISHES),
+    [`ruin_${id}`]: optionalChoice('cost of a wrong fit', RUINS),
     [`coat_${id}`]: optionalNumber(`Coat, ${label}`, 'length', { low: 0, high: 2 }),
-    [`least_${id}`]: optionalNumber(`Least clearance, ${label}`, 'length', CLEARANCE),
-    [`most_${id}`]: optionalNumber(`Most clearance, ${label}`, 'length', CLEARANCE),
+    [`least_${id}`]: optionalNumber(`Minimum clearance, ${label}`, 'length', CLEARANCE),
+    [`most_${id}`]: optionalNumber(`Maximum clearance, ${label}`, 'length', CLEARANCE),
   };
 }
 
@@ -57,8 +57,8 @@ export function sheetFormOf(kind: SheetKind, interfaces: readonly NamedInterface
   const { options } = SHEETS[kind];
   const fields: Record<string, z.ZodType> = Object.assign(
     {},
-    ...options.map(({ id, label, low, high }) => ({
-      [`option_${id}`]: optionalNumber(label, 'length', { low, high }),
+    ...options.map(({ id, label, low, high, whole }) => ({
+      [`option_${id}`]: optionalNumber(label, whole === true ? 'number' : 'length', { low, high }),
     })),
     ...interfaces.map(interfaceFields),
   );
@@ -95,7 +95,7 @@ export function sheetFormOf(kind: SheetKind, interfaces: readonly NamedInterface
   });
 }
 
-/** The interfaces that a form speaks of, by the names of its fields. */
+/** The interfaces that a form is about, by the names of its fields. */
 export function interfacesIn(data: FormData): NamedInterface[] {
   const ids = [...data.keys()].flatMap((name) => /^(?:wish|least|most)_(.+)$/.exec(name)?.[1] ?? []);
   return [...new Set(ids)].map((id) => ({ id, label: id }));

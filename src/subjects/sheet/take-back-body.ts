@@ -3,7 +3,7 @@ import { type Db, tables } from '@/store';
 import { bumpRevision } from '@/subjects/records';
 import { listBodyReadings } from './view-sheet';
 
-/** Takes a reading back; it stays on record. Without an id the newest one. */
+/** Deletes a reading; it stays stored. Without an id, the newest one. */
 export function takeBackBody(db: Db, jobId: number, readingId?: number): boolean {
   const standing = listBodyReadings(db, jobId);
   const taken =

@@ -70,16 +70,15 @@ function placeOnSolid(db: Db, view: SheetView, ids: ReadonlyMap<string, number>,
   }
 }
 
-/** What came of it: how many sizes the job has from its sheet, and what that opened again. */
+/** The result: how many sizes the job has from its measuring sheet, and what that reopened. */
 interface TakenOver {
   readonly sizes: number;
   readonly opened: readonly Reopened[];
 }
 
 /**
- * Takes the sheet's sizes over into the job: mates as read, features with targets by their wishes, and the part where
- * the sheet defines it. Again later, it changes what has moved and leaves names,
- * attempts and readings alone.
+ * Transfers the sheet's sizes into the job: mates as measured, features with targets by their fits, and the part if the
+ * sheet defines it. A later transfer changes what has moved and leaves names, attempts and readings unchanged.
  */
 export function takeOverSheet(db: Db, jobId: number): Result<TakenOver, TakeOverIssue> {
   const view = viewSheet(db, jobId);

@@ -9,7 +9,7 @@ export interface BodyReadingView {
   readonly id: number;
   readonly level: number;
   readonly turn: number;
-  /** As it was read, and the diameter or length that it stands for. */
+  /** As measured, and the diameter or length that it gives. */
   readonly readingMm: number;
   readonly readAs: ReadAs;
   readonly mm: number;
@@ -23,13 +23,13 @@ interface MeasureView {
   readonly mate?: queries.Mate;
 }
 
-/** A job's measuring sheet, worked out as far as it was read. */
+/** A job's measuring sheet, evaluated as far as measured. */
 export interface SheetView {
   readonly choices: SheetChoices;
   readonly sheet: Sheet;
   readonly measures: readonly MeasureView[];
   readonly next?: { readonly measure: string; readonly level: number; readonly turn: number };
-  /** Names of the features that were taken over already and have moved since. */
+  /** Names of the features that were transferred and have moved since. */
   readonly stale: readonly string[];
   readonly takenOver: boolean;
 }

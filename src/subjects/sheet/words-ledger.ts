@@ -9,7 +9,7 @@ export interface SheetEntry {
 
 export function describeSheetEntry({ again, sizes }: SheetEntry): LedgerWords {
   return {
-    title: again ? 'Sheet taken over again' : `Sheet taken over, ${sizes.length} sizes`,
+    title: again ? 'Measuring sheet applied again' : `Measuring sheet applied, ${sizes.length} sizes`,
     detail: sizes.map(({ name, targetMm }) => `${name} ${formatMm(targetMm, 3)}`).join(', '),
   };
 }

@@ -6,30 +6,30 @@ import { formatMm } from '@/subjects/language/shared';
 export function describeSheetIssue(issue: SheetIssue): string {
   switch (issue.code) {
     case 'notRead':
-      return `${issue.label}: not read yet.`;
+      return `${issue.label}: not measured yet.`;
     case 'crossed':
-      return `The ${issue.outer} (${formatMm(issue.outerMm)}) is not larger than the ${issue.inner} (${formatMm(issue.innerMm)}): read both again, or check which is which.`;
+      return `The ${issue.outer} (${formatMm(issue.outerMm)}) is not larger than the ${issue.inner} (${formatMm(issue.innerMm)}). Measure both again, or check which is which.`;
     case 'wallGone':
-      return `After the clearances the wall is ${formatMm(issue.wallMm)} mm: nothing is left. Wish for less clearance, or fill the gap with a bought part.`;
+      return `After the clearances, the wall is ${formatMm(issue.wallMm)} mm: nothing is left. Use smaller clearances, or fill the gap with a bought part.`;
     case 'wallThin':
-      return `A wall of ${formatMm(issue.wallMm)} mm: under ${formatMm(issue.leastMm, 1)} mm it breaks in the hand. Choose a tough resin, or a tighter wish.`;
+      return `A wall of ${formatMm(issue.wallMm)} mm: below ${formatMm(issue.leastMm, 1)} mm it breaks in the hand. Choose a tough resin or a tighter fit.`;
     case 'taperEatsWall':
-      return `The lead-in would eat the wall of ${formatMm(issue.wallMm)} mm. Leave it out, or make the wall thicker.`;
+      return `The lead-in would remove the wall of ${formatMm(issue.wallMm)} mm. Leave the lead-in out, or make the wall thicker.`;
     case 'nothingLeft':
-      return `${issue.name} comes to ${formatMm(issue.mm)} mm. Check the readings and what is taken off.`;
+      return `${issue.name} becomes ${formatMm(issue.mm)} mm. Check the readings and the clearances.`;
   }
 }
 
 export function describeBodyNote(note: BodyNote): string {
   switch (note.code) {
     case 'disagree':
-      return `readings from ${formatMm(note.lowMm)} to ${formatMm(note.highMm)} disagree by more than ten times the caliper's limit of error: take one back, or leave them if the places do differ so`;
+      return `readings from ${formatMm(note.lowMm)} to ${formatMm(note.highMm)} differ by more than ten times the caliper’s limit of error. Delete one, or keep them if the places really differ`;
     case 'outOfRound':
-      return `out of round by ${formatMm(note.byMm)}: the limiting reading decides`;
+      return `out of round by ${formatMm(note.byMm)}: the limiting reading counts`;
     case 'tapers':
-      return `tapers by ${formatMm(note.byMm)} along its depth: the limiting reading decides`;
+      return `tapered by ${formatMm(note.byMm)} along its depth: the limiting reading counts`;
     case 'readOnce':
-      return 'read once: turn it and read again';
+      return 'measured once. Turn the part and measure again';
   }
 }
 

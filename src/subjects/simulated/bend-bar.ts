@@ -10,8 +10,8 @@ const SIMULATED_MASSES_G = [0, 100, 200, 300, 400, 500];
 const SIMULATED_BAR = { bend: 'threePoint', spanMm: 80, widthMm: 10, thicknessMm: 4 } as const;
 
 /**
- * What a simulated bench reads of a bar of this resin: its hidden modulus lies near what is stated of it, or anywhere a
- * plastic's may where nothing is. Undefined on a bench whose printers are all real.
+ * Returns what a simulated bending test of this resin reads: its hidden modulus is near the stated one, or anywhere in
+ * the range of plastics if none is stated. Undefined in a workshop with real printers only.
  */
 export function simulatedBend(db: Db, resinId: number, closing: number): BendTest | undefined {
   const found = queries.findResin(db, resinId);

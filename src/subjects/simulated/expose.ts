@@ -22,7 +22,7 @@ interface CuredStrip {
   readonly depthMm: number;
 }
 
-/** A small gauge as it came off the simulated printer. */
+/** A small gauge from the simulated printer. */
 interface ExposedGauge {
   readonly exposureS: number;
   readonly became: 'open' | 'closed' | 'lost';

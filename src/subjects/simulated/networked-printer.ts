@@ -3,7 +3,7 @@ import { z } from 'zod';
 import { seededRandom, seedFrom } from '@/core/numerics';
 import { type Db, tables } from '@/store';
 
-/** What a printer on the network says of itself; a simulated one answers in the same way. */
+/** What a printer on the network reports; a simulated one answers in the same way. */
 export const printerReport = z.object({
   state: z.enum(['idle', 'printing', 'stopped', 'done']),
   file: z.string().default(''),
@@ -15,7 +15,7 @@ export const printerReport = z.object({
 });
 export type PrinterReport = z.infer<typeof printerReport>;
 
-/** What a simulated printer can be told. */
+/** Commands to a simulated printer. */
 export const PRINTER_WORDS = ['stop', 'silence', 'speak'] as const;
 export type PrinterWord = (typeof PRINTER_WORDS)[number];
 

@@ -6,13 +6,15 @@ import { drawPrinter, exposedBy, footOf, holds, printFeature, type VirtualPrinte
 import { type Db, kindOf, placeOnPlate, printedKey, printKey, queries, runKey, tables } from '@/store';
 import type { SimulatedIssue } from './words-issues';
 
-/** The simulated printer behind a printer row: its hidden truth from its seed, with the pixel and layer the bench knows. */
+/**
+ * Returns the simulated printer of a printer row: its hidden true values from its seed, with the known pixel and layer.
+ */
 export function simulatedPrinter(seed: number, pixelMm: number | null, layerMm: number): VirtualPrinter {
   const drawn = drawPrinter(seed);
   return { ...drawn, pixelMm: pixelMm ?? drawn.pixelMm, layerMm };
 }
 
-/** Where a feature lies on the simulated printer's plate where nobody said: spread over it by its place in the list. */
+/** Place of a feature on the simulated printer's plate if it is unknown: spread over the plate by its index. */
 function spreadOverPlate(position: number): { xMm: number; yMm: number } {
   return { xMm: ((position * 17) % 40) - 20, yMm: ((position * 11) % 30) - 15 };
 }
@@ -31,7 +33,7 @@ function exposureRatioAt(db: Db, profileId: number, at: Date): number {
   return last === undefined ? 1 : last.after.exposureS! / changes[0].before.exposureS!;
 }
 
-/** A simulated printer with a resin, as it was exposed at a time. */
+/** A simulated printer with a resin, at the exposure of a time. */
 interface MachineAt {
   readonly machine: VirtualPrinter;
   /** Trimmed so far that layers do not hold any more; with the exposure that a profile began with they do. */
@@ -50,7 +52,7 @@ export function machineAt(db: Db, { printer, profile }: ProfileOf, at: Date): Ma
 
 type ProfileOf = Pick<queries.ProfileRow, 'printer' | 'profile'>;
 
-/** A size of a simulated print, with the foot of its first layers on each face; mm. */
+/** Returns a size of a simulated print, with the elephant's foot of its first layers on each face; mm. */
 interface SimulatedSize {
   readonly sizeMm: number;
   readonly footMm: number;
@@ -58,7 +60,7 @@ interface SimulatedSize {
   readonly feature: queries.Feature;
 }
 
-/** How many times as long as the others the bottom layers of a profile were exposed at a time; 1 where nobody said. */
+/** Returns the exposure of the bottom layers relative to the others at a time; 1 if unknown. */
 function bottomRatioAt(db: Db, { profile }: ProfileOf, at: Date): number {
   const next = queries.listChanges(db, profile.id).find((change) => change.at > at);
   const { exposureS, bottomExposureS, bottomLayers = 0 } = next?.before ?? profile.settings;

@@ -14,8 +14,8 @@ const toStep = (value: number, step: number) => Math.round(value / step) * step;
 const tidy = (value: number) => Number(value.toFixed(2));
 
 /**
- * What a simulated scale types: the parts by their volume, supports by a share that is this bench's own and scatters from
- * print to print; in its steps of 0.1 g. The same run gives the same weights again.
+ * Returns what a simulated scale types: the parts by their volume, supports by a share that belongs to this workshop
+ * and scatters from print to print; in its steps of 0.1 g. The same print gives the same weights again.
  */
 export function weighSimulated(runId: number, partsMl: number, hasSupports: boolean): ScaleShown {
   const bench = Math.exp(0.4 * seededRandom(seedFrom(7, 'supports')).normal());

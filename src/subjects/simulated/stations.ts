@@ -5,7 +5,7 @@ import { type Db, tables } from '@/store';
 export const STATIONS = ['wash', 'lamp'] as const;
 export type Station = (typeof STATIONS)[number];
 
-/** What a wash or a lamp on the network says of itself; a simulated one answers in the same way. */
+/** What a wash or a lamp on the network reports; a simulated one answers in the same way. */
 export const stationReport = z.object({
   state: z.enum(['idle', 'running', 'opened', 'done']),
   load: z.string().default(''),

@@ -7,7 +7,10 @@ import { type Db, tables } from '@/store';
 import { simulatedPrinter } from './printer';
 import type { SimulatedIssue } from './words-issues';
 
-/** What a simulated hand finds at a rung of a ladder that a simulated printer printed; the same rung always the same. */
+/**
+ * Returns what a simulated hand finds at a step of a gap test from a simulated printer; always the same for the same
+ * step.
+ */
 export function touchSimulatedRung(
   db: Db,
   printId: number,

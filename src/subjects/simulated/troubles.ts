@@ -10,14 +10,14 @@ export interface SeenPiece {
   readonly failure?: NonNullable<ReturnType<typeof lookAtPiece>>;
 }
 
-/** A plate of a printer that nobody measured. */
+/** A plate of a printer with unknown size. */
 const ASSUMED_HALF_MM = [60, 34] as const;
 /** Of a part whose file was not read. */
 const ASSUMED_SIDE_MM = 20;
 /** So many of the files have the weak place where the trouble sits in the part. */
 const WEAK_SHARE = 0.7;
 
-/** Lets something ail a simulated printer: one cause, any one that nobody is told, or nothing. */
+/** Sets a fault on a simulated printer: one cause, a hidden one, or none. */
 export function setTrouble(db: Db, printerId: number, wanted: TroubleChoice, seed: number): boolean {
   const { printers } = tables;
   const row = db.select().from(printers).where(eq(printers.id, printerId)).get();

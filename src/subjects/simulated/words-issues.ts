@@ -8,10 +8,10 @@ export function describeSimulatedIssue(issue: SimulatedIssue): string {
     case 'gone':
       return GONE_WORDS;
     case 'noSimulatedPrinter':
-      return 'this printer is a real one: its print is read with a real caliper.';
+      return 'this printer is not simulated. Read its print with a real caliper.';
     case 'lost':
-      return 'this print is lost: at that exposure a layer does not hold to the one before it.';
+      return 'this print failed: at that exposure, the layers do not bond.';
     case 'jawsDoNotEnter':
-      return 'the jaws do not go in: the hole closed, or it is smaller than their flats.';
+      return 'the jaws do not fit in. The hole closed, or it is smaller than the flats of the jaws.';
   }
 }

@@ -28,7 +28,7 @@ interface ActionFormProps {
 }
 
 /**
- * A form over a server action. All faults are told at once, each at its field, with the focus on the first; a refusal
+ * A form over a server action. All faults are shown at once, each at its field, with the focus on the first; a refusal
  * loses nothing that was typed.
  */
 export function ActionForm({ form, action, label, className, children }: ActionFormProps) {

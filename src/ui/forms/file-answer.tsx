@@ -2,7 +2,7 @@ import { Button } from '../button';
 import { Note, Problem } from '../notice';
 import type { useTakeFile } from './use-take-file';
 
-/** How far a file is that was sent to the bench, or what became of it. */
+/** Upload progress of a file, or its result. */
 export function FileAnswer({
   said,
   taking,
@@ -13,7 +13,7 @@ export function FileAnswer({
       <div className="mt-3 flex items-center gap-3" role="status">
         <progress
           className="flex-1"
-          aria-label="Taking the file in"
+          aria-label="Importing the file"
           {...(taking.share === undefined ? {} : { value: taking.share })}
         />
         <span className="num text-sm">

@@ -28,7 +28,7 @@ const asSentence = (text: string) => text.charAt(0).toUpperCase() + text.slice(1
 /** Label, hint and unit come from the form's definition; what is wrong with it from the last look at it. */
 export function useFormField(name: string): FormField {
   const form = useContext(Form);
-  if (form === undefined) throw new RangeError(`useFormField: “${name}” stands in no form`);
+  if (form === undefined) throw new RangeError(`useFormField: no form has a field “${name}”`);
   const [meta] = useField(name as FieldName<unknown, Record<string, unknown>, FieldIssue[]>);
   const issues = meta.errors as readonly FieldIssue[] | undefined;
   return {

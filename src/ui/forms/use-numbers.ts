@@ -9,9 +9,9 @@ export function useNumbers<Name extends string>(
   quantities?: Readonly<Partial<Record<Name, Quantity>>>,
 ) {
   const [texts, setTexts] = useState<Readonly<Record<Name, string>>>(start);
-  /** Undefined while it is no number of its quantity. */
+  /** Undefined while it is not a number of its quantity. */
   const valueOf = (name: Name): number | undefined => valueIn(texts[name], quantities?.[name]);
-  /** Several at once; undefined while one of them is no number. */
+  /** Several at once; undefined while one of them is not a number. */
   const valuesOf = <Some extends Name>(...names: readonly Some[]): Record<Some, number> | undefined => {
     const values = names.flatMap((name) => {
       const value = valueOf(name);

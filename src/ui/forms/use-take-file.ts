@@ -11,7 +11,7 @@ interface FileAnswer {
   readonly text: string;
 }
 
-/** A file on its way: how much of it is taken in, 0 to 1, once the bench says so. */
+/** A file being sent: the share received, 0 to 1, once the server reports it. */
 export interface Taking {
   readonly share?: number;
 }
@@ -21,7 +21,7 @@ interface Ended {
   readonly body: unknown;
 }
 
-/** Reads the lines in which the bench says how far it is, to the last one, which says how it went. */
+/** Reads the lines in which the server reports progress, to the last one with the result. */
 async function followLines(
   body: ReadableStream<Uint8Array>,
   onShare: (share: number) => void,
@@ -38,15 +38,15 @@ async function followLines(
       if (said.share !== undefined) onShare(said.share);
       else return { ok: said.status === 200, body: said.body };
     }
-    if (done) throw new TypeError('the answer was cut off');
+    if (done) throw new TypeError('the response was incomplete');
   }
 }
 
-/** Sends a file to the bench, shows how far it is, and says what became of it; what the page shows is read anew. */
+/** Sends a file to the server, shows its progress and its result; the page is then refreshed. */
 export function useTakeFile<Taken extends object>(
   address: string,
   describe: (taken: Taken) => string,
-  lost = 'The connection was lost; nothing was taken in. Try again.',
+  lost = 'The connection was lost and nothing was imported. Try again.',
 ) {
   const router = useRouter();
   const [said, setSaid] = useState<FileAnswer | undefined>();
@@ -71,7 +71,7 @@ export function useTakeFile<Taken extends object>(
       setSaid({ ok, text: answer.message ?? describe(answer) });
       router.refresh();
     } catch {
-      const stopped = 'Stopped. Nothing was taken in, unless the page shows it now.';
+      const stopped = 'Stopped. Nothing was imported unless the page already shows it.';
       setSaid({ ok: false, text: mine.signal.aborted ? stopped : lost });
       if (mine.signal.aborted) router.refresh();
     }

@@ -80,7 +80,7 @@ function StripDrawing({ values, widthPx, label, tone }: DrawingProps) {
     expandedU_mm = 0,
   } = values;
   const [left, right] = [scale.xOf(lowerDeviationMm), scale.xOf(upperDeviationMm)];
-  // Nought is written where it stands clear of both ends; a clearance may lie wholly to one side of it.
+  // Zero is labelled where it is clear of both ends; a clearance may be completely on one side of it.
   const clear = Math.min(scale.xOf(0) - scale.xOf(scale.fromMm), scale.xOf(scale.toMm) - scale.xOf(0));
   const ends = [scale.fromMm, 0, scale.toMm].filter(
     (mm, i) => i !== 1 || (widthPx >= 240 && clear >= LABEL_PX && !scale.isBeyond(mm)),

@@ -85,7 +85,7 @@ function useRegistry(): Registry {
   return registry;
 }
 
-/** Registers keys while the component is mounted. The list may be made anew at every render. */
+/** Registers keys while the component is mounted. The list may change at every render. */
 export function useShortcuts(shortcuts: readonly Shortcut[]): void {
   const { register } = useRegistry();
   const latest = useRef(shortcuts);

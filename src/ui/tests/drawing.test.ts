@@ -16,7 +16,7 @@ describe('colours of the house', () => {
       [...block.matchAll(/--([\w-]+):\s*(#[0-9a-f]{6})/g)].map(([, name, value]) => [name, value]),
     );
 
-  /** Relative luminance of WCAG 2. */
+  /** Luminance by WCAG 2. */
   function luminance(hex: string): number {
     const channels = [1, 3, 5].map((at) => parseInt(hex.slice(at, at + 2), 16) / 255);
     const [r, g, b] = channels.map((c) => (c <= 0.04045 ? c / 12.92 : ((c + 0.055) / 1.055) ** 2.4));

@@ -7,7 +7,7 @@ jest.unstable_mockModule('next/navigation', () => ({ useRouter: () => ({ push })
 const { FindAndKeys } = await import('../find-and-keys');
 const { ShortcutProvider } = await import('../shortcuts/shortcuts');
 
-/** Answers of the bench that have not been given yet, by the words asked about. */
+/** Pending answers of the server, by the words asked for. */
 let asked: Map<string, { answer: (lines: unknown) => void; fail: () => void }>;
 
 const LINES = {
@@ -87,5 +87,5 @@ test('Enter before the answer waits for it: the first of the words typed is open
 test('a bench that does not answer is said', async () => {
   type('slate');
   await act(async () => asked.get('slate')!.fail());
-  expect(screen.getByRole('alert').textContent).toContain('does not answer');
+  expect(screen.getByRole('alert').textContent).toContain('does not respond');
 });

@@ -81,6 +81,6 @@ describe('a form over a server action', () => {
     type(/^Name/, 'Bore');
     type(/^Size/, '5');
     send();
-    await waitFor(() => expect(screen.getByRole('alert').textContent).toContain('Size: Nothing typed yet'));
+    await waitFor(() => expect(screen.getByRole('alert').textContent).toContain('Size: the field is empty'));
   });
 });

@@ -86,7 +86,7 @@ describe('a part that is shown', () => {
   });
 
   test.each([
-    [{ ok: false, status: 404 }, 'file is not there'],
+    [{ ok: false, status: 404 }, 'part file is missing'],
     [new TypeError('connection lost'), 'Check the connection'],
   ])('what went wrong is said (%#)', async (response, sentence) => {
     answerWith(response);
@@ -118,7 +118,7 @@ describe('a file that is taken in', () => {
     await act(() => result.current.take(file));
     expect(result.current.said).toMatchObject({
       ok: false,
-      text: expect.stringContaining('nothing was taken in'),
+      text: expect.stringContaining('nothing was imported'),
     });
   });
 
@@ -160,7 +160,7 @@ describe('a file that is taken in', () => {
     lines = followed();
     act(() => void result.current.take(file));
     await act(async () => lines.end());
-    await waitFor(() => expect(result.current.said?.text).toContain('nothing was taken in'));
+    await waitFor(() => expect(result.current.said?.text).toContain('nothing was imported'));
   });
 
   test('stopped, it says so and the page is read anew', async () => {

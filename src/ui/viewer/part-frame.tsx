@@ -30,7 +30,7 @@ export function PartFrame({ source, version, className = 'h-72', ...view }: Part
         )}
         {state.kind === 'loading' && <Loading state={state} />}
         {state.kind === 'stopped' && (
-          <p className="p-3 text-soft">Stopped. Load the page again to read the part.</p>
+          <p className="p-3 text-soft">Stopped. Reload the page to read the part.</p>
         )}
       </div>
       {state.kind === 'failed' && <Problem>{state.message}</Problem>}
@@ -49,7 +49,7 @@ function Loading({ state }: { state: Extract<PartState, { kind: 'loading' }> }) 
   );
 }
 
-/** Size, volume and soundness of a part in a line; and that a proxy is shown, where one is. */
+/** Size, volume and soundness of a part in one line; and that a proxy is shown, if so. */
 export function PartFacts({ check, proxyFacets }: { check: MeshCheck; proxyFacets?: number }) {
   const faults = describeMeshFaults(check);
   const size = [0, 1, 2].map((i) => formatMm(check.bounds.max[i] - check.bounds.min[i])).join(' × ');
@@ -60,7 +60,7 @@ export function PartFacts({ check, proxyFacets }: { check: MeshCheck; proxyFacet
       {check.facets.toLocaleString('en')} facets,{' '}
       {faults.length === 0 ? 'closed' : `not sound: ${faults.join('; ')}`}
       {proxyFacets !== undefined &&
-        `; drawn here with ${proxyFacets.toLocaleString('en')} of them, computed with all`}
+        `; the view shows ${proxyFacets.toLocaleString('en')} of them, calculations use all`}
     </p>
   );
 }

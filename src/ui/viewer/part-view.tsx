@@ -80,7 +80,7 @@ export default function PartView(props: PartViewProps) {
   }, [corners]);
   useEffect(() => () => geometry.dispose(), [geometry]);
   const size = Math.max(...[0, 1, 2].map((i) => bounds.max[i] - bounds.min[i]));
-  // Kept as one array: the projection runs whenever it changes.
+  // One array for both: the projection runs whenever it changes.
   const middle = useMemo(
     () => [0, 1, 2].map((i) => (bounds.min[i] + bounds.max[i]) / 2) as [number, number, number],
     [bounds],

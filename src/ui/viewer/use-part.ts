@@ -30,7 +30,7 @@ export function usePart(source: string | undefined, version: number): PartState 
         : `${source}${source.includes('?') ? '&' : '?'}v=${version}`;
       const response = await fetch(address, { signal: abort.signal });
       if (!response.ok)
-        return setState({ kind: 'failed', message: 'The part’s file is not there. Bring it in again.' });
+        return setState({ kind: 'failed', message: 'The part file is missing. Import it again.' });
       const bytes = new Uint8Array(await response.arrayBuffer());
       const loaded = await worker.load(bytes, (share) => setState({ kind: 'loading', share, stop }));
       setState(
@@ -43,7 +43,7 @@ export function usePart(source: string | undefined, version: number): PartState 
       if (error instanceof Stopped || abort.signal.aborted) return;
       setState({
         kind: 'failed',
-        message: 'The part could not be loaded. Check the connection and load the page again.',
+        message: 'The part could not be loaded. Check the connection and reload the page.',
       });
     });
     return () => {

@@ -5,7 +5,7 @@ import { expectOk } from '@/core/result';
 import { loadTestKernel } from '@/testing/kernel';
 import { buildGaugeFiles } from '../gauge-api';
 
-/** Small ones: two or three rungs. */
+/** Small ones: two or three steps. */
 const ASKED: GaugeParameters = { choice: 'hinge', fromMm: 0.3, stepMm: 0.1, count: 2, pinMm: 8 };
 
 describe('a gauge built for the page', () => {

@@ -16,7 +16,7 @@ interface DayRailProps {
   readonly serverNow: number;
 }
 
-/** Setting a start and taking it back; what it costs is said when the day is planned anew. */
+/** Setting a start time and undoing it; the cost is shown when the day is scheduled again. */
 function useStarts() {
   const { problem, isBusy, tap } = useTap();
   const set = (runId: number, at: number | null) => tap((key) => planStart(key, runId, at));
@@ -34,11 +34,16 @@ export function DayRail({ view, serverNow }: DayRailProps) {
     <section className="mt-6" aria-labelledby="day-title">
       <div className="flex min-h-12 items-end justify-between gap-3 border-b border-ink pb-1">
         <h2 id="day-title" className="text-lg">
-          The day
+          Schedule
         </h2>
         {share !== undefined && (
-          <p role="status" className="flex items-center gap-3 text-sm text-soft">
-            Planning … <progress value={share} aria-label="Share of the plans that were tried" />
+          <p role="status" className="flex min-w-0 items-center gap-3 text-sm text-soft">
+            <span className="whitespace-nowrap">Planning …</span>
+            <progress
+              value={share}
+              className="w-full max-w-40 min-w-0"
+              aria-label="Share of the plans tried"
+            />
             <Button onClick={stop}>Stop</Button>
           </p>
         )}
@@ -57,7 +62,7 @@ export function DayRail({ view, serverNow }: DayRailProps) {
           <Rail view={view} planned={planned} now={now} onStart={starts.set} />
           <Words view={view} planned={planned} />
           <details className="mt-2">
-            <summary className="text-sm underline">The same as a table, and starts as times</summary>
+            <summary className="text-sm underline">Show as table; set start times</summary>
             <DayTable view={view} planned={planned} onStart={starts.set} isBusy={starts.isBusy} />
           </details>
         </>
@@ -67,7 +72,7 @@ export function DayRail({ view, serverNow }: DayRailProps) {
           <Link href={`/runs/${runId}`} className="font-semibold underline">
             {title}
           </Link>
-          : its hours are not known yet. Open its plate once, and its layers are read.
+          : the print time is not known yet. Open its plate once to read the layers.
         </p>
       ))}
     </section>
@@ -95,14 +100,14 @@ function Words({
       const start = latest[id];
       if (end > dueMin)
         says.push(
-          `late by ${spanOf(end - dueMin)}: promised for ${at(dueMin)}, done ${at(end)}. ${dueMin < 0 ? 'The promise has passed already.' : 'Another printer, fewer copies, a thicker layer or longer hours under House would make it earlier.'}`,
+          `late by ${spanOf(end - dueMin)}: promised for ${at(dueMin)}, planned to finish ${at(end)}. ${dueMin < 0 ? 'The promised time has passed.' : 'To finish earlier, use another printer, fewer copies, a thicker layer, or longer working hours in Settings.'}`,
         );
       else if (start !== undefined && thing.runId !== undefined)
         says.push(`promised for ${at(dueMin)}: start by ${at(start)} to keep it in 9 of 10.`);
     }
     if (print !== undefined && thing.runId !== undefined && !isThere(print.endMin))
       says.push(
-        `ends ${at(print.endMin)}, when nobody is there; off the plate ${at(own.find(({ step }) => step === 'off')!.startMin)}. If you would rather not leave it alone, set its start to the morning.`,
+        `ends ${at(print.endMin)}, when nobody is present; removed from the printer ${at(own.find(({ step }) => step === 'off')!.startMin)}. If it should not run unattended, set its start to the morning.`,
       );
     return says.map((text) => ({ id, thing, text }));
   });
@@ -113,8 +118,8 @@ function Words({
       {cost !== undefined && (
         <li>
           {cost <= 0 && lateCost <= 0
-            ? 'The starts that you set cost nothing.'
-            : `The starts that you set cost ${spanOf(Math.max(0, cost))} until all is done${lateCost > 0 ? ` and ${spanOf(lateCost)} of lateness` : ''}.`}
+            ? 'The start times you set cause no delay.'
+            : `The start times you set delay the end by ${spanOf(Math.max(0, cost))}${lateCost > 0 ? ` and add ${spanOf(lateCost)} of lateness` : ''}.`}
         </li>
       )}
       {lines.map(({ id, thing, text }) => (
@@ -126,10 +131,10 @@ function Words({
         </li>
       ))}
       <li className="text-soft">
-        All done {at(plan.worth.finishMin)}
+        All finished at {at(plan.worth.finishMin)}
         {plan.exact
-          ? '; no plan is better.'
-          : `; no plan can be done before ${at(plan.bound.finishMin)}${plan.worth.tardinessMin > 0 ? ` or less than ${spanOf(plan.bound.tardinessMin)} late` : ''}.`}
+          ? '. No schedule is better.'
+          : `. No schedule can end before ${at(plan.bound.finishMin)}${plan.worth.tardinessMin > 0 ? ` or with less than ${spanOf(plan.bound.tardinessMin)} of lateness` : ''}.`}
       </li>
     </ul>
   );

@@ -46,11 +46,11 @@ export function DayTable({ view, planned, onStart, isBusy }: DayTableProps) {
         <table className="mt-2 w-full text-sm">
           <thead>
             <tr className="text-left text-soft">
-              <th className="pr-3 font-normal">From</th>
-              <th className="pr-3 font-normal">To</th>
+              <th className="pr-3 font-normal">Start</th>
+              <th className="pr-3 font-normal">End</th>
               <th className="pr-3 font-normal">Step</th>
-              <th className="pr-3 font-normal">Of</th>
-              <th className="font-normal">At</th>
+              <th className="pr-3 font-normal">Job</th>
+              <th className="font-normal">Station</th>
             </tr>
           </thead>
           <tbody>
@@ -90,7 +90,7 @@ function StartField({ title, startAt, isSet, isBusy, onStart }: StartFieldProps)
       }}
     >
       <label className="text-sm text-soft">
-        Start of {title}
+        Start time of {title}
         <input
           type="datetime-local"
           value={text}
@@ -99,11 +99,11 @@ function StartField({ title, startAt, isSet, isBusy, onStart }: StartFieldProps)
         />
       </label>
       <Button type="submit" disabled={isBusy}>
-        Start it then
+        Set start time
       </Button>
       {isSet && (
         <Button disabled={isBusy} onClick={() => onStart(null)}>
-          Plan it freely
+          Plan automatically
         </Button>
       )}
     </form>

@@ -29,7 +29,7 @@ interface Bar {
   readonly tone: number;
 }
 
-const PERSON = 'Somebody';
+const PERSON = 'Person';
 const RESTING = 'Drying, cooling';
 /** Width of an hour on a narrow screen, px; dragging is by whole steps of this many minutes. */
 const HOUR_PX = 56;
@@ -91,7 +91,7 @@ export function Rail({ view, planned, now, onStart }: RailProps) {
   };
   return (
     <DndContext id="rail" sensors={sensors} onDragEnd={drop}>
-      <div className="mt-2 overflow-x-auto" tabIndex={0} role="region" aria-label="Rail of hours">
+      <div className="mt-2 overflow-x-auto" tabIndex={0} role="region" aria-label="Schedule by hour">
         <div
           className="grid grid-cols-[7rem_1fr]"
           style={{ minWidth: 112 + (HOUR_PX * Math.min(axis.drawn, MOST_DRAWN_MIN)) / 60 }}
@@ -206,7 +206,7 @@ function DrawnBar({
     disabled: !isMovable,
     data: { bar },
   });
-  const says = `${nameDayStep(step)}, ${thing.title}, ${momentIn(zero, fromMin)} to ${momentIn(zero, toMin)}${lateMin === undefined ? '' : `, at the latest ${momentIn(zero, lateMin)}`}${thing.plannedFor !== undefined && step === 'print' ? ', its start is set' : ''}`;
+  const says = `${nameDayStep(step)}, ${thing.title}, ${momentIn(zero, fromMin)} to ${momentIn(zero, toMin)}${lateMin === undefined ? '' : `, latest start ${momentIn(zero, lateMin)}`}${thing.plannedFor !== undefined && step === 'print' ? ', start time set by you' : ''}`;
   const width = (from: number, to: number) => `calc(${share(to)} - ${share(from)})`;
   return (
     <li className="contents">

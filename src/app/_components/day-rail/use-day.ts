@@ -3,7 +3,7 @@ import type { DayIssue } from '@/core/run';
 import type { DayView } from '@/subjects/day';
 import { type AskedDay, DayWorker, type PlannedDay, Stopped } from '@/workers';
 
-/** A day as it was planned last: while it is planned anew the last one stays. */
+/** A day as last scheduled: it stays while the next one is computed. */
 export interface DayState {
   readonly planned?: PlannedDay;
   readonly issue?: DayIssue;
@@ -14,7 +14,7 @@ export interface DayState {
   readonly stop: () => void;
 }
 
-/** Plans a day off the page's thread, anew whenever it is another one. */
+/** Schedules a day off the page's thread, again whenever it changes. */
 export function useDay({ day, late, things }: DayView): DayState {
   const [state, setState] = useState<Omit<DayState, 'stop'>>({ problem: '', share: 0 });
   const worker = useRef<DayWorker>(undefined);
@@ -32,8 +32,7 @@ export function useDay({ day, late, things }: DayView): DayState {
           setState((before) => ({
             ...before,
             share: undefined,
-            problem:
-              error instanceof Stopped ? '' : 'The day could not be planned here. Load the page again.',
+            problem: error instanceof Stopped ? '' : 'The schedule could not be computed. Reload the page.',
           })),
       )
       .finally(() => own.stop());

@@ -23,7 +23,7 @@ export const GET = answeringAtMachine(async (request: Request) => {
   const isAsked = new URL(request.url).searchParams.has('check');
   const trouble = isAsked ? examineBench() : benchTrouble();
   if (trouble !== undefined) return refusal(describeBenchTrouble(trouble), 409);
-  if (isAsked) return Response.json({ message: 'The bench is sound.' });
+  if (isAsked) return Response.json({ message: 'The workshop has no errors.' });
   const written = await writeBackup(bench());
   if (!written.ok) return refusal(describeBenchTrouble(written.issue), 409);
   const file = written.value;
@@ -43,12 +43,12 @@ async function* upToLimit(body: AsyncIterable<Uint8Array>) {
   let bytes = 0;
   for await (const chunk of body) {
     bytes += chunk.length;
-    if (bytes > LARGEST_BACKUP_BYTES) throw new RangeError('larger than any backup');
+    if (bytes > LARGEST_BACKUP_BYTES) throw new RangeError('larger than the limit for a backup');
     yield chunk;
   }
 }
 
-/** Puts a backup in the bench's place. It needs nothing of the bench that is there. */
+/** Replaces the workshop by a backup. It needs nothing of the present workshop. */
 export const POST = answeringAtMachine(async (request: Request) => {
   const body = bodyOf(request);
   if (body === undefined) return refusal(describeRestoreIssue({ code: 'notABackup' }), 400);
@@ -61,7 +61,7 @@ export const POST = answeringAtMachine(async (request: Request) => {
     if (!restored.ok) return refusal(describeRestoreIssue(restored.issue), 400);
     reopenBench();
     return Response.json({
-      message: 'The backup is in place. The bench it replaced is kept and listed under House.',
+      message: 'The backup was restored. The previous workshop is kept and listed in Settings.',
     });
   } catch (error) {
     if (error instanceof RangeError)

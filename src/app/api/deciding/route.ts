@@ -12,7 +12,7 @@ export const GET = answering(async (request: Request) => {
   const file = known ? await decidingFile(bench(), runId, test.data) : undefined;
   if (file === undefined)
     return refusal(
-      'There is no such run, or nothing is built for this test of it. Load its page again.',
+      'This run does not exist, or the test has no file for it. Reload the page of the run.',
       404,
     );
   const { name, type, body } = file;

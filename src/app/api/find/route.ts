@@ -2,7 +2,7 @@ import { bench } from '@/subjects/house';
 import { findByWords } from '@/subjects/overview';
 import { answering } from '../answers';
 
-/** What on the bench bears the words. */
+/** Returns what contains the search words. */
 export const GET = answering((request: Request) => {
   const words = new URL(request.url).searchParams.get('words') ?? '';
   return Response.json(findByWords(bench().db, words.slice(0, 200)));

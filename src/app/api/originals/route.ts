@@ -5,7 +5,7 @@ import { answeringAtMachine, readJson, refusal } from '../answers';
 
 const wantedInput = z.object({ folder: z.string().max(100), wish: z.enum(['putBack', 'delete']) });
 
-/** Puts a bench that was replaced back in use, or deletes it for good. It needs nothing of the bench in use. */
+/** Puts a replaced workshop in use again, or deletes it permanently. It needs nothing of the workshop in use. */
 export const POST = answeringAtMachine(async (request: Request) => {
   const input = await readJson(request, wantedInput);
   if (!input.ok) return input.issue;
@@ -14,5 +14,5 @@ export const POST = answeringAtMachine(async (request: Request) => {
   const answer = wish === 'putBack' ? putOriginalBack(root, folder) : deleteOriginal(root, folder);
   if (!answer.ok) return refusal(describeOriginalIssue(answer.issue), 409);
   if (wish === 'putBack') reopenBench();
-  return Response.json({ message: wish === 'putBack' ? 'That bench is in use again.' : 'Deleted.' });
+  return Response.json({ message: wish === 'putBack' ? 'That workshop is in use again.' : 'Deleted.' });
 });

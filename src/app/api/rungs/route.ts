@@ -3,7 +3,7 @@ import { rungInput } from '@/subjects/gauge/shared';
 import { bench } from '@/subjects/house';
 import { answering, readJson } from '../answers';
 
-/** Keeps what the hand found at a rung. Sending it again stores nothing twice. */
+/** Stores what the hand found at a step. Sending it again stores nothing twice. */
 export const POST = answering(async (request: Request) => {
   const input = await readJson(request, rungInput);
   if (!input.ok) return input.issue;

@@ -6,7 +6,7 @@ import { answerInTurns } from '../in-turns';
 
 const LARGEST_SHELF_BYTES = 64 * 1024 * 1024;
 
-/** The shelf as a file: JSON with everything, or CSV with the sheets. */
+/** The resins as a file: JSON with everything, or CSV with the datasheets. */
 export const GET = answering((request: Request) => {
   const form = new URL(request.url).searchParams.get('form') === 'csv' ? 'csv' : 'json';
   const type = form === 'csv' ? 'text/csv' : 'application/json';
@@ -15,7 +15,7 @@ export const GET = answering((request: Request) => {
   });
 });
 
-/** Takes a shelf file in: all of it or nothing. */
+/** Imports a resin file: all of it or nothing. */
 export const POST = answering(async (request: Request) => {
   const text = await takeText(request, LARGEST_SHELF_BYTES);
   if (!text.ok) return text.issue;

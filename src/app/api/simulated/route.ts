@@ -9,7 +9,7 @@ export const GET = answering((request: Request) => {
   const { searchParams } = new URL(request.url);
   const [feature, print, closing, instrument] = NAMES.map((name) => Number(searchParams.get(name)));
   if (![feature, print, closing, instrument].every((value) => Number.isInteger(value) && value > 0)) {
-    return refusal(`${NAMES.join(', ')}: whole numbers above zero are needed.`, 400);
+    return refusal(`${NAMES.join(', ')}: enter whole numbers above zero.`, 400);
   }
   return Response.json(
     closeJaws(bench().db, {

@@ -12,7 +12,7 @@ const wanted = z.object({
 export const GET = answering((request: Request) => {
   const read = wanted.safeParse(Object.fromEntries(new URL(request.url).searchParams));
   if (!read.success)
-    return refusal('A strip has an exposure above 0 and below 3600 s, and a layer of 0.005 to 1 mm.', 400);
+    return refusal('A strip needs an exposure above 0 and below 3600 s, and a layer of 0.005 to 1 mm.', 400);
   const { exposure, layer } = read.data;
   return new Response(writeStl(stripMesh(layer)), {
     headers: {

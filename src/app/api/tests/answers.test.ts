@@ -66,7 +66,11 @@ describe('a disk that does not take it', () => {
     ['SQLITE_BUSY', 503, 'another program'],
     ['SQLITE_READONLY', 503, 'cannot be written'],
     ['SQLITE_CORRUPT', 503, 'damaged'],
-    ['SQLITE_IOERR_WRITE', 503, 'disk does not answer'],
+    [
+      'SQLITE_IOERR_WRITE',
+      503,
+      'the disk reports an error, so nothing was saved. Check the disk, then send it again.',
+    ],
   ])('%s is said in a sentence', async (code, status, words) => {
     const response = await answering(() => {
       throw Object.assign(new Error('x'), { code });

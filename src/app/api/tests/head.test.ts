@@ -21,7 +21,7 @@ test('what is answered at the machine alone is refused to everybody who cannot s
     const answer = await route(ask('GET', door));
     expect([answer.status, ((await answer.json()) as { message: string }).message]).toEqual([
       403,
-      expect.stringContaining('at the machine itself'),
+      expect.stringContaining('on the computer that runs the server'),
     ]);
   }
   expect(worked).toBe(0);

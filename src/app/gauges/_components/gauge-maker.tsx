@@ -51,7 +51,7 @@ interface Asked {
   readonly texts: Readonly<Record<FieldName, string>>;
 }
 
-/** What is typed, as the gauge's parameters; undefined while something of it is no number. */
+/** The typed parameters of a gauge; undefined while one of them is not a number. */
 function parametersOf({ choice, texts }: Asked): GaugeParameters | undefined {
   const blank = isBlock(choice) || choice === 'bar';
   const counted = choice === 'chosenBlock' || choice === 'bar' || !blank;
@@ -105,7 +105,7 @@ export function GaugeMaker({ profiles, start }: GaugeMakerProps) {
               setChoice(next);
               setTexts(STARTS[next]);
             }}
-            hint={`Answers: ${describeGaugeChoice(choice).answers}.`}
+            hint={`Shows ${describeGaugeChoice(choice).answers}.`}
             choices={GAUGE_CHOICES.map((each) => ({ value: each, label: describeGaugeChoice(each).title }))}
           />
         </div>
@@ -120,24 +120,22 @@ export function GaugeMaker({ profiles, start }: GaugeMakerProps) {
         {start.job !== undefined && choice === 'chosenBlock' && (
           <>
             <input type="hidden" name="jobId" value={start.job.id} />
-            <p className="text-sm text-soft sm:col-span-2">
-              Chosen to tell about the sizes of {start.job.name}.
-            </p>
+            <p className="text-sm text-soft sm:col-span-2">Sizes chosen for job {start.job.name}.</p>
           </>
         )}
-        {choice === 'chosenBlock' && <TextField label="How many sizes, up to 24" {...field('count')} />}
+        {choice === 'chosenBlock' && <TextField label="Number of sizes, up to 24" {...field('count')} />}
         {choice === 'bar' && (
           <>
             <TextField label="Thickness" {...field('pinMm')} />
-            <TextField label="How many bars" {...field('count')} />
+            <TextField label="Number of bars" {...field('count')} />
           </>
         )}
         {!isBlock(choice) && choice !== 'bar' && (
           <>
             <TextField label={isPlain(choice) ? 'First size' : 'First gap per side'} {...field('fromMm')} />
             <TextField label="Step" {...field('stepMm')} />
-            <TextField label="Rungs" {...field('count')} />
-            {!isPlain(choice) && <TextField label="Pin, ball, bar or rail" {...field('pinMm')} />}
+            <TextField label="Steps" {...field('count')} />
+            {!isPlain(choice) && <TextField label="Pin, ball, bar or rail size" {...field('pinMm')} />}
           </>
         )}
         {isPlain(choice) && (
@@ -148,7 +146,7 @@ export function GaugeMaker({ profiles, start }: GaugeMakerProps) {
         )}
         <TextField name="name" placeholder={describeGaugeChoice(choice).title} />
         <Button type="submit" weight="main" className="self-end justify-self-start">
-          Make this gauge
+          Create gauge
         </Button>
       </ActionForm>
       <GaugePreview state={state} choice={choice} typed={parameters !== undefined} />
@@ -167,10 +165,9 @@ const NO_CALLOUTS: readonly never[] = [];
 
 function GaugePreview({ state, choice, typed }: GaugePreviewProps) {
   const name = describeGaugeChoice(choice).title;
-  if (!typed) return <p className="text-soft">Type the first size, the step and how many rungs.</p>;
+  if (!typed) return <p className="text-soft">Enter the first size, the step and the number of steps.</p>;
   if (state.kind === 'refused') return <Problem>{describeGaugeIssue(state.issue)}</Problem>;
-  if (state.kind === 'failed')
-    return <Problem>the gauge could not be built here. Load the page again.</Problem>;
+  if (state.kind === 'failed') return <Problem>the gauge could not be built. Reload the page.</Problem>;
   return (
     <div>
       <PartFrame
@@ -183,17 +180,17 @@ function GaugePreview({ state, choice, typed }: GaugePreviewProps) {
           Building the gauge … <Button onClick={state.stop}>Stop</Button>
         </p>
       )}
-      {state.kind === 'stopped' && <p className="text-soft">Stopped. Change a number to build it again.</p>}
+      {state.kind === 'stopped' && <p className="text-soft">Stopped. Change a value to build it again.</p>}
       {state.kind === 'ready' && (
         <>
           <p className="mt-1 text-sm">
             About <span className="num">{Math.round(state.effort.minutes)}</span> min to print in{' '}
-            <span className="num">{state.effort.layers}</span> layers (assumed 8 s a layer, 3 min for the
-            first ones), <span className="num">{state.effort.volumeMl.toFixed(1)}</span> mL of resin,{' '}
+            <span className="num">{state.effort.layers}</span> layers (assumes 8 s per layer and 3 min for the
+            first layers), <span className="num">{state.effort.volumeMl.toFixed(1)}</span> mL of resin,{' '}
             <span className="num">{state.effort.heightMm.toFixed(1)}</span> mm high,{' '}
             {state.watertight ? 'closed' : 'not closed'}.
             {!isBlock(choice) &&
-              ' Rungs are told by notches on the front edge, one a rung, a long one for five.'}
+              ' Notches on the front edge mark the steps: one notch per step, a long notch for five.'}
             {' Flat on the plate, without supports.'}
           </p>
           <div className="mt-2 flex gap-2">

@@ -21,12 +21,12 @@ export function BackupButton() {
       if (asked.ok) download('/api/backup');
       else setRefusal(((await asked.json()) as { message: string }).message);
     } catch {
-      setRefusal('the bench does not answer. Check that it is running, then try again.');
+      setRefusal('the server does not respond. Check that it is running, then try again.');
     }
   };
   return (
     <>
-      <Button onClick={() => void save()}>Back up the bench</Button>
+      <Button onClick={() => void save()}>Back up workshop</Button>
       {refusal !== undefined && (
         <div className="mt-3">
           <Problem>{refusal}</Problem>

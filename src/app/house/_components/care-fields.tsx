@@ -17,10 +17,10 @@ const FIELDS = [
 /** After how much film, resin, panel and wash want care. */
 export function CareFields({ care }: { care: HouseCare }) {
   return (
-    <ActionForm form={careRulesForm} action={saveCareRules} label="Care" className="grid gap-3">
+    <ActionForm form={careRulesForm} action={saveCareRules} label="Maintenance" className="grid gap-3">
       <p className="text-sm text-soft">
-        A film is also due sooner, where what it is likely to spoil of the next print costs more than a new
-        one. The vat is drained by days only where the house does so (Where practice differs).
+        A film is also due earlier when the expected loss in the next print is higher than the cost of a new
+        film. Draining the vat by days applies only if you set it in Shop practice.
       </p>
       <div className="grid gap-3 sm:grid-cols-2">
         {FIELDS.map((field) => (
@@ -28,7 +28,7 @@ export function CareFields({ care }: { care: HouseCare }) {
         ))}
       </div>
       <Button type="submit" className="justify-self-start">
-        Keep care
+        Save maintenance
       </Button>
     </ActionForm>
   );

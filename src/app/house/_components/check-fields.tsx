@@ -16,7 +16,7 @@ const FIELDS = [
   'cupMm2',
 ] as const;
 
-/** What this house holds a part to before it is printed. */
+/** Limits that parts are checked against before printing. */
 export function CheckFields({ rules }: { rules: CheckRules }) {
   const { peelShare, contactShare, ...same } = rules;
   const values = { ...same, peelPercent: 100 * peelShare, contactPercent: 100 * contactShare };
@@ -24,14 +24,14 @@ export function CheckFields({ rules }: { rules: CheckRules }) {
     <ActionForm
       form={checkRulesForm}
       action={saveCheckRules}
-      label="Before printing"
+      label="Check limits"
       className="grid gap-3 sm:grid-cols-2"
     >
       {FIELDS.map((name) => (
         <TextField key={name} name={name} defaultValue={String(Math.round(values[name] * 1000) / 1000)} />
       ))}
       <Button type="submit" className="justify-self-start self-end">
-        Save these
+        Save limits
       </Button>
     </ActionForm>
   );

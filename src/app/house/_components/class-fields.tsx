@@ -1,22 +1,22 @@
 'use client';
 
+import { describeWish } from '@/subjects/language/shared';
 import { type FitClasses, WISHES } from '@/core/fits';
-import { describeWish } from '@/subjects/job/shared';
 import { ActionForm, Button, CellField } from '@/ui';
 import { saveClasses } from '../actions';
 import { classesForm } from '@/subjects/house/shared';
 
-/** What each wish means in this shop: clearance on the diameter at 10 mm. */
+/** Clearance of each fit on the diameter at 10 mm. */
 export function ClassFields({ classes }: { classes: FitClasses }) {
   return (
-    <ActionForm form={classesForm} action={saveClasses} label="Fit classes of the house">
+    <ActionForm form={classesForm} action={saveClasses} label="Fit classes">
       <table className="w-full border-collapse">
-        <caption className="sr-only">Clearance of each wish at 10 mm</caption>
+        <caption className="sr-only">Clearance of each fit at 10 mm</caption>
         <thead>
           <tr className="text-left text-sm text-soft">
-            <th className="font-normal">wish</th>
-            <th className="font-normal">least, mm</th>
-            <th className="font-normal">most, mm</th>
+            <th className="font-normal">fit</th>
+            <th className="font-normal">minimum, mm</th>
+            <th className="font-normal">maximum, mm</th>
           </tr>
         </thead>
         <tbody>
@@ -48,10 +48,11 @@ export function ClassFields({ classes }: { classes: FitClasses }) {
         </tbody>
       </table>
       <p className="mt-1 text-sm text-soft">
-        On the diameter at 10 mm; negative is interference. Other sizes go with the cube root of the diameter.
+        On the diameter at 10 mm; negative means interference. Other sizes scale with the cube root of the
+        diameter.
       </p>
       <Button type="submit" className="mt-2">
-        Save the classes
+        Save fit classes
       </Button>
     </ActionForm>
   );

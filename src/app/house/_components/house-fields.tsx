@@ -15,9 +15,9 @@ interface HouseFieldsProps {
 
 export function HouseFields({ benchName, letterKeys, decisionRule, caliperDays }: HouseFieldsProps) {
   return (
-    <ActionForm form={houseForm} action={saveHouse} label="House" className="grid gap-3">
+    <ActionForm form={houseForm} action={saveHouse} label="General" className="grid gap-3">
       <TextField name="benchName" defaultValue={benchName} />
-      <Tick name="letterKeys" defaultChecked={letterKeys} hint="(switch off for speech input)" />
+      <Tick name="letterKeys" defaultChecked={letterKeys} hint="(turn off for speech input)" />
       <Choice
         name="decisionRule"
         defaultValue={decisionRule}
@@ -25,7 +25,7 @@ export function HouseFields({ benchName, letterKeys, decisionRule, caliperDays }
       />
       <TextField name="caliperDays" defaultValue={caliperDays ?? ''} inputMode="numeric" />
       <Button type="submit" className="justify-self-start">
-        Keep this
+        Save general settings
       </Button>
     </ActionForm>
   );

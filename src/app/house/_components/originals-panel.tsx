@@ -7,7 +7,7 @@ import { Button, Dialog, Note, Problem } from '@/ui';
 
 interface Original {
   readonly folder: string;
-  /** Day and minute, by the bench's clock. */
+  /** Day and minute, by the server's clock. */
   readonly replacedOn?: string;
   readonly bytes: number;
 }
@@ -20,7 +20,7 @@ interface OriginalsProps {
 
 type Wish = 'putBack' | 'delete';
 
-const nameOf = ({ replacedOn }: Original) => replacedOn ?? 'Date not known';
+const nameOf = ({ replacedOn }: Original) => replacedOn ?? 'Date unknown';
 
 async function ask(folder: string, wish: Wish): Promise<{ ok: boolean; text: string }> {
   try {
@@ -33,7 +33,7 @@ async function ask(folder: string, wish: Wish): Promise<{ ok: boolean; text: str
   } catch {
     return {
       ok: false,
-      text: 'the bench does not answer. Load the page again and look before trying once more.',
+      text: 'the server does not respond. Reload the page and check the result before you try again.',
     };
   }
 }
@@ -53,7 +53,7 @@ export function OriginalsPanel({ root, originals }: OriginalsProps) {
   return (
     <section aria-labelledby="originals-title" className="mt-6">
       <h3 id="originals-title" className="font-semibold">
-        Benches replaced by a restore
+        Workshops replaced by a restore
       </h3>
       <ul>
         {originals.map((original) => (
@@ -67,10 +67,10 @@ export function OriginalsPanel({ root, originals }: OriginalsProps) {
             </span>
             <span className="flex gap-2">
               <Button onClick={() => setWanted({ original, wish: 'putBack' })}>
-                Put back …<span className="sr-only"> the bench of {nameOf(original)}</span>
+                Restore …<span className="sr-only"> the workshop of {nameOf(original)}</span>
               </Button>
               <Button onClick={() => setWanted({ original, wish: 'delete' })}>
-                Delete …<span className="sr-only"> the bench of {nameOf(original)}</span>
+                Delete …<span className="sr-only"> the workshop of {nameOf(original)}</span>
               </Button>
             </span>
           </li>
@@ -82,18 +82,18 @@ export function OriginalsPanel({ root, originals }: OriginalsProps) {
       <Dialog
         open={wanted !== undefined}
         onOpenChange={(open) => !open && setWanted(undefined)}
-        title={wanted?.wish === 'delete' ? 'Delete this bench for good?' : 'Put this bench back?'}
+        title={wanted?.wish === 'delete' ? 'Delete this workshop permanently?' : 'Restore this workshop?'}
       >
         <p>
           {wanted?.wish === 'delete'
-            ? 'Its readings, signatures and parts are deleted, and cannot be brought back without a backup.'
-            : 'It becomes the bench in use. The one in use now is kept and listed here instead.'}{' '}
+            ? 'Its readings, signatures and parts are deleted permanently. Only a backup can bring them back.'
+            : 'It becomes the workshop in use. The current workshop is kept and listed here.'}{' '}
           <span className="break-all text-sm text-soft">
             {root}/{wanted?.original.folder}
           </span>
         </p>
         <Button weight="main" className="mt-4" onClick={() => void carryOut()}>
-          {wanted?.wish === 'delete' ? 'Delete it' : 'Put it back'}
+          {wanted?.wish === 'delete' ? 'Delete' : 'Restore'}
         </Button>
       </Dialog>
     </section>

@@ -3,14 +3,14 @@
 import { useRef, useState } from 'react';
 import { Button, Dialog, FileAnswer, useTakeFile } from '@/ui';
 
-/** Puts a backup in the bench's place; what was there is kept. */
+/** Replaces the workshop by a backup; the old one is kept. */
 export function RestorePanel() {
   const input = useRef<HTMLInputElement>(null);
   const [chosen, setChosen] = useState<File | undefined>();
   const { take, ...answer } = useTakeFile<{ message: string }>(
     '/api/backup',
     ({ message }) => message,
-    'The connection was lost. Load the page again and look before trying once more.',
+    'The connection was lost. Reload the page and check the result before you try again.',
   );
   const restore = (file: File) => {
     setChosen(undefined);
@@ -36,14 +36,14 @@ export function RestorePanel() {
       <Dialog
         open={chosen !== undefined}
         onOpenChange={(open) => !open && setChosen(undefined)}
-        title="Put this backup in place?"
+        title="Restore this backup?"
       >
         <p>
-          <strong>{chosen?.name}</strong> takes the place of everything on this bench. It is checked whole
-          first. The bench in use now is kept and listed under House until you delete it.
+          <strong>{chosen?.name}</strong> replaces everything in this workshop. The file is checked completely
+          first. The current workshop is kept and listed in Settings until you delete it.
         </p>
         <Button weight="main" className="mt-4" onClick={() => chosen && restore(chosen)}>
-          Put it in place
+          Restore
         </Button>
       </Dialog>
     </div>

@@ -20,9 +20,14 @@ const RATES = [
 /** When somebody is there, how pieces lie, and what a print costs. */
 export function RunFields({ run }: { run: RunRules }) {
   return (
-    <ActionForm form={runRulesForm} action={saveRunRules} label="Hours and costs" className="grid gap-3">
+    <ActionForm
+      form={runRulesForm}
+      action={saveRunRules}
+      label="Working hours and costs"
+      className="grid gap-3"
+    >
       <p className="text-sm text-soft">
-        Somebody is at the bench, day by day: 8:00-12:00, 13:00-18:00. Blank is nobody.
+        Working hours by day: 8:00-12:00, 13:00-18:00. Blank means nobody is present.
       </p>
       <div className="grid gap-3 sm:grid-cols-2">
         {MONDAY_FIRST.map((day) => (
@@ -42,9 +47,9 @@ export function RunFields({ run }: { run: RunRules }) {
           <TextField key={rate} name={rate} defaultValue={run[rate]} />
         ))}
       </div>
-      <p className="text-sm text-soft">In the shop’s own money; only their proportion decides.</p>
+      <p className="text-sm text-soft">In your currency. Only the ratios matter.</p>
       <Button type="submit" className="justify-self-start">
-        Keep hours and costs
+        Save working hours and costs
       </Button>
     </ActionForm>
   );

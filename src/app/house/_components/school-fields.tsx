@@ -12,7 +12,7 @@ type SchoolFieldsProps = Pick<HouseRules, 'schools' | 'liquids' | 'roomC' | 'cha
 /** Where good shops differ: each side with its reason; the process cards follow. */
 export function SchoolFields({ schools, liquids, roomC, changeoverMl }: SchoolFieldsProps) {
   return (
-    <ActionForm form={schoolsForm} action={saveSchools} label="Where practice differs" className="grid gap-3">
+    <ActionForm form={schoolsForm} action={saveSchools} label="Shop practice" className="grid gap-3">
       {SCHOOL_GROUPS.map(({ title, schools: own }, i) => (
         <details key={title} open={i === 0} className="border-b border-hair pb-2">
           <summary className="font-semibold">{title}</summary>
@@ -24,8 +24,10 @@ export function SchoolFields({ schools, liquids, roomC, changeoverMl }: SchoolFi
         </details>
       ))}
       <fieldset>
-        <legend className="font-semibold">Wash liquids at hand</legend>
-        <p className="text-sm text-soft">None ticked: any can be had, and a resin never fails by it.</p>
+        <legend className="font-semibold">Available wash liquids</legend>
+        <p className="text-sm text-soft">
+          None ticked: all are available, so no resin fails because of its wash liquid.
+        </p>
         <LiquidTicks ticked={liquids} />
       </fieldset>
       <div className="grid grid-cols-2 gap-3">
@@ -33,7 +35,7 @@ export function SchoolFields({ schools, liquids, roomC, changeoverMl }: SchoolFi
         <TextField name="changeoverMl" defaultValue={changeoverMl} />
       </div>
       <Button type="submit" className="justify-self-start">
-        Keep the ways of the house
+        Save shop practice
       </Button>
     </ActionForm>
   );

@@ -1,20 +1,20 @@
 'use client';
 
+import { parameterWords } from '@/subjects/language/shared';
 import { PARAMETER_NAMES, type ShareTable } from '@/core/signature';
 import { SHARED_BY, sharesForm } from '@/subjects/house/shared';
-import { parameterWords } from '@/subjects/printing/shared';
 import { ActionForm, Button, CellField } from '@/ui';
 import { saveShares } from '../actions';
 
 /** What profiles of one printer or one resin have in common, in per cent of what is unknown of a parameter. */
 export function ShareFields({ shares }: { shares: ShareTable }) {
   return (
-    <ActionForm form={sharesForm} action={saveShares} label="What relatives lend">
+    <ActionForm form={sharesForm} action={saveShares} label="Related profiles">
       <table className="w-full border-collapse text-sm">
         <caption className="sr-only">Share of each parameter that profiles have in common</caption>
         <thead>
           <tr className="text-left text-soft">
-            <th className="font-normal">in common, %</th>
+            <th className="font-normal">shared, %</th>
             <th className="font-normal">printer</th>
             <th className="font-normal">resin</th>
             <th className="font-normal">both</th>
@@ -40,7 +40,7 @@ export function ShareFields({ shares }: { shares: ShareTable }) {
         </tbody>
       </table>
       <Button type="submit" className="mt-2">
-        Save the shares
+        Save shares
       </Button>
     </ActionForm>
   );

@@ -26,28 +26,28 @@ export function SharePanel({ origin, devices, trouble, serverNow }: SharePanelPr
   if (origin === undefined)
     return (
       <p className="text-soft">
-        Off: only this machine reaches the bench. Start it with{' '}
-        <code className="num">npm start -- --share ADDRESS</code>, ADDRESS being one of this machine, to use
-        phones and tablets at the bench.
+        Off: only this computer can open the workshop. To use phones and tablets, start it with{' '}
+        <code className="num">npm start -- --share ADDRESS</code>, where ADDRESS is an address of this
+        computer.
       </p>
     );
   const make = () =>
     startTransition(async () => {
-      const made = await makeCode().catch(() => 'The connection is lost. Try again.');
+      const made = await makeCode().catch(() => 'The connection was lost. Try again.');
       setProblem(typeof made === 'string' ? made : '');
       setCode(typeof made === 'string' ? undefined : made);
     });
   const revoke = (id: string) =>
     startTransition(async () => {
-      setProblem(await revokeDevice(id).catch(() => 'The connection is lost. Try again.'));
+      setProblem(await revokeDevice(id).catch(() => 'The connection was lost. Try again.'));
       router.refresh();
     });
   return (
     <>
       <p className="text-soft">
-        Shared at <span className="num">{origin}</span>, for paired devices only. It is not encrypted: only in
-        a network that you trust. Without encryption a phone allows no notifications; a page that is open
-        sounds.
+        Shared at <span className="num">{origin}</span>, for paired devices only. The connection is not
+        encrypted: use it only in a network that you trust. Without encryption, a phone allows no
+        notifications; an open page plays a sound.
       </p>
       <Button onClick={make} disabled={isBusy} className="mt-2">
         Pair a device
@@ -69,28 +69,24 @@ export function SharePanel({ origin, devices, trouble, serverNow }: SharePanelPr
           </li>
         ))}
       </ul>
-      {devices.length === 0 && <p className="mt-1 text-sm text-soft">No device is paired.</p>}
+      {devices.length === 0 && <p className="mt-1 text-sm text-soft">No paired devices.</p>}
     </>
   );
 }
 
 function Code({ code, serverNow }: { code: ShownCode; serverNow: number }) {
   const now = useServerClock(serverNow);
-  if (now > code.expiresAt) return <p className="mt-2 text-soft">The code has run out. Make a new one.</p>;
+  if (now > code.expiresAt) return <p className="mt-2 text-soft">The code has expired. Create a new one.</p>;
   return (
     <figure className="mt-3">
       {/* A picture made here for this one minute: nothing to be optimised. */}
       {/* eslint-disable-next-line @next/next/no-img-element */}
-      <img
-        src={code.picture}
-        alt="Code as a picture for the camera of a phone"
-        className="size-48 bg-sheet"
-      />
+      <img src={code.picture} alt="Pairing code as QR code" className="size-48 bg-sheet" />
       <figcaption>
         <strong className="num text-2xl tracking-widest">{code.code}</strong>
         <span className="block text-sm text-soft">
-          {describeLeft(code.expiresAt - now)}; it pairs one device. Point its camera here, or open{' '}
-          <span className="num">{code.url.split('#')[0]}</span> and type it.
+          {describeLeft(code.expiresAt - now)}; it pairs one device. Scan it with the device camera, or open{' '}
+          <span className="num">{code.url.split('#')[0]}</span> and enter it.
         </span>
       </figcaption>
     </figure>

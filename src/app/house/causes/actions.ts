@@ -10,7 +10,7 @@ import { type FormAnswer, GONE_WORDS } from '@/subjects/language/shared';
 import { changeLine, changePrior, dropEdit } from '@/subjects/log';
 import { lineForm, lineNameInput, priorForm } from '@/subjects/log/shared';
 
-const shown = { refusal: String, changed: changedHouse, said: () => 'Kept. Failures are read by it.' };
+const shown = { refusal: String, changed: changedHouse, said: () => 'Saved. The failure analysis uses it.' };
 
 export const saveLine = formAtMachine(async (_before: FormAnswer, data: FormData) => {
   return answerForm({
@@ -25,7 +25,7 @@ export const savePrior = formAtMachine(async (_before: FormAnswer, data: FormDat
   return answerForm({ form: priorForm, data, verb: (prior) => ok(changePrior(bench().db, prior)), ...shown });
 });
 
-/** The house goes back to our chances. */
+/** Resets the chances to the defaults. */
 export const dropLine = tapAtMachine(
   tap('dropLine', GONE_WORDS, (input: unknown): string => {
     const line = lineNameInput.safeParse(input);

@@ -6,7 +6,7 @@ import { describeEvidence, TEST_WORDS } from '@/subjects/log/shared';
 import { Link } from '@/ui';
 import { LineFields, PriorFields } from './_components/line-fields';
 
-export const metadata: Metadata = { title: 'How failures are read' };
+export const metadata: Metadata = { title: 'Failure causes' };
 
 const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);
 
@@ -20,25 +20,25 @@ export default async function CausesPage() {
     <div className="mx-auto max-w-4xl px-4 py-5 sm:px-6">
       <p className="text-sm">
         <Link href="/house" className="underline">
-          House
+          Settings
         </Link>
       </p>
-      <h1 className="text-3xl">How failures are read</h1>
+      <h1 className="text-3xl">Failure causes</h1>
       <p className="mt-2 max-w-prose text-soft">
-        Each cause has a chance to begin with, and each thing that is seen is more or less likely under each
-        cause. From these the chances under Why are computed. They are our start values, each with its reason;
-        change what your shop knows better. What turned out to be the cause is counted beside them.
+        Each cause has a start chance, and each observation is more or less likely under each cause. The
+        program calculates the chances under Likely causes from these numbers. The defaults come with their
+        reasons; change what your shop knows better. Confirmed causes are counted beside them.
       </p>
       <div key={folder} className="mt-6 space-y-8">
         <section aria-labelledby="prior-title">
           <h2 id="prior-title" className="mb-2 text-lg">
-            Of a hundred failures, how many are from
+            Share of each cause in 100 failures
           </h2>
           <PriorFields prior={tables.prior} isOwn={edits.prior !== undefined} />
         </section>
         <section aria-labelledby="evidence-title">
           <h2 id="evidence-title" className="mb-2 text-lg">
-            What is seen, in how many of a hundred failures of each cause
+            Observations: frequency in 100 failures of each cause
           </h2>
           {EVIDENCE.map((name) => (
             <LineFields
@@ -53,7 +53,7 @@ export default async function CausesPage() {
         </section>
         <section aria-labelledby="tests-title">
           <h2 id="tests-title" className="mb-2 text-lg">
-            What a test shows, in how many of a hundred failures of each cause
+            Test results: frequency in 100 failures of each cause
           </h2>
           {TESTS.map((name) => (
             <LineFields

@@ -28,7 +28,7 @@ export async function generateMetadata({ params }: Params): Promise<Metadata> {
   return { title: (await loadJob(idFrom((await params).jobId))).job.name };
 }
 
-/** The frame of a job: its name, its steps and its ledger. */
+/** The frame of a job: its name, its steps and its decisions. */
 export default async function JobLayout({ params, children }: Params & { children: ReactNode }) {
   const jobId = idFrom((await params).jobId);
   const view = await loadJob(jobId);
@@ -45,7 +45,7 @@ export default async function JobLayout({ params, children }: Params & { childre
     href: `/jobs/${jobId}/${step}`,
   }));
   return (
-    // The ledger's column stands from the first paint on, so that the work beside it does not move.
+    // The column of decisions has its place from the first paint, so that the work beside it does not move.
     <div className="lg:grid lg:grid-cols-[minmax(0,1fr)_16rem] lg:has-[.ledger-folded]:grid-cols-[minmax(0,1fr)_3.5rem] print:block">
       <div className="min-w-0 px-4 py-3 sm:px-6">
         <div className="mb-2 flex flex-wrap items-baseline gap-x-3">
@@ -56,8 +56,8 @@ export default async function JobLayout({ params, children }: Params & { childre
         {view.learned?.isOvertaken === true && <BeingBroughtUpToDate />}
         {frame.overtaken && (
           <p className="no-print mt-3 border-l-4 border-honey py-1 pl-3">
-            Something changed after attempt {frame.attemptNumber} was drawn. Its sizes are judged by the
-            limits as they are now; look at Fit and Correct again.
+            Something changed after attempt {frame.attemptNumber} was created. Its sizes are judged by the
+            current limits. Review Fit and Correct again.
           </p>
         )}
         <div className="mt-4">{children}</div>

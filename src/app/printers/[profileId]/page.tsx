@@ -40,7 +40,7 @@ export default async function SignaturePage({ params, searchParams }: SignatureP
   const { row, learned, observed, staleness } = view;
   const { scatter, observations } = learned.signature;
   const isPlaced = observations.some(({ place }) => place !== undefined);
-  // Where nobody says where parts lay on the plate, nothing can be said of the lean of the light.
+  // If places on the plate are unknown, nothing is known of the exposure gradient.
   const parameters = learned.signature.parameters.filter(({ name }) => isPlaced || !isLean(name));
   return (
     <div className="mx-auto max-w-6xl px-4 py-5 sm:px-6">
@@ -63,11 +63,11 @@ export default async function SignaturePage({ params, searchParams }: SignatureP
       </p>
       <p className="text-sm">
         <a href={`/api/signatures/${profileId}`} download className="underline">
-          This signature as a file
+          Export this signature
         </a>
-        , for another bench or the command line ·{' '}
+        , for another workshop or the command line ·{' '}
         <Link href={`/printers/${profileId}/light`} className="underline">
-          Light: strips and exposure
+          Exposure strips and bracket
         </Link>
       </p>
       {learned.isOvertaken && <BeingBroughtUpToDate />}
@@ -75,7 +75,7 @@ export default async function SignaturePage({ params, searchParams }: SignatureP
       <div className="mt-5 grid gap-8 lg:grid-cols-[1.15fr_1fr]">
         <section aria-labelledby="law-title">
           <h2 id="law-title" className="text-lg">
-            What it does to drawn sizes
+            Effect on drawn sizes
           </h2>
           <ParameterList parameters={parameters} />
           <Lenders view={view} />
@@ -83,22 +83,22 @@ export default async function SignaturePage({ params, searchParams }: SignatureP
         <section aria-labelledby="scatter-title" className="space-y-4">
           <div>
             <h2 id="scatter-title" className="text-lg">
-              What stays chance
+              Random variation
             </h2>
             <p>
-              A feature’s own repeatable habit:{' '}
+              Repeatable deviation of one feature:{' '}
               <span className="num">{formatMm(scatter.featureMm, 3)} mm</span>. From print to print:{' '}
               <span className="num">{formatMm(scatter.printMm, 3)} mm</span> (standard deviations).
             </p>
             {printsOf(view) < 2 && learned.readingCount > 0 && (
               <p className="text-sm text-soft">
-                One print cannot tell a feature’s habit from chance.{' '}
+                One print cannot separate repeatable deviation from chance.{' '}
                 {view.newestJobId !== undefined && (
                   <Link href={`/jobs/${view.newestJobId}/measure#again`} className="underline">
                     Print the same file again
                   </Link>
                 )}{' '}
-                to learn which it is.
+                to separate them.
               </p>
             )}
           </div>
@@ -106,7 +106,7 @@ export default async function SignaturePage({ params, searchParams }: SignatureP
           {learned.signature.biases.length > 0 && <Biases view={view} />}
           {observed.length > 0 && (
             <div>
-              <h3 className="text-base">Size minus drawn, feature by feature</h3>
+              <h3 className="text-base">Size minus drawn size, by feature</h3>
               <OffsetChart lines={observed} />
             </div>
           )}
@@ -129,15 +129,15 @@ function describeStaleness(
   { readingCount, lenders }: SignatureView['learned'],
 ): string {
   if (readingCount === 0 && lenders.length > 0)
-    return 'Until something is measured, every job uses what relatives lend and, beyond that, what is assumed.';
+    return 'Until something is measured, jobs use values from related profiles and, where there are none, assumed values.';
   if (readingCount === 0)
-    return 'Until something is measured, every job uses what is assumed of a printer nobody knows, and says so.';
-  if (staleness.kind === 'holds') return 'Prints have come out as it said: the signature holds.';
+    return 'Until something is measured, jobs use assumed values for an unknown printer, and show this.';
+  if (staleness.kind === 'holds') return 'Prints match the prediction: the signature is valid.';
   const why =
-    'Look at the lot, the film, the exposure and the temperature, note below what changed, then measure a block again.';
+    'Check the lot, film, exposure and temperature. Record the change below, then measure a block again.';
   return staleness.kind === 'twoInARow'
-    ? `Two prints in a row came out far from what it said: this signature may no longer hold. ${why}`
-    : `Prints have come out ${staleness.side} what it said by more than chance explains: this signature may no longer hold. ${why}`;
+    ? `Two prints in a row were far from the prediction. This signature may no longer be valid. ${why}`
+    : `Prints are ${staleness.side} the prediction, more than expected by chance. This signature may no longer be valid. ${why}`;
 }
 
 const SAME_WORDS = {
@@ -146,16 +146,16 @@ const SAME_WORDS = {
   both: 'same printer and resin',
 } as const;
 
-/** Beyond so many standard deviations what was read here contradicts what relatives lent. */
+/** Above this many standard deviations the readings here contradict the related profiles. */
 const CONTRADICTS = 3;
 
-/** Profiles that lend to this one what they know, and whether readings here bear them out. */
+/** Related profiles used for this one, and whether readings here confirm them. */
 function Lenders({ view: { learned } }: { view: SignatureView }) {
   const { lenders, contradiction } = learned;
   if (lenders.length === 0) return null;
   return (
     <div className="mt-3 text-sm">
-      <h3 className="text-base">Lent by relatives</h3>
+      <h3 className="text-base">From related profiles</h3>
       <ul>
         {lenders.map(({ profileId, name, same, readingCount }) => (
           <li key={profileId ?? name}>
@@ -181,33 +181,33 @@ function Lenders({ view: { learned } }: { view: SignatureView }) {
       </ul>
       {contradiction !== undefined && contradiction > CONTRADICTS && (
         <p className="mt-1 border-l-4 border-honey py-1 pl-3">
-          What was read here lies <span className="num">{formatMm(contradiction, 1)}</span> standard
-          deviations from what they lent: this printer with this resin behaves in another way. The readings
-          outweigh them the more there are.
+          The readings here are <span className="num">{formatMm(contradiction, 1)}</span> standard deviations
+          away from the related profiles: this printer and resin behave differently. The more readings you
+          take, the less the related profiles count.
         </p>
       )}
       <p className="text-soft">
-        Of what is known here beyond what is assumed of any printer,{' '}
-        <span className="num">{Math.round(100 * weightOfRelatives(learned.signature.parameters))} %</span>{' '}
-        comes from them.
+        Related profiles contribute{' '}
+        <span className="num">{Math.round(100 * weightOfRelatives(learned.signature.parameters))} %</span> of
+        what is known about this printer beyond the general assumptions.
       </p>
     </div>
   );
 }
 
-/** How much larger sizes are in each state that was read than in the one the law speaks of. */
+/** How much larger sizes are in each measured state than in the state of the law. */
 function Shifts({ view: { learned } }: { view: SignatureView }) {
   const { shifts, base } = learned.signature;
   return (
     <div>
-      <h3 className="text-base">Sizes in other states, against {base}</h3>
+      <h3 className="text-base">Sizes in other states, compared with {base}</h3>
       <ul className="text-sm">
         {shifts.map(({ state, xy, z }) => (
           <li key={state}>
             {state}: <span className="num">{formatSigned(100 * xy.mean, 2)}</span> ±{' '}
-            <span className="num">{formatMm(196 * xy.sd, 2)} %</span> in the plane,{' '}
+            <span className="num">{formatMm(196 * xy.sd, 2)} %</span> in plane,{' '}
             <span className="num">{formatSigned(100 * z.mean, 2)}</span> ±{' '}
-            <span className="num">{formatMm(196 * z.sd, 2)} %</span> in height
+            <span className="num">{formatMm(196 * z.sd, 2)} %</span> along Z
           </li>
         ))}
       </ul>
@@ -218,7 +218,7 @@ function Shifts({ view: { learned } }: { view: SignatureView }) {
 function Biases({ view }: { view: SignatureView }) {
   return (
     <div>
-      <h3 className="text-base">Possible error of the calipers</h3>
+      <h3 className="text-base">Estimated caliper errors</h3>
       <ul className="text-sm">
         {view.learned.signature.biases.map(({ instrument, jaw, meanMm, sdMm }) => (
           <li key={`${instrument} ${jaw}`}>
@@ -242,13 +242,13 @@ function Observations({ view: { row, observed }, isWhole }: { view: SignatureVie
     <details className="mt-6" open={isWhole}>
       <summary className="font-semibold">The {observed.length} sizes it was learned from</summary>
       <table className="mt-2 w-full border-collapse text-sm">
-        <caption className="sr-only">Sizes that the signature was learned from</caption>
+        <caption className="sr-only">Sizes used to learn the signature</caption>
         <thead>
           <tr className="border-b border-ink text-left text-soft">
             <th className="py-1 font-normal">Feature</th>
             <th className="py-1 text-right font-normal">drawn</th>
             <th className="py-1 text-right font-normal">size − drawn</th>
-            <th className="py-1 text-right font-normal">the rest says</th>
+            <th className="py-1 text-right font-normal">predicted from the rest</th>
           </tr>
         </thead>
         <tbody>
@@ -256,7 +256,7 @@ function Observations({ view: { row, observed }, isWhole }: { view: SignatureVie
             <tr key={i} className="border-b border-hair">
               <th scope="row" className="py-1 text-left font-normal">
                 {line.feature} <span className="text-soft">{line.job}</span>
-                {line.suspicious && <strong className="text-plum"> looks odd</strong>}
+                {line.suspicious && <strong className="text-plum"> looks wrong</strong>}
               </th>
               <td className="num py-1 text-right">{formatMm(line.drawnMm, 3)}</td>
               <td className="num py-1 text-right">
@@ -269,7 +269,7 @@ function Observations({ view: { row, observed }, isWhole }: { view: SignatureVie
       </table>
       {shown.length < observed.length && (
         <p className="mt-2 text-sm">
-          The newest {shown.length}, those that look odd first.{' '}
+          Newest {shown.length}, unusual ones first.{' '}
           <Link href={`/printers/${row.profile.id}?sizes=all`} className="underline">
             Show all {observed.length}
           </Link>
@@ -282,12 +282,12 @@ function Observations({ view: { row, observed }, isWhole }: { view: SignatureVie
 function History({ view: { kept, keptCount } }: { view: SignatureView }) {
   return (
     <details className="mt-4">
-      <summary className="font-semibold">Every estimate is kept: {keptCount}</summary>
+      <summary className="font-semibold">Estimate history: {keptCount}</summary>
       <ol className="mt-2 text-sm">
         {kept.map(({ at, readings, edgeMm, featureScatterMm }) => (
           <li key={at.toISOString() + readings} className="num">
-            {momentOf(at)}: {readings} readings, edges {formatSigned(edgeMm, 3)} mm, habit{' '}
-            {formatMm(featureScatterMm, 3)} mm
+            {momentOf(at)}: {readings} readings, edge growth {formatSigned(edgeMm, 3)} mm, repeatable
+            deviation {formatMm(featureScatterMm, 3)} mm
           </li>
         ))}
       </ol>

@@ -14,13 +14,10 @@ interface ForeignLawsProps {
 }
 
 function choicesOf(rows: ForeignLawsProps['printers']) {
-  return [
-    { value: '', label: 'none here' },
-    ...rows.map(({ id, name }) => ({ value: String(id), label: name })),
-  ];
+  return [{ value: '', label: 'none' }, ...rows.map(({ id, name }) => ({ value: String(id), label: name }))];
 }
 
-/** Signatures that other shops learned, brought in by file, and what each lends to. */
+/** Signatures of other workshops, imported by file, and which profiles use each. */
 export function ForeignLaws({ laws, printers, resins }: ForeignLawsProps) {
   const [text, setText] = useState('');
   return (
@@ -38,24 +35,24 @@ export function ForeignLaws({ laws, printers, resins }: ForeignLawsProps) {
               <strong>{name}</strong>{' '}
               <span className="text-soft">
                 {trouble === undefined
-                  ? `lends to ${[printer, resin].filter((each) => each !== null).join(' and to ')}`
-                  : `set aside, lends nothing: ${describeLawIssue(trouble)}`}
+                  ? `used for ${[printer, resin].filter((each) => each !== null).join(' and ')}`
+                  : `set aside, not used: ${describeLawIssue(trouble)}`}
               </span>
             </span>
-            <Button onClick={() => void dropForeignLaw(newKey(), id)}>Lend from it no longer</Button>
+            <Button onClick={() => void dropForeignLaw(newKey(), id)}>Stop using it</Button>
           </li>
         ))}
       </ul>
       <ActionForm
         form={foreignForm}
         action={addForeignLaw}
-        label="A signature from another shop"
+        label="Import a signature from another shop"
         className="mt-3 grid max-w-2xl gap-3 sm:grid-cols-2"
       >
         <div className="sm:col-span-2">
           <PlainField
             name="file"
-            label="Its file, as the command line or another bench wrote it"
+            label="Signature file, exported from another workshop or the command line"
             type="file"
             accept=".json,application/json"
             onChange={(event) => void event.target.files?.[0]?.text().then(setText)}
@@ -67,7 +64,7 @@ export function ForeignLaws({ laws, printers, resins }: ForeignLawsProps) {
         <Choice name="printerId" choices={choicesOf(printers)} />
         <Choice name="resinId" choices={choicesOf(resins)} />
         <Button type="submit" className="justify-self-start sm:col-span-2">
-          Take it in
+          Import
         </Button>
       </ActionForm>
     </details>

@@ -15,12 +15,14 @@ export function ProfileLine({ profile }: { profile: ProfileGlance }) {
       <p>
         {readingCount === 0 ? (
           <span className="text-soft">
-            {isLent ? 'nothing measured yet, relatives lend' : 'nothing measured yet, all assumed'}
+            {isLent
+              ? 'nothing measured yet, data from related profiles'
+              : 'nothing measured yet, all assumed'}
           </span>
         ) : (
           <>
             <span className="num">{pinned}</span> of <span className="num">{parameters}</span> parameters
-            pinned by <span className="num">{readingCount}</span> readings
+            measured, <span className="num">{readingCount}</span> readings
           </>
         )}
       </p>

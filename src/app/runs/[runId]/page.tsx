@@ -93,12 +93,12 @@ export default async function RunPage({ params, searchParams }: Params & Search)
   );
 }
 
-/** Where something that is known not to be well is mended. */
+/** Where to fix what is known not to be OK. */
 function mendOf(key: string, { items, row }: RunView) {
-  if (key === 'checked') return { href: `/jobs/${items[0].job.id}/check`, says: 'Check it' };
+  if (key === 'checked') return { href: `/jobs/${items[0].job.id}/check`, says: 'Check' };
   if (key === 'nothingInVat')
-    return { href: `/printers/machine/${row.printer.id}/log#clearing-title`, says: 'Clear it' };
-  return key === 'resin' ? { href: `/printers/machine/${row.printer.id}`, says: 'Change it' } : undefined;
+    return { href: `/printers/machine/${row.printer.id}/log#clearing-title`, says: 'Clear vat' };
+  return key === 'resin' ? { href: `/printers/machine/${row.printer.id}`, says: 'Change' } : undefined;
 }
 
 function Waiting({ view }: { view: RunView }) {
@@ -131,15 +131,15 @@ function Waiting({ view }: { view: RunView }) {
         {unread.length > 0 && <ReadLayers runId={run.id} parts={unread} layerMm={row.profile.layerMm} />}
         {fileless.map(({ job }) => (
           <p key={job.id}>
-            {job.name} has no file here: bring one in under{' '}
+            {job.name} has no file: import one in{' '}
             <Link href={`/jobs/${job.id}/need`} className="underline">
               Need
             </Link>
-            , then its hours and its resin are known.
+            . Then its print time and resin use can be computed.
           </p>
         ))}
         {items.length === 0 && (
-          <p className="text-soft">Nothing lies on this plate. Lay a job on it, or clear it.</p>
+          <p className="text-soft">The plate is empty. Add a job, or delete the plate.</p>
         )}
         {forecast !== undefined && (
           <ForecastPanel
@@ -195,7 +195,7 @@ function Printing({ view }: { view: RunView }) {
           title={titleOf(view)}
           print={print}
           startedAt={run.startedAt!.getTime()}
-          // The page is made anew at each request: its clock is that of the answer.
+          // The page is rendered at each request: its clock is that of the answer.
           // eslint-disable-next-line react-hooks/purity
           serverNow={Date.now()}
           speed={run.plan?.speed ?? 1}
@@ -205,7 +205,7 @@ function Printing({ view }: { view: RunView }) {
           bottleId={run.bottleId ?? undefined}
         />
       )}
-      <section aria-label="The plate">
+      <section aria-label="Plate">
         <PlateDrawing bed={bed} pieces={shownPieces(view)} />
       </section>
     </div>
@@ -227,21 +227,21 @@ function Ended({ view, failedPiece }: EndedProps) {
       <section aria-labelledby="ended-title">
         <h2 id="ended-title" className="text-lg">
           {outcome === 'done'
-            ? 'Off the printer'
+            ? 'Removed from the printer'
             : `Stopped${stoppedLayer === null ? '' : ` at layer ${stoppedLayer}`}`}
         </h2>
         <p>
           {endReason !== '' && `${endReason}. `}
           {isTimed &&
-            `It took ${hours.toFixed(1)} h, planned were ${((plan?.plannedS ?? 0) / 3600).toFixed(1)}.`}
+            `Print time ${hours.toFixed(1)} h, planned ${((plan?.plannedS ?? 0) / 3600).toFixed(1)}.`}
           {isClockChanged &&
-            'The clock was set back while it printed: when it ended and how long it took are unknown.'}
+            'The clock was set back during the print, so the end and the print time are unknown.'}
           {!isTimed &&
             !isClockChanged &&
-            'Nobody saw its end: its hours do not count for the pace of the printer.'}{' '}
+            'The time of the end is unknown, so this print time does not count for the pace of the printer.'}{' '}
           {!isClockChanged && (
             <span className="text-soft">
-              Ended {dayOf(endedAt!)}, {momentOn(endedAt!.getTime(), endedAt!.getTime())}.
+              Print ended {dayOf(endedAt!)}, {momentOn(endedAt!.getTime(), endedAt!.getTime())}.
             </span>
           )}
         </p>
@@ -258,7 +258,7 @@ function Ended({ view, failedPiece }: EndedProps) {
                 </span>
                 {print !== undefined && (
                   <Link href={`/jobs/${job.id}/run?print=${print.id}`} className={buttonLook('plain')}>
-                    To wash, cure and caliper
+                    Continue to post-processing
                     <span className="sr-only">
                       : {job.name} {print.name}
                     </span>
@@ -272,8 +272,8 @@ function Ended({ view, failedPiece }: EndedProps) {
         <h3 className="mt-5 font-semibold">Weigh supports and parts</h3>
         <p className="text-sm text-soft">
           {weighing === undefined
-            ? 'Then the resin of the next print is reckoned by your own supports, not by a guess.'
-            : `Supports ${weighing.supports}, parts ${weighing.parts} ${weighing.unit}. Weighed again, the new weights count.`}
+            ? 'Your support weights then replace the estimate for the next print.'
+            : `Supports ${weighing.supports}, parts ${weighing.parts} ${weighing.unit}. If you weigh again, the new weights replace these.`}
         </p>
         <WeighForm runId={run.id} scale={weighOnSimulatedScale(bench().db, view)} />
       </section>
@@ -282,23 +282,24 @@ function Ended({ view, failedPiece }: EndedProps) {
   );
 }
 
-/** What this house does with a part that failed in one place: print it again, or patch it first. */
+/** What shop practice does with a part that failed in one place: print it again, or patch it first. */
 function AfterStop({ jobId }: { jobId: number | undefined }) {
   if (jobId === undefined) return null;
   const again = (
     <Link href={`/jobs/${jobId}/run`} className={buttonLook('plain')}>
-      Plan it again
+      Plan again
     </Link>
   );
   if (benchHouse().schools.failedPart === 'reprint') return <p className="mt-3">{again}</p>;
   return (
     <div className="mt-3">
       <p>
-        This house patches first: wash the pieces, join them with a drop of the same resin and a lamp, cure
-        the whole. A patched place has neither the size nor the strength: measure it before it is used.
+        Shop setting: patch first. Wash the pieces, join them with a drop of the same resin and a lamp, and
+        cure the whole part. A patched place does not have the right size or strength: measure it before use.
       </p>
       <Caution>
-        Uncured resin on the skin, a hand lamp in the eyes: gloves, and glasses that stop ultraviolet.
+        Keep uncured resin off your skin and the light of a hand lamp out of your eyes: wear gloves and
+        UV-blocking glasses.
       </Caution>
       <p className="mt-1">{again}</p>
     </div>

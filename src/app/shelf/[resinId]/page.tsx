@@ -26,7 +26,7 @@ export async function generateMetadata({ params }: Params): Promise<Metadata> {
   return { title: (await shelvedFrom(params)).resin.name };
 }
 
-/** The card of one resin: its sheet, what was found here, its drifts and lots. */
+/** One resin: its datasheet, what was found here, its drifts and lots. */
 export default async function ResinPage({ params }: Params) {
   await connection();
   const shelved = await shelvedFrom(params);
@@ -38,7 +38,7 @@ export default async function ResinPage({ params }: Params) {
     <div className="mx-auto max-w-6xl px-4 py-5 sm:px-6">
       <p className="text-sm">
         <Link href="/shelf" className="underline">
-          Shelf
+          Resins
         </Link>
       </p>
       <h1 className="text-3xl">{resin.name}</h1>
@@ -51,7 +51,7 @@ export default async function ResinPage({ params }: Params) {
                 .map(({ resin: part, fraction }) => `${Number((fraction * 100).toFixed(1))} % ${part}`)
                 .join(' + '),
           inVatOf.length === 0 ? '' : `in the vat of ${inVatOf.join(', ')}`,
-          resin.removedAt === null ? '' : 'taken off the shelf',
+          resin.removedAt === null ? '' : 'removed from your resins',
         ]
           .filter((part) => part !== '')
           .join(' · ')}
@@ -59,8 +59,8 @@ export default async function ResinPage({ params }: Params) {
       {recipe !== null && (
         <div className="mt-3">
           <Caution>
-            A blend is off-label: no supplier answers for it, and the safety sheets of its parts no longer
-            apply. Treat it as the worse of them. It is rated for nothing, and its signature starts anew.
+            A blend is off-label: no supplier guarantees it, and the safety data sheets of its parts no longer
+            apply. Treat it like the more hazardous part. It has no ratings, and it needs its own signature.
           </Caution>
         </div>
       )}
@@ -68,18 +68,18 @@ export default async function ResinPage({ params }: Params) {
         <div className="min-w-0 space-y-8">
           <section aria-labelledby="sheet-title">
             <h2 id="sheet-title" className="text-lg">
-              Sheet
+              Datasheet
             </h2>
             <SheetTable resinId={resin.id} sheet={sheet} evidence={evidence} />
             <QuoteForm resinId={resin.id} />
           </section>
           <section aria-labelledby="proofs-title">
             <h2 id="proofs-title" className="text-lg">
-              Proofs at the bench
+              Resin tests
             </h2>
             <p className="mb-2 max-w-prose text-soft">
-              With weights, a caliper and a kettle you test the resin as you print and cure it. Proven values
-              count before those of the datasheet.
+              Test the resin as you print and cure it, with weights, a caliper and a kettle. Tested values
+              replace datasheet values.
             </p>
             <ProofList resinId={resin.id} rows={proofs} today={today()} />
             <ProofBench resinId={resin.id} today={today()} />
@@ -100,7 +100,7 @@ export default async function ResinPage({ params }: Params) {
           </section>
           <section aria-labelledby="facts-title">
             <h2 id="facts-title" className="text-lg">
-              In words
+              Other datasheet facts
             </h2>
             <FactFields resinId={resin.id} sheet={sheet} />
           </section>

@@ -8,29 +8,29 @@ interface Imported {
   readonly proofs: number;
 }
 
-/** The shelf out and in as a file: all of a file is taken, or nothing of it. */
+/** Export and import of resins as a file: all of a file is imported, or nothing. */
 export function CarryPanel() {
   const { take, ...answer } = useTakeFile<Imported>(
     '/api/shelf',
     ({ added, updated, proofs }) =>
-      `${added} resins are new, ${updated} were here and are updated, ${proofs} proofs came along.`,
+      `${added} new resins, ${updated} updated resins and ${proofs} tests imported.`,
   );
   return (
     <section aria-labelledby="carry">
       <h2 id="carry" className="mb-2 text-lg">
-        Carry it to another computer
+        Export and import
       </h2>
       <p className="mb-3 flex flex-wrap gap-3">
         <a href="/api/shelf" download className={buttonLook('plain')}>
-          Export the shelf
+          Export resins
         </a>
         <a href="/api/shelf?form=csv" download className={buttonLook('plain')}>
-          Sheets as CSV
+          Datasheets as CSV
         </a>
       </p>
       <label className="block">
         <span className="mb-1 block text-sm text-soft">
-          Bring a shelf in: shelf.json with proofs, or a CSV of sheets
+          Import resins: shelf.json with tests, or a CSV of datasheets
         </span>
         <input
           type="file"

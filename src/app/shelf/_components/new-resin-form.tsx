@@ -5,13 +5,13 @@ import { describeFamily, resinForm } from '@/subjects/resin/shared';
 import { ActionForm, Button, Choice, TextField } from '@/ui';
 import { startResin } from '../actions';
 
-/** Puts a resin on the shelf by its name and family. */
+/** Adds a resin by name and family. */
 export function NewResinForm() {
   return (
     <ActionForm
       form={resinForm}
       action={startResin}
-      label="Another resin"
+      label="New resin"
       className="grid items-end gap-3 sm:grid-cols-3"
     >
       <TextField name="name" />
@@ -22,7 +22,7 @@ export function NewResinForm() {
           label: describeFamily(family),
         }))}
       />
-      <Button type="submit">Put it on the shelf</Button>
+      <Button type="submit">Add resin</Button>
     </ActionForm>
   );
 }

@@ -15,7 +15,7 @@ function matches({ name, family }: ShelfLine, text: string): boolean {
   return `${name} ${describeFamily(family)}`.toLowerCase().includes(text.toLowerCase().trim());
 }
 
-/** The shelf, a line a resin; only the lines in sight are drawn, however many there are. */
+/** The resins, one row each; only visible rows are drawn, however many there are. */
 export function ShelfList({ lines }: { lines: readonly ShelfLine[] }) {
   const [text, setText] = useState('');
   const frame = useRef<HTMLDivElement>(null);
@@ -34,13 +34,13 @@ export function ShelfList({ lines }: { lines: readonly ShelfLine[] }) {
         <div className="mb-2 max-w-xs">
           <PlainField
             name="look"
-            label={`Look among ${lines.length}`}
+            label={`Search ${lines.length} resins`}
             value={text}
             onChange={(event) => setText(event.target.value)}
           />
         </div>
       )}
-      {shown.length === 0 && <p className="text-soft">None of that name or family.</p>}
+      {shown.length === 0 && <p className="text-soft">No resin has this name or family.</p>}
       <div
         ref={frame}
         className="overflow-y-auto border-t border-ink"
@@ -48,7 +48,7 @@ export function ShelfList({ lines }: { lines: readonly ShelfLine[] }) {
         // A frame that scrolls must be reachable by keyboard.
         tabIndex={shown.length > WHOLE ? 0 : undefined}
         role="list"
-        aria-label="Resins on the shelf"
+        aria-label="Resins"
       >
         <div className="relative" style={{ height: rows.getTotalSize() }}>
           {rows.getVirtualItems().map(({ index, start }) => (
@@ -74,7 +74,7 @@ function Line({ line }: { line: ShelfLine }) {
   const stock = [
     leftMl === undefined ? '' : `${Math.round(leftMl)} ml left`,
     inVatOf.length === 0 ? '' : `in the vat of ${inVatOf.join(', ')}`,
-    proofs === 0 ? '' : `${proofs} ${proofs === 1 ? 'proof' : 'proofs'}`,
+    proofs === 0 ? '' : `${proofs} ${proofs === 1 ? 'test' : 'tests'}`,
   ].filter((part) => part !== '');
   return (
     <div className="grid h-full grid-cols-[minmax(0,1fr)_auto] items-center gap-x-6 sm:grid-cols-[minmax(0,1fr)_6rem_7rem_6rem]">
@@ -88,7 +88,7 @@ function Line({ line }: { line: ShelfLine }) {
         <p className="truncate text-sm text-soft">{stock.join(' · ')}</p>
       </div>
       <Figure
-        label="gives way"
+        label="softens"
         text={heatC === undefined ? undefined : formatProperty('deflectionLow_C', heatC)}
       />
       <Figure

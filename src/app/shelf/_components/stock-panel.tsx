@@ -13,10 +13,10 @@ export function StockPanel({ stock }: { stock: readonly StockView[] }) {
   return (
     <section aria-labelledby="stock-title" className="mt-8">
       <h2 id="stock-title" className="text-lg">
-        Used up beside resin
+        Consumables
       </h2>
       <p className="max-w-prose text-sm text-soft">
-        Film, gloves, filters, wash liquid. Count once; the prints of the bench are taken off.
+        Film, gloves, filters, wash liquid. Count each item once; the program subtracts what each print uses.
       </p>
       <ul className="mt-2 border-t border-hair">
         {stock.map((item) => (
@@ -27,12 +27,12 @@ export function StockPanel({ stock }: { stock: readonly StockView[] }) {
                 <span className="text-sm text-soft">, counted {dayOf(item.countedAt)}</span>
               </span>
               <Button disabled={isBusy} onClick={() => tap((key) => dropStock(key, item.id))}>
-                Put away<span className="sr-only">: {item.name}</span>
+                Remove<span className="sr-only">: {item.name}</span>
               </Button>
             </p>
             <details>
               <summary className="text-sm underline">
-                Count anew<span className="sr-only">: {item.name}</span>
+                Update count<span className="sr-only">: {item.name}</span>
               </summary>
               <StockFields item={item} />
             </details>
@@ -41,7 +41,7 @@ export function StockPanel({ stock }: { stock: readonly StockView[] }) {
       </ul>
       {problem !== '' && <Problem>{problem}</Problem>}
       <details className="mt-3">
-        <summary className="font-semibold">Something else that is used up</summary>
+        <summary className="font-semibold">Add item</summary>
         <StockFields />
       </details>
     </section>
@@ -51,11 +51,11 @@ export function StockPanel({ stock }: { stock: readonly StockView[] }) {
 function StockFields({ item }: { item?: StockView }) {
   return (
     <ActionForm
-      // What was counted anew begins with what is left now.
+      // A new count starts with what is left now.
       key={item?.countedAt.getTime()}
       form={stockForm}
       action={saveStock}
-      label={item?.name ?? 'Something else that is used up'}
+      label={item?.name ?? 'Add item'}
       className="mt-2 grid gap-3 sm:grid-cols-3"
     >
       {item !== undefined && (
@@ -74,7 +74,7 @@ function StockFields({ item }: { item?: StockView }) {
       <TextField name="perPrint" defaultValue={item?.perPrint} inputMode="decimal" />
       <TextField name="leadDays" defaultValue={item?.leadDays} inputMode="decimal" />
       <Button type="submit" className="self-end justify-self-start">
-        Keep the count
+        Save count
       </Button>
     </ActionForm>
   );

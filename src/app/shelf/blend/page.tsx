@@ -7,7 +7,7 @@ import { BlendMixer } from './_components/blend-mixer';
 
 export const metadata: Metadata = { title: 'Mix a blend' };
 
-/** A blend of two resins: its mixture rule and its proofs. */
+/** A blend of two resins: its mixture rule and its tests. */
 export default async function BlendPage() {
   await connection();
   const resins = listBlendable(bench().db);
@@ -15,19 +15,19 @@ export default async function BlendPage() {
     <div className="mx-auto max-w-6xl px-4 py-5 sm:px-6">
       <p className="text-sm">
         <Link href="/shelf" className="underline">
-          Shelf
+          Resins
         </Link>
       </p>
       <h1 className="text-3xl">Mix a blend</h1>
       <p className="mt-2 mb-4 max-w-prose text-soft">
-        What can be worked out of a mixture is an interval; heat, elongation and knocks stay unknown until a
-        bar of it was tested.
+        The program can calculate only a range for a mixture. Heat resistance, elongation and impact strength
+        stay unknown until you test a bar.
         {benchHouse().schools.mixing === 'neat' &&
-          ' This house uses resins neat: a blend is an experiment with a record of its own.'}
+          ' Shop setting: use resins undiluted. A blend is an experiment with its own record.'}
       </p>
       {resins.length < 2 ? (
         <Note>
-          A blend takes two resins: put them on the{' '}
+          A blend needs two resins: add them to the{' '}
           <Link href="/shelf" className="underline">
             shelf
           </Link>{' '}

@@ -25,7 +25,7 @@ function pose(solid: Manifold, { turnDeg, tiltDeg }: Pose): Mesh {
 
 const known = new Map<string, LayerReading>();
 
-/** Every solid is read once a pose. */
+/** Every solid is read once per orientation. */
 function read(solid: Manifold, at: Pose, options: Partial<ReadingOptions> = {}): LayerReading {
   const key = JSON.stringify([Object.values(solids).indexOf(solid), at, options]);
   const reading =

@@ -32,7 +32,7 @@ describe('single copies', () => {
     expect(learnCommonShare([], 0.2).mean).toBeCloseTo(0.2, 1);
     expect(learnCommonShare([], 0.8).mean).toBeCloseTo(0.8, 1);
     expect(learnCommonShare([...plates(20, 6, 0), ...plates(10, 6, 6)], 0.2).mean).toBeGreaterThan(0.6);
-    // Where everything fails nothing is told of it.
+    // Where everything fails, nothing can be learned.
     expect(learnCommonShare(plates(30, 6, 6), 0.2).mean).toBeCloseTo(0.2, 1);
     // Alike plates are read at once, as many as they are.
     const mixed = [...plates(4, 6, 0), ...plates(2, 6, 3)];

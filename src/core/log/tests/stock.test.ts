@@ -11,7 +11,7 @@ describe('what is used up', () => {
     // Term by term: Γ(k + 4.5)/(k! Γ(4.5)) · (3/4)^4.5 · (1/4)^k, k up to 2.
     const terms = [1, 4.5 / 4, (4.5 * 5.5) / 2 / 16].reduce((sum, each) => sum + each, 0);
     expect(moreThan(2, 10, { prints: 4, days: 30 })).toBeCloseTo(1 - terms * 0.75 ** 4.5, 9);
-    // What lasts for ten thousand million prints is reckoned at once.
+    // What lasts for ten thousand million prints is calculated at once.
     expect(moreThan(1e10, 365, { prints: 60, days: 60 })).toBeCloseTo(0, 9);
     // Little is known of the pace: the same mean, and far more room above it.
     expect(moreThan(6, 2, { prints: 1, days: 1 })).toBeGreaterThan(

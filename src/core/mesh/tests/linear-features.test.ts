@@ -22,7 +22,7 @@ describe('looking for features takes work in proportion to the facets', () => {
       const mesh = build(facets);
       return looksAt(mesh) / (mesh.facets.length / 3);
     });
-    // Looks a facet: a band grown anew from every seed doubles them.
+    // Looks per facet: a band grown again from every seed doubles them.
     expect(twice / once).toBeLessThan(1.4);
   });
 });

@@ -10,7 +10,7 @@ import { writeStl } from '../write-stl';
 
 const text = (...lines: string[]) => strToU8(`${lines.join('\n')}\n`);
 const CUBE_VERTICES = ['0 0 0', '2 0 0', '2 3 0', '0 3 0', '0 0 4', '2 0 4', '2 3 4', '0 3 4'];
-/** Six quads of the 2 × 3 × 4 box, wound outwards, from nought. */
+/** Six quads of the 2 × 3 × 4 box, wound outwards, counted from zero. */
 const CUBE_QUADS = [
   [0, 3, 2, 1],
   [4, 5, 6, 7],
@@ -215,7 +215,7 @@ describe('3MF', () => {
       'indexOutOfRange',
     ],
     [
-      'a coordinate that is no number',
+      'has an invalid coordinate. Repair the mesh in your CAD program and export it again.',
       model(box(1).replace('x="2"', 'x="two"'), '<item objectid="1"/>'),
       'badAttribute',
     ],

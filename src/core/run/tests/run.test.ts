@@ -130,6 +130,22 @@ describe('layers and resin', () => {
     expect(dry / 500).toBeGreaterThan(0.02);
   });
 
+  test('the level over the clock falls, rises by each top-up, and ends at what is left', () => {
+    const vat = { levelMl: 60, capacityMl: 100, floorMl: 20, wettingMl: 5, lossShare: 0.05 };
+    const thousand = Array.from({ length: 1000 }, () => 4000);
+    const plan = planResin(thousand, PROGRAM, { ...vat, supportShare: 0.3 });
+    const { levels, topUps, leftMl, durationS } = plan;
+    expect(levels.length).toBeLessThan(140 + 2 * topUps.length);
+    expect(levels[0]).toEqual({ clockS: 0, levelMl: vat.levelMl - vat.wettingMl });
+    expect(levels.at(-1)).toEqual({ clockS: durationS, levelMl: leftMl });
+    const rises = levels.slice(1).map(({ levelMl }, i) => levelMl - levels[i].levelMl);
+    const risen = rises.filter((rise) => rise > 0);
+    expect(topUps.length).toBeGreaterThan(1);
+    expect(risen).toHaveLength(topUps.length);
+    topUps.forEach(({ addMl }, i) => expect(risen[i]).toBeCloseTo(addMl, 9));
+    expect(Math.min(...levels.map(({ levelMl }) => levelMl))).toBeGreaterThanOrEqual(vat.floorMl - 1e-9);
+  });
+
   test('weighings teach the share of supports', () => {
     const learned = learnSupportShare([
       { supports: 2, part: 10 },

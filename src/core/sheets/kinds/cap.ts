@@ -16,13 +16,10 @@ export const CAP: SheetDefinition = {
   title: 'Cap',
   purpose: 'goes over the end of a tube or rod',
   options: [
-    { id: 'wall', label: 'Wall, mm', standard: 2, low: 0.4, high: 50 },
-    { id: 'floor', label: 'Floor, mm', standard: 2, low: 0.4, high: 50 },
+    { id: 'wall', label: 'Wall', standard: 2, low: 0.4, high: 50 },
+    { id: 'floor', label: 'Floor', standard: 2, low: 0.4, high: 50 },
   ],
-  measures: () => [
-    round('tube', 'Tube or rod', 'outside', 12),
-    depth('reach', 'How far the cap reaches over it', 8),
-  ],
+  measures: () => [round('tube', 'Tube or rod', 'outside', 12), depth('reach', 'Overlap of the cap', 8)],
   interfaces: () => [{ id: 'tube', label: 'over the tube', measure: 'tube', wish: 'push' }],
   features: ({ size, option, mated }) => {
     const bore = mated('bore', 'Bore', ROUND_INSIDE, 'tube');

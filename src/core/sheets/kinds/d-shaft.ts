@@ -23,24 +23,24 @@ function dOutline(diameterMm: number, acrossMm: number): Corner[] {
 
 export const D_SHAFT: SheetDefinition = {
   kind: 'dShaft',
-  title: 'Stem or knob on a D-shaft',
-  purpose: 'turns with a shaft that has one flat',
+  title: 'Stem or knob for a D-shaft',
+  purpose: 'fits a shaft with one flat',
   options: [
-    { id: 'outer', label: 'Knob, outside diameter, mm', standard: 16, low: 2, high: 300 },
-    { id: 'spare', label: 'Bore deeper than the shaft is long by, mm', standard: 0.5, low: 0, high: 20 },
+    { id: 'outer', label: 'Knob, outside diameter', standard: 16, low: 2, high: 300 },
+    { id: 'spare', label: 'Bore depth beyond the shaft length', standard: 0.5, low: 0, high: 20 },
   ],
   measures: () => [
     {
       id: 'shaft',
-      label: 'Round of the shaft',
+      label: 'Round diameter of the shaft',
       sense: 'outside',
       shape: 'round',
       levels: 2,
       turns: 2,
       placeholderMm: 6,
     },
-    flat('flat', 'From the flat to the back', 4.5, { levels: 2 }),
-    flat('long', 'Length of the shaft that shows', 9, { levels: 1, turns: 2, sense: 'pitch' }),
+    flat('flat', 'Flat to back', 4.5, { levels: 2 }),
+    flat('long', 'Visible shaft length', 9, { levels: 1, turns: 2, sense: 'pitch' }),
   ],
   interfaces: () => [
     { id: 'round', label: 'around the shaft', measure: 'shaft', wish: 'slide' },

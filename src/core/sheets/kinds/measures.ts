@@ -27,7 +27,7 @@ export const depth = (id: string, label: string, placeholderMm: number, optional
   optional,
 });
 
-/** Target of a feature, where it can be told. */
+/** Target of a feature, if it is known. */
 export const mid = (features: ReadonlyMap<string, SheetFeature>, id: string) => features.get(id)?.targetMm;
 
 /** A width between flat faces, read at two heights. */

@@ -7,11 +7,11 @@ export const PANEL: SheetDefinition = {
   title: 'Panel with a row of pockets',
   purpose: 'holds bought parts side by side: terminals, blades, cards',
   options: [
-    { id: 'count', label: 'How many pockets', standard: 4, low: 1, high: 12, whole: true },
-    { id: 'wall', label: 'Wall between them, mm', standard: 1.6, low: 0.4, high: 30 },
-    { id: 'ends', label: 'Wall at each end, mm', standard: 3, low: 0.4, high: 60 },
-    { id: 'deep', label: 'Block, front to back, mm', standard: 16, low: 2, high: 200 },
-    { id: 'high', label: 'Block, height, mm', standard: 8, low: 1, high: 200 },
+    { id: 'count', label: 'Number of pockets', standard: 4, low: 1, high: 12, whole: true },
+    { id: 'wall', label: 'Wall between pockets', standard: 1.6, low: 0.4, high: 30 },
+    { id: 'ends', label: 'Wall at each end', standard: 3, low: 0.4, high: 60 },
+    { id: 'deep', label: 'Block depth', standard: 16, low: 2, high: 200 },
+    { id: 'high', label: 'Block, height', standard: 8, low: 1, high: 200 },
   ],
   measures: (option) =>
     numbered(option('count')).map((i) => flat(`item${i}`, `Part ${i}, width`, 3 + i, { levels: 2 })),

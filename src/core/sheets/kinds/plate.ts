@@ -2,7 +2,7 @@ import type { Corner } from '@/core/solids';
 import { freeSize, HEIGHT, rectangle, ROUND_INSIDE, wallIssues, type SheetDefinition } from '../definition';
 import { flat, numbered } from './measures';
 
-const HOLES = { id: 'count', label: 'How many holes', standard: 2, low: 1, high: 8, whole: true };
+const HOLES = { id: 'count', label: 'Number of holes', standard: 2, low: 1, high: 8, whole: true };
 
 export const PLATE: SheetDefinition = {
   kind: 'plate',
@@ -10,11 +10,11 @@ export const PLATE: SheetDefinition = {
   purpose: 'holds several screws or pins at their centre distances',
   options: [
     HOLES,
-    { id: 'length', label: 'Length, mm', standard: 40, low: 2, high: 500 },
-    { id: 'width', label: 'Width, mm', standard: 20, low: 2, high: 500 },
-    { id: 'thick', label: 'Thickness, mm', standard: 3, low: 0.4, high: 50 },
-    { id: 'edgeX', label: 'First hole from the left edge, mm', standard: 10, low: 0, high: 500 },
-    { id: 'edgeY', label: 'First hole from the lower edge, mm', standard: 10, low: 0, high: 500 },
+    { id: 'length', label: 'Length', standard: 40, low: 2, high: 500 },
+    { id: 'width', label: 'Width', standard: 20, low: 2, high: 500 },
+    { id: 'thick', label: 'Thickness', standard: 3, low: 0.4, high: 50 },
+    { id: 'edgeX', label: 'First hole from the left edge', standard: 10, low: 0, high: 500 },
+    { id: 'edgeY', label: 'First hole from the lower edge', standard: 10, low: 0, high: 500 },
   ],
   measures: (option) =>
     numbered(option('count')).flatMap((i) => [

@@ -5,12 +5,12 @@ import { across, upright, leadIn, mirrored } from './sections';
 export const PLUG: SheetDefinition = {
   kind: 'plug',
   title: 'Plug',
-  purpose: 'closes a hole, with a head that shows',
+  purpose: 'closes a hole, with a visible head',
   options: [
-    { id: 'head', label: 'Head, diameter, mm', standard: 14, low: 1, high: 500 },
-    { id: 'headThick', label: 'Head, thickness, mm', standard: 2, low: 0.4, high: 50 },
+    { id: 'head', label: 'Head, diameter', standard: 14, low: 1, high: 500 },
+    { id: 'headThick', label: 'Head, thickness', standard: 2, low: 0.4, high: 50 },
   ],
-  measures: () => [round('hole', 'Hole to be closed', 'inside', 10), depth('depth', 'Depth of the hole', 8)],
+  measures: () => [round('hole', 'Hole to close', 'inside', 10), depth('depth', 'Hole depth', 8)],
   interfaces: () => [{ id: 'hole', label: 'in the hole', measure: 'hole', wish: 'push' }],
   features: ({ size, option, mated }) => {
     const deep = size('depth');

@@ -4,12 +4,12 @@ import { flat } from './measures';
 export const POCKET: SheetDefinition = {
   kind: 'pocket',
   title: 'Pocket for a bought part',
-  purpose: 'takes a terminal, a square nut, a block: something with flat sides',
-  options: [{ id: 'spare', label: 'Deeper than the part by, mm', standard: 0.2, low: -20, high: 50 }],
+  purpose: 'holds a terminal, a square nut or a block with flat sides',
+  options: [{ id: 'spare', label: 'Extra depth beyond the part', standard: 0.2, low: -20, high: 50 }],
   measures: () => [
-    flat('width', 'Width of the part', 6),
-    flat('length', 'Length of the part', 10, { optional: true }),
-    flat('thick', 'Thickness of the part', 3, { levels: 1, turns: 2 }),
+    flat('width', 'Part width', 6),
+    flat('length', 'Part length', 10, { optional: true }),
+    flat('thick', 'Part thickness', 3, { levels: 1, turns: 2 }),
   ],
   interfaces: () => [
     { id: 'width', label: 'across the width', measure: 'width', wish: 'push' },

@@ -19,18 +19,18 @@ export const RING: SheetDefinition = {
   options: [
     {
       id: 'proud',
-      label: 'Stands proud of the seat by, mm (below: negative)',
+      label: 'Height above the seat (below: negative)',
       standard: 0,
       low: -20,
       high: 50,
     },
-    { id: 'shoulder', label: 'Shoulder, outside diameter, mm (0: none)', standard: 0, low: 0, high: 500 },
-    { id: 'shoulderThick', label: 'Shoulder, thickness, mm', standard: 1.5, low: 0.4, high: 50 },
+    { id: 'shoulder', label: 'Shoulder, outside diameter (0: none)', standard: 0, low: 0, high: 500 },
+    { id: 'shoulderThick', label: 'Shoulder, thickness', standard: 1.5, low: 0.4, high: 50 },
   ],
   measures: () => [
     round('bore', 'Bore around it', 'inside', 16),
     round('shaft', 'Shaft in it', 'outside', 9.5),
-    depth('depth', 'Depth of the seat', 6),
+    depth('depth', 'Seat depth', 6),
   ],
   interfaces: () => [
     { id: 'housing', label: 'in the bore', measure: 'bore', wish: 'push' },

@@ -5,19 +5,19 @@ import { POCKET } from './pocket';
 export const ROUND_POCKET: SheetDefinition = {
   kind: 'roundPocket',
   title: 'Round pocket',
-  purpose: 'takes a bearing, a magnet, a dowel pin or another round part',
-  options: [{ id: 'spare', label: 'Deeper than the part by, mm', standard: 0, low: -20, high: 50 }],
+  purpose: 'holds a bearing, a magnet, a dowel pin or another round part',
+  options: [{ id: 'spare', label: 'Extra depth beyond the part', standard: 0, low: -20, high: 50 }],
   measures: () => [
     {
       id: 'diameter',
-      label: 'Diameter of the part',
+      label: 'Part diameter',
       sense: 'outside',
       shape: 'round',
       levels: 2,
       turns: 2,
       placeholderMm: 10,
     },
-    flat('thick', 'Height of the part', 4, { levels: 1, turns: 2 }),
+    flat('thick', 'Part height', 4, { levels: 1, turns: 2 }),
   ],
   interfaces: () => [{ id: 'seat', label: 'in the pocket', measure: 'diameter', wish: 'push' }],
   features: ({ size, option, mated }) => {

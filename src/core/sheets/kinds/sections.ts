@@ -24,7 +24,7 @@ export function upright(
   return { measure, from: [x, fromMm], to: [x, toMm], standOffMm };
 }
 
-/** Chamfers for a section by the house's rule. */
+/** Chamfers for a section by the rule in the settings. */
 export function leadIn(heightMm: number, wallMm: number, faces: { outer: boolean; inner: boolean }) {
   const { depthMm, lengthMm } = leadInFor(heightMm, wallMm);
   return { outerMm: faces.outer ? depthMm : 0, innerMm: faces.inner ? depthMm : 0, lengthMm };

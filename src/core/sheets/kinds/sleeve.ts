@@ -15,8 +15,8 @@ export const SLEEVE: SheetDefinition = {
   kind: 'sleeve',
   title: 'Sleeve over a peg',
   purpose: 'thickens or protects a peg or rod',
-  options: [{ id: 'outer', label: 'Outside diameter, mm', standard: 12, low: 1, high: 500 }],
-  measures: () => [round('peg', 'Peg', 'outside', 6), depth('length', 'Length of the sleeve', 15)],
+  options: [{ id: 'outer', label: 'Outside diameter', standard: 12, low: 1, high: 500 }],
+  measures: () => [round('peg', 'Peg', 'outside', 6), depth('length', 'Sleeve length', 15)],
   interfaces: () => [{ id: 'peg', label: 'over the peg', measure: 'peg', wish: 'slide' }],
   features: ({ size, option, mated }) => [
     mated('bore', 'Bore', ROUND_INSIDE, 'peg'),

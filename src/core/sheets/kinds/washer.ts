@@ -14,10 +14,10 @@ export const WASHER: SheetDefinition = {
   kind: 'washer',
   title: 'Spacer or washer',
   purpose: 'keeps two faces apart, on a bolt or shaft',
-  options: [{ id: 'outer', label: 'Outside diameter, mm', standard: 16, low: 1, high: 500 }],
+  options: [{ id: 'outer', label: 'Outside diameter', standard: 16, low: 1, high: 500 }],
   measures: () => [
-    round('shaft', 'Bolt or shaft through it', 'outside', 8),
-    depth('space', 'Space between the faces', 3),
+    round('shaft', 'Bolt or shaft diameter', 'outside', 8),
+    depth('space', 'Gap between the faces', 3),
   ],
   interfaces: () => [
     { id: 'shaft', label: 'on the shaft', measure: 'shaft', wish: 'slide' },

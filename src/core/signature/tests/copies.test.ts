@@ -52,7 +52,7 @@ test('copies fail together: all are right more often than by the power, less oft
 test('agrees with copies drawn at random from the same model', () => {
   const random = seededRandom(11);
   const { nodes, weights } = signature.posterior;
-  // One feature never printed: its habit and the law are shared, chance and drift are each copy's own.
+  // One feature never printed: its repeatable deviation and the law are shared, chance and drift are each copy's own.
   const { target, drawMm } = drawn[1];
   const all = chanceOfAllCopies(signature, [{ target, drawMm }], 3);
   const one = chanceOfAllCopies(signature, [{ target, drawMm }], 1);

@@ -55,8 +55,8 @@ function readingsOf(random: SeededRandom, feature: string, kind: FeatureKind, pr
 }
 
 /**
- * A bench of jobs, each with features and prints of its own, some prints shared between two jobs, and a control feature in
- * every print where asked for: then all rows hang together.
+ * A workshop of jobs, each with features and prints of its own, some prints shared between two jobs, and on request a
+ * control feature in every print: then all rows depend on each other.
  */
 function makeBench(jobs: number, seed: number, control: boolean): SignatureReading[] {
   const random = seededRandom(seed);
@@ -293,7 +293,7 @@ describe('what a shop piles up', () => {
       width('control', `P${p}`, 10.04 + 0.01 * Math.sin(p)),
     ]).flat();
     const { posterior } = estimateSignature(readings, { instruments: INSTRUMENTS });
-    // The law, one bias, and the habit of the control feature.
+    // The law, one bias, and the repeatable deviation of the control feature.
     expect(posterior.evidence.layout.count).toBe(PARAMETER_COUNT + 2);
     expect(posterior.evidence.groups).toHaveLength(300);
   });

@@ -85,7 +85,7 @@ test('a signature from another shop moves the prior about half as much', () => {
   const kin = { printer: 'A', resin: 'R2' };
   const own = lawPrior();
   const [ours, theirs] = [false, true].map((foreign) => priorFromRelatives(kin, [{ ...relative, foreign }]));
-  // Little is left unknown of the relative, so the mean moves by its share.
+  // Little is left unknown of the related profile, so the mean moves by its share.
   const moved = (prior: typeof own, i: number) => prior.mean[i] - own.mean[i];
   const skew = PARAMETER_NAMES.indexOf('skew');
   expect(moved(theirs, skew) / moved(ours, skew)).toBeCloseTo(0.5, 1);
@@ -124,7 +124,7 @@ test('the weight of relatives is their share of the information beyond the prior
   expect(weightOfRelatives([half])).toBeCloseTo(0.125, 12);
   const alone = { priorSd: 0.05, lentSd: 0.02, sd: 0.02 };
   expect(weightOfRelatives([half, alone])).toBeCloseTo((0.125 + 1) / 2, 12);
-  // What nobody knows anything of does not count.
+  // Parameters without any information do not count.
   expect(weightOfRelatives([half, { priorSd: 1, lentSd: 1, sd: 1 }])).toBeCloseTo(0.125, 12);
   expect(weightOfRelatives([])).toBe(0);
 });

@@ -191,7 +191,7 @@ describe('what to measure next', () => {
     const ranked = rankNextReadings(signature, wish, candidates);
     expect(ranked[0].candidate.feature).toBe('large');
     expect(ranked[0].after).toBeLessThan(ranked[0].before);
-    // A height tells of a width no more than what it says of the jaws that both are read with.
+    // A height informs a width only through the jaws that both are measured with.
     expect(ranked[1].after).toBeLessThan(ranked[1].before);
     expect(ranked[1].after).toBeCloseTo(ranked[1].before, 5);
   });

@@ -16,10 +16,10 @@ const OPTIONS = { instruments: { '': { mpeMm: 0.02, resolutionMm: 0.01 } } };
 const HOLE = { sense: 'inside', shape: 'round', axis: 'XY' } as const;
 const SHAFT = { sense: 'outside', shape: 'round', axis: 'XY' } as const;
 
-/** Clearance wished for: snug. */
+/** Wanted clearance: snug. */
 const SNUG = [0, 0.06] as const;
 
-/** Predicted size of a feature drawn at 10 after a word about it on a mate, on which a snug fit was wished. */
+/** Predicted size of a feature drawn at 10 after a hand fit with a mate, for a wanted snug fit. */
 function after(kind: typeof HOLE | typeof SHAFT, word: FitWord | undefined, mateMm = 10) {
   const said: Try[] =
     word === undefined

@@ -14,6 +14,6 @@ test('a print that was read cured is green no more; it may have aged', () => {
   expectOk(recordReading(db, { ...reading(width, 20.1), sessionId }));
   const refused = sitAt(db, { ...sitting, state: 'green' });
   expect(refused).toEqual({ ok: false, issue: { code: 'noWayBack', wanted: 'green', read: 'cured' } });
-  expect(refused.ok ? '' : describeSessionIssue(refused.issue)).toContain('it is green no more');
+  expect(refused.ok ? '' : describeSessionIssue(refused.issue)).toContain('it cannot be green now');
   expectOk(sitAt(db, { ...sitting, state: 'aged' }));
 });

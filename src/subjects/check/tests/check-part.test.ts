@@ -130,6 +130,13 @@ test('another file or another stance opens everything again; the old verdicts co
   expect(viewCheck(db, view(), CHECK_RULES).verdicts).toEqual({});
 });
 
+test('the first file of a job reopens nothing, for nothing was checked', () => {
+  const { db } = jobWithPart();
+  const [{ profileId }] = db.select({ profileId: tables.jobs.profileId }).from(tables.jobs).all();
+  const jobId = createJob(db, 'Hinge', profileId ?? undefined);
+  expect(bringPart(db, jobId, 'a'.repeat(64), 'hinge.stl')).toEqual([]);
+});
+
 test('what is not among the findings of the newest look cannot be judged', () => {
   const { db, view, look } = jobWithPart();
   look([ISLAND]);

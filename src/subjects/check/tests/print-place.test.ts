@@ -12,12 +12,12 @@ const ASKED = { copies: 1, despite: '' };
 test('a place that is not on the plate is refused by how far the plate reaches; on it, it is kept with the print', () => {
   const { db, jobId, attemptId } = readyBench();
   const [{ id }] = listPrinters(db);
-  // Of a plate that nobody measured any place is taken.
+  // A plate with unknown size accepts any place.
   expectOk(printAttempt(db, jobId, attemptId, { ...ASKED, place: { xMm: 300, yMm: 0 } }));
   changePrinter(db, id, { rooms: { plate: [130, 80, 160] } });
   const refused = printAttempt(db, jobId, attemptId, { ...ASKED, place: { xMm: 10, yMm: -41 } });
   expect(refused.ok ? '' : describePrintIssue(refused.issue)).toContain(
-    '65 mm to each side of its middle and 40 mm',
+    '65 mm to each side of its centre and 40 mm',
   );
   const kept = expectOk(
     printAttempt(db, jobId, attemptId, { ...ASKED, place: { xMm: 10, yMm: -39 }, roomC: 21 }),

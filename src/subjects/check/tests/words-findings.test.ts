@@ -29,16 +29,16 @@ describe('findings in words', () => {
   });
   test('a cup names the place of its vent, a void warns of what stays in', () => {
     expect(describeFinding(finding({ code: 'cup', measured: 78.5 })).mend).toContain('at 4.0, 5.0, 0.1');
-    expect(describeFinding(finding({ code: 'cup', measured: 78.5 })).title).toBe('A suction cup of 79 mm²');
-    expect(describeFinding(finding({ code: 'void' })).title).toBe('A sealed void holds 1.5 ml');
+    expect(describeFinding(finding({ code: 'cup', measured: 78.5 })).title).toBe('Suction cup of 79 mm²');
+    expect(describeFinding(finding({ code: 'void' })).title).toBe('Sealed void with 1.5 ml of resin');
   });
   test('layer, height and clock stand together', () => {
     expect(describeWhere(finding({ layer: 80 }), { layerMm: 0.05, layerSeconds: 7.5, liftMm: 0 })).toBe(
-      'layer 80, 4.03 mm up, 10 min in',
+      'layer 80, 4.03 mm high, 10 min after the start',
     );
     expect(
       describeWhere(finding({ layer: 60, toLayer: 1199 }), { layerMm: 0.05, layerSeconds: 60, liftMm: 0 }),
-    ).toBe('layers 60–1199, 3.03 mm up, 1 h 00 in');
+    ).toBe('layers 60–1199, 3.03 mm high, 1 h 00 after the start');
     expect(
       describeWhere(finding({ layer: undefined }), { layerMm: 0.05, layerSeconds: 60, liftMm: 0 }),
     ).toBeUndefined();
@@ -46,7 +46,7 @@ describe('findings in words', () => {
   test('on supports the printer has made theirs before', () => {
     // 5 mm are 100 layers of 0.05, at 6 s each ten minutes.
     expect(describeWhere(finding({ layer: 20 }), { layerMm: 0.05, layerSeconds: 6, liftMm: 5 })).toBe(
-      'layer 120, 6.03 mm up, 12 min in',
+      'layer 120, 6.03 mm high, 12 min after the start',
     );
   });
   test('poses and stances have names', () => {
@@ -54,6 +54,6 @@ describe('findings in words', () => {
     expect(new Set(names).size).toBe(names.length);
     expect(names).toContain('upside down');
     expect(describePose({ kind: 'search' })).toBe('found by search');
-    expect(describeStance({ kind: 'supports', liftMm: 5 })).toBe('on supports 5.0 mm high');
+    expect(describeStance({ kind: 'supports', liftMm: 5 })).toBe('on supports, 5.0 mm high');
   });
 });

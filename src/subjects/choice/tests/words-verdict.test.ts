@@ -43,13 +43,13 @@ const why = (name: string, wanted: Requirement) =>
 
 test('a loser is told why, with its number and what was asked', () => {
   expect(why('Slate General', VANE)).toBe(
-    'has a heat deflection temperature of 59.3 °C, 47.7 K below the 107 °C needed',
+    'heat deflection temperature 59.3 °C, 47.7 K below the 107 °C needed',
   );
   expect(why('Hearth', VANE)).toBe(
-    'has 1.6 % elongation at break, 4.5 % is needed; needs a room of 25 °C, yours has 22 °C',
+    'elongation at break 1.6 %, 4.5 % needed; needs a room at 25 °C; yours is 22 °C',
   );
   expect(why('Anvil Impact', VANE)).toBe('passes with 3.9 K to spare beyond the margin');
-  expect(why('Kelp Flex', VANE)).toBe('its heat deflection temperature at this stress is not stated');
+  expect(why('Kelp Flex', VANE)).toBe('heat deflection temperature at this stress not stated');
 });
 
 test('every kind of requirement has its sentence, failed, unknown and passed', () => {
@@ -88,7 +88,7 @@ test('shares are per cent, and every property has a name', () => {
 });
 
 test('each side of each school says its reason', () => {
-  // Each stands in one group of the House page.
+  // Each is in one group of the Settings page.
   expect(SCHOOL_GROUPS.flatMap(({ schools }) => schools).sort()).toEqual(Object.keys(SCHOOLS).sort());
   for (const school of Object.keys(SCHOOLS) as School[])
     for (const side of SCHOOLS[school]) expect(SCHOOL_WORDS[school].sides[side].reason).toMatch(/\S/);
@@ -100,7 +100,8 @@ test('a process card reads from bottle to coat', () => {
     expect(lines.map(({ title }) => title)).toContain('Coat');
     for (const { text } of lines) expect(text).not.toMatch(/undefined|NaN/);
     for (const step of processCard(resin, DEFAULT_SCHOOLS))
-      if (['supports', 'cure'].includes(step.step)) expect(describeCardReason(step)).toContain('Others: ');
+      if (['supports', 'cure'].includes(step.step))
+        expect(describeCardReason(step)).toContain('Alternatives: ');
   }
 });
 
@@ -112,13 +113,11 @@ describe('refusals say what, where and how to mend it', () => {
     }));
     const parsed = parseShelfJson(JSON.stringify({ kind: 'shelf', resins }));
     const said = parsed.ok ? '' : describeShelfIssue(parsed.issue);
-    expect(said).toContain('resin 1, “R0”, quote 1 density_g_ml: a density of zero weighs nothing');
-    expect(said).toContain('And 3 more. Nothing was taken');
+    expect(said).toContain('resin 1, “R0”, quote 1 density_g_ml: a density must be above zero');
+    expect(said).toContain('3 more problems. Nothing was imported');
   });
   test('sheets, units, blends, proofs', () => {
-    expect(describeResinSheetIssue({ code: 'deflectionCrossed', lowC: 49, highC: 62 })).toContain(
-      'exchanged',
-    );
+    expect(describeResinSheetIssue({ code: 'deflectionCrossed', lowC: 49, highC: 62 })).toContain('swapped');
     expect(describeUnitIssue({ code: 'unitUnknown', unit: 'bar', known: ['MPa', 'psi'] })).toContain(
       'MPa, psi',
     );

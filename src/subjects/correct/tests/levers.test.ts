@@ -7,7 +7,7 @@ import { correctSettings } from '@/subjects/printing';
 import { readyBench } from '@/testing/bench';
 import { planDraw, trimForJob, viewLevers } from '../index';
 
-/** A bench on which the width came out so much thicker than drawn. */
+/** A workshop where the width printed this much thicker than drawn. */
 function thickWall(mm: number, exposureS?: number) {
   const bench = readyBench();
   const { db, profileId, width, reading } = bench;
@@ -36,7 +36,7 @@ describe('which lever for a job', () => {
     expectOk(trimForJob(bench.db, bench.jobId));
     const row = queries.findProfile(bench.db, bench.profileId)!;
     expect(row.profile.settings.exposureS).toBeCloseTo(before.exposureS!, 2);
-    expect(queries.listChanges(bench.db, bench.profileId)[0].note).toBe('trimmed for Bushing');
+    expect(queries.listChanges(bench.db, bench.profileId)[0].note).toBe('adjusted for Bushing');
     const none = bench.levers().levers[0];
     // What was foreseen by what is learned of this light, against what the change is taken to have done on average.
     expect(Math.abs(none.joint - before.joint)).toBeLessThan(0.15);

@@ -110,7 +110,7 @@ describe('the day of a bench', () => {
     expect(planned.ok).toBe(false);
     if (!planned.ok)
       expect(describeNoDay(planned.issue, () => 'Bushing')).toContain(
-        'nobody is there long enough for Bushing (print)',
+        'no working time is long enough for Bushing (print)',
       );
     expect(nameDayStep('wash')).toBe('Wash');
   });
@@ -124,7 +124,7 @@ describe('a clock that was set while something runs', () => {
     expectOk(layOnPlate(db, jobId, { copies: 1, gapMm: 2 }));
     const view = viewDay(db, house, new Date());
     const print = view.day.jobs.find(({ id }) => id === `run ${runId}`)!.steps[0];
-    // No longer than it takes by its plan and what prints scatter: a start that is still to come is now.
+    // At most as long as planned plus the usual scatter: a start in the future counts as now.
     expect(print.minutes).toBeLessThan(24 * 60);
     expect(plan(view).plan.steps.length).toBeGreaterThan(0);
   });

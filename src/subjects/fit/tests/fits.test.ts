@@ -65,7 +65,7 @@ describe('a wish', () => {
   test('on a mate never measured is kept, said, and counts once the size is known', () => {
     const { db, jobId, width } = readyBench();
     const mate = { ...SLEEVE, name: 'slot', sizeMm: undefined, u_mm: undefined };
-    // Kept is no refusal: it says what is still missing.
+    // A saved fit is not a refusal: it says what is still missing.
     expect(expectOk(wishFor(db, jobId, width, { ...PUSH, mate }))).toMatchObject({ unmeasured: 'slot' });
     expect(queries.listFeatures(db, jobId).find(({ id }) => id === width)!.wish).toBe('push');
     expectOk(wishFor(db, jobId, width, { ...PUSH, mate: { ...mate, sizeMm: 20.1 } }));

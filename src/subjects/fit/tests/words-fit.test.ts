@@ -20,8 +20,7 @@ import {
   describeLadderNote,
   describeRungOutcome,
 } from '@/subjects/gauge/shared';
-import { describeMaterial, describeRuin, describeWish } from '@/subjects/job/shared';
-import { wordsOfField } from '@/subjects/language/shared';
+import { describeMaterial, describeRuin, describeWish, wordsOfField } from '@/subjects/language/shared';
 import {
   describeAcceptanceTest,
   describeAnswer,
@@ -67,7 +66,7 @@ test('every word of a fit has its plain name', () => {
 test('every claim has a caution, and those of licensed work defer to it', () => {
   CLAIMS.forEach((claim) => expectPlain(describeClaim(claim).caution));
   expect(describeClaim('mains').caution).toMatch(/licensed electrician.*local code/);
-  expect(describeClaim('mouth').caution).toMatch(/licensed practice/);
+  expect(describeClaim('mouth').caution).toMatch(/licensed professional/);
 });
 
 test('each way to hold a screw gives its reasons and names its sizes; a hot insert says why not', () => {
@@ -112,7 +111,7 @@ describe('what keeps something from coming out says what, where and how to mend 
 
   test('readings that disagree, out of round, tapered, read once', () => {
     expect(describeBodyNote({ code: 'disagree', lowMm: 9, highMm: 9.5, mpeMm: 0.02 })).toMatch(
-      /9.00 to 9.50.*take one back/,
+      /9.00 to 9.50.*Delete one/,
     );
     expectPlain(describeBodyNote({ code: 'outOfRound', byMm: 0.1 }));
     expectPlain(describeBodyNote({ code: 'tapers', byMm: 0.1 }));
@@ -138,7 +137,7 @@ describe('what keeps something from coming out says what, where and how to mend 
 
   test('a mate never measured names it and the way on', () => {
     expect(describeWishKept({ unmeasured: 'the wheel', opened: [] })).toMatch(
-      /^Kept\..*“the wheel” has no size yet.*measuring sheet/,
+      /^Saved\..*“the wheel” has no size yet.*measuring sheet/,
     );
   });
 
@@ -146,10 +145,10 @@ describe('what keeps something from coming out says what, where and how to mend 
     const labelOf = (form: Parameters<typeof wordsOfField>[0], field: string) =>
       wordsOfField(form, field).label;
     const sheet = sheetFormOf('ring', [{ id: 'housing', label: 'in the wheel' }]);
-    expect(labelOf(sheet, 'option_proud')).toMatch(/^Stands proud of the seat by/);
-    expect(labelOf(sheet, 'most_housing')).toBe('Most clearance, in the wheel');
-    expect(labelOf(classesForm, 'low_push')).toBe('Least clearance, push');
-    expect(wordsOfField(jointForm, 'scalePercent')).toMatchObject({ label: 'Wanted at', unit: '%' });
+    expect(labelOf(sheet, 'option_proud')).toMatch(/^Height above the seat/);
+    expect(labelOf(sheet, 'most_housing')).toBe('Maximum clearance, in the wheel');
+    expect(labelOf(classesForm, 'low_push')).toBe('Minimum clearance, push fit');
+    expect(wordsOfField(jointForm, 'scalePercent')).toMatchObject({ label: 'Target scale', unit: '%' });
   });
 });
 

@@ -14,13 +14,13 @@ test('what a change did is said with size and verdict, before and after', () => 
     before: { size, verdict: out },
     after: { size, verdict: inside },
   });
-  expect(said).toBe('Width changed. It was 20.203 mm, out, 0.12 over; it is now 20.203 mm, in.');
+  expect(said).toBe('Width changed from 20.203 mm, out, 0.12 over to 20.203 mm, in.');
 });
 
 test('a change that changes no verdict says so', () => {
   expect(
     describeFeatureEffect('Width', { before: { size, verdict: inside }, after: { size, verdict: inside } }),
-  ).toBe('Width changed; its verdict stays: 20.203 mm, in.');
+  ).toBe('Width changed. Its verdict is still 20.203 mm, in.');
 });
 
 test('before any reading there is nothing to compare', () => {

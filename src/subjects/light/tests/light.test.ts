@@ -214,7 +214,7 @@ describe('the same resin on another machine', () => {
       const made = deriveProfile(bench.db, bench.profileId, wanted);
       return made.ok ? '' : describeDeriveIssue(made.issue);
     };
-    expect(said(there)).toContain('nobody said what a layer is exposed here');
+    expect(said(there)).toContain('the layer exposure is unknown. Enter it in the print settings.');
     exposedFor(bench, 2);
     expect(said({ ...there, printerName: 'Long Bench' })).toContain('that is this printer');
     expect(said({ ...there, from: 4, to: 2 })).toBe('');

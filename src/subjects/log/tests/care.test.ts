@@ -36,7 +36,9 @@ describe('care', () => {
     const question = () =>
       viewRun(db, next, OPEN_HOUSE)!.gate!.find(({ fact }) => fact.key === 'nothingInVat')!;
     expect(question().isKnownBad).toBe(true);
-    expect(describeGate(question().fact)).toContain('may have left something cured in it: clear it');
+    expect(describeGate(question().fact)).toContain(
+      'may have left cured resin in the vat. Clear the vat, inspect film and plate, and record that it is clear.',
+    );
     expect(listDueCare(db, new Date(), OPEN_HOUSE)[0].due.map(({ kind }) => kind)).toContain('clearVat');
     expectOk(noteCare(db, printerId, { kind: 'clearVat' }));
     expect(question().isKnownBad).toBe(false);
@@ -144,7 +146,7 @@ describe('clearing after a failure', () => {
     expect(causes.find(({ cause }) => cause === 'film')!.chance).toBeGreaterThan(before);
     // A film that is well since it was changed says nothing of the one that failed.
     expect(tests.find(({ name }) => name === 'filmToLight')?.outcome).toBe('dented');
-    // Taken back, it is gone through anew.
+    // After Undo, it is due again.
     expectOk(takeBackCare(db, printerId, 'clearVat'));
     expect(viewClearing(db, printerId)!.answers.size).toBe(0);
   });
@@ -171,7 +173,7 @@ describe('a clock that was set', () => {
       for (const step of CLEARING_STEPS)
         expectOk(answerClearing(db, printerId, { step, isWell: true, note: '' }, new Date()));
       expect(viewClearing(db, printerId)).toBeUndefined();
-      // Taken back, all of it is gone through again.
+      // After Undo, all of it is due again.
       expectOk(takeBackCare(db, printerId, 'clearVat'));
       expect(viewClearing(db, printerId)?.answers.size).toBe(0);
     },
@@ -218,7 +220,7 @@ describe('a look over the printer', () => {
       isWell: false,
       note: last.note,
     });
-    expect(last.note).toBe('not so: glass clean, no drop on it: a drop, wiped off');
+    expect(last.note).toBe('not OK: glass clean, no drop on it: a drop, wiped off');
     expect(codeOf(noteLookOver(db, 99, { done: [], amiss: [], note: '' }))).toBe('gone');
   });
 

@@ -40,7 +40,7 @@ test('what is built for the tests of a run', async () => {
     const { min, max } = boundsOf(weldCorners(soup.corners).positions);
     expect(max[0] - min[0]).toBeGreaterThan(80);
     expect((await decidingFile(bench, runId, 'imageCheck'))?.type).toBe('image/svg+xml');
-    // Its file is not on this bench, and nothing is built for a look at the film.
+    // Its file is missing, and nothing is built for an inspection of the film.
     expect(await decidingFile(bench, runId, 'turnPart')).toBeUndefined();
     mkdirSync(path.join(folder, 'meshes'));
     const corner = { positions: Float64Array.of(0, 0, 0, 4, 0, 0, 0, 2, 0, 0, 0, 1), facets: TETRAHEDRON };

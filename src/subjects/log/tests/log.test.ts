@@ -55,7 +55,7 @@ describe('noting a failure', () => {
     expect(tests).toHaveLength(TESTS.length);
     expect(named).toBeUndefined();
     const entry = queries.listLedger(plate.db, plate.jobId)[0].entry as never;
-    expect(describeLogEntry(entry)).toEqual({ title: 'Failed: sheared off', detail: 'at layer 120' });
+    expect(describeLogEntry(entry)).toEqual({ title: 'Failed: broke off', detail: 'at layer 120' });
     expectOk(takeBackFailure(plate.db, runId, failures[0].id));
     expect(viewCase(plate.db, runId, OPEN_HOUSE)).toBeUndefined();
     expect(codeOf(takeBackFailure(plate.db, runId, failures[0].id))).toBe('gone');
@@ -88,10 +88,14 @@ describe('noting a failure', () => {
     [
       'a layer above the part',
       () => failed({ layer: 9999 }),
-      'this plate has 200 layers; layer 9999 is none',
+      'this plate has 200 layers, so layer 9999 does not exist',
     ],
-    ['layer 0', () => failed({ layer: 0 }), 'layer 0 is none of them'],
-    ['a piece of another plate', () => failed({ pieceIds: [999] }), 'lay on another plate'],
+    ['layer 0', () => failed({ layer: 0 }), 'layer 0 does not exist'],
+    [
+      'a piece of another plate',
+      () => failed({ pieceIds: [999] }),
+      'that part was on another plate. Reload the page.',
+    ],
   ])('%s is refused', (_, noted, says) => {
     const plate = benchWithPlate();
     const runId = printed(plate);
@@ -162,7 +166,7 @@ describe('why it failed', () => {
     expectOk(noteFailure(db, second, failed({ kind: 'fused' })));
     const { changes, causes, reasons } = viewCase(db, second, OPEN_HOUSE)!;
     expect(changes).toEqual([expect.objectContaining({ after: 3 })]);
-    // Noted as changed, and nobody said why.
+    // Recorded as changed, without a cause.
     expect(viewCase(db, second, OPEN_HOUSE)!.noted).toEqual([
       expect.objectContaining({ kinds: ['exposure'], note: '' }),
     ]);
@@ -175,7 +179,7 @@ describe('why it failed', () => {
     expect(withRoom(17)).toContain('roomC');
     expect(causes[0].cause).toBe('exposure');
     expect(reasons.map(({ evidence }) => evidence)).toContain('exposureChanged');
-    // Read as it was then, however many prints came after it.
+    // Read as at that time, however many prints came after it.
     expect(viewCase(db, second, OPEN_HOUSE)!.printsLookedAt).toBe(1);
     // Without a good print before it there is nothing to compare with.
     db.update(tables.runs).set({ outcome: 'stopped' }).run();
@@ -191,7 +195,7 @@ describe('why it failed', () => {
     }
     const { where, causes, printsLookedAt } = viewCase(plate.db, runs[2], OPEN_HOUSE)!;
     expect(printsLookedAt).toBe(3);
-    // The first piece lies in a corner: it is told as its place, and as near the edge.
+    // The first piece is in a corner: it counts by its place, and as near the edge.
     expect(where.verdict).toMatchObject({ code: 'told', common: expect.arrayContaining(['plate']) });
     expect(['film', 'panel', 'debris']).toContain(causes[0].cause);
     const log = viewLog(plate.db, plate.printerId, OPEN_HOUSE)!;
@@ -221,7 +225,7 @@ describe('words and heights', () => {
     for (const name of EVIDENCE) expect(describeEvidence(name, true)).not.toBe(describeEvidence(name, false));
     for (const test of TESTS)
       expect(Object.keys(TEST_WORDS[test].outcomes)).toEqual([...TEST_TABLE[test].outcomes]);
-    expect(describeEvidence('kind sheared', true)).toBe('sheared off');
+    expect(describeEvidence('kind sheared', true)).toBe('broke off');
     expect(Object.values(CARE_WORDS).every(({ title, unit }) => title !== '' && unit !== '')).toBe(true);
   });
 });

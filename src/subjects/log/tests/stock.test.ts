@@ -21,7 +21,7 @@ test('what is used up goes down with the prints of the bench, and is ordered in 
   printedAgain(plate, 1);
   expect(gloves()).toMatchObject({ left: 3, printsLeft: 1 });
   expect(describeStock({ ...gloves(), runOut: 0.124, isDue: true }, GLOVES)).toBe(
-    '3.0 pairs left, for one print. Order it: more takes 7 days, and it runs out before in 12 of 100',
+    '3.0 pairs left, for one print. Order now: delivery takes 7 days, and the chance of running out before is 12 in 100',
   );
   expectOk(countStock(db, { ...GLOVES, stockId: gloves().id, revision: gloves().revision, counted: 100 }));
   expect(gloves()).toMatchObject({ left: 100, isDue: false });

@@ -44,19 +44,22 @@ describe('readings.csv', () => {
   });
 
   test.each([
-    ['', 'the file holds no rows'],
-    [`${HEADER}\n`, 'the file holds no rows'],
+    ['', 'the file has no rows. Put column names in the first line and one row in each further line.'],
+    [
+      `${HEADER}\n`,
+      'the file has no rows. Put column names in the first line and one row in each further line.',
+    ],
     ['feature,sense\nbore,inside\n', 'line 1: the columns shape, axis'],
-    [`${HEADER}\n${BORE}\nbore,inside,round\n`, 'line 3: 3 cells where the header has 10'],
+    [`${HEADER}\n${BORE}\nbore,inside,round\n`, 'line 3: 3 cells, but the header has 10'],
     [
       `${HEADER}\n${BORE.replace('inside', 'within')}\n`,
-      'line 2, sense: “within” where one of outside, inside, pitch',
+      'line 2, sense: “within” is not valid. Use one of outside, inside, pitch',
     ],
     [`${HEADER}\n${BORE.replace('8.02', 'eight')}\n`, 'line 2, reading_mm: “eight” is not a number'],
-    [`${HEADER}\n${BORE.replace('8.02', '')}\n`, 'line 2, reading_mm: Nothing typed yet'],
-    [`${HEADER}\n${BORE.replace('8.1', '0')}\n`, 'line 2, drawn_mm: 0 cannot be a size'],
-    [`${HEADER}\n${BORE.replace('8.02', '-8.02')}\n`, 'line 2, reading_mm: -8.02 cannot be a size'],
-    [`${HEADER}\n${BORE.replace('bore', '')}\n`, 'line 2, feature: blank'],
+    [`${HEADER}\n${BORE.replace('8.02', '')}\n`, 'line 2, reading_mm: the field is empty'],
+    [`${HEADER}\n${BORE.replace('8.1', '0')}\n`, 'line 2, drawn_mm: 0 is not a valid size'],
+    [`${HEADER}\n${BORE.replace('8.02', '-8.02')}\n`, 'line 2, reading_mm: -8.02 is not a valid size'],
+    [`${HEADER}\n${BORE.replace('bore', '')}\n`, 'line 2, feature: empty'],
     [`${HEADER}\nstep,outside,flat,Z,,,5,P1,cured,5.01\n`, 'line 2: an outside size along Z needs its base'],
     [
       `${HEADER}\nwall,outside,flat,XY,,,5,P1,cured,5.01\n`,
@@ -65,7 +68,7 @@ describe('readings.csv', () => {
     [`${HEADER}\nhole,inside,round,X,,,5,P1,cured,5.01\n`, 'line 2: a round size is measured across'],
     [
       `${HEADER}\n${BORE}\nbore,outside,round,XY,,,8.1,P1,cured,8.2\n`,
-      'line 3: “bore” has another sense, shape, axis or base than in line 2',
+      'line 3: “bore” has a different sense, shape, axis or base than in line 2',
     ],
   ])('a bad file is named with its line and its mend (%#)', (text, sentence) => {
     expect(said(text)).toContain(sentence);

@@ -108,7 +108,7 @@ test('a sitting is open for its print only, and remembered for the next', () => 
   const sitting = sitDown(db, viewJob(db, jobId)!);
   expect(sitting.open?.instrument.id).toBe(instrumentId);
   expect(sitting.simulatedPrint).toBe(true);
-  // The clock was set back by years meanwhile: what was printed is what counts.
+  // The clock was set back by years in the meantime: the print decides.
   db.update(tables.sessions)
     .set({ startedAt: new Date(0) })
     .run();

@@ -49,9 +49,9 @@ test('an angle is kept in radians, and a base only where a height stands on some
 });
 
 test.each([
-  [{ ...FEATURE, targetMm: '' }, 'Target: Nothing typed yet'],
+  [{ ...FEATURE, targetMm: '' }, 'Target: the field is empty'],
   [{ ...FEATURE, targetMm: 'abc' }, 'Target: “abc” is not a number'],
-  [{ ...FEATURE, targetMm: '9000' }, 'Target: must lie between 0 and 2000'],
+  [{ ...FEATURE, targetMm: '9000' }, 'Target: enter a value from 0 to 2000'],
   [{ ...FEATURE, name: '  ' }, 'Name: this field is empty'],
   [{ ...FEATURE, name: 'x'.repeat(61) }, 'Name: longer than 60'],
   [{ ...FEATURE, sense: 'within' }, 'Sense: choose one from the list'],
@@ -85,7 +85,7 @@ test('each quantity has its own units: pounds are a force’s, inches are not', 
   });
   const parsed = parseForm(needForm, form({ ...need, loadN: '5 in' }));
   expect(parsed.ok ? [] : describeFaults(parsed.issue, needForm)).toEqual([
-    'and in number: “in” is not a unit of a force. Use N, kN, kgf or lbf, or leave it out for N.',
+    'Load, value: “in” is not a unit of a force. Use N, kN, kgf or lbf, or leave it out for N.',
   ]);
 });
 

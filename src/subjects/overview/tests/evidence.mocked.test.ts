@@ -19,7 +19,7 @@ import { BLANK_NEED, BORE, readyBench } from '@/testing/bench';
 
 type Bench = ReturnType<typeof readyBench>;
 
-/** A bench with readings of both features and a word about the bore. */
+/** A workshop with readings of both features and a hand fit of the bore. */
 function learningBench(): Bench {
   const bench = readyBench();
   const { db, bore, width, printId, reading } = bench;
@@ -31,7 +31,7 @@ function learningBench(): Bench {
 
 const keyOf = (db: Db, profileId: number) => queries.findProfile(db, profileId)!.profile.evidenceKey;
 
-/** The signature made anew from what is stored, whatever is remembered. */
+/** Returns the signature computed from stored data, whatever is cached. */
 function anew(db: Db, profileId: number) {
   db.update(tables.profiles)
     .set({ evidenceKey: crypto.randomUUID() })

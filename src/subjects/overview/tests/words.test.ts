@@ -4,14 +4,15 @@ import { PARAMETER_NAMES } from '@/core/signature';
 import {
   describeDoubt,
   describeKind,
-  describeQuantityIssue,
   describeLengthNote,
   describeOutcome,
+  describeQuantityIssue,
   describeSettling,
   describeVerdict,
   formatChance,
   formatMm,
   formatSigned,
+  parameterWords,
 } from '@/subjects/language/shared';
 import { describeVerdictIssue } from '@/subjects/check/shared';
 import { describeRestoreIssue } from '@/subjects/house/shared';
@@ -19,7 +20,6 @@ import { describeJobIssue, describeStartIssue } from '@/subjects/job/shared';
 import { describeImportIssue, describeReadingIssue, describeTakeBackIssue } from '@/subjects/measure/shared';
 import { describeAnswerIssue, describePictureIssue } from '@/subjects/need/shared';
 import { describeSimulatedIssue } from '@/subjects/simulated/shared';
-import { parameterWords } from '@/subjects/printing/shared';
 import {
   describeKeepIssue,
   describeMeasureIssue,
@@ -56,10 +56,12 @@ describe('verdicts in words', () => {
   });
 
   test('what would settle it is said, rounded to the cautious side', () => {
-    expect(describeSettling({ kind: 'repeats', more: 1 })).toBe('one more reading would settle it');
+    expect(describeSettling({ kind: 'repeats', more: 1 })).toBe('one more reading decides it');
     expect(describeSettling({ kind: 'repeats', more: 4 })).toContain('4 more readings');
     expect(describeSettling({ kind: 'instrument', mpeMm: 0.0079 })).toContain('0.007 mm');
-    expect(describeSettling({ kind: 'nothing' })).toContain('finer instrument');
+    expect(describeSettling({ kind: 'nothing' })).toContain(
+      'on the limit: only a more accurate instrument can decide',
+    );
   });
 
   test('an outcome names the features it hangs on, and not a dozen of them', () => {
@@ -67,7 +69,7 @@ describe('verdicts in words', () => {
       'out: a, b and 3 more',
     );
     expect(describeOutcome({ kind: 'cantTell', features: ['a'] })).toContain('can’t tell yet: a');
-    expect(describeOutcome({ kind: 'partly', read: 2, of: 3 })).toBe('2 of 3 features read');
+    expect(describeOutcome({ kind: 'partly', read: 2, of: 3 })).toBe('2 of 3 features measured');
     expect(
       ['notPrinted', 'notRead', 'in']
         .map((kind) => describeOutcome({ kind } as never))
@@ -85,7 +87,7 @@ test('kinds of features read as a workshop says them', () => {
     'height, on supports',
   );
   expect(describeKind({ sense: 'inside', shape: 'flat', axis: 'Z' })).toBe('gap along Z');
-  expect(describeKind({ sense: 'pitch', shape: 'round', axis: 'XY' })).toBe('centres apart');
+  expect(describeKind({ sense: 'pitch', shape: 'round', axis: 'XY' })).toBe('centre distance');
 });
 
 test('every parameter has a title and says how to pin it', () => {
@@ -94,10 +96,10 @@ test('every parameter has a title and says how to pin it', () => {
 
 test('doubts say what was typed and what it may have been', () => {
   expect(describeDoubt({ code: 'looksLikeInches', guessMm: 9.5 }, 0.374)).toBe(
-    '0.374 is 25.4 times too small. Inches? That would be 9.50 mm.',
+    '0.374 is 25.4 times too small. Is it in inches? That would be 9.50 mm.',
   );
   expect(describeDoubt({ code: 'farOff', expectedMm: 9.5 }, 12)).toContain(
-    '2.50 mm away from the 9.50 expected',
+    '2.50 mm away from the expected 9.50',
   );
   expect(describeDoubt({ code: 'notPositive' }, -1)).toContain('above zero');
 });
@@ -135,11 +137,11 @@ test('every sentence about a bad file ends with what to do', () => {
   expect(describeKeepIssue({ code: 'tooLarge', bytes: 4e8, limitBytes: 3e8 })).toContain('286 MB');
   expect(describeMeasureIssue({ code: 'nothingThere', anchorMm: [1, 2, 3] })).toContain('1.00, 2.00, 3.00');
   expect(describeImportIssue({ code: 'noInstrument', line: 3, name: 'x' })).toContain(
-    'line 3: the instrument “x”',
+    'line 3: there is no caliper named “x”',
   );
   expect(
     describeImportIssue({ code: 'otherDrawn', line: 4, feature: 'bore', haveMm: 9, fileMm: 8 }),
-  ).toContain('drawn 9 mm here and 8 mm in the file');
+  ).toContain('is 9 mm here and 8 mm in the file');
   expect(describeJobIssue({ code: 'limitsCrossed' })).toContain('−0.05');
 });
 

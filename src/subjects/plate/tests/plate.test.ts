@@ -97,7 +97,7 @@ describe('what lies on a plate', () => {
     expectOk(keepLayers(db, { part: item.part!.key, layerMm: 0.05, areasMm2, ...read }));
     expect(view(plate).forecast!.resinMl).toBeCloseTo(2 * 0.4 * solidMl, 6);
     const display = view(plate).gate!.find(({ fact }) => fact.key === 'display')!;
-    expect(describeGate(display.fact)).toContain('hollow, its wall 2 mm');
+    expect(describeGate(display.fact)).toContain('hollow with a 2 mm wall');
     expectOk(setCopies(db, runId, { attemptId, copies: 1, gapMm: 2 }));
     expect(view(plate).forecast!.resinMl).toBeCloseTo(solidMl, 6);
   });
@@ -195,7 +195,7 @@ describe('the gate', () => {
     const stateOf = (name: string) => view(plate).gate!.find(({ fact }) => fact.key === name)!;
     expect(stateOf('enough').state).toBe('well');
     expect(stateOf('plateDry').state).toBe('open');
-    // Nobody looked at its layers under Check: only a reason opens that.
+    // Its layers were not checked in Check: only a reason allows the start.
     expect(stateOf('checked')).toMatchObject({ state: 'open', isKnownBad: true });
     const result = startRun(plate.db, plate.runId, { house });
     expect(codeOf(result)).toBe('gateOpen');
@@ -241,7 +241,7 @@ describe('the gate', () => {
       run: { ...house.run, presence: house.run.presence.map(() => [{ fromMin: 0, toMin: 1 }]) },
     };
     const present = viewRun(plate.db, runId, nights)!.gate!.find(({ fact }) => fact.key === 'present')!;
-    expect(describeGate(present.fact)).toMatch(/Started now and unwatched it loses \d+\.\d\d on average/);
+    expect(describeGate(present.fact)).toMatch(/Expected loss: \d+\.\d\d if you start now/);
     expect(describeGate(factOf('nothingInVat'))).toContain('came off');
   });
 
@@ -251,7 +251,9 @@ describe('the gate', () => {
     plate.db.update(tables.printers).set({ vatResinId: other.id }).run();
     const resin = view(plate).gate!.find(({ fact }) => fact.key === 'resin')!;
     expect(resin).toMatchObject({ state: 'open', isKnownBad: true });
-    expect(describeGate(resin.fact)).toContain('Slate General is in it, Otter Tough is wanted');
+    expect(describeGate(resin.fact)).toContain(
+      'The vat holds Slate General, but the print needs Otter Tough',
+    );
     // What stands in it is no help for this print, and is gone once the vat is noted as changed.
     const { forecast, fillMl } = view(plate);
     expect([forecast!.vatHolds, forecast!.vat!.levelMl]).toEqual(['Slate General', 0]);
@@ -285,10 +287,10 @@ describe('the gate', () => {
       expect(room.state).toBe(air === 'window' ? 'open' : 'well');
       return [room.isKnownBad, describeGate(room.fact)];
     };
-    expect(known('filter')).toEqual([false, '21 °C, at least 20 °C are asked for.']);
+    expect(known('filter')).toEqual([false, 'Now 21 °C; at least 20 °C is needed.']);
     expect(known('window')).toEqual([
       false,
-      '21 °C, at least 20 °C are asked for. An open window takes about 2 °C of it: close it while it prints, or warm the room.',
+      'Now 21 °C; at least 20 °C is needed. An open window cools the room by about 2 °C. Close the window during the print, or warm the room.',
     ]);
   });
 

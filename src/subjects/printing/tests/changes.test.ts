@@ -24,7 +24,7 @@ const edgeOf = (db: Db, profileId: number) =>
 /** Some time after all that was done until now: a change of today is one of this moment. */
 const later = () => new Date(Date.now() + 1);
 
-/** A bench on which one profile was measured: widths that come out 0.10 too wide. */
+/** A workshop where one profile was measured: widths that print 0.10 too wide. */
 function measuredBench() {
   const bench = readyBench();
   for (const mm of [20.1, 20.11, 20.1]) expectOk(recordReading(bench.db, bench.reading(bench.width, mm)));
@@ -99,11 +99,13 @@ describe('a change under a profile', () => {
     const nothing = { kinds: [], at: later(), after: {}, note: '' };
     const issueOf = (answer: ReturnType<typeof changeProcess>) =>
       answer.ok ? 'kept' : describeChangeIssue(answer.issue);
-    expect(issueOf(changeProcess(db, profileId, nothing))).toContain('tick at least one thing');
+    expect(issueOf(changeProcess(db, profileId, nothing))).toContain('tick at least one change.');
     expect(issueOf(changeProcess(db, 999, { ...nothing, kinds: ['film'] }))).toContain('no longer');
     expectOk(changeProcess(db, profileId, { ...nothing, kinds: ['film'] }));
     const earlier = { ...nothing, kinds: ['film'] as const, at: new Date(2020, 0, 1) };
-    expect(issueOf(changeProcess(db, profileId, earlier))).toContain('is noted already');
+    expect(issueOf(changeProcess(db, profileId, earlier))).toContain(
+      'is already recorded. Undo that one first, or enter a later date.',
+    );
   });
 });
 
@@ -124,7 +126,7 @@ test('a value that was typed counts as ticked; a day to come is refused', () => 
   expect(formOf({ film: 'clear', day: '2999-01-01' }).ok).toBe(false);
 });
 
-/** A bench with a control piece, and a way to print the job's part beside it and read both. */
+/** A workshop with a control piece, and a way to print the job's part beside it and measure both. */
 function controlledBench() {
   const bench = measuredBench();
   const { db, profileId, jobId, attemptId } = bench;
@@ -176,7 +178,7 @@ describe('the control feature', () => {
     for (const mm of [12.25, 12.26, 12.25, 12.26, 12.25, 12.26, 12.25]) read(mm);
     const [alarm] = listControlAlarms(db);
     expect(alarm).toMatchObject({ profileId, control: 'control bar 12', rooms: [22, 22] });
-    expect(describeAlarm(alarm)).toContain('no longer holds');
+    expect(describeAlarm(alarm)).toContain('no longer valid');
     expect(describeAlarm({ ...alarm, rooms: [22, 17] })).toContain('from 22 to 17 °C');
     expectOk(changeProcess(db, profileId, { kinds: ['unknown'], at: later(), after: {}, note: '' }));
     expect(listControlAlarms(db)).toEqual([]);

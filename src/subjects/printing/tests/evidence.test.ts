@@ -18,7 +18,7 @@ afterEach(() => {
 test('readings that were read from the disk before are as if they were read anew, whatever changed since', () => {
   const bench = benchOnDisk();
   const { db, profileId, jobId, attemptId, instrumentId, width, bore, printId, reading } = bench;
-  /** The evidence as this bench has it beside that of one that was opened just now. */
+  /** The stored evidence beside that of a workshop opened just now. */
   const both = () => {
     const fresh = openDb(path.join(bench.folder, 'mellow.db'));
     others.push(fresh);

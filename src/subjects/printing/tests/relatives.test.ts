@@ -30,7 +30,7 @@ function profileOf(db: Db, printerName: string, resinName: string, layerMm = 0.0
   );
 }
 
-/** A bench on which one profile was measured: widths that come out 0.10 too wide. */
+/** A workshop where one profile was measured: widths that print 0.10 too wide. */
 function measuredBench() {
   const bench = readyBench();
   for (const mm of [20.1, 20.11, 20.1]) expectOk(recordReading(bench.db, bench.reading(bench.width, mm)));
@@ -59,7 +59,7 @@ test('a new resin on a known printer, and a known resin on a new printer, begin 
     expect(edge.sd).toBeLessThan(priorSd);
     expect(edge.sd).toBeGreaterThan(measured.sd);
   }
-  // Of the edges a resin lends more than a printer does: 0.4 of the variance against 0.3.
+  // For edges the same resin shares more than the same printer: 0.4 of the variance against 0.3.
   expect(edgeOf(db, sameResin).mean).toBeGreaterThan(edgeOf(db, samePrinter).mean);
   expect(newestSignature(db, stranger).lenders).toEqual([]);
   expect(edgeOf(db, stranger).mean).toBeCloseTo(priorMean, 9);
@@ -94,7 +94,7 @@ test('what a relative learns reaches a profile that was not measured yet, and is
   const before = edgeOf(db, sister);
   expectOk(recordReading(db, reading(width, 20.3)));
   expect(edgeOf(db, sister).mean).toBeGreaterThan(before.mean);
-  // The measured one has no relative with readings: nothing comes back to it.
+  // The measured one has no related profile with readings: nothing comes back to it.
   expect(newestSignature(db, profileId).lenders).toEqual([]);
   expect(newestSignature(db, profileId).contradiction).toBeUndefined();
 });
@@ -130,7 +130,7 @@ test('a signature of another shop lends half of what one of this bench would, un
   const lent = edgeOf(other, away);
   expect(lent.mean).toBeGreaterThan(before.mean);
   expect(lent.sd).toBeLessThan(before.sd);
-  // One measured on this bench would lend more.
+  // One measured in this workshop would share more.
   expect(lent.sd).toBeGreaterThan(edgeOf(db, profileOf(db, 'Long Bench', 'Slate General')).sd);
   removeForeignLaw(other, lawId);
   expect(edgeOf(other, away).sd).toBeCloseTo(before.sd, 12);
@@ -144,7 +144,7 @@ test('what is no signature, or shares nothing with this bench, is said', () => {
     return taken.ok ? 'taken' : describeForeignIssue(taken.issue);
   };
   expect(said({ name: 'x', text: '{}' })).toContain('which printer or which resin');
-  expect(said({ name: 'x', printerId, text: 'no' })).toContain('not JSON');
+  expect(said({ name: 'x', printerId, text: 'no' })).toContain('not valid JSON');
   expect(said({ name: 'x', printerId, text: '{"parameters":[]}' })).toContain('epsilonX is missing');
 });
 
@@ -165,7 +165,7 @@ describe('a signature of another shop that cannot be used', () => {
     ['a mean beyond all printers', ({ parameters }) => void (parameters[4].mean = 1e6), 'the mean of edge'],
     ['a covariance of nothing', ({ covariance }) => covariance.forEach((row) => row.fill(0)), 'the sd of'],
     ['an sd beyond the prior', ({ covariance }) => void (covariance[4][4] = 1e12), 'the sd of edge'],
-    ['two halves that differ', ({ covariance }) => void (covariance[0][1] *= 1.5), 'stands there twice'],
+    ['two halves that differ', ({ covariance }) => void (covariance[0][1] *= 1.5), 'is given twice'],
     [
       'a correlation above one',
       ({ covariance }) => {

@@ -6,7 +6,7 @@ import { answerOnce } from '../answer-once';
 
 const KEY = 'a key of its own';
 
-/** A bench, and work on it that leaves a row each time it is done. */
+/** A workshop, and a task that leaves a row each time it is done. */
 function benchWithWork() {
   const db = emptyBench();
   let done = 0;

@@ -35,7 +35,7 @@ test('a value in another quantity’s unit is refused at the value', () => {
   expect(
     parseForm(quoteForm, form({ property: 'shoreA', value: '55', unit: 'MPa', condition: 'cured' })),
   ).toMatchObject({
-    issue: { value: [{ code: 'worded', text: expect.stringContaining('does not go with it') }] },
+    issue: { value: [{ code: 'worded', text: expect.stringContaining('” is not valid here. Use') }] },
   });
 });
 

@@ -87,7 +87,7 @@ describe('the shelf as JSON', () => {
       ['resin 3, “C”,', 'deflectionCrossed'],
       ['resin 5', 'notReadable'],
       ['resin 6, “D”,', 'blendSum'],
-      ['resin 7, “E”, proof 1', 'notReadable'],
+      ['resin 7, “E”, test 1', 'notReadable'],
       ['“C”', 'nameTwice'],
       ['“D”', 'blendUnknown'],
     ]);

@@ -60,7 +60,7 @@ describe('the chain of a print', () => {
     const [timer, ...others] = listTimers(db);
     expect(others).toEqual([]);
     expect(timer.endsAt!.getTime() - timer.startedAt.getTime()).toBe(300_000);
-    // Ended twice it stays as it was first.
+    // Ended twice, it keeps its first end.
     expectOk(endStep(db, jobId, first, 'two baths'));
     expectOk(endStep(db, jobId, first, 'again'));
     expect(queries.listPrintSteps(db, printId)[0].given).toBe('two baths');
@@ -73,7 +73,9 @@ describe('the chain of a print', () => {
     tapThrough(bench, 'wash', 'cure');
     const refused = beginStep(db, jobId, { clientKey: key(), printId, step: 'wash' });
     expect(refused).toEqual({ ok: false, issue: { code: 'cured' } });
-    expect(refused.ok ? '' : describeStepIssue(refused.issue)).toContain('cured already');
+    expect(refused.ok ? '' : describeStepIssue(refused.issue)).toContain(
+      'this print is already cured. Washing it now only dulls it. If you tapped the cure by mistake, undo it.',
+    );
     const cure = queries.listPrintSteps(db, printId).find(({ step }) => step === 'cure')!;
     expectOk(takeBackStep(db, jobId, cure.id));
     expect(chainOf(bench).state).toBe('washed');

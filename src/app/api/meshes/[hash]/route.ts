@@ -7,7 +7,7 @@ import { answering, refusal } from '../../answers';
 export const GET = answering(async (request: Request, { params }: { params: Promise<{ hash: string }> }) => {
   const { hash } = await params;
   const mesh = /^[0-9a-f]{64}$/.test(hash) ? openMesh(bench().folder, hash) : undefined;
-  if (mesh === undefined) return refusal('There is no such part on this bench.', 404);
+  if (mesh === undefined) return refusal('This part does not exist in this workshop.', 404);
   return new Response(Readable.toWeb(mesh.stream) as ReadableStream, {
     headers: {
       'Content-Type': 'model/stl',

@@ -10,7 +10,7 @@ export const GET = answering(
   async (request: Request, { params }: { params: Promise<{ pictureId: string }> }) => {
     const { db, folder } = bench();
     const picture = openPicture(db, folder, idIn((await params).pictureId) ?? 0);
-    if (picture === undefined) return refusal('There is no such picture on this bench.', 404);
+    if (picture === undefined) return refusal('This picture does not exist in this workshop.', 404);
     return new Response(Readable.toWeb(picture.stream) as ReadableStream, {
       headers: {
         'Content-Type': TYPES[picture.type],

@@ -10,7 +10,7 @@ export const GET = answering(async (_request: Request, { params }: Params) => {
   const profileId = idIn((await params).profileId);
   const { db } = bench();
   if (profileId === undefined || !hasProfile(db, profileId))
-    return refusal('There is no such profile on this bench.', 404);
+    return refusal('This profile does not exist in this workshop.', 404);
   await waitForSignature(db, profileId);
   const { signature } = newestSignature(db, profileId);
   return Response.json(summariseSignature(signature), { headers: download('signature.json') });

@@ -16,13 +16,13 @@ interface LineFieldsProps {
 
 const percent = (share: number) => Math.round(1000 * share) / 10;
 
-/** How likely something is under each cause: its reason, ours or the house's. */
+/** How likely something is under each cause: its reason, and whether it is a default or changed here. */
 export function LineFields({ line, title, why, chances, isOwn }: LineFieldsProps) {
   return (
     <details className="border-b border-hair py-1">
       <summary>
         {title}
-        {isOwn && <span className="text-sm text-honey"> · this house’s own</span>}
+        {isOwn && <span className="text-sm text-honey"> · changed in this shop</span>}
       </summary>
       <p className="mt-1 text-sm text-soft">{why.charAt(0).toUpperCase() + why.slice(1)}</p>
       <ActionForm form={lineForm} action={saveLine} label={title} className="mt-2 grid gap-3">
@@ -36,14 +36,14 @@ export function LineFields({ line, title, why, chances, isOwn }: LineFieldsProps
                 key={cause}
                 name={cause}
                 inputMode="decimal"
-                placeholder="as any other"
+                placeholder="default chance"
                 defaultValue={own === undefined ? '' : percent(own)}
               />
             );
           })}
         </div>
         <p className="flex flex-wrap gap-3">
-          <Button type="submit">Keep these chances</Button>
+          <Button type="submit">Save chances</Button>
           {isOwn && <BackToOurs line={line} />}
         </p>
       </ActionForm>
@@ -55,7 +55,7 @@ function BackToOurs({ line }: { line: LineName | { readonly of: 'prior' } }) {
   const { isBusy, tap } = useTap();
   return (
     <Button type="button" disabled={isBusy} onClick={() => tap((key) => dropLine(key, line))}>
-      Back to the ones it came with
+      Reset to defaults
     </Button>
   );
 }
@@ -65,10 +65,10 @@ interface PriorFieldsProps {
   readonly isOwn: boolean;
 }
 
-/** How often each cause is it, before this bench has found any. */
+/** How often each is the cause, before this workshop has found any. */
 export function PriorFields({ prior, isOwn }: PriorFieldsProps) {
   return (
-    <ActionForm form={priorForm} action={savePrior} label="How often" className="grid gap-3">
+    <ActionForm form={priorForm} action={savePrior} label="Frequency" className="grid gap-3">
       <div className="grid gap-3 sm:grid-cols-2 lg:grid-cols-3">
         {CAUSES.map((cause) => (
           <TextField
@@ -81,7 +81,7 @@ export function PriorFields({ prior, isOwn }: PriorFieldsProps) {
         ))}
       </div>
       <p className="flex flex-wrap gap-3">
-        <Button type="submit">Keep these</Button>
+        <Button type="submit">Save frequencies</Button>
         {isOwn && <BackToOurs line={{ of: 'prior' }} />}
       </p>
     </ActionForm>

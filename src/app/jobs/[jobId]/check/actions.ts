@@ -24,7 +24,7 @@ export async function saveStance(jobId: number, _before: FormAnswer, data: FormD
     ids: [jobId],
     verb: (stance) => ok(setStance(bench().db, jobId, stance)),
     refusal: String,
-    said: (opened) => `Kept. ${describeReopened(opened)}`.trim(),
+    said: (opened) => `Saved. ${describeReopened(opened)}`.trim(),
     changed: () => changedJob(jobId),
   });
 }
@@ -34,7 +34,7 @@ export async function keepFindings(jobId: number, found: LayersFound): Promise<v
   const { db } = bench();
   const view = areIds(jobId) ? viewJob(db, jobId) : undefined;
   const parsed = findingsInput.safeParse(found);
-  // A look at a file that is not the job's any more is not kept.
+  // A check of a file that is no longer the job's is not stored.
   if (
     view === undefined ||
     !parsed.success ||
@@ -68,7 +68,7 @@ export async function takeFeature(jobId: number, _before: FormAnswer, data: Form
     ids: [jobId],
     verb: (wanted) => addFeature(bench().db, jobId, wanted),
     refusal: describeJobIssue,
-    said: (_id, { name }) => `${name} is a feature of the job.`,
+    said: (_id, { name }) => `${name} was added as a feature.`,
     changed: () => changedJob(jobId),
   });
 }

@@ -27,9 +27,7 @@ export default async function CheckPage({ params, searchParams }: CheckPageProps
   if (part === undefined)
     return (
       <section className="max-w-prose">
-        <p>
-          There is no part to check yet. Import its file: the check takes seconds, a lost print takes a night.
-        </p>
+        <p>No part to check yet. Import its file. The check takes seconds; a failed print costs a night.</p>
         <PartDrop jobId={jobId} hasPart={false} />
       </section>
     );
@@ -37,10 +35,10 @@ export default async function CheckPage({ params, searchParams }: CheckPageProps
     return (
       <section aria-labelledby="stance-title" className="max-w-2xl">
         <h2 id="stance-title" className="mb-1 text-lg">
-          How will it stand?
+          How is it supported?
         </h2>
         <p className="mb-3 text-soft">
-          A bowl that seals against the plate is open on supports, so the check needs to know this first.
+          A bowl that seals against the plate is open on supports, so the check needs this first.
         </p>
         <StanceForm jobId={jobId} />
       </section>

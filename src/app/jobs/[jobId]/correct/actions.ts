@@ -27,7 +27,7 @@ function start(jobId: number, data: FormData, file?: FileDrawn): Promise<FormAns
   });
 }
 
-/** The next attempt, drawn anew from the sizes the signature says. */
+/** Starts the next attempt, with the sizes drawn from the signature. */
 export async function drawNext(jobId: number, _before: FormAnswer, data: FormData): Promise<FormAnswer> {
   return start(jobId, data);
 }

@@ -44,16 +44,16 @@ export default async function CorrectPage({ params }: { params: Promise<{ jobId:
       <div className={`grid gap-8 ${view.job.meshHash === null ? '' : 'lg:grid-cols-2'}`}>
         <section aria-labelledby="does-title">
           <h2 id="does-title" className="text-lg">
-            What {profile.printer.name} does with {profile.resin.name}
+            Signature of {profile.printer.name} with {profile.resin.name}
           </h2>
           <p className="mb-1 text-sm text-soft">
             {learned.readingCount === 0
               ? learned.lenders.length === 0
-                ? 'No reading of this profile yet: all of this is assumed.'
-                : 'No reading of this profile yet: this is lent by its relatives, or assumed.'
+                ? 'No readings for this profile yet. All values are assumed.'
+                : 'No readings for this profile yet. The values come from related profiles or are assumed.'
               : `Learned from ${learned.readingCount} readings.`}{' '}
             <Link href={`/printers/${profile.profile.id}`} className="underline">
-              The whole signature
+              Show full signature
             </Link>
           </p>
           <ParameterList
@@ -84,11 +84,11 @@ function JointPlan({ jobId, joints }: { jobId: number; joints: readonly JointVie
       <table className="mt-1 w-full border-collapse">
         <thead>
           <tr className="text-left text-sm text-soft">
-            <th className="font-normal">joint</th>
-            <th className="font-normal">gap per side, in the file</th>
-            <th className="font-normal">frees itself</th>
+            <th className="font-normal">Joint</th>
+            <th className="font-normal">drawn gap per side</th>
+            <th className="font-normal">chance free</th>
             <th className="font-normal">play</th>
-            <th className="font-normal">gap for 95 %</th>
+            <th className="font-normal">gap for a 95 % chance</th>
           </tr>
         </thead>
         <tbody>
@@ -108,11 +108,11 @@ function JointPlan({ jobId, joints }: { jobId: number; joints: readonly JointVie
         </tbody>
       </table>
       <p className="mt-1 text-sm text-soft">
-        The gap is changed under{' '}
+        Change the gap in{' '}
         <Link href={`/jobs/${jobId}/fit`} className="underline">
           Fit
         </Link>
-        ; the next attempt takes it as it stands there.
+        . The next attempt uses the gap set there.
       </p>
     </section>
   );
@@ -124,17 +124,19 @@ function Plan({ view, plan }: { view: JobView; plan: DrawPlan | undefined }) {
   return (
     <section aria-labelledby="draw-title">
       <h2 id="draw-title" className="text-lg">
-        Draw next
+        New drawn sizes
       </h2>
       {plan !== undefined && <DrawTable rows={rowsOf(view, plan)} />}
       {waits ? (
         <p className="mt-3 flex flex-wrap items-center justify-between gap-3 bg-wash px-3 py-2">
           <span>
             Attempt {last.number} is drawn
-            {last.drawn.length > 0 && ` with ${last.drawn.length} sizes`} and waits for its print.
+            {last.drawn.length > 0 &&
+              ` with ${last.drawn.length} ${last.drawn.length === 1 ? 'size' : 'sizes'}`}{' '}
+            and ready to print.{' '}
           </span>
           <Link href={`/jobs/${view.job.id}/measure`} className={buttonLook('main')}>
-            On to its print
+            Go to Print
           </Link>
         </p>
       ) : (
@@ -198,14 +200,14 @@ function FileLever({ view, chamferMm }: { view: JobView; chamferMm?: number }) {
 function NotYet({ view }: { view: JobView }) {
   return (
     <div className="max-w-prose">
-      <h2 className="text-xl">Not enough is known to draw</h2>
+      <h2 className="text-xl">Not enough data to compute drawn sizes</h2>
       <p className="mt-2 text-soft">
         {view.job.profileId === null
-          ? 'Choose the printer, resin and profile: each prints in its own way.'
-          : 'Enter the sizes that matter, with their targets and limits, or design a joint under Fit.'}
+          ? 'Choose the printer, resin and profile. Each combination prints differently.'
+          : 'Enter the important sizes with targets and limits, or design a joint in Fit.'}
       </p>
       <Link href={`/jobs/${view.job.id}/need`} className={`${buttonLook('large')} mt-4`}>
-        Back to the need
+        Back to Need
       </Link>
     </div>
   );

@@ -91,12 +91,12 @@ export async function saveStrength(
     ids: [resinId],
     verb: (strength) => keepStrength(bench().db, resinId, strength, today()),
     refusal: describeShelfChangeIssue,
-    said: () => 'Kept with the resin.',
+    said: () => 'Saved to the resin.',
     changed: changedShelf,
   });
 }
 
-/** Takes over the limits that the house's classes and the resin's sheet give now. */
+/** Applies the limits from the present fit classes and datasheet. */
 export const takeOverLimits = tap('takeOverLimits', undefined, (jobId: number): void => {
   if (!areIds(jobId)) return;
   takeOverClasses(bench().db, jobId);
@@ -106,12 +106,12 @@ export const takeOverLimits = tap('takeOverLimits', undefined, (jobId: number): 
 /** Keeps a strain worked out here as what the resin must bear. */
 export const askOfResin = tap('askOfResin', GONE_WORDS, (jobId: number, asked: StrainAsked): string => {
   const parsed = strainAskedInput.safeParse(asked);
-  if (!parsed.success || !areIds(jobId)) return 'The strain could not be read. Work it out again.';
+  if (!parsed.success || !areIds(jobId)) return 'The strain could not be read. Calculate it again.';
   const kept = askStrain(bench().db, jobId, parsed.data);
   if (!kept.ok) return describeChoiceIssue(kept.issue);
   changedJob(jobId);
   const { elongation, opened } = kept.value;
-  return `Resin now asks for ${(elongation * 100).toFixed(1)} % elongation at break. ${describeReopened(opened)}`.trim();
+  return `Resin now requires ${(elongation * 100).toFixed(1)} % elongation at break. ${describeReopened(opened)}`.trim();
 });
 
 /** What to draw for sizes that are no features yet. */

@@ -30,8 +30,8 @@ export default async function FitPage({ params }: { params: Promise<{ jobId: str
     <div className="space-y-8">
       {profile === undefined && (
         <Note>
-          No printer and resin chosen yet. Wishes set the targets now; what to draw follows once you choose
-          them under{' '}
+          No printer and resin chosen yet. Fits set the targets now. The drawn sizes follow when you choose a
+          printer and resin in{' '}
           <Link href={`/jobs/${jobId}/need`} className="underline">
             Need
           </Link>
@@ -40,30 +40,30 @@ export default async function FitPage({ params }: { params: Promise<{ jobId: str
       )}
       {learned !== undefined && learned.readingCount === 0 && (
         <p className="border-l-4 border-honey py-1 pl-3">
-          Nothing printed with this profile was measured yet. The chances below are for a typical printer, not
-          for this one. A{' '}
+          Nothing printed with this profile has been measured yet. The chances below apply to a typical
+          printer. Print a{' '}
           <Link
             href={`/gauges?profile=${learned.profileId}&choice=chosenBlock&job=${jobId}`}
             className="underline"
           >
             signature block
           </Link>{' '}
-          would make them its own.
+          to get the values of this printer.
         </p>
       )}
       <section aria-labelledby="fits-title">
         <h2 id="fits-title" className="text-lg">
-          What should happen at each interface
+          Fit at each interface
         </h2>
         {offered.length > 0 && <OfferedLimits jobId={jobId} names={offered} />}
         <FitRows jobId={jobId} rows={fits.map(rowOf)} fitC={job.fitC} />
         {joint !== undefined && (
           <p className="mt-2 flex flex-wrap items-center justify-between gap-3 bg-wash px-3 py-2">
             <span>
-              All {wished} right together in one print: <span className="num">{formatChance(joint)}</span>
+              All {wished} within limits in one print: <span className="num">{formatChance(joint)}</span>
             </span>
             <Link href={`/jobs/${jobId}/correct`} className={buttonLook('main')}>
-              On to what to draw
+              Continue to drawn sizes
             </Link>
           </p>
         )}

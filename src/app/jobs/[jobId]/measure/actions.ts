@@ -39,7 +39,7 @@ export const takeBack = tap(
     const taken = takeBackReading(bench().db, jobId, printId, readingId);
     changedJob(jobId);
     return taken.ok
-      ? `Took back ${formatMm(taken.value.readingMm)} of ${taken.value.feature.name}.`
+      ? `Deleted reading ${formatMm(taken.value.readingMm)} of ${taken.value.feature.name}.`
       : describeTakeBackIssue(taken.issue);
   },
 );
@@ -62,7 +62,7 @@ export async function makePrint(
   });
 }
 
-/** Lets the simulated hand try every rung of a simulated print. */
+/** Lets the simulated hand try every step of a simulated print. */
 export const touchAll = tap(
   'touchAll',
   refused(GONE_WORDS),

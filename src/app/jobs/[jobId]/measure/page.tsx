@@ -61,7 +61,8 @@ export default async function MeasurePage({ params, searchParams }: MeasurePageP
       <details id="again" className="border-t border-hair pt-2">
         <summary className="font-semibold">Print attempt {attempt.number} again</summary>
         <p className="mt-1 mb-2 max-w-prose text-sm text-soft">
-          A second print of the same file tells the habit of a feature from chance, which one print cannot.
+          A second print of the same file separates the repeatable deviation of a feature from chance. One
+          print cannot.
         </p>
         <PrintForm {...asked} again />
       </details>
@@ -87,7 +88,7 @@ interface OfPrintProps {
   readonly shown: PrintView;
 }
 
-/** What is found out of one print: rungs of a gauge, joints by the hand, sizes by the caliper. */
+/** What is measured on one print: steps of a gauge, joints by hand, sizes by caliper. */
 function OfPrint({ view, print, shown }: OfPrintProps) {
   const { db } = bench();
   const { job } = view;
@@ -155,7 +156,7 @@ function FailedLink({ printId }: { printId: number }) {
   return (
     <p className="mt-2 text-sm">
       <Link href={`/runs/${place.runId}?failed=${place.pieceId}#failed-title`} className="underline">
-        Something of it failed in the print
+        Part of this print failed
       </Link>
     </p>
   );
@@ -181,7 +182,7 @@ function BeforeReading({ view, resinId }: { view: JobView; resinId: number }) {
   const partFacts = { claims: view.job.claims, crevices: countCrevices(bench().db, view) };
   return (
     <details className="mt-6 max-w-2xl">
-      <summary className="font-semibold">From the plate to the caliper: {shelved.resin.name}</summary>
+      <summary className="font-semibold">Post-processing: {shelved.resin.name}</summary>
       <CardSteps steps={processCard(resinFile(shelved), benchHouse().schools, partFacts)} />
     </details>
   );
@@ -194,7 +195,7 @@ interface RungsProps {
   readonly simulated: boolean;
 }
 
-/** A ladder of joints is tried by the hand, rung by rung. */
+/** A gap test of joints is tried by hand, step by step. */
 function Rungs({ view, gauge, print, simulated }: RungsProps) {
   const { db } = bench();
   const { joint, direction, stepsMm } = gauge;
@@ -225,14 +226,14 @@ function NothingDrawn({ view }: { view: JobView }) {
   const step = isEmpty ? 'need' : 'correct';
   return (
     <div className="max-w-prose">
-      <h2 className="text-xl">Nothing has been drawn yet</h2>
+      <h2 className="text-xl">No attempt yet</h2>
       <p className="mt-2 text-soft">
         {step === 'need'
-          ? 'Enter the sizes that matter first; readings are taken feature by feature.'
-          : 'The first attempt is drawn under Correct: what this printer is expected to do is allowed for before the first print.'}
+          ? 'Enter the sizes that matter first. You take readings feature by feature.'
+          : 'Start the first attempt in Correct. It already allows for what this printer is expected to do.'}
       </p>
       <Link href={`/jobs/${view.job.id}/${step}`} className={`${buttonLook('large')} mt-4`}>
-        {step === 'need' ? 'Enter the sizes' : 'Draw the first attempt'}
+        {step === 'need' ? 'Enter sizes' : 'Start first attempt'}
       </Link>
     </div>
   );

@@ -36,7 +36,7 @@ import {
 import { describeProfileIssue, profileForm } from '@/subjects/printing/shared';
 
 function saidKept(opened: readonly Reopened[]): string {
-  return `Kept. ${describeReopened(opened)}`.trim();
+  return `Saved. ${describeReopened(opened)}`.trim();
 }
 
 export async function saveNeed(jobId: number, _before: FormAnswer, data: FormData): Promise<FormAnswer> {
@@ -58,7 +58,7 @@ export async function makeProfile(jobId: number, _before: FormAnswer, data: Form
     ids: [jobId],
     verb: (wanted) => createProfileForJob(bench().db, jobId, wanted),
     refusal: describeProfileIssue,
-    said: () => 'Made, and chosen for this job.',
+    said: () => 'Created and selected for this job.',
     changed: () => changedJob(jobId),
   });
 }
@@ -158,7 +158,7 @@ export async function addPicture(jobId: number, _before: FormAnswer, data: FormD
         caption: caption === '' ? captionOf(file.name) : caption,
       }),
     refusal: describePictureIssue,
-    said: () => 'Kept with the job.',
+    said: () => 'Picture saved.',
     changed: () => {
       changedJob(jobId);
       revalidatePath('/runs', 'layout');

@@ -42,7 +42,7 @@ export default async function NeedPage({ params }: { params: Promise<{ jobId: st
         <Mates mates={view.mates.filter(({ id }) => view.features.some(({ mateId }) => mateId === id))} />
         <section aria-labelledby="need-title">
           <h2 id="need-title" className="mb-2 text-lg">
-            What it must do
+            Requirements
           </h2>
           <NeedFields
             jobId={jobId}
@@ -107,11 +107,11 @@ function SheetLine({ jobId, hasSheet, isEmpty }: { jobId: number; hasSheet: bool
     <p className="flex flex-wrap items-center justify-between gap-3 bg-wash px-3 py-2">
       <span>
         {hasSheet
-          ? 'This part is made by a measuring sheet.'
-          : 'An old part on the bench, or bodies it must fit between? A measuring sheet asks for each reading in turn and works the part out.'}
+          ? 'This part is created by a measuring sheet.'
+          : 'Do you have the old part, or the parts it must fit between? A measuring sheet asks for each reading and calculates the part.'}
       </span>
       <Link href={`/jobs/${jobId}/need/sheet`} className={buttonLook(isEmpty ? 'main' : 'plain')}>
-        {hasSheet ? 'Open the sheet' : 'Measure by a sheet'}
+        {hasSheet ? 'Open measuring sheet' : 'Start measuring sheet'}
       </Link>
     </p>
   );

@@ -20,7 +20,7 @@ export async function keepRequirement(
     ids: [jobId],
     verb: (wanted) => saveRequirement(bench().db, jobId, wanted),
     refusal: describeChoiceIssue,
-    said: (opened) => `The shelf is ranked by it. ${describeReopened(opened)}`.trim(),
+    said: (opened) => `Resins ranked. ${describeReopened(opened)}`.trim(),
     changed: () => changedJob(jobId),
   });
 }
@@ -32,7 +32,7 @@ export async function pickResin(jobId: number, _before: FormAnswer, data: FormDa
     ids: [jobId],
     verb: (pick) => chooseResin(bench().db, jobId, pick),
     refusal: describeChoiceIssue,
-    said: ({ name, opened }) => `${name} is chosen. ${describeReopened(opened)}`.trim(),
+    said: ({ name, opened }) => `${name} chosen. ${describeReopened(opened)}`.trim(),
     changed: () => changedJob(jobId),
   });
 }

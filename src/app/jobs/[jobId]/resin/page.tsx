@@ -60,7 +60,7 @@ function rowsOf({ requirement, ranked, shelf }: Choice): ResinRow[] {
 function Nearest({ ranked }: { ranked: readonly Ranked[] }) {
   return (
     <div className="border-l-4 border-plum bg-sheet px-3 py-2">
-      <p className="font-semibold">No resin on the shelf meets all of it. Nearest come:</p>
+      <p className="font-semibold">No resin passes all requirements. The closest are:</p>
       <ol className="list-decimal pl-6">
         {nearestResins(ranked).map((each) => (
           <li key={each.resin}>
@@ -72,7 +72,7 @@ function Nearest({ ranked }: { ranked: readonly Ranked[] }) {
   );
 }
 
-/** Resin: what it must survive, and the shelf ranked by it. */
+/** Resin: the requirements, and the resins ranked by them. */
 export default async function ResinStep({ params }: { params: Promise<{ jobId: string }> }) {
   await connection();
   const jobId = idFrom((await params).jobId);
@@ -90,9 +90,9 @@ export default async function ResinStep({ params }: { params: Promise<{ jobId: s
   if (shelf.length === 0)
     return (
       <Note>
-        The shelf is empty.{' '}
+        No resins yet.{' '}
         <Link href="/shelf" className="underline">
-          Put resins on it
+          Add resins
         </Link>{' '}
         first.
       </Note>
@@ -102,7 +102,7 @@ export default async function ResinStep({ params }: { params: Promise<{ jobId: s
       <div className="grid gap-x-8 gap-y-6 xl:grid-cols-[20rem_minmax(0,1fr)]">
         <section aria-labelledby="asked-title">
           <h2 id="asked-title" className="text-lg">
-            What it must survive
+            Requirements
           </h2>
           <RequirementFields
             // Another need is another form; what was typed here stays where it is, the focus too.
@@ -121,7 +121,7 @@ export default async function ResinStep({ params }: { params: Promise<{ jobId: s
             </span>
             {current !== undefined && current.verdict !== 'passes' && (
               <>
-                . The job is set to {current.name}: it {current.why}.
+                . The job uses {current.name}: {current.why}.
               </>
             )}
           </p>
@@ -157,9 +157,9 @@ export default async function ResinStep({ params }: { params: Promise<{ jobId: s
           </h2>
           <CardSteps steps={processCard(resinFile(chosen), benchHouse().schools, partFacts)} />
           <p className="mt-1 text-sm text-soft">
-            The house’s own ways are picked under{' '}
+            Change shop practice in{' '}
             <Link href="/house" className="underline">
-              House
+              Settings
             </Link>
             .
           </p>

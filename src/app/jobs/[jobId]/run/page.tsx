@@ -45,7 +45,7 @@ export default async function RunPage({ params, searchParams }: RunPageProps) {
         state={chain.state}
         warmUntil={chain.warmUntil?.getTime()}
         hasStations={typeof view.profile?.printer.simulatedSeed === 'number'}
-        // The page is made anew at each request: its clock is that of the answer.
+        // The page is rendered at each request: its clock is that of the answer.
         // eslint-disable-next-line react-hooks/purity
         serverNow={Date.now()}
       />
@@ -65,7 +65,7 @@ function AfterReading({ view, attempt }: { view: JobView; attempt: JobView['atte
     <div className="max-w-5xl">
       <h2 className="text-xl">Attempt {attempt.number} is printed and measured</h2>
       <p className="mt-1 text-sm text-soft">
-        From the plate to the caliper:{' '}
+        Post-processing:{' '}
         {newestPrints(attempt.prints).map(({ id, name }, i) => (
           <span key={id}>
             {i > 0 && ', '}
@@ -85,7 +85,7 @@ function AfterReading({ view, attempt }: { view: JobView; attempt: JobView['atte
 function PlanAgain({ view, attemptId }: { view: JobView; attemptId: number }) {
   return (
     <details className="mt-8 max-w-5xl">
-      <summary className="font-semibold">Print it again</summary>
+      <summary className="font-semibold">Print again</summary>
       <PlateOf view={view} attemptId={attemptId} />
       <WaysOf view={view} />
     </details>
@@ -118,26 +118,26 @@ function NotPrinted({ view }: { view: JobView }) {
       <div className="max-w-prose">
         <h2 className="text-xl">{noResin ? 'No printer and resin yet' : 'Nothing to print yet'}</h2>
         <p className="mt-2 text-soft">
-          When something is drawn, its print is planned here: the plate, hours, resin and the list before the
-          start; then its way to the caliper, each step with its timer.
+          After you start an attempt, you plan its print here: plate, print time, resin and pre-print
+          checklist. Then you post-process it, with a timer for each step.
         </p>
         <Link
           href={`/jobs/${view.job.id}/${noResin ? 'need' : 'correct'}`}
           className={`${buttonLook('large')} mt-4`}
         >
-          {noResin ? 'Choose them' : 'Draw the first attempt'}
+          {noResin ? 'Choose printer and resin' : 'Start first attempt'}
         </Link>
       </div>
     );
   return (
     <div className="max-w-5xl">
-      <h2 className="text-xl">Attempt {last.number} waits for its print</h2>
+      <h2 className="text-xl">Attempt {last.number} is ready to print</h2>
       <PlateOf view={view} attemptId={last.id} />
       <WaysOf view={view} />
       <p className="mt-6 text-sm text-soft">
-        Printed already, without its plate here?{' '}
+        Already printed without planning a plate here?{' '}
         <Link href={`/jobs/${view.job.id}/measure`} className="underline">
-          Note the print
+          Record print
         </Link>
         .
       </p>
@@ -146,9 +146,9 @@ function NotPrinted({ view }: { view: JobView }) {
 }
 
 const RUN_WORDS = {
-  waiting: { says: 'It lies on a plate that waits for its start.', go: 'To the plate' },
-  printing: { says: 'It is printing.', go: 'Look at it' },
-  ended: { says: 'Its last print has ended.', go: 'Look at that print' },
+  waiting: { says: 'It is on a plate that has not started.', go: 'Open plate' },
+  printing: { says: 'It is printing.', go: 'Open print' },
+  ended: { says: 'Its last print has ended.', go: 'Open last print' },
 } as const;
 
 /** Ways of printing it, where there is a file to read. */
@@ -191,8 +191,8 @@ function PlateOf({ view, attemptId }: { view: JobView; attemptId: number }) {
       {(run === undefined || run.state === 'ended') && (
         <>
           <p className="mt-2">
-            {profile!.resin.name} on {profile!.printer.name}. On its plate you see its hours, its resin and
-            when to pour, and answer one short list before the start.
+            {profile!.resin.name} on {profile!.printer.name}. The plate page shows print time, resin and
+            top-ups, and has the pre-print checklist.
           </p>
           <LayForm
             jobId={job.id}

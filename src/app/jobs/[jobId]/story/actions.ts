@@ -14,7 +14,7 @@ export async function answerTest(jobId: number, _before: FormAnswer, data: FormD
     ids: [jobId],
     verb: (wanted) => answerAcceptance(bench().db, jobId, wanted.answer, wanted.note),
     refusal: describeAnswerIssue,
-    said: (_value, wanted) => `The agreed test: ${describeAnswer(wanted.answer)}.`,
+    said: (_value, wanted) => `Acceptance test: ${describeAnswer(wanted.answer)}.`,
     changed: () => changedJob(jobId),
   });
 }

@@ -23,7 +23,7 @@ import { type AttemptChange, type AttemptStory, tellStory } from '@/subjects/ove
 import { Link, RuleStrip, toneOf } from '@/ui';
 import { AcceptancePanel } from './_components/acceptance-panel';
 
-/** Story: what was asked, each attempt with what came out, and the agreed test. */
+/** History: the need, each attempt with its result, and the acceptance test. */
 export default async function StoryPage({ params }: { params: Promise<{ jobId: string }> }) {
   await connection();
   const jobId = idFrom((await params).jobId);
@@ -37,27 +37,25 @@ export default async function StoryPage({ params }: { params: Promise<{ jobId: s
     <div className="space-y-6">
       <section aria-labelledby="asked-title" className="max-w-prose">
         <h2 id="asked-title" className="text-lg">
-          What was asked
+          Requirements
         </h2>
-        <p>
-          {job.need === '' ? <span className="text-soft">Nothing written under Need yet.</span> : job.need}
-        </p>
+        <p>{job.need === '' ? <span className="text-soft">No requirements entered yet.</span> : job.need}</p>
         {job.acceptance !== '' && (
           <p className="mt-1">
-            <strong>Agreed test:</strong> {job.acceptance}
+            <strong>Acceptance test:</strong> {job.acceptance}
           </p>
         )}
         {(job.quantity > 1 || job.dueOn !== '') && (
           <p className="mt-1 text-soft">
             {job.quantity > 1 && (
               <>
-                <span className="num">{job.quantity}</span> wanted
+                Quantity: <span className="num">{job.quantity}</span>
               </>
             )}
             {job.quantity > 1 && job.dueOn !== '' && ', '}
             {job.dueOn !== '' && (
               <>
-                by <span className="num">{job.dueOn}</span>
+                Due: <span className="num">{job.dueOn}</span>
               </>
             )}
           </p>
@@ -73,7 +71,7 @@ export default async function StoryPage({ params }: { params: Promise<{ jobId: s
       {verdicts.length > 0 && (
         <section aria-labelledby="decided-title" className="max-w-prose">
           <h2 id="decided-title" className="text-lg">
-            Decided before printing
+            Decisions before printing
           </h2>
           <ul className="border-t border-hair">
             {verdicts.map(({ id, finding, verdict, reason }) => (
@@ -88,11 +86,11 @@ export default async function StoryPage({ params }: { params: Promise<{ jobId: s
       )}
       {story.length === 0 && (
         <p className="text-soft">
-          No attempt yet. It starts under{' '}
+          No attempt yet. Start one in{' '}
           <Link href={`/jobs/${jobId}/correct`} className="underline">
             Correct
           </Link>
-          , and is told here from then on.
+          . It then appears here.
         </p>
       )}
       <ol className="space-y-6">
@@ -125,7 +123,7 @@ function Attempt({ attempt, answers }: { attempt: AttemptStory; answers: Answers
           )}
           {changes.length > 0 && (
             <div>
-              <strong>What changed{lever === 'mesh' ? ', the whole file corrected' : ''}:</strong>
+              <strong>Changes{lever === 'mesh' ? ', the whole file corrected' : ''}:</strong>
               <ul>
                 {changes.map((change) => (
                   <li key={JSON.stringify(change)}>{describeChange(change)}</li>
@@ -139,7 +137,7 @@ function Attempt({ attempt, answers }: { attempt: AttemptStory; answers: Answers
         <div key={print.printId ?? 0}>
           <PrintTable print={print} answers={answers} />
           <JointLines joints={print.joints} />
-          {print.despite !== '' && <p className="text-sm">Printed with findings open: {print.despite}</p>}
+          {print.despite !== '' && <p className="text-sm">Printed with open findings: {print.despite}</p>}
         </div>
       ))}
     </section>
@@ -164,11 +162,11 @@ function describeChange(change: AttemptChange) {
         </>
       );
     case 'profile':
-      return 'another printer, resin or profile';
+      return 'printer, resin or profile changed';
     case 'lever':
       return change.to === 'mesh' ? 'put right on the whole file' : 'put right by drawing its sizes';
     case 'file':
-      return 'another file';
+      return 'part file changed';
   }
 }
 
@@ -188,7 +186,7 @@ function PrintTable({
         {answer !== undefined && (
           <strong className="text-ink">
             {' '}
-            · agreed test {describeAnswer(answer.answer)}
+            · acceptance test {describeAnswer(answer.answer)}
             {answer.note !== '' && `: ${answer.note}`}
           </strong>
         )}
@@ -197,7 +195,7 @@ function PrintTable({
         <tr>
           <th>Feature</th>
           <th>Drawn</th>
-          <th>On the rule</th>
+          <th>Deviation in the limits</th>
           <th>Size</th>
         </tr>
       </thead>
@@ -222,7 +220,7 @@ function JointLines({ joints }: { joints: readonly PrintedJoint[] }) {
             drawn gap <span className="num">{formatMm(gapMm, 3)}</span>
             {free !== undefined && (
               <>
-                , expected free with <span className="num">{formatChance(free)}</span>
+                , expected chance to come free <span className="num">{formatChance(free)}</span>
               </>
             )}
           </span>
@@ -245,7 +243,7 @@ function FeatureLine({ feature }: { feature: FeatureView }) {
         {name}
         {word !== undefined && (
           <span className="block text-sm font-normal text-soft">
-            on its mate: {describeFitWord(word)}
+            hand fit: {describeFitWord(word)}
             {pushN !== undefined && `, pushed with ${pushN} N`}
           </span>
         )}
@@ -263,7 +261,7 @@ function FeatureLine({ feature }: { feature: FeatureView }) {
       </td>
       <td className="num w-44 py-1">
         {size === undefined ? (
-          <span className="font-sans text-soft">not read</span>
+          <span className="font-sans text-soft">not measured</span>
         ) : (
           <>
             {formatMm(size.sizeMm, 3)} ± {formatMm(size.expandedU_mm, 3)}

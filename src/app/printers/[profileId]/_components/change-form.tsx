@@ -16,11 +16,11 @@ export function ChangeForm({ profileId, settings }: ChangeFormProps) {
     <ActionForm
       form={changeForm}
       action={noteProfileChange.bind(null, profileId)}
-      label="Something changed"
+      label="Record a change"
       className="grid max-w-3xl gap-x-6 gap-y-3 sm:grid-cols-2"
     >
-      <TextField name="film" placeholder={settings.film || 'its name'} />
-      <TextField name="lot" placeholder={settings.lot || 'as marked on the bottle'} />
+      <TextField name="film" placeholder={settings.film || 'Name'} />
+      <TextField name="lot" placeholder={settings.lot || 'As printed on the bottle'} />
       {settings.exposureS === undefined && <TextField name="exposureBeforeS" />}
       <TextField name="exposureS" placeholder={settings.exposureS?.toString()} />
       <TextField name="bottomLayers" placeholder={settings.bottomLayers?.toString()} />
@@ -29,7 +29,7 @@ export function ChangeForm({ profileId, settings }: ChangeFormProps) {
       <TextField name="wash" placeholder={settings.wash || 'alcohol, 2 × 3 min'} />
       <TextField name="cure" placeholder={settings.cure || '60 °C, 20 min'} />
       <fieldset className="sm:col-span-2">
-        <legend className="text-sm text-soft">Without a value</legend>
+        <legend className="text-sm text-soft">Changes without a value</legend>
         <div className="mt-1 flex flex-wrap gap-x-6 gap-y-1">
           <Tick name="kind_film" />
           <Tick name="kind_lot" />
@@ -37,10 +37,10 @@ export function ChangeForm({ profileId, settings }: ChangeFormProps) {
           <Tick name="kind_unknown" />
         </div>
       </fieldset>
-      <TextField name="day" type="date" hint="Blank is today, from now on." />
+      <TextField name="day" type="date" hint="Blank means today. The change applies from now on." />
       <TextField name="note" />
       <Button type="submit" weight="main" className="justify-self-start sm:col-span-2">
-        Note the change
+        Save change
       </Button>
     </ActionForm>
   );

@@ -1,17 +1,24 @@
-import { dayOf, describeKind, formatMm, formatSigned, listAnd } from '@/subjects/language/shared';
+import {
+  dayOf,
+  describeKind,
+  formatMm,
+  formatSigned,
+  listAnd,
+  parameterWords,
+} from '@/subjects/language/shared';
 import type { ChangeView, SignatureView } from '@/subjects/printing';
-import { describeChange, describeVoided, parameterWords } from '@/subjects/printing/shared';
+import { describeChange, describeVoided } from '@/subjects/printing/shared';
 import { Link } from '@/ui';
 import { ChangeForm } from './change-form';
 import { SettingsForm } from './settings-form';
 import { TakeBackChange } from './take-back-change';
 
-/** What a profile is printed under, what changed, what that voided and what settles it. */
+/** Print settings of a profile, what changed, what became invalid and what to measure. */
 export function Changes({ view: { row, changes } }: { view: SignatureView }) {
   const { profile } = row;
   const settings = { ...profile.settings, lot: profile.lot, layerMm: profile.layerMm };
   const facts = [
-    `layers of ${formatMm(profile.layerMm, 3)} mm`,
+    `${formatMm(profile.layerMm, 3)} mm layers`,
     settings.exposureS === undefined ? '' : `${settings.exposureS} s a layer`,
     settings.bottomLayers === undefined ? '' : `${settings.bottomLayers} bottom layers`,
     settings.transitionLayers === undefined ? '' : `${settings.transitionLayers} transition layers`,
@@ -23,7 +30,7 @@ export function Changes({ view: { row, changes } }: { view: SignatureView }) {
   return (
     <section aria-labelledby="changes-title" className="mt-6">
       <h2 id="changes-title" className="text-lg">
-        What it is printed under
+        Print settings
       </h2>
       <p>{facts.filter((fact) => fact !== '').join(' · ')}</p>
       <ol className="mt-2 space-y-2">
@@ -38,16 +45,16 @@ export function Changes({ view: { row, changes } }: { view: SignatureView }) {
         ))}
       </ol>
       <details className="mt-3">
-        <summary>Write it down: never said, or said wrong</summary>
+        <summary>Enter or correct the settings</summary>
         <div className="mt-2">
           <SettingsForm profileId={profile.id} settings={settings} />
         </div>
       </details>
       <details className="mt-2">
-        <summary className="font-semibold">Something changed</summary>
+        <summary className="font-semibold">Record a change</summary>
         <p className="mt-1 mb-2 max-w-prose text-sm text-soft">
-          What was learned before tells less of what comes after, each change in its own way. Sizes that were
-          drawn and not printed yet are opened again.
+          Readings from before a change count less for later prints; how much less depends on the change.
+          Sizes that are drawn but not printed yet are reopened.
         </p>
         <ChangeForm profileId={profile.id} settings={settings} />
       </details>
@@ -59,7 +66,7 @@ export function Changes({ view: { row, changes } }: { view: SignatureView }) {
 function movedWords({ moved }: ChangeView): string {
   if (moved?.edge === undefined || moved.zSupported === undefined) return '';
   const { edge, zSupported } = moved;
-  return ` The other exposure moves every edge by about ${formatSigned(edge.mean, 3)} mm and what hangs by ${formatSigned(zSupported.mean, 3)} mm.`;
+  return ` The new exposure moves every edge by about ${formatSigned(edge.mean, 3)} mm and overhangs by ${formatSigned(zSupported.mean, 3)} mm.`;
 }
 
 /** Share of what is open below which one more size is not worth naming. */
@@ -77,28 +84,28 @@ function ChangeLine({ change }: { change: ChangeView }) {
         {change.change.note !== '' && `, ${change.change.note}`}.
       </p>
       <p className="text-sm">
-        Less is known of {describeVoided(givenBack)}.{movedWords(change)}{' '}
-        {readingsSince === 0 ? 'Nothing was read since.' : `${readingsSince} readings since.`}
+        Now less certain: {describeVoided(givenBack)}.{movedWords(change)}{' '}
+        {readingsSince === 0 ? 'No readings since.' : `${readingsSince} readings since.`}
       </p>
       {settling !== undefined && settling.share < WORTH_A_PRINT && (
         <p className="text-sm">
-          No single size would settle much:{' '}
+          No single size reduces the uncertainty much. Use{' '}
           <Link href={`/gauges?choice=shortBlock&profile=${change.change.profileId}`} className="underline">
-            a block of six
-          </Link>{' '}
-          does.
+            a block of six sizes
+          </Link>
+          .
         </p>
       )}
       {settling !== undefined && settling.share >= WORTH_A_PRINT && (
         <p className="text-sm">
           {open.length > 0 &&
-            `Still open: ${listAnd(open.map((name) => parameterWords(name).title.toLowerCase()))}. `}
-          One size settles most:{' '}
+            `Still uncertain: ${listAnd(open.map((name) => parameterWords(name).title.toLowerCase()))}. `}
+          Best size to measure:{' '}
           <strong>
             {formatMm(settling.candidate.drawnMm)} mm, {describeKind(settling.candidate.kind)}
           </strong>
-          , read three times on the next print, takes back {Math.round(100 * settling.share)} % of what is
-          open.
+          , read three times on the next print, removes {Math.round(100 * settling.share)} % of the
+          uncertainty.
         </p>
       )}
     </>

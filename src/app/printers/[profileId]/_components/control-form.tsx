@@ -16,7 +16,7 @@ export function ControlForm({ profileId, choices, chosenId }: ControlFormProps) 
     <ActionForm
       form={controlForm}
       action={chooseControlFeature.bind(null, profileId)}
-      label="Control feature"
+      label="Control piece"
       className="flex flex-wrap items-end gap-3"
     >
       <Choice
@@ -27,7 +27,7 @@ export function ControlForm({ profileId, choices, chosenId }: ControlFormProps) 
           ...choices.map(({ id, label }) => ({ value: String(id), label })),
         ]}
       />
-      <Button type="submit">Choose it</Button>
+      <Button type="submit">Select</Button>
     </ActionForm>
   );
 }

@@ -11,17 +11,17 @@ interface ControlPanelProps {
 /** The newest prints of the walk; older ones are counted. */
 const SHOWN = 8;
 
-/** One feature that is read on every print: it tells when the signature no longer holds. */
+/** One feature that is measured on every print: it shows when the signature is no longer valid. */
 export function ControlPanel({ view: { row, control }, choices }: ControlPanelProps) {
   const points = control?.points ?? [];
   return (
     <section aria-labelledby="control-title" className="mt-6">
       <h2 id="control-title" className="text-lg">
-        Control feature
+        Control piece
       </h2>
       <p className="max-w-prose text-sm text-soft">
-        A small piece that stands beside every part and is read on every print. Two far misses in a row, or a
-        slow walk to one side, and Today says that this signature no longer holds.
+        A small piece that you print beside every part and measure each time. After two large deviations in a
+        row, or a slow drift to one side, Today warns you that this signature is no longer valid.
       </p>
       {control !== undefined && (
         <p className="mt-1">
@@ -29,19 +29,19 @@ export function ControlPanel({ view: { row, control }, choices }: ControlPanelPr
           <Link href={`/jobs/${control.jobId}`} className="underline">
             {control.job}
           </Link>
-          ; its file goes onto the plate with every part.{' '}
-          {points.length === 0 && 'It was not read beside a part yet.'}
+          ; add its file to the plate with every part.{' '}
+          {points.length === 0 && 'Not measured beside a part yet.'}
         </p>
       )}
       {points.length > 0 && (
         <table className="mt-2 border-collapse text-sm">
-          <caption className="sr-only">Control feature, print after print</caption>
+          <caption className="sr-only">Control piece by print</caption>
           <thead>
             <tr className="border-b border-ink text-left text-soft">
               <th className="py-1 pr-6 font-normal">Print</th>
               <th className="py-1 pr-6 text-right font-normal">read</th>
               <th className="py-1 pr-6 text-right font-normal">expected</th>
-              <th className="py-1 text-right font-normal">miss, in sd</th>
+              <th className="py-1 text-right font-normal">deviation, sd</th>
             </tr>
           </thead>
           <tbody>
@@ -63,7 +63,7 @@ export function ControlPanel({ view: { row, control }, choices }: ControlPanelPr
           <ControlForm profileId={row.profile.id} choices={choices} chosenId={control?.featureId} />
         )}
         <Link href={`/gauges?choice=control&profile=${row.profile.id}`} className={buttonLook('plain')}>
-          Make a control piece
+          Create control piece
         </Link>
       </div>
     </section>

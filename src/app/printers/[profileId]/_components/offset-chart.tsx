@@ -14,7 +14,7 @@ interface OffsetLine {
   readonly expectedOffsetMm: number;
 }
 
-/** Measured offsets as solid points, what the law and the other prints say of each as hollow ones. */
+/** Measured offsets as solid points, predictions from the law and the other prints as hollow ones. */
 export function OffsetChart({ lines }: { lines: readonly OffsetLine[] }) {
   const ink = useInk();
   if (ink === undefined) return <div className="h-64" />;
@@ -57,12 +57,12 @@ export function OffsetChart({ lines }: { lines: readonly OffsetLine[] }) {
         <Scatter
           data={data}
           options={options}
-          aria-label="Offsets over drawn sizes; the table below holds the same numbers"
+          aria-label="Offsets by drawn size. The table below has the same numbers"
           role="img"
         />
       </div>
       <figcaption className="text-sm text-soft">
-        Solid dots: measured. Hollow triangles: what the law and the other sizes say, without this one.
+        Solid dots: measured. Hollow triangles: predicted from the signature and the other sizes.
       </figcaption>
     </figure>
   );

@@ -31,22 +31,22 @@ interface SettingsFormProps {
 }
 
 /**
- * What a profile is printed under, where it was never written down. With exposures, bottom layers, lift and its speed the
- * hours of a print are reckoned layer by layer; with less, by what a layer takes on this printer.
+ * Print settings of a profile that were never entered. With exposures, bottom layers, lift and its speed the print time
+ * is calculated layer by layer; otherwise from the printer's time per layer.
  */
 export function SettingsForm({ profileId, settings }: SettingsFormProps) {
   return (
     <ActionForm
       form={settingsForm}
       action={saveSettings.bind(null, profileId)}
-      label="What it is printed under"
+      label="Print settings"
       className="grid max-w-3xl gap-x-6 gap-y-3 sm:grid-cols-3"
     >
       {FIELDS.map((name) => (
         <TextField key={name} name={name} defaultValue={settings[name]} />
       ))}
       <Button type="submit" className="self-start justify-self-start">
-        Write it down
+        Save settings
       </Button>
     </ActionForm>
   );

@@ -21,7 +21,7 @@ export function TakeBackChange({ profileId, changeId }: TakeBackChangeProps) {
         disabled={isBusy}
         onClick={() => start(async () => setSaid(await takeBackProfileChange(newKey(), profileId, changeId)))}
       >
-        It did not happen: take it back
+        Undo this change
       </button>{' '}
       <span role="status">{said}</span>
     </p>

@@ -77,7 +77,7 @@ export const printGauges = tap('printGauges', GONE_WORDS, (profileId: number, in
   return answer(printSimulatedGauges(bench().db, profileId, wanted.data));
 });
 
-/** The same resin on another machine, with its bracket. */
+/** The same resin on another printer, with its bracket. */
 export async function deriveForMachine(
   profileId: number,
   _before: FormAnswer,

@@ -20,7 +20,7 @@ import { TrimSection } from './_components/trim-section';
 
 type Params = { params: Promise<{ profileId: string }> };
 
-export const metadata: Metadata = { title: 'Light' };
+export const metadata: Metadata = { title: 'Exposure' };
 
 /** The light of a printer in a resin: strips and their curve, other layer heights and machines, and the exposure itself. */
 export default async function LightPage({ params }: Params) {
@@ -38,10 +38,10 @@ export default async function LightPage({ params }: Params) {
           {row.resin.name} on {row.printer.name}
         </Link>
       </p>
-      <h1 className="text-3xl">Light</h1>
+      <h1 className="text-3xl">Exposure</h1>
       <p className="text-soft">
         {row.profile.name}
-        {exposureS === undefined ? ', exposure not said' : ` · exposed ${exposureS} s`}
+        {exposureS === undefined ? ', exposure unknown' : ` · exposed ${exposureS} s`}
       </p>
       <div className="mt-5 grid gap-8 *:min-w-0 lg:grid-cols-2">
         <Strips view={view} />
@@ -52,11 +52,11 @@ export default async function LightPage({ params }: Params) {
       <BottomSection profileId={profileId} bottom={viewBottom(db, view)} />
       {exposureS === undefined ? (
         <p className="mt-6 max-w-prose">
-          Say what a layer is exposed under{' '}
+          Enter the layer exposure in the{' '}
           <Link href={`/printers/${profileId}#changes-title`} className="underline">
-            what it is printed under
-          </Link>
-          : then another layer height, another machine and a trim can be told.
+            print settings{' '}
+          </Link>{' '}
+          to calculate another layer height, another printer, or a new exposure.
         </p>
       ) : (
         <div className="mt-8 grid gap-8 *:min-w-0 lg:grid-cols-2">
@@ -85,7 +85,7 @@ function otherPrinters({ row }: LightView): string[] {
   return names.filter((name) => name !== row.printer.name);
 }
 
-/** What another layer height is reckoned from: strips, or what the supplier quotes. */
+/** Source for another layer height: strips, or the supplier's value. */
 function curveFor({ curve, unit, quoted }: LightView) {
   if (curve?.ok !== true) return quoted && { ...quoted, lnEc: undefined, isQuoted: true };
   const { dpMm, dpSdMm, lnEc } = curve.value;
@@ -102,17 +102,17 @@ function Strips({ view }: { view: LightView }) {
         Strips
       </h2>
       <p>
-        Cure one small field at each exposure on the film of a filled vat, without the plate; lift the strip
-        off, rinse and dry it, and read its thickness with one caliper. Read the thin ones first: they are the
-        softest.
+        Cure one small field at each exposure on the film of a filled vat, without the plate. Lift the strip
+        off, rinse and dry it, and measure its thickness, all with the same caliper. Measure the thin ones
+        first: they are the softest.
       </p>
       <Caution>
-        Wet strips are uncured resin: nitrile gloves, eye protection, tray below. The screen lights into the
-        open vat: look away, or wear glasses that stop ultraviolet. A soft spatula, never a blade, on the
-        film.
+        Wet strips are uncured resin: wear nitrile gloves and eye protection, and keep a tray below. The
+        screen shines into the open vat: look away, or wear UV-blocking glasses. Use a soft spatula on the
+        film, never a blade.
       </Caution>
       <p className="mt-1 text-sm text-soft">
-        Good exposures to begin with:{' '}
+        Good exposures to start with:{' '}
         {wanted.map((seconds, i) => (
           <span key={seconds}>
             {i > 0 && ', '}
@@ -124,7 +124,7 @@ function Strips({ view }: { view: LightView }) {
             </a>
           </span>
         ))}
-        , each a file named so, for printers that cure one exposure a file.
+        , one file per exposure, named by it, for printers that cure one exposure per file.
       </p>
       <StripTable profileId={row.profile.id} strips={strips} unit={unit} />
       <StripForm
@@ -149,34 +149,34 @@ function Curve({ view: { curve, strips, unit, row, quoted } }: { view: LightView
   return (
     <section aria-labelledby="curve-title">
       <h2 id="curve-title" className="text-lg">
-        How deep it cures
+        Working curve
       </h2>
       {curve === undefined && (
         <p className="text-soft">
-          Two strips at different exposures make a curve, five a good one. Until then the depth of light in{' '}
-          {row.resin.name} here is{' '}
+          Two strips at different exposures give a curve, five give a good one. Until then, the penetration
+          depth in {row.resin.name} here is{' '}
           {quoted === undefined
-            ? `assumed to be ${DEPTH_OF_LIGHT.meanMm} ± ${DEPTH_OF_LIGHT.sdMm} mm.`
-            : `taken from its sheet: ${quoted.dpMm} mm, ± a fifth on another light.`}
+            ? `assumed: ${DEPTH_OF_LIGHT.meanMm} ± ${DEPTH_OF_LIGHT.sdMm} mm.`
+            : `from the datasheet: ${quoted.dpMm} mm, ± 20 % with another light source.`}
         </p>
       )}
       {curve?.ok === false && <Problem>{describeStripIssue(curve.issue)}</Problem>}
       {curve?.ok === true && (
         <>
           <p>
-            Depth of light <strong className="num">{curve.value.dpMm.toFixed(3)}</strong> ±{' '}
-            <span className="num">{(1.96 * curve.value.dpSdMm).toFixed(3)} mm</span>; it begins to cure at{' '}
+            Penetration depth (Dp) <strong className="num">{curve.value.dpMm.toFixed(3)}</strong> ±{' '}
+            <span className="num">{(1.96 * curve.value.dpSdMm).toFixed(3)} mm</span>; curing starts at{' '}
             <strong className="num">{Math.exp(curve.value.lnEc).toFixed(2)}</strong>{' '}
             <span className="num">
               ({Math.exp(curve.value.lnEc - 1.96 * curve.value.lnEcSd).toFixed(2)} to{' '}
               {Math.exp(curve.value.lnEc + 1.96 * curve.value.lnEcSd).toFixed(2)}) {unit}
             </span>
             , in 95 of 100.
-            {unit === 's' && ' In seconds of this printer: for another one they are other seconds.'}
+            {unit === 's' && ' Exposure times apply to this printer only.'}
           </p>
           {quoted !== undefined && (
             <p className="text-sm text-soft">
-              Its sheet says {quoted.dpMm} mm; what was measured here counts.
+              The datasheet says {quoted.dpMm} mm; the measured value is used.
             </p>
           )}
           <CurveChart strips={strips} unit={unit} curve={curve.value} />

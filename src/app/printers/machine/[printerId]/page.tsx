@@ -20,7 +20,7 @@ export async function generateMetadata(props: Params) {
   return { title: (await printerOf(props))?.name ?? 'Printer' };
 }
 
-/** One printer: its vat, its signatures, and what is known of the machine. */
+/** One printer: its vat, its signatures, and what is known of it. */
 export default async function PrinterPage(props: Params) {
   await connection();
   const printer = await printerOf(props);
@@ -39,13 +39,13 @@ export default async function PrinterPage(props: Params) {
       <p className="text-soft">
         {describePrinter(printer)} ·{' '}
         <Link href={`/printers/machine/${printer.id}/log`} className="underline">
-          Its log and care
+          Print log and maintenance
         </Link>
       </p>
       <div className="mt-5 grid gap-8 lg:grid-cols-[1.2fr_1fr]">
         <section aria-labelledby="machine-title">
           <h2 id="machine-title" className="mb-2 border-b border-ink pb-1 text-lg">
-            The machine
+            Printer
           </h2>
           <PrinterForm printer={printer} />
           <h2 id="card-title" className="mt-6 mb-2 border-b border-ink pb-1 text-lg">
@@ -57,10 +57,10 @@ export default async function PrinterPage(props: Params) {
           {vat !== undefined && (
             <section aria-labelledby="vat-title">
               <h2 id="vat-title" className="border-b border-ink pb-1 text-lg">
-                In the vat
+                Resin in the vat
               </h2>
               <p className="mt-1 text-sm text-soft">
-                A change of resin costs time and resin, so the choice of a resin counts what is loaded.
+                Changing the resin costs time and resin, so the resin ranking considers which resin is loaded.
               </p>
               <VatForm vat={vat} resins={listShelfNames(db)} />
             </section>
@@ -68,11 +68,10 @@ export default async function PrinterPage(props: Params) {
           {printer.simulatedSeed !== null && (
             <section aria-labelledby="trouble-title">
               <h2 id="trouble-title" className="border-b border-ink pb-1 text-lg">
-                Trouble, to practise on
+                Fault simulation
               </h2>
               <p className="mt-1 text-sm text-soft">
-                This printer is simulated. Let something ail it, print, look at what comes off, and find out
-                what it is.
+                This printer is simulated. Apply a fault, print, inspect the result, and find the cause.
               </p>
               <TroubleForm
                 printerId={printer.id}
@@ -88,7 +87,7 @@ export default async function PrinterPage(props: Params) {
           )}
           <section aria-labelledby="profiles-title">
             <h2 id="profiles-title" className="border-b border-ink pb-1 text-lg">
-              Its signatures
+              Signatures
             </h2>
             <ul>
               {profiles.map((profile) => (

@@ -51,20 +51,20 @@ export function AroundForm({ runId, bottleId, roomC, bottles, thermometerC }: Ar
     <ActionForm
       form={aroundForm}
       action={saveAround.bind(null, runId)}
-      label="Bottle and room"
+      label="Bottle and room temperature"
       className="mt-3 flex flex-wrap items-end gap-3"
     >
       <BottleField
         bottles={bottles}
         bottleId={bottleId}
-        none={bottles.length === 0 ? 'no bottle on the shelf' : 'not chosen'}
+        none={bottles.length === 0 ? 'no bottle' : 'not chosen'}
       />
       <div className="w-28">
         <TextField name="roomC" value={room} onChange={(event) => setRoom(event.target.value)} />
       </div>
-      <Button type="submit">Keep</Button>
+      <Button type="submit">Save bottle and temperature</Button>
       {thermometerC !== undefined && (
-        <Button onClick={() => setRoom(String(thermometerC))}>Read the simulated thermometer</Button>
+        <Button onClick={() => setRoom(String(thermometerC))}>Read simulated thermometer</Button>
       )}
     </ActionForm>
   );

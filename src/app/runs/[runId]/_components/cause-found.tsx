@@ -11,40 +11,40 @@ interface CauseFoundProps {
   readonly runId: number;
   readonly likeliest: Cause;
   readonly found?: Cause;
-  /** Of a simulated printer: whether anything ails it still. */
+  /** Of a simulated printer: whether it still has a fault. */
   readonly simulated?: { readonly ails: boolean };
 }
 
-/** What it turned out to be, in the end: the next failures of this bench are read with it. */
+/** The confirmed cause: the next failures of this workshop are read with it. */
 export function CauseFound({ runId, likeliest, found, simulated }: CauseFoundProps) {
   const { problem, isBusy, tap } = useTap();
   const [cause, setCause] = useState<string>(found ?? likeliest);
   return (
     <div className="mt-5">
-      <h3 className="font-semibold">What it was, in the end</h3>
+      <h3 className="font-semibold">Cause</h3>
       {found !== undefined && (
         <p className="text-juniper">
-          {CAUSE_WORDS[found]}. <span className="text-soft">{MEND_WORDS[found]}</span>
+          Confirmed cause: {CAUSE_WORDS[found]}. <span className="text-soft">{MEND_WORDS[found]}</span>
         </p>
       )}
       {found !== undefined && simulated !== undefined && (
         <p>
           {simulated.ails
-            ? 'It was put right, and the simulated printer still ails: it was something else.'
-            : 'It was put right, and nothing ails the simulated printer now.'}
+            ? 'The fix was applied, but the simulated printer still has the fault. The cause is a different one.'
+            : 'The fix worked. The simulated printer has no fault now.'}
         </p>
       )}
       <div className="mt-1 flex flex-wrap items-end gap-3">
         <PlainChoice
           name="cause"
           id="cause-found"
-          label="It turned out that"
+          label="Confirmed cause"
           choices={CAUSES.map((value) => ({ value, label: CAUSE_WORDS[value] }))}
           value={cause}
           onChange={(event) => setCause(event.target.value)}
         />
         <Button disabled={isBusy} onClick={() => tap((key) => tapCause(key, runId, cause))}>
-          {found === undefined ? 'Keep it' : 'Change it'}
+          {found === undefined ? 'Save cause' : 'Change cause'}
         </Button>
       </div>
       {problem !== '' && <Problem>{problem}</Problem>}

@@ -34,15 +34,15 @@ export async function CouponFirst({ items, profileId, forecast }: CouponFirstPro
     const { plateCost, blockCost, saves, isAdvised } = weighBlock(house, { forecast, pieces }, block);
     return (
       <p key={job.id} className={isAdvised ? 'border-l-4 border-honey py-1 pl-3' : 'text-sm text-soft'}>
-        {isAdvised ? 'Print a small block first: ' : 'No block first: '}
-        with {sizes} sizes chosen for {job.name}, read before it is drawn anew, its chance goes from{' '}
-        <span className="num">{formatChance(before)}</span> to{' '}
-        <span className="num">{formatChance(after)}</span>. On average that saves{' '}
-        <span className="num">{saves.toFixed(2)}</span> of a plate of{' '}
-        <span className="num">{plateCost.toFixed(2)}</span>, hands counted; the block costs{' '}
+        {isAdvised ? 'Print a small block first: ' : 'No block needed: '}
+        with {sizes} sizes chosen for {job.name}, measured before you draw the part again, the chance goes
+        from <span className="num">{formatChance(before)}</span> to{' '}
+        <span className="num">{formatChance(after)}</span>. The expected saving is{' '}
+        <span className="num">{saves.toFixed(2)}</span>, for a plate that costs{' '}
+        <span className="num">{plateCost.toFixed(2)}</span> (labour included). The block costs{' '}
         <span className="num">{blockCost.toFixed(2)}</span> and about {hours.toFixed(1)} h.{' '}
         <Link href={`/gauges?profile=${profileId}&choice=chosenBlock&job=${job.id}`} className="underline">
-          The block<span className="sr-only"> for {job.name}</span>
+          Create block<span className="sr-only"> for {job.name}</span>
         </Link>
       </p>
     );

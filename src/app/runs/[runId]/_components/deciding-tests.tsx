@@ -16,16 +16,17 @@ interface DecidingTestsProps {
 
 /** What is built here for a test. */
 const FILE_WORDS: Readonly<Partial<Record<TestName, string>>> = {
-  postField: 'The field for this plate, STL',
-  turnPart: 'The part turned by a half, STL',
-  imageCheck: 'The grid for this plate, SVG',
+  postField: 'Download post field for this plate, STL',
+  turnPart: 'Download rotated part, STL',
+  imageCheck: 'Download grid for this plate, SVG',
 };
 
 /** Tests whose light or resin can hurt somebody. */
 const CAUTIONS: Readonly<Record<string, string>> = {
-  imageCheck: 'Ultraviolet: never look into the panel; glasses that stop it, or look by a phone’s camera.',
-  filmToLight: 'Uncured resin: nitrile gloves, eye protection, tray below.',
-  levelByPaper: 'Look before you lower the plate: what lies under it breaks the screen.',
+  imageCheck:
+    'Ultraviolet: never look into the screen. Wear UV-blocking glasses, or look through a phone camera.',
+  filmToLight: 'Uncured resin: wear nitrile gloves and eye protection, and keep a tray below.',
+  levelByPaper: 'Look before you lower the plate: an object under it breaks the screen.',
 };
 
 /** The test that tells most an hour first, with how to make it and what it showed; the others folded. */
@@ -36,7 +37,7 @@ export function DecidingTests({ runId, tests, isSimulated }: DecidingTestsProps)
     <>
       {best !== undefined && (
         <div className="bg-wash px-3 py-2">
-          <h3 className="font-semibold">The deciding test</h3>
+          <h3 className="font-semibold">Best test</h3>
           <OneTest runId={runId} test={best} isSimulated={isSimulated} />
         </div>
       )}
@@ -73,9 +74,9 @@ function OneTest({ runId, test: { name, hours, bits, saves }, isSimulated }: One
     <>
       <p>
         <strong>{title}</strong>{' '}
-        <span className="text-sm text-soft">
-          {hours < 1 ? `${Math.round(60 * hours)} minutes` : `${hours.toFixed(1)} h`}, tells {bits.toFixed(2)}{' '}
-          bits{saves > 0 && `, saves about ${saves.toFixed(1)} of what the next print costs`}
+        <span className="text-sm text-soft" title={`expected information: ${bits.toFixed(2)} bits`}>
+          {hours < 1 ? `${Math.round(60 * hours)} minutes` : `${hours.toFixed(1)} h`}
+          {saves > 0 && `, expected saving ${saves.toFixed(1)} of the cost of the next print`}
         </span>
       </p>
       <p className="text-sm">
@@ -102,7 +103,7 @@ function OneTest({ runId, test: { name, hours, bits, saves }, isSimulated }: One
         ))}
         {isSimulated && (
           <Button disabled={isBusy} onClick={() => tap((key) => tapSimulatedTest(key, runId, name))}>
-            Make it (simulated)<span className="sr-only">: {title}</span>
+            Run test (simulated)<span className="sr-only">: {title}</span>
           </Button>
         )}
       </p>

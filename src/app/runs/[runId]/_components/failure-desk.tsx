@@ -47,7 +47,7 @@ export function FailureDesk({
   return (
     <section aria-labelledby="failed-title">
       <h2 id="failed-title" className="text-lg">
-        What came off
+        Print result
       </h2>
       {failures.length > 0 && (
         <ul className="border-t border-hair">
@@ -60,29 +60,29 @@ export function FailureDesk({
                 disabled={isBusy}
                 onClick={() => tap((key) => dropFailure(key, runId, id))}
               >
-                take it back<span className="sr-only">: {text}</span>
+                Undo<span className="sr-only">: {text}</span>
               </button>
             </li>
           ))}
         </ul>
       )}
-      {isWell && failures.length === 0 && <p className="text-juniper">All came out well.</p>}
+      {isWell && failures.length === 0 && <p className="text-juniper">All parts printed well.</p>}
       {!isNoting && (
         <p className="mt-2 flex flex-wrap gap-3">
           {failures.length === 0 && !isWell && (
             <Button weight="large" disabled={isBusy} onClick={() => tap((key) => tapWell(key, runId))}>
-              All came out well
+              All parts OK
             </Button>
           )}
           <Button
             weight={failures.length === 0 && !isWell ? 'large' : 'plain'}
             onClick={() => setIsNoting(true)}
           >
-            Something {failures.length > 0 ? 'else ' : ''}failed
+            {failures.length > 0 ? 'Report another failure' : 'Report a failure'}
           </Button>
           {isSimulated && failures.length === 0 && !isWell && (
             <Button disabled={isBusy} onClick={() => tap((key) => lookSimulated(key, runId))}>
-              Look at it (simulated)
+              Inspect print (simulated)
             </Button>
           )}
         </p>
@@ -153,9 +153,9 @@ function NoteFailure({ bed, pieces, failed, layered, parts, startWith, isBusy, o
     <div className="mt-2 space-y-3">
       <TappedPlate bed={bed} pieces={pieces} failed={failed} chosen={chosen} place={place} onTap={toggle} />
       <p className="text-sm text-soft">
-        Tap each piece that failed, at the place where it did. Nothing tapped: the whole plate.
+        Tap each failed piece where it failed. If you tap none, the whole plate counts as failed.
       </p>
-      <div role="radiogroup" aria-label="What happened" className="grid grid-cols-2 gap-2 sm:grid-cols-3">
+      <div role="radiogroup" aria-label="Failure type" className="grid grid-cols-2 gap-2 sm:grid-cols-3">
         {FAILURE_KINDS.map((each) => (
           <button
             key={each}
@@ -184,7 +184,7 @@ function NoteFailure({ bed, pieces, failed, layered, parts, startWith, isBusy, o
         <PlainField
           name="height"
           id="failure-height"
-          label="Layer, height or time after the start, if it is known"
+          label="Layer, height or time after the start, if known"
           placeholder="212, 10.6 mm or 2:10"
           value={height}
           onChange={(event) => setHeight(event.target.value)}
@@ -193,8 +193,8 @@ function NoteFailure({ bed, pieces, failed, layered, parts, startWith, isBusy, o
       {height !== '' && (
         <p role="status" className="text-sm">
           {read === undefined
-            ? `That is no layer, height or time of this plate: it has ${layered?.layers} layers.`
-            : `That is ${describeLayer(read)}.`}
+            ? `This plate has no such layer, height or time. It has ${layered?.layers} layers.`
+            : `This is ${describeLayer(read)}.`}
         </p>
       )}
       <Button
@@ -202,7 +202,7 @@ function NoteFailure({ bed, pieces, failed, layered, parts, startWith, isBusy, o
         disabled={isBusy || kind === undefined || (height !== '' && read === undefined)}
         onClick={note}
       >
-        Note it
+        Save failure
       </Button>
     </div>
   );

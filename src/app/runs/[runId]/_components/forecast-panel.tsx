@@ -4,13 +4,17 @@ import { Problem } from '@/ui';
 import { AroundForm } from './around-form';
 import { clockOf } from './clock-of';
 import { PourForm } from './running-forms';
+import { VatChart } from './vat-chart';
 import { VatForm } from './vat-form';
 
 const FROM_WORDS = {
-  settings: 'layer by layer, from the settings of its profile',
-  printer: 'by what a layer takes, as said of the printer',
-  assumed: 'assumed: nobody said what a layer takes here',
+  settings: 'computed layer by layer from the settings of its profile',
+  printer: 'from the time per layer in the printer settings',
+  assumed: 'assumed: the time per layer is unknown',
 } as const;
+
+/** A print that uses less than this share of a full vat gets no chart: its line would be flat. */
+const LEAST_SHOWN = 0.05;
 
 interface ForecastPanelProps {
   readonly run: RunView['run'];
@@ -23,7 +27,7 @@ interface ForecastPanelProps {
   readonly thermometerC?: number;
 }
 
-/** Hours, resin, and when to pour. */
+/** Time, resin, and when to top up. */
 export function ForecastPanel({
   run,
   forecast,
@@ -38,30 +42,30 @@ export function ForecastPanel({
   return (
     <section aria-labelledby="forecast-title">
       <h2 id="forecast-title" className="text-lg">
-        What it takes
+        Time and resin
       </h2>
       <p>
         <strong className="num">{clockOf(finish.middleS)}</strong>, between{' '}
         <span className="num">{clockOf(finish.earlyS)}</span> and{' '}
-        <span className="num">{clockOf(finish.lateS)}</span> in nine of ten prints:{' '}
+        <span className="num">{clockOf(finish.lateS)}</span> in 9 of 10 prints:{' '}
         <span className="num">{layers}</span> layers, {FROM_WORDS[from]}.{' '}
         <span className="text-sm text-soft">
           {timed.length === 0
-            ? 'No print of this printer was timed yet; the interval narrows with each.'
-            : `Its own pace is known from ${timed.length} timed ${timed.length === 1 ? 'print' : 'prints'}.`}
+            ? 'No print of this printer was timed yet. Each timed print narrows the interval.'
+            : `Based on ${timed.length} timed ${timed.length === 1 ? 'print' : 'prints'}.`}
         </span>
       </p>
       <p className="mt-1">
         <strong className="num">{Math.ceil(resinMl)} ml</strong> of {resin}
         {supports === undefined
           ? ', no supports'
-          : `, supports ${Math.round(100 * Math.exp(supports.share.ln))} % of the part ${supports.weighings === 0 ? 'until some are weighed' : `by ${supports.weighings} ${supports.weighings === 1 ? 'weighing' : 'weighings'}`}`}
-        , 5 % lost on the way.
+          : `, supports ${Math.round(100 * Math.exp(supports.share.ln))} % of the part ${supports.weighings === 0 ? 'until you weigh some' : `by ${supports.weighings} ${supports.weighings === 1 ? 'weighing' : 'weighings'}`}`}
+        , 5 % loss included.
       </p>
       <Pouring forecast={forecast} />
       {changes !== undefined && changes.changes.length > 0 && (
         <p className="mt-1 border-l-4 border-honey py-1 pl-3">
-          Since the last print with this profile changed:{' '}
+          Changes since the last print with this profile:{' '}
           {changes.changes.map(describeSettingChange).join(', ')}.
         </p>
       )}
@@ -76,7 +80,8 @@ export function ForecastPanel({
       {fillMl !== undefined && fillMl >= 1 && (
         <div className="mt-3">
           <p>
-            Pour <strong className="num">{Math.ceil(fillMl)} ml</strong> first, as this house fills its vat.
+            Top up <strong className="num">{Math.ceil(fillMl)} ml</strong> before the start (shop setting for
+            vat filling).
           </p>
           <PourForm
             key={fillMl}
@@ -90,9 +95,9 @@ export function ForecastPanel({
       <details className="mt-3" open={vat === undefined}>
         <summary className="font-semibold">
           {vat === undefined
-            ? 'How full is the vat?'
+            ? 'Vat level'
             : vatHolds !== undefined
-              ? `Vat: ${vatHolds} in it, to be emptied first`
+              ? `The vat holds ${vatHolds}; empty it first`
               : `Vat: ${Math.round(vat.levelMl)} of ${Math.round(vat.capacityMl)} ml`}
         </summary>
         <VatForm
@@ -107,26 +112,30 @@ export function ForecastPanel({
   );
 }
 
-function Pouring({ forecast: { outlook } }: Pick<ForecastPanelProps, 'forecast'>) {
-  if (outlook === undefined) return null;
+/** Resin over the clock, the top-ups, and the chance to run dry without them. */
+function Pouring({ forecast: { outlook, vat } }: Pick<ForecastPanelProps, 'forecast'>) {
+  if (outlook === undefined || vat === undefined) return null;
   if (outlook === 'tooMuch')
     return (
       <Problem>
-        one layer uses more than a full vat holds above its floor. Print fewer copies at once, or stand the
-        part another way.
+        one layer needs more resin than a full vat holds above its minimum level. Print fewer copies at once,
+        or change the orientation.
       </Problem>
     );
   const { plan, dryChance, lastSafeS } = outlook;
   const chance = Math.round(100 * dryChance);
   return (
     <>
+      {plan.resinMl > LEAST_SHOWN * vat.capacityMl && (
+        <VatChart levels={plan.levels} floorMl={vat.floorMl} capacityMl={vat.capacityMl} />
+      )}
       {plan.topUps.length === 0 && (
-        <p className="mt-1">The vat lasts: {Math.floor(plan.leftMl)} ml are left at the end.</p>
+        <p className="mt-1">The vat holds enough resin: {Math.floor(plan.leftMl)} ml are left at the end.</p>
       )}
       <ul>
         {plan.topUps.map(({ layer, clockS, addMl }) => (
           <li key={layer}>
-            Pour <strong className="num">{Math.ceil(addMl)} ml</strong> before layer{' '}
+            Top up <strong className="num">{Math.ceil(addMl)} ml</strong> before layer{' '}
             <span className="num">{layer + 1}</span>, about <span className="num">{clockOf(clockS)}</span>{' '}
             after the start.
           </li>
@@ -134,9 +143,9 @@ function Pouring({ forecast: { outlook } }: Pick<ForecastPanelProps, 'forecast'>
       </ul>
       {(chance > 0 || plan.topUps.length > 0) && (
         <p className="mt-1 border-l-4 border-honey py-1 pl-3">
-          If nobody pours, the vat runs dry in {chance} of 100 such prints.
+          Without topping up, the vat runs dry in {chance} of 100 such prints.
           {lastSafeS !== undefined &&
-            ` Pour by ${clockOf(lastSafeS)} after the start to be in time in 95 of 100.`}
+            ` Top up within ${clockOf(lastSafeS)} after the start. This is in time in 95 of 100 prints.`}
         </p>
       )}
     </>

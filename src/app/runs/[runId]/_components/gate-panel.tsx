@@ -12,7 +12,7 @@ export interface ShownQuestion {
   readonly title: string;
   readonly text: string;
   readonly caution?: string;
-  /** Where it is mended. */
+  /** Where to fix it. */
   readonly mend?: { readonly href: string; readonly says: string };
   readonly state: 'well' | 'open' | 'exception';
   readonly isKnownBad: boolean;
@@ -28,7 +28,7 @@ interface GatePanelProps {
 }
 
 const SPEEDS = [
-  { speed: 1, label: 'as fast as the wall clock' },
+  { speed: 1, label: 'real time' },
   { speed: 60, label: '60 times as fast' },
   { speed: 600, label: '600 times as fast' },
 ];
@@ -59,7 +59,7 @@ export function GatePanel({ runId, questions, isSimulated }: GatePanelProps) {
   return (
     <section aria-labelledby="gate-title">
       <h2 id="gate-title" className="text-lg">
-        Before the start
+        Pre-print checklist
       </h2>
       {gate.problem !== '' && <Problem>{gate.problem}</Problem>}
       <ul className="border-t border-hair">
@@ -74,22 +74,21 @@ export function GatePanel({ runId, questions, isSimulated }: GatePanelProps) {
           disabled={gate.isBusy}
           onClick={() => gate.well(toLook.map(({ key }) => key))}
         >
-          {toLook.length === 1 ? 'It is well' : `All ${toLook.length} are well`}
+          {toLook.length === 1 ? 'OK' : `All ${toLook.length} OK`}
         </Button>
       )}
       {settled.length > 0 && (
         <details className="mt-3" open={open.length === 0}>
           <summary className="text-sm underline">
-            {settled.length} answered, most of it by what is known
+            {settled.length} answered, most of them automatically
           </summary>
           <ul className="mt-1">
             {settled.map(({ key, title, text, state, isAnswered, reason }) => (
               <li key={key} className="border-b border-hair py-1 text-sm">
-                <strong>{title}.</strong>{' '}
-                {state === 'exception' ? `Not well, printed all the same: ${reason}` : text}{' '}
+                <strong>{title}.</strong> {state === 'exception' ? `Not OK, started anyway: ${reason}` : text}{' '}
                 {isAnswered && (
                   <button type="button" className="underline" onClick={() => gate.again(key)}>
-                    ask again<span className="sr-only">: {title}</span>
+                    Ask again<span className="sr-only">: {title}</span>
                   </button>
                 )}
               </li>
@@ -100,11 +99,11 @@ export function GatePanel({ runId, questions, isSimulated }: GatePanelProps) {
       {open.length === 0 && (
         <div className="mt-4 flex flex-wrap items-center gap-4">
           <Button weight="large" disabled={gate.isBusy} onClick={() => gate.start(speed)}>
-            {isSimulated ? 'Start it on the simulated printer' : 'It is started'}
+            {isSimulated ? 'Start on the simulated printer' : 'Start print'}
           </Button>
           {isSimulated && (
             <label className="text-sm text-soft">
-              Its clock runs{' '}
+              Clock speed{' '}
               <select
                 value={speed}
                 onChange={(event) => setSpeed(Number(event.target.value))}
@@ -146,7 +145,7 @@ function Question({ question, gate }: { question: ShownQuestion; gate: ReturnTyp
           <>
             {' '}
             <button type="button" className="text-sm underline" onClick={() => setRaised(true)}>
-              not so<span className="sr-only">: {title}</span>
+              Not OK<span className="sr-only">: {title}</span>
             </button>
           </>
         )}
@@ -155,7 +154,7 @@ function Question({ question, gate }: { question: ShownQuestion; gate: ReturnTyp
       {isAsked && (
         <div className="mt-1 flex flex-wrap items-end gap-3">
           <label className="min-w-56 flex-1 text-sm text-soft">
-            Print it all the same, because
+            Reason to start anyway
             <input
               value={reason}
               maxLength={300}
@@ -164,7 +163,7 @@ function Question({ question, gate }: { question: ShownQuestion; gate: ReturnTyp
             />
           </label>
           <Button disabled={gate.isBusy || reason.trim() === ''} onClick={() => gate.allTheSame(key, reason)}>
-            All the same<span className="sr-only">: {title}</span>
+            Start anyway<span className="sr-only">: {title}</span>
           </Button>
         </div>
       )}

@@ -37,7 +37,7 @@ export function LogOf({ view, pieces, failedPiece }: LogOfProps) {
         failures={listFailuresOf(bench().db, run.id).map(({ id, pieceId, kind, layer }) => ({
           id,
           pieceId: pieceId ?? undefined,
-          text: `${pieceId === null ? 'The whole plate' : (labels.get(pieceId) ?? 'A piece')}: ${KIND_WORDS[kind]}${layer === null ? '' : `, layer ${layer}`}`,
+          text: `${pieceId === null ? 'Whole plate' : (labels.get(pieceId) ?? 'A piece')}: ${KIND_WORDS[kind]}${layer === null ? '' : `, layer ${layer}`}`,
         }))}
         isWell={run.wellAt !== null}
         isSimulated={isSimulated}
@@ -58,7 +58,7 @@ export function LogOf({ view, pieces, failedPiece }: LogOfProps) {
           <Pictures
             jobId={items[0].job.id}
             runId={run.id}
-            title="Photos of what came off"
+            title="Photos of the result"
             pictures={listPicturesOfRun(bench().db, run.id).map(({ id, caption }) => ({ id, caption }))}
           />
         </div>

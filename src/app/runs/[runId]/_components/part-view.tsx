@@ -27,7 +27,7 @@ export function PartView({ part, onTap }: PartViewProps) {
     return (
       <div className="flex flex-wrap items-center gap-3">
         <Button onClick={() => void show()} disabled={stop !== undefined}>
-          Tap it on the part
+          Mark the place on the part
         </Button>
         {stop !== undefined && (
           <>
@@ -55,7 +55,7 @@ export function PartView({ part, onTap }: PartViewProps) {
       <svg
         viewBox={`${min[0] - MARGIN_MM} ${-max[1] - MARGIN_MM} ${width} ${height}`}
         role="img"
-        aria-label="The part from the front, the plate below: tap where it failed"
+        aria-label="Front view of the part with the plate below. Tap where it failed"
         className="max-h-80 w-full cursor-crosshair border-2 border-edge bg-sheet"
         style={{ aspectRatio: `${width} / ${height}`, maxWidth: `${(20 * width) / height}rem` }}
         onClick={tapped}
@@ -74,7 +74,7 @@ export function PartView({ part, onTap }: PartViewProps) {
         )}
       </svg>
       <figcaption className="text-sm text-soft">
-        From the front, the plate below. A tap fills in the height.
+        Front view, plate below. A tap fills in the height.
       </figcaption>
     </figure>
   );

@@ -53,18 +53,18 @@ export function PlateDesk({ runId, bed, items, pieces, waiting }: PlateDeskProps
   return (
     <section aria-labelledby="plate-title">
       <h2 id="plate-title" className="text-lg">
-        On the plate
+        Parts on the plate
       </h2>
       <PlateDrawing bed={bed} pieces={pieces} onMove={moves.move} />
       <p className="mt-1 text-sm text-soft">
-        From above, {bed.widthMm} × {bed.depthMm} mm
-        {bed.isKnown ? '' : ', assumed: say the size of the plate on the printer’s page'}. Drag a piece, or
-        press Enter on it and use the arrow keys.
+        Top view, {bed.widthMm} × {bed.depthMm} mm
+        {bed.isKnown ? '' : ', assumed: enter the plate size on the printer page'}. Drag a piece, or select
+        it, press Enter and use the arrow keys.
       </p>
       {wrong > 0 && (
         <p className="mt-1 border-l-4 border-plum py-1 pl-3">
-          {wrong === 1 ? 'One piece lies' : `${wrong} pieces lie`} off the plate or too near another. Arrange
-          the plate, or move {wrong === 1 ? 'it' : 'them'}; what finds no room needs a plate of its own.
+          {wrong === 1 ? 'One piece is' : `${wrong} pieces are`} off the plate or too close to another.
+          Arrange the plate, or move {wrong === 1 ? 'it' : 'them'}; pieces without room need a separate plate.
         </p>
       )}
       {moves.problem !== '' && <Problem>{moves.problem}</Problem>}
@@ -102,7 +102,7 @@ export function PlateDesk({ runId, bed, items, pieces, waiting }: PlateDeskProps
               <div className="w-44">
                 <TextField name="wallMm" defaultValue={item.wallMm ?? ''} placeholder="solid" />
               </div>
-              <Button type="submit">Set</Button>
+              <Button type="submit">Apply</Button>
             </ActionForm>
           </li>
         ))}
@@ -110,10 +110,10 @@ export function PlateDesk({ runId, bed, items, pieces, waiting }: PlateDeskProps
       <Places pieces={pieces} onMove={moves.move} />
       <div className="mt-3 flex flex-wrap gap-3">
         <Button onClick={moves.arrange} disabled={moves.isBusy}>
-          Arrange the plate
+          Arrange automatically
         </Button>
         <Button onClick={moves.putAway} disabled={moves.isBusy}>
-          Clear this plate
+          Clear plate
         </Button>
       </div>
       {waiting.length > 0 && (
@@ -121,13 +121,13 @@ export function PlateDesk({ runId, bed, items, pieces, waiting }: PlateDeskProps
           key={waiting.map(({ jobId }) => jobId).join()}
           form={addForm}
           action={addJob.bind(null, runId)}
-          label="Lay another job on it"
+          label="Add another job"
           className="mt-4 flex flex-wrap items-end gap-3 border-t border-hair pt-3"
         >
           <div className="min-w-56">
             <Choice
               name="jobId"
-              label="Another job for this plate"
+              label="Job"
               choices={waiting.map(({ jobId, name, attempt, isPrinted }) => ({
                 value: String(jobId),
                 label: `${name}, attempt ${attempt}${isPrinted ? ', printed before' : ''}`,
@@ -137,7 +137,7 @@ export function PlateDesk({ runId, bed, items, pieces, waiting }: PlateDeskProps
           <div className="w-24">
             <TextField name="copies" defaultValue={1} inputMode="numeric" />
           </div>
-          <Button type="submit">Lay it on</Button>
+          <Button type="submit">Add to plate</Button>
         </ActionForm>
       )}
     </section>
@@ -154,14 +154,14 @@ function Places({
 }) {
   return (
     <details className="mt-2">
-      <summary className="text-sm underline">Places as numbers</summary>
+      <summary className="text-sm underline">Positions as numbers</summary>
       <table className="mt-1 text-sm">
         <thead>
           <tr className="text-left text-soft">
             <th className="pr-3 font-normal">Piece</th>
             <th className="pr-3 font-normal">Right, mm</th>
-            <th className="pr-3 font-normal">Behind, mm</th>
-            <th className="font-normal">Turned</th>
+            <th className="pr-3 font-normal">Back, mm</th>
+            <th className="font-normal">Rotation</th>
           </tr>
         </thead>
         <tbody>
@@ -177,7 +177,7 @@ function Places({
                 <td key={side} className="pr-3">
                   <input
                     key={piece[side]}
-                    aria-label={`${side === 'xMm' ? 'Right' : 'Behind'} the middle, ${piece.label}`}
+                    aria-label={`${side === 'xMm' ? 'Right of' : 'Behind'} the centre, ${piece.label}`}
                     defaultValue={Math.round(piece[side] * 10) / 10}
                     inputMode="decimal"
                     className="num w-20 rounded-[4px] border border-edge bg-sheet px-2 py-1"
@@ -193,7 +193,7 @@ function Places({
                 <input
                   type="checkbox"
                   className="size-4"
-                  aria-label={`Turned by a quarter, ${piece.label}`}
+                  aria-label={`Rotated by 90°, ${piece.label}`}
                   checked={piece.isTurned}
                   onChange={(event) => onMove(piece, piece.xMm, piece.yMm, event.target.checked)}
                 />

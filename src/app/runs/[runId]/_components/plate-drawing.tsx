@@ -18,7 +18,7 @@ export interface ShownPiece {
   readonly yMm: number;
   readonly isTurned: boolean;
   readonly issue?: PlaceIssue;
-  /** Noted as failed. */
+  /** Recorded as failed. */
   readonly isFailed?: boolean;
 }
 
@@ -59,7 +59,7 @@ export function PlateDrawing({ bed, pieces, onMove }: PlateDrawingProps) {
       <div
         ref={frame}
         role="group"
-        aria-label={`Plate from above, ${round(bed.widthMm)} by ${round(bed.depthMm)} mm`}
+        aria-label={`Top view of the plate, ${round(bed.widthMm)} by ${round(bed.depthMm)} mm`}
         className="relative w-full overflow-clip border-2 border-edge bg-sheet bg-[linear-gradient(var(--color-hair)_1px,transparent_1px),linear-gradient(90deg,var(--color-hair)_1px,transparent_1px)]"
         style={{ aspectRatio: `${bed.widthMm} / ${bed.depthMm}`, backgroundSize: grid }}
       >
@@ -93,7 +93,7 @@ function Piece({
   const [focused, setFocused] = useState(false);
   const [widthMm, depthMm] = isTurned ? [piece.depthMm, piece.widthMm] : [piece.widthMm, piece.depthMm];
   const percent = (mm: number, of: number) => `${(100 * mm) / of}%`;
-  const says = `${label}, ${round(xMm)} right and ${round(yMm)} behind the middle${issue === undefined ? '' : `, ${describePlaceIssue(issue)}`}${isFailed ? ', failed' : ''}`;
+  const says = `${label}, ${round(xMm)} right of and ${round(yMm)} behind the centre${issue === undefined ? '' : `, ${describePlaceIssue(issue)}`}${isFailed ? ', failed' : ''}`;
   return (
     <div
       ref={setNodeRef}

@@ -30,14 +30,16 @@ async function readPart(
   layerMm: number,
 ): Promise<string> {
   const response = await fetch(source);
-  if (!response.ok) return `The file of ${name} is not there. Bring it in again under Need.`;
+  if (!response.ok) return `The file of ${name} is missing. Import it again in Need.`;
   const opened = await worker.open(new Uint8Array(await response.arrayBuffer()), () => {});
   if (!opened.ok) return `${name}: ${describeMeshIssue(opened.issue)}`;
   const problem = await sendLayers({ part: key, layerMm, ...(await worker.layers(layerMm, wallMm)) });
   return problem === '' ? '' : `${name}: ${problem}`;
 }
 
-/** Reads the layers of parts that nobody read at this height, one after the other, and then shows the plate anew. */
+/**
+ * Reads the layers of parts that are not known at this layer height, one after the other, and then refreshes the plate.
+ */
 export function ReadLayers({ runId, parts, layerMm }: ReadLayersProps) {
   const router = useRouter();
   const [problem, setProblem] = useState('');
@@ -55,7 +57,7 @@ export function ReadLayers({ runId, parts, layerMm }: ReadLayersProps) {
     };
     readAll()
       .catch((error: Error) => {
-        if (!(error instanceof Stopped)) setProblem('A part could not be read here. Load the page again.');
+        if (!(error instanceof Stopped)) setProblem('A part could not be read. Reload the page.');
       })
       .finally(() => worker.stop());
     return () => worker.stop();

@@ -33,7 +33,7 @@ async function askRun(runId: number): Promise<Heard | 'lost'> {
   return response.ok ? ((await response.json()) as Heard) : 'lost';
 }
 
-/** What the printer of a run says, asked every few seconds; when it is done, the page is shown anew. */
+/** What the printer of a plate reports, asked every few seconds; when it is done, the page is refreshed. */
 function useReports(runId: number, isHeard: boolean): Heard | 'lost' | undefined {
   const router = useRouter();
   const [heard, setHeard] = useState<Heard | 'lost'>();
@@ -52,9 +52,9 @@ function useReports(runId: number, isHeard: boolean): Heard | 'lost' | undefined
 }
 
 const EVENT_WORDS: Readonly<Record<RunEvent['code'], (event: RunEvent) => string>> = {
-  earlyLook: () => 'Look whether it holds to the plate',
-  pour: (event) => `Pour ${event.code === 'pour' ? Math.ceil(event.ml) : ''} ml`,
-  end: () => 'It ends',
+  earlyLook: () => 'Check that it sticks to the plate',
+  pour: (event) => `Top up ${event.code === 'pour' ? Math.ceil(event.ml) : ''} ml`,
+  end: () => 'End of print',
 };
 
 /** A print that runs: where it is, what comes next, and what is done about it. */
@@ -90,22 +90,22 @@ export function RunningDesk(props: RunningDeskProps) {
       </p>
       <Where standing={standing} layers={print.layers} />
       <p className="text-soft">
-        Ends about <strong className="num text-ink">{momentOn(wallAt(end.middleS), now)}</strong>
+        Ends at about <strong className="num text-ink">{momentOn(wallAt(end.middleS), now)}</strong>
         {wallAt(end.lateS) - wallAt(end.earlyS) < 120_000 ? (
-          ', known to the minute'
+          ', accurate to the minute'
         ) : (
           <>
             , between <span className="num">{momentOn(wallAt(end.earlyS), now)}</span> and{' '}
             <span className="num">{momentOn(wallAt(end.lateS), now)}</span>
           </>
         )}
-        {speed > 1 && `; the printer’s clock runs ${speed} times as fast`}.
+        {speed > 1 && `; the printer clock runs ${speed} times as fast`}.
       </p>
       <CallNote isRunning />
       <Voice heard={heard} now={now} />
       {standing.isOverdue && (
         <p className="mt-2 border-l-4 border-plum py-1 pl-3">
-          It should have ended by now even at its slowest. Look at the printer, and end or stop it here.
+          Even the slowest estimate has passed. Check the printer, then record the end or the stop here.
         </p>
       )}
       <ol className="mt-3 border-t border-hair">
@@ -124,8 +124,8 @@ export function RunningDesk(props: RunningDeskProps) {
       </ol>
       {next.event.code === 'pour' && (
         <Caution>
-          Pause the printer before you lift its lid: the plate moves, and daylight cures resin. Gloves and eye
-          protection; pour slowly along the wall of the vat, paper ready for spills.
+          Pause the printer before you lift its lid: the plate moves, and daylight cures resin. Wear gloves
+          and eye protection. Pour slowly along the wall of the vat, with paper ready for spills.
         </Caution>
       )}
       <div className="mt-3 grid gap-3">
@@ -156,7 +156,7 @@ function Where({ standing: { layer, heightMm }, layers }: { standing: Standing; 
       <progress
         className="my-1 block h-3 w-full accent-juniper"
         value={share}
-        aria-label="Share of the layers that are through"
+        aria-label="Share of layers printed"
       />
       <p>
         layer <span className="num">{Math.min(layers, layer + 1)}</span> of{' '}
@@ -172,22 +172,24 @@ function Voice({ heard, now }: { heard: Heard | 'lost' | undefined; now: number 
   if (heard === 'lost')
     return (
       <p role="status" className="mt-2 border-l-4 border-honey py-1 pl-3">
-        The bench does not answer; the clock here runs on. What is tapped now is not kept.
+        The server does not respond. The clock keeps running, but taps are not saved now.
       </p>
     );
   if (heard.code === 'silent')
     return (
       <p role="status" className="mt-2 border-l-4 border-honey py-1 pl-3">
-        The printer does not answer
-        {heard.lastAt === undefined ? '' : `, last at ${momentOn(new Date(heard.lastAt).getTime(), now)}`}.
-        Times go by its plan until it does; go and look.
+        The printer does not respond
+        {heard.lastAt === undefined
+          ? ''
+          : `, last response ${momentOn(new Date(heard.lastAt).getTime(), now)}`}
+        . Times follow the plan until it responds. Go and check the printer.
       </p>
     );
   if (heard.report.state !== 'stopped') return null;
   return (
     <p role="status" className="mt-2 border-l-4 border-plum py-1 pl-3">
-      The printer says that it stopped at layer {heard.report.layer + 1}. Note below why, as far as you see
-      it.
+      The printer reports a stop at layer {heard.report.layer + 1}. Enter the cause below, as far as you can
+      see it.
     </p>
   );
 }
@@ -202,11 +204,11 @@ function Told({ printerId }: Pick<RunningDeskProps, 'printerId'>) {
     });
   return (
     <details>
-      <summary className="text-sm underline">The simulated printer</summary>
+      <summary className="text-sm underline">Simulated printer</summary>
       <div className="mt-2 flex flex-wrap gap-3">
-        <Button onClick={() => tell('stop')}>Have it stop</Button>
-        <Button onClick={() => tell('silence')}>Have it fall silent</Button>
-        <Button onClick={() => tell('speak')}>Have it answer again</Button>
+        <Button onClick={() => tell('stop')}>Simulate a stop</Button>
+        <Button onClick={() => tell('silence')}>Simulate no response</Button>
+        <Button onClick={() => tell('speak')}>Restore response</Button>
       </div>
     </details>
   );

@@ -13,7 +13,7 @@ interface PourFormProps {
   readonly runId: number;
   /** Layer that prints; left out before the start. */
   readonly layer?: number;
-  /** What is wanted. */
+  /** What is needed. */
   readonly ml?: number;
   readonly bottles: readonly BottleChoice[];
   readonly bottleId?: number;
@@ -24,7 +24,7 @@ export function PourForm({ runId, layer, ml, bottles, bottleId }: PourFormProps)
   const [key, setKey] = useState(() => uuid());
   return (
     <details>
-      <summary className="font-semibold">Resin was poured in</summary>
+      <summary className="font-semibold">Record added resin</summary>
       <ActionForm
         form={pourForm}
         action={async (before, data) => {
@@ -32,7 +32,7 @@ export function PourForm({ runId, layer, ml, bottles, bottleId }: PourFormProps)
           if (answer.ok) setKey(uuid());
           return answer;
         }}
-        label="Resin was poured in"
+        label="Record added resin"
         className="mt-2 flex flex-wrap items-end gap-3"
       >
         <input type="hidden" name="clientKey" value={key} />
@@ -40,8 +40,8 @@ export function PourForm({ runId, layer, ml, bottles, bottleId }: PourFormProps)
         <div className="w-32">
           <TextField name="ml" defaultValue={ml} />
         </div>
-        <BottleField bottles={bottles} bottleId={bottleId} none="no bottle of the shelf" />
-        <Button type="submit">Poured</Button>
+        <BottleField bottles={bottles} bottleId={bottleId} none="no bottle" />
+        <Button type="submit">Save added resin</Button>
       </ActionForm>
     </details>
   );
@@ -52,11 +52,11 @@ export function EndForm({ runId, isExpected }: { runId: number; isExpected: bool
   const [seen, setSeen] = useState('now');
   return (
     <details open={isExpected}>
-      <summary className="font-semibold">It is through</summary>
+      <summary className="font-semibold">Finish print</summary>
       <ActionForm
         form={endForm}
         action={saveEnd.bind(null, runId)}
-        label="It is through"
+        label="Finish print"
         className="mt-2 flex flex-wrap items-end gap-3"
       >
         <div className="min-w-56">
@@ -66,8 +66,8 @@ export function EndForm({ runId, isExpected }: { runId: number; isExpected: bool
             onChange={(event) => setSeen(event.target.value)}
             choices={[
               { value: 'now', label: 'just now' },
-              { value: 'at', label: 'at the time on its display' },
-              { value: 'unseen', label: 'some time ago, nobody saw when' },
+              { value: 'at', label: 'at the time on the printer display' },
+              { value: 'unseen', label: 'earlier, time unknown' },
             ]}
           />
         </div>
@@ -77,7 +77,7 @@ export function EndForm({ runId, isExpected }: { runId: number; isExpected: bool
           </div>
         )}
         <Button type="submit" weight={isExpected ? 'large' : 'plain'}>
-          Off the printer
+          Finish print
         </Button>
       </ActionForm>
     </details>
@@ -94,11 +94,11 @@ interface StopFormProps {
 export function StopForm({ runId, layer, isStopped }: StopFormProps) {
   return (
     <details open={isStopped}>
-      <summary className="font-semibold">It was stopped</summary>
+      <summary className="font-semibold">Report a stop</summary>
       <ActionForm
         form={stopForm}
         action={saveStop.bind(null, runId)}
-        label="It was stopped"
+        label="Report a stop"
         className="mt-2 grid gap-3 sm:grid-cols-[8rem_1fr]"
       >
         <TextField name="layer" defaultValue={layer} inputMode="numeric" />
@@ -106,11 +106,11 @@ export function StopForm({ runId, layer, isStopped }: StopFormProps) {
         <Tick name="isUsable" className="sm:col-span-2" />
         <div className="sm:col-span-2">
           <Caution>
-            Let the plate rise all the way before you reach in. What came off lies in the vat: filter it and
-            feel along the film with a soft spatula before the next print.
+            Let the plate rise to the top before you reach in. Detached parts are in the vat: filter the resin
+            and feel along the film with a soft spatula before the next print.
           </Caution>
           <Button type="submit" className="mt-1">
-            Keep it as stopped
+            Save stop
           </Button>
         </div>
       </ActionForm>
@@ -131,7 +131,7 @@ export function WeighForm({ runId, scale }: { runId: number; scale?: ScaleShown 
     <ActionForm
       form={weighForm}
       action={saveWeighing.bind(null, runId)}
-      label="Supports and parts weighed"
+      label="Weigh supports and parts"
       className="mt-2 flex flex-wrap items-end gap-3"
     >
       <div className="w-28">
@@ -150,12 +150,12 @@ export function WeighForm({ runId, scale }: { runId: number; scale?: ScaleShown 
           ]}
         />
       </div>
-      <Button type="submit">Keep the weights</Button>
+      <Button type="submit">Save weights</Button>
       {scale !== undefined && (
         <Button
           onClick={() => setWeights({ parts: String(scale.partsG), supports: String(scale.supportsG) })}
         >
-          Read the simulated scale
+          Read simulated scale
         </Button>
       )}
     </ActionForm>

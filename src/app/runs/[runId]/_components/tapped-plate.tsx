@@ -3,13 +3,13 @@
 import type { MouseEvent } from 'react';
 import type { ShownPiece } from './plate-drawing';
 
-/** Where on a piece somebody tapped, from its middle as it lies in its file, mm. */
+/** Where somebody tapped on a piece, from its centre in its file, mm. */
 export type PartPlace = readonly [x: number, y: number];
 
 interface TappedPlateProps {
   readonly bed: { readonly widthMm: number; readonly depthMm: number };
   readonly pieces: readonly ShownPiece[];
-  /** Noted before. */
+  /** Recorded before. */
   readonly failed: ReadonlySet<number>;
   readonly chosen: readonly number[];
   readonly place?: PartPlace;
@@ -21,7 +21,7 @@ export function TappedPlate({ bed, pieces, failed, chosen, place, onTap }: Tappe
   return (
     <div
       role="group"
-      aria-label="Plate from above: tap what failed"
+      aria-label="Top view of the plate: tap what failed"
       className="relative w-full overflow-clip border-2 border-edge bg-sheet"
       style={{ aspectRatio: `${bed.widthMm} / ${bed.depthMm}` }}
     >
@@ -46,7 +46,7 @@ interface TappedPieceProps extends Pick<TappedPlateProps, 'bed' | 'place' | 'onT
   readonly isChosen: boolean;
 }
 
-/** A piece turned by a quarter has its own X along the plate's Y. */
+/** A piece rotated by 90° has its own X along the plate's Y. */
 const fromPlate = (x: number, y: number, isTurned: boolean): PartPlace => (isTurned ? [y, -x] : [x, y]);
 const toPlate = ([x, y]: PartPlace, isTurned: boolean): PartPlace => (isTurned ? [-y, x] : [x, y]);
 
@@ -78,7 +78,7 @@ function TappedPiece({ piece, bed, isFailed, isChosen, place, onTap }: TappedPie
     >
       <span className="px-0.5">
         {label}
-        {isFailed && <span className="sr-only">, noted as failed</span>}
+        {isFailed && <span className="sr-only">, marked as failed</span>}
       </span>
       {place !== undefined && (
         <span

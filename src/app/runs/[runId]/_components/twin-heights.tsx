@@ -20,11 +20,9 @@ export function TwinHeights({ height: { layer, areasMm2, layerMm }, plannedS }: 
   if (failed === undefined) return null;
   return (
     <div className="mt-3 text-sm">
-      <p>
-        <strong>There:</strong> {describeLayerFacts(failed)}.
-      </p>
+      <p>{describeLayerFacts(failed)}.</p>
       <details className="mt-1">
-        <summary>A region like it, at another height</summary>
+        <summary>Similar region at another height</summary>
         <PlainField
           name="twin"
           label="Its layer, height or time after the start"
@@ -35,7 +33,7 @@ export function TwinHeights({ height: { layer, areasMm2, layerMm }, plannedS }: 
         <p role="status" className="mt-1">
           {typed !== '' &&
             twin === undefined &&
-            `This plate has ${areasMm2.length} layers; that is none of them.`}
+            `This plate has ${areasMm2.length} layers. That layer does not exist.`}
           {twin !== undefined && `${describeLayerFacts(twin)}. ${describeTwin(failed, twin)}`}
         </p>
       </details>

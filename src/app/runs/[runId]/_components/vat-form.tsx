@@ -34,11 +34,11 @@ export function VatForm({ printerId, vat }: VatFormProps) {
     <ActionForm
       form={vatForm}
       action={saveVat.bind(null, printerId)}
-      label="The vat"
+      label="Vat level"
       className="mt-2 grid gap-3 sm:grid-cols-3"
     >
       <TextField name="capacityMl" defaultValue={vat?.capacityMl} />
-      <TextField name="floorMl" defaultValue={vat?.floorMl} hint="The film must stay covered." />
+      <TextField name="floorMl" defaultValue={vat?.floorMl} hint="Resin must always cover the film." />
       <Choice
         name="by"
         value={by}
@@ -53,7 +53,7 @@ export function VatForm({ printerId, vat }: VatFormProps) {
         <TextField key={name} name={name} defaultValue={known[name]} />
       ))}
       <Button type="submit" className="justify-self-start self-end">
-        Keep the level
+        Save level
       </Button>
     </ActionForm>
   );

@@ -11,22 +11,22 @@ import { TwinHeights } from './twin-heights';
 
 interface WhyPanelProps {
   readonly view: CaseView;
-  /** Of a simulated printer, and whether anything ails it still; undefined: it is a real one. */
+  /** Of a simulated printer, and whether it still has a fault; undefined for a real one. */
   readonly simulated?: { readonly ails: boolean };
 }
 
-/** Why it failed, as far as can be told, and the one test that would tell most. */
+/** Likely causes of a failure, and the test that would be most informative. */
 export function WhyPanel({ view, simulated }: WhyPanelProps) {
   const { run, causes, named, reasons, tests, checked, changes, found, tables, loss, height, noted } = view;
   const shown = causes.filter(({ chance }, i) => i < 3 || chance >= 0.1).slice(0, 5);
   return (
     <section aria-labelledby="why-title" className="mt-8">
       <h2 id="why-title" className="text-lg">
-        Why
+        Likely causes
       </h2>
       <p className={`border-l-4 py-1 pl-3 ${named === undefined ? 'border-honey' : 'border-juniper'}`}>
         {named === undefined
-          ? 'Nobody can tell yet: no cause is likelier than all others together. One test would tell more than a change made blind.'
+          ? 'Not enough data: no single cause is more likely than all others together. One test tells more than a random change.'
           : `Likely ${CAUSE_WORDS[named]}. ${MEND_WORDS[named]}`}
       </p>
       <div className="mt-3 grid gap-8 *:min-w-0 lg:grid-cols-2">
@@ -50,7 +50,7 @@ export function WhyPanel({ view, simulated }: WhyPanelProps) {
               ))}
             </tbody>
           </table>
-          <h3 className="mt-4 font-semibold">What it is judged by</h3>
+          <h3 className="mt-4 font-semibold">Evidence</h3>
           <ul className="list-disc pl-5 text-sm">
             {reasons.slice(0, 6).map(({ evidence, seen, ln }) => (
               <li key={evidence}>
@@ -63,25 +63,26 @@ export function WhyPanel({ view, simulated }: WhyPanelProps) {
           </ul>
           <p className="text-sm">
             <Link href="/house/causes" className="underline">
-              The chances it goes by
+              Edit the start chances
             </Link>
           </p>
           {loss !== undefined && (
             <p className="mt-2 text-sm">
-              <strong>Lost:</strong> <span className="num">{loss.hours.toFixed(1)}</span> h of the printer,{' '}
-              <span className="num">{Math.round(loss.ml)}</span> ml,{' '}
-              <span className="num">{loss.money.toFixed(1)}</span> in the shop’s own money.
+              <strong>Loss:</strong> <span className="num">{loss.hours.toFixed(1)}</span> printer hours,{' '}
+              <span className="num">{Math.round(loss.ml)}</span> ml resin, cost{' '}
+              <span className="num">{loss.money.toFixed(1)}</span>.
             </p>
           )}
           <WhereLine view={view} />
           {height !== undefined && <TwinHeights height={height} plannedS={run.plan?.plannedS ?? 0} />}
           {checked.length > 0 && (
             <p className="mt-2 text-sm">
-              Check had said there:{' '}
+              Check reported there:{' '}
               {checked
                 .slice(0, 3)
-                .map(({ job, finding }) => `${job}: ${describeFinding(finding)}`)
-                .join(' ')}
+                .map(({ job, finding }) => `${job}: ${describeFinding(finding).title}`)
+                .join('; ')}{' '}
+              .
             </p>
           )}
           {changes !== undefined && (
@@ -111,13 +112,13 @@ function WhereLine({ view: { where, printsLookedAt } }: { view: CaseView }) {
   const prints = printsLookedAt === 1 ? 'this print' : `${printsLookedAt} failed prints of this printer`;
   return (
     <p className="mt-3 text-sm">
-      <strong>Where:</strong>{' '}
+      <strong>Location:</strong>{' '}
       {verdict.code === 'tooFew' &&
-        `${verdict.failures === 1 ? 'one failure' : `${verdict.failures} failures`} on record: too few to tell whether they come together. Tap the place of the next one too.`}
+        `Only ${verdict.failures === 1 ? 'one failure' : `${verdict.failures} failures`} recorded: not enough data to see whether failures cluster. Mark the place of the next failure too.`}
       {verdict.code === 'told' &&
-        `failures of ${prints} come together ${listAnd(verdict.common.map(describeCommon))}; chance alone would hardly do it.`}
+        `failures of ${prints} cluster ${listAnd(verdict.common.map(describeCommon))}. This is unlikely to be chance.`}
       {verdict.code === 'notTold' &&
-        `failures of ${prints} do not come together more than chance would have it${verdict.power === undefined || verdict.power < 0.5 ? '; with so few, a true place would often go unseen' : ''}.`}
+        `failures of ${prints} do not cluster more than expected by chance${verdict.power === undefined || verdict.power < 0.5 ? '; with so few failures, a real cluster often stays hidden' : ''}.`}
     </p>
   );
 }
@@ -131,10 +132,10 @@ interface ChangedSinceProps {
 /** The difference to the last good print, each noted change with its reason, or the question for it. */
 function ChangedSince({ changes, noted, profileId }: ChangedSinceProps) {
   if (changes.length + noted.length === 0)
-    return <p className="mt-2 text-sm">Nothing that is on record changed since the last good print.</p>;
+    return <p className="mt-2 text-sm">No recorded change since the last good print.</p>;
   return (
     <div className="mt-2 text-sm">
-      <p>Changed since the last good print:</p>
+      <p>Recorded changes since the last good print:</p>
       <ul className="list-disc pl-5">
         {changes.map((change) => (
           <li key={change.name}>{describeSettingChange(change)}</li>
@@ -144,7 +145,7 @@ function ChangedSince({ changes, noted, profileId }: ChangedSinceProps) {
             {describeChange(change)}, {dayOf(change.at)}:{' '}
             {change.note === '' ? (
               <Link href={`/printers/${profileId}#changes-title`} className="underline">
-                no reason was given
+                no reason given
               </Link>
             ) : (
               change.note

@@ -29,25 +29,25 @@ function Bottle({ resinId, bottle }: { resinId: number; bottle: ShelvedBottle })
           <span className="num">{Math.round(fullMl)}</span> ml left
         </span>
         <button type="button" className={SMALL} onClick={() => void noteShaken(newKey(), resinId, id)}>
-          Shaken<span className="sr-only">: {name}</span>
+          Mark as shaken<span className="sr-only">: {name}</span>
         </button>
         <button type="button" className={SMALL} onClick={() => void removeBottle(newKey(), resinId, id)}>
-          Empty, thrown away<span className="sr-only">: {name}</span>
+          Mark as empty<span className="sr-only">: {name}</span>
         </button>
       </p>
       <details>
-        <summary className="text-sm text-soft">What is left</summary>
+        <summary className="text-sm text-soft">Update remaining volume</summary>
         <ActionForm
           form={leftForm}
           action={saveLeft.bind(null, resinId, id)}
-          label={`What is left in ${name}`}
+          label={`Remaining volume in ${name}`}
           className="mt-1 grid grid-cols-3 items-end gap-2"
         >
           <TextField name="leftMl" />
           <TextField name="weighedG" />
           <TextField name="emptyG" />
           <Button type="submit" className="col-span-3 justify-self-start">
-            Keep what is left
+            Save remaining volume
           </Button>
         </ActionForm>
       </details>
@@ -59,18 +59,18 @@ function Bottle({ resinId, bottle }: { resinId: number; bottle: ShelvedBottle })
 export function Bottles({ resinId, bottles }: { resinId: number; bottles: readonly ShelvedBottle[] }) {
   return (
     <>
-      {bottles.length === 0 && <p className="text-soft">None noted.</p>}
+      {bottles.length === 0 && <p className="text-soft">No bottles recorded.</p>}
       <ul>
         {bottles.map((bottle) => (
           <Bottle key={bottle.id} resinId={resinId} bottle={bottle} />
         ))}
       </ul>
       <details className="mt-2">
-        <summary className="text-sm text-soft">Another bottle</summary>
+        <summary className="text-sm text-soft">Add bottle</summary>
         <ActionForm
           form={bottleForm}
           action={saveBottle.bind(null, resinId)}
-          label="Another bottle"
+          label="Add bottle"
           className="mt-2 grid grid-cols-2 items-end gap-2"
         >
           <TextField name="batch" />
@@ -78,7 +78,7 @@ export function Bottles({ resinId, bottles }: { resinId: number; bottles: readon
           <TextField name="fullMl" />
           <TextField name="leftMl" />
           <Button type="submit" className="justify-self-start">
-            Note the bottle
+            Save bottle
           </Button>
         </ActionForm>
       </details>

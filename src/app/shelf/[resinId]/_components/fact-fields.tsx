@@ -7,7 +7,7 @@ import { describeAlone, describeClarity, describeFamily, factsForm } from '@/sub
 import { ActionForm, Button, Choice, TextArea, TextField, Tick } from '@/ui';
 import { saveFacts } from '../../actions';
 
-const open = { value: '', label: 'nobody says' };
+const open = { value: '', label: 'unknown' };
 
 function Line({ name, text }: { name: string; text: string }) {
   return (
@@ -19,34 +19,37 @@ function Line({ name, text }: { name: string; text: string }) {
 }
 
 const listed = (words: readonly (string | number)[] | undefined, none: string) =>
-  words === undefined ? 'nobody says' : words.length === 0 ? none : words.join(', ');
+  words === undefined ? 'unknown' : words.length === 0 ? none : words.join(', ');
 
 /** What is known of a resin in words; a fact left open is unknown and passes nothing. */
 export function FactFields({ resinId, sheet }: { resinId: number; sheet: ResinSheet }) {
   return (
     <>
       <ul className="text-sm">
-        <Line name="look" text={sheet.clarity ?? 'nobody says'} />
-        <Line name="washes in" text={listed(sheet.washLiquids?.map(describeLiquid), 'nothing known')} />
+        <Line name="appearance" text={sheet.clarity ?? 'unknown'} />
+        <Line name="wash liquids" text={listed(sheet.washLiquids?.map(describeLiquid), 'unknown')} />
         <Line
-          name="light engine"
+          name="wavelength"
           text={listed(
             sheet.lightNm?.map((nm) => `${nm} nm`),
             'none',
           )}
         />
-        <Line name="neat" text={sheet.alone === undefined ? 'nobody says' : describeAlone(sheet.alone)} />
+        <Line
+          name="undiluted use"
+          text={sheet.alone === undefined ? 'unknown' : describeAlone(sheet.alone)}
+        />
         <Line name="rated for" text={listed(sheet.rated, 'nothing')} />
         {sheet.cautions.map((caution) => (
           <Line key={caution} name="caution" text={caution} />
         ))}
       </ul>
       <details className="mt-2">
-        <summary className="text-sm text-soft">Change</summary>
+        <summary className="text-sm text-soft">Edit</summary>
         <ActionForm
           form={factsForm}
           action={saveFacts.bind(null, resinId)}
-          label="Facts in words"
+          label="Other datasheet facts"
           className="mt-2 grid gap-3"
         >
           <Choice
@@ -65,7 +68,7 @@ export function FactFields({ resinId, sheet }: { resinId: number; sheet: ResinSh
             choices={[open, ...ALONE.map((each) => ({ value: each, label: describeAlone(each) }))]}
           />
           <fieldset>
-            <legend className="mb-1 text-sm text-soft">Washes in</legend>
+            <legend className="mb-1 text-sm text-soft">Wash liquids</legend>
             <Tick name="washKnown" defaultChecked={sheet.washLiquids !== undefined} />
             <LiquidTicks ticked={sheet.washLiquids} />
           </fieldset>
@@ -78,7 +81,7 @@ export function FactFields({ resinId, sheet }: { resinId: number; sheet: ResinSh
           />
           <TextArea name="cautions" defaultValue={sheet.cautions.join('\n')} rows={3} />
           <Button type="submit" className="justify-self-start">
-            Keep this
+            Save facts
           </Button>
         </ActionForm>
       </details>

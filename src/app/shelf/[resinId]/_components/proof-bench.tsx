@@ -6,7 +6,7 @@ import { ActionForm, Button, Tabs, TextField } from '@/ui';
 import { saveProof } from '../../actions';
 import { ProofFields } from './proof-fields';
 
-/** The bench proofs, one form a kind; what it shows is told as soon as it is kept. */
+/** The resin tests, one form per kind; the result is shown as soon as a test is saved. */
 export function ProofBench({ resinId, today }: { resinId: number; today: string }) {
   const tabs = PROOF_KINDS.map((kind) => {
     const { title, shows } = describeProofKind(kind);
@@ -20,7 +20,7 @@ export function ProofBench({ resinId, today }: { resinId: number; today: string 
           label={title}
           className="grid items-end gap-3 sm:grid-cols-4"
         >
-          <p className="sm:col-span-4">Shows {shows}.</p>
+          <p className="sm:col-span-4">Result: {shows}.</p>
           <input type="hidden" name="kind" value={kind} />
           <ProofFields kind={kind} resinId={resinId} />
           <TextField name="on" type="date" defaultValue={today} />
@@ -28,11 +28,11 @@ export function ProofBench({ resinId, today }: { resinId: number; today: string 
             <TextField name="note" />
           </div>
           <Button type="submit" weight="main">
-            Keep this proof
+            Save test
           </Button>
         </ActionForm>
       ),
     };
   });
-  return <Tabs label="Kinds of proof" tabs={tabs} />;
+  return <Tabs label="Test types" tabs={tabs} />;
 }

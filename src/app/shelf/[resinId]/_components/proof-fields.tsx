@@ -25,7 +25,7 @@ function BendFields({ resinId }: { resinId: number }) {
   const fill = async () => {
     const turn = (filled?.turn ?? 0) + 1;
     const test = await bendOnSimulated(resinId, turn);
-    if (test === undefined) setSaid('No simulated printer stands on this bench: load a real bar.');
+    if (test === undefined) setSaid('No simulated printer in this workshop. Test a real bar.');
     else setFilled({ test, turn });
   };
   const test = filled?.test;
@@ -37,12 +37,12 @@ function BendFields({ resinId }: { resinId: number }) {
           <Link href="/gauges?choice=bar" className="underline">
             gauge
           </Link>
-          , wash and cure them as usual, and read within half a minute of each weight.
+          , wash and cure them as usual, and read each weight within half a minute.
         </span>
-        <Button onClick={() => void fill()}>Let the simulated bench load it</Button>
+        <Button onClick={() => void fill()}>Run simulated test</Button>
         <span role="status">{said}</span>
       </p>
-      {/* Filled anew, the fields take their new start values. */}
+      {/* A new key gives the fields their new default values. */}
       <div key={filled?.turn ?? 0} className="contents">
         <Held />
         <TextField name="spanMm" defaultValue={test?.spanMm ?? ''} />
@@ -93,14 +93,14 @@ function BreakFields() {
       </div>
       <Tick
         name="broke"
-        hint="(untick when bending ended first)"
+        hint="(untick if the bars bent without breaking)"
         defaultChecked
         className="self-end pb-2 sm:col-span-2"
       />
       <div className="sm:col-span-4">
         <Caution>
-          Brittle bars break into flying splinters: eyes covered, hands behind a cloth, bend slowly, nobody
-          beside you.
+          Brittle bars break into flying splinters: cover your eyes, keep your hands behind a cloth, bend
+          slowly, and let nobody stand beside you.
         </Caution>
       </div>
     </>
@@ -117,21 +117,21 @@ function SagFields() {
 
         choices={BATHS.map((bath) => ({
           value: bath,
-          label: bath === 'water' ? 'water, to 95 °C' : 'an oven, in air',
+          label: bath === 'water' ? 'water, to 95 °C' : 'an oven (air)',
         }))}
       />
       <TextField name="thermometerK" defaultValue="1" />
       <ProofRows columns={PROOF_COLUMNS.sag} />
       <div className="space-y-2 sm:col-span-4">
         <p className="text-sm text-soft">
-          Five minutes a step; the first row is the cold start. It counts as giving way once the sag has grown
-          by that of {SAG_STRAIN * 100} % strain. It is a bending test of a bar, not a safety rating of a
-          part.
+          Wait five minutes per step. The first row is the cold start. The bar counts as yielded when the sag
+          grows by that of {SAG_STRAIN * 100} % strain. This is a bending test of a bar, not a safety rating
+          of a part.
         </p>
         <Caution>
-          Kettle: steam and spilled water scald, and hot bars bend in the fingers; use tongs. Oven: never one
-          used for food, resin fumes need air, and stay with it. Neither proves a part that holds pressure,
-          mains or a person.
+          Kettle: steam and spilled water scald, and hot bars bend in the fingers; use tongs. Oven: use one
+          that is never used for food. Resin fumes need ventilation. Stay with the oven. Neither test
+          qualifies a part that holds pressure, mains voltage or a person.
         </Caution>
       </div>
     </>
@@ -148,8 +148,8 @@ function DropFields() {
         <TextField name="brokenM" placeholder="1.8" />
       </div>
       <p className="text-sm text-soft sm:col-span-4">
-        One height a fall, of a spare part or a bar on a hard floor, in several ways of landing. Five whole
-        falls show little more than an even chance with certainty; eyes covered.
+        Drop a spare part or a bar onto a hard floor. Enter one height per drop, and let it land in different
+        ways. Five unbroken drops prove little more than a 50 % chance of survival. Wear eye protection.
       </p>
     </>
   );
@@ -161,7 +161,7 @@ function YellowingFields() {
       <TextField name="accepted" defaultValue="1" />
       <ProofRows columns={PROOF_COLUMNS.yellowing} />
       <p className="text-sm text-soft sm:col-span-4">
-        Cure offcuts for different times and lay them on a white card in daylight. 0 looks like the card, 5 is
+        Cure offcuts for different times and put them on a white card in daylight. 0 looks like the card, 5 is
         amber. The lamp harms eyes: keep its lid closed.
       </p>
     </>
@@ -186,7 +186,7 @@ function CreepFields() {
   );
 }
 
-/** What is typed for one kind of proof. */
+/** Fields of one kind of test. */
 export function ProofFields({ kind, resinId }: { kind: ProofKind; resinId: number }) {
   switch (kind) {
     case 'bend':

@@ -19,9 +19,9 @@ interface ProofListProps {
   readonly today: string;
 }
 
-/** What was proven, each with what it showed and what speaks against it. */
+/** Test results, each with its meaning and what contradicts it. */
 export function ProofList({ resinId, rows, today }: ProofListProps) {
-  if (rows.length === 0) return <p className="text-soft">None yet.</p>;
+  if (rows.length === 0) return <p className="text-soft">No tests yet.</p>;
   return (
     <ul className="mb-4 border-t border-hair">
       {rows.map(({ id, test, on, note, dueOn }) => {
@@ -41,7 +41,7 @@ export function ProofList({ resinId, rows, today }: ProofListProps) {
                 className="min-h-7 text-sm underline"
                 onClick={() => void removeProof(newKey(), resinId, id)}
               >
-                Take back
+                Delete
                 <span className="sr-only">
                   {' '}
                   {title} of {on}
@@ -64,18 +64,18 @@ export function ProofList({ resinId, rows, today }: ProofListProps) {
               <ActionForm
                 form={creepAgainForm}
                 action={saveCreepAgain.bind(null, resinId, id)}
-                label="The second reading"
+                label="Second reading"
                 className="mt-1 flex flex-wrap items-end gap-3"
               >
                 <TextField
                   name="secondMm"
                   label={
                     dueOn <= today
-                      ? `Due since ${dueOn}: the same place, read again`
-                      : `Due on ${dueOn}: read again`
+                      ? `Overdue since ${dueOn}: measure the same place again`
+                      : `Due on ${dueOn}: measure again`
                   }
                 />
-                <Button type="submit">Keep the second reading</Button>
+                <Button type="submit">Save second reading</Button>
               </ActionForm>
             )}
           </li>

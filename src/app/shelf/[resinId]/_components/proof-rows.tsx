@@ -6,7 +6,7 @@ interface ProofRowsProps {
   readonly values?: readonly (readonly [number, number])[];
 }
 
-/** Two columns of readings, as many rows as a proof has room for. */
+/** Two columns of readings, with the rows of a test. */
 export function ProofRows({ columns, values = [] }: ProofRowsProps) {
   return (
     <table className="justify-self-start sm:col-span-4">

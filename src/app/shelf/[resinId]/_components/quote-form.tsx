@@ -12,11 +12,11 @@ export function QuoteForm({ resinId }: { resinId: number }) {
   const isDeflection = property === 'deflectionLow_C' || property === 'deflectionHigh_C';
   return (
     <details className="mt-3">
-      <summary className="font-semibold">Type a value from its sheet</summary>
+      <summary className="font-semibold">Add datasheet value</summary>
       <ActionForm
         form={quoteForm}
         action={saveQuote.bind(null, resinId)}
-        label="A value of the sheet"
+        label="Datasheet value"
         className="mt-2 grid items-end gap-3 sm:grid-cols-4"
       >
         <div className="sm:col-span-2">
@@ -43,7 +43,7 @@ export function QuoteForm({ resinId }: { resinId: number }) {
         <PlainField name="standard" label="Standard, if stated" />
         <TextField name="on" type="date" />
         <Button type="submit" className="justify-self-start">
-          Keep the value
+          Save value
         </Button>
       </ActionForm>
     </details>

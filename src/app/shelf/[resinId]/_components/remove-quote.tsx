@@ -12,7 +12,7 @@ export function RemoveQuote({ resinId, index, name }: { resinId: number; index: 
     <>
       <button
         type="button"
-        aria-label={`Take ${name} off the sheet`}
+        aria-label={`Remove ${name}`}
         className="min-h-7 min-w-7 p-1 text-soft hover:text-ink"
         onClick={() => void removeQuote(newKey(), resinId, index).then(setSaid)}
       >

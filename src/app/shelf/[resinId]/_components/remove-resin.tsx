@@ -4,13 +4,13 @@ import { v4 as newKey } from 'uuid';
 import { Button } from '@/ui';
 import { removeResin } from '../../actions';
 
-/** Takes a resin off the shelf; it comes back with everything when its name is put on again. */
+/** Removes a resin; it returns with everything when its name is added again. */
 export function RemoveResin({ resinId, name }: { resinId: number; name: string }) {
   return (
     <div>
-      <Button onClick={() => void removeResin(newKey(), resinId)}>Take {name} off the shelf</Button>
+      <Button onClick={() => void removeResin(newKey(), resinId)}>Remove resin {name}</Button>
       <p className="mt-1 text-sm text-soft">
-        Its proofs and signatures stay; put its name on the shelf again to have it back.
+        Its tests and signatures are kept. To restore the resin, add its name again.
       </p>
     </div>
   );

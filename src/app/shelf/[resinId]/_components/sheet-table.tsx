@@ -11,11 +11,11 @@ import { describeCondition, describeProperty, describeQuote, describeSource } fr
 import { RemoveQuote } from './remove-quote';
 
 const GROUPS: Readonly<Record<PropertyFacts['group'], string>> = {
-  mechanical: 'Strength and feel',
+  mechanical: 'Mechanical',
   heat: 'Heat',
   liquid: 'Liquid',
   process: 'Printing and curing',
-  bench: 'At this bench',
+  bench: 'In this shop',
 };
 
 interface SheetTableProps {
@@ -24,29 +24,29 @@ interface SheetTableProps {
   readonly evidence: Evidence;
 }
 
-/** Every stated value with its state, source and day; what was proven stands beside it and is used first. */
+/** Every datasheet value with its state, source and day; test results stand beside it and are used first. */
 export function SheetTable({ resinId, sheet, evidence }: SheetTableProps) {
   const groups = Object.keys(GROUPS) as PropertyFacts['group'][];
   return (
     <div className="relative overflow-x-auto">
       <table className="w-full min-w-[34rem] border-collapse">
-        <caption className="sr-only">Values of the sheet and of the bench</caption>
+        <caption className="sr-only">Datasheet and test values</caption>
         <thead>
           <tr className="border-b border-ink text-left text-sm text-soft">
             <th scope="col" className="py-1 pr-3 font-normal">
               Property
             </th>
             <th scope="col" className="py-1 pr-3 font-normal">
-              Stated
+              Datasheet
             </th>
             <th scope="col" className="py-1 pr-3 font-normal">
-              Where from
+              Source
             </th>
             <th scope="col" className="py-1 pr-3 font-normal">
-              Proven here
+              Tested here
             </th>
             <th scope="col" className="py-1 font-normal">
-              <span className="sr-only">Take off</span>
+              <span className="sr-only">Remove</span>
             </th>
           </tr>
         </thead>
@@ -74,7 +74,7 @@ const inside = (name: string) => name.charAt(0).toLowerCase() + name.slice(1);
 
 interface Row {
   readonly property: PropertyId;
-  /** Undefined where only the bench speaks of it. */
+  /** Undefined if only a test gives it. */
   readonly stated?: { readonly quote: Quote; readonly index: number };
   readonly proven?: string;
 }
@@ -96,7 +96,7 @@ function originOf({ source, on, condition, standard, testMPa, atC, typed }: Quot
     standard,
     testMPa === undefined ? undefined : `${testMPa} MPa`,
     atC === undefined ? undefined : `at ${atC} °C`,
-    typed === undefined ? undefined : `typed as ${typed}`,
+    typed === undefined ? undefined : `entered as ${typed}`,
   ]
     .filter((part) => part !== undefined)
     .join(', ');

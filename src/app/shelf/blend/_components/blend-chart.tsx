@@ -25,7 +25,7 @@ export function BlendChart({ first, second }: BlendChartProps) {
   const ink = useInk();
   const curve = blendCurve(first.resin, second.resin);
   if (curve[0].modulus === undefined)
-    return <p className="text-soft">No chart: the modulus of one of them is unknown.</p>;
+    return <p className="text-soft">No chart: the modulus of one part is unknown.</p>;
   if (ink === undefined) return <div className="h-64" />;
   const line = (pick: (point: (typeof curve)[number]) => number) =>
     curve.map((point) => ({ x: point.fraction * 100, y: pick(point) }));
@@ -88,14 +88,14 @@ export function BlendChart({ first, second }: BlendChartProps) {
           role="img"
           aria-label={
             now === undefined
-              ? 'Bounds of the modulus over the share of the first resin'
-              : `At ${Math.round(here)} % the modulus lies between ${now.reussMPa.toFixed(0)} and ${now.voigtMPa.toFixed(0)} MPa`
+              ? 'Modulus range by share of the first resin'
+              : `At ${Math.round(here)} % the modulus is between ${now.reussMPa.toFixed(0)} and ${now.voigtMPa.toFixed(0)} MPa`
           }
         />
       </div>
       <figcaption className="text-sm text-soft">
-        The truth of a mixture lies in the band; a network cured together may leave even that. Dashed: the
-        mean of logarithms. The bar marks this blend.
+        The modulus of a mixture is within the band; resins cured together may fall outside it. Dashed:
+        logarithmic mean. The bar marks this blend.
       </figcaption>
     </figure>
   );

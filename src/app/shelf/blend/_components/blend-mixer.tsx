@@ -15,7 +15,7 @@ type Part = { readonly resin: string; readonly percent: string };
 
 const tidy = (value: number) => String(Number(value.toFixed(2)));
 
-/** Where a mixer starts: a stiff resin, with a quarter of one that may only be a share, where the shelf has both. */
+/** Start of a blend: a stiff resin, with 25 % of one that may only be a share, if the workshop has both. */
 function startOf(resins: readonly ResinFile[]): Part[] {
   const additive = resins.find(({ sheet }) => sheet.alone === 'creeps' || sheet.alone === 'no') ?? resins[1];
   const base =
@@ -83,27 +83,27 @@ export function BlendMixer({ resins }: { resins: readonly ResinFile[] }) {
         ))}
         {issue !== undefined && <Problem>{describeBlendIssue(issue)}</Problem>}
         <Caution>
-          Off-label: no supplier answers for a mixture, and the safety sheets of its parts no longer apply.
-          Mix with gloves on and the window open, only what you need, and keep it labelled and out of the
+          Off-label: no supplier guarantees a mixture, and the safety data sheets of its parts no longer
+          apply. Wear gloves and open a window. Mix only what you need, label it, and keep it out of the
           original bottles.
         </Caution>
         <TextField key={name} name="name" defaultValue={name} maxLength={60} />
         <Button type="submit" weight="main" className="justify-self-start">
-          Put it on the shelf
+          Add blend to resins
         </Button>
         <p className="text-sm text-soft">
-          It starts unmeasured: its signature is its own, whatever is known of its parts.
+          A blend starts without measurements. Its signature does not come from its parts.
         </p>
       </ActionForm>
       <div className="min-w-0 space-y-6">
         <section aria-labelledby="batch-title">
           <h2 id="batch-title" className="text-lg">
-            Sheet for the batch
+            Batch sheet
           </h2>
           <div className="my-2 max-w-40">
             <PlainField
               name="batch"
-              label="Altogether"
+              label="Total"
               unit="ml"
               inputMode="decimal"
               value={batch}
@@ -115,7 +115,7 @@ export function BlendMixer({ resins }: { resins: readonly ResinFile[] }) {
         {chosen.length === 2 && <BlendChart first={chosen[0]} second={chosen[1]} />}
         <section aria-labelledby="known-title">
           <h2 id="known-title" className="text-lg">
-            What is known, what is guessed, what must be tested
+            Known, estimated, and to be tested
           </h2>
           {sheet.ok && (
             <ul>
@@ -124,7 +124,7 @@ export function BlendMixer({ resins }: { resins: readonly ResinFile[] }) {
                   <span className="text-soft">
                     {quote.property === 'density_g_ml' || quote.property === 'price_litre'
                       ? 'known'
-                      : 'guessed'}
+                      : 'estimated'}
                     , {describeProperty(quote.property).toLowerCase()}:{' '}
                   </span>
                   <span className="num">{describeQuote(quote)}</span>
@@ -133,13 +133,14 @@ export function BlendMixer({ resins }: { resins: readonly ResinFile[] }) {
               <li className="border-b border-hair py-1">
                 <span className="text-soft">washes in: </span>
                 {sheet.value.washLiquids === undefined
-                  ? 'nobody says of all parts'
+                  ? 'not stated for all parts'
                   : sheet.value.washLiquids.length === 0
                     ? 'no liquid suits all parts'
                     : sheet.value.washLiquids.map(describeLiquid).join(', ')}
               </li>
               <li className="border-b border-hair py-1 font-semibold">
-                to be tested: heat, elongation at break, knocks, hardness, whether it prints and stays mixed
+                to be tested: heat resistance, elongation at break, impact, hardness, printability, and
+                whether it stays mixed
               </li>
             </ul>
           )}
@@ -150,8 +151,7 @@ export function BlendMixer({ resins }: { resins: readonly ResinFile[] }) {
 }
 
 function BatchTable({ parts, totalMl }: { parts: readonly BlendPart[]; totalMl: number | undefined }) {
-  if (totalMl === undefined || totalMl <= 0)
-    return <Problem>type how many millilitres are wanted altogether.</Problem>;
+  if (totalMl === undefined || totalMl <= 0) return <Problem>enter the total volume in millilitres.</Problem>;
   return (
     <table className="w-full border-collapse">
       <caption className="sr-only">Millilitres and grams of each part</caption>

@@ -2,7 +2,7 @@ import { after } from 'next/server';
 import { bringPart, turnPart, type Turn } from '@/subjects/check';
 import { describeTurn, describeTurnIssue, turnInput } from '@/subjects/check/shared';
 import { bench } from '@/subjects/house';
-import { buildJobFile, isJob, PART_FORMATS, type PartFormat, viewJob } from '@/subjects/job';
+import { buildJobFile, isJob, type JobView, PART_FORMATS, type PartFormat, viewJob } from '@/subjects/job';
 import { describeReopened } from '@/subjects/job/shared';
 import { keepMesh } from '@/subjects/records';
 import { describeKeepIssue } from '@/subjects/records/shared';
@@ -12,21 +12,23 @@ type Params = { params: Promise<{ jobId: string }> };
 
 const TYPES: Readonly<Record<PartFormat, string>> = { stl: 'model/stl', '3mf': 'model/3mf' };
 
+/** Returns the file name without its ending. The pre-print checklist shows the same name: job and attempt. */
+function nameOfFile({ job, attempts }: JobView, which: 'next' | 'newest'): string {
+  const newest = attempts.at(-1)?.number ?? 0;
+  return job.kind === 'gauge' ? job.name : `${job.name} A${which === 'next' ? newest + 1 : newest}`;
+}
+
 /** The part built from sizes, or the gauge: `?drawn=next` or the newest attempt's by default, `as` stl or 3mf; `&save` names a file. */
 export const GET = answering(async (request: Request, { params }: Params) => {
   const view = viewJob(bench().db, idIn((await params).jobId) ?? 0);
   const { searchParams } = new URL(request.url);
   const format = PART_FORMATS.find((each) => each === (searchParams.get('as') ?? 'stl'));
-  if (format === undefined) return refusal('A part comes as stl or 3mf.', 400);
+  if (format === undefined) return refusal('Use stl or 3mf as the file type.', 400);
   const which = searchParams.get('drawn') === 'next' ? 'next' : 'newest';
   const file = view && (await buildJobFile(view, which, format));
   if (view === undefined || file === undefined)
-    return refusal('This job has no part that can be built from sizes.', 404);
-  const saved = searchParams.has('save')
-    ? download(
-        `${view.job.name}${view.job.kind === 'gauge' ? '' : ` ${which === 'next' ? 'next' : 'drawn'}`}.${format}`,
-      )
-    : {};
+    return refusal('This job has no part that can be built from its sizes.', 404);
+  const saved = searchParams.has('save') ? download(`${nameOfFile(view, which)}.${format}`) : {};
   return new Response(file, {
     headers: { 'Content-Type': TYPES[format], 'Cache-Control': 'no-store', ...saved },
   });
@@ -39,13 +41,15 @@ export const GET = answering(async (request: Request, { params }: Params) => {
 export const POST = answering(async (request: Request, { params }: Params) => {
   const { db, folder } = bench();
   const jobId = idIn((await params).jobId);
-  if (jobId === undefined || !isJob(db, jobId)) return refusal('There is no such job on this bench.', 404);
+  if (jobId === undefined || !isJob(db, jobId))
+    return refusal('This job does not exist in this workshop.', 404);
   const body = bodyOf(request);
   if (body === undefined) return refusal(describeKeepIssue({ code: 'emptyFile' }), 400);
   const { searchParams } = new URL(request.url);
   const name = (searchParams.get('name') ?? 'part.stl').slice(0, 120);
   const turn = readTurn(searchParams.get('turn'));
-  if (turn === 'unreadable') return refusal('How the part was turned could not be read. Turn it again.', 400);
+  if (turn === 'unreadable')
+    return refusal('The rotation of the part could not be read. Rotate it again.', 400);
   const length = request.headers.get('content-length');
   const kept = await keepMesh(db, folder, {
     name,

@@ -9,7 +9,7 @@ export const GET = answering(async (request: Request, { params }: { params: Prom
   const { searchParams } = new URL(request.url);
   const outline = view && outlineOfJob(view, searchParams.get('drawn') === 'next' ? 'next' : 'newest');
   if (view === undefined || outline === undefined)
-    return refusal('This job has no outline: take its measuring sheet over first.', 404);
+    return refusal('This job has no outline. Apply its measuring sheet first.', 404);
   const isDxf = searchParams.get('as') === 'dxf';
   return new Response(isDxf ? profileToDxf(outline) : profileToSvg(outline), {
     headers: {

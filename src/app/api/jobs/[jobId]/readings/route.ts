@@ -10,7 +10,7 @@ type Params = { params: Promise<{ jobId: string }> };
 
 const LARGEST_CSV_BYTES = 64 * 1024 * 1024;
 
-const noJob = () => refusal('There is no such job on this bench.', 404);
+const noJob = () => refusal('This job does not exist in this workshop.', 404);
 
 /** The job's standing readings as readings.csv. */
 export const GET = answering(async (_request: Request, { params }: Params) => {

@@ -10,10 +10,10 @@ interface Context {
 
 const word = z.object({ do: z.enum(PRINTER_WORDS) });
 
-/** What the simulated printer says of itself, as one on the network would; silent, it does not answer. */
+/** Reports of the simulated printer, as one on the network would give them; switched off, it does not answer. */
 export const GET = answering(async (_request: Request, { params }: Context) => {
   const report = askSimulated(bench().db, idFrom((await params).printerId), new Date());
-  return report === undefined ? refusal('This printer does not answer.', 504) : Response.json(report);
+  return report === undefined ? refusal('This printer does not respond.', 504) : Response.json(report);
 });
 
 /** Has it stop where it is, fall silent for an hour, or answer again. */
@@ -21,5 +21,5 @@ export const POST = answering(async (request: Request, { params }: Context) => {
   const wanted = await readJson(request, word);
   if (!wanted.ok) return wanted.issue;
   const isDone = tellSimulated(bench().db, idFrom((await params).printerId), wanted.value.do, new Date());
-  return isDone ? Response.json({}) : refusal('This printer prints nothing.', 409);
+  return isDone ? Response.json({}) : refusal('This printer is not printing.', 409);
 });

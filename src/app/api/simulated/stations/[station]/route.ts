@@ -9,9 +9,9 @@ interface Context {
 
 const stationName = z.enum(STATIONS);
 const word = z.object({ do: z.literal('open') });
-const UNKNOWN = 'There is no such station. There are a wash and a lamp.';
+const UNKNOWN = 'This station does not exist. Use wash or lamp.';
 
-/** What the simulated wash or lamp says of itself, as one on the network would. */
+/** Reports of the simulated wash or lamp, as one on the network would give them. */
 export const GET = answering(async (_request: Request, { params }: Context) => {
   const station = stationName.safeParse((await params).station);
   if (!station.success) return refusal(UNKNOWN, 404);
@@ -25,5 +25,5 @@ export const POST = answering(async (request: Request, { params }: Context) => {
   const wanted = await readJson(request, word);
   if (!wanted.ok) return wanted.issue;
   const isOpened = openStation(bench().db, station.data, new Date());
-  return isOpened ? Response.json({}) : refusal('Nothing runs in this station.', 409);
+  return isOpened ? Response.json({}) : refusal('This station is not running.', 409);
 });

@@ -89,10 +89,12 @@ export function AreaChart({ reading, layer, before }: AreaChartProps) {
           data={data}
           options={options}
           role="img"
-          aria-label={`Area over ${reading.count} layers, largest ${most.toFixed(1)} mm²; the numbers stand below`}
+          aria-label={`Area over ${reading.count} layers, largest ${most.toFixed(1)} mm². The numbers are below`}
         />
       </div>
-      <figcaption className="text-sm text-soft">Area of each layer; dashed what hangs free in it.</figcaption>
+      <figcaption className="text-sm text-soft">
+        Area of each layer. Dashed: the unsupported area in it.
+      </figcaption>
     </figure>
   );
 }

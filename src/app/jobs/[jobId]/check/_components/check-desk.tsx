@@ -33,7 +33,7 @@ interface DeskProps extends PartProps {
   readonly desk: ReturnType<typeof useCheckDesk>;
 }
 
-/** The part as it is now; another file or another stance is read anew, what the turn did stays to be read. */
+/** The part as it is now; another file or print setup is read again, and the message about a rotation stays. */
 export function CheckDesk(props: CheckDeskProps) {
   const [said, setSaid] = useState<string | undefined>();
   const { part, ask } = props;
@@ -45,7 +45,7 @@ export function CheckDesk(props: CheckDeskProps) {
   );
 }
 
-/** The part read as the printer will: findings beside its layers, then poses, sizes and features. */
+/** The part read as the printer will print it: findings beside its layers, then orientations, sizes and features. */
 function PartOnDesk(props: PartProps) {
   const desk = useCheckDesk(props.jobId, props.part, props.ask);
   return (
@@ -105,11 +105,11 @@ function WhatItCosts({ jobId, ask, verdicts, printer, desk: { found, clock, acti
   return (
     <section aria-labelledby="findings-title" className="order-first min-w-0 xl:order-none">
       <h2 id="findings-title" className="text-lg">
-        What it would cost to print it like this
+        Findings for this orientation
       </h2>
       <details className="text-sm">
         <summary>
-          Stands {describeStance(ask.stance)}; printed on {printer ?? 'no printer chosen yet'}
+          Support: {describeStance(ask.stance)}; printer: {printer ?? 'not chosen yet'}
         </summary>
         <div className="mt-2 mb-3 border-l-2 border-hair pl-3">
           <StanceForm jobId={jobId} stance={ask.stance} />
@@ -131,7 +131,7 @@ function WhatItCosts({ jobId, ask, verdicts, printer, desk: { found, clock, acti
       {found?.whole === true && (
         <p className="mt-4">
           <Link href={`/jobs/${jobId}/measure`} className="font-semibold text-juniper underline">
-            Go on to its print
+            Continue to print
           </Link>
         </p>
       )}
@@ -139,7 +139,7 @@ function WhatItCosts({ jobId, ask, verdicts, printer, desk: { found, clock, acti
   );
 }
 
-/** What can still be changed once everything was read: features, pose, scale, mends. */
+/** What can still be changed after the full reading: features, orientation, scale, repairs. */
 function BeforeItIsPrinted({
   jobId,
   part,
@@ -152,7 +152,7 @@ function BeforeItIsPrinted({
   const tabs = [
     {
       id: 'features',
-      label: 'Features on it',
+      label: 'Features on the part',
       content: <FeaturePicker jobId={jobId} worker={worker} onPicking={(pick) => setPicking(() => pick)} />,
     },
     {
@@ -172,7 +172,7 @@ function BeforeItIsPrinted({
     },
     {
       id: 'mend',
-      label: 'Mend',
+      label: 'Repair',
       content:
         part.correctedFor === undefined ? (
           <MendPanel jobId={jobId} worker={worker} check={check} />
@@ -183,7 +183,7 @@ function BeforeItIsPrinted({
   ];
   return (
     <div className="min-w-0">
-      <Tabs label="Before it is printed" tabs={tabs} />
+      <Tabs label="Before printing" tabs={tabs} />
     </div>
   );
 }
@@ -192,11 +192,11 @@ function BeforeItIsPrinted({
 function IsCorrected({ jobId, attempt }: { jobId: number; attempt: number }) {
   return (
     <p>
-      This is the file of attempt {attempt}, corrected for the way it stands.{' '}
+      This is the file of attempt {attempt}, corrected for the current orientation.{' '}
       <Link href={`/jobs/${jobId}/check?file=base`} className="font-semibold text-juniper underline">
-        Check the part as it was brought in
+        Check the imported part
       </Link>{' '}
-      to turn or mend it for the next attempt.
+      to turn or repair it for the next attempt.
     </p>
   );
 }

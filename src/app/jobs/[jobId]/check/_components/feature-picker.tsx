@@ -46,12 +46,12 @@ export function FeaturePicker({ jobId, worker, onPicking }: FeaturePickerProps) 
     // Set once while this panel is open.
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [worker]);
-  if (features === undefined) return <p className="text-soft">Looking for faces …</p>;
+  if (features === undefined) return <p className="text-soft">Searching for faces …</p>;
   if (features.length === 0)
     return (
       <p className="text-soft">
-        No flat or round faces that form a size, as on a thread, a scan or a free shape. Enter the sizes under
-        Need.
+        No flat or round faces define a size (typical for threads, scans and free-form shapes). Enter the
+        sizes in Need.
       </p>
     );
   const listed = shown ?? features.map((_, i) => i);
@@ -59,10 +59,10 @@ export function FeaturePicker({ jobId, worker, onPicking }: FeaturePickerProps) 
     <div>
       <p className="text-sm text-soft">
         {shown === undefined
-          ? `${features.length} sizes found. Click a face of the part to see those on it.`
+          ? `${features.length} sizes found. Click a face of the part to show its sizes.`
           : shown.length === 0
-            ? 'No size on that face.'
-            : `${shown.length} on the face you clicked.`}
+            ? 'No sizes on that face.'
+            : `${shown.length} on the selected face.`}
       </p>
       {shown !== undefined && (
         <Button onClick={() => setShown(undefined)} className="mt-1">
@@ -99,14 +99,14 @@ function Found({ jobId, feature }: { jobId: number; feature: ListedFeature }) {
                 : ', over a supported face'}
             {facetErrorMm !== undefined &&
               facetErrorMm > 0.001 &&
-              `, facets lose ${formatMm(facetErrorMm, 3)}`}
+              `, facets reduce it by ${formatMm(facetErrorMm, 3)} mm`}
           </span>
         </summary>
         {canTake(feature) ? (
           <ActionForm
             form={foundFeatureForm}
             action={takeFeature.bind(null, jobId)}
-            label={`Make ${name} a feature`}
+            label={`Add ${name} as a feature`}
             className="mt-1 flex flex-wrap items-end gap-2"
           >
             <input type="hidden" name="sense" value={kind.sense} />
@@ -119,12 +119,13 @@ function Found({ jobId, feature }: { jobId: number; feature: ListedFeature }) {
             <TextField name="targetMm" defaultValue={String(Math.round(nominalMm * 1000) / 1000)} />
             <TextField name="toleranceMm" defaultValue="0.1" />
             <Button type="submit">
-              Make it a feature<span className="sr-only">: {name}</span>
+              Add as feature<span className="sr-only">: {name}</span>
             </Button>
           </ActionForm>
         ) : (
           <p className="text-sm text-soft">
-            It lies on its side. Its roof and sides print differently, so this program cannot predict it.
+            This hole lies on its side. Its top and sides print differently, so the program cannot predict its
+            size.
           </p>
         )}
       </details>

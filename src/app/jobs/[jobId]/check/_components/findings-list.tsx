@@ -37,10 +37,10 @@ export function FindingsList(props: FindingsListProps) {
   if (findings.length === 0)
     return whole ? (
       <p className="mt-2 border-l-4 border-juniper bg-sheet px-3 py-2">
-        Nothing found: no islands, no cups, no walls or gaps too small for this printer.
+        No findings: no islands, no suction cups, no walls or gaps too small for this printer.
       </p>
     ) : (
-      <p className="mt-2 text-soft">Nothing so far. The slower checks are still running.</p>
+      <p className="mt-2 text-soft">No findings so far. Slower checks are still running.</p>
     );
   const drips = findings.some(({ code }) => code === 'trap' || code === 'cup' || code === 'void');
   return (
@@ -61,8 +61,8 @@ export function FindingsList(props: FindingsListProps) {
       </ol>
       {drips && (
         <Caution>
-          Liquid resin in a hollow runs out when the part comes off: nitrile gloves, glasses and a tray. Waste
-          resin and rinsings go where local rules say, never down the drain.
+          When you remove a hollow part, liquid resin runs out: wear nitrile gloves and safety glasses, and
+          use a tray. Dispose of waste resin and rinsings under local rules, never down the drain.
         </Caution>
       )}
     </>
@@ -100,7 +100,9 @@ function Item({ jobId, finding, clock, index, verdict, isActive, canJudge, tipMm
         {CHANCE_WORDS[finding.chance]}: about <span className="num">{formatHours(finding.costHours)}</span>{' '}
         {where !== undefined && <span className="inline-block text-soft">{where}</span>}
       </p>
-      {finding.more > 0 && <p className="text-sm text-soft">and {finding.more} more like it, none worse</p>}
+      {finding.more > 0 && (
+        <p className="text-sm text-soft">and {finding.more} more of the same kind, none worse</p>
+      )}
       {verdict !== undefined && (
         <p className="text-sm">
           <span className="font-semibold">{verdict.verdict === 'passed' ? 'Passed' : 'Waived'}</span>
@@ -111,7 +113,7 @@ function Item({ jobId, finding, clock, index, verdict, isActive, canJudge, tipMm
         <summary className="text-soft">What to do</summary>
         <p>{does}</p>
         <p className="mt-1">
-          <span className="font-semibold">Do:</span> {mend}
+          <span className="font-semibold">What to do:</span> {mend}
         </p>
         <p className="mt-1 text-soft">{changes}</p>
         {canJudge && (
@@ -128,16 +130,16 @@ function Item({ jobId, finding, clock, index, verdict, isActive, canJudge, tipMm
                 <TextField name="reason" />
                 <div className="flex flex-wrap gap-2">
                   <Button type="submit" name="verdict" value="passed">
-                    Pass: mended<span className="sr-only">, finding {index + 1}</span>
+                    Mark as fixed<span className="sr-only">, finding {index + 1}</span>
                   </Button>
                   <Button type="submit" name="verdict" value="waived">
-                    Waive: print it so<span className="sr-only">, finding {index + 1}</span>
+                    Waive and print<span className="sr-only">, finding {index + 1}</span>
                   </Button>
                 </div>
               </>
             ) : (
               <Button type="submit" name="verdict" value="open" className="justify-self-start">
-                Open it again<span className="sr-only">, finding {index + 1}</span>
+                Reopen<span className="sr-only">, finding {index + 1}</span>
               </Button>
             )}
           </ActionForm>

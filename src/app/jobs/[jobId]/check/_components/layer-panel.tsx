@@ -53,7 +53,7 @@ export function LayerPanel({
         value={at}
         onChange={(event) => go(Number(event.target.value))}
         aria-label="Layer"
-        aria-valuetext={`layer ${printed}, ${formatMm(heightMm, 2)} mm up, ${areaMm2[at].toFixed(1)} mm²`}
+        aria-valuetext={`layer ${printed}, ${formatMm(heightMm, 2)} mm high, ${areaMm2[at].toFixed(1)} mm²`}
         className="h-6 w-full accent-juniper"
       />
       <div className="mt-1 flex flex-wrap items-end gap-x-4 gap-y-2 text-sm">
@@ -68,7 +68,7 @@ export function LayerPanel({
           onTyped={(value) => go(layerAtPlateHeight(value, clock))}
         />
         <Converter
-          label="Minutes in"
+          label="Minutes since start"
           value={minutes.toFixed(1)}
           onTyped={(value) => go(layerAtMinute(value, clock))}
         />
@@ -81,7 +81,7 @@ export function LayerPanel({
           )}
         </p>
         <Button aria-pressed={pictured} onClick={() => setPictured(!pictured)}>
-          {pictured ? 'Hide the picture' : 'Draw this layer in pixels'}
+          {pictured ? 'Hide layer image' : 'Show layer image'}
         </Button>
       </div>
       {pictured && <SlicePicture contours={contours} label={`Layer ${printed}`} pixelMm={pixelMm} />}

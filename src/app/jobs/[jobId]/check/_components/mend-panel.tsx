@@ -10,7 +10,7 @@ import { sendPart } from './send-part';
 
 const ml = (mm3: number) => `${(mm3 / 1000).toFixed(3)} ml`;
 
-/** Offers safe mends on a copy, and says what they would change before anything is taken. */
+/** Offers safe repairs on a copy, and says what they would change before they are applied. */
 export function MendPanel({
   jobId,
   worker,
@@ -30,9 +30,9 @@ export function MendPanel({
       (part) => {
         setMended(part);
         if (part === undefined)
-          setProblem('Nothing of it has an area: there is no solid to mend. Export it again.');
+          setProblem('The file has no area, so there is no solid to repair. Export it again.');
       },
-      () => setProblem('The mend was stopped. Load the page again to try.'),
+      () => setProblem('The repair was stopped. Reload the page to start again.'),
     );
   const take = async ({ stl }: MendedPart) => {
     const { refusal, said = '' } = await sendPart(jobId, stl, 'mended.stl');
@@ -46,15 +46,15 @@ export function MendPanel({
         {check.shells} {check.shells === 1 ? 'shell' : 'shells'}, {check.enclosedVoids}{' '}
         {check.enclosedVoids === 1 ? 'enclosed void' : 'enclosed voids'}.{' '}
         {faults.length === 0
-          ? 'The mesh is sound: there is nothing to mend.'
-          : `Not sound: ${faults.join('; ')}.`}
+          ? 'The mesh has no errors. Nothing to repair.'
+          : `Mesh errors: ${faults.join('; ')}.`}
       </p>
       <p className="mt-1 text-sm text-soft">
-        A mend joins vertices within a micrometre, drops facets without area and doubles, turns what is inside
-        out and fills simple holes. It works on a copy.
+        Repair joins vertices within a micrometre, removes facets without area and duplicates, turns inverted
+        facets and fills simple holes. It works on a copy.
       </p>
       <Button onClick={mend} className="mt-2" disabled={faults.length === 0}>
-        Mend a copy
+        Repair a copy
       </Button>
       {said !== '' && <Note>{said}</Note>}
       {problem !== undefined && <Problem>{problem}</Problem>}
@@ -70,20 +70,24 @@ function Mended({ mended, onTake }: { mended: MendedPart; onTake: () => void }) 
     <div className="mt-3">
       <ul className="list-disc pl-5 text-sm">
         <li>{weldedVertices} vertices joined</li>
-        <li>{droppedDegenerate + droppedDuplicates} facets dropped</li>
-        <li>{turnedFacets} facets turned</li>
+        <li>{droppedDegenerate + droppedDuplicates} facets removed</li>
+        <li>{turnedFacets} facets flipped</li>
         <li>
           {mended.filledHoles} holes filled
-          {mended.leftHoles > 0 && `, ${mended.leftHoles} left: too large or too crooked`}
+          {mended.leftHoles > 0 && `, ${mended.leftHoles} not filled: too large or too irregular`}
         </li>
         <li>
           volume <span className="num">{ml(before.volumeMm3)}</span> before,{' '}
           <span className="num">{ml(after.volumeMm3)}</span> after
         </li>
       </ul>
-      {left.length === 0 ? <Note>The copy is closed.</Note> : <Problem>Still: {left.join('; ')}.</Problem>}
+      {left.length === 0 ? (
+        <Note>The copy is watertight.</Note>
+      ) : (
+        <Problem>Still: {left.join('; ')}.</Problem>
+      )}
       <Button onClick={onTake} className="mt-2">
-        Use the mended copy
+        Use repaired copy
       </Button>
     </div>
   );

@@ -21,7 +21,7 @@ interface PoseStudyProps {
   readonly onTurned: (said: string | undefined) => void;
 }
 
-/** The poses usually tried and the one a search finds, as a table and a chart; the chosen one is then read in full. */
+/** The usual orientations and one found by search, as a table and a chart; the chosen one is then read in full. */
 export function PoseStudy({ jobId, worker, ask, onTurned }: PoseStudyProps) {
   const router = useRouter();
   const [share, setShare] = useState<number | undefined>();
@@ -31,7 +31,7 @@ export function PoseStudy({ jobId, worker, ask, onTurned }: PoseStudyProps) {
     setShare(0);
     worker
       .study(ask, setShare)
-      .then(setWorths, () => setProblem('The comparison was stopped. Load the page again to compare.'))
+      .then(setWorths, () => setProblem('The comparison was stopped. Reload the page to compare again.'))
       .finally(() => setShare(undefined));
   };
   const turn = async ({ pose }: PoseWorth) => {
@@ -46,8 +46,8 @@ export function PoseStudy({ jobId, worker, ask, onTurned }: PoseStudyProps) {
   return (
     <div>
       <p className="text-sm text-soft">
-        Poses are compared on coarse layers; the one you choose is then read in full. Features turn with the
-        part for what you print next. What is printed already keeps the direction it was printed in.
+        Orientations are compared on coarse layers. The one you choose is then read in full. Features turn
+        with the part for the next print. Prints you already made keep their direction.
       </p>
       <div className="mt-2 flex items-center gap-3">
         <Button onClick={study} disabled={share !== undefined}>
@@ -74,16 +74,16 @@ export function PoseStudy({ jobId, worker, ask, onTurned }: PoseStudyProps) {
               <thead>
                 <tr className="text-left text-soft">
                   {[
-                    'Pose',
+                    'Orientation',
                     'Height',
                     'Hours',
                     'Largest layer',
                     'Supported',
-                    'of it seen',
+                    'visible part of it',
                     'Cups',
                     'Islands',
                     'Along Z',
-                    'Goes into',
+                    'Fits',
                     '',
                   ].map((name) => (
                     <th key={name} scope="col" className="pr-3 font-normal">
@@ -106,8 +106,8 @@ export function PoseStudy({ jobId, worker, ask, onTurned }: PoseStudyProps) {
             </table>
           </div>
           <p className="mt-1 text-sm text-soft">
-            Along Z: sizes that matter, of the job or else found on the part, that run through the layers
-            there: they come in whole layers.
+            Along Z: the sizes that run through the layers and so print in whole layers. Counts sizes of the
+            job, or sizes found on the part if the job has none.
           </p>
         </>
       )}
@@ -118,7 +118,7 @@ export function PoseStudy({ jobId, worker, ask, onTurned }: PoseStudyProps) {
 interface PoseRowProps {
   readonly worth: PoseWorth;
   readonly first: boolean;
-  /** Seen faces were named, under Need. */
+  /** Visible faces were named in Need. */
   readonly hasSeen: boolean;
   readonly onTurn: () => void;
 }
@@ -143,7 +143,7 @@ function PoseRow({ worth, first, hasSeen, onTurn }: PoseRowProps) {
       <td>
         {!first && (
           <Button onClick={onTurn}>
-            Turn it so<span className="sr-only">: {name}</span>
+            Use this orientation<span className="sr-only">: {name}</span>
           </Button>
         )}
       </td>
@@ -188,11 +188,11 @@ function PoseChart({ worths }: { worths: readonly PoseWorth[] }) {
           data={data}
           options={options}
           role="img"
-          aria-label="Hours against the largest layer of each pose; the table has the numbers"
+          aria-label="Print hours and largest layer of each orientation. The table has the numbers"
         />
       </div>
       <figcaption className="text-sm text-soft">
-        Diamonds have a cup, dots none; low and left is gentle and quick.
+        Diamonds have a suction cup, dots do not. Lower left is gentler and faster.
       </figcaption>
     </figure>
   );

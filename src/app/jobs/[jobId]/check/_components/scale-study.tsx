@@ -30,18 +30,18 @@ export function ScaleStudy({
   return (
     <div>
       <p className="text-sm text-soft">
-        Lengths go with the scale, areas with its square, resin with its cube; supports stay as high as they
-        are.
+        Lengths change with the scale, areas with its square, resin with its cube. The support height stays
+        the same.
         {least !== undefined && (
           <>
             {' '}
-            Its smallest wall and gap hold from{' '}
+            Its smallest wall and gap print from{' '}
             <span className="num">{percent(Math.ceil(100 * least) / 100)}</span> on.
           </>
         )}
       </p>
       <label className="mt-2 block w-40 text-sm">
-        <span className="text-soft">Another scale, %</span>
+        <span className="text-soft">Custom scale, %</span>
         <input
           value={typed}
           onChange={(event) => setTyped(event.target.value)}
@@ -53,13 +53,11 @@ export function ScaleStudy({
         <table className="w-full text-sm">
           <thead>
             <tr className="text-left text-soft">
-              {['Scale', 'Wall', 'Gap', 'First layer', 'Largest', 'Resin', 'Hours', 'Goes into'].map(
-                (name) => (
-                  <th key={name} scope="col" className="pr-3 font-normal">
-                    {name}
-                  </th>
-                ),
-              )}
+              {['Scale', 'Wall', 'Gap', 'First layer', 'Largest', 'Resin', 'Hours', 'Fits'].map((name) => (
+                <th key={name} scope="col" className="pr-3 font-normal">
+                  {name}
+                </th>
+              ))}
             </tr>
           </thead>
           <tbody>
@@ -88,7 +86,7 @@ function Row({ worth }: { worth: ScaleWorth }) {
       </td>
       <td className="num pr-3">{firstMm2.toFixed(1)} mm²</td>
       <td className="num pr-3">
-        {peakMm2.toFixed(0)} mm²{peels ? '' : ', much to peel'}
+        {peakMm2.toFixed(0)} mm²{peels ? '' : ', high peel force'}
       </td>
       <td className="num pr-3">{resinMl.toFixed(1)} ml</td>
       <td className="num pr-3">{hours.toFixed(1)}</td>

@@ -4,7 +4,7 @@ interface Turn {
   readonly liftMm: number;
 }
 
-/** What became of a part that was sent: why it was refused, or what is to be told of it. */
+/** Result of an uploaded part: why it was refused, or what to report about it. */
 interface SentPart {
   readonly refusal?: string;
   readonly said?: string;
@@ -25,5 +25,5 @@ export async function sendPart(
   if (response === undefined) return { refusal: 'The connection was lost. Try again.' };
   const answer = (await response.json()) as { said?: string; message?: string };
   if (response.ok) return { said: answer.said };
-  return { refusal: answer.message ?? 'The file was not kept. Try again.' };
+  return { refusal: answer.message ?? 'The file was not saved. Try again.' };
 }

@@ -25,7 +25,7 @@ export function SlicePicture({ contours, label, pixelMm }: SlicePictureProps) {
     <canvas
       ref={canvas}
       role="img"
-      aria-label={`${label} in pixels of the printer`}
+      aria-label={`${label} in printer pixels`}
       className="mt-2 max-h-80 max-w-full border border-hair bg-sheet object-contain [image-rendering:pixelated]"
     />
   );

@@ -8,8 +8,8 @@ import { stanceForm } from '@/subjects/check/shared';
 
 const STANCES = [
   { value: 'plate', label: 'Flat on the plate', says: 'its lowest face sticks to the plate' },
-  { value: 'supports', label: 'On supports', says: 'they are made in the slicer; their height is needed' },
-  { value: 'inFile', label: 'Supports are in the file', says: 'their feet stand on the plate' },
+  { value: 'supports', label: 'On supports', says: 'you add them in the slicer; enter their height' },
+  { value: 'inFile', label: 'Supports in the file', says: 'the supports stand on the plate' },
 ] as const;
 
 /** Asks how the part will stand, before anything is judged. */
@@ -19,7 +19,7 @@ export function StanceForm({ jobId, stance }: { jobId: number; stance?: Stance }
     <ActionForm
       form={stanceForm}
       action={saveStance.bind(null, jobId)}
-      label="How the part stands"
+      label="Support"
       className="grid gap-2"
     >
       {STANCES.map(({ value, label, says }) => (
@@ -43,7 +43,7 @@ export function StanceForm({ jobId, stance }: { jobId: number; stance?: Stance }
         </div>
       )}
       <Button type="submit" weight={stance === undefined ? 'main' : 'plain'} className="justify-self-start">
-        {stance === undefined ? 'Check the layers' : 'Stand it so'}
+        {stance === undefined ? 'Check the layers' : 'Apply'}
       </Button>
     </ActionForm>
   );

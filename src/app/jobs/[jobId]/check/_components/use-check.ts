@@ -23,7 +23,7 @@ export function useCheck(
 ): CheckState & { readonly stop: () => void } {
   const [state, setState] = useState<CheckState>({});
   const [worker, setWorker] = useState<CheckWorker | undefined>();
-  // The ask comes anew with every refresh of the page; only what the reading depends on counts.
+  // The ask arrives again with every refresh of the page; only what the reading depends on counts.
   const asked = JSON.stringify({ ...ask, critical: [], seen: [] });
   useEffect(() => {
     const reader = new CheckWorker();
@@ -35,7 +35,7 @@ export function useCheck(
       setState({ busy: { what: 'Reading the part', share: 0 } });
       const response = await fetch(`${source}${source.includes('?') ? '&' : '?'}v=${version}`);
       if (!response.ok)
-        return merge({ busy: undefined, problem: 'The part’s file is not there. Bring it in again.' });
+        return merge({ busy: undefined, problem: 'The part file is missing. Import it again.' });
       const bytes = new Uint8Array(await response.arrayBuffer());
       const opened = await reader.open(bytes, tell('Reading the part'));
       if (!opened.ok) return merge({ busy: undefined, problem: describeMeshIssue(opened.issue) });
@@ -44,7 +44,7 @@ export function useCheck(
       if (countLayers(opened.value.check.bounds, given.limits.layerMm) > MOST_LAYERS)
         return merge({
           busy: undefined,
-          problem: `The part has more than ${MOST_LAYERS.toLocaleString('en')} layers: larger than any printer. Was it drawn in another unit? Bring it in again.`,
+          problem: `The part has more than ${MOST_LAYERS.toLocaleString('en')} layers, which is too large for any printer. Was it drawn in another unit? Import it again.`,
         });
       merge({ found: await reader.glance(given), busy: { what: 'Reading the layers', share: 0 } });
       const found = await reader.read(given, tell('Reading the layers'));
@@ -53,8 +53,8 @@ export function useCheck(
     run().catch((error: Error) => {
       const problem =
         error instanceof Stopped
-          ? 'Stopped. What was found by then stands below; load the page again to read on.'
-          : 'The part could not be read. Check the connection and load the page again.';
+          ? 'Stopped. The findings so far are below. Reload the page to continue.'
+          : 'The part could not be read. Check the connection and reload the page.';
       merge({ busy: undefined, worker: undefined, problem });
     });
     return () => {

@@ -121,7 +121,7 @@ describe('the reading of a part', () => {
   test('a file that is gone, one that is no part, and one in another unit are told apart', async () => {
     fileIsThere = false;
     const gone = open();
-    await waitFor(() => expect(gone.result.current.problem).toContain('is not there'));
+    await waitFor(() => expect(gone.result.current.problem).toContain('part file is missing'));
     gone.unmount();
     fileIsThere = true;
     const broken = open();

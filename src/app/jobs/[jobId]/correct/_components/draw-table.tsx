@@ -14,12 +14,12 @@ export interface DrawRow {
   readonly lastDrawnMm?: number;
   readonly next: DrawnFit;
   readonly chanceUnchanged?: number;
-  /** It meets a body: too tight and too loose are told apart. */
+  /** It meets a body: too tight and too loose are reported separately. */
   readonly hasMate: boolean;
   readonly isHeight: boolean;
   /** What the hand said of drawn sizes so far. */
   readonly bounds?: WordBounds;
-  /** Sizes on the machine's grid beside the wanted one, with their chances. */
+  /** Sizes on the printer's grid next to the wanted one, with their chances. */
   readonly snap?: SnapChoices & { readonly dividing: readonly number[] };
 }
 
@@ -32,28 +32,28 @@ export function DrawTable({ rows }: { rows: readonly DrawRow[] }) {
   const table = rows.map(({ name, next }) => `${name}\t${formatMm(next.drawMm, DIGITS)}`).join('\n');
   const copy = (text: string) => () => void navigator.clipboard.writeText(text);
   useShortcuts([
-    { key: 'y', does: 'copy the whole table', run: copy(table) },
+    { key: 'y', does: 'Copy the whole table', run: copy(table) },
     ...rows.slice(0, MOST_KEYS).map(({ name, next }, i) => ({
       key: String(i + 1),
-      does: `copy draw next of ${name}`,
+      does: `Copy the new drawn size of ${name}`,
       run: copy(formatMm(next.drawMm, DIGITS)),
     })),
   ]);
   return (
     <table className="w-full border-collapse">
-      <caption className="sr-only">Sizes to draw next</caption>
+      <caption className="sr-only">New drawn sizes</caption>
       <thead>
         <tr className="border-b border-ink text-left text-sm text-soft">
           <th className="py-1 pr-3 font-normal">Feature</th>
           <th className="hidden py-1 pr-3 font-normal sm:table-cell">target</th>
-          <th className="hidden py-1 pr-3 font-normal md:table-cell">drawn last</th>
+          <th className="hidden py-1 pr-3 font-normal md:table-cell">last drawn</th>
           <th className="py-1 pr-3 font-normal">
             <CopyButton text={table} label="Copy the table">
-              draw next <kbd>y</kbd>
+              new drawn size <kbd>y</kbd>
             </CopyButton>
           </th>
-          <th className="hidden py-1 pr-3 font-normal sm:table-cell">where it should land</th>
-          <th className="py-1 text-right font-normal">chance in</th>
+          <th className="hidden py-1 pr-3 font-normal sm:table-cell">expected size</th>
+          <th className="py-1 text-right font-normal">chance within</th>
         </tr>
       </thead>
       <tbody>
@@ -69,7 +69,7 @@ export function DrawTable({ rows }: { rows: readonly DrawRow[] }) {
 function SnapWords({ snap: { below, above, wantedMm, dividing }, grid }: SnapWordsProps) {
   return (
     <span className="block text-center text-sm text-soft">
-      whole {grid}:{' '}
+      nearest whole {grid}:{' '}
       {[below, above].map(({ drawMm, inTolerance }, i) => (
         <span key={drawMm} className="num whitespace-nowrap">
           {i > 0 && ' or '}
@@ -79,7 +79,7 @@ function SnapWords({ snap: { below, above, wantedMm, dividing }, grid }: SnapWor
       {dividing.length > 0 && (
         <span className="whitespace-nowrap">
           {'; '}
-          <span className="num">{formatMm(wantedMm, DIGITS)}</span> in layers of{' '}
+          <span className="num">{formatMm(wantedMm, DIGITS)}</span> in whole layers of{' '}
           <span className="num">
             {dividing
               .slice(0, 2)
@@ -129,7 +129,9 @@ function DrawLine({
           <span className="block text-sm font-normal text-soft">{describeBounds(bounds)}</span>
         )}
         {next.reachesBeyond && (
-          <span className="block text-sm font-normal text-soft">past 1.5 × the longest size measured</span>
+          <span className="block text-sm font-normal text-soft">
+            more than 1.5 × the longest size measured
+          </span>
         )}
       </th>
       <td className="num hidden py-1 pr-3 sm:table-cell">{formatMm(targetMm)}</td>
@@ -137,7 +139,7 @@ function DrawLine({
         {lastDrawnMm === undefined ? '–' : formatMm(lastDrawnMm, DIGITS)}
       </td>
       <td className="py-1 pr-3">
-        <CopyButton text={drawn} label={`copy draw next of ${name}`}>
+        <CopyButton text={drawn} label={`Copy the new drawn size of ${name}`}>
           <span className="num text-xl font-semibold text-juniper">{drawn}</span>
         </CopyButton>
       </td>
@@ -167,7 +169,7 @@ function DrawLine({
           </span>
         )}
         {chanceUnchanged !== undefined && (
-          <span className="block text-sm text-soft">{formatChance(chanceUnchanged)} as it was</span>
+          <span className="block text-sm text-soft">{formatChance(chanceUnchanged)} unchanged</span>
         )}
       </td>
     </tr>

@@ -8,22 +8,24 @@ interface LeversProps {
   readonly view: LeversView;
 }
 
-/** Which lever: what each is worth at the next print, and what else it touches. */
+/** Correction method: the chance of each in the next print, and what else it affects. */
 export function Levers({ jobId, view }: LeversProps) {
   const { levers, chosen, hoursEach } = view;
   const trim = levers.find(({ lever }) => lever === 'trim');
   return (
     <section aria-labelledby="levers-title">
       <h2 id="levers-title" className="text-lg">
-        Which lever
+        Correction method
       </h2>
       <table className="w-full border-collapse">
         <thead>
           <tr className="border-b border-ink text-left text-sm text-soft">
-            <th className="py-1 pr-3 pl-3 font-normal">one of them, not two for the same error</th>
-            <th className="py-1 pr-3 text-right font-normal">right at the next print</th>
-            <th className="py-1 pr-3 text-right font-normal">prints until right</th>
-            <th className="hidden py-1 pr-3 text-right font-normal sm:table-cell">hours on the printer</th>
+            <th className="py-1 pr-3 pl-3 font-normal">
+              use one of them; two would correct the same error twice
+            </th>
+            <th className="py-1 pr-3 text-right font-normal">chance at the next print</th>
+            <th className="py-1 pr-3 text-right font-normal">expected number of prints</th>
+            <th className="hidden py-1 pr-3 text-right font-normal sm:table-cell">print hours</th>
           </tr>
         </thead>
         <tbody>
@@ -35,16 +37,18 @@ export function Levers({ jobId, view }: LeversProps) {
               <th scope="row" className="max-w-xl py-1.5 pr-3 pl-3 text-left font-normal">
                 <span className={worth.lever === chosen ? 'font-semibold' : ''}>{nameOf(worth, view)}</span>
                 {worth.lever === chosen && (
-                  <span className="text-sm text-juniper"> the best chance for the least change</span>
+                  <span className="text-sm text-juniper"> best chance for the smallest change</span>
                 )}
                 <span className="block text-sm text-soft">{touches(worth, view)}</span>
               </th>
               <td className="num py-1.5 pr-3 text-right font-semibold whitespace-nowrap">
                 {formatChance(worth.joint)}
               </td>
-              <td className="num py-1.5 pr-3 text-right">{worth.prints.toFixed(1)}</td>
+              <td className="num py-1.5 pr-3 text-right">
+                {isReachable(worth) ? worth.prints.toFixed(1) : 'not reachable'}
+              </td>
               <td className="num hidden py-1.5 pr-3 text-right sm:table-cell">
-                {hoursEach === undefined ? '–' : (worth.prints * hoursEach).toFixed(1)}
+                {hoursEach === undefined || !isReachable(worth) ? '–' : (worth.prints * hoursEach).toFixed(1)}
               </td>
             </tr>
           ))}
@@ -52,48 +56,54 @@ export function Levers({ jobId, view }: LeversProps) {
       </table>
       <TrimLine jobId={jobId} exposureS={trim?.exposureS} isChosen={chosen === 'trim'} />
       <p className="mt-1 text-sm text-soft">
-        Whatever misses is measured, and its sizes are then drawn. {trimWords(view)}
+        If a size is still out of limits, measure it and correct its drawn size. {trimWords(view)}
       </p>
     </section>
   );
 }
 
-/** Why no trim stands among the levers, or what one would do to sizes that were corrected. */
+/** Returns why no exposure change is offered, or what one would do to corrected sizes. */
 function trimWords({ exposureS, isAnswered, levers }: LeversView): string {
-  if (exposureS === undefined) return 'A trim is weighed once the profile says how long a layer is exposed.';
+  if (exposureS === undefined)
+    return 'To compare an exposure change, enter the layer exposure in the profile.';
   if (!levers.some(({ lever }) => lever === 'trim'))
-    return `No trim of the exposure would bring more than ${exposureS} s does.`;
+    return `No exposure gives a better result than the current ${exposureS} s.`;
   return isAnswered
-    ? `These sizes are drawn for ${exposureS} s already: a trim on top answers the same error twice.`
+    ? `These sizes are already drawn for ${exposureS} s. An exposure change would correct the same error twice.`
     : '';
 }
+
+/** More prints than anybody makes of one part: say that this way does not lead there. */
+const MOST_PRINTS = 50;
+
+const isReachable = ({ prints }: LeverWorth) => prints <= MOST_PRINTS;
 
 function nameOf({ lever, exposureS }: LeverWorth, { isFirst }: LeversView): string {
   switch (lever) {
     case 'none':
-      return isFirst ? 'Print the file as it is' : 'Print it again as it is';
+      return isFirst ? 'Print the file unchanged' : 'Print it again unchanged';
     case 'sizes':
-      return 'Draw the sizes';
+      return 'Correct the drawn sizes';
     case 'part':
       return 'Correct the whole file';
     case 'trim':
-      return `Trim the exposure to ${exposureS!.toFixed(2)}\u00a0s`;
+      return `Change the exposure to ${exposureS!.toFixed(2)}\u00a0s`;
   }
 }
 
 function touches({ lever }: LeverWorth, { voids, ladders }: LeversView): string {
   switch (lever) {
     case 'none':
-      return 'Touches nothing.';
+      return 'Changes nothing else.';
     case 'sizes':
-      return 'Touches only what is drawn anew.';
+      return 'Changes only the sizes you draw again.';
     case 'part':
-      return 'Touches all faces of this file, measured or not, and no other job.';
+      return 'Changes all faces of this file, measured or not, and no other job.';
     case 'trim': {
-      const gaps = ladders === 0 ? '' : ' What gap ladders found moves with the edges.';
+      const gaps = ladders === 0 ? '' : ' Gap test results shift with the edges.';
       return voids.length === 0
-        ? `Touches every print of this profile from then on.${gaps}`
-        : `Touches every print of this profile: sizes drawn for ${listFew(voids)} no longer hold.${gaps}`;
+        ? `Changes every later print of this profile.${gaps}`
+        : `Changes every print of this profile. Sizes drawn for ${listFew(voids)} become invalid.${gaps}`;
     }
   }
 }

@@ -15,11 +15,11 @@ interface MeshLeverProps {
   readonly jobName: string;
   readonly meshHash: string;
   readonly by: PartCorrection;
-  /** Whether its lowest face stands on the plate; undefined: nobody said yet how it stands. */
+  /** Whether its lowest face stands on the plate; undefined while the print setup is unknown. */
   readonly onPlate: boolean | undefined;
   readonly features: readonly (AnchoredFeature & { readonly name: string })[];
   readonly unplaced: readonly string[];
-  /** Leg of a chamfer against the foot that was read; undefined where none is proven. */
+  /** Leg of a chamfer against the measured elephant's foot; undefined if it is not significant. */
   readonly chamferMm?: number;
   /** Undefined while an attempt waits for its print. */
   readonly nextNumber: number | undefined;
@@ -38,8 +38,7 @@ async function correctFile(
   { jobId, meshHash, by, onPlate, features, chamferMm }: MeshLeverProps,
 ): Promise<Work> {
   const response = await fetch(`/api/meshes/${meshHash}`);
-  if (!response.ok)
-    return { kind: 'failed', message: 'The part’s file is not there. Bring it in again under Need.' };
+  if (!response.ok) return { kind: 'failed', message: 'The part file is missing. Import it again in Need.' };
   const loaded = await worker.load(new Uint8Array(await response.arrayBuffer()), () => {});
   if (!loaded.ok) return { kind: 'failed', message: describeMeshIssue(loaded.issue) };
   const part = await worker.correct({ by, onPlate, chamferMm }, features);
@@ -67,18 +66,18 @@ export function MeshLever(props: MeshLeverProps) {
   return (
     <section aria-labelledby="lever-title">
       <h2 id="lever-title" className="text-lg">
-        Or correct the whole file
+        Correct the whole file
       </h2>
       <p className="text-sm text-soft">
-        This takes scale, skew, edge growth, hanging faces and the closing of recognised holes and slots out
-        of the file that was brought in. Use one way or the other, never both for the same error.
+        Corrects scale, skew, edge growth, overhanging faces and the closing of recognised holes and slots in
+        the imported file. Use either this or corrected drawn sizes, never both for the same error.
       </p>
       <p className="mt-1 text-sm">
         {props.onPlate === undefined
-          ? 'Taken as standing on the plate. Say how it stands under Check if that is wrong.'
+          ? 'Assumes that the part stands on the plate. If this is wrong, change the support in Check.'
           : props.onPlate
-            ? 'Its lowest face stands on the plate, as said under Check.'
-            : 'It stands on supports, as said under Check: no face is squashed on the plate.'}
+            ? 'Its lowest face stands on the plate (set in Check).'
+            : 'It is on supports (set in Check), so no face has an elephant’s foot.'}
       </p>
       {canTakeFoot && (
         <label className="mt-1 flex items-center gap-2">
@@ -89,14 +88,14 @@ export function MeshLever(props: MeshLeverProps) {
             className="size-4"
           />
           <span>
-            Take the foot off too: a chamfer of{' '}
-            <span className="num">{formatMm(props.chamferMm ?? 0, 3)} mm</span> round the lower edges
+            Also remove the elephant’s foot: chamfer{' '}
+            <span className="num">{formatMm(props.chamferMm ?? 0, 3)} mm</span> on the lower edges
           </span>
         </label>
       )}
       <div className="mt-2 flex items-center gap-3">
         <Button onClick={correct} disabled={work.kind === 'working'}>
-          Correct the file
+          Correct file
         </Button>
         {work.kind === 'working' && (
           <>
@@ -141,24 +140,24 @@ function Corrected({
     );
     const answer = (await response.json()) as { hash?: string; message?: string };
     if (answer.hash === undefined)
-      return { ok: false, message: answer.message ?? 'The file was not kept. Try again.' };
+      return { ok: false, message: answer.message ?? 'The file was not saved. Try again.' };
     return printCorrected(jobId, { hash: answer.hash, sizes: part.sizes }, before, data);
   };
   return (
     <div className="mt-3">
       <table className="w-full text-sm">
         <caption className="text-left text-soft">
-          Measured on both files, and what the corrected one should print as
+          Sizes measured in both files, and the expected print of the corrected file
         </caption>
         <thead>
           <tr className="text-left text-soft">
             <th className="font-normal">Feature</th>
-            <th className="font-normal">as it came</th>
+            <th className="font-normal">original</th>
             <th className="font-normal">asked</th>
             <th className="font-normal">found</th>
-            <th className="font-normal">off by</th>
-            <th className="font-normal">should print as</th>
-            <th className="text-right font-normal">chance in</th>
+            <th className="font-normal">deviation</th>
+            <th className="font-normal">expected print</th>
+            <th className="text-right font-normal">chance within</th>
           </tr>
         </thead>
         <tbody>
@@ -179,7 +178,7 @@ function Corrected({
       <Proofs proofs={part.proofs} />
       {unplaced.length > 0 && (
         <p className="mt-1 text-sm">
-          Not placed on the part, so not measured: {unplaced.join(', ')}. They keep the size they had.
+          Not placed on the part, so not measured: {unplaced.join(', ')}. These sizes are unchanged.
         </p>
       )}
       {part.notFound.map(({ id, issue }) => (
@@ -188,18 +187,18 @@ function Corrected({
         </p>
       ))}
       {part.crossedFacets === undefined && (
-        <p className="mt-1 text-sm">Too many facets to look for faces that cut through one another.</p>
+        <p className="mt-1 text-sm">Too many facets to search for self-intersections.</p>
       )}
       {((part.crossedFacets ?? 0) > 0 || !part.watertight) && (
         <Problem>
           {(part.crossedFacets ?? 0) > 0
-            ? `${part.crossedFacets} facets now cross one another: a wall or a gap is thinner than its correction. Draw it thicker, or correct its size alone. `
+            ? `${part.crossedFacets} facets now intersect: a wall or a gap is thinner than its correction. Draw it thicker, or correct only its size. `
             : ''}
-          {part.watertight ? '' : 'The file is not closed.'}
+          {part.watertight ? '' : 'The file is not watertight.'}
         </Problem>
       )}
       <Button onClick={save} className="mt-3">
-        <Download size={16} aria-hidden /> Save the corrected STL
+        <Download size={16} aria-hidden /> Save corrected STL
       </Button>
       {nextNumber !== undefined && (
         <ActionForm
@@ -213,7 +212,7 @@ function Corrected({
             label="File to print"
             choices={[
               { value: 'corrected', label: 'the corrected file' },
-              { value: 'asIs', label: 'the file as it was brought in' },
+              { value: 'asIs', label: 'the imported file' },
             ]}
           />
           <TextField name="reason" />
@@ -237,14 +236,14 @@ const SORT_WORDS: Readonly<Record<ProofLine['sort'], string>> = {
   pitch: 'pitch',
 };
 
-/** A correction counts as done where the size is found within this of what was asked, mm. */
+/** A correction counts as done if the resulting size is within this of the wanted one, mm. */
 const PROVEN_MM = 0.002;
 
-/** What was recognised on the part, asked and found: the proof that the correction did what it should. */
+/** Recognised features with their wanted and resulting size: shows that the correction worked. */
 function Proofs({ proofs }: { proofs: readonly ProofLine[] }) {
   if (proofs.length === 0)
     return (
-      <p className="mt-2 text-sm">No size was recognised on the file, so the correction is not proven.</p>
+      <p className="mt-2 text-sm">No size was recognised in the file, so the correction is not verified.</p>
     );
   const off = proofs.filter(
     ({ askedMm, afterMm }) => afterMm === undefined || Math.abs(afterMm - askedMm) > PROVEN_MM,
@@ -253,23 +252,23 @@ function Proofs({ proofs }: { proofs: readonly ProofLine[] }) {
     <details className="mt-2" open={off.length > 0}>
       <summary className="text-sm">
         {off.length === 0
-          ? `All ${proofs.length} sizes recognised on the file are within 2 µm of what was asked`
-          : `${off.length} of the ${proofs.length} sizes recognised on the file are more than 2 µm off, or not found again`}
+          ? `All ${proofs.length} sizes recognised in the file are within 2 µm of the request`
+          : `${off.length} of the ${proofs.length} sizes recognised in the file are more than 2 µm off, or were not found again`}
       </summary>
       <div
         className="max-h-64 overflow-y-auto"
         tabIndex={0}
         role="region"
-        aria-label="Proof of the correction"
+        aria-label="Verification of the correction"
       >
         <table className="w-full text-sm">
           <thead>
             <tr className="text-left text-soft">
               <th className="font-normal">Recognised</th>
-              <th className="font-normal">as it came</th>
+              <th className="font-normal">original</th>
               <th className="font-normal">asked</th>
               <th className="font-normal">found</th>
-              <th className="text-right font-normal">off by</th>
+              <th className="text-right font-normal">deviation</th>
             </tr>
           </thead>
           <tbody>

@@ -29,18 +29,17 @@ function hours(value: number): string {
   return value < 10 ? `${value.toFixed(1)} h` : `${Math.round(value)} h`;
 }
 
-/** Print a small block first, or the part at once? Told by what both take. */
+/** Print a small block first, or the part at once? Compares the time of both. */
 function BlockFirst({ jobId, profileId, block }: { jobId: number; profileId: number; block: BlockGain }) {
   return (
     <p className="mt-1">
-      A block of {block.sizes} sizes chosen for this job, printed and read first, would lift this to{' '}
-      <span className="num font-semibold">{formatChance(block.after)}</span>. It takes about{' '}
-      {hours(block.hours)} until it is read, and pays where one print of the part takes longer than{' '}
-      <span className="num">{hours(block.paysBeyondHours)}</span>:{' '}
+      A block of {block.sizes} sizes chosen for this job would raise the chance to{' '}
+      <span className="num font-semibold">{formatChance(block.after)}</span>. Printing and measuring it takes
+      about {hours(block.hours)}. It pays off if one print of the part takes longer than{' '}
+      <span className="num">{hours(block.paysBeyondHours)}</span>.{' '}
       <Link href={`/gauges?profile=${profileId}&choice=chosenBlock&job=${jobId}`} className="underline">
-        make the block
+        Create block
       </Link>
-      .
     </p>
   );
 }
@@ -64,37 +63,38 @@ export function StartAttempt({
       <p>
         {joint !== undefined && (
           <>
-            <strong>{features === 1 ? 'In tolerance' : `All ${features} in tolerance`}:</strong>{' '}
+            <strong>{features === 1 ? 'Within limits' : `All ${features} within limits`}:</strong>{' '}
             <span className="num font-semibold">{formatChance(joint)}</span>
           </>
         )}
         {jointUnchanged !== undefined && (
           <span className="text-soft">
             {' '}
-            (printed again as it was: <span className="num">{formatChance(jointUnchanged)}</span>)
+            (reprinted unchanged: <span className="num">{formatChance(jointUnchanged)}</span>)
           </span>
         )}
         {copies !== undefined && (
           <span>
             {' '}
-            All {copies.wanted} copies right:{' '}
+            All {copies.wanted} copies within limits:{' '}
             <span className="num font-semibold">{formatChance(copies.chance)}</span>.
           </span>
         )}
         {nextReading !== undefined && (
           <span>
             {' '}
-            One more set of readings of <strong>{nextReading.name}</strong> would narrow this by{' '}
+            One more set of readings of <strong>{nextReading.name}</strong> reduces this uncertainty by{' '}
             {Math.round(100 * nextReading.sdShare)} %.
           </span>
         )}
         {check !== undefined && joint !== undefined && (
           <span>
             {' '}
-            A piece of known size, read three times with the {check.jaw} jaws of {check.instrument}, would
-            lift this to <span className="num font-semibold">{formatChance(check.joint)}</span>:{' '}
+            Check the {check.jaw} jaws of {check.instrument} with three readings of a reference piece to raise
+            this to <span className="num font-semibold">{formatChance(check.joint)}</span>:{' '}
             <Link href="/house#calipers" className="underline">
-              check the caliper
+              {' '}
+              Check caliper{' '}
             </Link>
             .
           </span>
@@ -113,15 +113,15 @@ export function StartAttempt({
               name="reason"
               label={
                 nextNumber === 1
-                  ? 'Why so, if there is a reason'
-                  : 'Why, in a line (what changes is found by itself)'
+                  ? 'Reason for the change, if any'
+                  : 'Reason, one line (the program finds what changed)'
               }
-              placeholder={nextNumber === 1 ? '' : 'bore came out tight; edges grow'}
+              placeholder={nextNumber === 1 ? '' : 'bore too tight; edges grow'}
             />
           </div>
           {hasSolid && (
             <a href={`/api/jobs/${jobId}/part?drawn=next&save`} download className={buttonLook('plain')}>
-              <Download size={16} aria-hidden /> The part with these sizes, STL
+              <Download size={16} aria-hidden /> Part with these sizes, STL
             </a>
           )}
           <Button type="submit" weight="large">

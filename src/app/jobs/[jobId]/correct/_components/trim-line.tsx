@@ -7,12 +7,12 @@ import { trimExposure } from '../actions';
 
 interface TrimLineProps {
   readonly jobId: number;
-  /** Undefined where no trim would bring anything; what was said of the last one stays. */
+  /** Undefined if no exposure change would help; the message about the last one stays. */
   readonly exposureS?: number;
   readonly isChosen: boolean;
 }
 
-/** Notes the trim once it is set at the printer. */
+/** Records the exposure change once it is set on the printer. */
 export function TrimLine({ jobId, exposureS, isChosen }: TrimLineProps) {
   const [said, setSaid] = useState('');
   const [isBusy, start] = useTransition();
@@ -24,7 +24,7 @@ export function TrimLine({ jobId, exposureS, isChosen }: TrimLineProps) {
           disabled={isBusy}
           onClick={() => start(async () => setSaid(await trimExposure(newKey(), jobId)))}
         >
-          The exposure is set to {exposureS.toFixed(2)}&nbsp;s: note it
+          Record new exposure: {exposureS.toFixed(2)}&nbsp;s
         </Button>
       )}{' '}
       <span role="status">{said}</span>

@@ -47,8 +47,8 @@ export function ChainPanel({ jobId, features }: ChainPanelProps) {
       {problem !== undefined && <Problem>{problem}</Problem>}
       {rows.length === 0 && (
         <p className="text-soft">
-          Add the sizes that stand in a row, such as the groove that opens and the washer that closes; the end
-          is what is left.
+          Add the sizes in a row, such as the groove (opens the gap) and the washer (closes it). The result is
+          the remaining gap.
         </p>
       )}
       <ul className="flex flex-wrap gap-2">
@@ -58,10 +58,10 @@ export function ChainPanel({ jobId, features }: ChainPanelProps) {
             <button
               type="button"
               className="min-h-6 text-soft underline"
-              aria-label={`Take ${name} out of the chain`}
+              aria-label={`Remove ${name} from the chain`}
               onClick={() => takeOut(key)}
             >
-              out
+              Remove
             </button>
           </li>
         ))}
@@ -88,12 +88,12 @@ function LinkForm({ features, onAdd, onProblem }: LinkFormProps) {
     const [sizeMm, halfMm] = [lengthOf(data, 'boughtMm'), lengthOf(data, 'halfMm')];
     const name = String(data.get('boughtName') ?? '').trim() || 'bought part';
     if (sizeMm === undefined || halfMm === undefined || sizeMm <= 0 || halfMm < 0)
-      return onProblem('a bought part needs its size and the half of its tolerance, such as 8 and 0.05.');
+      return onProblem('a bought part needs its size and half of its tolerance, such as 8 and 0.05.');
     onAdd(name, { name, sizeMm, halfMm, direction });
   };
   return (
     <form
-      aria-label="A link of the chain"
+      aria-label="Add a size to the chain"
       className="grid items-end gap-3 sm:grid-cols-6"
       onSubmit={(event) => {
         event.preventDefault();
@@ -102,24 +102,24 @@ function LinkForm({ features, onAdd, onProblem }: LinkFormProps) {
     >
       <PlainChoice
         name="feature"
-        label="A size of this job"
+        label="Size of this job"
         choices={[
-          { value: '', label: 'none: a bought part' },
+          { value: '', label: 'none (bought part)' },
           ...features.map(({ id, name }) => ({ value: String(id), label: name })),
         ]}
       />
       <PlainField name="boughtName" label="or a bought part" />
-      <PlainField name="boughtMm" label="its size" unit="mm" />
-      <PlainField name="halfMm" label="± half its tolerance" unit="mm" />
+      <PlainField name="boughtMm" label="Size" unit="mm" />
+      <PlainField name="halfMm" label="± half the tolerance" unit="mm" />
       <PlainChoice
         name="direction"
         label="It"
         choices={[
           { value: 'opens', label: 'opens the gap' },
-          { value: 'closes', label: 'closes it' },
+          { value: 'closes', label: 'closes the gap' },
         ]}
       />
-      <Button type="submit">Add it</Button>
+      <Button type="submit">Add</Button>
     </form>
   );
 }
@@ -128,23 +128,23 @@ function ChainEnd({ chain }: { chain: ChainView }) {
   return (
     <div className="bg-sheet px-3 py-2">
       <p>
-        left at the end <span className="num text-xl font-semibold">{formatMm(chain.gapMm, 3)}</span> mm; at
-        worst ± <span className="num">{formatMm(chain.worstMm, 3)}</span>, likely ±{' '}
+        remaining gap <span className="num text-xl font-semibold">{formatMm(chain.gapMm, 3)}</span> mm; worst
+        case ± <span className="num">{formatMm(chain.worstMm, 3)}</span>, likely ±{' '}
         <span className="num">{formatMm(chain.likelyMm, 3)}</span>
         {chain.joint !== undefined && (
           <>
-            ; from one print of this printer, as drawn now,{' '}
+            ; in one print of this printer with the current drawn sizes,{' '}
             <span className="num">{formatMm(chain.joint.meanMm, 3)}</span> ±{' '}
             <span className="num">{formatMm(1.96 * chain.joint.sdMm, 3)}</span>
           </>
         )}
         {chain.chance !== undefined && (
           <>
-            ; between the limits with <span className="num">{formatChance(chain.chance)}</span>
+            ; within the limits with <span className="num">{formatChance(chain.chance)}</span>
           </>
         )}
       </p>
-      <ul className="mt-1" aria-label="Who contributes to the spread">
+      <ul className="mt-1" aria-label="Contributions to the spread">
         {chain.shares.map(({ name, share }, i) => (
           <li
             key={i}
@@ -172,20 +172,20 @@ function LimitsForm({ onLimit, onProblem }: LimitsFormProps) {
     const data = new FormData(form);
     const [lowMm, highMm] = [lengthOf(data, 'endLow'), lengthOf(data, 'endHigh')];
     if (lowMm !== undefined && highMm !== undefined && lowMm < highMm) onLimit({ lowMm, highMm });
-    else onProblem('the least that may be left must lie below the most.');
+    else onProblem('the minimum gap must be below the maximum.');
   };
   return (
     <form
-      aria-label="Limits of the end"
+      aria-label="Limits of the gap"
       className="flex flex-wrap items-end gap-3"
       onSubmit={(event) => {
         event.preventDefault();
         ask(event.currentTarget);
       }}
     >
-      <PlainField name="endLow" label="What is left may be at least" unit="mm" />
-      <PlainField name="endHigh" label="at most" unit="mm" />
-      <Button type="submit">How likely?</Button>
+      <PlainField name="endLow" label="Minimum gap" unit="mm" />
+      <PlainField name="endHigh" label="Maximum gap" unit="mm" />
+      <Button type="submit">Calculate chance</Button>
     </form>
   );
 }

@@ -69,7 +69,7 @@ export function FasteningPanel({ jobId, resin }: { jobId: number; resin?: DeskRe
         />
         <PlainChoice
           name="undone"
-          label="It will be undone"
+          label="Disassembly"
           value={undone}
           onChange={(event) => setUndone(event.target.value as Undone)}
           choices={[
@@ -78,7 +78,7 @@ export function FasteningPanel({ jobId, resin }: { jobId: number; resin?: DeskRe
             { value: 'often', label: 'often' },
           ]}
         />
-        <PlainField label="Insert, outside: measure yours" unit="mm" {...field('insertOuterMm')} />
+        <PlainField label="Measured outside diameter of the insert" unit="mm" {...field('insertOuterMm')} />
         <label className="flex items-center gap-2 self-end pb-2">
           <input
             type="checkbox"
@@ -86,7 +86,7 @@ export function FasteningPanel({ jobId, resin }: { jobId: number; resin?: DeskRe
             checked={bothSides}
             onChange={(event) => setBothSides(event.target.checked)}
           />
-          both sides can be reached
+          both sides are accessible
         </label>
       </div>
       <ol>
@@ -94,7 +94,7 @@ export function FasteningPanel({ jobId, resin }: { jobId: number; resin?: DeskRe
           <li key={way} className="border-b border-hair py-2">
             <p className={rank === 0 ? 'text-soft' : ''}>
               <span className="font-semibold">{describeFastening(way)}</span>
-              {rank === 0 && ': not here'}
+              {rank === 0 && ': not suitable'}
             </p>
             <p className="text-sm text-soft">{reasons.map(describeFasteningReason).join(' ')}</p>
             {rank > 0 && (
@@ -119,8 +119,8 @@ export function FasteningPanel({ jobId, resin }: { jobId: number; resin?: DeskRe
         ))}
       </ol>
       <Caution>
-        A tap can snap and a screw driven too far splits the boss: eyes covered, tap by hand, tighten until it
-        just holds. A hot iron on resin gives off fumes and spits: do not try it.
+        A tap can snap, and an over-tightened screw splits the boss: wear eye protection, tap by hand, and
+        tighten only until it holds. A hot iron on resin gives off fumes and spits: do not try it.
       </Caution>
     </div>
   );

@@ -21,10 +21,10 @@ export function FitDesk({ jobId, resin, features, presses }: FitDeskProps) {
   return (
     <section aria-labelledby="desk-title">
       <h2 id="desk-title" className="mb-1 text-lg">
-        Held together
+        Fastening
       </h2>
       <Tabs
-        label="Ways to hold parts together"
+        label="Fastening methods"
         tabs={[
           {
             id: 'press',
@@ -33,9 +33,13 @@ export function FitDesk({ jobId, resin, features, presses }: FitDeskProps) {
           },
           { id: 'snap', label: 'Snap hook', content: <SnapPanel jobId={jobId} resin={resin} /> },
           { id: 'screw', label: 'Screws', content: <FasteningPanel jobId={jobId} resin={resin} /> },
-          { id: 'chain', label: 'Chain of sizes', content: <ChainPanel jobId={jobId} features={features} /> },
+          {
+            id: 'chain',
+            label: 'Tolerance chain',
+            content: <ChainPanel jobId={jobId} features={features} />,
+          },
           { id: 'parts', label: 'Standard parts', content: <StandardPartsPanel /> },
-          { id: 'rules', label: 'Entries and facets', content: <RulesPanel /> },
+          { id: 'rules', label: 'Lead-ins and facets', content: <RulesPanel /> },
         ]}
       />
     </section>

@@ -2,8 +2,14 @@
 
 import { useState } from 'react';
 import { type DrawnFit, MATERIAL_FACTS } from '@/core/fits';
-import { describeMaterial, describeRuin, describeWish } from '@/subjects/job/shared';
-import { formatChance, formatMm, formatSigned } from '@/subjects/language/shared';
+import {
+  describeMaterial,
+  describeRuin,
+  describeWish,
+  formatChance,
+  formatMm,
+  formatSigned,
+} from '@/subjects/language/shared';
 import { Button, Caution, Note, RuleStrip } from '@/ui';
 import { ChanceBar } from './chance-bar';
 import type { FitRow } from './fit-types';
@@ -15,7 +21,7 @@ interface FitRowsProps {
   readonly fitC: number | null;
 }
 
-/** Every size that can meet a mate, with its wish and what becomes of it. */
+/** Every size that can meet a mate, with its fit and the expected result. */
 export function FitRows({ jobId, rows, fitC }: FitRowsProps) {
   const [editing, setEditing] = useState<number | undefined>();
   const [said, setSaid] = useState<string | undefined>();
@@ -23,8 +29,8 @@ export function FitRows({ jobId, rows, fitC }: FitRowsProps) {
   if (rows.length === 0)
     return (
       <p className="mt-2 max-w-prose text-soft">
-        No size yet that meets anything. Enter sizes under Need, or measure by a sheet; a joint printed in
-        place is designed further down.
+        No size with a mate yet. Enter sizes in Need, or use a measuring sheet. You can design a joint printed
+        in place below.
       </p>
     );
   return (
@@ -37,8 +43,8 @@ export function FitRows({ jobId, rows, fitC }: FitRowsProps) {
       </ul>
       {fitC !== null && (
         <p className="mt-1 text-sm text-soft">
-          Clearances are wished at <span className="num">{fitC}</span> °C; targets are at 20 °C, each material
-          grown by its own expansion.
+          Clearances apply at <span className="num">{fitC}</span> °C; targets apply at 20 °C. Each material
+          expands with its own coefficient.
         </p>
       )}
       {edited !== undefined && (
@@ -57,9 +63,9 @@ export function FitRows({ jobId, rows, fitC }: FitRowsProps) {
 }
 
 function wishText({ wish, isoFit, ownBand }: FitRow): string {
-  if (wish === null) return 'limits typed by hand';
+  if (wish === null) return 'limits entered by hand';
   if (isoFit !== null) return isoFit;
-  return ownBand ? `${describeWish(wish).name}, own clearance` : describeWish(wish).name;
+  return ownBand ? `${describeWish(wish).name}, custom clearance` : describeWish(wish).name;
 }
 
 function FitLine({ row, onWish }: { row: FitRow; onWish: () => void }) {
@@ -72,12 +78,12 @@ function FitLine({ row, onWish }: { row: FitRow; onWish: () => void }) {
           <p className="font-semibold">{name}</p>
           <p className="text-sm text-soft">
             {mate === undefined ? (
-              'meets nothing named yet'
+              'no mate yet'
             ) : (
               <>
                 on {mate.name}, {mate.material !== 'other' && `${describeMaterial(mate.material)}, `}
                 {mate.sizeMm === null ? (
-                  <span className="text-plum">never measured</span>
+                  <span className="text-plum">not measured</span>
                 ) : (
                   <span className="num">{formatMm(mate.sizeMm)}</span>
                 )}
@@ -106,14 +112,14 @@ function FitLine({ row, onWish }: { row: FitRow; onWish: () => void }) {
             </>
           )}
         </div>
-        <Button onClick={onWish} aria-label={`${wish === null ? 'Wish' : 'Change the wish'} for ${name}`}>
-          {wish === null ? 'Wish' : 'Change'}
+        <Button onClick={onWish} aria-label={`${wish === null ? 'Set fit' : 'Change fit'} for ${name}`}>
+          {wish === null ? 'Set fit' : 'Change'}
         </Button>
       </div>
       {wish !== null && mate?.sizeMm === null && (
         <p className="mt-1 text-plum">
-          {mate.name} was never measured, so there is nothing to take the clearance from: measure it and type
-          its size, or read it on a measuring sheet.
+          {mate.name} has no size, so no clearance can be calculated. Measure it and type its size, or use a
+          measuring sheet.
         </p>
       )}
       {unheld && drawn !== undefined && <Unheld row={row} drawn={drawn} />}
@@ -125,25 +131,28 @@ function FitLine({ row, onWish }: { row: FitRow; onWish: () => void }) {
       )}
       {fragile && wish !== 'grip' && wish !== null && ruin === 'none' && (
         <p className="mt-1 text-sm text-soft">
-          {mate.name} may break when forced: if too tight is ruin, say so, and the drawn size moves away from
-          it.
+          {mate.name} may break when forced. If too tight is not acceptable, set the cost of a wrong fit; the
+          drawn size then moves away from it.
         </p>
       )}
     </li>
   );
 }
 
-/** The wish is narrower than the process: the best it can do, and which wishes it could hold. */
+/** The fit class is narrower than the process: the best possible chance, and which fits it could hold. */
 function Unheld({ row: { wish, offers, isoFit }, drawn }: { row: FitRow; drawn: DrawnFit }) {
   const held = offers.filter((offer) => offer.held);
   return (
     <p className="mt-1 border-l-4 border-honey py-0.5 pl-3 text-sm">
-      This printer scatters more than {isoFit ?? (wish === null ? 'this' : `“${wish}”`)} allows. The best it
-      can do is <span className="num">{formatChance(drawn.inTolerance)}</span>
+      This printer scatters more than {isoFit ?? (wish === null ? 'this' : `a ${describeWish(wish).name}`)}{' '}
+      allows. The best possible chance is <span className="num">{formatChance(drawn.inTolerance)}</span>
       {held.length > 0 && (
-        <>; it would hold {held.map((offer) => `${offer.wish} (${formatChance(offer.right)})`).join(', ')}</>
+        <>
+          ; it can hold{' '}
+          {held.map((offer) => `${describeWish(offer.wish).name} (${formatChance(offer.right)})`).join(', ')}
+        </>
       )}
-      . Print two or three in steps and keep the one that fits, or finish it by hand.
+      . Print two or three sizes in steps and use the one that fits, or finish it by hand.
     </p>
   );
 }
@@ -159,7 +168,7 @@ function ClearanceStrip({
         {formatMm(targetMm)} {formatSigned(lowerDeviationMm)} {formatSigned(upperDeviationMm)}
       </p>
     );
-  const words = `${name}: clearance expected ${formatSigned(clearance.meanMm, 3)} ± ${formatMm(clearance.halfMm, 3)}, wished ${formatSigned(band.lowMm, 3)} to ${formatSigned(band.highMm, 3)} mm`;
+  const words = `${name}: expected clearance ${formatSigned(clearance.meanMm, 3)} ± ${formatMm(clearance.halfMm, 3)}, wanted ${formatSigned(band.lowMm, 3)} to ${formatSigned(band.highMm, 3)} mm`;
   return (
     <div>
       <RuleStrip
@@ -175,7 +184,7 @@ function ClearanceStrip({
       <p className="text-sm text-soft">
         clearance <span className="num">{formatSigned(clearance.meanMm, 3)}</span> ±{' '}
         <span className="num">{formatMm(clearance.halfMm, 3)}</span> expected
-        {drawn?.reachesBeyond === true && ', past 1.5 × the longest size measured'}
+        {drawn?.reachesBeyond === true && ', more than 1.5 × the longest size measured'}
       </p>
     </div>
   );

@@ -2,7 +2,7 @@ import type { Material } from '@/core/fits';
 import type { Sense } from '@/core/metrology';
 import type { FitView, ResinStrength } from '@/subjects/fit';
 
-/** An interface as the page shows it: its feature with what its wish comes to. */
+/** An interface as displayed: its feature with the result of its fit. */
 export type FitRow = FitView['feature'] &
   Omit<FitView, 'feature'> & {
     /** Its clearance is its own, not its class's. */

@@ -18,7 +18,10 @@ import { titledAxis, useInk } from '@/ui';
 
 ChartJs.register(LinearScale, LineElement, PointElement, Tooltip, Legend, Filler);
 
-/** Printed gap and play over the scale, with where it fuses below and turns floppy above; the same as a table. */
+/**
+ * Printed gap and play over the scale, with the scale below which it fuses and above which it is too loose; also as a
+ * table.
+ */
 export function JointChart({ view }: { view: JointView }) {
   const ink = useInk();
   const [asTable, setAsTable] = useState(false);
@@ -82,7 +85,7 @@ export function JointChart({ view }: { view: JointView }) {
         pointRadius: 0,
       },
       ...upright('fuses below', window.leastScale, ink.plum, [7, 4]),
-      ...upright('floppy above', window.mostScale, ink.teal, [2, 4]),
+      ...upright('too loose above', window.mostScale, ink.teal, [2, 4]),
       ...upright('wanted', joint.scale, ink.honey, []),
     ],
   };
@@ -102,7 +105,7 @@ export function JointChart({ view }: { view: JointView }) {
         type: 'linear',
         min: 40,
         max: 300,
-        ...titledAxis(ink, 'scale of the file, %'),
+        ...titledAxis(ink, 'file scale, %'),
       },
       y: {
         min: 0,
@@ -118,7 +121,7 @@ export function JointChart({ view }: { view: JointView }) {
           data={data}
           options={options}
           role="img"
-          aria-label={`Printed gap and play of ${joint.name} over the scale; the table below holds the same numbers`}
+          aria-label={`Printed gap and play of ${joint.name} for each scale. The table below has the same numbers`}
         />
       </div>
       <button
@@ -126,7 +129,7 @@ export function JointChart({ view }: { view: JointView }) {
         className="mt-1 min-h-6 text-sm text-soft underline"
         onClick={() => setAsTable(!asTable)}
       >
-        {asTable ? 'Fold the table away' : 'The same as a table'}
+        {asTable ? 'Hide table' : 'Show as table'}
       </button>
       {asTable && <JointTable view={view} />}
     </figure>
@@ -136,10 +139,10 @@ export function JointChart({ view }: { view: JointView }) {
 function JointTable({ view: { points, joint } }: { view: JointView }) {
   return (
     <table className="w-full border-collapse text-sm">
-      <caption className="sr-only">{joint.name} over the scale</caption>
+      <caption className="sr-only">{joint.name} by scale</caption>
       <thead>
         <tr className="border-b border-ink text-soft">
-          {['scale', 'gap ±', 'frees', 'play', 'wobble'].map((head) => (
+          {['scale', 'gap ±', 'comes free', 'play', 'wobble'].map((head) => (
             <th key={head} className="py-0.5 text-right font-normal">
               {head}
             </th>
@@ -159,7 +162,7 @@ function JointTable({ view: { points, joint } }: { view: JointView }) {
             <td className="text-right">{formatChance(free)}</td>
             <td className="text-right">{formatMm(lateralMm, 3)}</td>
             <td className="text-right">
-              {((angleRad * 180) / Math.PI).toFixed(2)}°{floppy && ' floppy'}
+              {((angleRad * 180) / Math.PI).toFixed(2)}°{floppy && ' too loose'}
             </td>
           </tr>
         ))}

@@ -9,6 +9,14 @@ import { keepJoint } from '../actions';
 import { jointForm } from '@/subjects/fit/shared';
 import { type FormAnswer } from '@/subjects/language/shared';
 
+/** Name of a new joint until the user types one. */
+const NEW_NAMES: Readonly<Record<JointKind, string>> = {
+  hinge: 'Hinge',
+  ball: 'Ball joint',
+  links: 'Chain',
+  slider: 'Slider',
+};
+
 interface JointDialogProps {
   readonly jobId: number;
   readonly joint?: Joint;
@@ -18,6 +26,7 @@ interface JointDialogProps {
 /** A joint as it is drawn, the scale it is wanted at, and how much play is too much. */
 export function JointDialog({ jobId, joint, onClose }: JointDialogProps) {
   const [kind, setKind] = useState<JointKind>(joint?.kind ?? 'hinge');
+  const [name, setName] = useState(joint?.name);
   const parts = describeJointParts(kind);
   const action = async (before: FormAnswer, data: FormData) => {
     const state = await keepJoint(jobId, joint?.id, before, data);
@@ -29,10 +38,14 @@ export function JointDialog({ jobId, joint, onClose }: JointDialogProps) {
     <Dialog
       open
       onOpenChange={(open) => !open && onClose()}
-      title={joint === undefined ? 'A joint printed in place' : joint.name}
+      title={joint === undefined ? 'Joint printed in place' : joint.name}
     >
       <ActionForm form={jointForm} action={action} label="A joint" className="grid gap-3 sm:grid-cols-2">
-        <TextField name="name" defaultValue={joint?.name ?? 'Hinge'} />
+        <TextField
+          name="name"
+          value={name ?? NEW_NAMES[kind]}
+          onChange={(event) => setName(event.target.value)}
+        />
         <Choice
           name="kind"
           value={kind}
@@ -51,14 +64,14 @@ export function JointDialog({ jobId, joint, onClose }: JointDialogProps) {
           name="freed"
           defaultValue={joint?.freed ?? 'green'}
           choices={[
-            { value: 'green', label: 'green, before the cure' },
-            { value: 'cured', label: 'after the cure' },
+            { value: 'green', label: 'green, before curing' },
+            { value: 'cured', label: 'after curing' },
           ]}
         />
         <TextField name="mostAngleDeg" defaultValue={shown(joint?.mostAngleDeg)} />
         <TextField name="mostLateralMm" defaultValue={shown(joint?.mostLateralMm)} />
         <Button type="submit" weight="main" className="justify-self-start">
-          Keep the joint
+          Save joint
         </Button>
       </ActionForm>
     </Dialog>

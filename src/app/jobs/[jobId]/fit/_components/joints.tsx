@@ -28,18 +28,17 @@ export function Joints({ jobId, views, profileId }: JointsProps) {
           Joints printed in place
         </h2>
         <Button onClick={() => setEditing('new')} disabled={views === undefined}>
-          <Plus size={16} aria-hidden /> A joint
+          <Plus size={16} aria-hidden /> Add joint
         </Button>
       </div>
       {views === undefined && (
         <p className="mt-2 text-soft">
-          How a gap prints depends on the printer and resin. Choose them under Need first.
+          The printed gap depends on the printer and resin. Choose them in Need first.
         </p>
       )}
       {views?.length === 0 && (
         <p className="mt-2 max-w-prose text-soft">
-          A hinge, a ball in its socket, chain links or a captured slider that come off the plate already
-          together.
+          A hinge, ball joint, chain or slider that comes off the plate assembled.
         </p>
       )}
       {views?.map((view) => (
@@ -63,16 +62,16 @@ export function Joints({ jobId, views, profileId }: JointsProps) {
 }
 
 function sourceText(source: LadderSource): string {
-  if (source.from === 'assumed') return 'assumed: no ladder of this printer and resin yet';
+  if (source.from === 'assumed') return 'assumed: no gap test of this printer and resin yet';
   if (source.from === 'otherPrinter')
-    return `from ${source.rungs} rungs on ${source.printer}, carried over at equal printed gaps`;
-  const which = source.from === 'thisJoint' ? 'tried of this joint' : 'of other joints';
-  const state = source.otherState ? ', tried in the other state' : '';
+    return `from ${source.rungs} steps on ${source.printer}, applied at equal printed gaps`;
+  const which = source.from === 'thisJoint' ? 'of this joint' : 'of other joints';
+  const state = source.otherState ? ', tested in the other state' : '';
   const moved =
     Math.abs(source.movedMm) < 0.0005
       ? ''
-      : `; tried before the exposure changed: they count ${formatMm(Math.abs(source.movedMm), 3)} mm ${source.movedMm > 0 ? 'wider' : 'narrower'}`;
-  return `from ${source.rungs} rungs ${which} on this printer and resin${state}${moved}`;
+      : `; tested before the exposure changed: shifted by ${formatMm(Math.abs(source.movedMm), 3)} mm ${source.movedMm > 0 ? 'wider' : 'narrower'}`;
+  return `from ${source.rungs} steps ${which} on this printer and resin${state}${moved}`;
 }
 
 interface JointCardProps {
@@ -97,33 +96,33 @@ function JointCard({ jobId, view, profileId, onChange }: JointCardProps) {
           <h3 className="text-base">
             {joint.name}
             <span className="font-sans font-normal text-soft">
-              , {describeJoint(joint.kind)}, wanted at <span className="num">{percent}</span>
+              , {describeJoint(joint.kind)}, target scale <span className="num">{percent}</span>
             </span>
           </h3>
           <span className="flex gap-2">
-            <Button onClick={onChange} aria-label={`Change ${joint.name}`}>
-              Change
+            <Button onClick={onChange} aria-label={`Edit ${joint.name}`}>
+              Edit
             </Button>
             <Button
               onClick={() => void dropJoint(newKey(), jobId, joint.id)}
-              aria-label={`Put away ${joint.name}`}
+              aria-label={`Remove ${joint.name}`}
             >
-              Put away
+              Remove
             </Button>
           </span>
         </div>
         <p
           className={`mt-1 text-lg font-semibold ${fuses ? 'text-plum' : wanted.floppy ? 'text-honey' : 'text-juniper'}`}
         >
-          At {percent} it frees itself with <span className="num">{formatChance(wanted.free)}</span>
-          {wanted.floppy ? ', but is floppy' : fuses ? ': too likely fused' : ''}
+          Chance to come free at {percent}: <span className="num">{formatChance(wanted.free)}</span>
+          {wanted.floppy ? ', but too loose' : fuses ? ', probably fused' : ''}
         </p>
         <dl className="mt-1 text-sm">
           <Line term="drawn gap per side at this scale">
             <N>{formatMm(design.gapMm * joint.scale, 3)}</N> in plane
             {design.heightGapMm !== undefined && (
               <>
-                , <N>{formatMm(design.heightGapMm * joint.scale, 3)}</N> through height
+                , <N>{formatMm(design.heightGapMm * joint.scale, 3)}</N> along Z
               </>
             )}
           </Line>
@@ -131,7 +130,7 @@ function JointCard({ jobId, view, profileId, onChange }: JointCardProps) {
             <N>{spread(wanted.plane)}</N> in plane
             {wanted.height !== undefined && (
               <>
-                , <N>{spread(wanted.height)}</N> through height
+                , <N>{spread(wanted.height)}</N> along Z
               </>
             )}
           </Line>
@@ -139,54 +138,54 @@ function JointCard({ jobId, view, profileId, onChange }: JointCardProps) {
             <N>{formatMm(wanted.lateralMm, 3)}</N> sideways, <N>{degrees(wanted.angleRad, 2)}</N> wobble over{' '}
             <N>{formatMm(design.spanMm * joint.scale, 1)}</N>{' '}
             <span className="text-soft">
-              (floppy over <N>{'angleRad' in limit ? degrees(limit.angleRad, 1) : limit.lateralMm}</N>)
+              (too loose above <N>{'angleRad' in limit ? degrees(limit.angleRad, 1) : limit.lateralMm}</N>)
             </span>
           </Line>
-          <Line term="scales that work">{describeWindow(window)}</Line>
+          <Line term="usable scales">{describeWindow(window)}</Line>
           <Line term="gap to draw per side">
             <N>{formatMm(recommendedMm.plane, 3)}</N> in plane
             {design.heightGapMm !== undefined && (
               <>
-                , <N>{formatMm(recommendedMm.height, 3)}</N> through height
+                , <N>{formatMm(recommendedMm.height, 3)}</N> along Z
               </>
             )}{' '}
             <span className="text-soft">
-              comes free with <N>95 %</N>
+              chance to come free <N>95 %</N>
             </span>
           </Line>
-          <Line term={`offset of every wall after scaling to ${percent}`}>
+          <Line term={`wall offset after scaling to ${percent}`}>
             <N>{formatSigned(-offsetMm, 3)}</N>{' '}
             <span className="text-soft">
-              ({offsetMm > 0 ? 'material off' : 'material on'}): prints{' '}
+              ({offsetMm > 0 ? 'remove material' : 'add material'}): prints{' '}
               <N>{formatMm(restored.printedMm, 3)}</N>, play <N>{formatMm(2 * restored.printedMm, 3)}</N>,
-              frees with <N>{formatChance(restored.free)}</N>
+              chance to come free <N>{formatChance(restored.free)}</N>
             </span>
           </Line>
-          <Line term="least distance between copies and links">
+          <Line term="minimum distance between copies and links">
             <N>{formatMm(spacingMm, 2)}</N>
           </Line>
         </dl>
         <p className="mt-1 text-sm text-soft">
           In plane {sourceText(sources.plane)}
-          {design.heightGapMm !== undefined && `; through height ${sourceText(sources.height)}`}.
+          {design.heightGapMm !== undefined && `; along Z ${sourceText(sources.height)}`}.
         </p>
         {sources.plane.from === 'assumed' && profileId !== undefined && (
           <Link
             className={`${buttonLook('main')} mt-2`}
             href={`/gauges?profile=${profileId}&choice=${joint.kind}&pin=${design.pinMm}`}
           >
-            Print a ladder for it
+            Print a gap test
           </Link>
         )}
         <p className="mt-2 text-sm">
           {joint.freed === 'green'
-            ? 'Freed green, before the cure: walls still give and break loose easily, but they mark, and what is bent then stays bent. Work it through its range, wash again, then cure in mid position.'
-            : 'Freed after the cure: surfaces and sizes are safe, but what bridged has hardened: it takes more force and may crack. Widen the gap by a step if it must never crack.'}{' '}
-          <span className="text-soft">Rungs tried in the same state count first.</span>
+            ? 'Freed green (before curing): walls are still flexible and break loose easily, but they mark, and a bent part stays bent. Move it through its full range, wash again, then cure it in mid position.'
+            : 'Freed after curing: surfaces and sizes are safe, but bridged resin has hardened. It needs more force and may crack. If it must never crack, make the gap one step wider.'}{' '}
+          <span className="text-soft">Steps tested in the same state have priority.</span>
         </p>
         <Caution>
-          Uncured resin sits in the gap: gloves on while it is worked free, and wash and cure the gap open, or
-          it seeps out for weeks.
+          The gap holds uncured resin. Wear gloves while you work the joint free, and wash and cure the gap
+          open. Otherwise resin seeps out for weeks.
         </Caution>
       </div>
       <JointChart view={view} />
@@ -207,10 +206,10 @@ function degrees(angleRad: number, digits: number): string {
 }
 
 function describeWindow({ leastScale, mostScale }: JointView['window']): string {
-  if (leastScale === undefined) return 'none to 1000 %: it fuses';
+  if (leastScale === undefined) return 'No usable scale up to 1000 %: the joint fuses.';
   if (mostScale !== undefined && mostScale < leastScale)
-    return `none: under ${Math.round(leastScale * 100)} % it fuses, over ${Math.round(mostScale * 100)} % it is floppy; the offset below sets the gap by itself`;
-  const most = mostScale === undefined ? '1000 % and over' : `${Math.round(mostScale * 100)} %`;
+    return `No usable scale. The joint fuses below ${Math.round(leastScale * 100)} % and is too loose above ${Math.round(mostScale * 100)} %. Use the wall offset below to set the gap.`;
+  const most = mostScale === undefined ? '1000 % or more' : `${Math.round(mostScale * 100)} %`;
   return `${Math.round(leastScale * 100)} % to ${most}`;
 }
 

@@ -10,8 +10,7 @@ import {
   MATERIALS,
 } from '@/core/fits';
 import { describePress } from '@/subjects/fit/shared';
-import { describeMaterial } from '@/subjects/job/shared';
-import { formatMm } from '@/subjects/language/shared';
+import { describeMaterial, formatMm } from '@/subjects/language/shared';
 import { Caution, PlainChoice, PlainField, Problem, useNumbers } from '@/ui';
 import type { DeskResin, PressStart } from './fit-types';
 import { NUMBERS_WANTED, AskOfResin, StrengthFields, strengthOf, UseBar } from './strength-fields';
@@ -77,7 +76,7 @@ export function PressPanel({ jobId, resin, starts }: PressPanelProps) {
         <div
           className="flex flex-wrap gap-2 text-sm"
           role="group"
-          aria-label="Start from an interface of this job"
+          aria-label="Start from a feature of this job"
         >
           {starts.map((start) => (
             <button
@@ -96,16 +95,16 @@ export function PressPanel({ jobId, resin, starts }: PressPanelProps) {
         </div>
       )}
       <div className="grid gap-3 sm:grid-cols-4">
-        <PlainField label="Diameter where they meet" unit="mm" {...field('interfaceMm')} />
-        <PlainField label="Outside of the hub" unit="mm" {...field('outerMm')} />
-        <PlainField label="Bore of the shaft, 0 when solid" unit="mm" {...field('boreMm')} />
+        <PlainField label="Interface diameter" unit="mm" {...field('interfaceMm')} />
+        <PlainField label="Hub outside diameter" unit="mm" {...field('outerMm')} />
+        <PlainField label="Shaft bore, 0 if solid" unit="mm" {...field('boreMm')} />
         <PlainField label="Length" unit="mm" {...field('lengthMm')} />
-        <PlainField label="Least interference" unit="mm" {...field('lowMm')} />
-        <PlainField label="Most interference" unit="mm" {...field('highMm')} />
+        <PlainField label="Minimum interference" unit="mm" {...field('lowMm')} />
+        <PlainField label="Maximum interference" unit="mm" {...field('highMm')} />
         <PlainField label="Friction" {...field('friction')} />
         <PlainChoice
           name="press-material"
-          label="The other part is"
+          label="Material of the other part"
           value={material}
           onChange={(event) => setMaterial(event.target.value as Material)}
           choices={MATERIALS.map((each) => ({ value: each, label: describeMaterial(each) }))}
@@ -117,14 +116,14 @@ export function PressPanel({ jobId, resin, starts }: PressPanelProps) {
             checked={hubIsResin}
             onChange={(event) => setHubIsResin(event.target.checked)}
           />
-          the hub, which is stretched, is the printed part
+          The hub (stretched) is the printed part
         </label>
       </div>
       {typed === undefined && <Problem>{NUMBERS_WANTED}</Problem>}
       {typed !== undefined && verdict === undefined && (
         <Problem>
-          bore of the shaft, diameter where they meet and outside of the hub must rise in this order, and the
-          length be above zero: as typed one of them has no wall.
+          the three diameters must rise in this order: shaft bore, interface, hub outside. The length must be
+          above zero. As entered, one part has no wall.
         </Problem>
       )}
       {verdict !== undefined && (
@@ -136,8 +135,8 @@ export function PressPanel({ jobId, resin, starts }: PressPanelProps) {
         />
       )}
       <Caution>
-        Press slowly in a vice or arbor press with soft jaws, eyes covered: brittle parts burst, and a driven
-        pin flies.
+        Press slowly in a vice or arbor press with soft jaws, and cover your eyes: brittle parts burst, and a
+        driven pin flies.
       </Caution>
     </div>
   );
@@ -163,14 +162,14 @@ function PressOutcome({ jobId, verdict, breakStrain, hubIsResin }: PressOutcomeP
       </dl>
       {!hubIsResin && (
         <p className="text-sm text-soft">
-          The printed part is pressed together here, which it bears well; what is stretched is the other one.
+          The printed part is compressed here, which resin handles well. The other part is stretched.
         </p>
       )}
       {hubIsResin && (
         <>
           <UseBar label="of its strength" share={verdict.stressUse} />
           <UseBar
-            label={`of the ${(allowedPressStrain(breakStrain) * 100).toFixed(1)} % it may keep`}
+            label={`of the ${(allowedPressStrain(breakStrain) * 100).toFixed(1)} % it can take`}
             share={verdict.strainUse}
           />
           {verdict.hubStrain > 0 && (
@@ -179,9 +178,9 @@ function PressOutcome({ jobId, verdict, breakStrain, hubIsResin }: PressOutcomeP
         </>
       )}
       <p className="mt-1 text-sm text-soft">
-        Worst case: the largest interference. Resin creeps: about{' '}
-        {Math.round(assumedGripAfterYear(breakStrain) * 100)} % of the grip is left after a year, which is
-        assumed, not measured.{' '}
+        Worst case: the maximum interference. Resin creeps. About{' '}
+        {Math.round(assumedGripAfterYear(breakStrain) * 100)} % of the grip is left after a year (assumed, not
+        measured).
       </p>
     </div>
   );

@@ -44,7 +44,7 @@ export function RulesPanel() {
       <div>
         <h3 className="text-base">Lead-in</h3>
         <div className="mt-1 grid grid-cols-2 gap-3">
-          <PlainField label="Length that fits" unit="mm" {...field('lengthMm')} />
+          <PlainField label="Fit length" unit="mm" {...field('lengthMm')} />
           <PlainField label="Wall" unit="mm" {...field('wallMm')} />
         </div>
         {lead !== undefined && (
@@ -53,15 +53,15 @@ export function RulesPanel() {
             <span className="num">{formatMm(lead.lengthMm)}</span> mm
             {walled !== undefined &&
               lead.depthMm >= walled.wallMm / 4 - 1e-9 &&
-              ' (held to a quarter of the wall)'}
+              ' (limited to a quarter of the wall)'}
           </p>
         )}
         <p className="text-sm text-soft">
-          15° over a fifth of the length, 0.5 to 2 mm: the entry finds its mate before it has to grip it.
+          15° over 20 % of the length, 0.5 to 2 mm: the lead-in guides the mate before it grips.
         </p>
       </div>
       <div>
-        <h3 className="text-base">Sides of a circle</h3>
+        <h3 className="text-base">Facets of a circle</h3>
         <div className="mt-1 grid grid-cols-3 gap-3">
           <PlainField label="Diameter" unit="mm" {...field('diameterMm')} />
           <PlainField label="Tolerance" unit="mm" {...field('toleranceMm')} />
@@ -70,23 +70,23 @@ export function RulesPanel() {
         {circle !== undefined && circle.diameterMm > 0 && circle.toleranceMm > 0 && (
           <p className="mt-2">
             <span className="num">{sidesForTolerance(circle.diameterMm, circle.toleranceMm)}</span> sides keep
-            the facet error under a tenth of the tolerance
+            the facet error below a tenth of the tolerance
             {sides !== undefined && sides >= 3 && (
               <>
                 ; with <span className="num">{Math.round(sides)}</span> a hole drawn inside its circle is{' '}
                 <span className="num">{formatMm(facetErrorMm(circle.diameterMm, Math.round(sides)), 3)}</span>{' '}
-                mm small
+                mm too small
               </>
             )}
             .
           </p>
         )}
         <p className="text-sm text-soft">
-          Parts built here draw holes around the circle and shafts inside it.
+          Parts built here draw holes outside the circle and shafts inside it.
         </p>
       </div>
       <div>
-        <h3 className="text-base">Taper, any three of four</h3>
+        <h3 className="text-base">Taper, enter three of four</h3>
         <div className="mt-1 grid grid-cols-2 gap-3">
           <PlainField label="Large end" unit="mm" {...field('largeMm')} />
           <PlainField label="Small end" unit="mm" {...field('smallMm')} />
@@ -103,9 +103,9 @@ export function RulesPanel() {
         ) : (
           <Problem>
             {taper.issue.code === 'threeOfFour'
-              ? 'give three of the four and leave the one to be found blank.'
+              ? 'enter three of the four values and leave one blank.'
               : taper.issue.code === 'taperEatsIt'
-                ? `the taper runs out before its end (${formatMm(taper.issue.smallMm)} mm): make it shorter or steeper.`
+                ? `the taper ends before its full length (${formatMm(taper.issue.smallMm)} mm). Make it shorter or steeper.`
                 : 'the large end must be larger than the small one, and the height above zero.'}
           </Problem>
         )}

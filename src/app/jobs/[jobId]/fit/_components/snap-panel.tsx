@@ -46,55 +46,55 @@ export function SnapPanel({ jobId, resin }: { jobId: number; resin?: DeskResin }
     <div className="space-y-3">
       <StrengthFields resin={resin} />
       <div className="grid gap-3 sm:grid-cols-4">
-        <PlainField label="Length of the hook" unit="mm" {...field('lengthMm')} />
+        <PlainField label="Hook length" unit="mm" {...field('lengthMm')} />
         <PlainField label="Thickness" unit="mm" {...field('thicknessMm')} />
         <PlainField label="Width" unit="mm" {...field('widthMm')} />
-        <PlainField label="Its tip must give way by" unit="mm" {...field('deflectionMm')} />
+        <PlainField label="Deflection of the tip" unit="mm" {...field('deflectionMm')} />
         <PlainField label="Friction" {...field('friction')} />
-        <PlainField label="Slope of the lead-in" unit="°" {...field('leadDeg')} />
+        <PlainField label="Lead-in angle" unit="°" {...field('leadDeg')} />
         <PlainChoice
           name="snap-use"
-          label="It is snapped"
+          label="Use"
           value={use}
           onChange={(event) => setUse(event.target.value as 'once' | 'repeated')}
           choices={[
             { value: 'once', label: 'once: half of elongation at break' },
-            { value: 'repeated', label: 'again and again: a third' },
+            { value: 'repeated', label: 'repeatedly: a third' },
           ]}
         />
       </div>
       {typed === undefined && <Problem>{NUMBERS_WANTED}</Problem>}
       {typed !== undefined && hook === undefined && (
-        <Problem>length, thickness and width must be above zero, the slope between 0 and 90°.</Problem>
+        <Problem>length, thickness and width must be above zero, and the angle between 0 and 90°.</Problem>
       )}
       {hook !== undefined && result !== undefined && (
         <div className="bg-sheet px-3 py-2">
           <p className="font-semibold">
-            {result.strain <= allowed ? 'bends within what the resin allows' : 'would break or stay bent'}
+            {result.strain <= allowed ? 'bends within the limit of the resin' : 'would break or stay bent'}
           </p>
           <UseBar
             label={`of ${(allowed * 100).toFixed(1)} % strain allowed`}
             share={result.strain / allowed}
           />
           <p className="text-sm">
-            strain <span className="num">{(result.strain * 100).toFixed(2)} %</span>, bent by{' '}
+            strain <span className="num">{(result.strain * 100).toFixed(2)} %</span>, deflected by{' '}
             <span className="num">{result.deflectN.toFixed(2)} N</span>,{' '}
             {result.insertN === Infinity ? (
-              'but the slope locks: make it flatter'
+              'but the angle locks: make it flatter'
             ) : (
               <>
                 pushed in with <span className="num">{result.insertN.toFixed(2)} N</span>
               </>
             )}
-            . The shortest hook of this thickness:{' '}
+            . Shortest hook of this thickness:{' '}
             <span className="num">
               {formatMm(shortestHook(hook.thicknessMm, hook.deflectionMm, allowed), 1)} mm
             </span>
             .
           </p>
           <p className="mt-1 text-sm text-soft">
-            Root rounded by at least half the thickness, layers along the hook and never across it: a hook
-            printed upright breaks between layers at a fraction of this.
+            Round the root by at least half the thickness. Put the layers along the hook, never across it: a
+            hook printed upright breaks between layers at a fraction of this load.
           </p>
           {result.strain > 0 && (
             <AskOfResin jobId={jobId} asked={{ kind: 'snap', strain: result.strain, use }} />

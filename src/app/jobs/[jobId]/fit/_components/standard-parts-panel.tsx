@@ -68,8 +68,8 @@ export function StandardPartsPanel() {
           Dowel pins, m6 (ISO 2338): <span className="num">{DOWEL_PINS_MM.join(' · ')}</span> mm.
         </p>
         <p className="text-sm text-soft">
-          Magnets, terminals and inserts follow no standard worth trusting: measure yours. In a wish’s dialog
-          these parts can be chosen as the mate.
+          Magnets, terminals and inserts follow no reliable standard: measure yours. You can choose these
+          parts as the mate in the fit dialog.
         </p>
       </div>
     </div>

@@ -10,9 +10,9 @@ import { askOfResin, saveStrength } from '../actions';
 import type { DeskResin } from './fit-types';
 import { strengthForm } from '@/subjects/fit/shared';
 
-/** Said by a calculator while one of its fields is no number. */
+/** Shown by a calculator while one of its fields is not a number. */
 export const NUMBERS_WANTED =
-  'each field needs a number. Where it names a unit, another of that kind may follow, such as 0.25 in for millimetres.';
+  'each field needs a number. You can add a unit of the same kind, such as 0.25 in.';
 
 /** What is taken for a resin that nobody described: between stiff and tough. */
 const ASSUMED = { modulusMPa: 2000, strengthMPa: 45, breakStrain: 0.12 } as const;
@@ -23,7 +23,7 @@ export interface KnownStrength {
   readonly breakStrain: number;
   /** Something of it is assumed. */
   readonly assumed: boolean;
-  /** Something of it was proven at the bench. */
+  /** One of the values comes from a test. */
   readonly proven: boolean;
 }
 
@@ -39,12 +39,12 @@ export function strengthOf(resin: DeskResin | undefined): KnownStrength {
   };
 }
 
-/** A value as the sheet states it; what was proven at the bench is not typed over into the sheet. */
+/** A datasheet value; a tested value cannot be overwritten here. */
 function stated(known: StrengthValue | undefined, times = 1): number | '' {
   return known === undefined || known.source === 'proof' ? '' : Number((known.value * times).toFixed(3));
 }
 
-/** The resin's limits as its sheet has them, kept with the resin. */
+/** The resin's limits from its datasheet, stored with the resin. */
 export function StrengthFields({ resin }: { resin?: DeskResin }) {
   const known = strengthOf(resin);
   const brittle = known.breakStrain < BRITTLE_BELOW;
@@ -54,22 +54,22 @@ export function StrengthFields({ resin }: { resin?: DeskResin }) {
         {resin?.name ?? 'No resin chosen'}: modulus <span className="num">{known.modulusMPa}</span> MPa,
         strength <span className="num">{known.strengthMPa}</span> MPa, breaks at{' '}
         <span className="num">{Number((known.breakStrain * 100).toFixed(2))}</span> %{brittle && ', brittle'}
-        {known.assumed && ': assumed in part, nobody has typed its sheet yet'}
-        {known.proven && ', proven at the bench in part'}.
+        {known.assumed && ': partly assumed, because the datasheet values are not entered'}
+        {known.proven && ', partly tested at the bench'}.
       </p>
       {resin !== undefined && (
         <details className="mt-1">
-          <summary className="text-sm text-soft">From its sheet</summary>
+          <summary className="text-sm text-soft">From its datasheet</summary>
           <ActionForm
             form={strengthForm}
             action={saveStrength.bind(null, resin.id)}
-            label={`What ${resin.name} stands`}
+            label={`Strength of ${resin.name}`}
             className="mt-2 grid items-end gap-3 sm:grid-cols-4"
           >
             <TextField name="modulusMPa" defaultValue={stated(resin.modulusMPa)} />
             <TextField name="strengthMPa" defaultValue={stated(resin.strengthMPa)} />
             <TextField name="breakPercent" defaultValue={stated(resin.breakStrain, 100)} />
-            <Button type="submit">Keep with the resin</Button>
+            <Button type="submit">Save to the resin</Button>
           </ActionForm>
         </details>
       )}
@@ -97,7 +97,7 @@ export function AskOfResin({ jobId, asked }: { jobId: number; asked: StrainAsked
   return (
     <p className="mt-2 flex flex-wrap items-center gap-3">
       <Button onClick={() => void askOfResin(newKey(), jobId, asked).then(setSaid)}>
-        Ask this of the resin
+        Add to resin requirements
       </Button>
       <span role="status" className="text-sm text-soft">
         {said}

@@ -4,8 +4,15 @@ import { useState } from 'react';
 import { v4 as newKey } from 'uuid';
 import { type Material, MATERIAL_FACTS, MATERIALS, RUINS, type Wish, WISHES } from '@/core/fits';
 import { MATE_ORIGINS } from '@/core/need';
-import { describeMaterial, describeRuin, describeWish } from '@/subjects/job/shared';
-import { formatChance, formatMm, formatSigned, type FormAnswer } from '@/subjects/language/shared';
+import {
+  describeMaterial,
+  describeRuin,
+  describeWish,
+  type FormAnswer,
+  formatChance,
+  formatMm,
+  formatSigned,
+} from '@/subjects/language/shared';
 import { describeOrigin } from '@/subjects/need/shared';
 import { ActionForm, Button, Caution, Choice, Dialog, PlainChoice, TextField, Tick } from '@/ui';
 import { saveWish, takeWishOff } from '../actions';
@@ -20,7 +27,7 @@ function shown(mm: number | undefined): string {
 interface WishDialogProps {
   readonly jobId: number;
   readonly row: FitRow;
-  /** Called with what is to be told where the wish was kept. */
+  /** Called with the message after the fit was saved. */
   readonly onClose: (said?: string) => void;
 }
 
@@ -41,11 +48,11 @@ export function WishDialog({ jobId, row, onClose }: WishDialogProps) {
     return state;
   };
   return (
-    <Dialog open onOpenChange={(open) => !open && onClose()} title={`${name}: what should happen`}>
+    <Dialog open onOpenChange={(open) => !open && onClose()} title={`Fit of ${name}`}>
       <ActionForm
         form={wishForm}
         action={action}
-        label={`Wish for ${name}`}
+        label={`Fit of ${name}`}
         className="grid gap-3 sm:grid-cols-2"
       >
         <Choice
@@ -86,9 +93,9 @@ export function WishDialog({ jobId, row, onClose }: WishDialogProps) {
           <div className="sm:col-span-2">
             <PlainChoice
               name="standard"
-              label="or a bought part of standard size"
+              label="or a standard bought part"
               defaultValue=""
-              hint="The middle of what its standard allows, with that spread. Magnets and terminals follow none: measure yours."
+              hint="Uses the middle of the standard’s tolerance, with that spread. Magnets and terminals have no standard: measure yours."
               onChange={(event) => {
                 const chosen = standards.find(({ label }) => label === event.target.value);
                 if (chosen === undefined) return;
@@ -96,7 +103,7 @@ export function WishDialog({ jobId, row, onClose }: WishDialogProps) {
                 setMaterial('steel');
               }}
               choices={[
-                { value: '', label: 'measured, or none of these' },
+                { value: '', label: 'measured, or not in this list' },
                 ...standards.map(({ label }) => ({ value: label, label })),
               ]}
             />
@@ -112,14 +119,14 @@ export function WishDialog({ jobId, row, onClose }: WishDialogProps) {
         {MATERIAL_FACTS[material].brittle && (
           <div className="sm:col-span-2">
             <Caution>
-              {describeMaterial(material)} breaks without giving way. Cover eyes and hands, never force a try,
-              and say that too tight is ruin if it cannot be replaced.
+              This mate breaks without bending first ({describeMaterial(material)}). Cover eyes and hands and
+              never force a trial fit. If it cannot be replaced, set “too tight breaks an irreplaceable part”.
             </Caution>
           </div>
         )}
         <div className="flex gap-3 sm:col-span-2">
           <Button type="submit" weight="main">
-            Save the wish
+            Save fit
           </Button>
           {row.wish !== null && (
             <Button
@@ -128,7 +135,7 @@ export function WishDialog({ jobId, row, onClose }: WishDialogProps) {
                 onClose();
               }}
             >
-              Type limits by hand instead
+              Enter limits by hand
             </Button>
           )}
         </div>
@@ -137,16 +144,18 @@ export function WishDialog({ jobId, row, onClose }: WishDialogProps) {
   );
 }
 
-/** What each wish would come to at this interface, as it is known now. */
+/** Expected result of each fit at this interface, from present data. */
 function Offers({ row: { offers, band } }: { row: FitRow }) {
   return (
     <p className="text-sm text-soft sm:col-span-2">
-      Chance to come out right:{' '}
-      {offers.map(({ wish, right, held }) => `${wish} ${formatChance(right)}${held ? '' : '*'}`).join(' · ')}
-      {offers.some(({ held }) => !held) && ' (* narrower than this process scatters)'}
+      Chance of a right fit:{' '}
+      {offers
+        .map(({ wish, right, held }) => `${describeWish(wish).name} ${formatChance(right)}${held ? '' : '*'}`)
+        .join(' · ')}
+      {offers.some(({ held }) => !held) && ' (* narrower than the scatter of this process)'}
       {band !== undefined && (
         <>
-          . Wished now: <span className="num">{formatSigned(band.lowMm, 3)}</span> to{' '}
+          . Clearance now: <span className="num">{formatSigned(band.lowMm, 3)}</span> to{' '}
           <span className="num">{formatMm(band.highMm, 3)}</span>
         </>
       )}
@@ -158,7 +167,7 @@ function Offers({ row: { offers, band } }: { row: FitRow }) {
 function OwnClearance({ row }: { row: FitRow }) {
   return (
     <details className="sm:col-span-2" open={row.ownBand || row.isoFit !== null || row.coatMm > 0}>
-      <summary className="font-semibold">Own clearance, ISO letters, a coat</summary>
+      <summary className="font-semibold">Custom clearance, ISO fit, coating</summary>
       <div className="mt-2 grid gap-3 sm:grid-cols-2">
         <TextField
           name="lowMm"

@@ -20,7 +20,7 @@ const ORDINALS = ['first', 'second', 'third'];
 
 /** first of three, turned a further 60° */
 export function whichReading(count: number, shape: Shape): string {
-  if (count >= READINGS_EACH) return 'once more';
+  if (count >= READINGS_EACH) return 'one more reading';
   const turned = count === 0 ? '' : shape === 'round' ? ', turned a further 60°' : ', a little further along';
   return `${ORDINALS[count]} of three${turned}`;
 }
@@ -56,7 +56,7 @@ export function ArmedField({ ref, label, text, onText, onTake, children }: Armed
         </span>
         {children}
         <Button type="submit" weight="large" className="ml-auto">
-          Take it <kbd className="border-current">Enter</kbd>
+          Save reading <kbd className="border-current">Enter</kbd>
         </Button>
       </div>
     </form>

@@ -5,16 +5,16 @@ import { v4 as newKey } from 'uuid';
 import { Button } from '@/ui';
 import { saveBroken } from '../actions';
 
-/** A print that came off broken: noted, and what is whole of it is read and tried all the same. */
+/** A print that came off broken: recorded, and its whole parts are still measured and tried. */
 export function BrokenNote({ jobId, printId, note }: { jobId: number; printId: number; note: string }) {
   const [text, setText] = useState(note);
   const [pending, start] = useTransition();
   return (
     <details className="mt-4 border-t border-hair pt-2" open={note !== ''}>
-      <summary className="text-sm text-soft">Part of this print broke</summary>
+      <summary className="text-sm text-soft">Report a broken part</summary>
       <div className="mt-2 flex flex-wrap items-end gap-2">
         <label className="block text-sm text-soft">
-          <span className="mb-1 block">What broke; the rest still counts</span>
+          <span className="mb-1 block">Broken area (the other sizes still count)</span>
           <input
             value={text}
             onChange={(event) => setText(event.target.value)}
@@ -22,7 +22,7 @@ export function BrokenNote({ jobId, printId, note }: { jobId: number; printId: n
           />
         </label>
         <Button disabled={pending} onClick={() => start(() => saveBroken(newKey(), jobId, printId, text))}>
-          Note it
+          Save report
         </Button>
       </div>
     </details>

@@ -13,17 +13,17 @@ export function CsvPanel({ jobId }: { jobId: number }) {
   const { take, ...answer } = useTakeFile<Imported>(
     `/api/jobs/${jobId}/readings`,
     ({ readings, alreadyHere, newFeatures }) =>
-      `${readings} readings taken in, ${alreadyHere} were here already, ${newFeatures} features are new.`,
+      `${readings} readings imported, ${alreadyHere} already present, ${newFeatures} new features.`,
   );
   return (
     <div className="grid gap-4">
       <p>
         <a href={`/api/jobs/${jobId}/readings`} className={buttonLook('plain')} download>
-          Save readings.csv
+          Export readings.csv
         </a>
       </p>
       <label className="block">
-        <span className="mb-1 block">Take a readings.csv in; features and prints that are new are made</span>
+        <span className="mb-1 block">Import readings.csv (new features and prints are created)</span>
         <input type="file" accept=".csv,text/csv" onChange={(event) => void take(event.target.files?.[0])} />
       </label>
       <FileAnswer {...answer} />

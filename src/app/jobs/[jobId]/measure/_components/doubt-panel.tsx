@@ -23,7 +23,7 @@ export function DoubtPanel({ asked: { entry, doubt }, featureName, onSettle }: D
   return (
     <div
       role="alertdialog"
-      aria-label={`Asked about: ${featureName}`}
+      aria-label={`Check this reading: ${featureName}`}
       className="mt-2 border-l-4 border-plum bg-ground px-3 py-2"
     >
       <p>
@@ -32,15 +32,15 @@ export function DoubtPanel({ asked: { entry, doubt }, featureName, onSettle }: D
       <div className="mt-2 flex flex-wrap gap-2">
         {guessMm !== undefined && (
           <Button weight="main" onClick={() => onSettle(guessMm)}>
-            It was {formatMm(guessMm)} mm
+            Change to {formatMm(guessMm)} mm
           </Button>
         )}
         <Button onClick={() => onSettle(undefined)} autoFocus>
-          Read it again
+          Measure again
         </Button>
         {doubt.code !== 'notPositive' && (
           <Button onClick={() => onSettle(entry.readingMm)}>
-            Keep {formatMm(entry.readingMm, 3)} as read
+            Keep {formatMm(entry.readingMm, 3)} as entered
           </Button>
         )}
       </div>

@@ -81,7 +81,7 @@ function Row({ number, feature, waiting, isActive, control, onChoose, onRetract 
       <RuleStrip {...stripOf(feature)} words={wordsOf(feature)} tone={toneOf(verdict)} showWords={false} />
       <div>
         {size === undefined ? (
-          <span className="text-soft">not read yet</span>
+          <span className="text-soft">not measured yet</span>
         ) : (
           <>
             <p className="num">
@@ -94,13 +94,13 @@ function Row({ number, feature, waiting, isActive, control, onChoose, onRetract 
       </div>
       {odd?.suspicious !== undefined && (
         <p className="col-span-full text-sm">
-          <strong className="text-plum">{formatMm(odd.readingMm)} looks odd here</strong>:{' '}
-          {formatMm(Math.abs(odd.suspicious.z), 1)} standard deviations from what the rest says
+          <strong className="text-plum">{formatMm(odd.readingMm)} looks wrong</strong>: it is{' '}
+          {formatMm(Math.abs(odd.suspicious.z), 1)} standard deviations from the other readings{' '}
           {odd.suspicious.guessMm !== null &&
-            `; ${formatMm(odd.suspicious.guessMm)} with two digits exchanged would not be`}
-          . Read it again{' '}
+            `. With two digits swapped, ${formatMm(odd.suspicious.guessMm)} would fit`}{' '}
+          . Measure again or{' '}
           <button type="button" className="underline" onClick={() => onRetract(odd.id)}>
-            or take it back
+            delete this reading
           </button>
           .
         </p>
@@ -118,8 +118,8 @@ function wordsOf(feature: FeatureView): string {
   if (size !== undefined && verdict !== undefined)
     return `${name}: ${describeVerdict(verdict)}, ${formatMm(size.sizeMm, 3)} ± ${formatMm(size.expandedU_mm, 3)} mm`;
   return predicted === undefined
-    ? `${name}: not read yet`
-    : `${name}: expected ${formatMm(predicted.meanMm, 3)} mm, target ${formatMm(targetMm)}; not read yet`;
+    ? `${name}: not measured yet`
+    : `${name}: expected ${formatMm(predicted.meanMm, 3)}, target ${formatMm(targetMm)}; not measured yet`;
 }
 
 const TONE_TEXT = {
@@ -141,7 +141,7 @@ function VerdictWords({ feature: { verdict, otherState, converted } }: { feature
         <p className="text-sm text-soft">
           {converted === undefined
             ? describeSettling(verdict.settling)
-            : `read it ${converted.counts} to be surer`}
+            : `measure ${converted.counts} more to reduce the uncertainty`}
         </p>
       )}
     </>
@@ -156,7 +156,7 @@ function ControlWords({ z }: { z?: number }) {
   const far = Math.abs(z) > FAR;
   return (
     <p className={far ? 'font-medium text-plum' : 'text-sm text-soft'}>
-      {far ? 'far from what was expected' : 'as expected'}: <span className="num">{formatSigned(z, 1)}</span>{' '}
+      {far ? 'far from the expected size' : 'as expected'}: <span className="num">{formatSigned(z, 1)}</span>{' '}
       sd
     </p>
   );
@@ -179,8 +179,8 @@ function ReadingList({
           className={`border-b ${suspicious ? 'border-b-2 border-plum' : 'border-edge'}`}
         >
           {formatMm(readingMm)}
-          {suspicious && <span className="sr-only"> looks odd</span>}
-          {atPlate && <span className="text-xs text-soft"> at plate</span>}
+          {suspicious && <span className="sr-only"> looks wrong</span>}
+          {atPlate && <span className="text-xs text-soft"> near plate</span>}
         </span>
       ))}
       {waiting.map(({ clientKey, readingMm }) => (

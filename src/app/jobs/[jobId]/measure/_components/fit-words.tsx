@@ -35,16 +35,16 @@ export function FitWords({ said, hasMate, onSay }: FitWordsProps) {
     FIT_WORDS.map((word) => ({
       key: capOf(CODES[word]),
       code: CODES[word],
-      does: `on its mate: ${describeFitWord(word)}`,
+      does: `hand fit: ${describeFitWord(word)}`,
       run: () => say(word),
       onEmptyField: true,
     })),
   );
   return (
     <fieldset className="mt-3 flex flex-wrap items-center gap-1.5">
-      <legend className="sr-only">On its mate</legend>
+      <legend className="sr-only">Hand fit with the mate</legend>
       <span className="w-full text-sm text-soft" aria-hidden>
-        on its mate{hasMate ? '' : ' (name it and its size under Need for words to count)'}
+        hand fit with the mate{hasMate ? '' : ' (to use hand fits, enter the mate and its size in Need)'}
       </span>
       {FIT_WORDS.map((word) => (
         <button
@@ -63,7 +63,7 @@ export function FitWords({ said, hasMate, onSay }: FitWordsProps) {
           value={push}
           onChange={(event) => setPush(event.target.value)}
           inputMode="decimal"
-          aria-label="Weight of the push, N, may stay blank"
+          aria-label="Push force, N (optional)"
           className="num w-16 rounded-[4px] border border-edge bg-ground px-2 py-1.5 text-ink"
         />
         N

@@ -63,11 +63,11 @@ export function JointBench({ jobId, printId, printName, joints }: JointBenchProp
         Joints of print {printName}
       </h2>
       <p className="text-sm text-soft">
-        Work each one gently by hand and tap what it does. What you find counts for every joint of this
-        printer and resin.
+        Work each joint gently by hand and tap the result. The results count for every joint of this printer
+        and resin.
       </p>
       <Caution>
-        Uncured resin sits in the gap: gloves and eye protection on, and keep the part over a tray. Do not
+        The gap holds uncured resin: wear gloves and eye protection, and keep the part over a tray. Do not
         force a fused joint: it snaps into sharp pieces.
       </Caution>
       <ul className="mt-2 border-t border-ink">
@@ -86,7 +86,7 @@ export function JointBench({ jobId, printId, printName, joints }: JointBenchProp
       <div className="mt-3 max-w-60">
         <PlainChoice
           name="joint-state"
-          label="The part is"
+          label="State of the part"
           value={state}
           onChange={(event) => setState(event.target.value as PartState)}
           choices={PART_STATES.map((each) => ({ value: each, label: each }))}
@@ -94,9 +94,9 @@ export function JointBench({ jobId, printId, printName, joints }: JointBenchProp
       </div>
       {open === undefined && joints.length > 0 && (
         <p className="mt-3 flex flex-wrap items-center justify-between gap-3 bg-wash px-3 py-2">
-          <strong>Every joint is tried.</strong>
+          <strong>All joints are tested.</strong>
           <Link href={`/jobs/${jobId}/story`} className={buttonLook('main')}>
-            Read the story
+            View history
           </Link>
         </p>
       )}
@@ -127,7 +127,7 @@ function JointRow({ joint, found, isActive, onKeep }: JointRowProps) {
           )}
           {free !== undefined && (
             <>
-              , expected free with <span className="num">{formatChance(free)}</span>
+              , expected chance to come free <span className="num">{formatChance(free)}</span>
             </>
           )}
         </span>
@@ -199,7 +199,7 @@ function PlayFields({ id, name, found, onKeep }: PlayFieldsProps) {
     >
       <PlainField
         name={`play-mm-${id}`}
-        label="Play sideways, mm"
+        label="Sideways play, mm"
         value={shift}
         onChange={(event) => setShift(event.target.value)}
       />
@@ -210,7 +210,7 @@ function PlayFields({ id, name, found, onKeep }: PlayFieldsProps) {
         onChange={(event) => setWobble(event.target.value)}
       />
       <button type="submit" className={buttonLook('plain')}>
-        Keep the play
+        Save play
       </button>
       {problem !== undefined && <Problem>{problem}</Problem>}
     </form>

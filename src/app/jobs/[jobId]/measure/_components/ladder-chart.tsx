@@ -15,7 +15,10 @@ interface LadderChartProps {
   readonly recommendedMm: number;
 }
 
-/** The chance to come free over the drawn gap, with the rungs tried: those that freed above, the others below. */
+/**
+ * The chance to come free over the drawn gap, with the steps that were tried: those that came free above, the others
+ * below.
+ */
 export function LadderChart({ curve, rungs, recommendedMm }: LadderChartProps) {
   const ink = useInk();
   if (ink === undefined) return <div className="h-64" />;
@@ -78,7 +81,7 @@ export function LadderChart({ curve, rungs, recommendedMm }: LadderChartProps) {
           data={data}
           options={options}
           role="img"
-          aria-label={`Chance to come free; tried: ${words || 'none yet'}`}
+          aria-label={`Chance to come free; tested: ${words || 'none yet'}`}
         />
       </div>
       <figcaption className="text-sm text-soft">Dots came free, diamonds did not.</figcaption>

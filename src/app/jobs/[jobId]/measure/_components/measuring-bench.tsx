@@ -24,15 +24,15 @@ export function MeasuringBench(props: BenchProps) {
   const check = useCheckPiece(props.session.instrument.id, () => field.current?.focus());
   const { active, counts, onTheWay, sound, choose, retract, step } = measuring;
   useShortcuts([
-    { key: 'Enter', does: 'take the reading and move on' },
+    { key: 'Enter', does: 'Save reading and continue' },
     {
       key: 'Backspace',
-      does: 'on an empty field: take back the last reading',
+      does: 'In an empty field: undo last reading',
       run: () => void retract(),
       onEmptyField: true,
     },
-    { key: 'a', does: 'the feature before, again', run: () => step(-1), onEmptyField: true },
-    { key: 's', does: 'skip to the next feature', run: () => step(1), onEmptyField: true },
+    { key: 'a', does: 'Previous feature', run: () => step(-1), onEmptyField: true },
+    { key: 's', does: 'Next feature', run: () => step(1), onEmptyField: true },
   ]);
   const callouts = useMemo(
     () =>
@@ -88,7 +88,7 @@ interface ReadingProps {
   readonly field: RefObject<HTMLInputElement | null>;
 }
 
-/** The armed field with its caliper, the words of the hand, and what was said last. */
+/** The active field with its caliper, the hand fits, and the last message. */
 function Reading({ bench: { printId, features, session, simulated }, measuring, field }: ReadingProps) {
   const { active, count, text, asked, words, setText, take, say, settle, setRemark } = measuring;
   return (
@@ -166,11 +166,15 @@ function PieceReading({ check, piece, measuring, field }: PieceReadingProps) {
         className={`mt-1.5 min-h-6 ${remark === undefined ? 'text-soft' : 'font-medium text-plum'}`}
       >
         {remark?.text ??
-          (count === 0 ? '' : `${count} of 3 kept. What the ${piece.jaw} jaws add is taken off the sizes.`)}
+          (count === 0
+            ? ''
+            : `${count} of 3 saved. The error of the ${piece.jaw} jaws is subtracted from the sizes.`)}
       </p>
       <span className="mt-1 flex gap-3">
         {asked !== undefined && (
-          <Button onClick={() => void taken(asked, true)}>It is the right piece, and it reads so</Button>
+          <Button onClick={() => void taken(asked, true)}>
+            This is the right piece and the reading is correct
+          </Button>
         )}
         <Button onClick={stop}>Back to the part</Button>
       </span>
@@ -187,7 +191,7 @@ function Said({ measuring }: { measuring: Measuring }) {
   const { atPlate, setAtPlate, remark, isCutOff, waiting, words } = measuring;
   const kept = [
     count(waiting.length, 'reading'),
-    count(words.waiting.length, 'word of fit', 'words of fit'),
+    count(words.waiting.length, 'hand fit', 'hand fits'),
   ].filter((each) => each !== '');
   return (
     <div className="mt-1.5 flex flex-wrap items-baseline gap-x-4">
@@ -198,14 +202,14 @@ function Said({ measuring }: { measuring: Measuring }) {
           onChange={(event) => setAtPlate(event.target.checked)}
           className="size-4"
         />
-        within 1 mm of the plate, kept apart
+        within 1 mm of the plate, kept separate
       </label>
       <p
         role={remark?.isProblem ? 'alert' : 'status'}
         className={`min-h-6 ${remark?.isProblem ? 'font-medium text-plum' : 'text-soft'}`}
       >
         {(isCutOff || words.isCutOff) && kept.length > 0
-          ? `The bench does not answer. ${listAnd(kept)} wait in this browser until it does.`
+          ? `The server does not respond. ${listAnd(kept)} saved in this browser until it responds.`
           : remark?.text}
       </p>
     </div>

@@ -14,7 +14,7 @@ interface NextHintProps {
   readonly onAgain: (featureId: number) => void;
 }
 
-/** The one thing after this one: more readings, another feature, or the next step of the thread. */
+/** What to do next: more readings, another feature, or the next step of the job. */
 export function NextHint({ features, counts, activeId, jobId, onAgain }: NextHintProps) {
   const left = features.filter(({ id }) => (counts.get(id) ?? 0) < READINGS_EACH && id !== activeId);
   const outcome = outcomeOf(features, true);
@@ -22,9 +22,9 @@ export function NextHint({ features, counts, activeId, jobId, onAgain }: NextHin
   if (!settled) {
     return (
       <p className="mt-3 bg-wash px-3 py-2">
-        <strong>After this one:</strong>{' '}
+        <strong>Next:</strong>{' '}
         {left.length === 0
-          ? 'all are read.'
+          ? 'all sizes are measured.'
           : `${left[0].name}${left.length > 1 ? `, then ${left.length - 1} more` : ''}.`}
       </p>
     );
@@ -37,13 +37,13 @@ export function NextHint({ features, counts, activeId, jobId, onAgain }: NextHin
   return (
     <div className="mt-3 flex flex-wrap items-center justify-between gap-3 bg-wash px-3 py-2">
       <p>
-        <strong>{isIn ? 'Every size is in.' : 'All sizes are measured.'}</strong>{' '}
-        {unsure !== undefined && `A few more readings of ${unsure.name} would settle it.`}
+        <strong>{isIn ? 'All sizes are within limits.' : 'All sizes are measured.'}</strong>{' '}
+        {unsure !== undefined && `A few more readings of ${unsure.name} decide it.`}
       </p>
       <span className="flex gap-3">
         {unsure !== undefined && <Button onClick={() => onAgain(unsure.id)}>Read {unsure.name} again</Button>}
         <Link href={`/jobs/${jobId}/${isIn ? 'story' : 'correct'}`} className={buttonLook('main')}>
-          {isIn ? 'Read the story' : 'Correct it'}
+          {isIn ? 'View history' : 'Correct the sizes'}
         </Link>
       </span>
     </div>

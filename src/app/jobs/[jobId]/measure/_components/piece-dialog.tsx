@@ -39,11 +39,11 @@ export function PieceDialog({ open, onOpenChange, pieces, onStart }: PieceDialog
     <Dialog
       open={open}
       onOpenChange={onOpenChange}
-      title="Check the caliper on a piece of known size"
+      title="Check the caliper on a reference piece"
       onClosed={arm}
     >
       <form
-        aria-label="Piece of known size"
+        aria-label="Reference piece"
         className="grid gap-3 sm:grid-cols-2"
         onSubmit={(event) => {
           event.preventDefault();
@@ -53,7 +53,7 @@ export function PieceDialog({ open, onOpenChange, pieces, onStart }: PieceDialog
       >
         <PlainChoice
           name="jaw"
-          label="Read with the"
+          label="Jaws used"
           value={typed.jaw}
           onChange={(event) => setTyped(asTyped(pieces, event.target.value as PieceOnBench['jaw']))}
           choices={[
@@ -80,7 +80,7 @@ export function PieceDialog({ open, onOpenChange, pieces, onStart }: PieceDialog
         />
         <PlainField
           name="uncertaintyMm"
-          label="Known to, ±"
+          label="Uncertainty of the known size, ±"
           unit="mm"
           value={typed.uncertaintyMm}
           onChange={set('uncertaintyMm')}
@@ -88,7 +88,7 @@ export function PieceDialog({ open, onOpenChange, pieces, onStart }: PieceDialog
           required
         />
         <Button type="submit" weight="main" className="justify-self-start sm:col-span-2">
-          Read it in the field
+          Start check
         </Button>
       </form>
     </Dialog>

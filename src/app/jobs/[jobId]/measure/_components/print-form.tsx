@@ -23,31 +23,30 @@ export interface PrintFormProps {
   readonly control?: string;
 }
 
-/** Where the part stood on the plate, and the warmth of the room: remembered with the print, blank is nobody knows. */
+/** Position of the part on the plate, and room temperature: stored with the print, blank is unknown. */
 function PlaceFields({ place, isGauge }: Pick<PrintFormProps, 'place' | 'isGauge'>) {
   return (
     <details>
-      <summary>Where on the plate, how warm</summary>
+      <summary>Place on the plate and temperature</summary>
       <div className="mt-2 grid gap-3 sm:grid-cols-3">
         <TextField name="placeXMm" defaultValue={place?.xMm} />
         <TextField name="placeYMm" defaultValue={place?.yMm} />
         <TextField name="roomC" />
       </div>
       <p className="mt-1 text-sm text-soft">
-        The light of many machines leans over the plate. Places tell it from the rest
-        {isGauge ? ' where the same gauge is printed twice, in opposite corners.' : '.'}
+        On many printers, the light is stronger on one side of the plate. The places separate this from other
+        effects{isGauge ? ' when the same gauge is printed twice, in opposite corners.' : '.'}
       </p>
     </details>
   );
 }
 
 function labelOf({ simulated, again }: PrintFormProps): string {
-  if (simulated)
-    return again ? 'Print it again on the simulated printer' : 'Print it on the simulated printer';
-  return again ? 'It is printed again' : 'It is printed';
+  if (simulated) return again ? 'Print again on the simulated printer' : 'Print on the simulated printer';
+  return again ? 'Mark as printed again' : 'Mark as printed';
 }
 
-/** Notes a print: how many copies, and why all the same where something found under Check could lose it. */
+/** Records a print: how many copies, and the reason to start anyway if a finding of Check could lose it. */
 export function PrintForm(props: PrintFormProps) {
   const { jobId, attemptId, openFindings, unchecked, again } = props;
   const [copies, setCopies] = useState('1');
@@ -63,8 +62,8 @@ export function PrintForm(props: PrintFormProps) {
         <div className="border-l-4 border-honey py-1 pl-3">
           <p className="font-semibold">
             {openFindings.length === 1
-              ? 'Check found something that could lose this print:'
-              : `Check found ${openFindings.length} things that could lose this print:`}
+              ? 'Check found one thing that could make this print fail:'
+              : `Check found ${openFindings.length} things that could make this print fail:`}
           </p>
           <ul className="list-disc pl-5">
             {openFindings.map((title) => (
@@ -73,9 +72,9 @@ export function PrintForm(props: PrintFormProps) {
           </ul>
           <p className="mt-1">
             <Link href={`/jobs/${jobId}/check`} className="font-semibold text-juniper underline">
-              Look at them under Check
+              Review in Check
             </Link>
-            , or print it all the same and say why:
+            , or give a reason and print anyway:
           </p>
           <div className="mt-1">
             <TextField name="despite" />
@@ -84,9 +83,9 @@ export function PrintForm(props: PrintFormProps) {
       )}
       {openFindings.length === 0 && unchecked && (
         <p>
-          Nobody has looked at the layers of this file yet.{' '}
+          The layers of this file are not checked yet.{' '}
           <Link href={`/jobs/${jobId}/check`} className="font-semibold text-juniper underline">
-            Check it first
+            Check first
           </Link>
           : it takes seconds.
         </p>
@@ -100,12 +99,12 @@ export function PrintForm(props: PrintFormProps) {
         />
       </div>
       {copies.trim() !== '1' && (
-        <p className="text-sm text-soft">Each copy is measured by itself and counts as a print of its own.</p>
+        <p className="text-sm text-soft">Measure each copy separately. Each counts as one print.</p>
       )}
       {copies.trim() === '1' && <PlaceFields {...props} />}
       {props.control !== undefined && (
         <p className="text-sm">
-          Put the control piece, <strong>{props.control}</strong>, beside it on the plate.
+          Put the control piece, <strong>{props.control}</strong>, on the plate beside the part.
         </p>
       )}
       <Button type="submit" weight={again ? 'main' : 'large'} className="justify-self-start">

@@ -12,16 +12,16 @@ export function PrintPanel({ attemptNumber, files, ...print }: PrintPanelProps) 
   const { jobId, simulated } = print;
   return (
     <div className="max-w-prose space-y-4" data-fills-screen>
-      <h2 className="text-xl">Attempt {attemptNumber} is drawn and waits for its print</h2>
+      <h2 className="text-xl">Attempt {attemptNumber} is drawn and ready to print</h2>
       <p className="text-soft">
         {simulated
-          ? 'This printer is a simulated one: it prints at once, with hidden faults of its own, and its sizes are read with the simulated caliper.'
-          : 'Print, wash, dry and cure it as its profile says, let it cool, then measure it here.'}
+          ? 'This printer is simulated. It prints at once, with hidden faults, and you read its sizes with the simulated caliper.'
+          : 'Print, wash, dry and cure the part as the profile says. Let it cool, then measure it here.'}
       </p>
       {files && (
         <p className="flex flex-wrap gap-2">
           <a className={buttonLook('plain')} href={`/api/jobs/${jobId}/part?as=stl&save`} download>
-            Its file as STL
+            File as STL
           </a>
           <a className={buttonLook('plain')} href={`/api/jobs/${jobId}/part?as=3mf&save`} download>
             as 3MF
@@ -39,9 +39,9 @@ export function WetCaution() {
   return (
     <Caution>
       Uncured resin is on the part, in the wash liquid and in every drip. Wear nitrile gloves and eye
-      protection and open a window. Take the gloves off before you touch the keyboard or the phone. Do not eat
-      or drink here. Scrapers and cutters point away from your fingers. Follow the safety sheets and your
-      local rules for waste.
+      protection, and open a window. Take the gloves off before you touch the keyboard or the phone. Do not
+      eat or drink here. Point scrapers and cutters away from your fingers. Follow the safety data sheets and
+      your local rules for waste.
     </Caution>
   );
 }

@@ -18,7 +18,10 @@ export function countedReadings<Reading extends { readonly atPlate?: boolean }>(
   return readings.filter(({ atPlate }) => atPlate !== true);
 }
 
-/** Readings on their way to the bench, or kept there and not yet on the page: the page may come before or after the answer. */
+/**
+ * Readings that are still to be sent, or stored and not yet on the page: the page may arrive before or after the
+ * answer.
+ */
 export function readingsOnTheWay(
   features: readonly ReadFeature[],
   kept: readonly ReadingInput[],

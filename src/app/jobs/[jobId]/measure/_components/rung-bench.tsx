@@ -30,7 +30,7 @@ interface RungBenchProps {
   readonly stepsMm: readonly number[];
   readonly outcomes: Readonly<Record<number, RungOutcome>>;
   readonly ladder: Omit<LadderView, 'ladder'>;
-  /** Rungs of other prints and gauges of this joint that count along. */
+  /** Steps of other prints and gauges of this joint that count too. */
   readonly otherRungs: number;
   /** The print is a simulated one: a simulated hand can try it. */
   readonly simulated: boolean;
@@ -45,7 +45,7 @@ const MEANING: Readonly<Record<RungOutcome, string>> = {
 
 const capital = (text: string) => text[0].toUpperCase() + text.slice(1);
 
-/** A gap ladder by the hand: from the widest rung down, what each one does. */
+/** A gap test by hand: from the widest step down, the outcome of each. */
 export function RungBench(props: RungBenchProps) {
   const { jobId, printId, stepsMm, joint, direction, simulated } = props;
   const router = useRouter();
@@ -53,7 +53,7 @@ export function RungBench(props: RungBenchProps) {
   const [state, setState] = useState<PartState>('green');
   const [problem, setProblem] = useState<string | undefined>();
   const [pending, start] = useTransition();
-  // What the bench has taken stays shown until the page is fresh: the next key must not tap the same rung.
+  // A stored outcome stays visible until the page is fresh: the next key must not tap the same step.
   const [answered, setAnswered] = useState<Readonly<Record<number, RungOutcome>>>({});
   const outbox = useOutbox<RungInput, Result<void, { readonly code: 'gone' }>>({
     name: `mellow-rungs-${printId}`,
@@ -81,7 +81,7 @@ export function RungBench(props: RungBenchProps) {
   useShortcuts(
     RUNG_OUTCOMES.map((outcome, i) => ({
       key: String(i + 1),
-      does: `this rung is ${describeRungOutcome(outcome)}`,
+      does: `this step is ${describeRungOutcome(outcome)}`,
       run: () => tap(active, outcome),
       onEmptyField: true,
     })),
@@ -93,7 +93,8 @@ export function RungBench(props: RungBenchProps) {
           {capital(describeJoint(joint))}, {describeGapDirection(direction)}
         </h2>
         <p className="mb-2 text-sm text-soft">
-          Feel for the notches, start with the widest, and say what each rung does. Do not force a fused one.
+          Count the notches. Start with the widest gap and tap the result of each step. Do not force a fused
+          step.
         </p>
         <ul aria-busy={pending}>
           {rungs.map(({ rung, gapMm }) => (
@@ -130,20 +131,20 @@ export function RungBench(props: RungBenchProps) {
               })
             }
           >
-            Let the simulated hand try them
+            Test with the simulated hand
           </Button>
         )}
         <div className="mt-3 max-w-60">
           <PlainChoice
             name="rung-state"
-            label="It is being tried"
+            label="Testing …"
             value={state}
             onChange={(event) => setState(event.target.value as PartState)}
             choices={PART_STATES.map((each) => ({ value: each, label: each }))}
           />
         </div>
         <Caution>
-          Green parts are wet with resin: gloves on, and keep the gauge over the tray while it is worked.
+          Green parts are wet with resin: wear gloves, and keep the gauge over the tray while you work it.
         </Caution>
       </section>
       <LadderOutcome {...props} />
@@ -160,17 +161,17 @@ interface RungRowProps {
   readonly onTap: (rung: number, outcome: RungOutcome) => void;
 }
 
-/** One rung with what it may do, each a button. */
+/** One step with its possible outcomes, each a button. */
 function RungRow({ rung, gapMm, found, isActive, onChoose, onTap }: RungRowProps) {
   return (
     <li
       className={`flex flex-wrap items-center gap-x-3 gap-y-1 border-b border-hair px-2 py-1.5 ${isActive ? 'bg-wash' : ''}`}
     >
       <button type="button" className="min-h-7 w-24 shrink-0 text-left" onClick={() => onChoose(rung)}>
-        <span className="font-semibold">rung {rung}</span>{' '}
+        <span className="font-semibold">step {rung}</span>{' '}
         <span className="num text-soft">{formatMm(gapMm)}</span>
       </button>
-      <span className="flex flex-1 flex-wrap gap-1.5" role="group" aria-label={`Rung ${rung}`}>
+      <span className="flex flex-1 flex-wrap gap-1.5" role="group" aria-label={`Step ${rung}`}>
         {RUNG_OUTCOMES.map((outcome, i) => (
           <button
             key={outcome}
@@ -187,7 +188,7 @@ function RungRow({ rung, gapMm, found, isActive, onChoose, onTap }: RungRowProps
   );
 }
 
-/** What the rungs come to: the gap to draw, with the curve of coming free. */
+/** Result of the steps: the gap to draw, with the curve of coming free. */
 function LadderOutcome({ ladder, otherRungs, stepsMm, outcomes }: RungBenchProps) {
   const { summary, note, curve } = ladder;
   const found = stepsMm.flatMap((gapMm, i) =>
@@ -196,24 +197,23 @@ function LadderOutcome({ ladder, otherRungs, stepsMm, outcomes }: RungBenchProps
   return (
     <section aria-labelledby="ladder-title" aria-live="polite">
       <h2 id="ladder-title" className="text-lg">
-        Draw at least{' '}
+        Draw a gap of at least{' '}
         <span className="num text-3xl font-semibold text-juniper">{formatMm(summary.recommendedMm, 3)}</span>{' '}
-        per side
+        mm per side{' '}
       </h2>
       <p className="text-soft">
-        to come free with a chance of 95 %. Half of them come free at{' '}
+        for a 95 % chance to come free. The chance is 50 % at{' '}
         <span className="num">{formatMm(summary.g50Mm, 3)}</span> (95 %:{' '}
         <span className="num">{formatMm(summary.interval95Mm[0], 3)}</span> to{' '}
         <span className="num">{formatMm(summary.interval95Mm[1], 3)}</span>)
-        {otherRungs > 0 && `; ${otherRungs} rungs of other prints count along`}.
+        {otherRungs > 0 && `; ${otherRungs} steps of other prints also count`}.
       </p>
       {note !== undefined && (
         <p className="mt-1 border-l-4 border-honey py-0.5 pl-3">{describeLadderNote(note)}</p>
       )}
       <LadderChart curve={curve} recommendedMm={summary.recommendedMm} rungs={found} />
       <p className="text-sm text-soft">
-        Kept for this printer, this resin and this direction; every joint of a job on them uses it at once,
-        under Fit.
+        Saved for this printer, resin and direction. Every joint with them uses the result at once, in Fit.
       </p>
     </section>
   );

@@ -12,7 +12,7 @@ import type { PieceOnBench } from './use-check-piece';
 /** The part's temperature, and whether the resin's own growth is known where it is corrected for. */
 function warmthWords(partC: number | null, expansionStated: boolean): string {
   if (partC === null) return 'temperature not measured';
-  return expansionStated ? `${partC} °C` : `${partC} °C, resin taken to grow 90 µm/m·K`;
+  return expansionStated ? `${partC} °C` : `${partC} °C, resin expansion assumed as 90 µm/m·K`;
 }
 
 interface SessionLineProps {
@@ -41,11 +41,11 @@ export function SessionLine({
     session.warm ? `${session.state}, still warm` : session.state,
     `${instrument.name} ± ${formatMm(instrument.mpeMm, 3)}`,
     ...checkedJaws.map(
-      ({ jaw, meanMm }) => `${jaw} jaws ${formatSigned(meanMm, 3)} by their check, taken off`,
+      ({ jaw, meanMm }) => `${jaw} jaws ${formatSigned(meanMm, 3)} mm, subtracted (from the caliper check)`,
     ),
     `zero ${formatMm(session.zeroMm)}`,
     warmthWords(session.partC, expansionStated),
-    rule === 'guarded' ? 'judged with U inside the limits' : 'judged by shared risk',
+    rule === 'guarded' ? 'decision rule: guarded' : 'decision rule: shared risk',
   ];
   const Icon = sound.isOn ? Volume2 : VolumeX;
   return (
@@ -56,20 +56,20 @@ export function SessionLine({
           type="button"
           onClick={sound.toggle}
           aria-pressed={sound.isOn}
-          aria-label="Sound of a reading"
+          aria-label="Sound for each reading"
           className="p-2 hover:text-ink"
         >
           <Icon size={16} aria-hidden />
         </button>
         <Button className="py-1" onClick={() => setChecking(true)}>
-          Check the caliper
+          Check caliper
         </Button>
         <Button className="py-1" onClick={() => setCsv(true)}>
-          Readings as a file
+          Import or export readings
         </Button>
       </span>
       <PieceDialog open={isChecking} onOpenChange={setChecking} pieces={pieces} onStart={onCheck} />
-      <Dialog open={csv} onOpenChange={setCsv} title="Readings as a file">
+      <Dialog open={csv} onOpenChange={setCsv} title="Import or export readings">
         <CsvPanel jobId={jobId} />
       </Dialog>
     </div>

@@ -17,9 +17,9 @@ interface SessionPanelProps {
     readonly mpeMm: number;
     readonly resolutionMm: number;
   }[];
-  /** Calipers whose check on a known piece is due by the house's interval. */
+  /** Calipers whose check on a reference piece is due by the interval in the settings. */
   readonly checkDue: readonly { readonly id: number; readonly name: string; readonly days: number }[];
-  /** What the steps that were tapped under Run say of the print. */
+  /** The state of the print by the steps tapped in Print. */
   readonly bySteps?: { readonly state: (typeof PART_STATES)[number]; readonly warm: boolean };
   readonly remembered?: {
     readonly instrumentId: number;
@@ -30,7 +30,7 @@ interface SessionPanelProps {
   };
 }
 
-/** A sitting starts with its caliper, its zero and, if wished, temperatures; remembered from last time. */
+/** A session starts with its caliper, its zero and optionally temperatures; remembered from last time. */
 export function SessionPanel({
   jobId,
   printId,
@@ -46,11 +46,12 @@ export function SessionPanel({
       <h2 className="text-xl">Before the first reading</h2>
       {checkDue.map(({ id, name, days }) => (
         <p key={id} className="border-l-4 border-honey py-1 pl-3">
-          {name} was last checked on a piece of known size {days} days ago.{' '}
+          {name} was last checked on a reference piece {days} days ago.{' '}
           <Link href="/house#calipers" className="underline">
-            Check it
+            {' '}
+            Check the caliper{' '}
           </Link>{' '}
-          before what it reads is trusted to the hundredth.
+          before you rely on hundredths of a millimetre.
         </p>
       ))}
       {instruments.length > 0 && (
@@ -65,7 +66,7 @@ export function SessionPanel({
             defaultValue={remembered?.instrumentId}
             choices={instruments.map(({ id, name, mpeMm, resolutionMm }) => ({
               value: String(id),
-              label: `${name} (± ${formatMm(mpeMm, 3)} mm, steps of ${resolutionMm} mm)`,
+              label: `${name} (limit of error ± ${formatMm(mpeMm, 3)} mm, resolution ${resolutionMm} mm)`,
             }))}
           />
           <TextField name="zeroMm" defaultValue="0" />
@@ -82,8 +83,8 @@ export function SessionPanel({
             defaultChecked={bySteps?.warm}
             hint={
               bySteps?.warm === true
-                ? '(by its steps: not yet as cool as the room; kept, but not learned from)'
-                : '(kept, but not learned from)'
+                ? '(warmer than the room according to its steps; saved, but not used for the signature)'
+                : '(saved, but not used for the signature)'
             }
             className="self-end pb-2"
           />
@@ -91,8 +92,8 @@ export function SessionPanel({
             <div className="sm:col-span-2">
               <Caution>
                 Uncured resin is still on this part. Wear nitrile gloves and eye protection, and wipe the jaws
-                before the caliper goes back. Take the gloves off before you touch the keyboard or the phone.
-                Do not eat or drink here. The safety sheet and your local rules come first.
+                before you put the caliper back. Take the gloves off before you touch the keyboard or the
+                phone. Do not eat or drink here. The safety data sheet and your local rules have priority.
               </Caution>
             </div>
           )}
@@ -103,7 +104,7 @@ export function SessionPanel({
       )}
       <details open={instruments.length === 0}>
         <summary className="font-semibold">
-          {instruments.length === 0 ? 'First, the caliper' : 'Another caliper'}
+          {instruments.length === 0 ? 'Add a caliper first' : 'Add caliper'}
         </summary>
         <div className="mt-3">
           <InstrumentForm />

@@ -10,9 +10,9 @@ interface SimulatedCaliperProps {
   readonly featureId: number;
   readonly printId: number;
   readonly instrumentId: number;
-  /** Which closing of the jaws this will be; each reads anew. */
+  /** Number of this closing of the jaws; each one reads differently. */
   readonly closing: number;
-  /** Close to the plate, on the foot. */
+  /** Close to the plate, on the elephant's foot. */
   readonly isLow: boolean;
   readonly onTyped: (text: string) => void;
   readonly onSend: (text: string) => void;
@@ -46,7 +46,7 @@ export function SimulatedCaliper(props: SimulatedCaliperProps) {
     if (busy.current) return;
     busy.current = true;
     read()
-      .catch(() => props.onProblem('The simulated caliper got no answer. Try again.'))
+      .catch(() => props.onProblem('The simulated caliper did not respond. Try again.'))
       .finally(() => (busy.current = false));
   };
   useShortcuts([{ key: 'c', does: 'close the simulated caliper’s jaws', run: close, onEmptyField: true }]);

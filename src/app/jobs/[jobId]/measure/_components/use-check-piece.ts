@@ -4,7 +4,7 @@ import { v4 as newKey } from 'uuid';
 import { type PieceAnswer, readPiece } from '@/app/_components/check-caliper';
 import type { Remark } from './use-measuring';
 
-/** A piece of known size on the bench, as it was typed. */
+/** A reference piece, as typed. */
 export interface PieceOnBench {
   readonly jaw: 'outside' | 'inside';
   readonly piece: string;
@@ -15,10 +15,10 @@ export interface PieceOnBench {
 const LOST = {
   ok: false,
   isFar: false,
-  message: 'The connection is lost; this reading was not kept. Take it again.',
+  message: 'The connection was lost and this reading was not saved. Measure again.',
 };
 
-/** The field reads a piece of known size instead of the part: which one, how often it was read, and what was said. */
+/** The field reads a reference piece instead of the part: which one, how often it was read, and the last message. */
 export function useCheckPiece(instrumentId: number, arm: () => void) {
   const router = useRouter();
   const [piece, setPiece] = useState<PieceOnBench | undefined>();
@@ -47,7 +47,7 @@ export function useCheckPiece(instrumentId: number, arm: () => void) {
     if (isRight) data.set('isRight', 'on');
     const answer = await readPiece(newKey(), instrumentId, data).catch((): PieceAnswer => LOST);
     setAsked(answer.isFar ? readingMm : undefined);
-    setRemark(answer.ok ? undefined : { text: answer.message ?? 'Not kept.', isProblem: true });
+    setRemark(answer.ok ? undefined : { text: answer.message ?? 'Not saved.', isProblem: true });
     if (answer.ok) {
       setCount((before) => before + 1);
       router.refresh();

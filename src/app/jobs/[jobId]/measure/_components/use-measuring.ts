@@ -28,14 +28,14 @@ export interface Remark {
 /** Height that a reading near the plate is noted with, mm. */
 const LOW_MM = 0.5;
 
-/** A name of this window's own, so that the bench can tell what another window took meanwhile. */
+/** A name of this window, so that the server can report readings of another window. */
 function windowName(): string {
   const known = sessionStorage.getItem('mellow-window') ?? uuid().slice(0, 8);
   sessionStorage.setItem('mellow-window', known);
   return known;
 }
 
-/** What the bench's answers bring: readings that are kept there, what to say, and what is asked back. */
+/** Result of the server's answers: stored readings, messages, and questions. */
 function useAnswers(printId: number) {
   const router = useRouter();
   const [remark, setRemark] = useState<Remark | undefined>();
@@ -50,7 +50,7 @@ function useAnswers(printId: number) {
       const { elsewhere } = result.value;
       if (elsewhere > 0)
         setRemark({
-          text: `Another window took ${elsewhere} reading(s) of this feature meanwhile; all are kept.`,
+          text: `Another window saved ${elsewhere} reading(s) of this feature in the meantime. All are kept.`,
         });
     } else if (result.issue.code === 'doubt') setAsked({ entry, doubt: result.issue.doubt });
     else setRemark({ text: describeReadingIssue(result.issue), isProblem: true });
@@ -59,7 +59,7 @@ function useAnswers(printId: number) {
   return { ...queue, kept, setKept, remark, setRemark, asked, setAsked, sound, refresh: router.refresh };
 }
 
-/** Words of fit of this print, and what is said when they are in. */
+/** Hand fits of this print, and the message when they are stored. */
 function useSaid(
   { printId, features }: BenchProps,
   { setRemark, refresh }: Pick<ReturnType<typeof useAnswers>, 'setRemark' | 'refresh'>,
@@ -71,7 +71,7 @@ function useSaid(
       const name = features.find(({ id }) => id === featureId)?.name ?? '';
       setRemark(
         issue === undefined
-          ? { text: `${name} on its mate: ${describeFitWord(word)}.` }
+          ? { text: `${name}, hand fit: ${describeFitWord(word)}.` }
           : { text: describeReadingIssue(issue), isProblem: true },
       );
     },
@@ -118,12 +118,12 @@ export function useMeasuring(props: BenchProps, field: RefObject<HTMLInputElemen
     // Readings near the plate are beside the three that a size wants: they stay where they are until somebody moves on.
     choose(atPlate ? active.id : nextToRead(features, counts, active.id, count + 1));
   };
-  /** What is on its way arrives first: the last reading is then the last one the bench has. */
+  /** Unsent data arrive first: the last reading is then the last one on the server. */
   const retract = async (readingId?: number) => {
     await drain();
     setKept([]);
     const said = await takeBack(uuid(), jobId, printId, readingId).catch(() => undefined);
-    const lost = 'The connection is lost; nothing was taken back. Try again.';
+    const lost = 'The connection was lost. No reading was deleted. Try again.';
     setRemark(said === undefined ? { text: lost, isProblem: true } : { text: said });
     arm();
   };

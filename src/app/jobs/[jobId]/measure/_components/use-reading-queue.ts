@@ -10,7 +10,7 @@ export interface Answer {
 
 const REFUSED: Answer['result'] = { ok: false, issue: { code: 'gone', what: 'print' } };
 
-/** Readings on their way to the bench, in order. */
+/** Readings that are still to be sent, in order. */
 export function useReadingQueue(printId: number, onAnswer: (answer: Answer) => void) {
   return useOutbox<ReadingInput, Answer['result']>({
     name: `mellow-readings-${printId}`,

@@ -9,11 +9,11 @@ type WordIssue = Exclude<ReadingIssue, { code: 'doubt' }>;
 
 interface Words {
   readonly printId: number;
-  /** Called when the bench has kept a word, or could not: then with why. */
+  /** Called when the server has stored a hand fit, or refused it: then with the reason. */
   readonly onAnswer: (word: TryInput, issue: WordIssue | undefined) => void;
 }
 
-/** Words of fit on their way to the bench; `saidOf` knows those that still wait. */
+/** Hand fits that are still to be sent; `saidOf` returns those that wait. */
 export function useWords({ printId, onAnswer }: Words) {
   const outbox = useOutbox<TryInput, Result<void, WordIssue>>({
     name: `mellow-words-${printId}`,

@@ -101,7 +101,7 @@ test('another window’s readings are told, and a refusal as a problem', async (
   ];
   const { result } = sit();
   await act(async () => result.current.take('9.48'));
-  await waitFor(() => expect(result.current.remark?.text).toContain('Another window took 2'));
+  await waitFor(() => expect(result.current.remark?.text).toContain('Another window saved 2'));
   await act(async () => result.current.take('20'));
   await waitFor(() => expect(result.current.remark).toMatchObject({ isProblem: true }));
 });
@@ -129,7 +129,7 @@ test('a word of the hand is for the feature that is read; a word refused is told
   await act(async () => result.current.say('right'));
   expect(globalThis.fetch).toHaveBeenLastCalledWith('/api/tries', expect.anything());
   expect(sent[0]).toMatchObject({ featureId: 3, word: 'right', state: 'cured', printId: 7 });
-  await waitFor(() => expect(result.current.remark?.text).toContain('Height on its mate'));
+  await waitFor(() => expect(result.current.remark?.text).toContain('Height, hand fit: right'));
   await act(async () => result.current.say('rattles'));
   await waitFor(() => expect(result.current.remark).toMatchObject({ isProblem: true }));
   act(() => result.current.step(1));

@@ -37,19 +37,19 @@ interface FeatureDialogProps {
 }
 
 const SENSES = [
-  { value: 'outside', label: 'outside: material between the jaws' },
-  { value: 'inside', label: 'inside: air between the jaws' },
-  { value: 'pitch', label: 'pitch: two like faces, or centres' },
+  { value: 'outside', label: 'Outside (material between the jaws)' },
+  { value: 'inside', label: 'Inside (air between the jaws)' },
+  { value: 'pitch', label: 'Pitch (two faces on the same side, or centre to centre)' },
 ];
 const SHAPES = [
-  { value: 'flat', label: 'flat faces' },
+  { value: 'flat', label: 'Flat faces' },
   { value: 'round', label: 'round' },
 ];
 const AXES = [
   { value: 'X', label: 'X, across the plate' },
   { value: 'Y', label: 'Y, along the plate' },
   { value: 'Z', label: 'Z, the build direction' },
-  { value: 'XY', label: 'at an angle in the plate' },
+  { value: 'XY', label: 'At an angle in the plate' },
 ];
 const HOLDS_FOR = [
   { value: 'all', label: 'was typed wrong: it holds for what is printed too' },
@@ -57,7 +57,7 @@ const HOLDS_FOR = [
 ];
 const BASES = [
   { value: 'plate', label: 'stands on the plate' },
-  { value: 'supported', label: 'hangs on supports or over air' },
+  { value: 'supported', label: 'on supports or overhanging' },
 ];
 
 /** Enters or changes one feature, its kind explained by a drawing that changes with the choice. */
@@ -72,7 +72,7 @@ export function FeatureDialog({ jobId, revision, row, onClose }: FeatureDialogPr
     <Dialog
       open
       onOpenChange={(open) => !open && onClose()}
-      title={row === undefined ? 'A size that matters' : `Change ${row.feature.name}`}
+      title={row === undefined ? 'Feature' : `Change ${row.feature.name}`}
     >
       <ActionForm form={featureForm} action={action} label="Feature" className="grid gap-3">
         <input type="hidden" name="revision" value={revision} />
@@ -81,7 +81,7 @@ export function FeatureDialog({ jobId, revision, row, onClose }: FeatureDialogPr
         <SizeFields row={row} />
         <div className="flex flex-wrap gap-3">
           <Button type="submit" weight="main">
-            {row === undefined ? 'Add it' : 'Save the change'}
+            {row === undefined ? 'Add feature' : 'Save feature'}
           </Button>
           {row !== undefined && (
             <Button onClick={() => void putFeatureAway(newKey(), jobId, row.feature.id).then(onClose)}>

@@ -14,29 +14,29 @@ interface FeatureTableProps {
 
 const DIGITS = 3;
 
-/** Targets of the job, one row a feature; each can be mended at any time. */
+/** Targets of the job, one row per feature; each can be edited at any time. */
 export function FeatureTable({ jobId, revision, rows }: FeatureTableProps) {
   const chosen = useChosenFeature();
   const [editing, setEditing] = useState<FeatureRow | 'new' | undefined>();
-  useShortcuts([{ key: 'n', does: 'enter a new feature', run: () => setEditing('new') }]);
+  useShortcuts([{ key: 'n', does: 'Add feature', run: () => setEditing('new') }]);
   const text = rows.map(({ feature }) => `${feature.name}\t${feature.targetMm}`).join('\n');
   return (
     <section aria-labelledby="features-title">
       <div className="flex flex-wrap items-center justify-between gap-2 border-b border-ink pb-1">
         <h2 id="features-title" className="text-lg">
-          Sizes that matter
+          Features
         </h2>
         <div className="flex items-center gap-3">
-          {rows.length > 0 && <CopyButton text={text} label="Copy the targets" />}
+          {rows.length > 0 && <CopyButton text={text} label="Copy targets" />}
           <Button onClick={() => setEditing('new')}>
-            <Plus size={16} aria-hidden /> A feature <kbd>n</kbd>
+            <Plus size={16} aria-hidden /> Add feature <kbd>n</kbd>
           </Button>
         </div>
       </div>
       {rows.length === 0 && (
         <p className="mt-2 max-w-prose text-soft">
-          Enter each size that must fit, with its target and limits: a bore, an outside, a height. Three are
-          enough to start.
+          Enter each size that must fit, with its target and limits: a bore, an outside size, a height. Three
+          are enough to start.
         </p>
       )}
       <ul>
@@ -107,7 +107,7 @@ function FeatureLine({ number, row: { feature, drawnMm, mate }, isChosen, onChan
         )}
       </p>
       <p className="text-sm">
-        {mate === undefined ? <span className="text-soft">no mate named</span> : mate.name}
+        {mate === undefined ? <span className="text-soft">no mate</span> : mate.name}
         {mate !== undefined && mate.sizeMm !== null && (
           <span className="num block text-soft">
             {formatMm(mate.sizeMm)}
@@ -115,8 +115,8 @@ function FeatureLine({ number, row: { feature, drawnMm, mate }, isChosen, onChan
           </span>
         )}
       </p>
-      <Button onClick={onChange} aria-label={`Change ${feature.name}`}>
-        Change
+      <Button onClick={onChange} aria-label={`Edit ${feature.name}`}>
+        Edit
       </Button>
     </li>
   );

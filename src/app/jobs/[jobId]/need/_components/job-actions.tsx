@@ -10,10 +10,10 @@ export function JobActions({ jobId, archived }: { jobId: number; archived: boole
   return (
     <div className="flex flex-wrap gap-3">
       <Button onClick={() => void copyThisJob(newKey(), jobId)}>
-        <Copy size={16} aria-hidden /> Copy this job
+        <Copy size={16} aria-hidden /> Duplicate job
       </Button>
       <Button onClick={() => void putJobAway(newKey(), jobId, !archived)}>
-        <Icon size={16} aria-hidden /> {archived ? 'Take it out again' : 'Put it away'}
+        <Icon size={16} aria-hidden /> {archived ? 'Unarchive job' : 'Archive job'}
       </Button>
     </div>
   );

@@ -23,7 +23,7 @@ export function KindDrawing({ kind }: { kind: FeatureKind }) {
           <FlatDrawing kind={kind} vertical={vertical} />
         )}
         <text x={4} y={116} className="fill-soft text-[11px]">
-          {plan ? 'seen from above' : 'seen from the side'}
+          {plan ? 'Top view' : 'Side view'}
         </text>
       </svg>
       <figcaption className="text-sm text-soft">{describeKind(kind)}</figcaption>

@@ -1,6 +1,5 @@
 import type { Mate } from '@/subjects/fit';
-import { describeMaterial } from '@/subjects/job/shared';
-import { formatMm } from '@/subjects/language/shared';
+import { describeMaterial, formatMm } from '@/subjects/language/shared';
 import { describeOrigin } from '@/subjects/need/shared';
 import { Caution } from '@/ui';
 
@@ -11,7 +10,7 @@ export function Mates({ mates }: { mates: readonly Mate[] }) {
   return (
     <section aria-labelledby="mates-title">
       <h2 id="mates-title" className="border-b border-ink pb-1 text-lg">
-        What it meets
+        Mating parts
       </h2>
       <ul>
         {mates.map(({ id, name, sizeMm, uMm, material, origin, irreplaceable }) => (
@@ -27,7 +26,7 @@ export function Mates({ mates }: { mates: readonly Mate[] }) {
             </span>
             <span className="num">
               {sizeMm === null ? (
-                <span className="font-sans text-plum">never measured</span>
+                <span className="font-sans text-plum">not measured</span>
               ) : (
                 <>
                   {formatMm(sizeMm)}
@@ -41,8 +40,9 @@ export function Mates({ mates }: { mates: readonly Mate[] }) {
       {fragile.length > 0 && (
         <div className="mt-2">
           <Caution>
-            {fragile.map(({ name }) => name).join(', ')} cannot be replaced: never force a try. Say under Fit
-            that too tight is ruin; the size drawn moves away from it. Eyes covered where it is brittle.
+            {fragile.map(({ name }) => name).join(', ')} cannot be replaced: never force a trial fit. In Fit,
+            set “too tight breaks an irreplaceable part”; the drawn size then moves away from it. Wear eye
+            protection if it is brittle.
           </Caution>
         </div>
       )}

@@ -46,7 +46,7 @@ export function NeedFields({ jobId, job, profiles }: NeedFieldsProps) {
     <ActionForm
       form={needForm}
       action={saveNeed.bind(null, jobId)}
-      label="What it must do"
+      label="Requirements"
       className="grid gap-3"
       key={job.profileId}
     >
@@ -71,7 +71,7 @@ export function NeedFields({ jobId, job, profiles }: NeedFieldsProps) {
           choices={FIT_STATES.map((state) => ({ value: state, label: state }))}
         />
       </div>
-      <Later title="Faces that are seen" said={job.seenSides.length > 0 || job.seenFaces !== ''}>
+      <Later title="Visible faces" said={job.seenSides.length > 0 || job.seenFaces !== ''}>
         <SeenFields sides={job.seenSides} words={job.seenFaces} />
       </Later>
       <Later title="Heat and load" said={job.hottestC !== null || job.fitC !== null || job.loadWords !== ''}>
@@ -80,7 +80,7 @@ export function NeedFields({ jobId, job, profiles }: NeedFieldsProps) {
           <div className="sm:col-span-2">
             <TextField
               name="hottestWhen"
-              placeholder="in a parked van; forming over it; steam"
+              placeholder="in a parked van, forming over it, steam"
               defaultValue={job.hottestWhen}
             />
           </div>
@@ -89,10 +89,10 @@ export function NeedFields({ jobId, job, profiles }: NeedFieldsProps) {
           <TextField name="loadN" defaultValue={job.loadN ?? ''} />
         </div>
       </Later>
-      <Later title="What it touches, what is claimed for it" said={job.claims.length > 0}>
+      <Later title="Contact, safety and ratings" said={job.claims.length > 0}>
         <ClaimTicks claims={job.claims} />
       </Later>
-      <Later title="How a size is judged" said={false}>
+      <Later title="Decision rule" said={false}>
         <Choice
           name="rule"
           defaultValue={job.rule}
@@ -100,13 +100,13 @@ export function NeedFields({ jobId, job, profiles }: NeedFieldsProps) {
         />
       </Later>
       <Button type="submit" className="justify-self-start">
-        Keep this
+        Save requirements
       </Button>
     </ActionForm>
   );
 }
 
-/** What is asked only when it matters; open where something was said. */
+/** Fields that are rarely needed; open if something was entered. */
 function Later({ title, said, children }: { title: string; said: boolean; children: ReactNode }) {
   return (
     <details open={said} className="border-t border-hair pt-2">
@@ -122,7 +122,8 @@ function SeenFields({ sides, words }: { sides: readonly Side[]; words: string })
     <>
       <fieldset className="flex flex-wrap gap-x-5 gap-y-1.5">
         <legend className="mb-1 text-sm text-soft">
-          As the part stands in its file; orientations with supports on them are marked down in Check.
+          For the current orientation of the file. Check ranks orientations with supports on these faces
+          lower.
         </legend>
         {SIDES.map((side) => (
           <Tick key={side} name={sideFieldName(side)} defaultChecked={sides.includes(side)} />
@@ -143,7 +144,7 @@ function AcceptanceField({ acceptance }: { acceptance: string }) {
   return (
     <div>
       <TextArea name="acceptance" value={text} onChange={(event) => setText(event.target.value)} />
-      <div className="mt-1 flex flex-wrap gap-1.5" role="group" aria-label="Usual tests">
+      <div className="mt-1 flex flex-wrap gap-1.5" role="group" aria-label="Common tests">
         {ACCEPTANCE_TESTS.map((test) => (
           <button
             key={test}
@@ -165,7 +166,7 @@ function ClaimTicks({ claims }: { claims: readonly Claim[] }) {
     setTicked(ticked.includes(claim) ? ticked.filter((each) => each !== claim) : [...ticked, claim]);
   return (
     <fieldset>
-      <legend className="sr-only">What it touches, what is claimed for it</legend>
+      <legend className="sr-only">Contact, safety and ratings</legend>
       <div className="flex flex-wrap gap-x-5 gap-y-1.5">
         {CLAIMS.map((claim) => (
           <Tick

@@ -25,7 +25,7 @@ interface PartPanelProps {
 
 const labelOf = ({ targetMm, shape }: PanelFeature) => `${shape === 'round' ? '⌀' : ''}${formatMm(targetMm)}`;
 
-/** The part in three dimensions: bring its file in, and say where on it each feature is. */
+/** The part in three dimensions: import its file, and mark each feature on it. */
 export function PartPanel({ jobId, source, version, features }: PartPanelProps) {
   const [placing, setPlacing] = useState<number | undefined>();
   const chosen = useChosenFeature();
@@ -47,7 +47,7 @@ export function PartPanel({ jobId, source, version, features }: PartPanelProps) 
   return (
     <section aria-labelledby="part-title">
       <h2 id="part-title" className="mb-2 text-lg">
-        The part, as printed
+        Part in print orientation
       </h2>
       <PartFrame
         source={source}
@@ -61,8 +61,8 @@ export function PartPanel({ jobId, source, version, features }: PartPanelProps) 
         <div className="mt-2">
           <p className="text-sm text-soft">
             {placing === undefined
-              ? 'Not on the part yet; choose one, then click a face of it:'
-              : 'Now click one of its faces on the part.'}
+              ? 'Features not on the part yet. Choose one, then click a face of the part:'
+              : 'Click a face of this feature on the part.'}
           </p>
           <div className="mt-1 flex flex-wrap gap-2">
             {unplaced.map((feature) => (

@@ -7,7 +7,7 @@ import { ProfileForm } from '@/app/_components/profile-form';
 export function ProfileMaker({ jobId, open }: { jobId: number; open: boolean }) {
   return (
     <details className="mt-4 border-t border-hair pt-3" open={open}>
-      <summary className="font-semibold">A printer, resin or profile that is not in the list</summary>
+      <summary className="font-semibold">Add printer, resin or profile</summary>
       <div className="mt-3">
         <ProfileForm action={makeProfile.bind(null, jobId)} />
       </div>

@@ -73,12 +73,12 @@ export function TrueSize({ loops, circles }: TrueSizeProps) {
 }
 
 const VIEW_WORDS: Readonly<Record<View, string>> = {
-  top: 'From above',
-  front: 'From the front',
-  side: 'From the right',
+  top: 'Top view',
+  front: 'Front view',
+  side: 'Right view',
 };
 
-/** The same for a file that was brought in: read on demand, seen from three sides. */
+/** The same for an imported file: read on request, seen from three sides. */
 export function TrueSizeOfFile({ source, version }: { source: string; version: number }) {
   const { views, problem, stop, show } = useSilhouettes(
     `${source}${source.includes('?') ? '&' : '?'}v=${version}`,
@@ -87,11 +87,11 @@ export function TrueSizeOfFile({ source, version }: { source: string; version: n
     return (
       <section aria-labelledby="true-size-title">
         <h2 id="true-size-title" className="mb-1 text-lg">
-          At its true size
+          Actual size
         </h2>
         <div className="flex items-center gap-3">
           <Button onClick={() => void show()} disabled={stop !== undefined}>
-            Show its outlines at true size
+            Show outlines at actual size
           </Button>
           {stop !== undefined && (
             <>
@@ -134,7 +134,7 @@ function AtTrueSize({ sheets, children }: AtTrueSizeProps) {
   return (
     <section aria-labelledby="true-size-title">
       <h2 id="true-size-title" className="mb-1 text-lg">
-        At its true size
+        Actual size
       </h2>
       {sheets.map(({ label, left, low, width, height }, i) => (
         <figure key={label} className="mb-2">
@@ -148,7 +148,7 @@ function AtTrueSize({ sheets, children }: AtTrueSizeProps) {
               style={{ width: `${width * scale}mm`, height: `${height * scale}mm` }}
               viewBox={`${left} ${-(low + height)} ${width} ${height}`}
               role="img"
-              aria-label={`${label} at true size, ${(width - 2).toFixed(0)} by ${(height - 2).toFixed(0)} mm`}
+              aria-label={`${label} at actual size, ${(width - 2).toFixed(0)} by ${(height - 2).toFixed(0)} mm`}
             >
               <g className="fill-part stroke-ink" strokeWidth={0.15}>
                 {children(i)}
@@ -163,7 +163,7 @@ function AtTrueSize({ sheets, children }: AtTrueSizeProps) {
         className="mt-1 min-h-6 text-sm text-soft underline"
         onClick={() => setTuning(!tuning)}
       >
-        {tuning ? 'Done' : 'Not true on this screen? Set it with a bank card'}
+        {tuning ? 'Done' : 'Wrong size on this screen? Calibrate with a bank card'}
       </button>
       {tuning && (
         <div className="mt-2">
@@ -173,7 +173,7 @@ function AtTrueSize({ sheets, children }: AtTrueSizeProps) {
             aria-hidden
           />
           <label className="mt-1 block text-sm">
-            Move until the bar is as long as the card ({CARD_MM} mm):
+            Move the slider until the bar is as long as the card ({CARD_MM} mm):
             <input
               type="range"
               min={0.6}

@@ -19,7 +19,7 @@ export const takeBodyBack = tap('takeBodyBack', false, (jobId: number, readingId
   return taken;
 });
 
-/** Chooses another sheet; its options and wishes start anew. */
+/** Chooses another sheet; its options and fits start again. */
 export async function changeSheetKind(
   jobId: number,
   _before: FormAnswer,
@@ -35,7 +35,7 @@ export async function changeSheetKind(
   });
 }
 
-/** Keeps the options and wishes of a sheet. */
+/** Stores the options and fits of a sheet. */
 export async function saveSheet(
   jobId: number,
   sheet: string,
@@ -60,5 +60,5 @@ export const takeOver = tap('takeOver', refused(GONE_WORDS), (jobId: number): Fo
   if (!taken.ok) return refused(describeTakeOverIssue(taken.issue));
   changedJob(jobId);
   const { sizes, opened } = taken.value;
-  return done(`${sizes} sizes taken over into the job. ${describeReopened(opened)}`.trim());
+  return done(`${sizes} sizes applied to the job. ${describeReopened(opened)}`.trim());
 });

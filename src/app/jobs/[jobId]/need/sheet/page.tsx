@@ -38,7 +38,7 @@ export default async function SheetPage({ params }: { params: Promise<{ jobId: s
   if (instruments.length === 0)
     return (
       <div className="max-w-2xl">
-        <h2 className="mb-2 text-lg">With which caliper?</h2>
+        <h2 className="mb-2 text-lg">Choose a caliper</h2>
         <InstrumentForm />
       </div>
     );

@@ -8,11 +8,11 @@ const STATES = { pass: '', fails: 'fails: ', unknown: 'can’t tell: ' } as cons
 
 export interface Compared {
   readonly row: ResinRow;
-  /** Undefined while the bench is asked. */
+  /** Undefined while the server is asked. */
   readonly reasons?: ResinReasons;
 }
 
-/** Two or three resins side by side: what was asked of each, and what else sets them apart. */
+/** Two or three resins side by side: what each requirement asks, and what else differs. */
 export function Compare({ compared }: { compared: readonly Compared[] }) {
   if (compared.length < 2) return null;
   const asked = [
@@ -33,7 +33,7 @@ export function Compare({ compared }: { compared: readonly Compared[] }) {
         ] as const,
     ),
     [
-      'gives way at',
+      'softens at',
       ({ row: { heatC } }) => (heatC === undefined ? 'unknown' : formatProperty('deflectionLow_C', heatC)),
     ],
     [
@@ -47,9 +47,9 @@ export function Compare({ compared }: { compared: readonly Compared[] }) {
         priceLitre === undefined ? 'unknown' : formatProperty('price_litre', priceLitre),
     ],
     [
-      'stands in',
+      'in the vat of',
       ({ row: { inVatOf } }) =>
-        inVatOf.length === 0 ? 'no vat: changing over costs resin and time' : inVatOf.join(', '),
+        inVatOf.length === 0 ? 'not in a vat: changing the resin costs time and resin' : inVatOf.join(', '),
     ],
   ];
   return (

@@ -144,10 +144,7 @@ export function HeatChart({ rows, hottestC, marginK, strain }: HeatChartProps) {
       y: {
         title: {
           display: true,
-          text:
-            hottestC === undefined
-              ? 'gives way at, °C'
-              : `heat over its hottest ${Math.round(hottestC)} °C, K`,
+          text: hottestC === undefined ? 'softens at, °C' : `heat margin above ${Math.round(hottestC)} °C, K`,
           color: ink.soft,
         },
         ticks: { color: ink.soft },
@@ -172,16 +169,16 @@ export function HeatChart({ rows, hottestC, marginK, strain }: HeatChartProps) {
           options={options}
           plugins={[regionAndNames(ink, least)]}
           role="img"
-          aria-label={`Heat to spare against elongation at break: ${words || 'nothing is known in both'}`}
+          aria-label={`Heat margin and elongation at break: ${words || 'nothing is known in both'}`}
         />
       </div>
       <figcaption className="text-sm text-soft">
-        Shaded: passes heat and elongation. Circles pass everything asked, diamonds fail, triangles can’t be
-        told; the larger, the dearer.
+        Shaded: passes heat and elongation. Circles pass all requirements, diamonds fail, triangles can’t be
+        judged. Larger means more expensive.
         {left.length > 0 &&
           left.length <= 8 &&
-          ` Not on it, since one of the two is unknown: ${left.join(', ')}.`}
-        {left.length > 8 && ` ${left.length} are not on it, since one of the two is unknown.`}
+          ` Not in the chart because one of the two values is unknown: ${left.join(', ')}.`}
+        {left.length > 8 && ` ${left.length} are not in the chart because one of the two values is unknown.`}
       </figcaption>
     </figure>
   );

@@ -30,9 +30,10 @@ export function PickForm({ jobId, rows, printers, start }: PickFormProps) {
   if (printers.length === 0)
     return (
       <Note>
-        No printer stands on the bench:{' '}
+        No printers yet.{' '}
         <Link href="/printers" className="underline">
-          make one
+          {' '}
+          Add a printer{' '}
         </Link>{' '}
         to choose a resin for it.
       </Note>
@@ -41,7 +42,7 @@ export function PickForm({ jobId, rows, printers, start }: PickFormProps) {
     <ActionForm
       form={pickForm}
       action={pickResin.bind(null, jobId)}
-      label="The choice"
+      label="Choose resin"
       className="grid items-end gap-3 bg-sheet px-4 py-3 sm:grid-cols-3"
     >
       <Choice
@@ -59,25 +60,25 @@ export function PickForm({ jobId, rows, printers, start }: PickFormProps) {
         onChange={(event) => setPrinterId(Number(event.target.value))}
         choices={printers.map(({ id, printer: name, resin: loaded }) => ({
           value: String(id),
-          label: loaded === null ? `${name}, vat empty` : `${name}, ${loaded} in its vat`,
+          label: loaded === null ? `${name}, empty vat` : `${name}, ${loaded} in its vat`,
         }))}
       />
       <TextField name="layerMm" defaultValue={start.layerMm} />
       <div className="sm:col-span-2">
-        <TextField name="reason" placeholder="the reasons found are kept beside it" />
+        <TextField name="reason" placeholder="the pass or fail reasons are saved with the choice" />
       </div>
       <Button type="submit" weight="main">
         Choose {resin.name}
       </Button>
       {printer !== undefined && printer.resin !== null && printer.resin !== resin.name && (
         <p className="text-sm text-soft sm:col-span-3">
-          {printer.printer} holds {printer.resin}: changing over costs a cleaned vat, some resin and half an
+          {printer.printer} holds {printer.resin}: changing it costs a cleaned vat, some resin and half an
           hour.
         </p>
       )}
       {resin.verdict !== 'passes' && (
         <p className="border-l-4 border-honey pl-3 text-sm sm:col-span-3">
-          It does not pass all that is asked; it can be chosen all the same, and the ledger will say so.
+          It does not pass all requirements. You can choose it anyway; the job records this.
         </p>
       )}
     </ActionForm>

@@ -4,7 +4,6 @@ import { useVirtualizer } from '@tanstack/react-virtual';
 import { useRef, useState } from 'react';
 import { type Check, CRITERIA } from '@/core/resins';
 import {
-  describeAsked,
   describeCheck,
   describeCriterion,
   describeVerdictOfResin,
@@ -30,7 +29,7 @@ const WHOLE = 12;
 
 const MOST_COMPARED = 3;
 
-/** The shelf in order, each with why; the reasons open at a press, two or three stand side by side. */
+/** All resins in order, each with its reasons; these open on a click, and two or three can be compared. */
 export function RankedList({ jobId, rows }: { jobId: number; rows: readonly ResinRow[] }) {
   const [compared, setCompared] = useState<readonly number[]>([]);
   const reasons = useReasons(jobId);
@@ -63,7 +62,7 @@ export function RankedList({ jobId, rows }: { jobId: number; rows: readonly Resi
   return (
     <section aria-labelledby="ranked-title">
       <h2 id="ranked-title" className="border-b border-ink pb-1 text-lg">
-        The shelf, best first
+        Resins, best first
       </h2>
       {isLong ? (
         <div
@@ -128,7 +127,7 @@ function Line({ row, reasons, onOpen, compared, onCompare }: LineProps) {
           </span>
         </p>
         <p className="flex items-baseline gap-3">
-          {pareto && <span className="text-sm">no other resin is better in every respect</span>}
+          {pareto && <span className="text-sm">no other resin is better in every property</span>}
           <span className={`font-semibold ${TONES[verdict]}`}>{describeVerdictOfResin(verdict)}</span>
           {verdict === 'passes' && <span className="num">{Math.round(score * 100)}</span>}
           <label className="flex min-h-6 items-center gap-1.5 text-sm">
@@ -138,18 +137,18 @@ function Line({ row, reasons, onOpen, compared, onCompare }: LineProps) {
         </p>
       </div>
       <p className={verdict === 'passes' ? '' : 'text-soft'}>
-        {why}.{creeps && ' Used neat it bends for good in time, under light and load.'}
+        {why}.{creeps && ' Undiluted, it deforms permanently over time under light and load.'}
         {verdict === 'passes' &&
           clearForMin !== undefined &&
-          ` Clear only if cured no longer than ${clearForMin.toFixed(0)} min: beyond that it yellows.`}
+          ` Clear only if cured no longer than ${clearForMin.toFixed(0)} min. After that it yellows.`}
       </p>
       <details onToggle={onOpen}>
         <summary className="text-sm text-soft">
-          {verdict === 'passes' ? 'Each margin, and its score' : 'Each margin, and what would have to change'}
+          {verdict === 'passes' ? 'Show margins and score' : 'Show margins and required changes'}
           <span className="sr-only">: {name}</span>
         </summary>
         {reasons === undefined ? (
-          <p className="text-sm text-soft">The bench is asked …</p>
+          <p className="text-sm text-soft">Loading …</p>
         ) : (
           <Reasons passes={verdict === 'passes'} reasons={reasons} />
         )}
@@ -169,19 +168,17 @@ function Reasons({ passes, reasons }: { passes: boolean; reasons: ResinReasons }
               {MARKS[check.state]}
             </span>
             <span className="sr-only">{check.state} </span>
-            {check.state === 'pass'
-              ? describeCheck(check)
-              : `${describeAsked(check.requirement)}: it ${describeCheck(check)}`}
+            {describeCheck(check)}
             {check.quote !== undefined && (
               <span className="text-soft">
                 {' '}
-                ({check.quote.source === 'proof' ? 'proven here' : check.quote.source}
+                ({check.quote.source === 'proof' ? 'tested here' : check.quote.source}
                 {check.quote.condition === 'annealed' && ', only after annealing'})
               </span>
             )}
           </li>
         ))}
-        {checks.length === 0 && <li>nothing is asked yet</li>}
+        {checks.length === 0 && <li>no requirements yet</li>}
       </ul>
       {passes ? (
         <ul aria-label="Score">
@@ -191,7 +188,7 @@ function Reasons({ passes, reasons }: { passes: boolean; reasons: ResinReasons }
               <li key={criterion} className="grid grid-cols-[8rem_minmax(0,1fr)_3rem] items-center gap-2">
                 <span>{describeCriterion(criterion)}</span>
                 {merit === null ? (
-                  <span className="text-soft">not asked</span>
+                  <span className="text-soft">not required</span>
                 ) : (
                   <span className="h-2 border border-edge" aria-hidden>
                     <span className="block h-full bg-juniper" style={{ width: `${merit * 100}%` }} />
@@ -204,7 +201,7 @@ function Reasons({ passes, reasons }: { passes: boolean; reasons: ResinReasons }
         </ul>
       ) : (
         <div>
-          <p className="font-semibold">It would pass with</p>
+          <p className="font-semibold">To make it pass:</p>
           <ul className="list-disc pl-5">
             {[...new Set(changes.map(describeChange))].map((change) => (
               <li key={change}>{change}</li>

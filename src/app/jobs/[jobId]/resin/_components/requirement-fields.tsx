@@ -30,13 +30,13 @@ export function RequirementFields({ jobId, wanted, fromNeed, hottestWhen, loadN 
     <ActionForm
       form={requirementForm}
       action={keepRequirement.bind(null, jobId)}
-      label="What it must survive"
+      label="Requirements for the resin"
       className="mt-2 grid grid-cols-2 items-start gap-x-3 gap-y-2"
     >
       {number('serviceMax_C')}
       {number('processMax_C')}
       <p className="col-span-2 text-sm text-soft">
-        {hottestWhen !== '' && `In use: ${hottestWhen}. `}Making counts: forming over it, casting into it,
+        {hottestWhen !== '' && `In use: ${hottestWhen}. `}Include assembly: forming over it, casting into it,
         steam.
       </p>
       {number('margin_K')}
@@ -44,12 +44,12 @@ export function RequirementFields({ jobId, wanted, fromNeed, hottestWhen, loadN 
         name="stress_MPa"
         value={stress}
         onChange={(event) => setStress(event.target.value)}
-        placeholder={`taken as ${ASSUMED_STRESS_MPA}`}
+        placeholder={`assumed: ${ASSUMED_STRESS_MPA}`}
       />
       <TextField
         name="strainPercent"
         defaultValue={percent(wanted.strainMax)}
-        hint={fromNeed.strainMax === null ? undefined : `${percent(fromNeed.strainMax)} % from Fit`}
+        hint={fromNeed.strainMax === null ? undefined : `Fit requires ${percent(fromNeed.strainMax)} %`}
       />
       <Choice
         name="impact"
@@ -76,11 +76,11 @@ export function RequirementFields({ jobId, wanted, fromNeed, hottestWhen, loadN 
       <TextField
         name="waterPercent"
         defaultValue={percent(wanted.waterUptakeMax)}
-        hint={fromNeed.waterUptakeMax === null ? undefined : 'asked because it stays wet'}
+        hint={fromNeed.waterUptakeMax === null ? undefined : 'required because it stays wet'}
       />
       <Tick name="clear" defaultChecked={wanted.clear} className="self-end pb-2" />
       <fieldset className="col-span-2">
-        <legend className="text-sm text-soft">Wash liquid at hand; none ticked: any</legend>
+        <legend className="text-sm text-soft">Available wash liquids (none ticked: any)</legend>
         <LiquidTicks ticked={wanted.washWith} />
       </fieldset>
       <div className="col-span-2">
@@ -93,13 +93,13 @@ export function RequirementFields({ jobId, wanted, fromNeed, hottestWhen, loadN 
       {wanted.claims.length > 0 && (
         <div className="col-span-2">
           <Caution>
-            A rating is its supplier’s, for its whole process. Bodies, food, mains and fire are judged by
-            local codes and licensed practice, not here.
+            A rating comes from the supplier and covers its whole process. Local codes and licensed
+            professionals decide about bodies, food, mains and fire, not this program.
           </Caution>
         </div>
       )}
       <details className="col-span-2">
-        <summary className="text-sm text-soft">How much each thing counts</summary>
+        <summary className="text-sm text-soft">Weights</summary>
         <div className="mt-1 grid grid-cols-5 gap-2">
           {CRITERIA.map((criterion) => (
             <TextField
@@ -111,7 +111,7 @@ export function RequirementFields({ jobId, wanted, fromNeed, hottestWhen, loadN 
         </div>
       </details>
       <Button type="submit" weight="main" className="col-span-2 justify-self-start">
-        Rank the shelf
+        Rank resins
       </Button>
     </ActionForm>
   );

@@ -12,7 +12,7 @@ export interface ResinRow {
   readonly why: string;
   /** They come with the first rows, and are asked for when a later one is opened. */
   readonly reasons?: ResinReasons;
-  /** Used neat it bends for good in time. */
+  /** Used undiluted it bends permanently over time. */
   readonly creeps: boolean;
   /** Asked to be clear: the longest cure before it is too yellow, minutes. */
   readonly clearForMin?: number;

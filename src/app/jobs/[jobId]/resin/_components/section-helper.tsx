@@ -10,7 +10,7 @@ const FIELDS = [
   ['spanMm', 'Arm or span', 'mm'],
   ['widthMm', 'Width', 'mm'],
   ['thicknessMm', 'Thickness', 'mm'],
-  ['mostDeflectionMm', 'May give way by', 'mm'],
+  ['mostDeflectionMm', 'Allowed deflection', 'mm'],
 ] as const;
 
 /** Stress and least stiffness from the part's critical section. */
@@ -42,12 +42,12 @@ export function SectionHelper({
     });
   return (
     <details>
-      <summary className="text-sm text-soft">Work it out from the critical section</summary>
+      <summary className="text-sm text-soft">Calculate from the critical section</summary>
       <div className="mt-1 grid grid-cols-2 items-end gap-2">
         <div className="col-span-2">
           <PlainChoice
             name="section-bend"
-            label="The section is"
+            label="Section shape"
             value={bend}
             onChange={(event) => setBend(event.target.value as Bend)}
             choices={BENDS.map((each) => ({ value: each, label: describeBend(each) }))}
@@ -57,12 +57,12 @@ export function SectionHelper({
           <PlainField key={name} label={label} unit={unit} {...field(name)} />
         ))}
         <Button disabled={need === undefined} onClick={() => need !== undefined && onTake(need)}>
-          Take it over
+          Apply
         </Button>
         <p role="status" className="col-span-2 text-sm">
           {need === undefined
-            ? 'Load, arm, width and thickness tell it.'
-            : `${need.stressMPa.toFixed(2)} MPa${need.leastModulusMPa === undefined ? '' : `, at least ${need.leastModulusMPa.toFixed(0)} MPa stiff`}.`}
+            ? 'Enter load, arm, width and thickness.'
+            : `${need.stressMPa.toFixed(2)} MPa${need.leastModulusMPa === undefined ? '' : `, modulus at least ${need.leastModulusMPa.toFixed(0)} MPa`}.`}
         </p>
       </div>
     </details>

@@ -6,7 +6,7 @@ import type { ResinRow } from './resin-row';
 interface Reasons {
   /** Those a row brought, or that were asked for. */
   readonly of: (row: ResinRow) => ResinReasons | undefined;
-  /** Asks the bench for those a row did not bring. */
+  /** Asks the server for the reasons that a row did not bring. */
   readonly want: (row: ResinRow) => void;
 }
 

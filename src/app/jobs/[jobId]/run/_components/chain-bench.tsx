@@ -7,7 +7,7 @@ import { CallNote } from '@/app/_components/call-note';
 import { PrintChoice } from '@/app/_components/print-choice';
 import { askToNotify, type CallingTimer, useCall } from '@/app/_components/use-call';
 import { useTap } from '@/app/_components/use-tap';
-import { describeLeft, useServerClock } from '@/app/_components/use-countdown';
+import { describeClock, describeLeft, useServerClock } from '@/app/_components/use-countdown';
 import type { PartState } from '@/core/metrology';
 import type { CardStep } from '@/core/resins';
 import { stationOfStep } from '@/subjects/run/shared';
@@ -47,12 +47,12 @@ interface ChainBenchProps {
   readonly links: readonly ShownLink[];
   readonly state: PartState;
   readonly warmUntil?: number;
-  /** The bench has a simulated wash and lamp. */
+  /** The workshop has a simulated wash and lamp. */
   readonly hasStations: boolean;
   readonly serverNow: number;
 }
 
-/** What the taps do; a tap that did not reach the bench says so and can be made again. */
+/** Actions of the taps; a tap that did not reach the server says so and can be repeated. */
 function useTaps(
   { jobId, printId }: Pick<ChainBenchProps, 'jobId' | 'printId'>,
   alsoPrintIds: readonly number[],
@@ -94,7 +94,13 @@ function callsOf({ title, turns, ceilingS, done }: ShownLink, jobName: string): 
       : []),
     ...(ceilingS === undefined
       ? []
-      : [{ id: `${id} ceiling`, title: `Take it out, more yellows it: ${jobName}`, endsAt: at(ceilingS) }]),
+      : [
+          {
+            id: `${id} ceiling`,
+            title: `Take it out, longer curing yellows it: ${jobName}`,
+            endsAt: at(ceilingS),
+          },
+        ]),
   ];
 }
 
@@ -115,7 +121,7 @@ export function ChainBench(props: ChainBenchProps) {
   const isWarm = warmUntil !== undefined && warmUntil > now;
   return (
     <div className="max-w-3xl" data-fills-screen>
-      <h2 className="text-xl">From the plate to the caliper</h2>
+      <h2 className="text-xl">Post-processing</h2>
       <p className="mt-1 text-soft">
         print {printName} · {state}
         {isWarm && `, still warm: ${describeLeft(warmUntil - now)}`}
@@ -132,7 +138,8 @@ export function ChainBench(props: ChainBenchProps) {
             onChange={(event) => setTogether(event.target.checked)}
           />
           <span>
-            Together with {beside.length === 1 ? beside[0].name : `the ${beside.length} others of its plate`}
+            Together with{' '}
+            {beside.length === 1 ? beside[0].name : `the ${beside.length} other parts of its plate`}
           </span>
         </label>
       )}
@@ -162,7 +169,7 @@ export function ChainBench(props: ChainBenchProps) {
       {next === undefined && running.length === 0 && (
         <p className="mt-4">
           <Link href={`/jobs/${jobId}/measure?print=${printId}`} className={buttonLook('large')}>
-            Measure it
+            Go to Measure
           </Link>
         </p>
       )}
@@ -198,7 +205,7 @@ function Step({ link, isNext, next, now, taps, hasStations }: StepProps) {
       {done === undefined && isNext && (
         <div className="mt-2 flex flex-wrap gap-3">
           <Button weight="large" disabled={taps.isBusy} onClick={() => taps.begin(link)}>
-            {plannedS === undefined ? 'Begin' : `Begin, ${Math.round(plannedS / 60)} min`}
+            {plannedS === undefined ? 'Start' : `Start, ${Math.round(plannedS / 60)} min`}
             <span className="sr-only"> {title}</span>
           </Button>
           {hasStations && plannedS !== undefined && stationOfStep(link.step) !== undefined && (
@@ -217,10 +224,10 @@ function Step({ link, isNext, next, now, taps, hasStations }: StepProps) {
       )}
       {done?.endedAt !== undefined && (
         <p className="text-sm text-soft">
-          done in {minutes(done.endedAt - done.startedAt)}
+          finished in {minutes(done.endedAt - done.startedAt)}
           {done.given !== '' && `: ${done.given}`}{' '}
           <button type="button" className="underline" onClick={() => taps.takeBack(done.id)}>
-            take it back<span className="sr-only">: {title}</span>
+            Undo<span className="sr-only">: {title}</span>
           </button>
         </p>
       )}
@@ -244,13 +251,13 @@ function Running({ link, next, now, taps, hasStations }: Omit<StepProps, 'isNext
         role="timer"
         className={`num min-w-40 text-4xl font-semibold ${leftMs !== undefined && leftMs < 0 ? 'text-plum' : ''}`}
       >
-        {leftMs === undefined ? describeLeft(now - startedAt).replace(' left', '') : describeLeft(leftMs)}
+        {leftMs === undefined ? describeClock(now - startedAt) : describeLeft(leftMs)}
       </p>
       {(isHalf || isTooLong) && (
         <p role="status" className={`w-full font-semibold ${isTooLong ? 'text-plum' : ''}`}>
           {isTooLong
-            ? 'Take it out: more of it yellows the part and makes it brittle.'
-            : 'Half of it is over: turn it.'}
+            ? 'Take it out. Longer curing yellows the part and makes it brittle.'
+            : 'Half of the time is over. Turn the part.'}
         </p>
       )}
       {report !== undefined && (
@@ -265,7 +272,7 @@ function Running({ link, next, now, taps, hasStations }: Omit<StepProps, 'isNext
       )}
       {next !== undefined && (
         <Button weight="large" disabled={taps.isBusy} onClick={() => taps.end(id, given, next)}>
-          Done, on to: {next.title.toLowerCase()}
+          Done, next: {next.title.toLowerCase()}
         </Button>
       )}
       <Button
@@ -277,7 +284,7 @@ function Running({ link, next, now, taps, hasStations }: Omit<StepProps, 'isNext
         Done<span className="sr-only">: {title}</span>
       </Button>
       <label className="block min-w-48 flex-1 text-sm text-soft">
-        Otherwise than the card says
+        Deviate from the process card
         <input
           value={given}
           maxLength={200}

@@ -10,9 +10,9 @@ const USUAL_WALL_MM = 2;
 
 interface LayFormProps {
   readonly jobId: number;
-  /** How many this house starts. */
+  /** How many copies shop practice starts. */
   readonly advice: CopiesAdvice;
-  /** The house hollows thick parts. */
+  /** Shop practice hollows thick parts. */
   readonly isHollowHouse: boolean;
   /** Plates of the same printer and resin that wait. */
   readonly plates: readonly { readonly id: number; readonly things: string }[];
@@ -25,7 +25,7 @@ export function LayForm({ jobId, advice, isHollowHouse, plates }: LayFormProps) 
     <ActionForm
       form={layForm}
       action={lay.bind(null, jobId)}
-      label="Lay it on a plate"
+      label="Add to plate"
       className="mt-3 flex flex-wrap items-end gap-3"
     >
       <div className="w-24">
@@ -39,20 +39,20 @@ export function LayForm({ jobId, advice, isHollowHouse, plates }: LayFormProps) 
           <Choice
             name="runId"
             choices={[
-              { value: '', label: 'an empty one' },
+              { value: '', label: 'new plate' },
               ...plates.map(({ id, things }) => ({ value: String(id), label: `with ${things}` })),
             ]}
           />
         </div>
       )}
       <Button type="submit" weight="large">
-        Lay it on a plate
+        Add to plate
       </Button>
       {why !== 'asked' && (
         <p className="w-full text-sm text-soft">
           {why === 'full'
-            ? `A full plate takes ${copies}: spares take no longer.`
-            : `${copies} to have ${wanted} in 95 of 100, since one comes out whole in ${Math.round(100 * p)} of 100. Loose copies fail one by one; a plate that is lost whole takes all with it.`}
+            ? `A full plate holds ${copies}. Spare copies take no longer.`
+            : `${copies} copies give at least ${wanted} good parts in 95 of 100 prints, because one copy prints well in ${Math.round(100 * p)} of 100. Single copies fail one by one; a plate that fails as a whole loses all of them.`}
         </p>
       )}
     </ActionForm>

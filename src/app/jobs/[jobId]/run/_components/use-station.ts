@@ -10,13 +10,13 @@ const ASK_EVERY_MS = 1000;
 export const STATE_WORDS: Readonly<Record<StationReport['state'], string>> = {
   idle: 'empty',
   running: 'running',
-  opened: 'opened before its time',
+  opened: 'opened too early',
   done: 'done',
 };
 
 /** What a station gave, for the record: 4.0 of 4.0 min. */
 export function describeGiven({ given_s, set_s }: StationReport): string {
-  return `${(given_s / 60).toFixed(1)} of ${(set_s / 60).toFixed(1)} min given`;
+  return `${(given_s / 60).toFixed(1)} of ${(set_s / 60).toFixed(1)} min completed`;
 }
 
 const addressOf = (station: Station) => `/api/simulated/stations/${station}`;
@@ -29,7 +29,7 @@ export function openLid(station: Station): void {
   });
 }
 
-/** What the station says of a step that went into it, asked each second until it is done; undefined: it is not in there. */
+/** What the station reports of a step, asked each second until it is done; undefined if the step is not in it. */
 export function useStation(station: Station | undefined, stepId: number): StationReport | undefined {
   const [report, setReport] = useState<StationReport>();
   useEffect(() => {

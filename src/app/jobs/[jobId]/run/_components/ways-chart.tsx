@@ -35,7 +35,7 @@ export function WaysChart({ ways }: { ways: readonly Way[] }) {
     ...QUIET_CHART,
     scales: {
       x: { min: 0, ...titledAxis(ink, 'hours') },
-      y: { min: 0, ...titledAxis(ink, 'cost of a good piece') },
+      y: { min: 0, ...titledAxis(ink, 'cost per good part') },
     },
   };
   return (
@@ -45,11 +45,11 @@ export function WaysChart({ ways }: { ways: readonly Way[] }) {
           data={data}
           options={options}
           role="img"
-          aria-label="Hours against the cost of a good piece of each way; the table has the numbers"
+          aria-label="Print hours and cost per good part of each option. The table has the numbers"
         />
       </div>
       <figcaption className="text-sm text-soft">
-        Large dots: no other way beats them. Diamonds: as the part stands now. Small dots: all others.
+        Large dots: no other option beats them. Diamonds: current setup. Small dots: all others.
       </figcaption>
     </figure>
   );

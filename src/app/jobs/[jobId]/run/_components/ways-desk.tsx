@@ -17,11 +17,11 @@ interface WaysDeskProps {
   readonly check: CheckAsk;
   readonly view: WaysView;
   readonly resin: string;
-  /** The house hollows thick parts. */
+  /** Shop practice hollows thick parts. */
   readonly isHollowHouse: boolean;
 }
 
-/** What was read off the part: its poses, and what it takes as a shell. */
+/** Data of the part: its orientations, and time and resin as a shell. */
 interface Studied {
   readonly poses: readonly PoseWorth[];
   readonly volumeMm3: number;
@@ -29,7 +29,7 @@ interface Studied {
 
 const WALL = { wallMm: '2' };
 
-/** Reads the part off the page's thread, once; its poses, and as often as asked its shell. */
+/** Reads the part off the page's thread: its orientations once, its shell as often as asked. */
 function useStudy({ source, check }: Pick<WaysDeskProps, 'source' | 'check'>) {
   const worker = useRef<CheckWorker>(undefined);
   const [share, setShare] = useState<number>();
@@ -41,7 +41,7 @@ function useStudy({ source, check }: Pick<WaysDeskProps, 'source' | 'check'>) {
     const own = new CheckWorker();
     worker.current = own;
     const response = await fetch(source);
-    if (!response.ok) throw new Error('the file of this part is not there. Bring it in again under Need.');
+    if (!response.ok) throw new Error('the part file is missing. Import it again in Need.');
     const opened = await own.open(new Uint8Array(await response.arrayBuffer()), () => {});
     if (!opened.ok) throw new Error(describeMeshIssue(opened.issue));
     return own;
@@ -89,7 +89,10 @@ function posesOf(poses: readonly PoseWorth[]): WayPose[] {
   }));
 }
 
-/** Which way to print it: poses × copies × printers × layer heights, as a table and a chart; solid against hollow; buying beside it. */
+/**
+ * Print options: orientations × copies × printers × layer heights, as a table and a chart; solid against hollow; buying
+ * beside it.
+ */
 export function WaysDesk(props: WaysDeskProps) {
   const { view, resin, isHollowHouse } = props;
   const study = useStudy(props);
@@ -106,22 +109,22 @@ export function WaysDesk(props: WaysDeskProps) {
   return (
     <section aria-labelledby="ways-title" className="mt-8">
       <h3 id="ways-title" className="text-lg">
-        Which way?
+        Compare print options
       </h3>
       <p className="max-w-prose text-sm text-soft">
-        Orientations, copies, printers and layer heights compared by hours, work, resin, cost and the chance
-        that {good === 1 ? 'a good one comes out' : `${good} good ones come out`}. One piece comes out whole
-        in {Math.round(100 * p)} of 100,{' '}
+        Compares orientations, copies, printers and layer heights by print hours, labour, resin, cost, and the
+        chance of {good === 1 ? 'a good part' : `${good} good parts`}. One copy prints well in{' '}
+        {Math.round(100 * p)} of 100,{' '}
         {plates === 0
-          ? 'as is usual here; the log of this printer takes over with its first plate'
-          : `by ${plates === 1 ? 'the one plate' : `the ${plates} plates`} in the log of this printer`}
-        ; of those lost, {Math.round(100 * commonShare)} of 100 go with their whole plate.
+          ? 'which is typical in this workshop; the print log of this printer replaces the value after its first plate'
+          : `from ${plates === 1 ? 'the one plate' : `the ${plates} plates`} in the print log of this printer`}
+        . Of the failed copies, {Math.round(100 * commonShare)} of 100 are lost with the whole plate.
         {view.sizes !== undefined &&
-          ` Its sizes are in their limits in ${Math.round(100 * view.sizes)} of 100, all copies or none: more copies do not help there${view.sizes < 0.5 ? ', a better drawing does (Correct)' : ''}.`}
+          ` Its sizes are within limits in ${Math.round(100 * view.sizes)} of 100, for all copies together, so more copies do not help${view.sizes < 0.5 ? '. Better drawn sizes do (Correct)' : ''}.`}
       </p>
       <div className="mt-2 flex flex-wrap items-center gap-3">
         <Button onClick={study.study} disabled={share !== undefined}>
-          Compare the ways
+          Compare options
         </Button>
         {share !== undefined && (
           <>
@@ -132,7 +135,7 @@ export function WaysDesk(props: WaysDeskProps) {
       </div>
       {study.problem !== '' && <Problem>{study.problem}</Problem>}
       {studied !== undefined && studied.poses.length > 0 && ways.length === 0 && (
-        <Problem>it goes on no plate in any of these poses. Print it in two pieces, or smaller.</Problem>
+        <Problem>it fits no plate in any of these orientations. Print it in two pieces, or smaller.</Problem>
       )}
       {ways.length > 0 && (
         <>
@@ -156,22 +159,29 @@ function Verdict({ ways, good, sizes }: { ways: readonly Way[]; good: number; si
   );
   return (
     <ul className="mt-2">
+      {Math.round(100 * cheapest.chance) === 0 && (
+        <li className="border-l-4 border-honey py-1 pl-3">
+          {good === 1 ? 'A good part is' : `${good} good parts are`} not reachable like this: the chance is
+          below 1 %. Correct the drawn sizes first, or change the limits in Need.
+        </li>
+      )}
       <li>
-        Cheapest {cheapest.chance >= 0.95 * sizes ? 'that is sure enough' : 'of all'}:{' '}
+        Lowest cost{cheapest.chance >= 0.95 * sizes ? ' with a good chance' : ''}:{' '}
         <strong>{cheapest.pose.name}</strong>, {cheapest.copies} {cheapest.copies === 1 ? 'copy' : 'copies'}{' '}
         on {cheapest.machine.printer} at <span className="num">{cheapest.layerMm} mm</span>,{' '}
         <span className="num">{cheapest.hours.toFixed(1)} h</span>, {Math.round(100 * cheapest.chance)} of 100
-        for {good === 1 ? 'a good one' : `${good} good ones`}.
+        for {good === 1 ? 'a good part' : `${good} good parts`}.
       </li>
       {now !== undefined && now.sparesFree > 0 && (
         <li>
-          As it stands now {now.sparesFree === 1 ? 'one more copy fits' : `${now.sparesFree} more copies fit`}{' '}
-          on the plate in the same hours: spares cost only their resin and their work.
+          Current setup: {now.sparesFree === 1 ? 'one more copy fits' : `${now.sparesFree} more copies fit`}{' '}
+          on the plate in the same time. Spare copies cost only their resin and labour.
         </li>
       )}
       {now !== undefined && now.chance < 0.95 * sizes && (
         <li className="border-l-4 border-honey py-1 pl-3">
-          With no spare at all enough come out whole in only {Math.round((100 * now.chance) / sizes)} of 100.
+          Without spare copies, there are enough good parts in only {Math.round((100 * now.chance) / sizes)}{' '}
+          of 100 prints.
         </li>
       )}
     </ul>
@@ -191,34 +201,34 @@ function ElsewhereFields({ ways }: { ways: readonly Way[] }) {
     from === undefined
       ? 'never cheaper than printing'
       : from === 1
-        ? 'cheaper from the first piece on'
-        : `cheaper from ${from} pieces on`;
+        ? 'cheaper from one part'
+        : `cheaper from ${from} parts`;
   return (
     <details className="mt-3">
-      <summary className="text-sm underline">Buying, sending out, or a tool beside it</summary>
+      <summary className="text-sm underline">Buying, outsourcing, or tooling</summary>
       <p className="mt-1 text-sm text-soft">
-        A printed good piece costs about <span className="num">{printed.toFixed(2)}</span>. What is not in it:
-        your waiting, and what a wrong part costs.
+        A good printed part costs about <span className="num">{printed.toFixed(2)}</span>. Not included: your
+        waiting time, and the cost of a wrong part.
       </p>
       <div className="mt-2 grid max-w-2xl gap-3 sm:grid-cols-2">
-        <PlainField label="Bought or sent out, a piece" {...field('buyEach')} />
-        <PlainField label="until it is there, days" {...field('buyDays')} />
-        <PlainField label="Tool or mould, once" {...field('fixed')} />
-        <PlainField label="a piece from it" {...field('toolEach')} />
-        <PlainField label="until the first, days" {...field('toolDays')} />
+        <PlainField label="Bought or outsourced, cost per part" {...field('buyEach')} />
+        <PlainField label="Delivery time, days" {...field('buyDays')} />
+        <PlainField label="Tool or mould, one-time cost" {...field('fixed')} />
+        <PlainField label="Cost per part from the tool" {...field('toolEach')} />
+        <PlainField label="Time to the first part, days" {...field('toolDays')} />
       </div>
       <ul className="mt-1">
         {buy !== undefined && (
           <li>
-            Bought: {says(cheaperFrom({ fixed: 0, each: buy.buyEach, days: days('buyDays') }, printed))}
-            {days('buyDays') > 0 && `, there after ${days('buyDays')} days`}.
+            Buying: {says(cheaperFrom({ fixed: 0, each: buy.buyEach, days: days('buyDays') }, printed))}
+            {days('buyDays') > 0 && `, delivered after ${days('buyDays')} days`}.
           </li>
         )}
         {tool !== undefined && (
           <li>
-            With a tool:{' '}
+            Tooling:{' '}
             {says(cheaperFrom({ fixed: tool.fixed, each: tool.toolEach, days: days('toolDays') }, printed))}
-            {days('toolDays') > 0 && `, the first after ${days('toolDays')} days`}.
+            {days('toolDays') > 0 && `, first part after ${days('toolDays')} days`}.
           </li>
         )}
       </ul>
@@ -250,7 +260,7 @@ function Hollow({ study, rate, resin, isHollowHouse }: HollowProps) {
           disabled={share !== undefined || wall === undefined || !(wall >= 0.3 && wall <= 50)}
           onClick={() => study.hollowOut(wall!)}
         >
-          What it saves
+          Savings of a hollow part
         </Button>
       </div>
       {hollow !== undefined && <HollowWords hollow={hollow} rate={rate} resin={resin} />}
@@ -272,8 +282,8 @@ function HollowWords({
   if (saved < 0.05)
     return (
       <p className="mt-1">
-        Nothing: its thickest place is about <span className="num">{thickestMm.toFixed(1)} mm</span>, all of
-        it is wall.
+        None: its thickest place is about <span className="num">{thickestMm.toFixed(1)} mm</span>, so it is
+        all wall.
       </p>
     );
   // A tube of this wall against a full rod as thick as the part: second moments of area.
@@ -281,12 +291,12 @@ function HollowWords({
   const stiffness = 1 - (inner / thickestMm) ** 4;
   return (
     <p className="mt-1">
-      It saves <strong className="num">{saved.toFixed(1)} ml</strong> of {resin} (±{' '}
+      Saves <strong className="num">{saved.toFixed(1)} ml</strong> of {resin} (±{' '}
       {(errorMm3 / 1000).toFixed(1)} ml), {Math.round((100 * airMm3) / solidMm3)} % of the part, about{' '}
-      <span className="num">{((saved / 1000) * rate).toFixed(2)}</span> in money; the hours stay the same.
-      Bent, it keeps about {Math.round(100 * stiffness)} % of its stiffness. It needs two vents where no seen
-      face is, a longer wash inside, and must drain: uncured resin that stays in leaks or cracks it later.
-      Solid is right for small parts and where it is drilled or filed.
+      <span className="num">{((saved / 1000) * rate).toFixed(2)}</span> in cost. The print time stays the
+      same. In bending, it keeps about {Math.round(100 * stiffness)} % of its stiffness. It needs two vents on
+      hidden faces and a longer wash inside, and it must drain: uncured resin left inside leaks or cracks it
+      later. Solid is right for small parts, and where you drill or file.
     </p>
   );
 }

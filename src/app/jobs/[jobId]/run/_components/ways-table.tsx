@@ -5,8 +5,8 @@ import type { Way } from '@/core/run';
 import { Button } from '@/ui';
 
 const COUNT_WORDS = {
-  asked: 'as asked',
-  sure: 'to be sure',
+  asked: 'as many as needed',
+  sure: 'with spares',
   full: 'full plate',
   stacked: 'stacked',
 } as const;
@@ -15,22 +15,22 @@ const FIRST = 10;
 interface WaysTableProps {
   readonly ways: readonly Way[];
   readonly hasSeen: boolean;
-  /** The layer height that the house likes, mm. */
+  /** The preferred layer height, mm. */
   readonly likedMm: number;
 }
 
 const HEADS = [
-  'Pose',
+  'Orientation',
   'Copies',
   'Printer',
   'Layers',
   'Hours',
   'Work',
   'Resin',
-  'A good piece',
-  'Enough good',
+  'Cost per good part',
+  'Chance of enough good parts',
   'Sizes along Z',
-  'Seen faces',
+  'Visible faces',
 ];
 
 /** The ways, the cheapest per good piece first: at first those that no other beats, then all. */
@@ -40,7 +40,7 @@ export function WaysTable({ ways, hasSeen, likedMm }: WaysTableProps) {
   const shown = isWhole ? ways : best.slice(0, FIRST);
   return (
     <>
-      <div className="overflow-x-auto" tabIndex={0} role="region" aria-label="Ways compared">
+      <div className="overflow-x-auto" tabIndex={0} role="region" aria-label="Print options compared">
         <table className="w-full text-sm">
           <thead>
             <tr className="text-left text-soft">
@@ -59,11 +59,11 @@ export function WaysTable({ ways, hasSeen, likedMm }: WaysTableProps) {
         </table>
       </div>
       <p className="mt-1 text-sm text-soft">
-        Printed in bold: no other way is better in hours, cost and chance at once. A layer height without a
-        profile is known by its hours only: its sizes have to be learned.
+        Bold: no other option is better in time, cost and chance together. For a layer height without a
+        profile, only the print time is known; its sizes must be learned first.
       </p>
       {ways.length > shown.length && !isWhole && (
-        <Button onClick={() => setWhole(true)}>All {ways.length} ways</Button>
+        <Button onClick={() => setWhole(true)}>Show all {ways.length} options</Button>
       )}
     </>
   );
@@ -104,7 +104,7 @@ function Row({ way, hasSeen, likedMm }: { way: Way } & Omit<WaysTableProps, 'way
         {machine.printer}
         {machine.changeoverMl > 0 && (
           <span className="font-normal text-soft">
-            , {machine.vatHolds === undefined ? 'vat to fill' : `${machine.vatHolds} in it`}:{' '}
+            , {machine.vatHolds === undefined ? 'vat must be filled' : `${machine.vatHolds} in it`}:{' '}
             {machine.changeoverMl} ml lost
           </span>
         )}
@@ -119,7 +119,7 @@ function Row({ way, hasSeen, likedMm }: { way: Way } & Omit<WaysTableProps, 'way
       <td className="num pr-3">{hours.toFixed(1)}</td>
       <td className="num pr-3">{Math.round(attendedMin)} min</td>
       <td className="num pr-3">{resinMl.toFixed(1)} ml</td>
-      <td className="num pr-3">{Number.isFinite(costPerGood) ? costPerGood.toFixed(2) : '–'}</td>
+      <td className="num pr-3">{chance >= 0.005 ? costPerGood.toFixed(2) : 'not reachable'}</td>
       <td className="num pr-3">{Math.round(100 * chance)} %</td>
       <td className="num pr-3">{pose.alongZ}</td>
       <td className="num pr-3">{hasSeen ? `${pose.seenMm2.toFixed(0)} mm²` : '–'}</td>

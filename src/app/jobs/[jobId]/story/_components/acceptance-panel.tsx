@@ -17,13 +17,13 @@ export function AcceptancePanel({ jobId, printName, answer }: AcceptancePanelPro
     <section aria-labelledby="test-title" className="bg-wash px-3 py-2">
       <h2 id="test-title" className="text-base">
         {answer === undefined
-          ? `How did print ${printName} do in the agreed test?`
-          : `The agreed test: ${describeAnswer(answer.answer)}${answer.note === '' ? '' : `, ${answer.note}`}`}
+          ? `Result of print ${printName} in the acceptance test`
+          : `Acceptance test: ${describeAnswer(answer.answer)}${answer.note === '' ? '' : `, ${answer.note}`}`}
       </h2>
       <ActionForm
         form={answerForm}
         action={answerTest.bind(null, jobId)}
-        label="Answer of the agreed test"
+        label="Result of the acceptance test"
         className="mt-1 flex flex-wrap items-end gap-3"
       >
         <Choice
@@ -34,7 +34,7 @@ export function AcceptancePanel({ jobId, printName, answer }: AcceptancePanelPro
         <div className="min-w-64 flex-1">
           <TextField name="note" defaultValue={answer?.note ?? ''} />
         </div>
-        <Button type="submit">{answer === undefined ? 'Answer it' : 'Answer it again'}</Button>
+        <Button type="submit">{answer === undefined ? 'Record result' : 'Change result'}</Button>
       </ActionForm>
     </section>
   );

@@ -8,7 +8,7 @@ interface BottomSectionProps {
   readonly bottom: BottomView;
 }
 
-/** The first layers: the foot they leave against the hold they give, and both ways people deal with it. */
+/** The bottom layers: their elephant's foot against their hold, and both ways people deal with it. */
 export function BottomSection({ profileId, bottom }: BottomSectionProps) {
   const { foot, answers, layers, layerMm, others } = bottom;
   return (
@@ -20,11 +20,11 @@ export function BottomSection({ profileId, bottom }: BottomSectionProps) {
       {foot !== undefined && <FootLine foot={foot} />}
       {answers === undefined ? (
         <p className="text-sm text-soft">
-          Say how many there are and what they are exposed under{' '}
+          Enter their number and exposure in the{' '}
           <Link href={`/printers/${profileId}#changes-title`} className="underline">
-            what it is printed under
-          </Link>
-          : then a shorter exposure can be weighed against the foot.
+            print settings
+          </Link>{' '}
+          to compare a shorter exposure with the elephant’s foot.
         </p>
       ) : (
         <Answers answers={answers} />
@@ -32,23 +32,23 @@ export function BottomSection({ profileId, bottom }: BottomSectionProps) {
       {answers !== undefined && (
         <p className="mt-1 text-sm text-soft">
           {foot === undefined
-            ? 'No foot was read here: read a size near the plate and higher up, and this is told by it. '
+            ? 'No elephant’s foot measured here yet. Measure a size near the plate and higher up to get it. '
             : others === 0
-              ? 'By one exposure of the bottom layers and what light does on average; a foot read at another one tells it for this printer. '
-              : `Learned from feet at ${others + 1} exposures of the bottom layers. `}
+              ? 'Based on one bottom-layer exposure and average light behaviour. Measure the elephant’s foot at another exposure to get the value of this printer. '
+              : `Learned from measurements at ${others + 1} bottom-layer exposures. `}
           {layers !== undefined &&
-            `A bottom layer fewer makes the foot ${formatMm(layerMm, 3)} mm lower, not narrower.`}
+            `One bottom layer fewer makes the elephant’s foot ${formatMm(layerMm, 3)} mm lower, not narrower.`}
         </p>
       )}
       <ul className="mt-2 list-disc pl-5">
         <li>
-          <strong>Keep them long and draw against the foot:</strong> a chamfer or a raft takes it up, and the
-          print holds where the plate is not quite level.
+          <strong>Keep them long and correct the drawing:</strong> a chamfer or a raft absorbs the elephant’s
+          foot, and the print sticks even where the plate is not quite level.
         </li>
         <li>
-          <strong>Make them shorter or fewer:</strong> what stands on the plate comes out truer, and comes off
-          easier. It asks for a level and clean plate; go down in steps, a quarter at a time, and read the
-          foot each time.
+          <strong>Make them shorter or fewer:</strong> sizes at the plate get more accurate, and the part
+          comes off more easily. The plate must be level and clean. Reduce in steps of a quarter, and measure
+          the elephant’s foot each time.
         </li>
       </ul>
     </section>
@@ -57,24 +57,24 @@ export function BottomSection({ profileId, bottom }: BottomSectionProps) {
 
 function asTheyAre({ bottomExposureS, layers, transition, layerMm }: BottomView): string {
   if (layers === undefined && bottomExposureS === undefined)
-    return 'Nobody said how the first layers are exposed.';
+    return 'The exposure of the first layers is unknown.';
   const count = layers === undefined ? 'The first layers' : `${layers} of them`;
   const seconds = bottomExposureS === undefined ? '' : `, exposed ${bottomExposureS} s`;
-  const then = transition === undefined ? '' : `, then ${transition} in transition`;
+  const then = transition === undefined ? '' : `, then ${transition} transition layers`;
   const high =
-    layers === undefined ? '' : `: ${formatMm((layers + (transition ?? 0)) * layerMm, 3)} mm high together`;
+    layers === undefined ? '' : `: ${formatMm((layers + (transition ?? 0)) * layerMm, 3)} mm high in total`;
   return `${count}${seconds}${then}${high}.`;
 }
 
 function Answers({ answers }: { answers: NonNullable<BottomView['answers']> }) {
   const hasDepth = answers.some(({ depthLayers }) => depthLayers !== undefined);
   return (
-    <table className="mt-2 w-full border-collapse" aria-label="Foot by exposure of the bottom layers">
+    <table className="mt-2 w-full border-collapse" aria-label="Elephant’s foot by bottom-layer exposure">
       <thead>
         <tr className="border-b border-ink text-left text-sm text-soft">
-          <th className="py-1 pr-3 font-normal">bottom layers exposed</th>
-          <th className="py-1 pr-3 text-right font-normal">foot on each face</th>
-          {hasDepth && <th className="py-1 text-right font-normal">cures so many layers deep</th>}
+          <th className="py-1 pr-3 font-normal">bottom-layer exposure</th>
+          <th className="py-1 pr-3 text-right font-normal">flare of each face</th>
+          {hasDepth && <th className="py-1 text-right font-normal">layers cured through</th>}
         </tr>
       </thead>
       <tbody>
@@ -82,7 +82,7 @@ function Answers({ answers }: { answers: NonNullable<BottomView['answers']> }) {
           <tr key={bottomExposureS} className="border-b border-hair">
             <th scope="row" className="num py-1 pr-3 text-left font-normal">
               {bottomExposureS.toFixed(1)} s{i === 0 && ', now'}
-              {i === answers.length - 1 && i > 0 && ', as the other layers'}
+              {i === answers.length - 1 && i > 0 && ', same as the other layers'}
             </th>
             <td className="num py-1 pr-3 text-right">
               {formatMm(Math.max(0, flare.mean), 3)} ± {formatMm(1.96 * flare.sd, 3)} mm

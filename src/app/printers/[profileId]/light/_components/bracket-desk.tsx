@@ -7,8 +7,8 @@ import { ActionForm, Button, Choice, Problem, TextField } from '@/ui';
 import { dropGauge, printGauges, saveGauge } from '../actions';
 
 const BECAME_WORDS = {
-  open: 'held, its slot is open',
-  closed: 'held, its slot closed',
+  open: 'printed, slot open',
+  closed: 'printed, slot closed',
   lost: 'was lost',
 } as const;
 const CHOICES = (['open', 'closed', 'lost'] as const).map((value) => ({ value, label: BECAME_WORDS[value] }));
@@ -45,7 +45,7 @@ export function BracketDesk({ profileId, gauges, next, simulatedS }: BracketDesk
               disabled={isBusy}
               onClick={() => tap((key) => dropGauge(key, profileId, id))}
             >
-              take it back<span className="sr-only">: gauge at {exposureS} s</span>
+              Undo<span className="sr-only">: gauge at {exposureS} s</span>
             </button>
           </li>
         ))}
@@ -61,21 +61,21 @@ export function BracketDesk({ profileId, gauges, next, simulatedS }: BracketDesk
               </a>
             </span>
           ))}
-          , the same small gauge, a file for each exposure.
+          , the same small gauge, one file per exposure.
         </p>
       )}
       <ActionForm
         key={gauges.length}
         form={gaugeForm}
         action={saveGauge.bind(null, profileId)}
-        label="A gauge of the bracket"
+        label="Bracket gauge"
         className="mt-3 grid gap-3 sm:grid-cols-3"
       >
         <TextField name="exposureS" defaultValue={next[0] ?? ''} inputMode="decimal" />
         <Choice name="became" choices={CHOICES} />
         <TextField name="wallMm" inputMode="decimal" />
         <Button type="submit" className="justify-self-start">
-          Keep the gauge
+          Save gauge
         </Button>
       </ActionForm>
       {simulatedS !== undefined && next.length > 0 && (
@@ -84,7 +84,7 @@ export function BracketDesk({ profileId, gauges, next, simulatedS }: BracketDesk
             disabled={isBusy}
             onClick={() => tap((key) => printGauges(key, profileId, { nowS: simulatedS, exposuresS: next }))}
           >
-            Print and read these on the simulated printer
+            Print and measure these on the simulated printer
           </Button>
         </p>
       )}

@@ -6,8 +6,8 @@ import { BracketDesk } from './bracket-desk';
 
 const BEYOND_WORDS = {
   longer:
-    'All were lost: it lies further up. Check too that the plate is level, and that the first layers hold.',
-  shorter: 'All that held closed their slots: it lies further down.',
+    'All gauges failed: use longer exposures. Also check that the plate is level and the first layers stick.',
+  shorter: 'All slots closed: use shorter exposures.',
 } as const;
 
 /** Where nothing is known of an exposure, s. */
@@ -25,12 +25,12 @@ export function BracketSection({ view: { row, exposureS } }: { view: LightView }
         Bracket
       </h2>
       <p className="text-sm text-soft">
-        For a resin, a printer or a film that nothing is known of: three small gauges at exposures in equal
-        ratio, wash and cure them as parts, then say what became of each. Minutes, not hours.
+        For an unknown resin, printer or film. Print three small gauges at exposures in equal ratio, wash and
+        cure them like parts, then record the result of each. This takes minutes, not hours.
       </p>
       {derived !== undefined && (
         <p>
-          Taken over from {derived.from}: here it lies between{' '}
+          Copied from {derived.from}: on this printer the exposure is between{' '}
           <span className="num">
             {derived.lowS} and {derived.highS} s
           </span>
@@ -42,15 +42,15 @@ export function BracketSection({ view: { row, exposureS } }: { view: LightView }
         <p
           className={`mt-2 border-l-4 py-1 pl-3 ${found.next === undefined ? 'border-juniper' : 'border-honey'}`}
         >
-          Best so far <strong className="num">{found.best.exposureS.toFixed(2)} s</strong>: it holds, and
-          edges are within 0.03 mm of what is drawn, in {of100(found.best.good)} of 100. It holds in{' '}
-          {of100(found.best.holds)}; edges grow by{' '}
+          Best exposure so far <strong className="num">{found.best.exposureS.toFixed(2)} s</strong>: it
+          prints, with edges within 0.03 mm of the drawing, in {of100(found.best.good)} of 100 cases. It
+          prints in {of100(found.best.holds)}; edges grow by{' '}
           <span className="num">
             {found.best.edgeMm.toFixed(3)} ± {(1.96 * found.best.edgeSdMm).toFixed(3)} mm
           </span>
           . {found.beyond !== undefined && BEYOND_WORDS[found.beyond]}
           {found.next === undefined &&
-            ' Sure enough: note it as the exposure of this profile, then print a signature block.'}
+            ' Certain enough: save it as the exposure of this profile, then print a signature block.'}
         </p>
       )}
       <BracketDesk

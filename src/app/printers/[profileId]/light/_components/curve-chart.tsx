@@ -65,12 +65,13 @@ export function CurveChart({ strips, unit, curve }: CurveChartProps) {
         <Scatter
           data={data}
           options={options}
-          aria-label="Thickness of strips over exposure; the table of strips holds the same numbers"
+          aria-label="Strip thickness by exposure. The table of strips has the same numbers"
           role="img"
         />
       </div>
       <figcaption className="text-sm text-soft">
-        Dots: strips. Line and band: the curve, in 95 of 100. Where it meets the bottom, curing begins.
+        Dots: strips. Line and band: the curve with its 95 % interval. Curing starts where it meets the bottom
+        axis.
       </figcaption>
     </figure>
   );

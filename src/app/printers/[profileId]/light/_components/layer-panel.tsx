@@ -7,7 +7,7 @@ import { PlainField, Problem, useNumbers } from '@/ui';
 interface LayerPanelProps {
   readonly exposureS: number;
   readonly layerMm: number;
-  /** The rule of this house. */
+  /** The rule in the settings. */
   readonly houseRule: LayerRule;
   /** By strips; assumed where there is none. */
   readonly curve?: {
@@ -20,11 +20,11 @@ interface LayerPanelProps {
 }
 
 const RULE_WORDS: Readonly<Record<LayerRule, string>> = {
-  overcure: 'as deep below the layer as now, computed',
-  tenth: 'a tenth off for each 0.02 mm',
-  proportion: 'in proportion to the layer',
+  overcure: 'same cure depth below the layer, computed',
+  tenth: '10 % less for each 0.02 mm',
+  proportion: 'in proportion to the layer height',
   supplier: 'as the supplier states',
-  unchanged: 'as it is',
+  unchanged: 'unchanged',
 };
 
 const START = { toMm: '', supplierS: '' };
@@ -32,7 +32,7 @@ const START = { toMm: '', supplierS: '' };
 const signed = (mm: number) =>
   Math.abs(mm) < 0.0005 ? '0' : `${mm < 0 ? '−' : '+'}${Math.abs(mm).toFixed(3)}`;
 
-/** Another layer height: what each way of reckoning it answers, and what it would do. */
+/** Another layer height: the exposure by each rule, and its effect. */
 export function LayerPanel({ exposureS, layerMm, houseRule, curve }: LayerPanelProps) {
   const { field, valueOf } = useNumbers(START, { supplierS: 'time' });
   const toMm = valueOf('toMm');
@@ -50,17 +50,17 @@ export function LayerPanel({ exposureS, layerMm, houseRule, curve }: LayerPanelP
       </h2>
       <p className="text-sm text-soft">
         Now <span className="num">{layerMm} mm</span> at <span className="num">{exposureS} s</span>
-        {curve === undefined && '; no strips yet, so the depth of light is assumed'}
-        {curve?.isQuoted === true && '; no strips yet, so the depth of light is that of the sheet'}.
+        {curve === undefined && '; no strips yet, so the penetration depth is assumed'}
+        {curve?.isQuoted === true && '; no strips yet, so the penetration depth comes from the datasheet'}.
       </p>
       <div className="mt-2 grid max-w-md gap-3 sm:grid-cols-2">
         <PlainField label="Layer height" unit="mm" {...field('toMm')} />
-        <PlainField label="The supplier states, if anything" unit="s" {...field('supplierS')} />
+        <PlainField label="Exposure stated by the supplier, if any" unit="s" {...field('supplierS')} />
       </div>
       {isLayer && toMm > thickest && (
         <Problem>
-          thicker than this light cures well: it would take more than four times the exposure, and edges would
-          grow past any drawing. Stay at {thickest.toFixed(2)} mm or below.
+          too thick for this light: it needs more than four times the exposure, and edge growth could no
+          longer be corrected. Stay at {thickest.toFixed(2)} mm or below.
         </Problem>
       )}
       {isLayer && toMm <= thickest && (
@@ -89,21 +89,21 @@ interface AnswersProps {
 function Answers({ answers, houseRule }: AnswersProps) {
   return (
     <>
-      <div className="mt-3 overflow-x-auto" tabIndex={0} role="region" aria-label="Exposures by rule">
+      <div className="mt-3 overflow-x-auto" tabIndex={0} role="region" aria-label="Exposure by rule">
         <table className="w-full text-left text-sm">
           <thead>
             <tr className="text-soft">
               <th scope="col" className="pr-3 font-normal">
-                Reckoned
+                Rule
               </th>
               <th scope="col" className="pr-3 font-normal">
                 Exposure, s
               </th>
               <th scope="col" className="pr-3 font-normal">
-                Deeper than the layer, mm
+                Extra cure depth, mm
               </th>
               <th scope="col" className="font-normal">
-                Edges grow, mm
+                Edge growth, mm
               </th>
             </tr>
           </thead>
@@ -112,7 +112,7 @@ function Answers({ answers, houseRule }: AnswersProps) {
               <tr key={rule} className={`border-t border-hair ${rule === 'overcure' ? 'font-semibold' : ''}`}>
                 <th scope="row" className={`py-1 pr-3 text-left ${rule === 'overcure' ? '' : 'font-normal'}`}>
                   {RULE_WORDS[rule]}
-                  {rule === houseRule && <span className="font-normal text-soft">, this house’s way</span>}
+                  {rule === houseRule && <span className="font-normal text-soft">, shop setting</span>}
                 </th>
                 <td className="num pr-3">
                   {exposureS.toFixed(2)}
@@ -129,8 +129,8 @@ function Answers({ answers, houseRule }: AnswersProps) {
         </table>
       </div>
       <p className="mt-1 text-sm text-soft">
-        Another layer height is another profile: its sizes are learned anew, with this one as a relative.
-        Growth is against now.
+        Another layer height is another profile: its sizes are learned separately, with this one as a related
+        profile. Edge growth is relative to the current exposure.
       </p>
     </>
   );

@@ -10,7 +10,7 @@ import { deriveForMachine } from '../actions';
 interface MachinePanelProps {
   readonly profileId: number;
   readonly resin: string;
-  /** Other printers of this bench. */
+  /** Other printers of this workshop. */
   readonly printers: readonly string[];
   readonly relatives: readonly LightRelative[];
   readonly exposureS: number;
@@ -18,15 +18,15 @@ interface MachinePanelProps {
 }
 
 const ENGINE_WORDS: Readonly<Record<Engine, string>> = {
-  colour: 'a colour panel',
-  mono: 'a monochrome panel',
+  colour: 'colour LCD',
+  mono: 'monochrome LCD',
   projector: 'a projector',
   laser: 'a laser',
 };
 const CHOICES = ENGINES.map((value) => ({ value, label: ENGINE_WORDS[value] }));
 const START = { from: '', to: '' };
 
-/** The same resin on another machine: three exposures to print once, never one value. */
+/** The same resin on another printer: three exposures to print once, never one value. */
 export function MachinePanel({
   profileId,
   resin,
@@ -50,28 +50,28 @@ export function MachinePanel({
   return (
     <section aria-labelledby="machine-title">
       <h2 id="machine-title" className="text-lg">
-        Another machine
+        Exposure for another printer
       </h2>
       <div className="mt-2 grid gap-3 sm:grid-cols-2">
         <PlainChoice
           name="engineFrom"
-          label="Here it is cured by"
+          label="Light source of this printer"
           choices={CHOICES}
           value={from}
           onChange={(event) => setFrom(event.target.value as Engine)}
         />
-        <PlainField label="Its irradiance, if known" unit="mW/cm²" {...field('from')} />
+        <PlainField label="Irradiance, if known" unit="mW/cm²" {...field('from')} />
         <PlainChoice
           name="engineTo"
-          label="There by"
+          label="Light source of the other printer"
           choices={CHOICES}
           value={to}
           onChange={(event) => setTo(event.target.value as Engine)}
         />
-        <PlainField label="Its irradiance, if known" unit="mW/cm²" {...field('to')} />
+        <PlainField label="Irradiance, if known" unit="mW/cm²" {...field('to')} />
       </div>
       <p className="mt-3" role="status">
-        Print three once:{' '}
+        Print these three once:{' '}
         <strong className="num">
           {low.toFixed(2)}, {middle.toFixed(2)} and {high.toFixed(2)} s
         </strong>
@@ -85,13 +85,13 @@ export function MachinePanel({
         )}
         .{' '}
         {by === 'irradiance'
-          ? 'By the two irradiances; meters agree to a fifth.'
-          : 'By what such machines differ.'}
+          ? 'From the two irradiances; meters agree within 20 %.'
+          : 'From the typical difference between such printers.'}
       </p>
       <ActionForm
         form={deriveForm}
         action={deriveForMachine.bind(null, profileId)}
-        label="A profile there"
+        label="Profile on the other printer"
         className="mt-3 flex flex-wrap items-end gap-3"
       >
         <input type="hidden" name="engineFrom" value={from} />
@@ -104,12 +104,12 @@ export function MachinePanel({
             <option key={name} value={name} />
           ))}
         </datalist>
-        <Button type="submit">Make its profile, with this bracket</Button>
+        <Button type="submit">Create profile with this bracket</Button>
       </ActionForm>
       {relatives.length > 0 && <Relatives resin={resin} relatives={relatives} />}
       <p className="mt-1 text-sm text-soft">
-        Lift slower where it comes out overcured: more area sticks. A colder room needs more; how much nobody
-        can say without strips there.
+        Lift more slowly if the print is overcured: a larger area sticks. A colder room needs more exposure;
+        without strips from there, the amount is unknown.
       </p>
     </section>
   );
@@ -131,24 +131,24 @@ function Relatives({ resin, relatives }: RelativesProps) {
             <Link href={`/printers/${id}/light`} className="underline">
               {printer}, {name}
             </Link>
-            : {exposureS === undefined ? 'exposure not said' : `${exposureS} s`},{' '}
+            : {exposureS === undefined ? 'exposure unknown' : `${exposureS} s`},{' '}
             {readings === 0 ? (
-              'nothing read'
+              'not measured yet'
             ) : (
               <>
-                edges grow by{' '}
+                edge growth{' '}
                 <span className="num">
                   {edge.mean.toFixed(3)} ± {(1.96 * edge.sd).toFixed(3)} mm
                 </span>{' '}
-                by {readings} readings
+                from {readings} readings
               </>
             )}
           </li>
         ))}
       </ul>
       <p className="mt-1 text-sm text-soft">
-        Shrink and growth are lent from one to the other as far as printers are alike; seconds are not: they
-        are each machine’s own.
+        Shrinkage and edge growth are shared between similar printers. Exposure times are not: each printer
+        has its own.
       </p>
     </>
   );

@@ -21,13 +21,13 @@ interface StripFormProps {
 export function StripForm({ profileId, unit, hasStrips, instruments, nextS, simulatedS }: StripFormProps) {
   const { problem, isBusy, tap } = useTap();
   if (instruments.length === 0)
-    return <p className="mt-3 text-soft">No caliper is known here: name one under Measure first.</p>;
+    return <p className="mt-3 text-soft">No caliper yet. Add one in Measure first.</p>;
   return (
     <>
       <ActionForm
         form={stripForm}
         action={saveStrip.bind(null, profileId)}
-        label="A strip"
+        label="Add strip"
         className="mt-3 grid gap-3 sm:grid-cols-2"
       >
         <TextField name="exposure" inputMode="decimal" defaultValue={nextS?.toFixed(1)} />
@@ -42,7 +42,7 @@ export function StripForm({ profileId, unit, hasStrips, instruments, nextS, simu
           choices={instruments.map(({ id, name }) => ({ value: String(id), label: name }))}
         />
         <Button type="submit" className="justify-self-start">
-          Keep the strip
+          Save strip
         </Button>
       </ActionForm>
       {simulatedS !== undefined && unit === 's' && (
@@ -55,7 +55,7 @@ export function StripForm({ profileId, unit, hasStrips, instruments, nextS, simu
               )
             }
           >
-            Cure and read five on the simulated printer
+            Cure and measure five on the simulated printer
           </Button>
         </p>
       )}

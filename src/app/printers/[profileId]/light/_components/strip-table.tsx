@@ -31,10 +31,10 @@ export function StripTable({ profileId, unit, strips }: StripTableProps) {
               Thickness, mm
             </th>
             <th scope="col" className="pr-3 font-normal">
-              Read with
+              Caliper
             </th>
             <th scope="col">
-              <span className="sr-only">Take back</span>
+              <span className="sr-only">Delete</span>
             </th>
           </tr>
         </thead>
@@ -51,7 +51,7 @@ export function StripTable({ profileId, unit, strips }: StripTableProps) {
                   disabled={isBusy}
                   onClick={() => tap((key) => dropStrip(key, profileId, id))}
                 >
-                  take it back<span className="sr-only">: {exposure}</span>
+                  Delete<span className="sr-only">: {exposure}</span>
                 </button>
               </td>
             </tr>

@@ -1,14 +1,16 @@
+import { edgeAt, learnEdgeLaw } from '@/core/light';
 import { listAnd, listFew } from '@/subjects/language/shared';
 import type { TrimView } from '@/subjects/light';
 import { Link } from '@/ui';
+import { EdgeChart } from './edge-chart';
 import { WallPanel } from './wall-panel';
 
 const LIMIT_WORDS = {
-  step: ' One step goes no further, then a block is measured again.',
-  depth: ' Below it a layer does not hold to the one before it.',
+  step: 'the limit of one step; then measure a block again',
+  depth: 'below this, layers do not bond',
 } as const;
 
-/** What beside this profile's own sizes it is known by. */
+/** Data beside this profile's own sizes, as the end of a sentence. */
 function learnedFrom(others: number, gauges: number): string {
   const parts = [
     ...(others > 0
@@ -16,7 +18,7 @@ function learnedFrom(others: number, gauges: number): string {
       : []),
     ...(gauges > 0 ? [`${gauges} ${gauges === 1 ? 'gauge' : 'gauges'} of the bracket`] : []),
   ];
-  return parts.length === 0 ? '' : `, by ${listAnd(parts)} too`;
+  return parts.length === 0 ? '' : ` Also used: ${listAnd(parts)}.`;
 }
 
 interface TrimSectionProps {
@@ -24,43 +26,23 @@ interface TrimSectionProps {
   readonly profileId: number;
 }
 
-/** What the exposure does to edges, where they would be true, and what a trim voids. */
+/** Edge growth against exposure, the exposure with true edges, and what an exposure change makes invalid. */
 export function TrimSection({ trim, profileId }: TrimSectionProps) {
-  const { exposureS, edge, isTold, slope, ratio, step, leastS, others, gauges, voids, ladders } = trim;
+  const { isTold, voids, ladders } = trim;
   return (
     <section aria-labelledby="trim-title" className="mt-8 max-w-3xl">
       <h2 id="trim-title" className="text-lg">
-        Edges and exposure
+        Edge growth and exposure
       </h2>
-      <p>
-        At <span className="num">{exposureS} s</span> every edge grows by{' '}
-        <strong className="num">{edge.mean.toFixed(3)}</strong> ±{' '}
-        <span className="num">{(1.96 * edge.sd).toFixed(3)} mm</span>; a tenth more exposure adds{' '}
-        <span className="num">{(slope.mean * Math.log(1.1)).toFixed(3)} mm</span>
-        {learnedFrom(others, gauges)}.
-      </p>
-      <p className="mt-1">
-        Edges would be true at about{' '}
-        <strong className="num">{(exposureS * ratio.median).toFixed(2)} s</strong>, between{' '}
-        <span className="num">{(exposureS * ratio.low).toFixed(2)}</span> and{' '}
-        <span className="num">{(exposureS * ratio.high).toFixed(2)} s</span> in 95 of 100.
-        {leastS !== undefined && (
-          <>
-            {' '}
-            Below <span className="num">{leastS.toFixed(2)} s</span> a layer cures less than one and a half of
-            its height.
-          </>
-        )}
-      </p>
+      <EdgeChart trim={trim} />
+      <ExposureTable trim={trim} />
       <p className={`mt-1 border-l-4 py-1 pl-3 ${isTold ? 'border-honey' : 'border-juniper'}`}>
         {!isTold ? (
-          'Growth is not told from none: nothing to trim by. Draw the sizes; a block, or the bracket below, tells more.'
+          'No measurable edge growth, so there is no reason to change the exposure. Correct the drawn sizes instead. A block or the bracket below gives more data.'
         ) : (
           <>
-            A trim would go towards it, to <strong className="num">{step.exposureS.toFixed(2)} s</strong>.
-            {step.limitedBy !== undefined && LIMIT_WORDS[step.limitedBy]} Drawing the sizes leaves the
-            exposure as it is, and voids nothing: trim only where walls and gaps fuse, or for a profile that
-            nothing was drawn for.
+            Change the exposure only where walls and gaps fuse, or for a profile without drawn jobs. In all
+            other cases correct the drawn sizes: other jobs then stay valid.
           </>
         )}
       </p>
@@ -68,15 +50,81 @@ export function TrimSection({ trim, profileId }: TrimSectionProps) {
         <p className="mt-1 text-sm text-soft">
           {voids.length === 0
             ? 'No job is drawn for this exposure.'
-            : `A trim voids the drawn sizes of ${listFew(voids.map(({ name }) => name))}.`}
-          {ladders > 0 && ' What gap ladders found moves with the edges.'} When it is done,{' '}
+            : `An exposure change makes the drawn sizes of ${listFew(voids.map(({ name }) => name))} invalid.`}
+          {ladders > 0 && ' Gap test results shift with the edges.'}{' '}
           <Link href={`/printers/${profileId}#changes-title`} className="underline">
-            note the change
-          </Link>
-          : edges and cure-through are moved by what is known, the rest is opened.
+            Record the change
+          </Link>{' '}
+          afterwards: its known effects on edges and cure depth are then applied, and the rest is reopened.
         </p>
       )}
       <WallPanel ask={trim.ask} doubts={trim.doubts} />
     </section>
+  );
+}
+
+const mm = (value: number) => `${value < 0 ? '−' : '+'}${Math.abs(value).toFixed(3)}`;
+
+/** The numbers of the chart: present exposure, one step, true edges. */
+function ExposureTable({ trim }: { trim: TrimView }) {
+  const { ask, exposureS, edge, isTold, ratio, slope, step, leastS, others, gauges } = trim;
+  const law = learnEdgeLaw(ask);
+  const rows = [
+    { name: 'now', at: exposureS.toFixed(2), edge, note: '' },
+    ...(isTold && law.ok
+      ? [
+          {
+            name: 'one step',
+            at: step.exposureS.toFixed(2),
+            edge: edgeAt(law.value, step.exposureS),
+            note: step.limitedBy === undefined ? '' : LIMIT_WORDS[step.limitedBy],
+          },
+        ]
+      : []),
+    {
+      name: 'true edges',
+      at: (exposureS * ratio.median).toFixed(2),
+      edge: undefined,
+      note: `95 % interval ${(exposureS * ratio.low).toFixed(2)} to ${(exposureS * ratio.high).toFixed(2)} s`,
+    },
+  ];
+  return (
+    <>
+      <table className="mt-2 w-full text-sm">
+        <caption className="sr-only">Edge growth by exposure</caption>
+        <thead>
+          <tr className="text-left text-soft">
+            <td />
+            <th className="pr-3 text-right font-normal">exposure, s</th>
+            <th className="pr-3 text-right font-normal">edge growth, mm</th>
+            <td />
+          </tr>
+        </thead>
+        <tbody>
+          {rows.map((row) => (
+            <tr key={row.name} className="border-b border-hair">
+              <th scope="row" className="py-1 pr-3 text-left font-semibold">
+                {row.name}
+              </th>
+              <td className="num py-1 pr-3 text-right">{row.at}</td>
+              <td className="num py-1 pr-3 text-right whitespace-nowrap">
+                {row.edge === undefined ? '0' : `${mm(row.edge.mean)} ± ${(1.96 * row.edge.sd).toFixed(3)}`}
+              </td>
+              <td className="py-1 text-soft">{row.note}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      <p className="mt-1">
+        10 % more exposure adds <span className="num">{(slope.mean * Math.log(1.1)).toFixed(3)} mm</span>.
+        {learnedFrom(others, gauges)}
+        {leastS !== undefined && (
+          <>
+            {' '}
+            Below <span className="num">{leastS.toFixed(2)} s</span>, layers do not bond.
+          </>
+        )}
+      </p>
+    </>
   );
 }

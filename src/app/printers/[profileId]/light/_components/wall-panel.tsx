@@ -13,16 +13,16 @@ const START = { drawnMm: '', readMm: '' };
 
 const mm = (value: number) => `${value < 0 ? '−' : '+'}${Math.abs(value).toFixed(3)}`;
 
-/** One wall that came out thick or thin: what it really says of the exposure, and what more would. */
+/** One wall that printed thick or thin: what it means for the exposure, and what more walls would. */
 export function WallPanel({ ask, doubts }: WallPanelProps) {
   const { field, valuesOf } = useNumbers(START);
   const wall = valuesOf('drawnMm', 'readMm');
   const observed = wall && edgeOfWall(wall, doubts, ask.exposureS);
   return (
     <details className="mt-3">
-      <summary className="text-sm underline">One wall came out too thick, or too thin</summary>
+      <summary className="text-sm underline">A wall printed too thick or too thin</summary>
       <div className="mt-2 grid max-w-md gap-3 sm:grid-cols-2">
-        <PlainField label="The wall, drawn" unit="mm" {...field('drawnMm')} />
+        <PlainField label="Drawn wall" unit="mm" {...field('drawnMm')} />
         <PlainField label="read" unit="mm" {...field('readMm')} />
       </div>
       {observed?.ok === false && <Problem>{describeWallIssue(observed.issue)}</Problem>}
@@ -54,16 +54,16 @@ function Said({ ask, doubts, wall, edgeMm, sdMm }: SaidProps) {
     return law.ok ? { edge: edgeAt(law.value, ask.exposureS), ratio: zeroRatio(law.value) } : undefined;
   };
   const rows = [
-    ['as known now', rowOf(0)],
+    ['with the current data', rowOf(0)],
     ['with this wall', rowOf(1)],
-    ['if three like it agreed', rowOf(3)],
+    ['with three walls like it', rowOf(3)],
   ] as const;
   return (
     <>
       <p className="mt-2">
-        By itself it says that edges grow by <strong className="num">{mm(edgeMm)}</strong> ±{' '}
-        <span className="num">{(1.96 * sdMm).toFixed(3)} mm</span>: the rest may be its shrink, its own habit
-        or the reading.
+        This wall alone suggests an edge growth of <strong className="num">{mm(edgeMm)}</strong> ±{' '}
+        <span className="num">{(1.96 * sdMm).toFixed(3)} mm</span>. The rest may be shrinkage, its own
+        repeatable deviation, or the reading.
       </p>
       <table className="mt-2 w-full max-w-xl text-left text-sm">
         <thead>
@@ -72,10 +72,10 @@ function Said({ ask, doubts, wall, edgeMm, sdMm }: SaidProps) {
               Known
             </th>
             <th scope="col" className="pr-3 font-normal">
-              Edges grow, mm
+              Edge growth, mm
             </th>
             <th scope="col" className="font-normal">
-              True at, s
+              True edges at, s
             </th>
           </tr>
         </thead>
@@ -101,8 +101,8 @@ function Said({ ask, doubts, wall, edgeMm, sdMm }: SaidProps) {
         </tbody>
       </table>
       <p className="mt-1 text-sm text-soft">
-        Nothing is kept here. Read it under Measure and it counts in the signature; two more strips or a block
-        say more than the same wall again.
+        This calculation is not saved. Measure the wall in Measure to add it to the signature. Two more strips
+        or a block tell more than the same wall again.
       </p>
     </>
   );

@@ -20,7 +20,7 @@ export function CardForm({ printerId, card, work, today }: CardFormProps) {
     <>
       <p className="text-sm text-soft">
         {work.prints === 0
-          ? 'Nothing was printed on it yet.'
+          ? 'No prints yet.'
           : `${whole(work.prints)} prints, ${whole(work.layers)} layers, ${whole(work.hours)} hours so far.`}
         {warrantyUntil !== undefined &&
           (warrantyUntil < today
@@ -37,7 +37,7 @@ export function CardForm({ printerId, card, work, today }: CardFormProps) {
         </div>
         <TextArea name="note" defaultValue={card.note} />
         <Button type="submit" className="justify-self-start">
-          Keep the card
+          Save device card
         </Button>
       </ActionForm>
     </>

@@ -31,9 +31,9 @@ export function PrinterForm({ printer }: PrinterFormProps) {
         <TextField name="layerSeconds" defaultValue={layerSeconds ?? ''} />
       </div>
       <div>
-        <h3 className="text-base">What a part must fit into, mm</h3>
+        <h3 className="text-base">Maximum part size by station, mm</h3>
         <p className="text-sm text-soft">
-          With these sizes Check finds a part that fits the printer but not the wash or the lamp.
+          Check uses these sizes to find a part that fits the printer but not the wash or the lamp.
         </p>
         {STATIONS.map((station) => (
           <fieldset key={station} className="mt-2 grid grid-cols-3 gap-2 sm:grid-cols-[7rem_repeat(3,6rem)]">
@@ -53,7 +53,7 @@ export function PrinterForm({ printer }: PrinterFormProps) {
         ))}
       </div>
       <Button type="submit" className="justify-self-start">
-        Save the printer
+        Save printer
       </Button>
     </ActionForm>
   );

@@ -7,14 +7,14 @@ import { saveTrouble } from '../../../actions';
 
 interface TroubleFormProps {
   readonly printerId: number;
-  /** What ails it; a hidden one is not told. */
+  /** Its fault; a hidden one is not shown. */
   readonly trouble: (typeof TROUBLE_CHOICES)[number];
 }
 
-/** Lets something ail the simulated printer, so that reading failures can be tried without resin. */
+/** Sets a fault on the simulated printer, so that reading failures can be practised without resin. */
 export function TroubleForm({ printerId, trouble }: TroubleFormProps) {
   return (
-    <ActionForm form={troubleForm} action={saveTrouble} label="What ails it" className="mt-1 grid gap-3">
+    <ActionForm form={troubleForm} action={saveTrouble} label="Simulated fault" className="mt-1 grid gap-3">
       <input type="hidden" name="printerId" value={printerId} />
       <Choice
         name="trouble"
@@ -22,13 +22,13 @@ export function TroubleForm({ printerId, trouble }: TroubleFormProps) {
         choices={TROUBLE_CHOICES.map((value) => ({ value, label: labelOf(value) }))}
       />
       <Button type="submit" className="justify-self-start">
-        Let it be so
+        Apply fault
       </Button>
     </ActionForm>
   );
 }
 
 function labelOf(choice: (typeof TROUBLE_CHOICES)[number]): string {
-  if (choice === 'none') return 'nothing';
-  return choice === 'hidden' ? 'one of them, and you find it' : CAUSE_WORDS[choice];
+  if (choice === 'none') return 'no fault';
+  return choice === 'hidden' ? 'random fault, for you to find' : CAUSE_WORDS[choice];
 }

@@ -27,7 +27,7 @@ export function VatForm({ vat, resins }: VatFormProps) {
       <div className="min-w-56">
         <Choice
           name="resinId"
-          label={`In the vat of ${vat.printer}${vat.since === '' ? '' : `, since ${vat.since}`}`}
+          label={`Resin in the vat of ${vat.printer}${vat.since === '' ? '' : `, since ${vat.since}`}`}
           defaultValue={vat.resinId ?? ''}
           key={vat.resinId ?? 0}
           choices={[
@@ -37,7 +37,7 @@ export function VatForm({ vat, resins }: VatFormProps) {
         />
       </div>
       <Button type="submit">
-        Keep<span className="sr-only"> what is in the vat of {vat.printer}</span>
+        Save<span className="sr-only"> vat of {vat.printer}</span>
       </Button>
     </ActionForm>
   );

@@ -18,7 +18,7 @@ import { PlaceMap } from './_components/place-map';
 
 type Params = { params: Promise<{ printerId: string }> };
 
-export const metadata: Metadata = { title: 'Log' };
+export const metadata: Metadata = { title: 'Print log' };
 
 /** The log of a printer: what failed, where, how often prints come out, and the care that is due. */
 export default async function LogPage({ params }: Params) {
@@ -37,7 +37,7 @@ export default async function LogPage({ params }: Params) {
           {view.printer.name}
         </Link>
       </p>
-      <h1 className="text-3xl">Log</h1>
+      <h1 className="text-3xl">Print log</h1>
       {clearing !== undefined && (
         <div className="mt-4">
           <ClearingChain
@@ -88,13 +88,13 @@ export default async function LogPage({ params }: Params) {
   );
 }
 
-/** Care that a look over takes along: what is due or soon will be, but for what is noted elsewhere. */
+/** Maintenance that an inspection includes: what is due or soon will be, except what is recorded elsewhere. */
 function soonOf(counts: readonly CareCount[]): CareKind[] {
   const elsewhere: readonly CareKind[] = [...CHECK_KINDS, 'film', 'panel', 'clearVat', 'lookOver'];
   return counts.flatMap((count) => (isSoon(count) && !elsewhere.includes(count.kind) ? count.kind : []));
 }
 
-/** Why each check of the machine is asked for now. */
+/** Why each check of the printer is due now. */
 function askedOf(counts: readonly CareCount[]) {
   return Object.fromEntries(
     counts.flatMap(({ kind, because }) => (because === undefined ? [] : [[kind, BECAUSE_WORDS[because]]])),
@@ -102,32 +102,22 @@ function askedOf(counts: readonly CareCount[]) {
 }
 
 const inHundred = (share: number) => (100 * share).toFixed(1);
+const rangeOf = ({ low, high }: { low: number; high: number }) => `${Math.round(100 * low)}–${percent(high)}`;
 const percent = (share: number) => `${Math.round(100 * share)} %`;
 
 function Rates({ view: { prints, rates, pieces } }: { view: LogView }) {
   return (
     <section aria-labelledby="rates-title">
       <h2 id="rates-title" className="text-lg">
-        How often it comes out
+        Success rate
       </h2>
       {prints.n === 0 ? (
-        <p className="text-soft">No print has ended here yet.</p>
+        <p className="text-soft">No completed prints yet.</p>
       ) : (
         <>
-          <p>
-            <strong className="num">
-              {prints.k} of {prints.n}
-            </strong>{' '}
-            prints came out whole; in the long run between{' '}
-            <span className="num">
-              {percent(prints.low)} and {percent(prints.high)}
-            </span>
-            .
-          </p>
-          <p className="text-sm text-soft">
-            Of single pieces {percent(pieces.p)} are expected whole, between {percent(pieces.low)} and{' '}
-            {percent(pieces.high)}: copies to start and costs under Run go by it.{' '}
-            {percent(pieces.commonShare)} of the lost ones go with their whole plate, by all printers here.
+          <SuccessTable prints={prints} pieces={pieces} />
+          <p className="mt-1 text-sm text-soft">
+            The Print step uses the share of good pieces for the number of copies and for costs.
           </p>
           {rates.map((group) => (
             <RateTable key={group.by} group={group} />
@@ -138,6 +128,55 @@ function Rates({ view: { prints, rates, pieces } }: { view: LogView }) {
   );
 }
 
+/** The success of prints and pieces, each with its 95 % interval. */
+function SuccessTable({ prints, pieces }: Pick<LogView, 'prints' | 'pieces'>) {
+  const rows = [
+    {
+      name: 'prints that succeeded',
+      count: `${prints.k} of ${prints.n}`,
+      share: percent(prints.k / prints.n),
+      interval: rangeOf(prints),
+    },
+    {
+      name: 'good pieces, expected',
+      count: '',
+      share: percent(pieces.p),
+      interval: rangeOf(pieces),
+    },
+    {
+      name: 'failed pieces lost with their whole plate, all printers',
+      count: '',
+      share: percent(pieces.commonShare),
+      interval: '',
+    },
+  ];
+  return (
+    <table className="w-full border-collapse">
+      <caption className="sr-only">Success of prints and pieces</caption>
+      <thead>
+        <tr className="border-b border-ink text-left text-sm text-soft">
+          <td />
+          <th className="py-1 pr-3 text-right font-normal">count</th>
+          <th className="py-1 pr-3 text-right font-normal">share</th>
+          <th className="py-1 text-right font-normal">95 % interval</th>
+        </tr>
+      </thead>
+      <tbody>
+        {rows.map(({ name, count, share, interval }) => (
+          <tr key={name} className="border-b border-hair">
+            <th scope="row" className="py-1 pr-3 text-left font-normal">
+              {name}
+            </th>
+            <td className="num py-1 pr-3 text-right whitespace-nowrap">{count}</td>
+            <td className="num py-1 pr-3 text-right whitespace-nowrap">{share}</td>
+            <td className="num py-1 text-right whitespace-nowrap">{interval}</td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  );
+}
+
 function RateTable({ group: { by, rates, differ } }: { group: RateGroup }) {
   return (
     <>
@@ -145,8 +184,8 @@ function RateTable({ group: { by, rates, differ } }: { group: RateGroup }) {
         <thead>
           <tr className="border-b border-ink text-left text-sm text-soft">
             <th className="py-1 pr-3 font-normal">{BY_WORDS[by]}</th>
-            <th className="py-1 pr-3 text-right font-normal">whole</th>
-            <th className="py-1 text-right font-normal">expected</th>
+            <th className="py-1 pr-3 text-right font-normal">successful</th>
+            <th className="py-1 text-right font-normal">expected rate</th>
           </tr>
         </thead>
         <tbody>
@@ -165,8 +204,8 @@ function RateTable({ group: { by, rates, differ } }: { group: RateGroup }) {
       </table>
       <p className="text-sm text-soft">
         {differ === undefined
-          ? 'With so few prints none of them is told from another.'
-          : `“${describeGroup(by, differ[0])}” comes out more often than “${describeGroup(by, differ[1])}”: chance alone would hardly do it.`}
+          ? 'Not enough prints to show a difference between these groups.'
+          : `“${describeGroup(by, differ[0])}” succeeds more often than “${describeGroup(by, differ[1])}”. This is unlikely to be chance.`}
       </p>
     </>
   );
@@ -177,21 +216,21 @@ function Where({ view }: { view: LogView }) {
   const { verdict } = where;
   const newest = runs.find(({ failed }) => failed > 0);
   const words = {
-    tooFew: 'Too few failures to tell whether they come together. Tap on the plate where the next one was.',
-    told:
-      verdict.code === 'told' ? `Failures come together ${listAnd(verdict.common.map(describeCommon))}.` : '',
-    notTold: 'Failures do not come together more than chance would have it.',
+    tooFew:
+      'Not enough failures to see whether they cluster. Mark the place of the next failure on the plate.',
+    told: verdict.code === 'told' ? `Failures cluster ${listAnd(verdict.common.map(describeCommon))}.` : '',
+    notTold: 'Failures do not cluster more than expected by chance.',
   };
   return (
     <section aria-labelledby="where-title">
       <h2 id="where-title" className="text-lg">
-        Where
+        Failure locations
       </h2>
       <p className={`border-l-4 py-1 pl-3 ${verdict.code === 'told' ? 'border-honey' : 'border-hair'}`}>
         {words[verdict.code]}
         {verdict.code === 'notTold' &&
           verdict.power !== undefined &&
-          ` A true place would have been seen in ${Math.round(100 * verdict.power)} of 100.`}
+          ` A real cluster would show in ${Math.round(100 * verdict.power)} of 100 cases.`}
       </p>
       <PlaceMap plateMm={printer.plateMm} places={places} />
       <HeightStrip heights={heights} />
@@ -199,8 +238,9 @@ function Where({ view }: { view: LogView }) {
         <ul className="mt-1 text-sm text-soft">
           {where.tests.map(({ common, p, adjusted }) => (
             <li key={common}>
-              {describeCommon(common)}: chance alone in {inHundred(p)} of 100
-              {inHundred(adjusted) !== inHundred(p) && ` (${inHundred(adjusted)}, since several were asked)`}
+              {describeCommon(common)}: expected by chance in {inHundred(p)} of 100
+              {inHundred(adjusted) !== inHundred(p) &&
+                ` (${inHundred(adjusted)} after correction for several comparisons)`}
             </li>
           ))}
         </ul>
@@ -208,7 +248,7 @@ function Where({ view }: { view: LogView }) {
       {newest !== undefined && (
         <p className="mt-2">
           <Link href={`/runs/${newest.id}`} className="underline">
-            Why the newest of them failed, and what to test
+            Causes and tests for the newest failure
           </Link>
         </p>
       )}
@@ -222,7 +262,7 @@ function Prints({ view: { runs } }: { view: LogView }) {
       <h2 id="prints-title" className="text-lg">
         Prints
       </h2>
-      {runs.length === 0 && <p className="text-soft">None yet.</p>}
+      {runs.length === 0 && <p className="text-soft">No failures recorded.</p>}
       <ul className="border-t border-hair">
         {runs.slice(0, 20).map(({ id, endedAt, pieces, failed, outcome, kinds, isLookedAt }) => (
           <li key={id} className="flex flex-wrap justify-between gap-x-4 border-b border-hair py-1">
@@ -234,7 +274,7 @@ function Prints({ view: { runs } }: { view: LogView }) {
               {failed === 0 && outcome === 'stopped' && 'stopped'}
               {failed === 0 &&
                 outcome === 'done' &&
-                (isLookedAt ? 'all well' : <span className="text-soft">not looked at yet</span>)}
+                (isLookedAt ? 'all OK' : <span className="text-soft">not inspected</span>)}
             </span>
           </li>
         ))}

@@ -18,7 +18,7 @@ interface KindChoiceProps {
 
 const NO_TEXT = () => ({ text: '', read: false });
 
-/** The kinds of replacement people make; choosing one opens its sheet. */
+/** Kinds of replacement parts; choosing one opens the measuring sheet. */
 export function KindChoice({ jobId, examples }: KindChoiceProps) {
   const choose = (kind: SheetKind) => {
     const data = new FormData();
@@ -30,7 +30,7 @@ export function KindChoice({ jobId, examples }: KindChoiceProps) {
   return (
     <section aria-labelledby="kinds-title">
       <h2 id="kinds-title" className="mb-3 text-lg">
-        What is it that is missing or broken?
+        What part do you need?
       </h2>
       <ul className="grid gap-3 sm:grid-cols-2 lg:grid-cols-3 xl:grid-cols-4">
         {examples.map(({ kind, title, purpose, drawing }) => (

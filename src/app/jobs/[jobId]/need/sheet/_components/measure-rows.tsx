@@ -17,7 +17,7 @@ interface MeasureRowsProps {
 /** Every size of the sheet with its readings, what they come to, and what is odd about them. */
 export function MeasureRows({ jobId, measures, activeId, onChoose }: MeasureRowsProps) {
   return (
-    <ul aria-label="Sizes of the sheet">
+    <ul aria-label="Readings of this sheet">
       {measures.map((measure) => (
         <li
           key={measure.id}
@@ -47,12 +47,12 @@ export function MeasureRows({ jobId, measures, activeId, onChoose }: MeasureRows
                   </span>
                 )}
                 {id < 0 ? (
-                  <span className="font-sans text-soft"> waits</span>
+                  <span className="font-sans text-soft"> missing</span>
                 ) : (
                   <button
                     type="button"
                     className="flex size-6 items-center justify-center text-soft hover:text-plum"
-                    aria-label={`Take back ${formatMm(mm)} of ${measure.label}`}
+                    aria-label={`Delete ${formatMm(mm)} of ${measure.label}`}
                     onClick={() => void takeBodyBack(newKey(), jobId, id)}
                   >
                     <X size={13} aria-hidden />
@@ -77,7 +77,7 @@ export function MeasureRows({ jobId, measures, activeId, onChoose }: MeasureRows
 
 function Size({ measure: { body, optional, levels, turns, readings } }: { measure: BenchMeasure }) {
   if (body === undefined)
-    return <span className="text-sm text-soft">{optional === true ? 'may stay unread' : 'not read'}</span>;
+    return <span className="text-sm text-soft">{optional === true ? 'optional' : 'not measured'}</span>;
   const missing = levels * turns - new Set(readings.map(({ level, turn }) => `${level}/${turn}`)).size;
   return (
     <span className="num">
@@ -85,7 +85,7 @@ function Size({ measure: { body, optional, levels, turns, readings } }: { measur
       <span className="font-sans text-sm text-soft">
         {' '}
         {body.decidedBy === 'limit' ? 'limiting reading' : 'mean'}
-        {missing > 0 && `, ${missing} to go`}
+        {missing > 0 && `, ${missing} left`}
       </span>
     </span>
   );

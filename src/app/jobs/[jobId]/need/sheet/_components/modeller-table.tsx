@@ -16,18 +16,18 @@ export function ModellerTable({ jobId, drawn, files, joint }: ModellerTableProps
     <section aria-labelledby="modeller-title">
       <div className="flex flex-wrap items-baseline justify-between gap-3 border-b border-ink pb-1">
         <h2 id="modeller-title" className="text-lg">
-          Type this into your modeller
+          Sizes for your CAD program
         </h2>
-        <CopyButton text={text} label="Copy the table" />
+        <CopyButton text={text} label="Copy table" />
       </div>
       <table className="w-full border-collapse">
         <thead>
           <tr className="text-left text-sm text-soft">
             <th className="py-1 font-normal">Size</th>
-            <th className="py-1 font-normal">draw</th>
-            <th className="py-1 font-normal">so that it prints</th>
+            <th className="py-1 font-normal">drawn size</th>
+            <th className="py-1 font-normal">expected print</th>
             <th className="hidden py-1 text-right font-normal sm:table-cell">too tight</th>
-            <th className="py-1 text-right font-normal">right</th>
+            <th className="py-1 text-right font-normal">chance of a right fit</th>
             <th className="hidden py-1 text-right font-normal sm:table-cell">too loose</th>
           </tr>
         </thead>
@@ -67,14 +67,14 @@ export function ModellerTable({ jobId, drawn, files, joint }: ModellerTableProps
       </table>
       {joint !== undefined && (
         <p className="mt-1 text-sm text-soft">
-          All of them right in one print: <span className="num">{formatChance(joint)}</span>
+          All within limits in one print: <span className="num">{formatChance(joint)}</span>
         </p>
       )}
       <div className="no-print mt-3 flex flex-wrap gap-2">
         {files.solid && (
           <>
             <a className={buttonLook('main')} href={file('part?as=stl')} download>
-              The part as STL
+              Part as STL
             </a>
             <a className={buttonLook('plain')} href={file('part?as=3mf')} download>
               as 3MF
@@ -92,15 +92,15 @@ export function ModellerTable({ jobId, drawn, files, joint }: ModellerTableProps
           </>
         )}
         <button type="button" className={buttonLook('plain')} onClick={() => window.print()}>
-          Print the sheet (A4)
+          Print this sheet (A4)
         </button>
         <Link className={buttonLook('plain')} href={`/jobs/${jobId}/fit`}>
-          On to the fits
+          Continue to Fit
         </Link>
       </div>
       <p className="mt-2 text-sm text-soft">
-        Holes are drawn round the wanted circle and shafts inside it, with enough sides that a facet is under
-        a tenth of the limits; entries have the house’s lead-in.
+        Holes are drawn outside the target circle and shafts inside it, with enough facets to keep the facet
+        error below a tenth of the limits. Entries have the default lead-in.
       </p>
     </section>
   );

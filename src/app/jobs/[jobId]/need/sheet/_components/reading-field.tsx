@@ -23,7 +23,7 @@ interface ReadingFieldProps {
 const READ_AS_LABELS: Readonly<Record<ReadAs, string>> = {
   diameter: 'diameter, across',
   radius: 'radius',
-  circumference: 'circumference, by tape or string',
+  circumference: 'circumference, with tape or string',
 };
 
 /** One field that is always armed for the next reading of the sheet. */
@@ -39,7 +39,7 @@ export function ReadingField({ jobId, measure, place, instruments, bodies, onTak
 
   const send = () => {
     if (measure === undefined || place === undefined) return;
-    if (instrumentId === undefined) return setProblem('put a caliper on the bench first, under House.');
+    if (instrumentId === undefined) return setProblem('there is no caliper yet. Add one in Settings.');
     const parsed = parseLength(text);
     if (!parsed.ok) return setProblem(describeQuantityIssue(parsed.issue));
     take({
@@ -64,20 +64,20 @@ export function ReadingField({ jobId, measure, place, instruments, bodies, onTak
   const retract = async () => {
     await drain();
     const taken = await takeBodyBack(newKey(), jobId).catch(() => undefined);
-    if (taken === undefined) setProblem('the connection is lost; nothing was taken back. Try again.');
-    else setProblem(taken ? undefined : 'there is no reading left to take back.');
+    if (taken === undefined) setProblem('the connection was lost and no reading was deleted. Try again.');
+    else setProblem(taken ? undefined : 'there is no reading to delete.');
   };
   useShortcuts([
-    { key: 'Enter', does: 'take the reading' },
+    { key: 'Enter', does: 'Save reading' },
     {
       key: 'Backspace',
-      does: 'on an empty field: take back the last reading',
+      does: 'In an empty field: undo last reading',
       run: () => void retract(),
       onEmptyField: true,
     },
   ]);
   if (measure === undefined || place === undefined)
-    return <Note>Every size of this sheet is read. Choose one in the drawing to read it again.</Note>;
+    return <Note>Every size of this sheet is measured. Choose one in the drawing to measure it again.</Note>;
   return (
     <form
       onSubmit={(event: FormEvent) => {
@@ -91,7 +91,7 @@ export function ReadingField({ jobId, measure, place, instruments, bodies, onTak
         <span className="font-serif text-xl font-semibold">{measure.label}</span>
         <span className="block text-soft">
           {describePlace(place, measure)}
-          {measure.optional === true && ' (may stay unread)'}
+          {measure.optional === true && ' (optional)'}
         </span>
       </label>
       <div className="mt-2 flex flex-wrap items-end gap-2">
@@ -105,12 +105,12 @@ export function ReadingField({ jobId, measure, place, instruments, bodies, onTak
           className="num w-40 rounded-[4px] border border-edge bg-ground px-3 py-2 text-2xl"
         />
         <Button type="submit" weight="main">
-          Take it <kbd>Enter</kbd>
+          Save reading <kbd>Enter</kbd>
         </Button>
         {measure.shape === 'round' && (
           <PlainChoice
             name="readAs"
-            label="read as"
+            label="Measured as"
             value={readAs}
             onChange={(event) => setReadAs(event.target.value as ReadAs)}
             choices={READ_AS.map((each) => ({ value: each, label: READ_AS_LABELS[each] }))}
@@ -144,9 +144,9 @@ function AskedPanel({
     <div role="alert" className="mt-2">
       <p className="font-medium text-plum">{message}</p>
       <div className="mt-1 flex flex-wrap gap-2">
-        {guessMm !== undefined && <Button onClick={() => onSettle(guessMm)}>Take {formatMm(guessMm)}</Button>}
-        {canBeRight && <Button onClick={() => onSettle(entry.readingMm)}>It is right as typed</Button>}
-        <Button onClick={() => onSettle(undefined)}>Leave it out</Button>
+        {guessMm !== undefined && <Button onClick={() => onSettle(guessMm)}>Use {formatMm(guessMm)}</Button>}
+        {canBeRight && <Button onClick={() => onSettle(entry.readingMm)}>Keep as entered</Button>}
+        <Button onClick={() => onSettle(undefined)}>Discard</Button>
       </div>
     </div>
   );

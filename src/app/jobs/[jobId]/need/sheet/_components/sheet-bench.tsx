@@ -65,7 +65,7 @@ export function SheetBench(props: SheetBenchProps) {
             textOf={textOf}
             activeMeasure={active?.id}
             onChoose={setChosen}
-            label={`${title}, with the sizes to be read`}
+            label={`${title}, with the sizes to measure`}
           />
           <HandFill measures={measures} />
         </div>

@@ -3,8 +3,7 @@
 import { useMemo, useRef } from 'react';
 import { RUINS, WISHES } from '@/core/fits';
 import { type Sheet, SHEET_KINDS, type SheetChoices, type SheetOption, SHEETS } from '@/core/sheets';
-import { describeRuin, describeWish } from '@/subjects/job/shared';
-import { formatSigned } from '@/subjects/language/shared';
+import { describeRuin, describeWish, formatSigned } from '@/subjects/language/shared';
 import { sheetFormOf, sheetKindForm } from '@/subjects/sheet/shared';
 import { ActionForm, Button, Choice, TextField } from '@/ui';
 import { changeSheetKind, saveSheet } from '../actions';
@@ -16,7 +15,7 @@ interface SheetChoicesFormProps {
   readonly interfaces: Sheet['interfaces'];
 }
 
-/** What should happen at each interface, and the plain numbers of the sheet. A wish counts as soon as it is chosen. */
+/** The fit at each interface, and the plain numbers of the sheet. A fit counts as soon as it is chosen. */
 export function SheetChoicesForm({ jobId, choices, options, interfaces }: SheetChoicesFormProps) {
   const form = useMemo(() => sheetFormOf(choices.kind, interfaces), [choices.kind, interfaces]);
   const box = useRef<HTMLDivElement>(null);
@@ -24,12 +23,12 @@ export function SheetChoicesForm({ jobId, choices, options, interfaces }: SheetC
   return (
     <section aria-labelledby="wishes-title">
       <h2 id="wishes-title" className="mb-2 text-lg">
-        What should happen
+        Fit
       </h2>
       <ActionForm
         form={form}
         action={saveSheet.bind(null, jobId, choices.kind)}
-        label="Wishes and numbers of the sheet"
+        label="Fits and values of this sheet"
         className="grid gap-3"
       >
         <div ref={box} className="grid gap-3">
@@ -54,7 +53,7 @@ export function SheetChoicesForm({ jobId, choices, options, interfaces }: SheetC
                 choices={RUINS.map((each) => ({ value: each, label: describeRuin(each) }))}
               />
               <details className="sm:col-span-2" open={clearance !== undefined}>
-                <summary className="text-sm text-soft">own clearance in place of the class</summary>
+                <summary className="text-sm text-soft">custom clearance instead of the class</summary>
                 <div className="mt-1 grid gap-2 sm:grid-cols-2">
                   <TextField name={`least_${id}`} defaultValue={clearance?.lowMm ?? ''} />
                   <TextField name={`most_${id}`} defaultValue={clearance?.highMm ?? ''} />
@@ -74,17 +73,17 @@ export function SheetChoicesForm({ jobId, choices, options, interfaces }: SheetC
           </div>
         </div>
         <Button type="submit" className="justify-self-start">
-          Keep this
+          Save fits and values
         </Button>
       </ActionForm>
       <ActionForm
         form={sheetKindForm}
         action={changeSheetKind.bind(null, jobId)}
-        label="Another sheet"
+        label="Change sheet"
         className="mt-3"
       >
         <details>
-          <summary className="text-sm text-soft">Another kind of part</summary>
+          <summary className="text-sm text-soft">Other kind of part</summary>
           <AnotherKind kind={choices.kind} />
         </details>
       </ActionForm>
@@ -96,7 +95,7 @@ function AnotherKind({ kind }: { kind: SheetChoices['kind'] }) {
   return (
     <div className="mt-2 flex items-end gap-2">
       <Choice name="kind" defaultValue={kind} choices={KINDS.map(({ value, label }) => ({ value, label }))} />
-      <Button type="submit">Change to it</Button>
+      <Button type="submit">Change sheet</Button>
     </div>
   );
 }

@@ -19,11 +19,11 @@ export function SheetOutcome({ jobId, features, issues, whole, takenOver, stale 
   return (
     <section aria-labelledby="comes-title">
       <h2 id="comes-title" className="mb-2 text-lg">
-        What it comes to
+        Result
       </h2>
-      {features.length === 0 && <p className="text-soft">Nothing yet: the readings decide.</p>}
+      {features.length === 0 && <p className="text-soft">No result yet. Enter the readings first.</p>}
       <table className="w-full border-collapse">
-        <caption className="sr-only">Sizes wanted</caption>
+        <caption className="sr-only">Calculated sizes</caption>
         <tbody>
           {features.map(({ id, name, targetMm, lowerDeviationMm, upperDeviationMm }) => (
             <tr key={id} className="border-b border-hair">
@@ -52,7 +52,7 @@ export function SheetOutcome({ jobId, features, issues, whole, takenOver, stale 
         )}
         {unread.length > 0 && (
           <p className="text-soft">
-            Still to be read:{' '}
+            Still missing:{' '}
             {unread.map((issue) => (issue.code === 'notRead' ? issue.label.toLowerCase() : '')).join(', ')}.
           </p>
         )}
@@ -62,11 +62,11 @@ export function SheetOutcome({ jobId, features, issues, whole, takenOver, stale 
             disabled={pending}
             onClick={() => start(async () => setSaid(await takeOver(newKey(), jobId)))}
           >
-            {takenOver ? 'Take the changes over' : 'Take these sizes over into the job'}
+            {takenOver ? 'Apply changes to the job' : 'Apply sizes to the job'}
           </Button>
         )}
         {takenOver && stale.length > 0 && (
-          <p className="text-soft">Moved since they were taken over: {stale.join(', ')}.</p>
+          <p className="text-soft">Changed since you applied them: {stale.join(', ')}.</p>
         )}
         {said?.message !== undefined &&
           (said.ok ? <Note>{said.message}</Note> : <Problem>{said.message}</Problem>)}

@@ -24,7 +24,7 @@ function askedOf(entry: BodyInput, doubt: Doubt, readingMm: number): AskedBody {
   };
 }
 
-/** Readings of the old part on their way to the bench; they wait here while it does not answer. */
+/** Readings of the old part that are still to be sent; they wait here while the server does not respond. */
 export function useBodies(jobId: number) {
   const router = useRouter();
   const [problem, setProblem] = useState<string | undefined>();

@@ -20,8 +20,9 @@ interface CareListProps {
 
 const CAUTIONS: Readonly<Partial<Record<CareKind, string>>> = {
   drain:
-    'Back into its own bottle through a filter, never into the drain; paper and filter are cured in daylight before they are thrown away.',
-  washLiquid: 'Solvent burns: no flame. Cure what is in it, settle it, and hand it in as local rules ask.',
+    'Filter the resin back into its own bottle, never into the drain. Cure paper and filter in daylight before you throw them away.',
+  washLiquid:
+    'Solvent burns. Use no flame. Cure the resin in it, let it settle, and hand it in under local rules.',
 };
 
 /** Care by what was counted since it was done; what is due stands first. */
@@ -31,7 +32,7 @@ export function CareList({ printerId, counts, film, undoable, profileId }: CareL
   return (
     <section aria-labelledby="care-title">
       <h2 id="care-title" className="text-lg">
-        Care
+        Maintenance
       </h2>
       <ul className="border-t border-hair">
         {sorted.map((count) => (
@@ -49,7 +50,7 @@ export function CareList({ printerId, counts, film, undoable, profileId }: CareL
                   href={`/printers/${profileId}#changes-title`}
                   className={buttonLook(count.isDue ? 'main' : 'plain')}
                 >
-                  Note a new film
+                  Record new film
                 </Link>
               ) : (
                 <span className="flex flex-wrap items-center gap-3">
@@ -60,7 +61,7 @@ export function CareList({ printerId, counts, film, undoable, profileId }: CareL
                       disabled={isBusy}
                       onClick={() => tap((key) => dropCare(key, printerId, count.kind))}
                     >
-                      it was not<span className="sr-only">: {CARE_WORDS[count.kind].title}</span>
+                      Undo<span className="sr-only">: {CARE_WORDS[count.kind].title}</span>
                     </button>
                   )}
                   {count.kind !== 'clearVat' && count.kind !== 'lookOver' && (
@@ -94,7 +95,7 @@ function describeCount({ kind, counted, allowed, because, doneAt, isDue }: CareC
   const { unit, one } = CARE_WORDS[kind];
   const number = Math.round(counted).toLocaleString('en');
   const since = doneAt === undefined ? '' : ` since ${dayOf(doneAt)}`;
-  const most = allowed === undefined ? '' : `, the house allows ${allowed.toLocaleString('en')}`;
+  const most = allowed === undefined ? '' : `, limit ${allowed.toLocaleString('en')}`;
   const why = because === undefined ? '' : `, because ${BECAUSE_WORDS[because]}`;
   return `${isDue ? `due${why}: ` : ''}${number} ${number === '1' ? one : unit}${since}${most}`;
 }

@@ -35,14 +35,14 @@ export function ClearingChain({
   return (
     <section aria-labelledby="clearing-title" className="border-l-4 border-honey pl-3">
       <h2 id="clearing-title" className="text-lg">
-        Clear it after the failure
+        Clear the vat after a failure
       </h2>
       <p className="text-sm text-soft">
         <Link href={`/runs/${runId}`} className="underline">
-          What failed on {dayOf(failedAt)}
+          The failure on {dayOf(failedAt)}
         </Link>{' '}
-        may have left something cured in the vat; the plate would press it through the film. The next print
-        here asks for a reason until all four are well.
+        may have left cured resin in the vat. The plate would press it through the film. The next print here
+        asks for a reason until all four steps are done.
       </p>
       <ol className="mt-2 grid gap-x-8 border-t border-hair md:grid-cols-2">
         {CLEARING_STEPS.map((step) => {
@@ -73,7 +73,7 @@ export function ClearingChain({
               )}
               {step === 'film' && answer?.isWell === false && (
                 <Link href={`/printers/${profileId}#changes-title`} className="text-sm underline">
-                  Note a new film
+                  Record new film
                 </Link>
               )}
             </li>

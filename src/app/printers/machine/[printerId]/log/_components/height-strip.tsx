@@ -5,7 +5,7 @@ const DOT = 1.6;
 const ROW = 3.6;
 const LEAST = 3;
 
-/** Failures along the height of their plates, the foot at the left: dots of one height stand upon each other. */
+/** Failures along the height of their plates, the bottom at the left: dots of one height are stacked. */
 export function HeightStrip({ heights }: { heights: LogView['heights'] }) {
   if (heights.length < LEAST) return null;
   const tallest = Math.max(...heights.map(({ ofMm }) => ofMm));
@@ -22,7 +22,7 @@ export function HeightStrip({ heights }: { heights: LogView['heights'] }) {
       <svg
         viewBox={`-3 ${-rows * ROW - 1} ${LENGTH + 6} ${rows * ROW + 3}`}
         role="img"
-        aria-label={`${heights.length} failures along the height, the plate at the left, ${tallest.toFixed(1)} mm at the right`}
+        aria-label={`${heights.length} failures by height. Left: the plate. Right: ${tallest.toFixed(1)} mm`}
         className="w-full"
       >
         <line x1={0} x2={LENGTH} y1={0} y2={0} className="stroke-edge" strokeWidth={0.6} />
@@ -31,8 +31,8 @@ export function HeightStrip({ heights }: { heights: LogView['heights'] }) {
         ))}
       </svg>
       <figcaption className="flex justify-between text-sm text-soft">
-        <span>on the plate</span>
-        <span>failures by height</span>
+        <span>at the plate</span>
+        <span>Failures by height</span>
         <span className="num">{tallest.toFixed(1)} mm</span>
       </figcaption>
     </figure>

@@ -4,7 +4,7 @@ import { useState } from 'react';
 import { useTap } from '@/app/_components/use-tap';
 import { type CareKind, type Glance, GLANCES } from '@/core/log';
 import { dayOf } from '@/subjects/language/shared';
-import { DUE_WORDS, GLANCE_WORDS } from '@/subjects/log/shared';
+import { CARE_WORDS, GLANCE_WORDS } from '@/subjects/log/shared';
 import { Button, PlainField, Problem } from '@/ui';
 import { tapLookOver } from '../actions';
 
@@ -15,7 +15,7 @@ interface LookOverProps {
   readonly last?: { readonly at: Date; readonly isWell: boolean; readonly note: string };
 }
 
-/** A look over the printer in a minute: what is looked at always, and what is due. */
+/** An inspection of the printer in a minute: what is always inspected, and what is due. */
 export function LookOver({ printerId, soon, last }: LookOverProps) {
   const { problem, isBusy, tap } = useTap();
   const [well, setWell] = useState<ReadonlySet<Glance>>(new Set());
@@ -34,14 +34,14 @@ export function LookOver({ printerId, soon, last }: LookOverProps) {
     });
   return (
     <details>
-      <summary className="font-semibold">Look it over, a minute</summary>
+      <summary className="font-semibold">One-minute inspection</summary>
       {last !== undefined && (
         <p className="mt-1 text-sm text-soft">
-          Last on {dayOf(last.at)}: {last.isWell ? 'all as it should be' : last.note}.
+          Last inspection: {dayOf(last.at)}: {last.isWell ? 'everything OK' : last.note}.
         </p>
       )}
       <fieldset className="mt-2">
-        <legend className="text-sm text-soft">Tick what is well</legend>
+        <legend className="text-sm text-soft">Tick what is OK</legend>
         {GLANCES.map((glance) => (
           <TickLine
             key={glance}
@@ -53,11 +53,11 @@ export function LookOver({ printerId, soon, last }: LookOverProps) {
       </fieldset>
       {soon.length > 0 && (
         <fieldset className="mt-2">
-          <legend className="text-sm text-soft">Due or soon: tick what you did</legend>
+          <legend className="text-sm text-soft">Due or due soon: tick what you did</legend>
           {soon.map((kind) => (
             <TickLine
               key={kind}
-              label={DUE_WORDS[kind]}
+              label={CARE_WORDS[kind].title}
               isTicked={done.has(kind)}
               onChange={() => setDone(toggled(done, kind))}
             />
@@ -67,7 +67,7 @@ export function LookOver({ printerId, soon, last }: LookOverProps) {
       {amiss.length > 0 && amiss.length < GLANCES.length && (
         <PlainField
           name="look-note"
-          label="What was wrong, and what followed"
+          label="Problem and action taken"
           value={note}
           onChange={(event) => setNote(event.target.value)}
         />
@@ -77,7 +77,7 @@ export function LookOver({ printerId, soon, last }: LookOverProps) {
         disabled={isBusy || amiss.length === GLANCES.length || (amiss.length > 0 && note.trim() === '')}
         onClick={look}
       >
-        Looked over
+        Save inspection
       </Button>
       {problem !== '' && <Problem>{problem}</Problem>}
     </details>

@@ -10,16 +10,16 @@ export function LossTables({ losses: { total, byCause, byMonth } }: { losses: Lo
   return (
     <section aria-labelledby="losses-title">
       <h2 id="losses-title" className="text-lg">
-        What it lost
+        Losses
       </h2>
       {total.prints === 0 ? (
-        <p className="text-soft">Nothing is on record as lost.</p>
+        <p className="text-soft">No losses recorded.</p>
       ) : (
         <>
           <p>
             <span className="num">{total.hours.toFixed(1)}</span> hours of the printer,{' '}
             <span className="num">{Math.round(total.ml)}</span> ml and{' '}
-            <span className="num">{total.money.toFixed(0)}</span> in the shop’s own money, hands counted.
+            <span className="num">{total.money.toFixed(0)}</span> in your currency, labour included.
           </p>
           <LossTable
             title="by cause"

@@ -23,13 +23,13 @@ interface MachineChecksProps {
   readonly schools: Pick<Schools, 'levelOn'>;
 }
 
-/** Checks of the machine: a new printer, a new panel or a new film ask for theirs; each with day, outcome and what followed. */
+/** Checks of the printer: a new printer, screen or film needs its own; each with day, outcome and what was done. */
 export function MachineChecks({ printerId, made, asked, schools }: MachineChecksProps) {
   const { problem, isBusy, tap } = useTap();
   return (
     <section aria-labelledby="checks-title">
       <h2 id="checks-title" className="text-lg">
-        Checks of the machine
+        Printer checks
       </h2>
       <ul className="border-t border-hair">
         {CHECK_KINDS.map((kind) => {
@@ -45,7 +45,7 @@ export function MachineChecks({ printerId, made, asked, schools }: MachineChecks
                 <summary>
                   <strong>{title}</strong>{' '}
                   <span className="text-sm text-soft">
-                    {because !== undefined && `asked for, because ${because}. `}
+                    {because !== undefined && `due because ${because}. `}
                     {own.length === 0
                       ? 'not on record'
                       : `${dayOf(own[0].at)}: ${own[0].isWell ? well : `${amiss}, ${own[0].note}`}`}

@@ -15,7 +15,7 @@ export function PlaceMap({ plateMm, places }: PlaceMapProps) {
     <svg
       viewBox={`${-widthMm / 2} ${-depthMm / 2} ${widthMm} ${depthMm}`}
       role="img"
-      aria-label={`Plate from above: ${places.length} pieces printed, ${failed} of them failed`}
+      aria-label={`Top view of the plate: ${places.length} pieces printed, ${failed} failed`}
       className="mt-2 w-full border-2 border-edge bg-sheet"
     >
       {places.map(({ runId, xMm, yMm, failed: isFailed }, i) => (

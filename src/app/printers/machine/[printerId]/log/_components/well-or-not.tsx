@@ -15,7 +15,7 @@ interface WellOrNotProps {
   readonly onAnswer: (answer: { readonly isWell: boolean; readonly note: string }) => void;
 }
 
-/** Well at one tap; not well asks in a line what was wrong and what followed. */
+/** OK with one tap; Not OK asks in one line what was wrong and what was done. */
 export function WellOrNot({ name, about, well, amiss, isMain = false, isBusy, onAnswer }: WellOrNotProps) {
   const [isAmiss, setAmiss] = useState(false);
   const [note, setNote] = useState('');
@@ -45,12 +45,12 @@ export function WellOrNot({ name, about, well, amiss, isMain = false, isBusy, on
         <div className="mt-2 flex flex-wrap items-end gap-3">
           <PlainField
             name={`note-${name}`}
-            label="What was wrong, and what followed"
+            label="Problem and action taken"
             value={note}
             onChange={(event) => setNote(event.target.value)}
           />
           <Button disabled={isBusy || note.trim() === ''} onClick={keep}>
-            Keep it{spoken}
+            Save{spoken}
           </Button>
         </div>
       )}

@@ -1,11 +1,11 @@
 import type { Material, Ruin, Wish } from '@/core/fits';
 
 const WISH_WORDS: Readonly<Record<Wish, { name: string; means: string }>> = {
-  grip: { name: 'grip', means: 'pressed in, stays by its own tightness' },
-  push: { name: 'push', means: 'goes in by thumb, stays where it is put' },
-  slide: { name: 'slide', means: 'moves by hand without shake' },
-  turn: { name: 'turn', means: 'turns or runs freely' },
-  loose: { name: 'loose', means: 'drops in, room to spare' },
+  grip: { name: 'press fit', means: 'pressed in, holds by itself' },
+  push: { name: 'push fit', means: 'pushed in by thumb, stays in place' },
+  slide: { name: 'sliding fit', means: 'moves by hand without play' },
+  turn: { name: 'running fit', means: 'turns or slides freely' },
+  loose: { name: 'loose fit', means: 'drops in with clearance' },
 };
 
 export function describeWish(wish: Wish): { readonly name: string; readonly means: string } {
@@ -13,10 +13,10 @@ export function describeWish(wish: Wish): { readonly name: string; readonly mean
 }
 
 const RUIN_WORDS: Readonly<Record<Ruin, string>> = {
-  none: 'a miss either way costs one reprint',
-  tightCosts: 'too tight costs a day',
-  tightRuins: 'too tight breaks what cannot be replaced',
-  looseRuins: 'too loose must not happen',
+  none: 'any wrong fit costs one reprint',
+  tightCosts: 'too tight costs one day',
+  tightRuins: 'too tight breaks an irreplaceable part',
+  looseRuins: 'too loose is not acceptable',
 };
 
 export function describeRuin(ruin: Ruin): string {
@@ -32,7 +32,7 @@ const MATERIAL_WORDS: Readonly<Record<Material, string>> = {
   softPlastic: 'soft plastic',
   wood: 'wood',
   resin: 'printed resin',
-  other: 'something else',
+  other: 'other',
 };
 
 export function describeMaterial(material: Material): string {
