@@ -5,7 +5,7 @@
  * Everything here was fixed before the first run. Usage: npm run bench:ladder [-- PRINTERS]
  */
 import { seededRandom, seedFrom } from '@/core/numerics';
-import { estimateLadder, gapForChance, summariseLadder, WANTED_FREE, type Rung } from '@/core/fits';
+import { estimateGapTest, gapForChance, summariseGapTest, WANTED_FREE, type GapStep } from '@/core/fits';
 import { stepsFrom } from '@/core/gauges';
 import { chanceToFree, drawBridging, drawPrinter, printedGapOf } from '@/core/virtual';
 
@@ -16,10 +16,10 @@ function play(seed: number) {
   const bridging = drawBridging(random);
   const printedGap = (drawnMm: number) => printedGapOf(printer, 'plane', drawnMm);
   const free = (drawnMm: number) => chanceToFree(bridging, printedGap(drawnMm));
-  const climb = (gaps: readonly number[]): Rung[] =>
+  const climb = (gaps: readonly number[]): GapStep[] =>
     gaps.map((gapMm) => ({ gapMm, outcome: random.uniform() < free(gapMm) ? 'free' : 'fused' }));
   const first = climb(GAPS);
-  const { g50Mm } = summariseLadder(estimateLadder(first));
+  const { g50Mm } = summariseGapTest(estimateGapTest(first));
   const both = [...first, ...climb(stepsFrom(Math.max(0.04, g50Mm - 0.08), 0.02, 9))];
   let [low, high] = [0, 3];
   while (high - low > 1e-6) {
@@ -28,7 +28,7 @@ function play(seed: number) {
     else high = middle;
   }
   return [first, both].map((rungs) => {
-    const recommendedMm = gapForChance(estimateLadder(rungs), WANTED_FREE);
+    const recommendedMm = gapForChance(estimateGapTest(rungs), WANTED_FREE);
     const printed = printedGap(recommendedMm);
     return {
       chance: free(recommendedMm),

@@ -3,14 +3,20 @@
  * program recommends: share of jobs with every size in its limits in the next print, over simulated printers whose
  * light does not follow the model. Usage: `npm run bench:levers [-- PRINTERS]`.
  */
-import { chooseLever, compareLevers, type Lever, LEVERS, type LeverWorth } from '@/core/light';
+import {
+  chooseCorrectionMethod,
+  compareCorrectionMethods,
+  type CorrectionMethod,
+  CORRECTION_METHODS,
+  type CorrectionMethodWorth,
+} from '@/core/light';
 import { estimateSignature } from '@/core/signature';
 import { exposedBy, type Family, holds } from '@/core/virtual';
 import { isRight, makeWorld, placed, type World } from './job';
 import { OPTIONS, readPart, share } from './world';
 
 /** True effect of a correction method: the printer unchanged, or with the changed exposure. */
-function comesRight(world: World, { drawn, exposureS = 1 }: LeverWorth): boolean {
+function comesRight(world: World, { drawn, exposureS = 1 }: CorrectionMethodWorth): boolean {
   const printer = exposedBy(world.printer, exposureS);
   if (!holds(printer)) return false;
   const sizes = new Map(drawn.map(({ target, drawMm }) => [target.feature, drawMm]));
@@ -22,8 +28,8 @@ function comesRight(world: World, { drawn, exposureS = 1 }: LeverWorth): boolean
 }
 
 interface Played {
-  readonly levers: Readonly<Record<Lever, { readonly right: boolean; readonly told: number }>>;
-  readonly chosen: Lever;
+  readonly levers: Readonly<Record<CorrectionMethod, { readonly right: boolean; readonly told: number }>>;
+  readonly chosen: CorrectionMethod;
 }
 
 /** A printer whose scales, heights and film were set right before: what is left is its exposure, 0.7 to 1.6 times the true one. */
@@ -39,7 +45,7 @@ function play(seed: number, kind: Case): Played {
   const world = kind === 'exposure only' ? onlyExposed(makeWorld(seed, 'first')) : makeWorld(seed, kind);
   const untouched = placed(world, ({ targetMm }) => targetMm);
   const signature = estimateSignature(readPart(world, untouched, 'A1'), OPTIONS);
-  const worths = compareLevers({
+  const worths = compareCorrectionMethods({
     signature,
     sizes: world.targets.map((target) => ({ target, asDrawnMm: target.targetMm })),
     options: { pixelMm: world.printer.pixelMm },
@@ -48,7 +54,7 @@ function play(seed: number, kind: Case): Played {
   const levers = Object.fromEntries(
     worths.map((worth) => [worth.lever, { right: comesRight(world, worth), told: worth.joint }]),
   ) as Played['levers'];
-  return { levers, chosen: chooseLever(worths).lever };
+  return { levers, chosen: chooseCorrectionMethod(worths).lever };
 }
 
 const printers = Number(process.argv[2] ?? 200);
@@ -56,15 +62,17 @@ for (const kind of ['first', 'second', 'exposure only'] as const) {
   const played = Array.from({ length: printers }, (_, i) => play(1000 + i, kind));
   const told = (of: (each: Played) => number) =>
     `${((100 * played.reduce((sum, each) => sum + of(each), 0)) / printers).toFixed(0)} %`;
-  const row = (name: string, of: (each: Played) => Lever) =>
+  const row = (name: string, of: (each: Played) => CorrectionMethod) =>
     console.log(
       `| ${name} | ${share(played.filter((each) => each.levers[of(each)].right).length, printers)} | ${told((each) => each.levers[of(each)].told)} |`,
     );
   console.log(`\n${kind}, ${printers} printers: all five sizes right at the next print`);
   console.log('| method | right | stated |');
   console.log('|---|---|---|');
-  for (const lever of LEVERS) row(lever, () => lever);
+  for (const lever of CORRECTION_METHODS) row(lever, () => lever);
   row('the one chosen', ({ chosen }) => chosen);
-  const counts = LEVERS.map((lever) => `${lever} ${played.filter(({ chosen }) => chosen === lever).length}`);
+  const counts = CORRECTION_METHODS.map(
+    (lever) => `${lever} ${played.filter(({ chosen }) => chosen === lever).length}`,
+  );
   console.log(`Chosen: ${counts.join(', ')}.`);
 }

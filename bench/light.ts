@@ -4,7 +4,7 @@
  */
 import { seededRandom } from '@/core/numerics';
 import { drawPrinter, edgeGrowthOf } from '@/core/virtual';
-import { bracketTwice, type Chosen, trimOnce } from '@/testing/light';
+import { bracketTwice, type Chosen, changeExposureOnce } from '@/testing/light';
 
 const printers = Number(process.argv[2] ?? 200);
 
@@ -18,7 +18,9 @@ function share(all: readonly Chosen[], withinMm: number): string {
 const drawn = Array.from({ length: printers }, (_, i) => drawPrinter(i + 1));
 const rows = {
   'as it was': drawn.map((printer) => ({ holds: true, edgeMm: edgeGrowthOf(printer) })),
-  'strips and a block, then a trim': drawn.map((printer) => trimOnce(printer, seededRandom(printer.seed))),
+  'strips and a block, then a trim': drawn.map((printer) =>
+    changeExposureOnce(printer, seededRandom(printer.seed)),
+  ),
   'three gauges, then three': drawn.map((printer) => bracketTwice(printer, seededRandom(printer.seed))),
 };
 console.log(`${printers} printers: layers hold, and edges are true within`);

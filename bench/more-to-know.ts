@@ -9,8 +9,8 @@ import {
   type CheckReading,
   drawTarget,
   estimateSignature,
-  priorFromRelatives,
-  type Relative,
+  priorFromRelatedProfiles,
+  type RelatedProfile,
   type Signature,
   type SignatureOptions,
   type SignatureReading,
@@ -154,14 +154,14 @@ function playShop(seed: number, common: number): Row[] {
     );
     return { kin: { printer: String(pair[0]), resin: String(pair[1]) }, signature };
   });
-  const relatives = measured.map(({ kin, signature }): Relative => ({
+  const relatives = measured.map(({ kin, signature }): RelatedProfile => ({
     kin,
     mean: signature.parameters.map(({ mean }) => mean),
     covariance: signature.covariance,
   }));
   const world: World = { ...makeWorld(seed, 'first'), printer: printerOf(SIXTH), caliper };
   const sixth = { printer: String(SIXTH[0]), resin: String(SIXTH[1]) };
-  const prior = priorFromRelatives(sixth, relatives);
+  const prior = priorFromRelatedProfiles(sixth, relatives);
   const plain = plainPrior(sixth, measured);
   const six = readPart(world, BLOCK_OF_6, 'G');
   return [

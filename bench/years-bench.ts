@@ -8,9 +8,9 @@ import { seededRandom, type SeededRandom } from '@/core/numerics';
 import { expectOk } from '@/core/result';
 import { type Db, openDb, queries, tables } from '@/store';
 import { createInstrument, startSession } from '@/subjects/caliper';
-import { createGauge, recordRung } from '@/subjects/gauge';
+import { createGauge, recordGapStep } from '@/subjects/gauge';
 import { addFeature, createJob, notePrint, startAttempt, viewJobUnlearned } from '@/subjects/job';
-import { noteCare, noteFailure, noteWell } from '@/subjects/log';
+import { noteMaintenance, noteFailure, noteWell } from '@/subjects/log';
 import { recordReadings, recordTry } from '@/subjects/measure';
 import { keepVat, layOnPlate } from '@/subjects/plate';
 import { changePrinter, createProfile, type LearnedSignature, newestSignature } from '@/subjects/printing';
@@ -72,7 +72,7 @@ function printPlate(db: Db, i: number, jobId: number, { printerId, after }: Jobs
   if (i % 5 !== 0) return void expectOk(noteWell(db, runId, at));
   const [{ piece }] = queries.listPieces(db, runId);
   expectOk(noteFailure(db, runId, failed({ pieceIds: [piece.id], partMm: [5, 5], layer: 80 }), at));
-  expectOk(noteCare(db, printerId, { kind: 'clearVat' }, at));
+  expectOk(noteMaintenance(db, printerId, { kind: 'clearVat' }, at));
 }
 
 function fillJob(db: Db, i: number, by: Jobs): Newest {
@@ -124,7 +124,7 @@ function addLadder(db: Db, i: number, profileId: number): void {
   const printId = notePrint(db, viewJobUnlearned(db, jobId)!.attempts[0].id);
   stepsMm.forEach((gap, rung) =>
     expectOk(
-      recordRung(db, {
+      recordGapStep(db, {
         clientKey: crypto.randomUUID(),
         printId,
         rung: rung + 1,

@@ -2,7 +2,7 @@ import type { Worker } from 'node:worker_threads';
 import { learnElsewhere } from '@/subjects/printing';
 import { SignatureLearner } from '@/workers/signature-learner';
 import { benchTrouble, storageTroubleOf } from '@/subjects/house';
-import { describeBenchTrouble, describeStorageTrouble, isMendedByRestore } from '@/subjects/house/shared';
+import { describeBenchTrouble, describeStorageTrouble, isRepairedByRestore } from '@/subjects/house/shared';
 
 function end(sentence: string): never {
   console.error(sentence);
@@ -23,7 +23,7 @@ function open(): ReturnType<typeof benchTrouble> {
 // Updates the database to the current schema. If a restore can help, only Restore is served; any other trouble ends the start.
 const trouble = open();
 if (trouble !== undefined) {
-  if (!isMendedByRestore(trouble)) end(describeBenchTrouble(trouble));
+  if (!isRepairedByRestore(trouble)) end(describeBenchTrouble(trouble));
   console.error(describeBenchTrouble(trouble));
   console.error('Until then, only Restore is available.');
 }

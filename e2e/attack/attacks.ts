@@ -223,7 +223,7 @@ export async function ids(target: Target): Promise<Report> {
     ['makePrint', [mine.job, 1e6]],
     ['dropJoint', [joint.other, joint.id]],
     ['removeBottle', [bottle.other, bottle.id]],
-    ['removeProof', [proof.other, proof.id]],
+    ['removeResinTest', [proof.other, proof.id]],
   ];
   const BEHIND_A_FORM = new Set(['makePrint']);
   const sound = (text: string) => text.replace(/"revision":\d+/g, '');

@@ -106,14 +106,14 @@ const AT_MACHINE_ACTIONS = [
   'dropLine',
   'makeCode',
   'revokeDevice',
-  'saveCareRules',
+  'saveMaintenanceRules',
   'saveCheckRules',
   'saveClasses',
   'saveHouse',
   'saveLine',
   'savePrior',
   'saveRunRules',
-  'saveSchools',
+  'savePractices',
   'saveShares',
 ];
 

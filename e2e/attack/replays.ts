@@ -42,8 +42,8 @@ function listSent(target: Target): Sent[] {
   return [
     { action: 'tapFailure', args: [runId, failure] },
     ...['solids', 'plate', 'film', 'filter'].map(clear),
-    { action: 'tapCare', args: [printerId, { kind: 'washLiquid', isWell: true, note: '' }] },
-    { action: 'dropCare', args: [printerId, 'washLiquid'] },
+    { action: 'tapMaintenance', args: [printerId, { kind: 'washLiquid', isWell: true, note: '' }] },
+    { action: 'dropMaintenance', args: [printerId, 'washLiquid'] },
     { action: 'tapLookOver', args: [printerId, { done: ['filter'], amiss: [], note: 'sent twice' }] },
     { action: 'copyThisJob', args: [5] },
     { action: 'startJob', args: [], form: { name: 'a job sent twice' } },

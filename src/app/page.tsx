@@ -2,8 +2,8 @@ import { connection } from 'next/server';
 import { viewDay } from '@/subjects/day';
 import { bench, benchHouse, today } from '@/subjects/house';
 import { describeOutcome, listAnd } from '@/subjects/language/shared';
-import { listDueCare, listStockLeft } from '@/subjects/log';
-import { CARE_WORDS, describeStock } from '@/subjects/log/shared';
+import { listDueMaintenance, listStockLeft } from '@/subjects/log';
+import { MAINTENANCE_WORDS, describeStock } from '@/subjects/log/shared';
 import { glanceSteps, type JobGlance } from '@/subjects/overview';
 import { listControlAlarms } from '@/subjects/printing';
 import { describeAlarm } from '@/subjects/printing/shared';
@@ -174,7 +174,7 @@ function Watch() {
   const checks = listCreepChecks(db, today());
   const short = listShort(db);
   const alarms = listControlAlarms(db);
-  const care = listDueCare(db, new Date(), benchHouse());
+  const care = listDueMaintenance(db, new Date(), benchHouse());
   const stock = listStockLeft(db, new Date()).filter(({ isDue }) => isDue);
   if (checks.length + short.length + alarms.length + care.length + stock.length === 0) return null;
   return (
@@ -197,7 +197,7 @@ function Watch() {
             >
               {printer}
             </Link>
-            : {listAnd(due.map(({ kind }) => CARE_WORDS[kind].title.toLowerCase()))}
+            : {listAnd(due.map(({ kind }) => MAINTENANCE_WORDS[kind].title.toLowerCase()))}
           </li>
         ))}
         {stock.map((item) => (

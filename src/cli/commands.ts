@@ -92,7 +92,7 @@ export const COMMANDS: Readonly<Record<string, CommandWords>> = {
       ],
     ],
     example: 'mellow ladder outcomes.csv --json',
-    load: async () => (await import('./fit-commands')).runLadder,
+    load: async () => (await import('./fit-commands')).runGapTest,
   },
   press: {
     does: 'Computes a press fit of two cylinders. All options are required.',
@@ -196,7 +196,7 @@ export const COMMANDS: Readonly<Record<string, CommandWords>> = {
     does: 'Finds the exposure at which edges print at their drawn size.',
     takes: [['TRIM.json', 'JSON with edge growth and exposure']],
     example: 'mellow light trim trim.json --json',
-    load: async () => (await import('./light-commands')).runLightTrim,
+    load: async () => (await import('./light-commands')).runLightExposureChange,
   },
   'log where': {
     does: 'Tests whether failures of several prints are in the same place.',

@@ -1,7 +1,7 @@
-import { estimateLadder, findLadderNote, isoFit, pressFit, snapHook, summariseLadder } from '@/core/fits';
+import { estimateGapTest, findGapTestNote, isoFit, pressFit, snapHook, summariseGapTest } from '@/core/fits';
 import { parseLength } from '@/core/metrology';
 import { describeIsoIssue } from '@/subjects/fit/shared';
-import { describeLadderNote, parseOutcomesCsv } from '@/subjects/gauge/shared';
+import { describeGapTestNote, parseOutcomesCsv } from '@/subjects/gauge/shared';
 import { describeCsvIssue, describeQuantityIssue } from '@/subjects/language/shared';
 import { type Arguments, neededNumber } from './arguments';
 import { readText } from './files';
@@ -9,14 +9,14 @@ import { remark } from './progress';
 import { UsageError, valueOrRefuse } from './usage-error';
 
 /** `ladder OUTCOMES.csv`: the threshold of coming free, and the gap to draw. */
-export function runLadder({ positionals: [path] }: Arguments): object {
+export function runGapTest({ positionals: [path] }: Arguments): object {
   const rungs = valueOrRefuse(
     parseOutcomesCsv(readText(path)),
     (issue) => `${path}: ${describeCsvIssue(issue)}`,
   );
-  const { g50Mm, widthMm, recommendedMm, interval95Mm } = summariseLadder(estimateLadder(rungs));
-  const note = findLadderNote(rungs);
-  if (note !== undefined) remark(`${path}: ${describeLadderNote(note)}`);
+  const { g50Mm, widthMm, recommendedMm, interval95Mm } = summariseGapTest(estimateGapTest(rungs));
+  const note = findGapTestNote(rungs);
+  if (note !== undefined) remark(`${path}: ${describeGapTestNote(note)}`);
   return { g50_mm: g50Mm, width_mm: widthMm, recommended_mm: recommendedMm, interval95_mm: interval95Mm };
 }
 

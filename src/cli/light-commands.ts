@@ -2,9 +2,9 @@ import { edgeAt, fitWorkingCurve, learnEdgeLaw, slopeOf, zeroRatio } from '@/cor
 import { describeCsvIssue, describeJsonIssue } from '@/subjects/language/shared';
 import {
   describeStripIssue,
-  describeTrimIssue,
+  describeExposureChangeIssue,
   parseStripsCsv,
-  parseTrimJson,
+  parseExposureChangeJson,
 } from '@/subjects/light/shared';
 import { type Arguments, numberOption } from './arguments';
 import { readText } from './files';
@@ -29,8 +29,11 @@ export function runLightStrips(given: Arguments): object {
 }
 
 /** `light trim TRIM.json`: edge growth against exposure, and the ratio at which edges neither grow nor shrink. */
-export function runLightTrim({ positionals: [path] }: Arguments): object {
-  const ask = valueOrRefuse(parseTrimJson(readText(path)), (issue) => `${path}: ${describeJsonIssue(issue)}`);
-  const law = valueOrRefuse(learnEdgeLaw(ask), (issue) => `${path}: ${describeTrimIssue(issue)}`);
+export function runLightExposureChange({ positionals: [path] }: Arguments): object {
+  const ask = valueOrRefuse(
+    parseExposureChangeJson(readText(path)),
+    (issue) => `${path}: ${describeJsonIssue(issue)}`,
+  );
+  const law = valueOrRefuse(learnEdgeLaw(ask), (issue) => `${path}: ${describeExposureChangeIssue(issue)}`);
   return { edge_mm: edgeAt(law, ask.exposureS), slope_mm: slopeOf(law), ratio: zeroRatio(law) };
 }

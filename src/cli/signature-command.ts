@@ -9,7 +9,7 @@ import {
 import {
   estimateSignature,
   lawPrior,
-  priorFromRelatives,
+  priorFromRelatedProfiles,
   reportSignature,
   type SignatureOptions,
   type SignatureReading,
@@ -20,7 +20,7 @@ import { parseChecksCsv } from '@/subjects/caliper/shared';
 import { parseTargetsCsv } from '@/subjects/job/shared';
 import { describeCsvIssue, quoted } from '@/subjects/language/shared';
 import { parseReadingsCsv, type ReadingRow } from '@/subjects/measure/shared';
-import { describeSignatureFileIssue, parseRelativesJson } from '@/subjects/printing/shared';
+import { describeSignatureFileIssue, parseRelatedProfilesJson } from '@/subjects/printing/shared';
 import { type Arguments, numberOption, textOption } from './arguments';
 import { readText } from './files';
 import { remark } from './progress';
@@ -114,10 +114,11 @@ function signatureOptions(
   names: Iterable<string>,
 ): SignatureOptions {
   const ownPrior = lawPrior({ jawFlatsUnknown: instrument.jawFlatMm === 'unknown' });
-  const related = optionalFile(given, 'relatives', parseRelativesJson, describeSignatureFileIssue);
+  const related = optionalFile(given, 'relatives', parseRelatedProfilesJson, describeSignatureFileIssue);
   return {
     instruments: Object.fromEntries([...new Set(names)].map((name) => [name, instrument])),
-    prior: related === undefined ? ownPrior : priorFromRelatives(related.kin, related.relatives, ownPrior),
+    prior:
+      related === undefined ? ownPrior : priorFromRelatedProfiles(related.kin, related.relatives, ownPrior),
     ownPrior,
     checks: optionalFile(given, 'checks', parseChecksCsv, describeCsvIssue),
     state: stateOption(given),

@@ -7,11 +7,11 @@ import { anchorsOf, type SolidRecipe } from '@/core/solids';
 import { type Db, queries, tables } from '@/store';
 import { planDraw } from '@/subjects/correct';
 import { saveJoint, wishFor, type WishInput } from '@/subjects/fit';
-import { createGauge, recordRung } from '@/subjects/gauge';
+import { createGauge, recordGapStep } from '@/subjects/gauge';
 import { addFeature, createJob, type FeatureInput, notePrint, viewJob } from '@/subjects/job';
 import { answerAcceptance } from '@/subjects/need';
 import { chooseSheet, recordBody, takeOverSheet } from '@/subjects/sheet';
-import { touchSimulatedRung } from '@/subjects/simulated';
+import { touchSimulatedGapStep } from '@/subjects/simulated';
 import { printNext, readAll, tryAll } from './hands';
 
 type JobText = Partial<typeof tables.jobs.$inferInsert>;
@@ -212,7 +212,7 @@ export function makeRack(db: Db, profileId: number, instrumentId: number): void 
 }
 
 /** A gap test of the rain gauge's hinge: printed, and every step tried. */
-export function makeLadder(db: Db, profileId: number, direction: GapDirection): void {
+export function makeGapTest(db: Db, profileId: number, direction: GapDirection): void {
   const stepsMm = stepsFrom(0.1, 0.05, 9);
   const joint = direction === 'plane' ? 'hinge' : 'slider';
   const jobId = expectOk(
@@ -225,8 +225,8 @@ export function makeLadder(db: Db, profileId: number, direction: GapDirection): 
   const attempt = queries.listAttempts(db, jobId).at(-1)!;
   const printId = notePrint(db, attempt.id);
   for (let rung = 1; rung <= stepsMm.length; rung++) {
-    const outcome = expectOk(touchSimulatedRung(db, printId, rung));
-    recordRung(db, { clientKey: `demo-rung-${printId}-${rung}`, printId, rung, outcome, state: 'green' });
+    const outcome = expectOk(touchSimulatedGapStep(db, printId, rung));
+    recordGapStep(db, { clientKey: `demo-rung-${printId}-${rung}`, printId, rung, outcome, state: 'green' });
   }
 }
 

@@ -10,7 +10,7 @@ import { deriveProfile, printSimulatedGauges, viewBracket } from '@/subjects/lig
 import { correctSettings, createProfile } from '@/subjects/printing';
 import { listVats, loadVat } from '@/subjects/resin';
 import { readAll } from './hands';
-import { makeBushing, makeRack, makeHinge, makeLadder, makeTiltHead } from './jobs';
+import { makeBushing, makeRack, makeHinge, makeGapTest, makeTiltHead } from './jobs';
 import { makeHingeBlend, makeShelf, makeSightGlass, makeVane } from './shelf';
 
 /** What Old Amber exposes Kelp Flex: a colour panel, so some four times what a monochrome one takes. */
@@ -102,8 +102,8 @@ export function makeDemo(db: Db): void {
   fillVats(db);
   makeBlock(db, caliper, { name: 'Signature block, 24 sizes', profileId: otter, sizes: BLOCK_SIZES });
   makeBlock(db, caliper, { name: 'Signature block, six sizes', profileId: slate, sizes: FEW_SIZES });
-  makeLadder(db, slate, 'plane');
-  makeLadder(db, slate, 'height');
+  makeGapTest(db, slate, 'plane');
+  makeGapTest(db, slate, 'height');
   makeRack(db, slate, caliper);
   makeTiltHead(db, slate);
   makeHinge(db, slate);

@@ -4,7 +4,7 @@ import { type Mesh, writeStl } from '@/core/mesh';
 import { expectOk } from '@/core/result';
 import { buildMesh } from '@/core/solids';
 import { type Db, queries } from '@/store';
-import { setStance } from '@/subjects/check';
+import { setPrintSetup } from '@/subjects/check';
 import { keepPartFile } from '@/subjects/job';
 import { changePrinter, listPrinters } from '@/subjects/printing';
 import { keepMesh } from '@/subjects/records';
@@ -45,5 +45,5 @@ export async function makeDemoParts(db: Db, folder: string): Promise<void> {
   const stl = writeStl(await vaneMesh());
   const hash = expectOk(await keepMesh(db, folder, { name, body: Readable.from([Buffer.from(stl)]) }));
   keepPartFile(db, vane.id, hash, name);
-  setStance(db, vane.id, { kind: 'plate' });
+  setPrintSetup(db, vane.id, { kind: 'plate' });
 }

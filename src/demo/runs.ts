@@ -2,12 +2,12 @@ import { sweepLayers } from '@/core/layers';
 import { checkMesh, readMesh, weldCorners } from '@/core/mesh';
 import { expectOk } from '@/core/result';
 import { type Db, queries } from '@/store';
-import { makeCare } from './care';
+import { makeMaintenance } from './maintenance';
 import { makeHalfYear } from './half-year';
 import { readHouseRules } from '@/subjects/house';
 import { buildJobFile, viewJob } from '@/subjects/job';
 import {
-  answerGate,
+  answerChecklist,
   changeRun,
   keepLayers,
   keepVat,
@@ -15,7 +15,7 @@ import {
   layOnPlate,
   startRun,
 } from '@/subjects/plate';
-import { GATE_KEYS } from '@/subjects/plate/shared';
+import { CHECKLIST_KEYS } from '@/subjects/plate/shared';
 
 /** Reads the layers of a job's part off its file, as its plate would. */
 async function readLayersOf(db: Db, jobId: number): Promise<void> {
@@ -71,9 +71,9 @@ export async function makeDemoRuns(db: Db): Promise<void> {
   const read = { by: 'marks', lowMl: 50, highMl: 200, share: 0.5 } as const;
   expectOk(keepVat(db, printer.id, { capacityMl: 200, floorMl: 25, read }));
   expectOk(changeRun(db, racks, { roomC: 22 }));
-  expectOk(answerGate(db, racks, { keys: GATE_KEYS, well: true, reason: '' }));
+  expectOk(answerChecklist(db, racks, { keys: CHECKLIST_KEYS, well: true, reason: '' }));
   expectOk(
-    answerGate(db, racks, {
+    answerChecklist(db, racks, {
       keys: ['checked', 'present'],
       well: false,
       reason: 'printed like this twice, and somebody stays until the end',
@@ -82,5 +82,5 @@ export async function makeDemoRuns(db: Db): Promise<void> {
   expectOk(startRun(db, racks, { house, now: new Date(now.getTime() - STARTED_AGO_MS) }));
   await layTogether(db, [{ name: 'Float-wheel bushing', copies: 2 }]);
   makeHalfYear(db);
-  makeCare(db);
+  makeMaintenance(db);
 }

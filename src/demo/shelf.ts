@@ -6,7 +6,7 @@ import { bendBar } from '@/core/virtual';
 import { type Db, queries, tables } from '@/store';
 import { askStrain } from '@/subjects/choice';
 import { addFeature, createJob, type FeatureInput } from '@/subjects/job';
-import { addBottle, bringAll, keepProof, makeBlend } from '@/subjects/resin';
+import { addBottle, bringAll, keepResinTest, makeBlend } from '@/subjects/resin';
 
 const idOf = (db: Db, name: string) => queries.findResinByName(db, name)!.id;
 
@@ -34,7 +34,7 @@ export function makeShelf(db: Db): void {
   ] as const;
   const readings = shades.map(([minutes, shade]) => ({ minutes, shade }));
   expectOk(
-    keepProof(
+    keepResinTest(
       db,
       idOf(db, 'Glasswort Clear'),
       { kind: 'yellowing', on: '2026-10-21', test: { readings, accepted: 1.5 } },
@@ -57,8 +57,8 @@ export function makeHingeBlend(db: Db): void {
   const blend = expectOk(makeBlend(db, 'Slate with a quarter Kelp', recipe));
   const random = seededRandom(seedFrom(3, 'hinge blend'));
   const masses = [0, 100, 200, 300, 400, 500];
-  const prove = (proof: Parameters<typeof keepProof>[2], note: string) =>
-    expectOk(keepProof(db, blend, proof, note));
+  const prove = (proof: Parameters<typeof keepResinTest>[2], note: string) =>
+    expectOk(keepResinTest(db, blend, proof, note));
   prove(
     { kind: 'bend', on: '2026-10-05', test: bendBar({ ...BAR, modulusMPa: BLEND_MPA }, masses, random) },
     'bars cured 9 min, weighed out on the kitchen scale',

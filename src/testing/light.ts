@@ -40,7 +40,7 @@ function chosenAt(printer: VirtualPrinter, ratio: number): Chosen {
  * Strips measured once, edges known from a block, and the exposure that the change then takes as true; its steps are
  * not limited.
  */
-export function trimOnce(printer: VirtualPrinter, random: SeededRandom): Chosen {
+export function changeExposureOnce(printer: VirtualPrinter, random: SeededRandom): Chosen {
   const strips = STRIPS.flatMap((exposure) => {
     const mm = stripThickness(printer, exposure, String(exposure));
     return mm === 0 ? [] : [{ exposure, depthMm: mm + 0.005 * random.normal() }];

@@ -2,8 +2,8 @@ import { eq } from 'drizzle-orm';
 import { expectOk } from '@/core/result';
 import { type Db, tables } from '@/store';
 import { HOUSE_DEFAULTS, type HouseRules } from '@/subjects/house';
-import { answerGate, keepLayers, keepVat, layOnPlate } from '@/subjects/plate';
-import { GATE_KEYS } from '@/subjects/plate/shared';
+import { answerChecklist, keepLayers, keepVat, layOnPlate } from '@/subjects/plate';
+import { CHECKLIST_KEYS } from '@/subjects/plate/shared';
 import { changePrinter } from '@/subjects/printing';
 import { readyBench } from './bench';
 
@@ -48,6 +48,6 @@ export function benchWithPlate({ copies = 2, levelMl = 150 } = {}) {
 }
 
 /** Answers every question of a gate, whatever is known. */
-export function openGate(db: Db, runId: number): void {
-  expectOk(answerGate(db, runId, { keys: GATE_KEYS, well: false, reason: 'for the test' }));
+export function openChecklist(db: Db, runId: number): void {
+  expectOk(answerChecklist(db, runId, { keys: CHECKLIST_KEYS, well: false, reason: 'for the test' }));
 }

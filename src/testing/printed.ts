@@ -2,7 +2,7 @@ import { expectOk } from '@/core/result';
 import type { Db } from '@/store';
 import type { FailureNoted } from '@/subjects/log/shared';
 import { endRun, layOnPlate, startRun } from '@/subjects/plate';
-import { type benchWithPlate, openGate, OPEN_HOUSE } from './plate';
+import { type benchWithPlate, openChecklist, OPEN_HOUSE } from './plate';
 
 const HOUR_MS = 3_600_000;
 const DONE = { outcome: 'done', isSeen: true, reason: '', isUsable: true } as const;
@@ -14,7 +14,7 @@ export function printed(
   hoursAgo = 1,
 ): number {
   const { db } = plate;
-  openGate(db, runId);
+  openChecklist(db, runId);
   const now = new Date(Date.now() - (hoursAgo + 1) * HOUR_MS);
   expectOk(startRun(db, runId, { house: OPEN_HOUSE, now }));
   expectOk(endRun(db, runId, { ...DONE, endedAt: new Date(Date.now() - hoursAgo * HOUR_MS) }));

@@ -5,9 +5,9 @@ import {
   checkMesh,
   findFeatures,
   listShells,
-  mendMesh,
+  repairMesh,
   type FoundFeature,
-  type Mend,
+  type Repair,
   type Mesh,
 } from '@/core/mesh';
 
@@ -15,7 +15,7 @@ interface WholeCheck {
   readonly reading: LayerReading;
   readonly findings: readonly Finding[];
   readonly features: readonly FoundFeature[];
-  readonly mend?: Mend;
+  readonly mend?: Repair;
 }
 
 /** Everything that Check does with a part, on layers and rows that suit its size. */
@@ -29,6 +29,6 @@ export function wholeCheck(mesh: Mesh): WholeCheck {
     reading,
     findings: listFindings(checkMesh(mesh), reading, limits, stance),
     features: findFeatures(mesh),
-    mend: mendMesh(mesh),
+    mend: repairMesh(mesh),
   };
 }

@@ -3,14 +3,14 @@ import {
   posedMesh,
   readingFor,
   rotationTo,
-  searchPose,
-  STUDIED_POSES,
-  weighPose,
+  searchOrientation,
+  STUDIED_ORIENTATIONS,
+  weighOrientation,
   type CheckLimits,
   type Finding,
-  type Pose,
-  type PoseWorth,
-  type Stance,
+  type Orientation,
+  type OrientationWorth,
+  type PrintSetup,
 } from '@/core/findings';
 import {
   type HollowWorth,
@@ -28,14 +28,14 @@ import {
   findFeatures,
   joinContours,
   listShells,
-  mendMesh,
+  repairMesh,
   MOST_FEATURE_FACETS,
   readMesh,
   sectionAt,
   weldCorners,
   writeStl,
   type FoundFeature,
-  type Mend,
+  type Repair,
   type Mesh,
   type MeshCheck,
   type MeshIssue,
@@ -47,7 +47,7 @@ import { fail, ok, type Result } from '@/core/result';
 /** How a part is to be read. */
 export interface CheckAsk {
   readonly limits: CheckLimits;
-  readonly stance: Stance;
+  readonly stance: PrintSetup;
   /** Directions in which the sizes that matter run, in the file; those found on it where the job has none. */
   readonly critical: readonly Point[];
   /** Directions in which its seen faces look. */
@@ -64,7 +64,7 @@ export interface CheckFound {
 /** A feature as the page lists it; its facets stay in the worker. */
 export type ListedFeature = Omit<FoundFeature, 'facets'>;
 
-export interface MendedPart extends Omit<Mend, 'mesh'> {
+export interface RepairedPart extends Omit<Repair, 'mesh'> {
   readonly stl: Uint8Array<ArrayBuffer>;
 }
 
@@ -193,18 +193,19 @@ export class CheckApi {
   }
 
   /** The usual orientations, one after the other, then the one that a search finds. */
-  study({ limits, stance, critical, seen }: CheckAsk, onProgress: Progress = () => {}): PoseWorth[] {
+  study({ limits, stance, critical, seen }: CheckAsk, onProgress: Progress = () => {}): OrientationWorth[] {
     const { mesh } = this.opened;
     const flat = this.recognised().filter(({ kind }) => kind.shape === 'flat');
     const directions = critical.length > 0 ? critical : flat.map(({ direction }) => direction);
-    const steps = STUDIED_POSES.length + 8;
-    const weigh = (pose: Pose) => weighPose(mesh, pose, limits, { stance, critical: directions, seen });
-    const worths = STUDIED_POSES.map((pose, i) => {
+    const steps = STUDIED_ORIENTATIONS.length + 8;
+    const weigh = (pose: Orientation) =>
+      weighOrientation(mesh, pose, limits, { stance, critical: directions, seen });
+    const worths = STUDIED_ORIENTATIONS.map((pose, i) => {
       onProgress(i / steps);
       return weigh(pose);
     });
-    const found = searchPose(mesh, limits, { stance, seen }, (share) =>
-      onProgress((STUDIED_POSES.length + 8 * share) / steps),
+    const found = searchOrientation(mesh, limits, { stance, seen }, (share) =>
+      onProgress((STUDIED_ORIENTATIONS.length + 8 * share) / steps),
     );
     return [...worths, weigh(found)];
   }
@@ -225,8 +226,8 @@ export class CheckApi {
   }
 
   /** undefined: nothing of the part has an area. */
-  mend(): MendedPart | undefined {
-    const mended = mendMesh(this.opened.mesh);
+  mend(): RepairedPart | undefined {
+    const mended = repairMesh(this.opened.mesh);
     if (mended === undefined) return undefined;
     const { mesh, ...told } = mended;
     return { ...told, stl: writeStl(mesh) };

@@ -1,4 +1,4 @@
-import type { PoseWorth } from '@/core/findings';
+import type { OrientationWorth } from '@/core/findings';
 import type { HollowWorth, LayerReading } from '@/core/layers';
 import type { MeshIssue, Point, Progress } from '@/core/mesh';
 import type { Result } from '@/core/result';
@@ -6,7 +6,7 @@ import type {
   CheckAsk,
   CheckFound,
   ListedFeature,
-  MendedPart,
+  RepairedPart,
   OpenedPart,
   PartMeasure,
   TurnedPart,
@@ -55,7 +55,7 @@ export class CheckWorker {
     return this.worker.ask((api) => api.featuresAt(place));
   }
 
-  study(ask: CheckAsk, onProgress: Progress): Promise<PoseWorth[]> {
+  study(ask: CheckAsk, onProgress: Progress): Promise<OrientationWorth[]> {
     return this.worker.askWithProgress(onProgress, (api, relay) => api.study(ask, relay));
   }
 
@@ -63,7 +63,7 @@ export class CheckWorker {
     return this.worker.ask((api) => api.turn(up));
   }
 
-  mend(): Promise<MendedPart | undefined> {
+  mend(): Promise<RepairedPart | undefined> {
     return this.worker.ask((api) => api.mend());
   }
 

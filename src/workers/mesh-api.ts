@@ -46,11 +46,11 @@ export interface CorrectedPart {
   readonly sizes: readonly CorrectedSize[];
   readonly notFound: MeasuredCorrection['notFound'];
   /** Everything recognised on the part, whether it is a feature of the job or not. */
-  readonly proofs: readonly ProofLine[];
+  readonly proofs: readonly ResinTestLine[];
 }
 
 /** A recognised size: asked of the corrected file, and found there; mm. */
-export interface ProofLine {
+export interface ResinTestLine {
   readonly sort: FoundFeature['sort'];
   readonly nominalMm: number;
   readonly askedMm: number;

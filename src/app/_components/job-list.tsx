@@ -1,8 +1,8 @@
 import { describeOutcome } from '@/subjects/language/shared';
 import type { JobGlance, NextStep } from '@/subjects/overview';
 import { Link } from '@/ui';
-import { SmallTape } from './small-tape';
-import { threadOf } from './thread';
+import { SmallProgress } from './small-progress';
+import { jobStepsOf } from './job-steps';
 
 /** What the next step of a job is called as a thing to do. */
 export const NEXT: Readonly<Record<NextStep, string>> = {
@@ -59,7 +59,7 @@ export function JobList({ title, glances, now }: JobListProps) {
 }
 
 function JobLine({ glance, now }: { glance: JobGlance; now: Date }) {
-  const steps = threadOf(glance.kind).map((each) => ({ ...each, settled: glance.settled[each.step] }));
+  const steps = jobStepsOf(glance.kind).map((each) => ({ ...each, settled: glance.settled[each.step] }));
   const next = steps.find(({ step }) => step === glance.step)?.label ?? '';
   const process = processOf(glance);
   return (
@@ -73,7 +73,7 @@ function JobLine({ glance, now }: { glance: JobGlance; now: Date }) {
           {process !== '' && ` · ${process}`}
         </p>
       </div>
-      <SmallTape steps={steps} next={next} />
+      <SmallProgress steps={steps} next={next} />
       <p className="text-sm">
         {glance.done ? (
           <span className="text-soft">Done</span>

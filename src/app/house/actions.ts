@@ -3,12 +3,12 @@
 import { ok } from '@/core/result';
 import { bench, type HouseRules, writeHouseRules } from '@/subjects/house';
 import {
-  careRulesForm,
+  maintenanceRulesForm,
   checkRulesForm,
   classesForm,
   houseForm,
   runRulesForm,
-  schoolsForm,
+  practicesForm,
   sharesForm,
 } from '@/subjects/house/shared';
 import { changeFitClasses } from '@/subjects/job';
@@ -35,9 +35,9 @@ export const saveClasses = formAtMachine(async (_before: FormAnswer, data: FormD
   });
 });
 
-export const saveSchools = formAtMachine(async (_before: FormAnswer, data: FormData) => {
+export const savePractices = formAtMachine(async (_before: FormAnswer, data: FormData) => {
   const said = () => 'Saved. Every process card uses it.';
-  return answerForm({ form: schoolsForm, data, verb: keep, said, ...shown });
+  return answerForm({ form: practicesForm, data, verb: keep, said, ...shown });
 });
 
 /** Shares of related profiles; profiles that are not measured yet follow at once. */
@@ -56,7 +56,7 @@ export const saveRunRules = formAtMachine(async (_before: FormAnswer, data: Form
   return answerForm({ form: runRulesForm, data, verb: (run) => keep({ run }), said, ...shown });
 });
 
-export const saveCareRules = formAtMachine(async (_before: FormAnswer, data: FormData) => {
+export const saveMaintenanceRules = formAtMachine(async (_before: FormAnswer, data: FormData) => {
   const said = () => 'Saved. Maintenance uses it.';
-  return answerForm({ form: careRulesForm, data, verb: (care) => keep({ care }), said, ...shown });
+  return answerForm({ form: maintenanceRulesForm, data, verb: (care) => keep({ care }), said, ...shown });
 });

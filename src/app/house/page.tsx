@@ -11,7 +11,7 @@ import { dayOf, describeFitWord, formatMm, formatSigned } from '@/subjects/langu
 import { glanceAtArchive } from '@/subjects/overview';
 import { learnShopMeanings } from '@/subjects/printing';
 import { Link, Note } from '@/ui';
-import { CareFields } from './_components/care-fields';
+import { MaintenanceFields } from './_components/maintenance-fields';
 import { CheckFields } from './_components/check-fields';
 import { BackupButton } from './_components/backup-button';
 import { ClassFields } from './_components/class-fields';
@@ -20,7 +20,7 @@ import { OriginalsPanel } from './_components/originals-panel';
 import { RestorePanel } from './_components/restore-panel';
 import { RunFields } from './_components/run-fields';
 import { SharePanel } from './_components/share-panel';
-import { SchoolFields } from './_components/school-fields';
+import { PracticeFields } from './_components/practice-fields';
 import { ShareFields } from './_components/share-fields';
 
 export const metadata: Metadata = { title: 'Settings' };
@@ -89,7 +89,7 @@ export default async function HousePage() {
             <h2 id="care-title" className="mb-2 text-lg">
               Maintenance
             </h2>
-            <CareFields key={folder} care={benchHouse().care} />
+            <MaintenanceFields key={folder} care={benchHouse().care} />
             <p className="mt-3 text-sm">
               <Link href="/house/causes" className="underline">
                 Failure causes
@@ -123,7 +123,7 @@ export default async function HousePage() {
             Shop practice
           </h2>
           <fieldset disabled={!isHere}>
-            <SchoolFields key={folder} {...benchHouse()} />
+            <PracticeFields key={folder} {...benchHouse()} />
           </fieldset>
         </section>
         <section aria-labelledby="away-title">

@@ -9,7 +9,7 @@ import { fail, type Result } from '@/core/result';
 import { bench, benchHouse } from '@/subjects/house';
 import { type FormAnswer, GONE_WORDS } from '@/subjects/language/shared';
 import {
-  answerGate,
+  answerChecklist,
   arrangePlate,
   changeRun,
   endRun,
@@ -20,7 +20,7 @@ import {
   movePiece,
   pourResin,
   putPlateAway,
-  reopenGate,
+  reopenChecklist,
   setCopies,
   startRun,
 } from '@/subjects/plate';
@@ -30,9 +30,9 @@ import {
   copiesForm,
   describePlateIssue,
   endForm,
-  GATE_KEYS,
-  gateInput,
-  type GateKey,
+  CHECKLIST_KEYS,
+  checklistInput,
+  type ChecklistKey,
   layersInput,
   layForm,
   moveInput,
@@ -140,14 +140,14 @@ export async function saveAround(runId: number, _before: FormAnswer, data: FormD
   });
 }
 
-export const tapGate = tap('tapGate', GONE_WORDS, (runId: number, input: unknown): string => {
+export const tapChecklist = tap('tapGate', GONE_WORDS, (runId: number, input: unknown): string => {
   if (!areIds(runId)) return GONE_WORDS;
-  return tapped(gateInput, input, (answered) => answerGate(bench().db, runId, answered));
+  return tapped(checklistInput, input, (answered) => answerChecklist(bench().db, runId, answered));
 });
 
 export const askAgain = tap('askAgain', GONE_WORDS, (runId: number, key: string): string => {
-  if (!areIds(runId) || !(GATE_KEYS as readonly string[]).includes(key)) return GONE_WORDS;
-  return answer(reopenGate(bench().db, runId, key as GateKey));
+  if (!areIds(runId) || !(CHECKLIST_KEYS as readonly string[]).includes(key)) return GONE_WORDS;
+  return answer(reopenChecklist(bench().db, runId, key as ChecklistKey));
 });
 
 /** Starts a run; on a simulated printer its clock may run faster than the one on the wall. */

@@ -1,7 +1,7 @@
 'use server';
 
 import { redirect } from 'next/navigation';
-import { PROOF_KINDS, SHIPPED_SHELF } from '@/core/resins';
+import { RESIN_TEST_KINDS, SHIPPED_SHELF } from '@/core/resins';
 import { ok } from '@/core/result';
 import { bench, today } from '@/subjects/house';
 import { type FormAnswer, GONE_WORDS, refused } from '@/subjects/language/shared';
@@ -12,13 +12,13 @@ import {
   dropQuote,
   keepFacts,
   keepLeft,
-  keepProof,
+  keepResinTest,
   keepQuote,
   loadVat,
   makeBlend,
   readCreepAgain,
   shakeBottle,
-  takeBackProof,
+  takeBackResinTest,
   takeOffShelf,
   throwBottle,
 } from '@/subjects/resin';
@@ -26,11 +26,11 @@ import {
   blendForm,
   bottleForm,
   creepAgainForm,
-  describeProofResult,
+  describeResinTestResult,
   describeShelfChangeIssue,
   factsForm,
   leftForm,
-  PROOF_FORMS,
+  RESIN_TEST_FORMS,
   quoteForm,
   resinForm,
   vatForm,
@@ -140,21 +140,25 @@ export async function saveVat(_before: FormAnswer, data: FormData): Promise<Form
 }
 
 /** Stores a test of the kind that its form names. */
-export async function saveProof(resinId: number, _before: FormAnswer, data: FormData): Promise<FormAnswer> {
-  const kind = PROOF_KINDS.find((each) => each === fieldOf(data, 'kind'));
+export async function saveResinTest(
+  resinId: number,
+  _before: FormAnswer,
+  data: FormData,
+): Promise<FormAnswer> {
+  const kind = RESIN_TEST_KINDS.find((each) => each === fieldOf(data, 'kind'));
   if (kind === undefined) return refused('Choose a test type.');
   return answerForm({
-    form: PROOF_FORMS[kind],
+    form: RESIN_TEST_FORMS[kind],
     data,
     ids: [resinId],
-    verb: ({ note, on, ...test }) => keepProof(bench().db, resinId, { ...test, on: on || today() }, note),
-    said: (result) => `Saved: ${describeProofResult(result)}.`,
+    verb: ({ note, on, ...test }) => keepResinTest(bench().db, resinId, { ...test, on: on || today() }, note),
+    said: (result) => `Saved: ${describeResinTestResult(result)}.`,
     ...shown,
   });
 }
 
-export const removeProof = tap('removeProof', undefined, (resinId: number, proofId: number): void => {
-  if (areIds(resinId, proofId)) takeBackProof(bench().db, resinId, proofId);
+export const removeResinTest = tap('removeProof', undefined, (resinId: number, proofId: number): void => {
+  if (areIds(resinId, proofId)) takeBackResinTest(bench().db, resinId, proofId);
   changedShelf();
 });
 

@@ -4,7 +4,7 @@ import path from 'node:path';
 import { describe, expect, test } from '@jest/globals';
 import { readReferenceJson } from '@/testing/reference';
 import { asGiven } from '@/testing/mellow';
-import { runLightStrips, runLightTrim } from '../light-commands';
+import { runLightStrips, runLightExposureChange } from '../light-commands';
 import { UsageError } from '../usage-error';
 
 const folder = mkdtempSync(path.join(tmpdir(), 'mellow-light-'));
@@ -75,7 +75,7 @@ describe('mellow light strips', () => {
 
 describe('mellow light trim', () => {
   test.each(reference.trim.map((each, i) => [i, each] as const))('reference %i holds', (i, given) => {
-    const said = runLightTrim(asGiven(inFolder(`trim-${i}.json`, given))) as typeof given.expected;
+    const said = runLightExposureChange(asGiven(inFolder(`trim-${i}.json`, given))) as typeof given.expected;
     for (const [name, values] of Object.entries(given.expected)) {
       const spread = values.sd ?? values.high - values.low;
       for (const [key, value] of Object.entries(values))
@@ -96,6 +96,6 @@ describe('mellow light trim', () => {
       'observation 1',
     ],
   ])('%s is refused with its sentence', (text, words) => {
-    expect(refusal(() => runLightTrim(asGiven(inFolder('bad.json', text))))).toContain(words);
+    expect(refusal(() => runLightExposureChange(asGiven(inFolder('bad.json', text))))).toContain(words);
   });
 });

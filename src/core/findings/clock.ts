@@ -1,4 +1,4 @@
-import type { Stance } from './limits';
+import type { PrintSetup } from './limits';
 
 /** What turns a layer of the part into a layer, a height and a minute of the print. */
 export interface Clock {
@@ -18,7 +18,7 @@ interface Moment {
   readonly minutes: number;
 }
 
-export function liftOf(stance: Stance): number {
+export function liftOf(stance: PrintSetup): number {
   return stance.kind === 'supports' ? stance.liftMm : 0;
 }
 

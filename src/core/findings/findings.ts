@@ -2,7 +2,7 @@ import type { MeshCheck } from '@/core/mesh';
 import { peaksOf, type LayerReading, type ReadingOptions } from '@/core/layers';
 import { liftLayers, liftOf } from './clock';
 import { heightFindings, overlapFindings, thinFindings } from './thin-findings';
-import { fitStations, STATIONS, type CheckLimits, type Room, type Stance, type Station } from './limits';
+import { fitStations, STATIONS, type CheckLimits, type Room, type PrintSetup, type Station } from './limits';
 
 export const RISKS = ['printLost', 'sizeOff', 'surfaceMarred'] as const;
 export type Risk = (typeof RISKS)[number];
@@ -70,7 +70,7 @@ export function printHours(layers: number, { layerSeconds }: Pick<CheckLimits, '
 }
 
 /** How the layers are to be read for what these limits ask. */
-export function readingFor(limits: CheckLimits, stance: Stance): ReadingOptions {
+export function readingFor(limits: CheckLimits, stance: PrintSetup): ReadingOptions {
   return {
     heightMm: limits.layerMm,
     pixelMm: limits.pixelMm.value,
@@ -129,7 +129,7 @@ function roomFindings({ bounds }: MeshCheck, { rooms }: CheckLimits, liftMm: num
   });
 }
 
-function contactFindings(reading: LayerReading, limits: CheckLimits, stance: Stance): Draft[] {
+function contactFindings(reading: LayerReading, limits: CheckLimits, stance: PrintSetup): Draft[] {
   if (stance.kind === 'supports') return [];
   const { peak, firstMm2 } = peaksOf(reading);
   const least = limits.contactShare * peak.areaMm2;
@@ -147,7 +147,7 @@ function contactFindings(reading: LayerReading, limits: CheckLimits, stance: Sta
   ];
 }
 
-function islandFindings({ islands, pixelMm }: LayerReading, stance: Stance): Draft[] {
+function islandFindings({ islands, pixelMm }: LayerReading, stance: PrintSetup): Draft[] {
   return (
     islands
       // On supports, what begins in the first layer is what the supports are for.
@@ -202,7 +202,7 @@ function hollowFindings({ cups, traps, voids }: LayerReading, { cupMm2 }: CheckL
   ];
 }
 
-function areaFindings(reading: LayerReading, limits: CheckLimits, stance: Stance): Draft[] {
+function areaFindings(reading: LayerReading, limits: CheckLimits, stance: PrintSetup): Draft[] {
   const { peak, jump } = peaksOf(reading);
   const drafts: Draft[] = [];
   if (peak.areaMm2 > limits.peelMm2.value)
@@ -253,7 +253,7 @@ export function listFindings(
   check: MeshCheck,
   reading: LayerReading,
   limits: CheckLimits,
-  stance: Stance,
+  stance: PrintSetup,
 ): Finding[] {
   const liftMm = liftOf(stance);
   const layers = reading.count + liftLayers({ layerMm: limits.layerMm, liftMm });

@@ -17,7 +17,7 @@ export type Station = (typeof STATIONS)[number];
 export type Rooms = Partial<Record<Station, Room>>;
 
 /** How the part stands on the plate. */
-export type Stance =
+export type PrintSetup =
   | { readonly kind: 'plate' }
   | { readonly kind: 'supports'; readonly liftMm: number }
   /** Its supports are in the file: what stands on the plate is their feet. */

@@ -2,24 +2,24 @@ import { boundsOf, facetVector, type Mesh, type Point } from '@/core/mesh';
 import type { Base, FeatureKind } from '@/core/metrology';
 import { peaksOf, readLayers, sweepLayers } from '@/core/layers';
 import { liftOf } from './clock';
-import { fitStations, type CheckLimits, type Room, type Stance, type Station } from './limits';
+import { fitStations, type CheckLimits, type Room, type PrintSetup, type Station } from './limits';
 import { printHours } from './findings';
 
 /** A turn of the part as the direction of the file that shall point away from the plate. */
-export interface Pose {
-  readonly name: PoseName;
+export interface Orientation {
+  readonly name: OrientationName;
   readonly up: Point;
 }
 
-export type PoseName =
+export type OrientationName =
   | { readonly kind: 'asIs' }
   | { readonly kind: 'face'; readonly face: '+X' | '-X' | '+Y' | '-Y' | '-Z' }
   | { readonly kind: 'tilt'; readonly about: 'X' | 'Y'; readonly deg: number }
   | { readonly kind: 'search' };
 
 /** What an orientation costs in the print. */
-export interface PoseWorth {
-  readonly pose: Pose;
+export interface OrientationWorth {
+  readonly pose: Orientation;
   readonly heightMm: number;
   /** Size along X and Y in this orientation. */
   readonly footprintMm: readonly [number, number];
@@ -122,14 +122,14 @@ export function posedMesh({ positions, facets }: Mesh, up: Point, scale = 1): Me
   return { positions: turned, facets };
 }
 
-const tilted = (about: 'X' | 'Y', deg: number): Pose => {
+const tilted = (about: 'X' | 'Y', deg: number): Orientation => {
   const turn = (deg * Math.PI) / 180;
   const up: Point = about === 'X' ? [0, Math.sin(turn), Math.cos(turn)] : [Math.sin(turn), 0, Math.cos(turn)];
   return { name: { kind: 'tilt', about, deg }, up };
 };
 
 /** As imported, on each of its other faces, and tilted in the usual ways. */
-export const STUDIED_POSES: readonly Pose[] = [
+export const STUDIED_ORIENTATIONS: readonly Orientation[] = [
   { name: { kind: 'asIs' }, up: [0, 0, 1] },
   { name: { kind: 'face', face: '-Z' }, up: [0, 0, -1] },
   { name: { kind: 'face', face: '+X' }, up: [1, 0, 0] },
@@ -174,7 +174,7 @@ interface SupportedAreas {
 }
 
 /** Faces that look down flatter than 45°, but for those that lie on the plate; and how much of it is seen. */
-function supportedAreas(posed: Mesh, stance: Stance, isSeen: Uint8Array): SupportedAreas {
+function supportedAreas(posed: Mesh, stance: PrintSetup, isSeen: Uint8Array): SupportedAreas {
   let [area, seen] = [0, 0];
   for (let facet = 0; facet < posed.facets.length / 3; facet++) {
     const vector = facetVector(posed, facet);
@@ -190,17 +190,20 @@ function supportedAreas(posed: Mesh, stance: Stance, isSeen: Uint8Array): Suppor
 }
 
 /** What the quick comparison sees of an orientation: no islands and cups, which need a full reading of the layers. */
-type QuickWorth = Pick<PoseWorth, 'heightMm' | 'hours' | 'peakMm2' | 'supportedMm2' | 'seenMm2' | 'fits'>;
+type QuickWorth = Pick<
+  OrientationWorth,
+  'heightMm' | 'hours' | 'peakMm2' | 'supportedMm2' | 'seenMm2' | 'fits'
+>;
 
 /** Criteria for comparing orientations. */
-export interface PoseAim {
-  readonly stance: Stance;
+export interface OrientationAim {
+  readonly stance: PrintSetup;
   /** Directions in which sizes that matter run, and in which seen faces look; in the file. */
   readonly critical: readonly Point[];
   readonly seen: readonly Point[];
 }
 
-function quickWorth(posed: Mesh, limits: CheckLimits, stance: Stance, isSeen: Uint8Array): QuickWorth {
+function quickWorth(posed: Mesh, limits: CheckLimits, stance: PrintSetup, isSeen: Uint8Array): QuickWorth {
   const { min, max } = boundsOf(posed.positions);
   const size: Room = [max[0] - min[0], max[1] - min[1], max[2] - min[2]];
   const lift = liftOf(stance);
@@ -216,12 +219,12 @@ function quickWorth(posed: Mesh, limits: CheckLimits, stance: Stance, isSeen: Ui
 }
 
 /** Reads an orientation on coarse layers and rows. */
-export function weighPose(
+export function weighOrientation(
   mesh: Mesh,
-  pose: Pose,
+  pose: Orientation,
   limits: CheckLimits,
-  { stance, critical, seen }: PoseAim,
-): PoseWorth {
+  { stance, critical, seen }: OrientationAim,
+): OrientationWorth {
   const posed = posedMesh(mesh, pose.up);
   const { min, max } = boundsOf(posed.positions);
   const widest = Math.max(max[0] - min[0], max[1] - min[1]);
@@ -261,13 +264,13 @@ function burden(worth: QuickWorth, best: readonly number[]): number {
  * Returns the orientation with the least burden among directions spread over the sphere, then among closer and closer
  * ones.
  */
-export function searchPose(
+export function searchOrientation(
   mesh: Mesh,
   limits: CheckLimits,
-  { stance, seen }: Pick<PoseAim, 'stance' | 'seen'>,
+  { stance, seen }: Pick<OrientationAim, 'stance' | 'seen'>,
   onProgress: (share: number) => void = () => {},
-): Pose {
-  const poseTo = (up: Point): Pose => ({ name: { kind: 'search' }, up });
+): Orientation {
+  const poseTo = (up: Point): Orientation => ({ name: { kind: 'search' }, up });
   const isSeen = seenFacets(mesh, seen);
   const worthOf = (up: Point) => quickWorth(posedMesh(mesh, up), limits, stance, isSeen);
   const worths = evenDirections(SEARCHED_DIRECTIONS).map((up, i) => {

@@ -1,6 +1,6 @@
 import type { LayerReading, ThinSpot } from '@/core/layers';
 import type { Draft } from './findings';
-import type { CheckLimits, Stance } from './limits';
+import type { CheckLimits, PrintSetup } from './limits';
 
 /** A hair's rounding below a limit is no finding, mm. */
 const HAIR_MM = 1e-3;
@@ -89,7 +89,7 @@ export function heightFindings({ thinFloors, thinRoofs }: LayerReading, limits: 
 }
 
 /** Bodies drawn into one another; supports that stand in the file are meant to be. */
-export function overlapFindings({ overlaps, fromMm, heightMm }: LayerReading, stance: Stance): Draft[] {
+export function overlapFindings({ overlaps, fromMm, heightMm }: LayerReading, stance: PrintSetup): Draft[] {
   if (stance.kind === 'inFile') return [];
   return overlaps.map(({ volumeMm3, middleMm }) => ({
     code: 'bodiesOverlap',

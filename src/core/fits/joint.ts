@@ -1,7 +1,7 @@
 import { mixtureMoments, type NormalMixture } from '@/core/numerics';
 import type { FeatureKind } from '@/core/metrology';
 import { predictCombination, predictSize, type Signature, type SizeTerm } from '@/core/signature';
-import { chanceFree, gapForChance, WANTED_FREE, type Ladder, type Rung } from './ladder';
+import { chanceFree, gapForChance, WANTED_FREE, type GapTest, type GapStep } from './gap-test';
 
 export const JOINT_KINDS = ['hinge', 'ball', 'links', 'slider'] as const;
 export type JointKind = (typeof JOINT_KINDS)[number];
@@ -23,7 +23,7 @@ export interface JointDesign {
 }
 
 /** What is known of coming free, by direction. */
-export type Ladders = Readonly<Record<GapDirection, Ladder>>;
+export type GapTests = Readonly<Record<GapDirection, GapTest>>;
 
 const ROUND = { shape: 'round', axis: 'XY' } as const;
 const FLAT = { shape: 'flat', axis: 'X' } as const;
@@ -102,7 +102,7 @@ function estimateOf(mixture: NormalMixture): GapEstimate {
  */
 export function jointAtScale(
   signature: Signature,
-  ladders: Ladders,
+  ladders: GapTests,
   design: JointDesign,
   scale: number,
 ): JointState {
@@ -153,7 +153,7 @@ function findTurn(isPast: (scale: number) => boolean): number | undefined {
 
 export function scaleWindow(
   signature: Signature,
-  ladders: Ladders,
+  ladders: GapTests,
   design: JointDesign,
   limit: PlayLimit,
 ): ScaleWindow {
@@ -204,7 +204,7 @@ export function offsetForGap(
 }
 
 /** The drawn gap per side, at scale 1, that frees itself with the wanted chance and no more. */
-export function recommendedGap(ladder: Ladder, scale = 1, chance = WANTED_FREE): number {
+export function recommendedGap(ladder: GapTest, scale = 1, chance = WANTED_FREE): number {
   return gapForChance(ladder, chance) / scale;
 }
 
@@ -214,7 +214,7 @@ export function recommendedGap(ladder: Ladder, scale = 1, chance = WANTED_FREE):
  */
 export function leastSpacing(
   signature: Signature,
-  ladder: Ladder,
+  ladder: GapTest,
   design: JointDesign,
   partMm: number,
 ): number {
@@ -234,13 +234,13 @@ export function leastSpacing(
  * Returns gap test steps tested under one signature as they would have been drawn under another: equal printed gaps
  * come free alike. Steps that could not have been drawn (negative gap) are left out.
  */
-export function translateRungs(
-  rungs: readonly Rung[],
+export function translateGapSteps(
+  rungs: readonly GapStep[],
   design: JointDesign,
   direction: GapDirection,
   from: Signature,
   to: Signature,
-): Rung[] {
+): GapStep[] {
   return rungs.flatMap(({ gapMm, outcome }) => {
     const printed = meanGap(from, design, direction, 1, gapMm);
     const drawn = solveDrawnGap(to, design, direction, 1, printed);

@@ -50,7 +50,7 @@ export type GaugeIssue =
   | { readonly code: 'barSize'; readonly mm: number; readonly leastMm: number; readonly mostMm: number }
   | { readonly code: 'noSizes' };
 
-const RUNGS = { least: 2, most: 14 } as const;
+const GAP_STEPS = { least: 2, most: 14 } as const;
 
 /** Evenly stepped sizes from a start, rounded to a tenth of a micrometre. */
 export function stepsFrom(startMm: number, stepMm: number, count: number): number[] {
@@ -72,8 +72,8 @@ export function findGaugeIssue(spec: GaugeSpec): GaugeIssue | undefined {
   if (spec.kind === 'block') return spec.sizes.length === 0 ? { code: 'noSizes' } : undefined;
   if (spec.kind === 'bar') return findBarIssue(spec);
   const { stepsMm } = spec;
-  if (stepsMm.length < RUNGS.least || stepsMm.length > RUNGS.most)
-    return { code: 'rungCount', count: stepsMm.length, ...RUNGS };
+  if (stepsMm.length < GAP_STEPS.least || stepsMm.length > GAP_STEPS.most)
+    return { code: 'rungCount', count: stepsMm.length, ...GAP_STEPS };
   if (stepsMm.some((mm, i) => i > 0 && !(mm > stepsMm[i - 1]))) return { code: 'rungOrder' };
   const range = spec.kind === 'joint' ? [0.02, 2] : spec.kind === 'pocket' ? [0.3, 60] : [0.5, 40];
   const bad = stepsMm.find((mm) => !(mm >= range[0] && mm <= range[1]));
@@ -87,11 +87,11 @@ export function findGaugeIssue(spec: GaugeSpec): GaugeIssue | undefined {
     : { code: 'pinSize', mm: spec.pinMm, leastMm, mostMm };
 }
 
-const LADDER_MM = { high: 7, deep: 14, wall: 4 } as const;
+const GAP_TEST_MM = { high: 7, deep: 14, wall: 4 } as const;
 
 /** Returns one step of a test of plain sizes, with its number cut into the front edge. */
-function plainRung(kind: 'pocket' | 'hole' | 'pin', mm: number, rung: number): Piece {
-  const { high, deep, wall } = LADDER_MM;
+function plainGapStep(kind: 'pocket' | 'hole' | 'pin', mm: number, rung: number): Piece {
+  const { high, deep, wall } = GAP_TEST_MM;
   const side = Math.max(mm + 2 * wall, 11);
   const feature = `step ${rung}, ${mm}`;
   const overlap = 6;
@@ -183,7 +183,7 @@ function layOutGauge(spec: GaugeSpec): PlacedPiece[] {
   const pieces = spec.stepsMm.map((mm, i) =>
     spec.kind === 'joint'
       ? jointPiece(spec.joint, spec.direction, { pinMm: spec.pinMm, gapMm: mm, rung: i + 1 })
-      : plainRung(spec.kind, mm, i + 1),
+      : plainGapStep(spec.kind, mm, i + 1),
   );
   return setInRows(pieces, STRIP_MM);
 }

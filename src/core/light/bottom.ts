@@ -1,6 +1,6 @@
 import { EDGE_SLOPE } from '@/core/signature';
 import { depthAt, type WorkingCurve } from './working-curve';
-import { edgeAt, learnEdgeLaw } from './trim';
+import { edgeAt, learnEdgeLaw } from './exposure-change';
 
 /**
  * A measured elephant's foot: flare of the first layers on each face, mm, and the exposures of bottom and normal

@@ -10,14 +10,14 @@ export {
   readBracket,
 } from './bracket';
 export {
-  chooseLever,
-  compareLevers,
-  type Lever,
-  type LeverAsk,
-  LEVERS,
-  type LeverSize,
-  type LeverWorth,
-} from './levers';
+  chooseCorrectionMethod,
+  compareCorrectionMethods,
+  type CorrectionMethod,
+  type CorrectionMethodAsk,
+  CORRECTION_METHODS,
+  type CorrectionMethodSize,
+  type CorrectionMethodWorth,
+} from './correction-methods';
 export {
   answersForLayer,
   equalOvercure,
@@ -35,10 +35,10 @@ export {
   leastExposure,
   learnEdgeLaw,
   slopeOf,
-  type TrimAsk,
-  type TrimIssue,
-  trimStep,
-  type TrimStep,
+  type ExposureChangeAsk,
+  type ExposureChangeIssue,
+  stepOfExposureChange,
+  type ExposureChangeStep,
   zeroRatio,
-} from './trim';
+} from './exposure-change';
 export { depthAt, fitWorkingCurve, type Strip, type StripIssue, type WorkingCurve } from './working-curve';

@@ -1,5 +1,5 @@
 import { fail, ok, type Result } from '@/core/result';
-import type { EdgeObservation } from './trim';
+import type { EdgeObservation } from './exposure-change';
 
 /** A wall read against what was drawn; mm. */
 export interface WallRead {

@@ -10,7 +10,7 @@ export {
   MOST_FEATURE_FACETS,
 } from './features';
 export { measureFeature, type MeasureIssue } from './measure';
-export { type Mend, mendMesh, type MendOptions } from './mend';
+export { type Repair, repairMesh, type RepairOptions } from './repair';
 export { type Bounds, boundsOf, facetVector, type Mesh, type Point } from './mesh';
 export {
   type AnchoredFeature,

@@ -1,5 +1,5 @@
 import { deflectionAt, type HeatPoint } from './deflection';
-import { provenHeat, provenQuote, type Proof, type ProvenHeat } from './proof';
+import { provenHeat, provenQuote, type ResinTest, type ProvenHeat } from './resin-test';
 import type { PropertyId } from './properties';
 import { HIGH_TEST_MPA, LOW_TEST_MPA, quotesThatCount, type Quote, type ResinSheet } from './sheet';
 import { viscosityAt, type ViscosityBounds } from './viscosity';
@@ -8,7 +8,7 @@ import { viscosityAt, type ViscosityBounds } from './viscosity';
 export interface ResinFile {
   readonly name: string;
   readonly sheet: ResinSheet;
-  readonly proofs: readonly Proof[];
+  readonly proofs: readonly ResinTest[];
 }
 
 /** Ends between which a value lies as far as anybody knows. */

@@ -21,16 +21,16 @@ export {
   strengthOfResin,
 } from './evidence';
 export { type CardStep, CLEAR, type PartFacts, processCard } from './process-card';
-export { DEFAULT_SCHOOLS, type School, SCHOOLS, type Schools } from './schools';
+export { DEFAULT_PRACTICES, type Practice, PRACTICES, type Practices } from './practices';
 export {
-  type Proof,
-  PROOF_KINDS,
-  type ProofIssue,
-  type ProofKind,
-  type ProofResult,
-  type ProofTest,
-  workOutProof,
-} from './proof';
+  type ResinTest,
+  RESIN_TEST_KINDS,
+  type ResinTestIssue,
+  type ResinTestKind,
+  type ResinTestResult,
+  type ResinTestData,
+  workOutResinTest,
+} from './resin-test';
 export { isProperty, PROPERTIES, PROPERTY_IDS, type PropertyFacts, type PropertyId } from './properties';
 export { COST_FACTS, type CostFacts, nearestResins, type Ranked, rankResins } from './rank';
 export {

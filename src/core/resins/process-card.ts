@@ -1,7 +1,7 @@
 import { BRITTLE_BELOW } from '@/core/fits';
 import { secondsToCool } from '@/core/run';
 import { type Evidence, evidenceOf, type ResinFile } from './evidence';
-import type { Schools } from './schools';
+import type { Practices } from './practices';
 import type { WashLiquid } from './sheet';
 
 /** One step of handling a resin, in the order of the work, with its numbers. */
@@ -10,12 +10,12 @@ export type CardStep =
   | { readonly step: 'warm'; readonly toC: number }
   | {
       readonly step: 'drip';
-      readonly how: Exclude<Schools['excessResin'], 'straight'>;
+      readonly how: Exclude<Practices['excessResin'], 'straight'>;
       readonly minutes: number;
     }
   | {
       readonly step: 'unload';
-      readonly how: Schools['release'];
+      readonly how: Practices['release'];
       /** The part is too thin for the shop practice. */
       readonly overruled: boolean;
     }
@@ -25,14 +25,14 @@ export type CardStep =
       readonly minutes: number;
       readonly why: 'house' | 'sheet' | 'unstated';
       readonly crevices: number;
-      readonly method: Schools['washMethod'];
-      readonly on: Schools['washOn'];
+      readonly method: Practices['washMethod'];
+      readonly on: Practices['washOn'];
     }
   | {
       readonly step: 'dry';
       readonly minutes: number;
       readonly crevices: number;
-      readonly how: Schools['drying'];
+      readonly how: Practices['drying'];
     }
   | {
       readonly step: 'supports';
@@ -58,7 +58,7 @@ export type CardStep =
     }
   | { readonly step: 'assemble'; readonly at: 'green' | 'cured'; readonly overruled: boolean }
   | { readonly step: 'coat'; readonly for: readonly string[] }
-  | { readonly step: 'vat'; readonly how: Exclude<Schools['vatAfter'], 'calendar'> };
+  | { readonly step: 'vat'; readonly how: Exclude<Practices['vatAfter'], 'calendar'> };
 
 /** Usual times where a datasheet states none. */
 const USUAL = { shakeS: 60, coolMin: 20 } as const;
@@ -101,7 +101,7 @@ const COATED_FOR = ['skin', 'mouth', 'food'];
  * quarter of the way from floor to ceiling, long three quarters. With the floor alone it is the floor; with the ceiling
  * alone it is half of it and marked as a guess, because at the ceiling a part is yellow and brittle.
  */
-export function processCard(resin: ResinFile, schools: Schools, part: PartFacts = {}): CardStep[] {
+export function processCard(resin: ResinFile, schools: Practices, part: PartFacts = {}): CardStep[] {
   const evidence = evidenceOf(resin);
   const value = (property: Parameters<typeof evidence.of>[0]) => evidence.of(property)?.value;
   const elongation = value('elongation');
@@ -132,7 +132,7 @@ export function processCard(resin: ResinFile, schools: Schools, part: PartFacts 
 /** What the steps of a card are made of. */
 interface Known {
   readonly evidence: Evidence;
-  readonly schools: Schools;
+  readonly schools: Practices;
   readonly part: PartFacts;
   readonly brittle: boolean | undefined;
 }
@@ -210,7 +210,7 @@ function coatStep({ evidence, schools, part: { claims = [] } }: Known): CardStep
 /** The reason of a coat that only makes a clear part clearer. */
 export const CLEAR = 'clearness';
 
-function cureMinutes(school: Schools['cure'], floorMin?: number, ceilingMin?: number): number | undefined {
+function cureMinutes(school: Practices['cure'], floorMin?: number, ceilingMin?: number): number | undefined {
   if (ceilingMin === undefined) return floorMin;
   if (floorMin === undefined) return ceilingMin / 2;
   return floorMin + (school === 'short' ? 0.25 : 0.75) * Math.max(0, ceilingMin - floorMin);

@@ -1,4 +1,4 @@
-import type { Proof } from './proof';
+import type { ResinTest } from './resin-test';
 import type { ResinSheet } from './sheet';
 
 /** A component of a blend, by the name of its resin. */
@@ -22,7 +22,7 @@ export interface ShelfEntry {
   readonly sheet: ResinSheet;
   /** Its parts when it is a blend. */
   readonly blend?: readonly RecipePart[];
-  readonly proofs: readonly Proof[];
+  readonly proofs: readonly ResinTest[];
   readonly bottles: readonly Bottle[];
 }
 

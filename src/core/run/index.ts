@@ -73,6 +73,6 @@ export {
   type Way,
   type WayAsk,
   type WayMachine,
-  type WayPose,
+  type WayOrientation,
   type WayRates,
 } from './ways';

@@ -21,7 +21,7 @@ export interface WayMachine {
 }
 
 /** A way for the part to stand. */
-export interface WayPose {
+export interface WayOrientation {
   readonly name: string;
   /** It stands so now. */
   readonly isCurrent: boolean;
@@ -43,7 +43,7 @@ export interface WayRates {
 
 export interface WayAsk {
   readonly machines: readonly WayMachine[];
-  readonly poses: readonly WayPose[];
+  readonly poses: readonly WayOrientation[];
   /** Layer heights to look at beside those of the profiles, mm. */
   readonly layersMm: readonly number[];
   /** Good pieces that are wanted. */
@@ -69,7 +69,7 @@ type Count = 'asked' | 'sure' | 'full' | 'stacked';
 /** One way of making a job, with what it takes and what comes of it. */
 export interface Way {
   readonly machine: WayMachine;
-  readonly pose: WayPose;
+  readonly pose: WayOrientation;
   readonly layerMm: number;
   readonly copies: number;
   readonly count: Count;
@@ -131,7 +131,11 @@ const atLeast = (shares: readonly number[], good: number) =>
   shares.slice(good).reduce((sum, share) => sum + share, 0);
 
 /** Returns how many copies of an orientation fit on the plate of a printer; 0 if it does not fit at all. */
-function roomFor({ bed, profileId }: WayMachine, { footprintMm, heightMm }: WayPose, gapMm: number): number {
+function roomFor(
+  { bed, profileId }: WayMachine,
+  { footprintMm, heightMm }: WayOrientation,
+  gapMm: number,
+): number {
   if (heightMm > bed.heightMm) return 0;
   const [widthMm, depthMm] = footprintMm;
   const thing = { id: profileId, widthMm, depthMm, copies: MOST_COPIES };
@@ -157,7 +161,7 @@ function countsOf(
 }
 
 /** Returns how many parts of an orientation fit on top of each other in a printer. */
-function stackOf({ stackUpTo, gapMm }: WayAsk, { bed }: WayMachine, { heightMm }: WayPose): number {
+function stackOf({ stackUpTo, gapMm }: WayAsk, { bed }: WayMachine, { heightMm }: WayOrientation): number {
   return Math.max(1, Math.min(stackUpTo, Math.floor((bed.heightMm + gapMm) / (heightMm + gapMm))));
 }
 
@@ -165,7 +169,7 @@ function stackOf({ stackUpTo, gapMm }: WayAsk, { bed }: WayMachine, { heightMm }
 function stackedOf(
   ask: WayAsk,
   machine: WayMachine,
-  { pose, room }: { readonly pose: WayPose; readonly room: number },
+  { pose, room }: { readonly pose: WayOrientation; readonly room: number },
 ): (readonly [Count, number])[] {
   const stack = stackOf(ask, machine, pose);
   return stack > 1 && ask.good > room ? [['stacked', Math.min(MOST_COPIES, room * stack)]] : [];
@@ -173,7 +177,12 @@ function stackedOf(
 
 function wayOf(
   ask: WayAsk,
-  { machine, pose, layerMm, room }: { machine: WayMachine; pose: WayPose; layerMm: number; room: number },
+  {
+    machine,
+    pose,
+    layerMm,
+    room,
+  }: { machine: WayMachine; pose: WayOrientation; layerMm: number; room: number },
   [count, copies]: readonly [Count, number],
 ): Omit<Way, 'isBest'> {
   const { rates, attended, volumeMm3, supportShare, lossShare, sizes, commonShare, good } = ask;

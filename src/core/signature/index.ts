@@ -55,11 +55,11 @@ export {
   contradiction,
   DEFAULT_SHARES,
   type Kin,
-  priorFromRelatives,
-  type Relative,
+  priorFromRelatedProfiles,
+  type RelatedProfile,
   type ShareTable,
-  weightOfRelatives,
-} from './relatives';
+  weightOfRelatedProfiles,
+} from './related-profiles';
 export { type CheckReading, type Instruments, type SignatureReading } from './reading';
 export { reportSignature, type SignatureReport, type SignatureSummary, summariseSignature } from './report';
 export { foreseeChange } from './foresee-change';

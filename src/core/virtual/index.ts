@@ -1,7 +1,7 @@
 export { bendBar } from './bench-bar';
 export { drawCaliper, readCaliper, type VirtualCaliper } from './caliper';
 export { wordOfClearance } from './hand';
-export { chanceToFree, drawBridging, printedGapOf, touchRung } from './joint';
+export { chanceToFree, drawBridging, printedGapOf, touchGapStep } from './joint';
 export { depthOfLight, edgeGrowthOf, exposedBy, footOf, holds, stripThickness } from './light';
 export { curedWall, lonelyEdgeGrowth, openSlot } from './optics';
 export { lawfulSize, type PlacedFeature, printFeature } from './print';

@@ -1,4 +1,4 @@
-import type { GapDirection, RungOutcome } from '@/core/fits';
+import type { GapDirection, GapStepOutcome } from '@/core/fits';
 import type { FeatureKind } from '@/core/metrology';
 import type { SeededRandom } from '@/core/numerics';
 import { lawfulSize } from './print';
@@ -38,7 +38,7 @@ export function chanceToFree({ limitMm, widthMm }: Bridging, printedMm: number):
 const SLOPPY_OVER_MM = 0.16;
 
 /** Returns what a hand finds at one step of a printed gap test. */
-export function touchRung(bridging: Bridging, printedMm: number, random: SeededRandom): RungOutcome {
+export function touchGapStep(bridging: Bridging, printedMm: number, random: SeededRandom): GapStepOutcome {
   const free = random.uniform() < chanceToFree(bridging, printedMm);
   if (!free) return printedMm > bridging.limitMm - 2 * bridging.widthMm ? 'stiff' : 'fused';
   return printedMm > bridging.limitMm + SLOPPY_OVER_MM ? 'sloppy' : 'free';

@@ -1,5 +1,5 @@
 import { index, integer, real, sqliteTable, text } from 'drizzle-orm/sqlite-core';
-import type { Finding, Stance } from '@/core/findings';
+import type { Finding, PrintSetup } from '@/core/findings';
 import { jobs } from './jobs';
 
 /** What a look at the layers found, on which file standing how; the newest of a job counts. */
@@ -12,7 +12,7 @@ export const checks = sqliteTable(
       .references(() => jobs.id),
     /** File that was read, by its hash; built parts by what they are built from. */
     source: text().notNull(),
-    stance: text({ mode: 'json' }).$type<Stance>().notNull(),
+    stance: text({ mode: 'json' }).$type<PrintSetup>().notNull(),
     layerMm: real().notNull(),
     findings: text({ mode: 'json' }).$type<readonly Finding[]>().notNull(),
     at: integer({ mode: 'timestamp_ms' }).notNull(),

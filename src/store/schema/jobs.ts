@@ -1,5 +1,5 @@
 import { index, integer, real, sqliteTable, text } from 'drizzle-orm/sqlite-core';
-import type { Stance } from '@/core/findings';
+import type { PrintSetup } from '@/core/findings';
 import type { Point } from '@/core/mesh';
 import type { FitClasses, Material, Ruin, Wish } from '@/core/fits';
 import type { GaugeSpec } from '@/core/gauges';
@@ -63,7 +63,7 @@ export const jobs = sqliteTable('jobs', {
   createdAt: integer({ mode: 'timestamp_ms' }).notNull(),
   archivedAt: integer({ mode: 'timestamp_ms' }),
   /** How the part will stand on the plate; null until it is asked. */
-  stance: text({ mode: 'json' }).$type<Stance>(),
+  stance: text({ mode: 'json' }).$type<PrintSetup>(),
   /** Counts changes of the job and its features, so that a second window notices. */
   revision: integer().notNull().default(1),
 });

@@ -1,5 +1,5 @@
 import { index, integer, real, sqliteTable, text } from 'drizzle-orm/sqlite-core';
-import type { CareKind, Cause, ClearingStep, FailureKind, TestName } from '@/core/log';
+import type { MaintenanceKind, Cause, ClearingStep, FailureKind, TestName } from '@/core/log';
 import { printers } from './equipment';
 import { runPieces, runs } from './runs';
 
@@ -60,7 +60,7 @@ export const careDone = sqliteTable(
     printerId: integer()
       .notNull()
       .references(() => printers.id),
-    kind: text().$type<CareKind>().notNull(),
+    kind: text().$type<MaintenanceKind>().notNull(),
     /** What a check showed; care that is no check is well once it is done. */
     isWell: integer({ mode: 'boolean' }).notNull().default(true),
     note: text().notNull().default(''),

@@ -1,5 +1,5 @@
 import { index, integer, real, sqliteTable, text } from 'drizzle-orm/sqlite-core';
-import type { RungOutcome } from '@/core/fits';
+import type { GapStepOutcome } from '@/core/fits';
 import type { Jaw, PartState, ReadAs } from '@/core/metrology';
 import type { FitWord } from '@/core/signature';
 import { prints } from './attempts';
@@ -135,7 +135,7 @@ export const rungs = sqliteTable(
       .references(() => prints.id),
     /** From 1, as notched into the gauge. */
     rung: integer().notNull(),
-    outcome: text().$type<RungOutcome>().notNull(),
+    outcome: text().$type<GapStepOutcome>().notNull(),
     state: text().$type<PartState>().notNull(),
     takenAt: integer({ mode: 'timestamp_ms' }).notNull(),
   },

@@ -1,5 +1,5 @@
 import { index, integer, real, sqliteTable, text } from 'drizzle-orm/sqlite-core';
-import type { ProofTest, RecipePart, ResinSheet } from '@/core/resins';
+import type { ResinTestData, RecipePart, ResinSheet } from '@/core/resins';
 
 /** Resins and blends. */
 export const resins = sqliteTable('resins', {
@@ -41,7 +41,7 @@ export const proofs = sqliteTable(
     resinId: integer()
       .notNull()
       .references(() => resins.id),
-    test: text({ mode: 'json' }).$type<ProofTest>().notNull(),
+    test: text({ mode: 'json' }).$type<ResinTestData>().notNull(),
     /** Day of the test, YYYY-MM-DD. */
     on: text().notNull(),
     note: text().notNull().default(''),

@@ -15,7 +15,7 @@ import {
 import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { expectOk } from '@/core/result';
-import { describeBenchTrouble, isMendedByRestore } from '@/subjects/house/shared';
+import { describeBenchTrouble, isRepairedByRestore } from '@/subjects/house/shared';
 import {
   type BenchTrouble,
   DATABASE,
@@ -170,7 +170,7 @@ describe('a start', () => {
     db.close();
     const found = trouble();
     expect(found.code).toBe(code);
-    expect(isMendedByRestore(found)).toBe(true);
+    expect(isRepairedByRestore(found)).toBe(true);
   });
 
   test('takes away what interrupted uploads and restores left, and nothing else', () => {

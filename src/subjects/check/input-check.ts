@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { CHANCES, FINDING_CODES, RISKS, type Stance, STATIONS } from '@/core/findings';
+import { CHANCES, FINDING_CODES, RISKS, type PrintSetup, STATIONS } from '@/core/findings';
 import { BOUNDS, type FeatureKind, isWithin, LONGEST_MM } from '@/core/metrology';
 import { kindFields } from '@/subjects/job/shared';
 import {
@@ -12,12 +12,12 @@ import {
 } from '@/subjects/language/shared';
 
 /** How the part will stand; on supports their height is needed. */
-export const stanceForm = z
+export const printSetupForm = z
   .object({
     stance: choiceField('Support', ['plate', 'supports', 'inFile']),
     liftMm: optionalNumber('Support height', 'length', { low: 0.1, high: 100 }),
   })
-  .transform(({ stance, liftMm }, context): Stance => {
+  .transform(({ stance, liftMm }, context): PrintSetup => {
     if (stance !== 'supports') return { kind: stance };
     if (liftMm === undefined) return refuse(context, { code: 'blank' }, 'liftMm');
     return { kind: 'supports', liftMm };

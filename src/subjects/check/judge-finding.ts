@@ -1,9 +1,9 @@
 import { fail, ok, type Result } from '@/core/result';
 import { type Db, tables } from '@/store';
 import { type JobView, partOfJob } from '@/subjects/job';
-import { noteLedger } from '@/subjects/records';
+import { recordDecision } from '@/subjects/records';
 import { lastCheck, type Verdict } from './view-check';
-import type { CheckEntry } from './words-ledger';
+import type { CheckEntry } from './words-decisions';
 import type { VerdictIssue } from './words-issues';
 
 /** Passes or waives a finding of the newest look, or opens it again; a waiver needs its reason. */
@@ -22,7 +22,7 @@ export function judgeFinding(
     tx.insert(tables.findingVerdicts)
       .values({ jobId, source: part.key, key, ...decided, at: new Date() })
       .run();
-    noteLedger<CheckEntry>(tx, jobId, 'check', { code: 'findingJudged', ...decided });
+    recordDecision<CheckEntry>(tx, jobId, 'check', { code: 'findingJudged', ...decided });
     return ok(undefined);
   });
 }

@@ -1,13 +1,13 @@
-import type { Finding, Stance } from '@/core/findings';
+import type { Finding, PrintSetup } from '@/core/findings';
 import { type Db, tables } from '@/store';
-import { noteLedger } from '@/subjects/records';
-import { lastCheck, sameStance } from './view-check';
-import type { CheckEntry } from './words-ledger';
+import { recordDecision } from '@/subjects/records';
+import { lastCheck, samePrintSetup } from './view-check';
+import type { CheckEntry } from './words-decisions';
 
 /** What a look at the layers of a file found, standing so. */
 export interface LayersFound {
   readonly source: string;
-  readonly stance: Stance;
+  readonly stance: PrintSetup;
   readonly layerMm: number;
   readonly findings: readonly Finding[];
 }
@@ -19,7 +19,7 @@ export function keepCheck(db: Db, jobId: number, found: LayersFound): void {
   if (
     before !== undefined &&
     before.source === found.source &&
-    sameStance(before.stance, found.stance) &&
+    samePrintSetup(before.stance, found.stance) &&
     keys(before.findings) === keys(found.findings)
   )
     return;
@@ -27,7 +27,7 @@ export function keepCheck(db: Db, jobId: number, found: LayersFound): void {
     tx.insert(tables.checks)
       .values({ jobId, ...found, at: new Date() })
       .run();
-    noteLedger<CheckEntry>(tx, jobId, 'check', {
+    recordDecision<CheckEntry>(tx, jobId, 'check', {
       code: 'layersRead',
       found: found.findings.length,
       couldLose: found.findings.filter(({ risk }) => risk === 'printLost').length,

@@ -1,10 +1,10 @@
 import { fail, ok, type Result } from '@/core/result';
 import { type Db } from '@/store';
 import { type JobView, notePrint, viewJob } from '@/subjects/job';
-import { noteLedger } from '@/subjects/records';
+import { recordDecision } from '@/subjects/records';
 import { listOpenLosses } from './view-check';
 import type { PrintIssue } from './words-issues';
-import type { CheckEntry } from './words-ledger';
+import type { CheckEntry } from './words-decisions';
 
 interface PrintWanted {
   readonly copies: number;
@@ -44,7 +44,7 @@ export function printAttempt(
   return db.transaction((tx) => {
     const reason = open.length > 0 ? despite : '';
     const printId = notePrint(tx, attemptId, jobId, { copies, despite: reason, place, roomC });
-    noteLedger<CheckEntry>(tx, jobId, 'check', {
+    recordDecision<CheckEntry>(tx, jobId, 'check', {
       code: 'printed',
       attempt: attempt.number,
       again: attempt.prints.length > 0,

@@ -3,10 +3,16 @@ export {
   findingsInput,
   foundFeatureForm,
   printForm,
-  stanceForm,
+  printSetupForm,
   turnInput,
 } from './input-check';
 export { CHANCE_WORDS, describeDecided, describeFinding, describeWhere, RISK_WORDS } from './words-findings';
 export { describePrintIssue, describeTurnIssue, describeVerdictIssue } from './words-issues';
-export { type CheckEntry, describeCheckEntry, describeTurn } from './words-ledger';
-export { describeFits, describePose, describeStance, SOURCE_WORDS, STATION_WORDS } from './words-stance';
+export { type CheckEntry, describeCheckEntry, describeTurn } from './words-decisions';
+export {
+  describeFits,
+  describeOrientation,
+  describePrintSetup,
+  SOURCE_WORDS,
+  STATION_WORDS,
+} from './words-print-setup';

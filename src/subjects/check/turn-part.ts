@@ -5,11 +5,11 @@ import { fail, ok, type Result } from '@/core/result';
 import { type Db, evidenceChanged, kindColumns, kindOf, queries, tables } from '@/store';
 import { keepPartFile, partOfJob, reopenedSince, standingOf, viewJob } from '@/subjects/job';
 import type { Reopened } from '@/subjects/job/shared';
-import { noteLedger } from '@/subjects/records';
+import { recordDecision } from '@/subjects/records';
 import { tellingOfCheck } from './reopened-check';
 import { keepSignatures, type Later } from '@/subjects/printing';
 import type { TurnIssue } from './words-issues';
-import type { CheckEntry, TurnedFeature } from './words-ledger';
+import type { CheckEntry, TurnedFeature } from './words-decisions';
 
 /** How a part was turned: a rotation, row by row, then a lift onto the plate, mm. */
 export interface Turn {
@@ -83,7 +83,7 @@ export function turnPart(
     });
     const seenDirections = view.job.seenDirections.map((direction) => turnPoint(rotation, direction));
     tx.update(tables.jobs).set({ seenDirections }).where(eq(tables.jobs.id, jobId)).run();
-    noteLedger<CheckEntry>(tx, jobId, 'check', { code: 'partTurned', turned, unknown });
+    recordDecision<CheckEntry>(tx, jobId, 'check', { code: 'partTurned', turned, unknown });
     return { opened, changed: evidenceChanged(tx, { jobId }) };
   });
   later(() => keepSignatures(db, changed));

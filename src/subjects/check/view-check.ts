@@ -5,14 +5,14 @@ import {
   directionOf,
   type Finding,
   limitsOf,
-  type Stance,
+  type PrintSetup,
 } from '@/core/findings';
 import type { GapDirection } from '@/core/fits';
 import type { Point } from '@/core/mesh';
 import { evidenceOf } from '@/core/resins';
 import { type Db, kindOf, tables } from '@/store';
 import { listJoints, listTriedGaps } from '@/subjects/fit';
-import { viewLadder } from '@/subjects/gauge';
+import { viewGapTest } from '@/subjects/gauge';
 import { type JobPart, basePartOfJob, type JobView, partOfJob } from '@/subjects/job';
 import { findShelved, resinFile } from '@/subjects/resin';
 
@@ -29,7 +29,7 @@ interface JudgedFinding extends Finding {
 
 interface CheckView {
   readonly part?: JobPart;
-  readonly stance?: Stance;
+  readonly stance?: PrintSetup;
   readonly limits: CheckLimits;
   readonly critical: readonly Point[];
   /** What was decided of findings on this file, by key. */
@@ -39,11 +39,11 @@ interface CheckView {
 }
 
 /** Gap that a gap test of this profile found to stay open, between walls or below a roof, mm. */
-function ladderGap(db: Db, profileId: number, direction: GapDirection): number | undefined {
+function gapTestGap(db: Db, profileId: number, direction: GapDirection): number | undefined {
   const rungs = listTriedGaps(db).filter(
     (rung) => rung.profileId === profileId && rung.direction === direction,
   );
-  return rungs.length === 0 ? undefined : viewLadder(rungs).summary.recommendedMm;
+  return rungs.length === 0 ? undefined : viewGapTest(rungs).summary.recommendedMm;
 }
 
 /** Smallest detail that the sheet of a resin promises, and the support tip that it asks for, mm. */
@@ -71,8 +71,8 @@ function limitsOfJob(db: Db, { job, profile }: JobView, rules: CheckRules): Chec
       layerSeconds: printer?.layerSeconds ?? undefined,
       rooms: printer?.rooms ?? {},
       ...(profile === undefined ? {} : detailOf(db, profile.resin.id)),
-      ladderGapMm: profile && ladderGap(db, profile.profile.id, 'plane'),
-      ladderRoofMm: profile && ladderGap(db, profile.profile.id, 'height'),
+      ladderGapMm: profile && gapTestGap(db, profile.profile.id, 'plane'),
+      ladderRoofMm: profile && gapTestGap(db, profile.profile.id, 'height'),
       jointGapsMm: joints.map(({ gapMm, scale }) => gapMm * scale),
       jointRoofsMm: joints.flatMap(({ heightGapMm, scale }) =>
         heightGapMm === null ? [] : heightGapMm * scale,
@@ -98,7 +98,8 @@ function verdictsOn(db: Db, jobId: number, source: string): CheckView['verdicts'
   return verdicts;
 }
 
-export const sameStance = (a: Stance, b: Stance): boolean => JSON.stringify(a) === JSON.stringify(b);
+export const samePrintSetup = (a: PrintSetup, b: PrintSetup): boolean =>
+  JSON.stringify(a) === JSON.stringify(b);
 
 export function lastCheck(db: Db, jobId: number) {
   const { checks } = tables;
@@ -109,7 +110,7 @@ export function lastCheck(db: Db, jobId: number) {
 function standingCheck(db: Db, { job }: JobView, part: JobPart | undefined): CheckView['last'] {
   const last = lastCheck(db, job.id);
   if (last === undefined || last.source !== part?.key) return undefined;
-  if (job.stance === null || !sameStance(last.stance, job.stance)) return undefined;
+  if (job.stance === null || !samePrintSetup(last.stance, job.stance)) return undefined;
   const verdicts = verdictsOn(db, job.id, part.key);
   return {
     at: last.at,

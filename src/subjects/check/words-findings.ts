@@ -1,6 +1,6 @@
 import { type Chance, type Clock, type Finding, momentOf, type Risk } from '@/core/findings';
 import { formatMm } from '@/subjects/language/shared';
-import { STATION_WORDS } from './words-stance';
+import { STATION_WORDS } from './words-print-setup';
 
 const plural = (count: number, one: string, many: string) => `${count} ${count === 1 ? one : many}`;
 

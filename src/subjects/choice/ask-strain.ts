@@ -2,12 +2,12 @@ import { eq } from 'drizzle-orm';
 import { elongationForPress, elongationForSnap } from '@/core/fits';
 import { fail, ok, type Result } from '@/core/result';
 import { type Db, queries, tables } from '@/store';
-import { bumpRevision, noteLedger } from '@/subjects/records';
+import { bumpRevision, recordDecision } from '@/subjects/records';
 import type { Reopened } from '@/subjects/job/shared';
 import { reopenedResin, resinStanding } from './reopened-resin';
 import { dropOvertaken } from './drop-overtaken';
 import { requirementFromNeed } from './requirement-of';
-import type { ChoiceEntry } from './words-ledger';
+import type { ChoiceEntry } from './words-decisions';
 import type { ChoiceIssue } from './words-requirement';
 
 /** A strain that a fit puts into the printed part. */
@@ -36,7 +36,7 @@ export function askStrain(db: Db, jobId: number, asked: StrainAsked): Result<Str
       .run();
     dropOvertaken(tx, jobId, before);
     const { kind, strain } = asked;
-    noteLedger<ChoiceEntry>(tx, jobId, 'fit', { code: 'strainAsked', kind, strain, elongation });
+    recordDecision<ChoiceEntry>(tx, jobId, 'fit', { code: 'strainAsked', kind, strain, elongation });
     bumpRevision(tx, jobId);
     return ok({ elongation, opened: reopenedResin(tx, jobId, standing) });
   });

@@ -4,8 +4,8 @@ import { type Db, queries, tables } from '@/store';
 import { refit, reopenedSince, standingOf } from '@/subjects/job';
 import type { Reopened } from '@/subjects/job/shared';
 import { createProfile } from '@/subjects/printing';
-import { bumpRevision, noteLedger } from '@/subjects/records';
-import type { ChoiceEntry } from './words-ledger';
+import { bumpRevision, recordDecision } from '@/subjects/records';
+import type { ChoiceEntry } from './words-decisions';
 import { viewChoice } from './view-choice';
 import type { ChoiceIssue } from './words-requirement';
 
@@ -66,7 +66,7 @@ export function chooseResin(db: Db, jobId: number, pick: ResinPick): Result<Resi
       found: found && { verdict: found.verdict, checks: found.checks },
       reason: pick.reason,
     };
-    noteLedger(tx, jobId, 'resin', entry);
+    recordDecision(tx, jobId, 'resin', entry);
     bumpRevision(tx, jobId);
     return ok({ name: resin.name, opened });
   });

@@ -2,7 +2,7 @@ import type { Change } from '@/core/resins';
 import { formatMm, percent, round } from '@/subjects/language/shared';
 import { describeAsked } from './words-verdict';
 
-const PROOF_WAYS = {
+const RESIN_TEST_WAYS = {
   bend: 'test a bar with weights (stiffness)',
   break: 'bend a bar until it breaks, with eye protection',
   bath: 'hang a loaded bar in hot water and heat it in steps',
@@ -46,7 +46,7 @@ export function describeChange(change: Change): string {
     case 'nothing':
       return `nothing can change this: ${describeAsked(change.requirement)} is a property of the resin`;
     case 'prove':
-      return `test it: ${PROOF_WAYS[change.by]}`;
+      return `test it: ${RESIN_TEST_WAYS[change.by]}`;
     case 'askSupplier':
       return `ask the supplier for: ${describeAsked(change.requirement)}`;
   }

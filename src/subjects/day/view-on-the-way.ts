@@ -1,5 +1,5 @@
 import { groupBy } from '@/core/group-by';
-import { type CardStep, processCard, type Schools } from '@/core/resins';
+import { type CardStep, processCard, type Practices } from '@/core/resins';
 import { type Db, queries } from '@/store';
 import { findShelved, resinFile } from '@/subjects/resin';
 
@@ -26,7 +26,7 @@ const LONGEST_DAYS = 14;
 const DAY_MS = 86_400_000;
 
 /** What came off a printer and was not read yet, those of one plate that are equally far together. */
-export function listOnTheWay(db: Db, schools: Schools, now: Date): OnTheWay[] {
+export function listOnTheWay(db: Db, schools: Practices, now: Date): OnTheWay[] {
   const prints = queries.listPrintsOnTheWay(db, new Date(now.getTime() - LONGEST_DAYS * DAY_MS));
   const cardOf = (resinId: number): readonly CardStep[] => {
     const shelved = findShelved(db, resinId);

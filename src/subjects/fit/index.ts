@@ -5,7 +5,7 @@ export { keepStrength } from './keep-strength';
 export { drawnJoints } from './drawn-joints';
 export { recordJoint } from './record-joint';
 export { removeJoint } from './remove-joint';
-export { type LadderSource } from './rungs-for-joint';
+export { type GapTestSource } from './gap-steps-for-joint';
 export { saveJoint } from './save-joint';
 export { type ChainView, type LinkInput, workOutChain } from './view-chain';
 export { type FitView, type Mate, viewFits } from './view-fits';

@@ -3,8 +3,8 @@ import type { JointOutcome } from '@/core/fits';
 import type { PartState } from '@/core/metrology';
 import { fail, ok, type Result } from '@/core/result';
 import { type Db, queries, tables } from '@/store';
-import { noteLedger } from '@/subjects/records';
-import type { FitEntry } from './words-ledger';
+import { recordDecision } from '@/subjects/records';
+import type { FitEntry } from './words-decisions';
 
 interface NewJointOutcome {
   readonly clientKey: string;
@@ -38,7 +38,7 @@ export function recordJoint(
     if (changes === 0) return ok(undefined);
     const print = tx.select().from(prints).where(eq(prints.id, wanted.printId)).get()!;
     const { outcome } = wanted;
-    noteLedger<FitEntry>(tx, jobId, 'measure', {
+    recordDecision<FitEntry>(tx, jobId, 'measure', {
       code: 'jointFound',
       name: joint.name,
       outcome,

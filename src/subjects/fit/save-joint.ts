@@ -1,8 +1,8 @@
 import { and, eq } from 'drizzle-orm';
 import type { JointKind } from '@/core/fits';
 import { type Db, tables } from '@/store';
-import { bumpRevision, noteLedger } from '@/subjects/records';
-import type { FitEntry } from './words-ledger';
+import { bumpRevision, recordDecision } from '@/subjects/records';
+import type { FitEntry } from './words-decisions';
 
 export interface JointInput {
   readonly name: string;
@@ -37,7 +37,7 @@ export function saveJoint(db: Db, jobId: number, input: JointInput, jointId?: nu
         .where(and(eq(joints.id, jointId), eq(joints.jobId, jobId)))
         .run();
     const { name, kind, gapMm, scale } = input;
-    noteLedger<FitEntry>(tx, jobId, 'fit', { code: 'jointKept', name, kind, gapMm, scale });
+    recordDecision<FitEntry>(tx, jobId, 'fit', { code: 'jointKept', name, kind, gapMm, scale });
     bumpRevision(tx, jobId);
   });
 }

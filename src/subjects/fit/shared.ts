@@ -4,5 +4,5 @@ export { describeFastening, describeFasteningReason, describeFasteningSize } fro
 export { describeIsoIssue, describePress } from './words-fit';
 export { describeWishIssue, describeWishKept } from './words-issues';
 export { describeJointFound, describeJointOutcome } from './words-joint';
-export { describeFitEntry, type FitEntry } from './words-ledger';
+export { describeFitEntry, type FitEntry } from './words-decisions';
 export { listStandardMates } from './words-standard-mates';

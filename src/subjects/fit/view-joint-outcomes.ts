@@ -1,14 +1,14 @@
 import { and, asc, eq } from 'drizzle-orm';
 import {
   chanceFree,
-  estimateLadder,
+  estimateGapTest,
   type GapDirection,
   type JointOutcome,
-  type RungOutcome,
+  type GapStepOutcome,
 } from '@/core/fits';
 import type { PartState } from '@/core/metrology';
 import { type Db, tables } from '@/store';
-import { asGapsNow, type FoundRung, listRungs } from '@/subjects/gauge';
+import { asGapsNow, type FoundGapStep, listGapSteps } from '@/subjects/gauge';
 import { isFloppyPlay } from './play-limit';
 import { type Joint, listJoints } from './view-joints';
 
@@ -86,7 +86,7 @@ export function jointsOfPrint(db: Db, jobId: number, attemptId: number, printId?
 }
 
 /** What broke while it was freed had not come free. */
-const AS_RUNG: Readonly<Record<JointOutcome, RungOutcome>> = {
+const AS_GAP_STEP: Readonly<Record<JointOutcome, GapStepOutcome>> = {
   free: 'free',
   stiff: 'stiff',
   fused: 'fused',
@@ -94,14 +94,14 @@ const AS_RUNG: Readonly<Record<JointOutcome, RungOutcome>> = {
 };
 
 /** What ladders and joints taught about coming free, one list for every question about a gap. */
-export const listTriedGaps = (db: Db): FoundRung[] =>
-  asGapsNow(db, [...listRungs(db), ...listJointRungs(db)]);
+export const listTriedGaps = (db: Db): FoundGapStep[] =>
+  asGapsNow(db, [...listGapSteps(db), ...listJointGapSteps(db)]);
 
 /**
  * Returns what printed joints taught about coming free, as gap test steps. A joint that came free had all its gaps
  * free; for one that did not, the gap that was more likely to close is taken as closed.
  */
-export function listJointRungs(db: Db): FoundRung[] {
+export function listJointGapSteps(db: Db): FoundGapStep[] {
   const { jointOutcomes, joints, drawnJoints, prints, attempts } = tables;
   const rows = db
     .select({ found: jointOutcomes, joint: joints, drawn: drawnJoints, profileId: attempts.profileId })
@@ -117,8 +117,8 @@ export function listJointRungs(db: Db): FoundRung[] {
     .all();
   const last = new Map(rows.map((row) => [`${row.found.printId}/${row.found.jointId}`, row]));
   return [...last.values()].flatMap(({ found, joint, drawn, profileId }, i) => {
-    const outcome = AS_RUNG[found.outcome];
-    const rung = (direction: GapDirection, gapMm: number): FoundRung => ({
+    const outcome = AS_GAP_STEP[found.outcome];
+    const rung = (direction: GapDirection, gapMm: number): FoundGapStep => ({
       rung: i + 1,
       printId: found.printId,
       profileId,
@@ -138,7 +138,7 @@ export function listJointRungs(db: Db): FoundRung[] {
   });
 }
 
-const UNTRIED = estimateLadder([]);
+const UNTRIED = estimateGapTest([]);
 
 function isLikelier(closedMm: number, otherMm: number): boolean {
   return chanceFree(UNTRIED, closedMm) < chanceFree(UNTRIED, otherMm);

@@ -1,13 +1,13 @@
 import { and, asc, eq, isNull } from 'drizzle-orm';
 import {
   chanceFree,
-  estimateLadder,
+  estimateGapTest,
   type GapDirection,
   isFloppy,
   jointAtScale,
   type JointDesign,
   type JointState,
-  type Ladders,
+  type GapTests,
   leastSpacing,
   offsetForGap,
   type PlayLimit,
@@ -18,12 +18,12 @@ import {
 } from '@/core/fits';
 import { mixtureMoments } from '@/core/numerics';
 import { type Db, tables } from '@/store';
-import type { FoundRung } from '@/subjects/gauge';
+import type { FoundGapStep } from '@/subjects/gauge';
 import type { JobView } from '@/subjects/job';
 import type { LearnedSignature } from '@/subjects/printing';
 import { limitOf } from './play-limit';
 import { listTriedGaps } from './view-joint-outcomes';
-import { type LadderSource, rungsFor } from './rungs-for-joint';
+import { type GapTestSource, gapStepsFor } from './gap-steps-for-joint';
 
 export type Joint = typeof tables.joints.$inferSelect;
 
@@ -46,7 +46,7 @@ export interface JointView {
   readonly joint: Joint;
   readonly design: JointDesign;
   readonly limit: PlayLimit;
-  readonly sources: Readonly<Record<GapDirection, LadderSource>>;
+  readonly sources: Readonly<Record<GapDirection, GapTestSource>>;
   readonly asDrawn: JointState;
   readonly wanted: JointPoint;
   readonly window: ScaleWindow;
@@ -65,13 +65,13 @@ export function designOf({ kind, gapMm, heightGapMm, pinMm, spanMm }: Joint): Jo
 
 const CHART_SCALES = Array.from({ length: 27 }, (_, i) => 0.4 + i * 0.1);
 
-function viewJoint(db: Db, all: readonly FoundRung[], learned: LearnedSignature, joint: Joint): JointView {
+function viewJoint(db: Db, all: readonly FoundGapStep[], learned: LearnedSignature, joint: Joint): JointView {
   const { signature } = learned;
   const design = designOf(joint);
   const limit = limitOf(joint);
-  const plane = rungsFor(db, { all, learned, joint, direction: 'plane' });
-  const height = rungsFor(db, { all, learned, joint, direction: 'height' });
-  const ladders: Ladders = { plane: estimateLadder(plane.rungs), height: estimateLadder(height.rungs) };
+  const plane = gapStepsFor(db, { all, learned, joint, direction: 'plane' });
+  const height = gapStepsFor(db, { all, learned, joint, direction: 'height' });
+  const ladders: GapTests = { plane: estimateGapTest(plane.rungs), height: estimateGapTest(height.rungs) };
   const at = (scale: number): JointPoint => {
     const state = jointAtScale(signature, ladders, design, scale);
     return { ...state, floppy: isFloppy(state, limit) };

@@ -5,8 +5,8 @@ import { optionOf, SHEETS } from '@/core/sheets';
 import { type Db, queries, tables } from '@/store';
 import { keepMateBody, type MateInput, refit, reopenedSince, standingOf, wishGround } from '@/subjects/job';
 import type { Reopened } from '@/subjects/job/shared';
-import { bumpRevision, noteLedger } from '@/subjects/records';
-import type { FitEntry } from './words-ledger';
+import { bumpRevision, recordDecision } from '@/subjects/records';
+import type { FitEntry } from './words-decisions';
 import type { WishIssue } from './words-issues';
 
 export interface WishInput {
@@ -93,7 +93,7 @@ export function wishFor(
     refit(tx, jobId);
     bumpRevision(tx, jobId);
     const { lowMm, highMm } = band.value ?? wishedClearance(input.wish, sizeMm, wishGround(tx, job).classes);
-    noteLedger<FitEntry>(tx, jobId, 'fit', {
+    recordDecision<FitEntry>(tx, jobId, 'fit', {
       code: 'wished',
       feature: feature.name,
       wish: input.wish,

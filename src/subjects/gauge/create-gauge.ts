@@ -3,8 +3,8 @@ import { expectOk, fail, ok, type Result } from '@/core/result';
 import { type Db, kindColumns, queries, tables } from '@/store';
 import { startAttempt, viewJob } from '@/subjects/job';
 import { chooseControl } from '@/subjects/printing';
-import { noteLedger } from '@/subjects/records';
-import type { GaugeEntry } from './words-ledger';
+import { recordDecision } from '@/subjects/records';
+import type { GaugeEntry } from './words-decisions';
 
 interface NewGauge {
   readonly name: string;
@@ -24,7 +24,7 @@ function drawAsItIs(db: Db, jobId: number, profileId: number): void {
   const view = viewJob(db, jobId)!;
   if (view.features.length === 0) {
     db.insert(tables.attempts).values({ jobId, number: 1, profileId, createdAt: new Date() }).run();
-    noteLedger<GaugeEntry>(db, jobId, 'correct', { code: 'gaugeDrawn' });
+    recordDecision<GaugeEntry>(db, jobId, 'correct', { code: 'gaugeDrawn' });
     return;
   }
   const drawnMm = new Map(view.features.map(({ id, targetMm }) => [id, targetMm]));

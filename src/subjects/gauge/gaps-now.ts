@@ -1,6 +1,6 @@
 import { type Db, queries } from '@/store';
 import { changesAsEvidence } from '@/subjects/printing';
-import type { FoundRung } from './view-ladder';
+import type { FoundGapStep } from './view-gap-test';
 
 /** How far an exposure that was changed since has moved gaps, mm: the gap that would come out now as this one did. */
 interface Moved {
@@ -14,7 +14,7 @@ const UNMOVED: Moved = { mm: 0, sdMm: 0 };
 function movedSince(
   changes: ReturnType<typeof changesAsEvidence>,
   from: number,
-): Record<FoundRung['direction'], Moved> {
+): Record<FoundGapStep['direction'], Moved> {
   const later = changes.slice(from).flatMap(({ moved }) => moved ?? []);
   const sum = (name: 'edge' | 'zSupported', walls: number): Moved =>
     later.reduce(
@@ -31,7 +31,7 @@ function movedSince(
  * Returns gaps tested before an exposure change as gaps of today: edges have moved since, by the known amount and with
  * its uncertainty. Others stay unchanged.
  */
-export function asGapsNow(db: Db, rungs: readonly FoundRung[]): FoundRung[] {
+export function asGapsNow(db: Db, rungs: readonly FoundGapStep[]): FoundGapStep[] {
   const profiles = [...new Set(rungs.map(({ profileId }) => profileId))];
   const eras = new Map(profiles.map((id) => [id, erasOf(db, id)]));
   return rungs.map((rung) => {

@@ -2,8 +2,14 @@ import 'server-only';
 
 export { blockForJob, foreseeBlock, type BlockGain } from './block-for-job';
 export { createGauge } from './create-gauge';
-export { recordRung } from './record-rung';
-export { tryAllRungs } from './try-all-rungs';
+export { recordGapStep } from './record-gap-step';
+export { tryAllGapSteps } from './try-all-gap-steps';
 export { glanceAtGauges } from './view-gauges';
 export { asGapsNow } from './gaps-now';
-export { type FoundRung, type LadderView, listRungs, rungsOfPrint, viewLadder } from './view-ladder';
+export {
+  type FoundGapStep,
+  type GapTestView,
+  listGapSteps,
+  gapStepsOfPrint,
+  viewGapTest,
+} from './view-gap-test';

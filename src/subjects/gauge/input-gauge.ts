@@ -1,20 +1,20 @@
 import { z } from 'zod';
-import { RUNG_OUTCOMES } from '@/core/fits';
+import { GAP_STEP_OUTCOMES } from '@/core/fits';
 import { GAUGE_CHOICES } from '@/core/gauges';
 import { PART_STATES } from '@/core/metrology';
 import { choiceField, idField, optionalId, optionalNumber, textField } from '@/subjects/language/shared';
 
 /** What the hand found at a step, as the page sends it. */
-export const rungInput = z.object({
+export const gapStepInput = z.object({
   clientKey: z.string().min(8).max(80),
   jobId: z.int().positive(),
   printId: z.int().positive(),
   rung: z.int().min(1).max(100),
-  outcome: z.enum(RUNG_OUTCOMES),
+  outcome: z.enum(GAP_STEP_OUTCOMES),
   state: z.enum(PART_STATES),
 });
 
-export type RungInput = z.infer<typeof rungInput>;
+export type GapStepInput = z.infer<typeof gapStepInput>;
 
 /** A gauge as it is asked for; blanks take the usual ladder. A job may say what a chosen block should tell about. */
 export const gaugeForm = z

@@ -1,4 +1,4 @@
-import { type Rung, RUNG_OUTCOMES } from '@/core/fits';
+import { type GapStep, GAP_STEP_OUTCOMES } from '@/core/fits';
 import { ok, type Result } from '@/core/result';
 import {
   type CellIssue,
@@ -14,21 +14,21 @@ type OutcomesCsvIssue = CsvIssue | CellIssue;
 const COLUMNS = ['gap_mm', 'outcome'];
 
 /** Reads OUTCOMES.csv of a gap test: one step per row, in any order; a step tried twice has two rows. */
-export function parseOutcomesCsv(text: string): Result<Rung[], OutcomesCsvIssue> {
+export function parseOutcomesCsv(text: string): Result<GapStep[], OutcomesCsvIssue> {
   const table = parseTable(text, COLUMNS);
   if (!table.ok) return table;
-  const rungs: Rung[] = [];
+  const rungs: GapStep[] = [];
   for (const row of table.value) {
     const gap = readSize(row, 'gap_mm');
     if (!gap.ok) return gap;
-    const outcome = readNeeded(row, 'outcome', RUNG_OUTCOMES);
+    const outcome = readNeeded(row, 'outcome', GAP_STEP_OUTCOMES);
     if (!outcome.ok) return outcome;
     rungs.push({ gapMm: gap.value, outcome: outcome.value });
   }
   return ok(rungs);
 }
 
-export function formatOutcomesCsv(rungs: readonly Rung[]): string {
+export function formatOutcomesCsv(rungs: readonly GapStep[]): string {
   return formatTable(
     COLUMNS,
     rungs.map(({ gapMm, outcome }) => [gapMm, outcome]),

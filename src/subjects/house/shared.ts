@@ -1,5 +1,5 @@
 export { checkRulesForm, classesForm, houseForm } from './input-house';
-export { careRulesForm, type HouseCare } from './input-care-rules';
+export { maintenanceRulesForm, type HouseMaintenance } from './input-maintenance-rules';
 export {
   type PresenceWindow,
   readWindows,
@@ -9,12 +9,12 @@ export {
   WEEKDAYS,
   writeWindows,
 } from './input-run-rules';
-export { schoolsForm } from './input-schools';
+export { practicesForm } from './input-practices';
 export { SHARED_BY, sharesForm } from './input-shares';
 export { describeLiquid } from './words-liquids';
 export { describeOriginalIssue, type OriginalIssue } from './words-originals';
 export { describeBytes, describeRestoreIssue } from './words-restore';
-export { SCHOOL_GROUPS, SCHOOL_WORDS, SIDE_WORDS } from './words-schools';
+export { PRACTICE_GROUPS, PRACTICE_WORDS, SIDE_WORDS } from './words-practices';
 export { AT_MACHINE_WORDS } from './words-sharing';
 export { describeStorageTrouble, type StorageTrouble } from './words-storage';
-export { describeBenchTrouble, isMendedByRestore } from './words-trouble';
+export { describeBenchTrouble, isRepairedByRestore } from './words-trouble';

@@ -3,10 +3,10 @@ import { CHECK_RULES, type CheckRules } from '@/core/findings';
 import { FIT_CLASSES_AT_10MM, type FitClasses } from '@/core/fits';
 import type { CauseEdits } from '@/core/log';
 import type { DecisionRule } from '@/core/metrology';
-import { DEFAULT_SCHOOLS, type Schools, type WashLiquid } from '@/core/resins';
+import { DEFAULT_PRACTICES, type Practices, type WashLiquid } from '@/core/resins';
 import { DEFAULT_SHARES, type ShareTable } from '@/core/signature';
 import { type Db, tables } from '@/store';
-import { HOUSE_CARE, type HouseCare } from './input-care-rules';
+import { HOUSE_MAINTENANCE, type HouseMaintenance } from './input-maintenance-rules';
 import { RUN_DEFAULTS, type RunRules } from './input-run-rules';
 
 /** Settings of this workshop. */
@@ -19,7 +19,7 @@ export interface HouseRules {
   /** Clearance of each fit at 10 mm. */
   readonly fitClasses: FitClasses;
   /** The side this shop is on where practice differs. */
-  readonly schools: Schools;
+  readonly schools: Practices;
   /** Wash liquids at hand; none named: any can be had. */
   readonly liquids: readonly WashLiquid[];
   /** Temperature of the room in which it is printed, °C; null when it is not asked for. */
@@ -35,7 +35,7 @@ export interface HouseRules {
   /** When somebody is there, what hours and resin cost, how close pieces may lie. */
   readonly run: RunRules;
   /** After how much of what a printer is cared for. */
-  readonly care: HouseCare;
+  readonly care: HouseMaintenance;
   /** Where this workshop uses other chances for failures than the defaults. */
   readonly causes: CauseEdits;
 }
@@ -45,7 +45,7 @@ export const HOUSE_DEFAULTS: HouseRules = Object.freeze({
   letterKeys: true,
   decisionRule: 'guarded',
   fitClasses: FIT_CLASSES_AT_10MM,
-  schools: DEFAULT_SCHOOLS,
+  schools: DEFAULT_PRACTICES,
   liquids: [],
   roomC: null,
   caliperDays: 90,
@@ -53,7 +53,7 @@ export const HOUSE_DEFAULTS: HouseRules = Object.freeze({
   shares: DEFAULT_SHARES,
   check: CHECK_RULES,
   run: RUN_DEFAULTS,
-  care: HOUSE_CARE,
+  care: HOUSE_MAINTENANCE,
   causes: {},
 });
 

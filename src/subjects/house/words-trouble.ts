@@ -39,6 +39,6 @@ export function describeBenchTrouble({ code, path, reason }: TroubleFacts): stri
 }
 
 /** Returns whether restoring another workshop helps. */
-export function isMendedByRestore({ code }: TroubleFacts): boolean {
+export function isRepairedByRestore({ code }: TroubleFacts): boolean {
   return code !== 'cannotWrite' && code !== 'inUse';
 }

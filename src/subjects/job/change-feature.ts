@@ -2,7 +2,7 @@ import { and, eq } from 'drizzle-orm';
 import { type FeatureKind, sameKind } from '@/core/metrology';
 import { fail, ok, type Result } from '@/core/result';
 import { type Db, evidenceChanged, kindColumns, kindOf, queries, tables } from '@/store';
-import { bumpRevision, noteLedger } from '@/subjects/records';
+import { bumpRevision, recordDecision } from '@/subjects/records';
 import { type FeatureInput, featureValues, findInputIssue, keepMate } from './feature-input';
 import type { JobIssue } from './words-issues';
 import { NO_WISH } from './limits-of-wish';
@@ -10,7 +10,7 @@ import { refit } from './refit-job';
 import { reopenedSince, standingOf } from './reopened';
 import { viewJob } from './view-job';
 import type { FeatureView } from './view-print';
-import type { JobEntry } from './words-ledger';
+import type { JobEntry } from './words-decisions';
 import { keepSignatures } from '@/subjects/printing';
 import type { FeatureEffect } from './words-feature-effect';
 
@@ -29,7 +29,7 @@ function viewOf(db: Db, jobId: number, featureId: number): FeatureView | undefin
 }
 
 /** A kind that was typed wrong is put right in every print that lay as the feature was said to. */
-function mendPrinted(db: Db, feature: queries.Feature, kind: FeatureKind): void {
+function repairPrinted(db: Db, feature: queries.Feature, kind: FeatureKind): void {
   const { printedFeatures } = tables;
   const before = kindOf(feature);
   if (sameKind(before, kind)) return;
@@ -70,7 +70,7 @@ export function changeFeature(
       .set({ ...values, mateId, ...(byHand ? NO_WISH : {}) })
       .where(eq(tables.features.id, featureId))
       .run();
-    if (wanted.holdsFor !== 'next') mendPrinted(tx, feature, wanted.kind);
+    if (wanted.holdsFor !== 'next') repairPrinted(tx, feature, wanted.kind);
     if (!byHand) refit(tx, jobId);
     const last = queries.listAttempts(tx, jobId).at(-1);
     if (last !== undefined && wanted.drawnMm !== undefined) {
@@ -80,7 +80,7 @@ export function changeFeature(
         .run();
     }
     bumpRevision(tx, jobId);
-    noteLedger<JobEntry>(tx, jobId, 'need', { code: 'featureChanged', name: wanted.name });
+    recordDecision<JobEntry>(tx, jobId, 'need', { code: 'featureChanged', name: wanted.name });
     return { opened: reopenedSince(tx, jobId, standing), changed: evidenceChanged(tx, { jobId }) };
   });
   keepSignatures(db, changed);

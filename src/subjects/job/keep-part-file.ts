@@ -1,8 +1,8 @@
 import { eq } from 'drizzle-orm';
 import { type Db, tables } from '@/store';
-import { bumpRevision, noteLedger } from '@/subjects/records';
+import { bumpRevision, recordDecision } from '@/subjects/records';
 import { markOvertaken } from './mark-overtaken';
-import type { JobEntry } from './words-ledger';
+import type { JobEntry } from './words-decisions';
 
 /** Stores an imported part file; it replaces a part built from sizes. */
 export function keepPartFile(db: Db, jobId: number, meshHash: string, name: string): void {
@@ -10,6 +10,6 @@ export function keepPartFile(db: Db, jobId: number, meshHash: string, name: stri
     tx.update(tables.jobs).set({ meshHash, solid: null }).where(eq(tables.jobs.id, jobId)).run();
     markOvertaken(tx, jobId);
     bumpRevision(tx, jobId);
-    noteLedger<JobEntry>(tx, jobId, 'need', { code: 'partBroughtIn', name });
+    recordDecision<JobEntry>(tx, jobId, 'need', { code: 'partBroughtIn', name });
   });
 }

@@ -7,5 +7,5 @@ export {
   describeStartIssue,
   type StartIssue,
 } from './words-issues';
-export { describeJobEntry, type JobEntry } from './words-ledger';
+export { describeJobEntry, type JobEntry } from './words-decisions';
 export { describeReopened, describeReopenedJobs, type Reopened } from './words-reopened';

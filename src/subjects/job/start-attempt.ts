@@ -1,8 +1,8 @@
-import type { JobEntry } from './words-ledger';
+import type { JobEntry } from './words-decisions';
 import { assessFit } from '@/core/fits';
 import { fail, ok, type Result } from '@/core/result';
 import { type Db, tables, targetOf } from '@/store';
-import { noteLedger } from '@/subjects/records';
+import { recordDecision } from '@/subjects/records';
 import { drawOptions, roundDrawn } from './drawn-sizes';
 import type { JobView } from './view-job';
 import type { StartIssue } from './words-issues';
@@ -78,7 +78,7 @@ export function startAttempt(db: Db, view: JobView, wanted: NewAttempt): Result<
       tx.insert(tables.drawnJoints)
         .values({ attemptId: attempt.id, ...joint })
         .run();
-    noteLedger<JobEntry>(tx, job.id, 'correct', {
+    recordDecision<JobEntry>(tx, job.id, 'correct', {
       code: 'attemptDrawn',
       number,
       sizesMm,

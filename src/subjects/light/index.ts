@@ -5,4 +5,10 @@ export { deriveProfile } from './derive-profile';
 export { keepGauge, printSimulatedGauges, takeBackGauge } from './keep-gauge';
 export { type BracketView, type GaugeView, viewBracket } from './view-bracket';
 export { type BottomView, viewBottom } from './view-bottom';
-export { type LightRelative, type LightView, type StripView, type TrimView, viewLight } from './view-light';
+export {
+  type LightRelatedProfile,
+  type LightView,
+  type StripView,
+  type ExposureChangeView,
+  viewLight,
+} from './view-light';

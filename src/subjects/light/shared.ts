@@ -12,14 +12,14 @@ export {
   UNITS,
 } from './input-light';
 export { parseStripsCsv } from './input-strips-csv';
-export { parseTrimJson } from './input-trim-json';
+export { parseExposureChangeJson } from './input-exposure-change-json';
 export {
   type DeriveIssue,
   describeDeriveIssue,
   describeBracketIssue,
   describeKeepIssue,
   describeStripIssue,
-  describeTrimIssue,
+  describeExposureChangeIssue,
   describeWallIssue,
   type KeepIssue,
 } from './words-light';

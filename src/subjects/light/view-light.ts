@@ -6,9 +6,9 @@ import {
   learnEdgeLaw,
   slopeOf,
   type StripIssue,
-  type TrimAsk,
-  type TrimStep,
-  trimStep,
+  type ExposureChangeAsk,
+  type ExposureChangeStep,
+  stepOfExposureChange,
   type WallDoubts,
   type WorkingCurve,
   zeroRatio,
@@ -30,17 +30,17 @@ export interface StripView {
 }
 
 /** What the exposure does to edges, and where they would be true. */
-export interface TrimView {
+export interface ExposureChangeView {
   readonly exposureS: number;
   /** The data of the law: one more wall is computed with it. */
-  readonly ask: TrimAsk;
+  readonly ask: ExposureChangeAsk;
   readonly doubts: WallDoubts;
   readonly edge: { readonly mean: number; readonly sd: number };
   /** Whether there is measurable edge growth. */
   readonly isTold: boolean;
   readonly slope: { readonly mean: number; readonly sd: number };
   readonly ratio: { readonly median: number; readonly low: number; readonly high: number };
-  readonly step: TrimStep;
+  readonly step: ExposureChangeStep;
   /** Below it a layer does not hold, s; undefined without strips in seconds. */
   readonly leastS?: number;
   /** Profiles of this printer and resin at other exposures, and gauges of the bracket, that were learned from. */
@@ -52,7 +52,7 @@ export interface TrimView {
 }
 
 /** A profile of the same resin on another printer: what it is exposed, and what its edges do. */
-export interface LightRelative {
+export interface LightRelatedProfile {
   readonly id: number;
   readonly name: string;
   readonly printer: string;
@@ -70,10 +70,10 @@ export interface LightView {
   /** The supplier's depth of light, mm; strips outrank it. */
   readonly quoted?: { readonly dpMm: number; readonly dpSdMm: number };
   /** The same resin on other printers. */
-  readonly relatives: readonly LightRelative[];
+  readonly relatives: readonly LightRelatedProfile[];
   readonly exposureS?: number;
   /** Undefined if its exposure is unknown. */
-  readonly trim?: TrimView;
+  readonly trim?: ExposureChangeView;
 }
 
 /** Strips say where curing begins; edges are true at about twice that, as far as one light is like another. */
@@ -124,7 +124,7 @@ function atOtherExposures(db: Db, row: queries.ProfileRow): EdgeObservation[] {
 }
 
 /** Open jobs with drawn sizes; the gaps of a gap test stay valid, they move with the edges. */
-function voidedJobs(db: Db, profileId: number): Pick<TrimView, 'voids' | 'ladders'> {
+function voidedJobs(db: Db, profileId: number): Pick<ExposureChangeView, 'voids' | 'ladders'> {
   const jobs = queries.listOpenJobsOf(db, profileId);
   return {
     voids: jobs
@@ -137,7 +137,11 @@ function voidedJobs(db: Db, profileId: number): Pick<TrimView, 'voids' | 'ladder
   };
 }
 
-function trimOf(db: Db, row: queries.ProfileRow, curve: WorkingCurve | undefined): TrimView | undefined {
+function exposureChangeOf(
+  db: Db,
+  row: queries.ProfileRow,
+  curve: WorkingCurve | undefined,
+): ExposureChangeView | undefined {
   const { exposureS } = row.profile.settings;
   if (exposureS === undefined) return undefined;
   const others = atOtherExposures(db, row);
@@ -148,7 +152,7 @@ function trimOf(db: Db, row: queries.ProfileRow, curve: WorkingCurve | undefined
   const { mean, sd } = edgeOf(db, row.profile.id);
   const gauges = edgesOfGauges(db, row.profile.id);
   const observations = [...others, ...gauges];
-  const ask: TrimAsk = { exposureS, prior: { mean, sd }, observations, zeroNear };
+  const ask: ExposureChangeAsk = { exposureS, prior: { mean, sd }, observations, zeroNear };
   const law = learnEdgeLaw(ask);
   if (!law.ok) return undefined;
   const edge = edgeAt(law.value, exposureS);
@@ -162,7 +166,7 @@ function trimOf(db: Db, row: queries.ProfileRow, curve: WorkingCurve | undefined
     isTold: Math.abs(edge.mean) > edge.sd,
     slope: slopeOf(law.value),
     ratio,
-    step: trimStep(exposureS, ratio.median, leastS),
+    step: stepOfExposureChange(exposureS, ratio.median, leastS),
     leastS,
     others: others.length,
     gauges: gauges.length,
@@ -179,7 +183,7 @@ function quotedDepth(db: Db, resinId: number): LightView['quoted'] {
   return known && { dpMm: known.value, dpSdMm: QUOTE_SHARE * known.value };
 }
 
-function relativesOf(db: Db, row: queries.ProfileRow): LightRelative[] {
+function relatedProfilesOf(db: Db, row: queries.ProfileRow): LightRelatedProfile[] {
   return queries.listProfiles(db).flatMap(({ profile, printer, resin }) => {
     if (resin.id !== row.resin.id || printer.id === row.printer.id) return [];
     const { readingCount, ...edge } = edgeOf(db, profile.id);
@@ -204,8 +208,8 @@ export function viewLight(db: Db, profileId: number): LightView | undefined {
     unit,
     curve,
     quoted: quotedDepth(db, row.resin.id),
-    relatives: relativesOf(db, row),
+    relatives: relatedProfilesOf(db, row),
     exposureS: row.profile.settings.exposureS,
-    trim: trimOf(db, row, inSeconds),
+    trim: exposureChangeOf(db, row, inSeconds),
   };
 }

@@ -2,7 +2,7 @@ import { describeSimulatedIssue, type SimulatedIssue } from '@/subjects/simulate
 import { GONE_WORDS } from '@/subjects/language/shared';
 import { describeProfileIssue, type ProfileIssue } from '@/subjects/printing/shared';
 import type { LightUnit } from './input-light';
-import type { BracketIssue, StripIssue, TrimIssue, WallIssue } from '@/core/light';
+import type { BracketIssue, StripIssue, ExposureChangeIssue, WallIssue } from '@/core/light';
 
 /** Why a strip was not saved or deleted. */
 export type KeepIssue = SimulatedIssue | { readonly code: 'otherUnit'; readonly kept: LightUnit };
@@ -51,7 +51,7 @@ export function describeStripIssue(issue: StripIssue): string {
 }
 
 /** What is wrong with the data of an exposure change; observations are counted from one. */
-export function describeTrimIssue(issue: TrimIssue): string {
+export function describeExposureChangeIssue(issue: ExposureChangeIssue): string {
   switch (issue.code) {
     case 'badExposure':
       return `${issue.exposureS} s is not a valid exposure. Enter a value above 0 and below 3600 s. Enter minutes as seconds.`;

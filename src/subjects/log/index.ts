@@ -2,9 +2,9 @@ import 'server-only';
 
 export { decidingFile } from './deciding-files';
 export { changeLine, changePrior, dropEdit } from './change-tables';
-export { answerClearing, noteCare, noteLookOver, takeBackCare } from './keep-care';
+export { answerClearing, noteMaintenance, noteLookOver, takeBackMaintenance } from './keep-maintenance';
 export { keepCause, keepTest, noteFailure, noteWell, takeBackFailure } from './keep-failure';
-export { type CareView, careOf, listDueCare } from './view-care';
+export { type MaintenanceView, maintenanceOf, listDueMaintenance } from './view-maintenance';
 export { noteSimulated, testSimulated } from './look-simulated';
 export { countStock, putStockAway } from './keep-stock';
 export { type ClearingView, viewClearing } from './view-clearing';

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { CARE_KINDS, CAUSES, CLEARING_STEPS, FAILURE_KINDS, GLANCES, TESTS } from '@/core/log';
+import { MAINTENANCE_KINDS, CAUSES, CLEARING_STEPS, FAILURE_KINDS, GLANCES, TESTS } from '@/core/log';
 
 const place = z.number().min(-1000).max(1000);
 
@@ -21,23 +21,27 @@ export const causeInput = z.enum(CAUSES);
 const note = z.string().trim().max(300).default('');
 
 /** Care that is tapped: a new film is noted as a change of its profile, it moves sizes too; a vat is cleared step by step. */
-export const careKindInput = z.enum(CARE_KINDS).exclude(['film', 'clearVat', 'lookOver']);
+export const maintenanceKindInput = z.enum(MAINTENANCE_KINDS).exclude(['film', 'clearVat', 'lookOver']);
 
-export const careInput = z.object({ kind: careKindInput, isWell: z.boolean().default(true), note });
-export interface CareNoted {
-  readonly kind: (typeof CARE_KINDS)[number];
+export const maintenanceInput = z.object({
+  kind: maintenanceKindInput,
+  isWell: z.boolean().default(true),
+  note,
+});
+export interface MaintenanceNoted {
+  readonly kind: (typeof MAINTENANCE_KINDS)[number];
   readonly isWell?: boolean;
   readonly note?: string;
 }
 
 /** What can be undone: everything that is recorded on the page of the log. */
-export const careBackInput = z.enum(CARE_KINDS).exclude(['film']);
+export const maintenanceBackInput = z.enum(MAINTENANCE_KINDS).exclude(['film']);
 
 export const clearingInput = z.object({ step: z.enum(CLEARING_STEPS), isWell: z.boolean(), note });
 export type ClearingAnswer = z.infer<typeof clearingInput>;
 
 export const lookOverInput = z.object({
-  done: z.array(careKindInput).max(CARE_KINDS.length),
+  done: z.array(maintenanceKindInput).max(MAINTENANCE_KINDS.length),
   amiss: z.array(z.enum(GLANCES)).max(GLANCES.length),
   note,
 });

@@ -2,11 +2,11 @@ import { and, eq, isNull } from 'drizzle-orm';
 import { type Cause, TEST_TABLE, type TestName } from '@/core/log';
 import { fail, ok, type Result } from '@/core/result';
 import { allOrNothing, type Db, queries, tables } from '@/store';
-import { noteLedger } from '@/subjects/records';
-import { mendSimulated } from '@/subjects/simulated';
+import { recordDecision } from '@/subjects/records';
+import { repairSimulated } from '@/subjects/simulated';
 import type { FailureNoted } from './input-log';
-import type { LogEntry } from './words-ledger';
-import type { LogIssue } from './words-care';
+import type { LogEntry } from './words-decisions';
+import type { LogIssue } from './words-maintenance';
 
 function endedRun(db: Db, runId: number): Result<queries.Run, LogIssue> {
   const run = queries.findRun(db, runId);
@@ -55,7 +55,7 @@ export function noteFailure(
     if (added === 0) return ok(undefined);
     tx.update(tables.runs).set({ wellAt: null }).where(eq(tables.runs.id, runId)).run();
     const jobs = new Set(pieceIds.length === 0 ? here.values() : pieceIds.map((id) => here.get(id)!));
-    for (const jobId of jobs) noteLedger<LogEntry>(tx, jobId, 'run', { code: 'failed', kind, layer });
+    for (const jobId of jobs) recordDecision<LogEntry>(tx, jobId, 'run', { code: 'failed', kind, layer });
     return ok(undefined);
   });
 }
@@ -108,6 +108,6 @@ export function keepCause(db: Db, runId: number, cause: Cause, at = new Date()):
     .values({ runId, cause, at })
     .onConflictDoUpdate({ target: tables.causesFound.runId, set: { cause, at } })
     .run();
-  mendSimulated(db, queries.findRun(db, runId)!, cause);
+  repairSimulated(db, queries.findRun(db, runId)!, cause);
   return ok(undefined);
 }

@@ -4,7 +4,7 @@ import { allOrNothing, type Db, queries } from '@/store';
 import { viewItems } from '@/subjects/plate';
 import { lookAtRun, testOnSimulated } from '@/subjects/simulated';
 import { keepTest, noteFailure, noteWell } from './keep-failure';
-import type { LogIssue } from './words-care';
+import type { LogIssue } from './words-maintenance';
 
 const kindOf = (kind: string): FailureKind => FAILURE_KINDS.find((each) => each === kind) ?? 'missingRegion';
 

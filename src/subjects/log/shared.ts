@@ -2,8 +2,8 @@ export { parseCauseJson, parsePlacesJson } from './input-cause-json';
 export { lineForm, type LineName, lineNameInput, priorForm } from './input-tables';
 export { describeLayer, type Layered, type LayerRead, readLayer } from './input-height';
 export {
-  careBackInput,
-  careInput,
+  maintenanceBackInput,
+  maintenanceInput,
   causeInput,
   clearingInput,
   failureInput,
@@ -13,7 +13,7 @@ export {
   testNameInput,
 } from './input-log';
 export { BY_WORDS, describeGroup } from './words-rates';
-export { describeLogEntry, type LogEntry } from './words-ledger';
+export { describeLogEntry, type LogEntry } from './words-decisions';
 export {
   CAUSE_WORDS,
   describeCauseIssue,
@@ -21,12 +21,12 @@ export {
   describeEvidence,
   describePlaceIssue,
   KIND_WORDS,
-  MEND_WORDS,
+  REPAIR_WORDS,
   TEST_WORDS,
 } from './words-log';
 export {
   BECAUSE_WORDS,
-  CARE_WORDS,
+  MAINTENANCE_WORDS,
   CHECK_CAUTIONS,
   checkWords,
   CLEARING_CAUTIONS,
@@ -35,7 +35,7 @@ export {
   describeLogIssue,
   GLANCE_WORDS,
   type LogIssue,
-} from './words-care';
+} from './words-maintenance';
 export { stockForm } from './input-stock';
 export { describeStock, describeStockIssue, type StockIssue } from './words-stock';
 export { describeLayerFacts, describeTwin } from './words-heights';

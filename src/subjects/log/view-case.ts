@@ -29,7 +29,7 @@ import { findShelved, resinFile } from '@/subjects/resin';
 import type { HouseRules } from '@/subjects/house';
 import { lostWith } from './lost-with';
 import { plateAreas, viewItems } from '@/subjects/plate';
-import { careCounts } from './view-care';
+import { maintenanceCounts } from './view-maintenance';
 import { changesSince, type NotedChange, notedSince } from './view-changes';
 import { lossOf } from './view-losses';
 
@@ -185,7 +185,7 @@ function circumstancesOf(
     0,
   );
   const stoodMs = shakenAt ? run.startedAt!.getTime() - shakenAt : undefined;
-  const film = careCounts(db, profile.printerId, run.endedAt ?? new Date(), house).find(
+  const film = maintenanceCounts(db, profile.printerId, run.endedAt ?? new Date(), house).find(
     ({ kind }) => kind === 'film',
   )!;
   const changed = (...kinds: readonly string[]) =>

@@ -33,7 +33,7 @@ export const CAUSE_WORDS: Readonly<Record<Cause, string>> = {
 };
 
 /** What to do about each cause, in one line. */
-export const MEND_WORDS: Readonly<Record<Cause, string>> = {
+export const REPAIR_WORDS: Readonly<Record<Cause, string>> = {
   film: 'Change the film and record the change.',
   panel: 'Show the image on white paper. Leave that area of the plate empty until the screen is replaced.',
   level: 'Level the plate and record it in Maintenance.',

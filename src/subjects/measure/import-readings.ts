@@ -15,9 +15,9 @@ import {
 } from '@/store';
 import { listInstruments } from '@/subjects/caliper';
 import { keepSignatures, type Later } from '@/subjects/printing';
-import { bumpRevision, noteLedger } from '@/subjects/records';
+import { bumpRevision, recordDecision } from '@/subjects/records';
 import { type ReadingRow, readingsCsvSteps } from './input-readings-csv';
-import type { MeasureEntry } from './words-ledger';
+import type { MeasureEntry } from './words-decisions';
 import type { ImportIssue } from './words-import';
 import { nameAsPrinted } from './name-as-printed';
 
@@ -166,7 +166,7 @@ class ReadingsImport {
     bumpRevision(this.db, this.jobId);
     const { readings, newFeatures } = this.report;
     const entry: MeasureEntry = { code: 'readingsTakenIn', readings, newFeatures };
-    noteLedger(this.db, this.jobId, 'measure', entry);
+    recordDecision(this.db, this.jobId, 'measure', entry);
     evidenceChanged(this.db, { jobId: this.jobId });
     return ok(this.report);
   }

@@ -1,8 +1,8 @@
 import type { Answer } from '@/core/need';
 import { fail, ok, type Result } from '@/core/result';
 import { type Db, queries, tables } from '@/store';
-import { bumpRevision, noteLedger } from '@/subjects/records';
-import type { NeedEntry } from './words-ledger';
+import { bumpRevision, recordDecision } from '@/subjects/records';
+import type { NeedEntry } from './words-decisions';
 import type { AnswerIssue } from './words-issues';
 
 /** Keeps how the newest print did in the test that was agreed. */
@@ -22,7 +22,7 @@ export function answerAcceptance(
       .values({ jobId, printId: print.id, test: job.acceptance, answer, note, at: new Date() })
       .run();
     const entry: NeedEntry = { code: 'testAnswered', answer, print: print.name, note };
-    noteLedger(tx, jobId, 'story', entry);
+    recordDecision(tx, jobId, 'story', entry);
     bumpRevision(tx, jobId);
     return ok(undefined);
   });

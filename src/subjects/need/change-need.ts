@@ -14,9 +14,9 @@ import {
 } from '@/subjects/choice';
 import { refit, reopenedSince, type Standing, standingOf } from '@/subjects/job';
 import type { Reopened } from '@/subjects/job/shared';
-import { noteLedger } from '@/subjects/records';
+import { recordDecision } from '@/subjects/records';
 import { standingAnswer } from './view-answers';
-import type { NeedEntry } from './words-ledger';
+import type { NeedEntry } from './words-decisions';
 import type { NeedIssue } from './words-issues';
 
 export interface NeedChange {
@@ -63,7 +63,7 @@ function reopen(db: Db, job: queries.Job, wanted: NeedChange, before: Before): R
     ...reopenedSince(db, job.id, before.standing),
   ];
   if (before.answered && job.acceptance !== wanted.acceptance) opened.push({ code: 'acceptance' });
-  if (opened.length > 0) noteLedger<NeedEntry>(db, job.id, 'need', { code: 'needReopened', opened });
+  if (opened.length > 0) recordDecision<NeedEntry>(db, job.id, 'need', { code: 'needReopened', opened });
   return opened;
 }
 
@@ -100,9 +100,9 @@ export function changeNeed(
       .where(eq(tables.jobs.id, jobId))
       .run();
     if (job.acceptance !== wanted.acceptance && wanted.acceptance !== '')
-      noteLedger<NeedEntry>(tx, jobId, 'need', { code: 'testAgreed', test: wanted.acceptance });
+      recordDecision<NeedEntry>(tx, jobId, 'need', { code: 'testAgreed', test: wanted.acceptance });
     if (job.rule !== wanted.rule)
-      noteLedger<NeedEntry>(tx, jobId, 'need', { code: 'ruleChosen', rule: wanted.rule });
+      recordDecision<NeedEntry>(tx, jobId, 'need', { code: 'ruleChosen', rule: wanted.rule });
     dropOvertaken(tx, jobId, askedBefore);
     return ok(reopen(tx, job, wanted, before));
   });

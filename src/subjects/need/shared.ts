@@ -8,5 +8,5 @@ export {
   pictureForm,
 } from './input-need';
 export { describeAnswerIssue, describeNeedIssue, describePictureIssue } from './words-issues';
-export { describeNeedEntry, type NeedEntry } from './words-ledger';
+export { describeNeedEntry, type NeedEntry } from './words-decisions';
 export { describeAcceptanceTest, describeAnswer, describeClaim, describeOrigin } from './words-need';

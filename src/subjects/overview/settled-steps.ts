@@ -1,15 +1,15 @@
 import { type Db, queries } from '@/store';
 import { settledOfCheck } from '@/subjects/check';
 import { listJoints } from '@/subjects/fit';
-import { rungsOfPrint } from '@/subjects/gauge';
+import { gapStepsOfPrint } from '@/subjects/gauge';
 import type { JobView } from '@/subjects/job';
 import { standingAnswer } from '@/subjects/need';
-import type { LedgerStep } from '@/subjects/records';
+import type { DecisionStep } from '@/subjects/records';
 import { stateBySteps } from '@/subjects/run';
 import type { PrintFound } from './outcome-of-print';
 
 /** Returns how complete each step of a job is, 0 to 1. */
-export type Settled = Readonly<Record<LedgerStep, number>>;
+export type Settled = Readonly<Record<DecisionStep, number>>;
 
 /** Its newest attempt was drawn before something changed on which its sizes depend. */
 export function isOvertaken({ job, attempts }: JobView): boolean {
@@ -55,7 +55,8 @@ function settledOfRun(db: Db, { current }: JobView): number {
 
 function settledOfMeasure(db: Db, { job, current }: JobView, { joints }: PrintFound): number {
   if (current?.printId === undefined) return 0;
-  if (job.gauge?.kind === 'joint') return rungsOfPrint(db, current.printId).size / job.gauge.stepsMm.length;
+  if (job.gauge?.kind === 'joint')
+    return gapStepsOfPrint(db, current.printId).size / job.gauge.stepsMm.length;
   const all = current.features.length + joints.length;
   const read =
     current.features.filter(({ size }) => size !== undefined).length +

@@ -1,1 +1,1 @@
-export { describeLedgerEntry } from './words-ledger';
+export { describeDecision } from './words-decisions';

@@ -1,10 +1,10 @@
 import type { Outcome } from '@/core/metrology';
 import { type Db, queries } from '@/store';
 import type { JobView } from '@/subjects/job';
-import type { LedgerStep } from '@/subjects/records';
+import type { DecisionStep } from '@/subjects/records';
 import { foundInPrint } from './outcome-of-print';
 import { isOvertaken, type Settled, settledSteps } from './settled-steps';
-import type { LedgerEntry } from './words-ledger';
+import type { DecisionEntry } from './words-decisions';
 
 /** What is around every step of a job: its name, how complete each step is, and the decisions. */
 export interface JobFrame {
@@ -19,8 +19,8 @@ export interface JobFrame {
   readonly settled: Settled;
   readonly ledger: readonly {
     readonly id: number;
-    readonly step: LedgerStep;
-    readonly entry: LedgerEntry;
+    readonly step: DecisionStep;
+    readonly entry: DecisionEntry;
   }[];
 }
 
@@ -42,6 +42,6 @@ export function frameJob(db: Db, view: JobView): JobFrame {
     settled: settledSteps(db, view, found),
     ledger: queries
       .listLedger(db, job.id)
-      .map(({ id, step, entry }) => ({ id, step, entry: entry as LedgerEntry })),
+      .map(({ id, step, entry }) => ({ id, step, entry: entry as DecisionEntry })),
   };
 }

@@ -4,13 +4,13 @@ import { type Db, queries } from '@/store';
 import { isUnchecked, listOpenLosses } from '@/subjects/check';
 import { verdictOfJob } from '@/subjects/choice';
 import { listJoints } from '@/subjects/fit';
-import { rungsOfPrint } from '@/subjects/gauge';
+import { gapStepsOfPrint } from '@/subjects/gauge';
 import { type JobView, viewJobUnlearned } from '@/subjects/job';
-import type { LedgerStep } from '@/subjects/records';
+import type { DecisionStep } from '@/subjects/records';
 import { foundInPrint } from './outcome-of-print';
 import { isOvertaken, type Settled, settledSteps } from './settled-steps';
 
-export type NextStep = LedgerStep;
+export type NextStep = DecisionStep;
 
 /** A job as Today shows it: where it stands, since when, and the one thing to do next. */
 export interface JobGlance {
@@ -58,13 +58,13 @@ function nextStep(db: Db, view: JobView, { outcome, joints, openLosses }: Standi
   return outcome.kind === 'out' ? 'correct' : 'measure';
 }
 
-function rungsFound(db: Db, { current }: JobView): number {
-  return current?.printId === undefined ? 0 : rungsOfPrint(db, current.printId).size;
+function gapStepsFound(db: Db, { current }: JobView): number {
+  return current?.printId === undefined ? 0 : gapStepsOfPrint(db, current.printId).size;
 }
 
 function countFound(db: Db, view: JobView, joints: readonly { readonly found?: unknown }[]) {
   const { job, current } = view;
-  if (job.gauge?.kind === 'joint') return { read: rungsFound(db, view), of: job.gauge.stepsMm.length };
+  if (job.gauge?.kind === 'joint') return { read: gapStepsFound(db, view), of: job.gauge.stepsMm.length };
   const features = current?.features ?? [];
   const tried = joints.filter(({ found }) => found !== undefined).length;
   return {

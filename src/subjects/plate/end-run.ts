@@ -3,10 +3,10 @@ import { layerUses } from '@/core/run';
 import { fail, ok, type Result } from '@/core/result';
 import { allOrNothing, type Db, queries, tables } from '@/store';
 import { notePrints } from '@/subjects/job';
-import { noteLedger } from '@/subjects/records';
+import { recordDecision } from '@/subjects/records';
 import { runningRun } from './open-run';
 import { plateAreas, type PlateItem, viewItems } from './view-plate';
-import type { PlateEntry } from './words-ledger';
+import type { PlateEntry } from './words-decisions';
 import type { PlateIssue } from './words-plate';
 
 /** How a run ended. */
@@ -114,7 +114,7 @@ export function endRun(db: Db, runId: number, said: RunEnd, now = new Date()): R
       .run();
     if (end.outcome === 'done' || end.isUsable) takeOff(tx, run, items, end);
     for (const { job, attemptNumber, pieces } of items)
-      noteLedger<PlateEntry>(tx, job.id, 'run', {
+      recordDecision<PlateEntry>(tx, job.id, 'run', {
         code: 'runEnded',
         attempt: attemptNumber,
         copies: pieces.length,

@@ -1,6 +1,6 @@
 import 'server-only';
 
-export { answerGate, changeRun, reopenGate } from './answer-gate';
+export { answerChecklist, changeRun, reopenChecklist } from './answer-checklist';
 export { endRun } from './end-run';
 export { type Heard, hearPrinter } from './hear-printer';
 export { keepLayers } from './keep-layers';
@@ -9,7 +9,7 @@ export { arrangePlate, layOnPlate, movePiece, putPlateAway, setCopies } from './
 export { keepWeighing, pourResin } from './pour-resin';
 export { startRun } from './start-run';
 export { type PlateForecast } from './view-forecast';
-export { type GateQuestion } from './view-gate';
+export { type ChecklistQuestion } from './view-checklist';
 export { bedOf, type Bed, layersKey, meanWallMm, type PlateItem, type PlatePiece } from './view-plate';
 export {
   type BottleChoice,

@@ -10,7 +10,7 @@ import {
   textField,
   tickField,
 } from '@/subjects/language/shared';
-import { GATE_KEYS } from './words-gate';
+import { CHECKLIST_KEYS } from './words-checklist';
 
 const COPIES = { low: 0, high: 500 } as const;
 
@@ -142,8 +142,8 @@ export const layersInput = z.object({
   surfaceMm2: z.number().nonnegative().max(1e12),
 });
 
-export const gateInput = z.object({
-  keys: z.array(z.enum(GATE_KEYS)).min(1).max(GATE_KEYS.length),
+export const checklistInput = z.object({
+  keys: z.array(z.enum(CHECKLIST_KEYS)).min(1).max(CHECKLIST_KEYS.length),
   well: z.boolean(),
   reason: z.string().max(300),
 });

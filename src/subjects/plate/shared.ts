@@ -1,12 +1,19 @@
-export { cautionOfGate, describeGate, GATE_KEYS, type GateFact, type GateKey, nameGate } from './words-gate';
-export { describePlateEntry, type PlateEntry } from './words-ledger';
+export {
+  cautionOfChecklist,
+  describeChecklist,
+  CHECKLIST_KEYS,
+  type ChecklistFact,
+  type ChecklistKey,
+  nameChecklist,
+} from './words-checklist';
+export { describePlateEntry, type PlateEntry } from './words-decisions';
 export { describePlaceIssue, describePlateIssue, describeVatIssue, type PlateIssue } from './words-plate';
 export {
   addForm,
   aroundForm,
   copiesForm,
   endForm,
-  gateInput,
+  checklistInput,
   layersInput,
   layForm,
   moveInput,

@@ -2,15 +2,15 @@ import { eq } from 'drizzle-orm';
 import { fail, ok, type Result } from '@/core/result';
 import { allOrNothing, type Db, queries, tables } from '@/store';
 import type { HouseRules } from '@/subjects/house';
-import { noteLedger } from '@/subjects/records';
+import { recordDecision } from '@/subjects/records';
 import { snapshotOf } from '@/subjects/printing';
 import { startSimulated } from '@/subjects/simulated';
 import { waitingRun } from './open-run';
-import { viewGate } from './view-gate';
+import { viewChecklist } from './view-checklist';
 import { forecastOf } from './view-forecast';
 import { type Bed, bedOf, placeIssuesOf, plateAreas, type PlateItem, viewItems } from './view-plate';
-import { nameGate } from './words-gate';
-import type { PlateEntry } from './words-ledger';
+import { nameChecklist } from './words-checklist';
+import type { PlateEntry } from './words-decisions';
 import type { PlateIssue } from './words-plate';
 
 type House = Pick<HouseRules, 'schools' | 'roomC' | 'run' | 'changeoverMl' | 'care'>;
@@ -58,11 +58,11 @@ export function startRun(
     const busy = findBusy(tx, row.printer.id);
     if (busy !== undefined) return fail({ code: 'busy', printer: row.printer.name, runId: busy });
     const forecast = forecastOf(tx, row, plateAreas(items, row.profile.layerMm)!);
-    const open = viewGate(tx, { run, row, items, forecast, house, now }).filter(
+    const open = viewChecklist(tx, { run, row, items, forecast, house, now }).filter(
       ({ state }) => state === 'open',
     );
     if (open.length > 0)
-      return fail({ code: 'gateOpen', questions: open.map(({ fact }) => nameGate(fact.key)) });
+      return fail({ code: 'gateOpen', questions: open.map(({ fact }) => nameChecklist(fact.key)) });
     const { program, layers, plannedS, resinMl, vat } = forecast;
     const isSimulated = startSimulated(
       tx,
@@ -86,7 +86,7 @@ export function startRun(
         .where(eq(tables.printers.id, row.printer.id))
         .run();
     for (const { job, attemptNumber, pieces, wallMm } of items)
-      noteLedger<PlateEntry>(tx, job.id, 'run', {
+      recordDecision<PlateEntry>(tx, job.id, 'run', {
         code: 'runStarted',
         attempt: attemptNumber,
         copies: pieces.length,

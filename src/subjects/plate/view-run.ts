@@ -3,7 +3,7 @@ import { type Db, queries, tables } from '@/store';
 import type { HouseRules } from '@/subjects/house';
 import { type ScaleShown, weighSimulated } from '@/subjects/simulated';
 import { changesSinceLast, forecastOf, listTimed, type PlateForecast } from './view-forecast';
-import { type GateQuestion, viewGate } from './view-gate';
+import { type ChecklistQuestion, viewChecklist } from './view-checklist';
 import { type Bed, bedOf, placeIssuesOf, plateAreas, type PlateItem, viewItems } from './view-plate';
 
 type House = Pick<HouseRules, 'schools' | 'roomC' | 'run' | 'changeoverMl' | 'care'>;
@@ -35,7 +35,7 @@ export interface RunView {
   readonly placeIssues: ReadonlyMap<number, PlaceIssue>;
   /** Undefined while a part was not read, or nothing lies on the plate. */
   readonly forecast?: PlateForecast;
-  readonly gate?: readonly GateQuestion[];
+  readonly gate?: readonly ChecklistQuestion[];
   readonly changes?: ReturnType<typeof changesSinceLast>;
   readonly waiting: readonly WaitingJob[];
   readonly bottles: readonly BottleChoice[];
@@ -99,7 +99,7 @@ export function viewRun(db: Db, runId: number, house: House, now = new Date()): 
     items,
     placeIssues: placeIssuesOf(items, bed, house.run.plateGapMm),
     forecast,
-    gate: forecast && isWaiting ? viewGate(db, { run, row, items, forecast, house, now }) : undefined,
+    gate: forecast && isWaiting ? viewChecklist(db, { run, row, items, forecast, house, now }) : undefined,
     changes: isWaiting ? changesSinceLast(db, row) : undefined,
     waiting: isWaiting ? waitingFor(db, run, items) : [],
     bottles: bottlesFor(db, run, row),

@@ -1,7 +1,7 @@
 import { filmRisk, type FilmLaw, learnFilm } from '@/core/log';
 import { keepAnswer } from '@/core/keep-answer';
 import { type Db, queries } from '@/store';
-import { careDates } from './care-dates';
+import { maintenanceDates } from './maintenance-dates';
 import { workOf } from './work-of';
 
 /** The film of a printer: since when, the layers it has seen, and how films fail here. */
@@ -40,7 +40,7 @@ function lawOf(
 /** Returns the state of a printer's film; the interval in the settings is the start value of its law. */
 export function filmOf(db: Db, printerId: number, intervalLayers: number): Film {
   const work = workOf(db, printerId);
-  const { film: since } = careDates(db, printerId);
+  const { film: since } = maintenanceDates(db, printerId);
   const layers = work
     .filter(({ startedAt }) => since === undefined || (startedAt !== null && startedAt > since))
     .reduce((sum, run) => sum + run.layers, 0);

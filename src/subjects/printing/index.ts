@@ -6,7 +6,7 @@ export { workOf } from './work-of';
 export { changePrinter, type PrinterFacts } from './change-printer';
 export { chooseControl, drawnControl } from './control';
 export { expectControl } from './expect-control';
-export { careDates } from './care-dates';
+export { maintenanceDates } from './maintenance-dates';
 export { changesAsEvidence } from './changes-as-evidence';
 export { correctSettings, type NewChange, noteChange, takeBackChange } from './note-change';
 export { type ChangeView, viewChanges } from './view-changes';

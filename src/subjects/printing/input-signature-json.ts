@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { fail, ok, type Result } from '@/core/result';
 import { type JsonIssue, parseJson, shapedBy } from '@/subjects/language/shared';
-import { checkLaw, type LawIssue, lawPrior, PARAMETER_NAMES, type Relative } from '@/core/signature';
+import { checkLaw, type LawIssue, lawPrior, PARAMETER_NAMES, type RelatedProfile } from '@/core/signature';
 import { describeLawIssue } from './words-law';
 
 /** What is wrong with a file of a signature or of related profiles. */
@@ -15,7 +15,7 @@ const signatureShape = z.object({
   covariance: z.array(z.array(z.number())).optional(),
 });
 
-const relativeShape = z.object({
+const relatedProfileShape = z.object({
   same: z.array(z.enum(['printer', 'resin'])).optional(),
   printer: z.string().optional(),
   resin: z.string().optional(),
@@ -23,7 +23,7 @@ const relativeShape = z.object({
   signature: signatureShape,
 });
 
-const listShape = z.array(relativeShape);
+const listShape = z.array(relatedProfileShape);
 const namedShape = z.object({ printer: z.string(), resin: z.string(), relatives: listShape });
 
 /** The parameters a file must hold; the lean of the light is younger than some files. */
@@ -36,7 +36,7 @@ const NEEDED = PARAMETER_NAMES.filter((name) => !name.startsWith('lean'));
 function lawOf(
   { parameters, covariance: rows }: z.infer<typeof signatureShape>,
   where: string,
-): Result<Pick<Relative, 'mean' | 'covariance'>, SignatureFileIssue> {
+): Result<Pick<RelatedProfile, 'mean' | 'covariance'>, SignatureFileIssue> {
   const missing = NEEDED.find((name) => !parameters.some((each) => each.name === name));
   if (missing !== undefined) return fail({ code: 'noParameter', where, name: missing });
   const prior = lawPrior();
@@ -63,23 +63,23 @@ function lawOf(
 /** The law in a saved signature. */
 export function parseSignatureJson(
   text: string,
-): Result<Pick<Relative, 'mean' | 'covariance'>, SignatureFileIssue> {
+): Result<Pick<RelatedProfile, 'mean' | 'covariance'>, SignatureFileIssue> {
   const json = parseJson(text);
   if (!json.ok) return json;
   const shape = shapedBy(signatureShape, json.value);
   return shape.ok ? lawOf(shape.value, '') : shape;
 }
 
-interface Relatives {
-  readonly kin: Relative['kin'];
-  readonly relatives: readonly Relative[];
+interface RelatedProfiles {
+  readonly kin: RelatedProfile['kin'];
+  readonly relatives: readonly RelatedProfile[];
 }
 
 /** The profile that a list without names is about. */
 const NEW = { printer: 'this printer', resin: 'this resin' };
 
 /** `RELATIVES.json`: a list of what each shares with the new profile, or the names of printers and resins. */
-export function parseRelativesJson(text: string): Result<Relatives, SignatureFileIssue> {
+export function parseRelatedProfilesJson(text: string): Result<RelatedProfiles, SignatureFileIssue> {
   const json = parseJson(text);
   if (!json.ok) return json;
   const named = Array.isArray(json.value) ? undefined : shapedBy(namedShape, json.value);
@@ -87,7 +87,7 @@ export function parseRelativesJson(text: string): Result<Relatives, SignatureFil
   const list = named === undefined ? shapedBy(listShape, json.value) : ok(named.value.relatives);
   if (!list.ok) return list;
   const kin = named === undefined ? NEW : { printer: named.value.printer, resin: named.value.resin };
-  const relatives: Relative[] = [];
+  const relatives: RelatedProfile[] = [];
   for (const [i, { same = [], printer, resin, foreign, signature }] of list.value.entries()) {
     const law = lawOf(signature, `${named === undefined ? '' : 'relatives.'}${i}.signature.`);
     if (!law.ok) return law;

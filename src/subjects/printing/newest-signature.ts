@@ -10,7 +10,7 @@ import {
 } from '@/core/signature';
 import { type Db, queries } from '@/store';
 import { type ProfileEvidence, readProfileEvidence } from './profile-evidence';
-import { kinKey } from './relatives';
+import { kinKey } from './related-profiles';
 
 /** A signature with what it was learned from. */
 export interface LearnedSignature extends Learned {

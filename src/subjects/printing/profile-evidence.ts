@@ -19,7 +19,7 @@ import {
   unknownWarmth,
 } from '@/store';
 import { changesAsEvidence } from './changes-as-evidence';
-import { type Lender, lendPrior } from './relatives';
+import { type Lender, lendPrior } from './related-profiles';
 import { standingTries } from './tries-as-evidence';
 
 /** What the signature of a profile is learned from. */

@@ -16,7 +16,7 @@ export { profileForm } from './input-profile';
 export { printerForm } from './input-printer';
 export {
   describeSignatureFileIssue,
-  parseRelativesJson,
+  parseRelatedProfilesJson,
   parseSignatureJson,
   type SignatureFileIssue,
 } from './input-signature-json';

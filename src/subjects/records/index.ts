@@ -3,5 +3,5 @@ import 'server-only';
 export { answerOnce } from './answer-once';
 export { keepFile } from './keep-file';
 export { keepMesh } from './keep-mesh';
-export { bumpRevision, type LedgerStep, noteLedger } from './note-ledger';
+export { bumpRevision, type DecisionStep, recordDecision } from './note-decisions';
 export { findMesh, openMesh, readMesh } from './view-mesh';

@@ -1,3 +1,3 @@
 export { describeKeepIssue } from './words-keep';
-export { describeToldEntry, type LedgerWords, type ToldEntry } from './words-ledger';
+export { describeToldEntry, type DecisionWords, type ToldEntry } from './words-decisions';
 export { describeMeasureIssue, describeMeshFaults, describeMeshIssue, UNIT_WORDS } from './words-mesh';

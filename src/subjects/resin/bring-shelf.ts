@@ -6,7 +6,7 @@ import { atOnce, partOf, type Steps } from '@/core/steps';
 import { type Db, evidenceChanged, prepareInsert, queries, tables } from '@/store';
 import { shelfCsvSteps, type ShelfCsvIssue } from './input-shelf-csv';
 import { findNameIssues, shelfJsonSteps } from './input-shelf-json';
-import { proofOf } from './resin-file';
+import { resinTestOf } from './resin-file';
 
 interface ShelfImport {
   readonly added: number;
@@ -40,7 +40,7 @@ function update(db: Db, resin: queries.Resin, entry: ShelfEntry): number {
     .run();
   evidenceChanged(db, { resinId });
   const own = queries.findResin(db, resinId)!;
-  const held = own.proofs.map(proofOf);
+  const held = own.proofs.map(resinTestOf);
   const news = entry.proofs.filter((proof) => !held.some((other) => isDeepStrictEqual(other, proof)));
   keepBelongings(db, resinId, {
     proofs: news,

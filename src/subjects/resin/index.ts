@@ -3,7 +3,7 @@ import 'server-only';
 export { addResin, takeOffShelf } from './add-resin';
 export { bringAll, importShelf, importShelfSteps } from './bring-shelf';
 export { addBottle, keepLeft, shakeBottle, throwBottle } from './keep-bottle';
-export { keepProof, readCreepAgain, takeBackProof } from './keep-proof';
+export { keepResinTest, readCreepAgain, takeBackResinTest } from './keep-resin-test';
 export { loadVat } from './load-vat';
 export { makeBlend } from './make-blend';
 export { resinFile } from './resin-file';
@@ -20,5 +20,5 @@ export {
   type ShelfLine,
   type ShelvedBottle,
   shelvedBottles,
-  type ShelvedProof,
+  type ShelvedResinTest,
 } from './view-shelf';

@@ -7,8 +7,8 @@ import {
   convertValue,
   FAMILIES,
   findSheetIssues,
-  type Proof,
-  type ProofIssue,
+  type ResinTest,
+  type ResinTestIssue,
   PROPERTIES,
   PROPERTY_IDS,
   type Quote,
@@ -18,12 +18,12 @@ import {
   SOURCES,
   type UnitIssue,
   WASH_LIQUIDS,
-  workOutProof,
+  workOutResinTest,
 } from '@/core/resins';
 import { fail, ok, type Result } from '@/core/result';
 import { atOnce, type Steps } from '@/core/steps';
 import { day, finite, line } from '@/subjects/language/shared';
-import { proofJson } from './input-proof-json';
+import { resinTestJson } from './input-resin-test-json';
 
 /** Why one row of a resin file cannot be imported; `where` names the row as a person finds it. */
 export interface BadRow {
@@ -31,7 +31,7 @@ export interface BadRow {
   readonly issue:
     | UnitIssue
     | ResinSheetIssue
-    | { readonly code: 'proof'; readonly issue: ProofIssue }
+    | { readonly code: 'proof'; readonly issue: ResinTestIssue }
     | { readonly code: 'notReadable'; readonly detail: string }
     | { readonly code: 'nameTwice'; readonly name: string }
     | { readonly code: 'blendUnknown'; readonly name: string }
@@ -146,13 +146,13 @@ export function clean<Shape extends object>(shape: Shape): Shape {
   return Object.fromEntries(Object.entries(shape).filter(([, value]) => value !== undefined)) as Shape;
 }
 
-function readProof(raw: unknown, where: string, bad: BadRow[]): Proof | undefined {
-  const parsed = proofJson.safeParse(raw);
+function readResinTest(raw: unknown, where: string, bad: BadRow[]): ResinTest | undefined {
+  const parsed = resinTestJson.safeParse(raw);
   if (!parsed.success) {
     bad.push({ where, issue: { code: 'notReadable', detail: describeZod(parsed.error) } });
     return undefined;
   }
-  const worked = workOutProof(parsed.data);
+  const worked = workOutResinTest(parsed.data);
   if (worked.ok) return parsed.data;
   bad.push({ where, issue: { code: 'proof', issue: worked.issue } });
   return undefined;
@@ -196,7 +196,7 @@ function readEntry(raw: unknown, number: number, bad: BadRow[]): ShelfEntry | un
     name,
     sheet,
     blend,
-    proofs: proofs.flatMap((proof, i) => readProof(proof, `${where} test ${i + 1}`, bad) ?? []),
+    proofs: proofs.flatMap((proof, i) => readResinTest(proof, `${where} test ${i + 1}`, bad) ?? []),
     bottles,
   });
 }

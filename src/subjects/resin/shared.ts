@@ -1,4 +1,10 @@
-export { creepAgainForm, PROOF_COLUMNS, PROOF_FORMS, PROOF_ROWS, type ProofColumn } from './input-proofs';
+export {
+  creepAgainForm,
+  RESIN_TEST_COLUMNS,
+  RESIN_TEST_FORMS,
+  RESIN_TEST_ROWS,
+  type ResinTestColumn,
+} from './input-resin-tests';
 export {
   blendForm,
   bottleForm,
@@ -18,7 +24,12 @@ export {
   describeUnitIssue,
   type ShelfChangeIssue,
 } from './words-issues';
-export { describeBendNote, describeProofIssue, describeProofKind, describeProofResult } from './words-proofs';
+export {
+  describeBendNote,
+  describeResinTestIssue,
+  describeResinTestKind,
+  describeResinTestResult,
+} from './words-resin-tests';
 export {
   describeAlone,
   describeBend,

@@ -2,14 +2,14 @@ import type { ShelfEntry } from '@/core/resins';
 import { type Db, queries } from '@/store';
 import { formatShelfCsv } from './input-shelf-csv';
 import { formatShelfJson } from './input-shelf-json';
-import { proofOf } from './resin-file';
+import { resinTestOf } from './resin-file';
 
 export function shelfEntries(db: Db): ShelfEntry[] {
   return queries.listShelf(db).map(({ resin, proofs, bottles }) => ({
     name: resin.name,
     sheet: resin.sheet,
     ...(resin.recipe === null ? {} : { blend: resin.recipe }),
-    proofs: proofs.map(proofOf),
+    proofs: proofs.map(resinTestOf),
     bottles: bottles.map(({ batch, openedOn, fullMl, leftMl }) => ({ batch, openedOn, fullMl, leftMl })),
   }));
 }

@@ -91,7 +91,7 @@ export function shelvedBottles(bottles: readonly queries.BottleRow[]): ShelvedBo
   }));
 }
 
-export type ShelvedProof = queries.ProofRow;
+export type ShelvedResinTest = queries.ProofRow;
 
 /** Resins that a blend can be made of: those that are no blends themselves. */
 export function listBlendable(db: Db): ResinFile[] {

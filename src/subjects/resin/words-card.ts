@@ -1,10 +1,10 @@
-import { type CardStep, CLEAR, type School } from '@/core/resins';
-import { describeLiquid, SCHOOL_WORDS, SIDE_WORDS } from '@/subjects/house/shared';
+import { type CardStep, CLEAR, type Practice } from '@/core/resins';
+import { describeLiquid, PRACTICE_WORDS, SIDE_WORDS } from '@/subjects/house/shared';
 import { formatMm, round } from '@/subjects/language/shared';
 
 /** Returns how this shop works and why, and what other shops do. */
-function reasonsOfSchool(school: School, side: string): string {
-  const { sides } = SCHOOL_WORDS[school];
+function reasonsOfPractice(school: Practice, side: string): string {
+  const { sides } = PRACTICE_WORDS[school];
   const say = ({ label, reason }: { label: string; reason: string }) => `${label} (${reason})`;
   const others = Object.keys(sides).filter((name) => name !== side);
   return `Shop practice: ${say(sides[side])}. Alternatives: ${others.map((name) => say(sides[name])).join('; ')}.`;
@@ -14,23 +14,23 @@ function reasonsOfSchool(school: School, side: string): string {
 export function describeCardReason(step: CardStep): string | undefined {
   switch (step.step) {
     case 'drip':
-      return reasonsOfSchool('excessResin', step.how);
+      return reasonsOfPractice('excessResin', step.how);
     case 'unload':
-      return step.overruled ? undefined : reasonsOfSchool('release', step.how);
+      return step.overruled ? undefined : reasonsOfPractice('release', step.how);
     case 'vat':
-      return reasonsOfSchool('vatAfter', step.how);
+      return reasonsOfPractice('vatAfter', step.how);
     case 'dry':
-      return reasonsOfSchool('drying', step.how);
+      return reasonsOfPractice('drying', step.how);
     case 'wash':
       return step.why === 'sheet'
         ? undefined
-        : `${reasonsOfSchool('washWith', step.liquid)} ${reasonsOfSchool('washMethod', step.method)}`;
+        : `${reasonsOfPractice('washWith', step.liquid)} ${reasonsOfPractice('washMethod', step.method)}`;
     case 'supports':
-      return `${reasonsOfSchool('supportsOff', step.at)} ${reasonsOfSchool('warmWater', step.water === 'warm' ? 'use' : 'avoid')}`;
+      return `${reasonsOfPractice('supportsOff', step.at)} ${reasonsOfPractice('warmWater', step.water === 'warm' ? 'use' : 'avoid')}`;
     case 'assemble':
-      return step.overruled ? undefined : reasonsOfSchool('assemble', step.at);
+      return step.overruled ? undefined : reasonsOfPractice('assemble', step.at);
     case 'cure':
-      return `${reasonsOfSchool('cure', step.school)} ${SCHOOL_WORDS.cureIn.title}: ${reasonsOfSchool('cureIn', step.medium)}`;
+      return `${reasonsOfPractice('cure', step.school)} ${PRACTICE_WORDS.cureIn.title}: ${reasonsOfPractice('cureIn', step.medium)}`;
     default:
       return undefined;
   }

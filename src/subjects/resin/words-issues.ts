@@ -1,6 +1,6 @@
-import type { BlendIssue, ProofIssue, ResinSheetIssue, UnitIssue } from '@/core/resins';
+import type { BlendIssue, ResinTestIssue, ResinSheetIssue, UnitIssue } from '@/core/resins';
 import { describeTakenName, GONE_WORDS, percent, round, quoted } from '@/subjects/language/shared';
-import { describeProofIssue } from './words-proofs';
+import { describeResinTestIssue } from './words-resin-tests';
 import { describeProperty, formatProperty } from './words-resin';
 
 export function describeUnitIssue(issue: UnitIssue): string {
@@ -57,7 +57,7 @@ export type ShelfChangeIssue =
   | { readonly code: 'resinSheet'; readonly issue: ResinSheetIssue }
   | { readonly code: 'moreThanFull'; readonly fullMl: number }
   | { readonly code: 'noDensity' }
-  | { readonly code: 'proof'; readonly issue: ProofIssue }
+  | { readonly code: 'proof'; readonly issue: ResinTestIssue }
   | { readonly code: 'blend'; readonly issue: BlendIssue };
 
 export function describeShelfChangeIssue(issue: ShelfChangeIssue): string {
@@ -73,7 +73,7 @@ export function describeShelfChangeIssue(issue: ShelfChangeIssue): string {
     case 'noDensity':
       return 'a weight converts to millilitres only with a density. Add the density to the datasheet, or read the level.';
     case 'proof':
-      return describeProofIssue(issue.issue);
+      return describeResinTestIssue(issue.issue);
     case 'blend':
       return describeBlendIssue(issue.issue);
   }

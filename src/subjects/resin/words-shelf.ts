@@ -2,7 +2,7 @@ import { describeCsvIssue, percent, quoted } from '@/subjects/language/shared';
 import type { ShelfCsvIssue } from './input-shelf-csv';
 import type { BadRow } from './input-shelf-json';
 import { describeResinSheetIssue, describeUnitIssue } from './words-issues';
-import { describeProofIssue } from './words-proofs';
+import { describeResinTestIssue } from './words-resin-tests';
 
 function describeBadRow({ where, issue }: BadRow): string {
   switch (issue.code) {
@@ -12,7 +12,7 @@ function describeBadRow({ where, issue }: BadRow): string {
     case 'valueOutOfRange':
       return `${where}: ${describeUnitIssue(issue)}`;
     case 'proof':
-      return `${where}: ${describeProofIssue(issue.issue)}`;
+      return `${where}: ${describeResinTestIssue(issue.issue)}`;
     case 'notReadable':
       return `${where}: ${quoted(issue.detail)}.`;
     case 'nameTwice':

@@ -5,9 +5,9 @@ import { anchorsOf } from '@/core/solids';
 import { type Db, kindColumns, queries, rememberPrinted, tables, evidenceChanged } from '@/store';
 import { keepMateBody, markOvertaken, reopenedSince, standingOf } from '@/subjects/job';
 import type { Reopened } from '@/subjects/job/shared';
-import { bumpRevision, noteLedger } from '@/subjects/records';
+import { bumpRevision, recordDecision } from '@/subjects/records';
 import { type SheetView, viewSheet } from './view-sheet';
-import type { SheetEntry } from './words-ledger';
+import type { SheetEntry } from './words-decisions';
 import type { TakeOverIssue } from './words-issues';
 
 function keepSheetFeature(
@@ -115,7 +115,7 @@ export function takeOverSheet(db: Db, jobId: number): Result<TakenOver, TakeOver
     }
     bumpRevision(tx, jobId);
     evidenceChanged(tx, { jobId });
-    noteLedger<SheetEntry>(tx, jobId, 'need', {
+    recordDecision<SheetEntry>(tx, jobId, 'need', {
       code: 'sheetTakenOver',
       again: view.takenOver,
       sizes: sheet.features.map(({ name, targetMm }) => ({ name, targetMm })),

@@ -23,5 +23,5 @@ export {
   stationReport,
   STATIONS,
 } from './stations';
-export { lookAtRun, mendSimulated, type SeenPiece, setTrouble, testOnSimulated } from './troubles';
-export { touchSimulatedRung } from './touch-rung';
+export { lookAtRun, repairSimulated, type SeenPiece, setTrouble, testOnSimulated } from './troubles';
+export { touchSimulatedGapStep } from './touch-gap-step';

@@ -72,7 +72,7 @@ export function testOnSimulated(db: Db, run: queries.Run, test: string): boolean
 }
 
 /** Puts a cause right on a simulated printer: it helps where that was what ailed it. */
-export function mendSimulated(db: Db, run: queries.Run, cause: string): void {
+export function repairSimulated(db: Db, run: queries.Run, cause: string): void {
   const printer = queries.findProfile(db, run.profileId)?.printer;
   if (printer?.trouble?.trouble !== cause) return;
   db.update(tables.printers).set({ trouble: null }).where(eq(tables.printers.id, printer.id)).run();

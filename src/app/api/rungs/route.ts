@@ -1,12 +1,12 @@
-import { recordRung } from '@/subjects/gauge';
-import { rungInput } from '@/subjects/gauge/shared';
+import { recordGapStep } from '@/subjects/gauge';
+import { gapStepInput } from '@/subjects/gauge/shared';
 import { bench } from '@/subjects/house';
 import { answering, readJson } from '../answers';
 
 /** Stores what the hand found at a step. Sending it again stores nothing twice. */
 export const POST = answering(async (request: Request) => {
-  const input = await readJson(request, rungInput);
+  const input = await readJson(request, gapStepInput);
   if (!input.ok) return input.issue;
   const { jobId, ...rung } = input.value;
-  return Response.json(recordRung(bench().db, rung, jobId));
+  return Response.json(recordGapStep(bench().db, rung, jobId));
 });

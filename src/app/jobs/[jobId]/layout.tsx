@@ -1,14 +1,14 @@
-import { describeLedgerEntry } from '@/subjects/overview/shared';
+import { describeDecision } from '@/subjects/overview/shared';
 import type { Metadata } from 'next';
 import type { ReactNode } from 'react';
 import { loadJob } from '@/app/_components/load-job';
 import { BeingBroughtUpToDate } from '@/app/_components/being-brought-up-to-date';
 import { idFrom } from '@/app/_components/read-params';
-import { threadOf } from '@/app/_components/thread';
+import { jobStepsOf } from '@/app/_components/job-steps';
 import { bench } from '@/subjects/house';
 import { describeOutcome } from '@/subjects/language/shared';
 import { frameJob, type JobFrame } from '@/subjects/overview';
-import { Ledger, Tape, type TapeStep } from '@/ui';
+import { Decisions, Tape, type ProgressStep } from '@/ui';
 
 type Params = { params: Promise<{ jobId: string }> };
 
@@ -33,7 +33,7 @@ export default async function JobLayout({ params, children }: Params & { childre
   const jobId = idFrom((await params).jobId);
   const view = await loadJob(jobId);
   const frame = frameJob(bench().db, view);
-  const steps: TapeStep[] = threadOf(frame.kind).map(({ step, number, label }) => ({
+  const steps: ProgressStep[] = jobStepsOf(frame.kind).map(({ step, number, label }) => ({
     number,
     label,
     href: `/jobs/${jobId}/${step}`,
@@ -41,7 +41,7 @@ export default async function JobLayout({ params, children }: Params & { childre
   }));
   const lines = frame.ledger.map(({ id, step, entry }) => ({
     id,
-    ...describeLedgerEntry(entry),
+    ...describeDecision(entry),
     href: `/jobs/${jobId}/${step}`,
   }));
   return (
@@ -62,7 +62,7 @@ export default async function JobLayout({ params, children }: Params & { childre
         )}
         <div className="mt-4">{children}</div>
       </div>
-      <Ledger lines={lines} />
+      <Decisions lines={lines} />
     </div>
   );
 }

@@ -4,7 +4,7 @@ import { connection } from 'next/server';
 import { BeingBroughtUpToDate } from '@/app/_components/being-brought-up-to-date';
 import { ParameterList } from '@/app/_components/parameter-list';
 import { idFrom } from '@/app/_components/read-params';
-import { isLean, type Staleness, weightOfRelatives } from '@/core/signature';
+import { isLean, type Staleness, weightOfRelatedProfiles } from '@/core/signature';
 import { bench } from '@/subjects/house';
 import { formatMm, formatSigned, momentOf } from '@/subjects/language/shared';
 import {
@@ -188,8 +188,10 @@ function Lenders({ view: { learned } }: { view: SignatureView }) {
       )}
       <p className="text-soft">
         Related profiles contribute{' '}
-        <span className="num">{Math.round(100 * weightOfRelatives(learned.signature.parameters))} %</span> of
-        what is known about this printer beyond the general assumptions.
+        <span className="num">
+          {Math.round(100 * weightOfRelatedProfiles(learned.signature.parameters))} %
+        </span>{' '}
+        of what is known about this printer beyond the general assumptions.
       </p>
     </div>
   );

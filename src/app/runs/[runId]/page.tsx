@@ -12,11 +12,11 @@ import {
   weighOnSimulatedScale,
 } from '@/subjects/plate';
 import { dayOf } from '@/subjects/language/shared';
-import { cautionOfGate, describeGate, nameGate } from '@/subjects/plate/shared';
+import { cautionOfChecklist, describeChecklist, nameChecklist } from '@/subjects/plate/shared';
 import { readSimulatedRoom } from '@/subjects/simulated';
 import { buttonLook, Caution, Link } from '@/ui';
 import { ForecastPanel } from './_components/forecast-panel';
-import { GatePanel } from './_components/gate-panel';
+import { ChecklistPanel } from './_components/checklist-panel';
 import { LogOf } from './_components/log-of';
 import { PlateDesk } from './_components/plate-desk';
 import { PlateDrawing, type ShownPiece } from './_components/plate-drawing';
@@ -94,7 +94,7 @@ export default async function RunPage({ params, searchParams }: Params & Search)
 }
 
 /** Where to fix what is known not to be OK. */
-function mendOf(key: string, { items, row }: RunView) {
+function repairOf(key: string, { items, row }: RunView) {
   if (key === 'checked') return { href: `/jobs/${items[0].job.id}/check`, says: 'Check' };
   if (key === 'nothingInVat')
     return { href: `/printers/machine/${row.printer.id}/log#clearing-title`, says: 'Clear vat' };
@@ -163,15 +163,15 @@ function Waiting({ view }: { view: RunView }) {
           </Suspense>
         )}
         {gate !== undefined && (
-          <GatePanel
+          <ChecklistPanel
             runId={run.id}
             isSimulated={row.printer.simulatedSeed !== null}
             questions={gate.map(({ fact, state, isKnownBad, answer }) => ({
               key: fact.key,
-              title: nameGate(fact.key),
-              text: describeGate(fact),
-              caution: cautionOfGate(fact.key),
-              mend: isKnownBad ? mendOf(fact.key, view) : undefined,
+              title: nameChecklist(fact.key),
+              text: describeChecklist(fact),
+              caution: cautionOfChecklist(fact.key),
+              mend: isKnownBad ? repairOf(fact.key, view) : undefined,
               state,
               isKnownBad,
               isAnswered: answer !== undefined,

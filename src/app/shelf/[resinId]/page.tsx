@@ -10,8 +10,8 @@ import { describeFamily } from '@/subjects/resin/shared';
 import { Caution, Link } from '@/ui';
 import { Bottles } from './_components/bottles';
 import { FactFields } from './_components/fact-fields';
-import { ProofBench } from './_components/proof-bench';
-import { ProofList } from './_components/proof-list';
+import { ResinTestBench } from './_components/resin-test-bench';
+import { ResinTestList } from './_components/resin-test-list';
 import { QuoteForm } from './_components/quote-form';
 import { RemoveResin } from './_components/remove-resin';
 import { SheetTable } from './_components/sheet-table';
@@ -81,8 +81,8 @@ export default async function ResinPage({ params }: Params) {
               Test the resin as you print and cure it, with weights, a caliper and a kettle. Tested values
               replace datasheet values.
             </p>
-            <ProofList resinId={resin.id} rows={proofs} today={today()} />
-            <ProofBench resinId={resin.id} today={today()} />
+            <ResinTestList resinId={resin.id} rows={proofs} today={today()} />
+            <ResinTestBench resinId={resin.id} today={today()} />
           </section>
         </div>
         <div className="min-w-0 space-y-8">

@@ -14,13 +14,13 @@ import {
   posedMesh,
   readingFor,
   rotationTo,
-  searchPose,
-  STUDIED_POSES,
+  searchOrientation,
+  STUDIED_ORIENTATIONS,
   turnPoint,
-  weighPose,
+  weighOrientation,
   weighScale,
   type Machine,
-  type Stance,
+  type PrintSetup,
 } from '../index';
 
 const kernel = await loadTestKernel();
@@ -32,9 +32,9 @@ const MACHINE: Machine = {
   rooms: { plate: [120, 70, 150] },
   jointGapsMm: [],
 };
-const ON_PLATE: Stance = { kind: 'plate' };
+const ON_PLATE: PrintSetup = { kind: 'plate' };
 
-function judged(solid: Manifold, machine: Partial<Machine> = {}, stance: Stance = ON_PLATE) {
+function judged(solid: Manifold, machine: Partial<Machine> = {}, stance: PrintSetup = ON_PLATE) {
   const mesh = seatedMesh(solid);
   const limits = limitsOf({ ...MACHINE, ...machine });
   const reading = readLayers(mesh, { ...readingFor(limits, stance), bodyOf: listShells(mesh) });
@@ -43,7 +43,7 @@ function judged(solid: Manifold, machine: Partial<Machine> = {}, stance: Stance 
 const codes = (...given: Parameters<typeof judged>) => judged(...given).map(({ code }) => code);
 
 /** The same for meshes that no kernel would make: bodies that are not united. */
-function judgedMesh(mesh: Mesh, stance: Stance = ON_PLATE) {
+function judgedMesh(mesh: Mesh, stance: PrintSetup = ON_PLATE) {
   const limits = limitsOf(MACHINE);
   const reading = readLayers(mesh, { ...readingFor(limits, stance), bodyOf: listShells(mesh) });
   return listFindings(checkMesh(mesh), reading, limits, stance);
@@ -144,10 +144,14 @@ describe('poses and scales', () => {
     [0, 0, 1],
   ] as const;
   const weigh = (index: number) =>
-    weighPose(bar, STUDIED_POSES[index], limits, { stance: ON_PLATE, critical: CRITICAL, seen: [] });
+    weighOrientation(bar, STUDIED_ORIENTATIONS[index], limits, {
+      stance: ON_PLATE,
+      critical: CRITICAL,
+      seen: [],
+    });
 
   test('a rotation brings its direction up and keeps lengths', () => {
-    for (const { up } of STUDIED_POSES) {
+    for (const { up } of STUDIED_ORIENTATIONS) {
       const [x, y, z] = turnPoint(rotationTo(up), up);
       expect([x, y, z].map((value) => Math.abs(Math.round(value * 1e9) / 1e9))).toEqual([0, 0, 1]);
     }
@@ -163,8 +167,8 @@ describe('poses and scales', () => {
     expect(lying.alongZ).toBe(1);
   });
   test('the search finds a pose no worse than those studied', () => {
-    const stance: Stance = { kind: 'supports', liftMm: 5 };
-    const found = weighPose(bar, searchPose(bar, limits, { stance, seen: [] }), limits, {
+    const stance: PrintSetup = { kind: 'supports', liftMm: 5 };
+    const found = weighOrientation(bar, searchOrientation(bar, limits, { stance, seen: [] }), limits, {
       stance,
       critical: [],
       seen: [],

@@ -13,20 +13,22 @@ const solids = printedSolids(kernel);
 const PIXEL = 0.1;
 const LAYER = 0.1;
 
-interface Pose {
+interface Orientation {
   readonly turnDeg: number;
   readonly tiltDeg: number;
 }
-const POSES: readonly Pose[] = [0, 20].flatMap((tiltDeg) => [0, 37].map((turnDeg) => ({ turnDeg, tiltDeg })));
+const POSES: readonly Orientation[] = [0, 20].flatMap((tiltDeg) =>
+  [0, 37].map((turnDeg) => ({ turnDeg, tiltDeg })),
+);
 
-function pose(solid: Manifold, { turnDeg, tiltDeg }: Pose): Mesh {
+function pose(solid: Manifold, { turnDeg, tiltDeg }: Orientation): Mesh {
   return seatedMesh(solid.rotate([tiltDeg, 0, 0]).rotate([0, 0, turnDeg]));
 }
 
 const known = new Map<string, LayerReading>();
 
 /** Every solid is read once per orientation. */
-function read(solid: Manifold, at: Pose, options: Partial<ReadingOptions> = {}): LayerReading {
+function read(solid: Manifold, at: Orientation, options: Partial<ReadingOptions> = {}): LayerReading {
   const key = JSON.stringify([Object.values(solids).indexOf(solid), at, options]);
   const reading =
     known.get(key) ?? readLayers(pose(solid, at), { heightMm: LAYER, pixelMm: PIXEL, ...options });

@@ -8,14 +8,16 @@ import { readLayers } from '../read-layers';
 const kernel = await loadTestKernel();
 const solids = printedSolids(kernel);
 
-interface Pose {
+interface Orientation {
   readonly turnDeg: number;
   readonly tiltDeg: number;
 }
-const POSES: readonly Pose[] = [0, 20].flatMap((tiltDeg) => [0, 37].map((turnDeg) => ({ turnDeg, tiltDeg })));
+const POSES: readonly Orientation[] = [0, 20].flatMap((tiltDeg) =>
+  [0, 37].map((turnDeg) => ({ turnDeg, tiltDeg })),
+);
 
 /** Tilted about X, then turned about Z, as the file's points are; the lowest comes to z = 0. */
-function posed({ positions, facets }: Mesh, { turnDeg, tiltDeg }: Pose) {
+function posed({ positions, facets }: Mesh, { turnDeg, tiltDeg }: Orientation) {
   const [turn, tilt] = [turnDeg, tiltDeg].map((deg) => (deg * Math.PI) / 180);
   const place = ([x, y, z]: readonly number[]): [number, number, number] => {
     const [ty, tz] = [y * Math.cos(tilt) - z * Math.sin(tilt), y * Math.sin(tilt) + z * Math.cos(tilt)];

@@ -2,7 +2,7 @@ import { describe, expect, test } from '@jest/globals';
 import { seededRandom } from '@/core/numerics';
 import { expectOk } from '@/core/result';
 import { drawPrinter } from '@/core/virtual';
-import { bracketTwice, trimOnce } from '@/testing/light';
+import { bracketTwice, changeExposureOnce } from '@/testing/light';
 import { bracketExposures, type BracketOutcome, readBracket } from '../index';
 
 const SLOT_MM = 0.2;
@@ -79,7 +79,9 @@ describe('a bracket', () => {
 
 test('after one set of strips and one block a trim lands near zero growth', () => {
   const printers = 30;
-  const found = Array.from({ length: printers }, (_, i) => trimOnce(drawPrinter(i + 1), seededRandom(i + 1)));
+  const found = Array.from({ length: printers }, (_, i) =>
+    changeExposureOnce(drawPrinter(i + 1), seededRandom(i + 1)),
+  );
   const near = found.filter(({ edgeMm }) => Math.abs(edgeMm) < 0.02).length;
   expect(near / printers).toBeGreaterThan(0.9);
 });

@@ -15,7 +15,7 @@ import {
   slopeOf,
   type Strip,
   thickestLayer,
-  trimStep,
+  stepOfExposureChange,
   zeroRatio,
 } from '../index';
 
@@ -257,13 +257,17 @@ describe('trimming the exposure', () => {
   });
 
   test('one step goes no further than −25 % or +33 %, and never below what holds', () => {
-    expect(trimStep(2.4, 0.5)).toMatchObject({ ratio: 0.75, limitedBy: 'step' });
-    expect(trimStep(2.4, 2)).toMatchObject({ ratio: 1.33, limitedBy: 'step' });
-    expect(trimStep(2.4, 0.9)).toEqual({ exposureS: 2.4 * 0.9, ratio: 0.9, limitedBy: undefined });
+    expect(stepOfExposureChange(2.4, 0.5)).toMatchObject({ ratio: 0.75, limitedBy: 'step' });
+    expect(stepOfExposureChange(2.4, 2)).toMatchObject({ ratio: 1.33, limitedBy: 'step' });
+    expect(stepOfExposureChange(2.4, 0.9)).toEqual({
+      exposureS: 2.4 * 0.9,
+      ratio: 0.9,
+      limitedBy: undefined,
+    });
     const least = leastExposure({ dpMm: 0.15, lnEc: Math.log(1.3) }, 0.05);
     expect(least).toBeCloseTo(1.3 * Math.exp(0.5), 12);
-    expect(trimStep(2.4, 0.8, least)).toMatchObject({ exposureS: least, limitedBy: 'depth' });
-    expect(trimStep(1, 0.8, 5)).toMatchObject({ exposureS: 1.33, limitedBy: 'depth' });
+    expect(stepOfExposureChange(2.4, 0.8, least)).toMatchObject({ exposureS: least, limitedBy: 'depth' });
+    expect(stepOfExposureChange(1, 0.8, 5)).toMatchObject({ exposureS: 1.33, limitedBy: 'depth' });
   });
 
   test.each([

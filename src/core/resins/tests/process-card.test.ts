@@ -1,10 +1,10 @@
 import { describe, expect, test } from '@jest/globals';
 import { processCard } from '../process-card';
-import { DEFAULT_SCHOOLS, type Schools } from '../schools';
+import { DEFAULT_PRACTICES, type Practices } from '../practices';
 import { SHIPPED_SHELF } from '../shipped-shelf';
 
 const resin = (name: string) => SHIPPED_SHELF.find((each) => each.name === name)!;
-const order = (name: string, schools = DEFAULT_SCHOOLS) =>
+const order = (name: string, schools = DEFAULT_PRACTICES) =>
   processCard(resin(name), schools).map(({ step }) => step);
 
 test('the card follows the house: supports and assembly before or after the cure', () => {
@@ -21,7 +21,7 @@ test('the card follows the house: supports and assembly before or after the cure
     'cure',
     'cool',
   ]);
-  expect(order('Otter Tough', { ...DEFAULT_SCHOOLS, supportsOff: 'cured', assemble: 'cured' })).toEqual([
+  expect(order('Otter Tough', { ...DEFAULT_PRACTICES, supportsOff: 'cured', assemble: 'cured' })).toEqual([
     'shake',
     'warm',
     'drip',
@@ -37,7 +37,7 @@ test('the card follows the house: supports and assembly before or after the cure
 });
 
 test('a brittle resin is put together green whatever the house likes, and says so', () => {
-  const card = processCard(resin('Hearth'), { ...DEFAULT_SCHOOLS, assemble: 'cured' });
+  const card = processCard(resin('Hearth'), { ...DEFAULT_PRACTICES, assemble: 'cured' });
   expect(card.find(({ step }) => step === 'assemble')).toEqual({
     step: 'assemble',
     at: 'green',
@@ -47,14 +47,14 @@ test('a brittle resin is put together green whatever the house likes, and says s
 
 test('short and long cure lie between floor and ceiling', () => {
   const minutes = (cure: 'short' | 'long') =>
-    processCard(resin('Slate General'), { ...DEFAULT_SCHOOLS, cure }).find(({ step }) => step === 'cure');
+    processCard(resin('Slate General'), { ...DEFAULT_PRACTICES, cure }).find(({ step }) => step === 'cure');
   expect(minutes('short')).toMatchObject({ minutes: 5.25, floorMin: 3, ceilingMin: 12 });
   expect(minutes('long')).toMatchObject({ minutes: 9.75 });
 });
 
 test('the house’s liquid only where the sheet allows it', () => {
   const wash = (name: string) =>
-    processCard(resin(name), { ...DEFAULT_SCHOOLS, washWith: 'water' }).find(({ step }) => step === 'wash');
+    processCard(resin(name), { ...DEFAULT_PRACTICES, washWith: 'water' }).find(({ step }) => step === 'wash');
   expect(wash('Millpond')).toMatchObject({ liquid: 'water', why: 'house' });
   expect(wash('Hearth')).toMatchObject({ liquid: 'alcohol', why: 'sheet' });
 });
@@ -69,28 +69,33 @@ test('a proven yellowing limit lowers the ceiling', () => {
     ...resin('Glasswort Clear'),
     proofs: [{ kind: 'yellowing', on: '2026-10-01', test: { readings, accepted: 2 } } as const],
   };
-  const cure = processCard(proven, DEFAULT_SCHOOLS).find(({ step }) => step === 'cure');
+  const cure = processCard(proven, DEFAULT_PRACTICES).find(({ step }) => step === 'cure');
   expect(cure).toMatchObject({ ceilingMin: 6 });
 });
 
 test('what touches skin is coated', () => {
-  expect(processCard(resin('Slate General'), DEFAULT_SCHOOLS, { claims: ['skin', 'mains'] }).at(-1)).toEqual({
+  expect(
+    processCard(resin('Slate General'), DEFAULT_PRACTICES, { claims: ['skin', 'mains'] }).at(-1),
+  ).toEqual({
     step: 'coat',
     for: ['skin'],
   });
 });
 
-const minutesOf = (given: Parameters<typeof processCard>[0], ...rest: [typeof DEFAULT_SCHOOLS, object?]) => {
+const minutesOf = (
+  given: Parameters<typeof processCard>[0],
+  ...rest: [typeof DEFAULT_PRACTICES, object?]
+) => {
   const card = processCard(given, ...rest);
   const of = (name: string) => card.find(({ step }) => step === name) as { minutes?: number } | undefined;
   return { wash: of('wash')?.minutes, dry: of('dry')?.minutes, cure: of('cure')?.minutes };
 };
 
 test('washing and drying take as long as the liquid and the part ask for', () => {
-  const alcohol = minutesOf(resin('Slate General'), DEFAULT_SCHOOLS);
-  const water = minutesOf(resin('Millpond'), { ...DEFAULT_SCHOOLS, washWith: 'water' });
+  const alcohol = minutesOf(resin('Slate General'), DEFAULT_PRACTICES);
+  const water = minutesOf(resin('Millpond'), { ...DEFAULT_PRACTICES, washWith: 'water' });
   expect(water.dry).toBeGreaterThan(2 * alcohol.dry!);
-  const hollow = minutesOf(resin('Slate General'), DEFAULT_SCHOOLS, { crevices: 2 });
+  const hollow = minutesOf(resin('Slate General'), DEFAULT_PRACTICES, { crevices: 2 });
   expect(hollow).toMatchObject({ wash: 2 * alcohol.wash!, dry: 2 * alcohol.dry! });
 });
 
@@ -101,15 +106,15 @@ test('with a ceiling alone the cure keeps well below it', () => {
     sheet: { ...slate.sheet, quotes: slate.sheet.quotes.filter((quote) => quote.property !== property) },
   });
   for (const cure of ['short', 'long'] as const) {
-    const schools = { ...DEFAULT_SCHOOLS, cure };
+    const schools = { ...DEFAULT_PRACTICES, cure };
     expect(minutesOf(only('cureFloor_min'), schools).cure).toBe(6);
     expect(minutesOf(only('cureCeiling_min'), schools).cure).toBe(3);
   }
 });
 
 describe('the ways of the house change the card', () => {
-  const card = (ways: Partial<Schools>, part = {}, name = 'Slate General') =>
-    processCard(resin(name), { ...DEFAULT_SCHOOLS, ...ways }, part);
+  const card = (ways: Partial<Practices>, part = {}, name = 'Slate General') =>
+    processCard(resin(name), { ...DEFAULT_PRACTICES, ...ways }, part);
   const step = (steps: ReturnType<typeof card>, name: string) =>
     steps.find((each) => each.step === name) as Record<string, unknown> | undefined;
 

@@ -3,7 +3,7 @@ import fc from 'fast-check';
 import { checkResin } from '../check';
 import { findChanges } from '../change';
 import { evidenceOf, heatAt, type ResinFile } from '../evidence';
-import type { Proof } from '../proof';
+import type { ResinTest } from '../resin-test';
 import { PROPERTY_IDS, PROPERTIES, type PropertyId } from '../properties';
 import { meritsOf, nearestResins, rankResins } from '../rank';
 import { NO_REQUIREMENT, type Requirement } from '../requirement';
@@ -276,7 +276,7 @@ describe('ranking', () => {
 
 describe('proofs outrank sheets', () => {
   const bar = { bend: 'threePoint', spanMm: 64, widthMm: 10, thicknessMm: 4 } as const;
-  const sagProof = (lastC: number, gave: boolean): Proof => ({
+  const sagProof = (lastC: number, gave: boolean): ResinTest => ({
     kind: 'sag',
     on: '2026-11-02',
     test: {
@@ -313,7 +313,7 @@ describe('proofs outrank sheets', () => {
     expect(heatAt(bare, 1.5)).toBeUndefined();
   });
   test('a proven elongation passes only with its whole interval', () => {
-    const proofs: Proof[] = [
+    const proofs: ResinTest[] = [
       {
         kind: 'break',
         on: '2026-11-02',
@@ -325,7 +325,7 @@ describe('proofs outrank sheets', () => {
     expect([state(0.02), state(0.035), state(0.06)]).toEqual(['pass', 'unknown', 'fails']);
   });
   test('a fall that ended in pieces fails what its sheet would pass', () => {
-    const proofs: Proof[] = [
+    const proofs: ResinTest[] = [
       {
         kind: 'drop',
         on: '2026-11-02',

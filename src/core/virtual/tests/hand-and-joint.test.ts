@@ -2,7 +2,7 @@ import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { seededRandom, seedFrom } from '@/core/numerics';
 import { FIT_WORDS } from '@/core/signature';
-import { chanceToFree, drawBridging, drawPrinter, printedGapOf, touchRung, wordOfClearance } from '..';
+import { chanceToFree, drawBridging, drawPrinter, printedGapOf, touchGapStep, wordOfClearance } from '..';
 
 describe('the simulated hand', () => {
   test('says the five words from tight to loose as the clearance grows', () => {
@@ -74,7 +74,7 @@ describe('the simulated joint', () => {
   test('far below its limit it is fused, just below stiff, well above free, far above sloppy', () => {
     const bridging = { limitMm: 0.12, widthMm: 0.01 };
     const at = (printedMm: number) =>
-      new Set(Array.from({ length: 30 }, (_, i) => touchRung(bridging, printedMm, seededRandom(i))));
+      new Set(Array.from({ length: 30 }, (_, i) => touchGapStep(bridging, printedMm, seededRandom(i))));
     expect(at(0.02)).toEqual(new Set(['fused']));
     expect(at(0.11)).toEqual(new Set(['stiff', 'free']));
     expect(at(0.2)).toEqual(new Set(['free']));

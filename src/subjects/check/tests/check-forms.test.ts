@@ -4,7 +4,7 @@ import { expectOk } from '@/core/result';
 import { checkRulesForm } from '@/subjects/house/shared';
 import { parseForm } from '@/subjects/language/shared';
 import { printerForm } from '@/subjects/printing/shared';
-import { findingForm, findingsInput, foundFeatureForm, stanceForm } from '../input-check';
+import { findingForm, findingsInput, foundFeatureForm, printSetupForm } from '../input-check';
 
 function form(fields: Readonly<Record<string, string>>): FormData {
   const data = new FormData();
@@ -14,15 +14,17 @@ function form(fields: Readonly<Record<string, string>>): FormData {
 
 describe('forms of the check', () => {
   test('on supports the height is needed, else it does not matter', () => {
-    expect(expectOk(parseForm(stanceForm, form({ stance: 'plate', liftMm: '' })))).toEqual({ kind: 'plate' });
-    expect(expectOk(parseForm(stanceForm, form({ stance: 'supports', liftMm: '5' })))).toEqual({
+    expect(expectOk(parseForm(printSetupForm, form({ stance: 'plate', liftMm: '' })))).toEqual({
+      kind: 'plate',
+    });
+    expect(expectOk(parseForm(printSetupForm, form({ stance: 'supports', liftMm: '5' })))).toEqual({
       kind: 'supports',
       liftMm: 5,
     });
-    expect(parseForm(stanceForm, form({ stance: 'supports', liftMm: '' }))).toMatchObject({
+    expect(parseForm(printSetupForm, form({ stance: 'supports', liftMm: '' }))).toMatchObject({
       issue: { liftMm: [{ code: 'blank' }] },
     });
-    expect(parseForm(stanceForm, form({ stance: '' }))).toMatchObject({
+    expect(parseForm(printSetupForm, form({ stance: '' }))).toMatchObject({
       issue: { stance: expect.any(Array) },
     });
   });

@@ -10,7 +10,7 @@ import { emptyBench, readyBench } from '@/testing/bench';
 import { bringPart } from '../bring-part';
 import { judgeFinding } from '../judge-finding';
 import { keepCheck } from '../keep-check';
-import { setStance } from '../set-stance';
+import { setPrintSetup } from '../set-print-setup';
 import { turnPart } from '../turn-part';
 import { listVerdicts, settledOfCheck, viewCheck } from '../view-check';
 
@@ -53,7 +53,7 @@ function jobWithPart() {
     )
     .run();
   keepPartFile(db, jobId, 'a'.repeat(64), 'vane.stl');
-  setStance(db, jobId, { kind: 'plate' });
+  setPrintSetup(db, jobId, { kind: 'plate' });
   const view = () => viewJob(db, jobId)!;
   const look = (findings: readonly Finding[]) =>
     keepCheck(db, jobId, { source: 'a'.repeat(64), stance: { kind: 'plate' }, layerMm: 0.05, findings });
@@ -121,9 +121,9 @@ test('another file or another stance opens everything again; the old verdicts co
   look([ISLAND]);
   expectOk(judgeFinding(db, view(), { key: ISLAND.key, verdict: 'passed', reason: '' }));
   expect(settledOfCheck(db, view())).toBe(1);
-  expect(setStance(db, jobId, { kind: 'supports', liftMm: 5 })).toEqual([{ code: 'check' }]);
+  expect(setPrintSetup(db, jobId, { kind: 'supports', liftMm: 5 })).toEqual([{ code: 'check' }]);
   expect(settledOfCheck(db, view())).toBe(0);
-  expect(setStance(db, jobId, { kind: 'plate' })).toEqual([]);
+  expect(setPrintSetup(db, jobId, { kind: 'plate' })).toEqual([]);
   expect(settledOfCheck(db, view())).toBe(1);
   expect(bringPart(db, jobId, 'b'.repeat(64), 'vane 2.stl')).toEqual([{ code: 'check' }]);
   expect(settledOfCheck(db, view())).toBe(0);

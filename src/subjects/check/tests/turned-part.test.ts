@@ -8,7 +8,7 @@ import { exportReadings, importReadings, recordReading } from '@/subjects/measur
 import { newestSignature } from '@/subjects/printing';
 import { readyBench, WIDTH } from '@/testing/bench';
 import { foundFeatureForm } from '../input-check';
-import { setStance } from '../set-stance';
+import { setPrintSetup } from '../set-print-setup';
 import { turnPart } from '../turn-part';
 
 /** Onto its side: what ran along X runs along Z. */
@@ -119,7 +119,7 @@ test('a face that lands on the plate is a plate face, and seen faces turn along'
   const bench = readyBench();
   const { db, jobId } = bench;
   const meshHash = keepFile(bench, 'a');
-  setStance(db, jobId, { kind: 'plate' });
+  setPrintSetup(db, jobId, { kind: 'plate' });
   const limits = { lowerDeviationMm: -0.1, upperDeviationMm: 0.1 };
   // From x = 0 to x = 20: turned onto its side, its face at x = 20 comes to lie on the plate.
   const anchor: [number, number, number] = [0, 5, 5];

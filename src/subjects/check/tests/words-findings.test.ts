@@ -1,7 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
-import { type Finding, FINDING_CODES, STUDIED_POSES } from '@/core/findings';
+import { type Finding, FINDING_CODES, STUDIED_ORIENTATIONS } from '@/core/findings';
 import { describeFinding, describeWhere } from '../words-findings';
-import { describePose, describeStance } from '../words-stance';
+import { describeOrientation, describePrintSetup } from '../words-print-setup';
 
 const finding = (more: Partial<Finding>): Finding => ({
   key: 'x',
@@ -50,10 +50,10 @@ describe('findings in words', () => {
     );
   });
   test('poses and stances have names', () => {
-    const names = STUDIED_POSES.map(({ name }) => describePose(name));
+    const names = STUDIED_ORIENTATIONS.map(({ name }) => describeOrientation(name));
     expect(new Set(names).size).toBe(names.length);
     expect(names).toContain('upside down');
-    expect(describePose({ kind: 'search' })).toBe('found by search');
-    expect(describeStance({ kind: 'supports', liftMm: 5 })).toBe('on supports, 5.0 mm high');
+    expect(describeOrientation({ kind: 'search' })).toBe('found by search');
+    expect(describePrintSetup({ kind: 'supports', liftMm: 5 })).toBe('on supports, 5.0 mm high');
   });
 });

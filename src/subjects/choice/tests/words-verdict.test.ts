@@ -1,7 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import {
   checkResin,
-  DEFAULT_SCHOOLS,
+  DEFAULT_PRACTICES,
   evidenceOf,
   findChanges,
   NO_REQUIREMENT,
@@ -9,16 +9,16 @@ import {
   PROPERTY_IDS,
   rankResins,
   type Requirement,
-  type School,
-  SCHOOLS,
+  type Practice,
+  PRACTICES,
   SHIPPED_SHELF,
 } from '@/core/resins';
-import { SCHOOL_GROUPS, SCHOOL_WORDS } from '@/subjects/house/shared';
+import { PRACTICE_GROUPS, PRACTICE_WORDS } from '@/subjects/house/shared';
 import {
   describeBlendIssue,
   describeCardReason,
   describeCardStep,
-  describeProofIssue,
+  describeResinTestIssue,
   describeProperty,
   describeResinSheetIssue,
   describeShelfIssue,
@@ -89,17 +89,17 @@ test('shares are per cent, and every property has a name', () => {
 
 test('each side of each school says its reason', () => {
   // Each is in one group of the Settings page.
-  expect(SCHOOL_GROUPS.flatMap(({ schools }) => schools).sort()).toEqual(Object.keys(SCHOOLS).sort());
-  for (const school of Object.keys(SCHOOLS) as School[])
-    for (const side of SCHOOLS[school]) expect(SCHOOL_WORDS[school].sides[side].reason).toMatch(/\S/);
+  expect(PRACTICE_GROUPS.flatMap(({ schools }) => schools).sort()).toEqual(Object.keys(PRACTICES).sort());
+  for (const school of Object.keys(PRACTICES) as Practice[])
+    for (const side of PRACTICES[school]) expect(PRACTICE_WORDS[school].sides[side].reason).toMatch(/\S/);
 });
 
 test('a process card reads from bottle to coat', () => {
   for (const resin of SHIPPED_SHELF) {
-    const lines = processCard(resin, DEFAULT_SCHOOLS, { claims: ['skin'] }).map(describeCardStep);
+    const lines = processCard(resin, DEFAULT_PRACTICES, { claims: ['skin'] }).map(describeCardStep);
     expect(lines.map(({ title }) => title)).toContain('Coat');
     for (const { text } of lines) expect(text).not.toMatch(/undefined|NaN/);
-    for (const step of processCard(resin, DEFAULT_SCHOOLS))
+    for (const step of processCard(resin, DEFAULT_PRACTICES))
       if (['supports', 'cure'].includes(step.step))
         expect(describeCardReason(step)).toContain('Alternatives: ');
   }
@@ -124,6 +124,6 @@ describe('refusals say what, where and how to mend it', () => {
     expect(describeBlendIssue({ code: 'fractionsSum', sum: 0.9 })).toBe(
       'the parts add up to 90 %, not 100 %.',
     );
-    expect(describeProofIssue({ code: 'waterBoils', tempC: 110, mostC: 95 })).toContain('oven');
+    expect(describeResinTestIssue({ code: 'waterBoils', tempC: 110, mostC: 95 })).toContain('oven');
   });
 });

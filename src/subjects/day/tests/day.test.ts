@@ -3,7 +3,7 @@ import { expectOk } from '@/core/result';
 import { tables } from '@/store';
 import { endRun, layOnPlate, startRun } from '@/subjects/plate';
 import { beginStep } from '@/subjects/run';
-import { benchWithPlate, openGate, OPEN_HOUSE } from '@/testing/plate';
+import { benchWithPlate, openChecklist, OPEN_HOUSE } from '@/testing/plate';
 import { printed } from '@/testing/printed';
 import { planAskedDay } from '@/workers/day-api';
 import { viewDay } from '../index';
@@ -27,7 +27,7 @@ describe('the day of a bench', () => {
 
   test('a print that runs holds its printer; the next plate waits for it', () => {
     const { db, runId, jobId } = benchWithPlate();
-    openGate(db, runId);
+    openChecklist(db, runId);
     expectOk(startRun(db, runId, { house, now: new Date(Date.now() - 600_000) }));
     const next = expectOk(layOnPlate(db, jobId, { copies: 1, gapMm: 2 }));
     const view = viewDay(db, house, new Date());
@@ -41,7 +41,7 @@ describe('the day of a bench', () => {
 
   test('what came off the printer goes on from where it was tapped', () => {
     const { db, runId, jobId } = benchWithPlate({ copies: 1 });
-    openGate(db, runId);
+    openChecklist(db, runId);
     expectOk(startRun(db, runId, { house, now: new Date(Date.now() - 7_200_000) }));
     expectOk(
       endRun(db, runId, { outcome: 'done', endedAt: new Date(), isSeen: true, reason: '', isUsable: true }),
@@ -119,7 +119,7 @@ describe('the day of a bench', () => {
 describe('a clock that was set while something runs', () => {
   test.each([1, -1, 24 * 40, -24 * 40])('by %d h: the day is planned all the same', (hours) => {
     const { db, runId, jobId } = benchWithPlate();
-    openGate(db, runId);
+    openChecklist(db, runId);
     expectOk(startRun(db, runId, { house, now: new Date(Date.now() + hours * 3_600_000) }));
     expectOk(layOnPlate(db, jobId, { copies: 1, gapMm: 2 }));
     const view = viewDay(db, house, new Date());

@@ -9,15 +9,15 @@ import {
   createGauge,
   foreseeBlock,
   glanceAtGauges,
-  listRungs,
-  recordRung,
-  rungsOfPrint,
-  viewLadder,
+  listGapSteps,
+  recordGapStep,
+  gapStepsOfPrint,
+  viewGapTest,
 } from '@/subjects/gauge';
 import { buildJobFile, canBuild, changeProcess, createJob, notePrint, viewJob } from '@/subjects/job';
 import { frameJob, glanceAtJobs } from '@/subjects/overview';
 import { correctSettings, createProfile } from '@/subjects/printing';
-import { touchSimulatedRung } from '@/subjects/simulated';
+import { touchSimulatedGapStep } from '@/subjects/simulated';
 import { readyBench } from '@/testing/bench';
 import { listTriedGaps } from '../index';
 import { removeJoint } from '../remove-joint';
@@ -50,7 +50,7 @@ function printGauge(db: Db, profileId: number, spec: GaugeSpec) {
 function tapFrom(db: Db, printId: number, freeFrom: number, state: PartState = 'green'): void {
   for (let rung = 1; rung <= 9; rung++) {
     const outcome = rung >= freeFrom ? 'free' : 'fused';
-    expectOk(recordRung(db, { clientKey: `${printId} ${rung}`, printId, rung, outcome, state }));
+    expectOk(recordGapStep(db, { clientKey: `${printId} ${rung}`, printId, rung, outcome, state }));
   }
 }
 
@@ -92,12 +92,12 @@ describe('a ladder', () => {
     const { db, profileId } = readyBench();
     const { printId } = printGauge(db, profileId, HINGE);
     const tap = { clientKey: 'tapped once', printId, rung: 3, outcome: 'fused', state: 'green' } as const;
-    expectOk(recordRung(db, tap));
-    expectOk(recordRung(db, { ...tap, outcome: 'sloppy' }));
-    expect(rungsOfPrint(db, printId).get(3)).toBe('fused');
-    expectOk(recordRung(db, { ...tap, clientKey: 'tapped again', outcome: 'stiff' }));
-    expect(listRungs(db)).toMatchObject([{ rung: 3, gapMm: 0.2, outcome: 'stiff', joint: 'hinge' }]);
-    expect(recordRung(db, { ...tap, clientKey: 'beyond', rung: 10 })).toEqual({
+    expectOk(recordGapStep(db, tap));
+    expectOk(recordGapStep(db, { ...tap, outcome: 'sloppy' }));
+    expect(gapStepsOfPrint(db, printId).get(3)).toBe('fused');
+    expectOk(recordGapStep(db, { ...tap, clientKey: 'tapped again', outcome: 'stiff' }));
+    expect(listGapSteps(db)).toMatchObject([{ rung: 3, gapMm: 0.2, outcome: 'stiff', joint: 'hinge' }]);
+    expect(recordGapStep(db, { ...tap, clientKey: 'beyond', rung: 10 })).toEqual({
       ok: false,
       issue: { code: 'gone' },
     });
@@ -106,24 +106,24 @@ describe('a ladder', () => {
   test('recommends a wider gap the later it comes free, and says what it leaves open', () => {
     const { db, profileId } = readyBench();
     const { printId } = printGauge(db, profileId, HINGE);
-    expect(viewLadder([]).note).toEqual({ code: 'noRungs' });
+    expect(viewGapTest([]).note).toEqual({ code: 'noRungs' });
     tapFrom(db, printId, 4);
-    const early = viewLadder(listRungs(db)).summary.recommendedMm;
+    const early = viewGapTest(listGapSteps(db)).summary.recommendedMm;
     const other = printGauge(db, profileId, HINGE);
     tapFrom(db, other.printId, 8);
-    const later = viewLadder(listRungs(db).filter((rung) => rung.printId === other.printId));
+    const later = viewGapTest(listGapSteps(db).filter((rung) => rung.printId === other.printId));
     expect(later.summary.recommendedMm).toBeGreaterThan(early + 0.1);
-    expect(viewLadder(listRungs(db)).note?.code).toBe('crossed');
+    expect(viewGapTest(listGapSteps(db)).note?.code).toBe('crossed');
     expect(later.curve[0].chance).toBeLessThan(0.01);
   });
 
   test('of a simulated print is tried by a simulated hand, always alike, and shows on the list', () => {
     const { db, profileId } = readyBench();
     const { printId } = printGauge(db, profileId, HINGE);
-    const found = HINGE.stepsMm.map((_, i) => expectOk(touchSimulatedRung(db, printId, i + 1)));
+    const found = HINGE.stepsMm.map((_, i) => expectOk(touchSimulatedGapStep(db, printId, i + 1)));
     expect(found[0]).toBe('fused');
     expect(found.at(-1)).toMatch(/free|sloppy/);
-    expect(expectOk(touchSimulatedRung(db, printId, 5))).toBe(found[4]);
+    expect(expectOk(touchSimulatedGapStep(db, printId, 5))).toBe(found[4]);
     tapFrom(db, printId, 5);
     expect(glanceAtGauges(db)).toMatchObject([{ printed: true, found: 9, of: 9 }]);
   });
@@ -217,7 +217,7 @@ describe('on Today and in its frame', () => {
     const { jobId, printId } = printGauge(db, profileId, HINGE);
     expect(glance(jobId)).toMatchObject({ step: 'measure', read: 0, of: 9 });
     expectOk(
-      recordRung(db, { clientKey: 'first of nine', printId, rung: 9, outcome: 'free', state: 'green' }),
+      recordGapStep(db, { clientKey: 'first of nine', printId, rung: 9, outcome: 'free', state: 'green' }),
     );
     expect(frameJob(db, viewJob(db, jobId)!).settled.measure).toBeCloseTo(1 / 9, 12);
     tapFrom(db, printId, 4);
@@ -238,15 +238,15 @@ describe('on Today and in its frame', () => {
       }),
     );
     const ladder = printGauge(db, real, HINGE);
-    expect(touchSimulatedRung(db, ladder.printId, 1)).toEqual({
+    expect(touchSimulatedGapStep(db, ladder.printId, 1)).toEqual({
       ok: false,
       issue: { code: 'noSimulatedPrinter' },
     });
-    expect(touchSimulatedRung(db, ladder.printId, 99)).toEqual({ ok: false, issue: { code: 'gone' } });
+    expect(touchSimulatedGapStep(db, ladder.printId, 99)).toEqual({ ok: false, issue: { code: 'gone' } });
     const block = printGauge(db, real, { kind: 'block', sizes: FEW_SIZES });
-    expect(touchSimulatedRung(db, block.printId, 1)).toEqual({ ok: false, issue: { code: 'gone' } });
+    expect(touchSimulatedGapStep(db, block.printId, 1)).toEqual({ ok: false, issue: { code: 'gone' } });
     expect(
-      recordRung(db, {
+      recordGapStep(db, {
         clientKey: 'on a block',
         printId: block.printId,
         rung: 1,
@@ -303,7 +303,7 @@ describe('gaps that were tried before the exposure changed', () => {
       expect(movedMm).toBeCloseTo(gapMm - before[i].gapMm, 12);
       expect(unsureMm).toBeGreaterThan(0);
     });
-    const [then, now] = [before, after].map((rungs) => viewLadder(rungs).summary);
+    const [then, now] = [before, after].map((rungs) => viewGapTest(rungs).summary);
     expect(now.recommendedMm).toBeGreaterThan(then.recommendedMm + 0.03);
     expect(now.interval95Mm[1] - now.interval95Mm[0]).toBeGreaterThan(
       then.interval95Mm[1] - then.interval95Mm[0],

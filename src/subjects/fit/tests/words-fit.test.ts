@@ -2,11 +2,11 @@ import { describe, expect, test } from '@jest/globals';
 import {
   adviseFastening,
   JOINT_KINDS,
-  type LadderNote,
+  type GapTestNote,
   MATERIALS,
   NUTS,
   RUINS,
-  RUNG_OUTCOMES,
+  GAP_STEP_OUTCOMES,
   WISHES,
 } from '@/core/fits';
 import { GAUGE_CHOICES, type GaugeIssue } from '@/core/gauges';
@@ -17,8 +17,8 @@ import {
   describeGaugeChoice,
   describeGaugeIssue,
   describeJoint,
-  describeLadderNote,
-  describeRungOutcome,
+  describeGapTestNote,
+  describeGapStepOutcome,
 } from '@/subjects/gauge/shared';
 import { describeMaterial, describeRuin, describeWish, wordsOfField } from '@/subjects/language/shared';
 import {
@@ -52,7 +52,7 @@ test('every word of a fit has its plain name', () => {
   RUINS.forEach((ruin) => expectPlain(describeRuin(ruin)));
   MATERIALS.forEach((material) => expectPlain(describeMaterial(material)));
   JOINT_KINDS.forEach((kind) => expectPlain(describeJoint(kind)));
-  RUNG_OUTCOMES.forEach((outcome) => expectPlain(describeRungOutcome(outcome)));
+  GAP_STEP_OUTCOMES.forEach((outcome) => expectPlain(describeGapStepOutcome(outcome)));
   GAUGE_CHOICES.forEach((choice) => expectPlain(describeGaugeChoice(choice).answers));
   MATE_ORIGINS.forEach((origin) => expectPlain(describeOrigin(origin)));
   ANSWERS.forEach((answer) => expectPlain(describeAnswer(answer)));
@@ -102,12 +102,12 @@ describe('what keeps something from coming out says what, where and how to mend 
     { code: 'pinSize', mm: 1, leastMm: 2, mostMm: 30 },
   ])('gauge: $code', (issue) => expectPlain(describeGaugeIssue(issue)));
 
-  test.each<LadderNote>([
+  test.each<GapTestNote>([
     { code: 'noRungs' },
     { code: 'allFused', mostMm: 0.5 },
     { code: 'allFree', leastMm: 0.1 },
     { code: 'crossed', freeMm: 0.2, fusedMm: 0.25 },
-  ])('ladder: $code', (note) => expectPlain(describeLadderNote(note)));
+  ])('ladder: $code', (note) => expectPlain(describeGapTestNote(note)));
 
   test('readings that disagree, out of round, tapered, read once', () => {
     expect(describeBodyNote({ code: 'disagree', lowMm: 9, highMm: 9.5, mpeMm: 0.02 })).toMatch(

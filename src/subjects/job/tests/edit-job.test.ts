@@ -7,7 +7,7 @@ import { createInstrument, lastSession } from '@/subjects/caliper';
 import { recordReading } from '@/subjects/measure';
 import { changeNeed } from '@/subjects/need';
 import { findByWords, frameJob, glanceAtArchive, glanceAtJobs } from '@/subjects/overview';
-import { describeLedgerEntry } from '@/subjects/overview/shared';
+import { describeDecision } from '@/subjects/overview/shared';
 import { createProfile, firstProfile, listProfileChoices } from '@/subjects/printing';
 import { viewSheet } from '@/subjects/sheet';
 import { BLANK_NEED, BORE, emptyBench, readyBench, WIDTH } from '@/testing/bench';
@@ -62,9 +62,7 @@ test('an agreed test and a changed rule are noted in the ledger', () => {
     rule: 'shared',
     revision,
   });
-  const titles = frameJob(db, viewJob(db, jobId)!).ledger.map(
-    ({ entry }) => describeLedgerEntry(entry).title,
-  );
+  const titles = frameJob(db, viewJob(db, jobId)!).ledger.map(({ entry }) => describeDecision(entry).title);
   expect(titles).toContain('Acceptance test agreed');
   expect(titles).toContain('Decision rule');
 });

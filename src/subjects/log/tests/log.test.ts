@@ -9,7 +9,7 @@ import { failed, printed, printedAgain } from '@/testing/printed';
 import {
   keepCause,
   keepTest,
-  noteCare,
+  noteMaintenance,
   noteFailure,
   noteWell,
   takeBackFailure,
@@ -17,7 +17,7 @@ import {
   viewLog,
 } from '../index';
 import {
-  CARE_WORDS,
+  MAINTENANCE_WORDS,
   CAUSE_WORDS,
   describeEvidence,
   describeLayer,
@@ -27,7 +27,7 @@ import {
   type FailureNoted,
   KIND_WORDS,
   type LogIssue,
-  MEND_WORDS,
+  REPAIR_WORDS,
   readLayer,
   TEST_WORDS,
 } from '../shared';
@@ -112,7 +112,7 @@ describe('noting a failure', () => {
       'noFailure',
     );
     expect(codeOf(keepCause(plate.db, plate.runId, 'film'))).toBe('noFailure');
-    expect(codeOf(noteCare(plate.db, 99, { kind: 'film' }))).toBe('gone');
+    expect(codeOf(noteMaintenance(plate.db, 99, { kind: 'film' }))).toBe('gone');
     expect(viewLog(plate.db, 99, OPEN_HOUSE)).toBeUndefined();
     expect(failureInput.safeParse(failed({ partMm: [NaN, 0] })).success).toBe(false);
   });
@@ -221,11 +221,13 @@ describe('words and heights', () => {
 
   test('every kind, cause, piece of evidence, test and outcome has its words', () => {
     for (const kind of FAILURE_KINDS) expect(KIND_WORDS[kind]).toBeTruthy();
-    for (const cause of CAUSES) expect(CAUSE_WORDS[cause] && MEND_WORDS[cause]).toBeTruthy();
+    for (const cause of CAUSES) expect(CAUSE_WORDS[cause] && REPAIR_WORDS[cause]).toBeTruthy();
     for (const name of EVIDENCE) expect(describeEvidence(name, true)).not.toBe(describeEvidence(name, false));
     for (const test of TESTS)
       expect(Object.keys(TEST_WORDS[test].outcomes)).toEqual([...TEST_TABLE[test].outcomes]);
     expect(describeEvidence('kind sheared', true)).toBe('broke off');
-    expect(Object.values(CARE_WORDS).every(({ title, unit }) => title !== '' && unit !== '')).toBe(true);
+    expect(Object.values(MAINTENANCE_WORDS).every(({ title, unit }) => title !== '' && unit !== '')).toBe(
+      true,
+    );
   });
 });

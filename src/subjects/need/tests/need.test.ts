@@ -5,7 +5,7 @@ import { planDraw } from '@/subjects/correct';
 import { wishFor, type WishInput } from '@/subjects/fit';
 import { addFeature, createJob, notePrint, startAttempt, viewJob } from '@/subjects/job';
 import { frameJob } from '@/subjects/overview';
-import { describeLedgerEntry } from '@/subjects/overview/shared';
+import { describeDecision } from '@/subjects/overview/shared';
 import { BLANK_NEED, BORE, readyBench } from '@/testing/bench';
 import { answerAcceptance } from '../answer-acceptance';
 import { changeNeed, type NeedChange } from '../change-need';
@@ -123,9 +123,7 @@ describe('the agreed test', () => {
     expectOk(answerAcceptance(db, jobId, 'passed', ''));
     expect(standingAnswer(db, queries.findJob(db, jobId)!)?.answer).toBe('passed');
     expect(frameJob(db, viewJob(db, jobId)!).settled.story).toBe(1);
-    const titles = frameJob(db, viewJob(db, jobId)!).ledger.map(
-      ({ entry }) => describeLedgerEntry(entry).title,
-    );
+    const titles = frameJob(db, viewJob(db, jobId)!).ledger.map(({ entry }) => describeDecision(entry).title);
     expect(titles).toEqual(expect.arrayContaining(['Acceptance test failed', 'Acceptance test passed']));
   });
 

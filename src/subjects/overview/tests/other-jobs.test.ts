@@ -12,7 +12,7 @@ import {
   viewJob,
 } from '@/subjects/job';
 import { noteBroken, recordReading, recordTry, takeBackReading } from '@/subjects/measure';
-import { recordRung } from '@/subjects/gauge';
+import { recordGapStep } from '@/subjects/gauge';
 import { describeReadingIssue } from '@/subjects/measure/shared';
 import { keepPicture, putPictureAway } from '@/subjects/need';
 import { pngOf } from '@/testing/pictures';
@@ -84,7 +84,7 @@ describe('what belongs to another job is refused', () => {
     expect(queries.listAttempts(db, jobId)[0].prints[0].brokenNote).toBe('');
     expect(() => notePrint(db, bench.attemptId, other.jobId)).toThrow(RangeError);
     const rung = { clientKey: 'a-rung-tapped', printId, rung: 1, outcome: 'free', state: 'cured' } as const;
-    expect(recordRung(db, rung, other.jobId)).toEqual({ ok: false, issue: { code: 'gone' } });
+    expect(recordGapStep(db, rung, other.jobId)).toEqual({ ok: false, issue: { code: 'gone' } });
   });
 
   test('removing or placing a feature', () => {

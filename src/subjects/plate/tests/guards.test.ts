@@ -3,7 +3,7 @@ import { expectOk } from '@/core/result';
 import { type Db, queries, tables } from '@/store';
 import { createJob } from '@/subjects/job';
 import { addBottle, addResin } from '@/subjects/resin';
-import { benchWithPlate, openGate, OPEN_HOUSE } from '@/testing/plate';
+import { benchWithPlate, openChecklist, OPEN_HOUSE } from '@/testing/plate';
 import { printed } from '@/testing/printed';
 import {
   endRun,
@@ -85,7 +85,7 @@ describe('a clock that was set', () => {
   /** A plate that was started by a clock that was so many hours ahead (or behind, if below zero) of now. */
   function startedBy(aheadHours: number) {
     const plate = benchWithPlate();
-    openGate(plate.db, plate.runId);
+    openChecklist(plate.db, plate.runId);
     const now = new Date(Date.now() + aheadHours * HOUR_MS);
     expectOk(startRun(plate.db, plate.runId, { house: OPEN_HOUSE, now }));
     return plate;

@@ -4,9 +4,9 @@ import { queries, tables } from '@/store';
 import { createJob } from '@/subjects/job';
 import { loadVat } from '@/subjects/resin';
 import { tellSimulated } from '@/subjects/simulated';
-import { benchWithPlate, giveLayers, openGate, OPEN_HOUSE } from '@/testing/plate';
+import { benchWithPlate, giveLayers, openChecklist, OPEN_HOUSE } from '@/testing/plate';
 import {
-  answerGate,
+  answerChecklist,
   arrangePlate,
   endRun,
   hearPrinter,
@@ -22,7 +22,13 @@ import {
   startRun,
   viewRun,
 } from '../index';
-import { describeGate, describePlateIssue, GATE_KEYS, nameGate, type PlateIssue } from '../shared';
+import {
+  describeChecklist,
+  describePlateIssue,
+  CHECKLIST_KEYS,
+  nameChecklist,
+  type PlateIssue,
+} from '../shared';
 
 const house = OPEN_HOUSE;
 const key = () => crypto.randomUUID();
@@ -32,7 +38,7 @@ const view = ({ db, runId }: Plate) => viewRun(db, runId, house)!;
 const codeOf = (result: { ok: boolean; issue?: PlateIssue }) => result.issue?.code;
 
 function started(plate: Plate, agoMs = 0): Plate {
-  openGate(plate.db, plate.runId);
+  openChecklist(plate.db, plate.runId);
   const now = new Date(Date.now() - agoMs);
   expectOk(startRun(plate.db, plate.runId, { house, now }));
   return plate;
@@ -68,7 +74,7 @@ describe('what lies on a plate', () => {
     const { xMm, yMm, isTurned } = second;
     expectOk(movePiece(plate.db, plate.runId, { pieceId: first.id, xMm: xMm + 1, yMm, isTurned }));
     expect([...view(plate).placeIssues.values()]).toEqual(['tooNear', 'tooNear']);
-    openGate(plate.db, plate.runId);
+    openChecklist(plate.db, plate.runId);
     expect(codeOf(startRun(plate.db, plate.runId, { house }))).toBe('badPlaces');
     expectOk(arrangePlate(plate.db, plate.runId, 2));
     expect(view(plate).placeIssues.size).toBe(0);
@@ -97,7 +103,7 @@ describe('what lies on a plate', () => {
     expectOk(keepLayers(db, { part: item.part!.key, layerMm: 0.05, areasMm2, ...read }));
     expect(view(plate).forecast!.resinMl).toBeCloseTo(2 * 0.4 * solidMl, 6);
     const display = view(plate).gate!.find(({ fact }) => fact.key === 'display')!;
-    expect(describeGate(display.fact)).toContain('hollow with a 2 mm wall');
+    expect(describeChecklist(display.fact)).toContain('hollow with a 2 mm wall');
     expectOk(setCopies(db, runId, { attemptId, copies: 1, gapMm: 2 }));
     expect(view(plate).forecast!.resinMl).toBeCloseTo(solidMl, 6);
   });
@@ -201,20 +207,22 @@ describe('the gate', () => {
     expect(codeOf(result)).toBe('gateOpen');
     const asked = view(plate).gate!.filter(({ state, isKnownBad }) => state === 'open' && !isKnownBad);
     const keys = asked.map(({ fact }) => fact.key);
-    expectOk(answerGate(plate.db, plate.runId, { keys, well: true, reason: '' }));
+    expectOk(answerChecklist(plate.db, plate.runId, { keys, well: true, reason: '' }));
     expect(
       view(plate)
         .gate!.filter(({ state }) => state === 'open')
         .map(({ fact }) => fact.key),
     ).toEqual(['checked']);
     expect(
-      codeOf(answerGate(plate.db, plate.runId, { keys: ['checked'], well: true, reason: '' })),
+      codeOf(answerChecklist(plate.db, plate.runId, { keys: ['checked'], well: true, reason: '' })),
     ).toBeUndefined();
     expect(stateOf('checked').state).toBe('open');
-    expect(codeOf(answerGate(plate.db, plate.runId, { keys: ['checked'], well: false, reason: ' ' }))).toBe(
-      'noReason',
+    expect(
+      codeOf(answerChecklist(plate.db, plate.runId, { keys: ['checked'], well: false, reason: ' ' })),
+    ).toBe('noReason');
+    expectOk(
+      answerChecklist(plate.db, plate.runId, { keys: ['checked'], well: false, reason: 'printed before' }),
     );
-    expectOk(answerGate(plate.db, plate.runId, { keys: ['checked'], well: false, reason: 'printed before' }));
     expectOk(startRun(plate.db, plate.runId, { house }));
   });
 
@@ -241,8 +249,8 @@ describe('the gate', () => {
       run: { ...house.run, presence: house.run.presence.map(() => [{ fromMin: 0, toMin: 1 }]) },
     };
     const present = viewRun(plate.db, runId, nights)!.gate!.find(({ fact }) => fact.key === 'present')!;
-    expect(describeGate(present.fact)).toMatch(/Expected loss: \d+\.\d\d if you start now/);
-    expect(describeGate(factOf('nothingInVat'))).toContain('came off');
+    expect(describeChecklist(present.fact)).toMatch(/Expected loss: \d+\.\d\d if you start now/);
+    expect(describeChecklist(factOf('nothingInVat'))).toContain('came off');
   });
 
   test('a vat with another resin, a cold room: known, and only a reason opens it', () => {
@@ -251,7 +259,7 @@ describe('the gate', () => {
     plate.db.update(tables.printers).set({ vatResinId: other.id }).run();
     const resin = view(plate).gate!.find(({ fact }) => fact.key === 'resin')!;
     expect(resin).toMatchObject({ state: 'open', isKnownBad: true });
-    expect(describeGate(resin.fact)).toContain(
+    expect(describeChecklist(resin.fact)).toContain(
       'The vat holds Slate General, but the print needs Otter Tough',
     );
     // What stands in it is no help for this print, and is gone once the vat is noted as changed.
@@ -282,10 +290,10 @@ describe('the gate', () => {
       const schools = { ...house.schools, air, filmTreatment: 'repellent' } as const;
       const { gate } = viewRun(plate.db, plate.runId, { ...house, roomC: 21, schools })!;
       const film = gate!.find(({ fact }) => fact.key === 'film')!;
-      expect(describeGate(film.fact)).toContain('Wipe it with repellent');
+      expect(describeChecklist(film.fact)).toContain('Wipe it with repellent');
       const room = gate!.find(({ fact }) => fact.key === 'room')!;
       expect(room.state).toBe(air === 'window' ? 'open' : 'well');
-      return [room.isKnownBad, describeGate(room.fact)];
+      return [room.isKnownBad, describeChecklist(room.fact)];
     };
     expect(known('filter')).toEqual([false, 'Now 21 °C; at least 20 °C is needed.']);
     expect(known('window')).toEqual([
@@ -296,8 +304,8 @@ describe('the gate', () => {
 
   test('every question has its name and its words', () => {
     const gate = view(benchWithPlate()).gate!;
-    for (const { fact } of gate) expect(describeGate(fact)).toMatch(/\w/);
-    for (const name of GATE_KEYS) expect(nameGate(name)).toMatch(/^[A-Z]/);
+    for (const { fact } of gate) expect(describeChecklist(fact)).toMatch(/\w/);
+    for (const name of CHECKLIST_KEYS) expect(nameChecklist(name)).toMatch(/^[A-Z]/);
   });
 });
 
@@ -345,7 +353,7 @@ describe('a run on its printer', () => {
   test('one printer prints one plate at a time', () => {
     const plate = started(benchWithPlate());
     const runId = expectOk(layOnPlate(plate.db, plate.jobId, { copies: 1, gapMm: 2 }));
-    openGate(plate.db, runId);
+    openChecklist(plate.db, runId);
     const again = startRun(plate.db, runId, { house });
     expect(codeOf(again)).toBe('busy');
   });

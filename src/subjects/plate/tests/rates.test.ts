@@ -1,10 +1,10 @@
 import { describe, expect, test } from '@jest/globals';
-import type { Schools } from '@/core/resins';
+import type { Practices } from '@/core/resins';
 import { weighCoupon } from '@/core/run';
 import { OPEN_HOUSE } from '@/testing/plate';
 import { attendedOf, handsCostOf, printCostOf, ratesOf } from '../rates-of-house';
 
-const houseOf = (schools: Partial<Schools>) => ({
+const houseOf = (schools: Partial<Practices>) => ({
   ...OPEN_HOUSE,
   schools: { ...OPEN_HOUSE.schools, ...schools },
 });
@@ -12,16 +12,16 @@ const houseOf = (schools: Partial<Schools>) => ({
 describe('what a print takes in this house', () => {
   test('thin gloves cost three pairs, gloves for wet things two, heavy ones three minutes of rinsing', () => {
     const { glovePair, perPrint } = OPEN_HOUSE.run;
-    const pairs = (gloves: Schools['gloves']) =>
+    const pairs = (gloves: Practices['gloves']) =>
       (ratesOf(houseOf({ gloves })).perPrint - perPrint) / glovePair;
     expect([pairs('thin'), pairs('wetOnly'), pairs('heavy')].map(Math.round)).toEqual([3, 2, 0]);
-    const minutes = (schools: Partial<Schools>) => attendedOf(houseOf(schools)).printMin;
+    const minutes = (schools: Partial<Practices>) => attendedOf(houseOf(schools)).printMin;
     expect(minutes({ gloves: 'heavy' }) - minutes({ gloves: 'thin' })).toBe(3);
     expect(minutes({ filmTreatment: 'repellent' }) - minutes({})).toBe(5);
   });
 
   test('a filter costs coal by the hour, a window none', () => {
-    const hour = (air: Schools['air']) => ratesOf(houseOf({ air })).machineHour;
+    const hour = (air: Practices['air']) => ratesOf(houseOf({ air })).machineHour;
     expect(hour('filter') - hour('window')).toBeCloseTo(OPEN_HOUSE.run.coalHour, 12);
   });
 

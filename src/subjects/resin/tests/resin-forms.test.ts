@@ -1,10 +1,10 @@
 import { describe, expect, test } from '@jest/globals';
-import { DEFAULT_SCHOOLS } from '@/core/resins';
+import { DEFAULT_PRACTICES } from '@/core/resins';
 import { expectOk } from '@/core/result';
 import { requirementForm } from '@/subjects/choice/shared';
-import { schoolsForm } from '@/subjects/house/shared';
+import { practicesForm } from '@/subjects/house/shared';
 import { parseForm } from '@/subjects/language/shared';
-import { PROOF_FORMS } from '../input-proofs';
+import { RESIN_TEST_FORMS } from '../input-resin-tests';
 import { blendForm, factsForm, leftForm, quoteForm } from '../input-resin';
 
 function form(fields: Readonly<Record<string, string>>): FormData {
@@ -107,7 +107,7 @@ test('what is left in a bottle: by level, or weighed with its empty weight', () 
 
 test('the house picks a side of each difference', () => {
   const sides = {
-    ...DEFAULT_SCHOOLS,
+    ...DEFAULT_PRACTICES,
     supportsOff: 'cured',
     assemble: 'green',
     cure: 'long',
@@ -116,9 +116,9 @@ test('the house picks a side of each difference', () => {
     mixing: 'neat',
   };
   expect(
-    expectOk(parseForm(schoolsForm, form({ ...sides, wash_water: 'on', roomC: '', changeoverMl: '25' }))),
+    expectOk(parseForm(practicesForm, form({ ...sides, wash_water: 'on', roomC: '', changeoverMl: '25' }))),
   ).toEqual({ schools: sides, liquids: ['water'], roomC: null, changeoverMl: 25 });
-  expect(parseForm(schoolsForm, form({ ...sides, cure: 'none' }))).toMatchObject({
+  expect(parseForm(practicesForm, form({ ...sides, cure: 'none' }))).toMatchObject({
     issue: { cure: expect.any(Array) },
   });
 });
@@ -127,7 +127,7 @@ describe('proofs', () => {
   test('a bend bar: lists of readings, rows that are filled', () => {
     const { test: bend } = expectOk(
       parseForm(
-        PROOF_FORMS.bend,
+        RESIN_TEST_FORMS.bend,
         form({
           bend: 'threePoint',
           spanMm: '80',
@@ -152,12 +152,12 @@ describe('proofs', () => {
   });
   test('words where numbers are wanted are refused at their field', () => {
     const fields = { bend: 'threePoint', spanMm: '80', widthsMm: 'ten', thicknessesMm: '4' };
-    expect(parseForm(PROOF_FORMS.bend, form(fields))).toMatchObject({
+    expect(parseForm(RESIN_TEST_FORMS.bend, form(fields))).toMatchObject({
       issue: { widthsMm: [{ code: 'notNumbers' }] },
     });
   });
   test('falls: whole and broken', () => {
-    expect(expectOk(parseForm(PROOF_FORMS.drop, form({ wholeM: '1 1', brokenM: '1.8' }))).test).toEqual({
+    expect(expectOk(parseForm(RESIN_TEST_FORMS.drop, form({ wholeM: '1 1', brokenM: '1.8' }))).test).toEqual({
       trials: [
         { heightM: 1, broke: false },
         { heightM: 1, broke: false },
@@ -168,19 +168,22 @@ describe('proofs', () => {
   test('sag, break, shades and creep', () => {
     const bar = { bend: 'cantilever', spanMm: '60', widthMm: '10', thicknessMm: '4' };
     const sag = { ...bar, massG: '50', bath: 'oven', thermometerK: '1', tempC_0: '20', readingMm_0: '3' };
-    expect(expectOk(parseForm(PROOF_FORMS.sag, form(sag))).test).toMatchObject({
+    expect(expectOk(parseForm(RESIN_TEST_FORMS.sag, form(sag))).test).toMatchObject({
       bath: 'oven',
       steps: [{ tempC: 20 }],
     });
-    expect(expectOk(parseForm(PROOF_FORMS.break, form({ ...bar, deflectionsMm: '6' }))).test).toMatchObject({
+    expect(
+      expectOk(parseForm(RESIN_TEST_FORMS.break, form({ ...bar, deflectionsMm: '6' }))).test,
+    ).toMatchObject({
       broke: false,
       deflectionsMm: [6],
     });
     expect(
-      expectOk(parseForm(PROOF_FORMS.yellowing, form({ accepted: '1', minutes_0: '2', shade_0: '0' }))).test,
+      expectOk(parseForm(RESIN_TEST_FORMS.yellowing, form({ accepted: '1', minutes_0: '2', shade_0: '0' })))
+        .test,
     ).toEqual({ accepted: 1, readings: [{ minutes: 2, shade: 0 }] });
     expect(
-      expectOk(parseForm(PROOF_FORMS.creep, form({ under: 'sun', firstMm: '12', weeks: '6' }))).test,
+      expectOk(parseForm(RESIN_TEST_FORMS.creep, form({ under: 'sun', firstMm: '12', weeks: '6' }))).test,
     ).toEqual({ under: 'sun', firstMm: 12, weeks: 6, caliperMm: 0.02 });
   });
 });

@@ -13,14 +13,14 @@ import {
 import { viewJob } from '@/subjects/job';
 import { changeNeed } from '@/subjects/need';
 import { frameJob } from '@/subjects/overview';
-import { describeLedgerEntry } from '@/subjects/overview/shared';
+import { describeDecision } from '@/subjects/overview/shared';
 import { newestSignature } from '@/subjects/printing';
 import { simulatedBend } from '@/subjects/simulated';
 import { BLANK_NEED, emptyBench, readyBench } from '@/testing/bench';
 import { addResin, takeOffShelf } from '../add-resin';
 import { bringAll, importShelf } from '../bring-shelf';
 import { addBottle, keepLeft } from '../keep-bottle';
-import { keepProof, readCreepAgain, takeBackProof } from '../keep-proof';
+import { keepResinTest, readCreepAgain, takeBackResinTest } from '../keep-resin-test';
 import { loadVat } from '../load-vat';
 import { makeBlend } from '../make-blend';
 import { resinFile } from '../resin-file';
@@ -97,21 +97,21 @@ describe('proofs', () => {
     const { db } = stockedBench();
     const id = idOf(db, 'Millpond');
     const height = () => evidenceOf(resinFile(findShelved(db, id)!)).of('dropHeight_m')?.value;
-    expectOk(keepProof(db, id, drop, ''));
+    expectOk(keepResinTest(db, id, drop, ''));
     expect(height()).toBe(1);
-    takeBackProof(db, id, findShelved(db, id)!.proofs[0].id);
+    takeBackResinTest(db, id, findShelved(db, id)!.proofs[0].id);
     expect(height()).toBeUndefined();
-    expect(keepProof(db, id, { ...drop, test: { trials: [] } }, '')).toMatchObject({
+    expect(keepResinTest(db, id, { ...drop, test: { trials: [] } }, '')).toMatchObject({
       issue: { code: 'proof', issue: { code: 'noDrops' } },
     });
-    expect(keepProof(db, 9999, drop, '')).toEqual({ ok: false, issue: { code: 'gone' } });
+    expect(keepResinTest(db, 9999, drop, '')).toEqual({ ok: false, issue: { code: 'gone' } });
   });
 
   test('a creep check is due weeks later, and done when it was read again', () => {
     const { db } = stockedBench();
     const id = idOf(db, 'Kelp Flex');
     const test = { under: 'the sill', firstMm: 12, weeks: 6, caliperMm: 0.02 };
-    expectOk(keepProof(db, id, { kind: 'creep', on: '2026-10-07', test }, ''));
+    expectOk(keepResinTest(db, id, { kind: 'creep', on: '2026-10-07', test }, ''));
     expect(listCreepChecks(db, '2026-11-17')).toMatchObject([{ dueOn: '2026-11-18', isDue: false }]);
     expect(listCreepChecks(db, '2026-11-18')).toMatchObject([{ isDue: true, resin: 'Kelp Flex' }]);
     expectOk(readCreepAgain(db, id, findShelved(db, id)!.proofs[0].id, 11.8));
@@ -136,7 +136,7 @@ describe('the shelf on another computer', () => {
     ];
     const blend = expectOk(makeBlend(db, 'Mix', recipe));
     expectOk(
-      keepProof(
+      keepResinTest(
         db,
         blend,
         { kind: 'drop', on: '2026-11-02', test: { trials: [{ heightM: 1, broke: false }] } },
@@ -245,7 +245,7 @@ describe('the choice of a job', () => {
     const frame = frameJob(db, view);
     expect(frame.settled.resin).toBe(1);
     const [{ step, entry }] = frame.ledger;
-    expect({ step, ...describeLedgerEntry(entry) }).toEqual({
+    expect({ step, ...describeDecision(entry) }).toEqual({
       step: 'resin',
       title: 'Anvil Impact on Long Bench',
       detail: 'passes; holds',

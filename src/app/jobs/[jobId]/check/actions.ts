@@ -4,25 +4,29 @@ import { answerForm } from '@/app/_actions/answer-form';
 import { changedJob } from '@/app/_actions/changed';
 import { areIds } from '@/app/_actions/from-page';
 import { fail, ok } from '@/core/result';
-import { judgeFinding, keepCheck, type LayersFound, setStance } from '@/subjects/check';
+import { judgeFinding, keepCheck, type LayersFound, setPrintSetup } from '@/subjects/check';
 import {
   describeVerdictIssue,
   findingForm,
   findingsInput,
   foundFeatureForm,
-  stanceForm,
+  printSetupForm,
 } from '@/subjects/check/shared';
 import { bench } from '@/subjects/house';
 import { addFeature, basePartOfJob, partOfJob, viewJob } from '@/subjects/job';
 import { describeJobIssue, describeReopened } from '@/subjects/job/shared';
 import type { FormAnswer } from '@/subjects/language/shared';
 
-export async function saveStance(jobId: number, _before: FormAnswer, data: FormData): Promise<FormAnswer> {
+export async function savePrintSetup(
+  jobId: number,
+  _before: FormAnswer,
+  data: FormData,
+): Promise<FormAnswer> {
   return answerForm({
-    form: stanceForm,
+    form: printSetupForm,
     data,
     ids: [jobId],
-    verb: (stance) => ok(setStance(bench().db, jobId, stance)),
+    verb: (stance) => ok(setPrintSetup(bench().db, jobId, stance)),
     refusal: String,
     said: (opened) => `Saved. ${describeReopened(opened)}`.trim(),
     changed: () => changedJob(jobId),

@@ -5,7 +5,7 @@ import { idFrom } from '@/app/_components/read-params';
 import { viewCheck } from '@/subjects/check';
 import { bench, benchHouse } from '@/subjects/house';
 import { CheckDesk } from './_components/check-desk';
-import { StanceForm } from './_components/stance-form';
+import { PrintSetupForm } from './_components/print-setup-form';
 
 interface CheckPageProps {
   readonly params: Promise<{ jobId: string }>;
@@ -40,7 +40,7 @@ export default async function CheckPage({ params, searchParams }: CheckPageProps
         <p className="mb-3 text-soft">
           A bowl that seals against the plate is open on supports, so the check needs this first.
         </p>
-        <StanceForm jobId={jobId} />
+        <PrintSetupForm jobId={jobId} />
       </section>
     );
   const { profile } = view;

@@ -5,7 +5,7 @@ import { answerForm } from '@/app/_actions/answer-form';
 import { changedJob, changedProcess } from '@/app/_actions/changed';
 import { areIds } from '@/app/_actions/from-page';
 import { tap } from '@/app/_actions/tap';
-import { assessSizes, drawAttempt, trimForJob } from '@/subjects/correct';
+import { assessSizes, drawAttempt, changeExposureForJob } from '@/subjects/correct';
 import { attemptForm, fileSizesInput } from '@/subjects/correct/shared';
 import { bench } from '@/subjects/house';
 import { viewJob } from '@/subjects/job';
@@ -59,9 +59,9 @@ export async function expectOfFile(jobId: number, sizes: readonly FileSize[]) {
 }
 
 /** The trim that is weighed for a job is set at the printer: noted as a change of its profile. */
-export const trimExposure = tap('trimExposure', GONE_WORDS, (jobId: number): string => {
+export const changeExposure = tap('trimExposure', GONE_WORDS, (jobId: number): string => {
   if (!areIds(jobId)) return GONE_WORDS;
-  const noted = trimForJob(bench().db, jobId, after);
+  const noted = changeExposureForJob(bench().db, jobId, after);
   changedProcess();
   return noted.ok ? describeReopenedJobs(noted.value) : describeChangeIssue(noted.issue);
 });

@@ -10,7 +10,7 @@ import {
   nextReadingOf,
   planDraw,
   usedParameters,
-  viewLevers,
+  viewCorrectionMethods,
 } from '@/subjects/correct';
 import { type JointView, viewJoints } from '@/subjects/fit';
 import { foreseeBlock } from '@/subjects/gauge';
@@ -20,8 +20,8 @@ import { boundsByWords } from '@/subjects/measure';
 import { formatChance, formatMm } from '@/subjects/language/shared';
 import { buttonLook, Link } from '@/ui';
 import { type DrawRow, DrawTable } from './_components/draw-table';
-import { Levers } from './_components/levers';
-import { MeshLever } from './_components/mesh-lever';
+import { CorrectionMethods } from './_components/correction-methods';
+import { MeshCorrectionMethod } from './_components/mesh-correction-method';
 import { StartAttempt } from './_components/start-attempt';
 
 /** Correct: what to draw next, with its chance to fit, and the next attempt. */
@@ -39,7 +39,7 @@ export default async function CorrectPage({ params }: { params: Promise<{ jobId:
     <div className="space-y-6">
       {joints.length > 0 && <JointPlan jobId={jobId} joints={joints} />}
       <Plan view={view} plan={plan} />
-      <LeversOf view={view} />
+      <CorrectionMethodsOf view={view} />
       {foot !== undefined && <FootLine foot={foot} />}
       <div className={`grid gap-8 ${view.job.meshHash === null ? '' : 'lg:grid-cols-2'}`}>
         <section aria-labelledby="does-title">
@@ -62,16 +62,16 @@ export default async function CorrectPage({ params }: { params: Promise<{ jobId:
             isWide={view.job.meshHash === null}
           />
         </section>
-        <FileLever view={view} chamferMm={foot?.chamfer?.legMm} />
+        <FileCorrectionMethod view={view} chamferMm={foot?.chamfer?.legMm} />
       </div>
     </div>
   );
 }
 
-function LeversOf({ view }: { view: JobView }) {
+function CorrectionMethodsOf({ view }: { view: JobView }) {
   // A gauge is printed as it is, to be measured.
-  const levers = view.job.kind === 'gauge' ? undefined : viewLevers(bench().db, view);
-  return levers && <Levers jobId={view.job.id} view={levers} />;
+  const levers = view.job.kind === 'gauge' ? undefined : viewCorrectionMethods(bench().db, view);
+  return levers && <CorrectionMethods jobId={view.job.id} view={levers} />;
 }
 
 /** Joints printed in place: what the file has, and what would free itself. */
@@ -178,12 +178,12 @@ function rowsOf(view: JobView, plan: DrawPlan): DrawRow[] {
   }));
 }
 
-function FileLever({ view, chamferMm }: { view: JobView; chamferMm?: number }) {
+function FileCorrectionMethod({ view, chamferMm }: { view: JobView; chamferMm?: number }) {
   const { job, learned, features, attempts } = view;
   if (learned === undefined || job.meshHash === null) return null;
   const waits = attempts.length > 0 && attempts[attempts.length - 1].prints.length === 0;
   return (
-    <MeshLever
+    <MeshCorrectionMethod
       jobId={job.id}
       jobName={job.name}
       meshHash={job.meshHash}

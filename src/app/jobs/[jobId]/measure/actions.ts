@@ -8,7 +8,7 @@ import { printAttempt } from '@/subjects/check';
 import { describePrintIssue, printForm } from '@/subjects/check/shared';
 import { sitAt } from '@/subjects/caliper';
 import { describeSessionIssue, sessionForm } from '@/subjects/caliper/shared';
-import { tryAllRungs } from '@/subjects/gauge';
+import { tryAllGapSteps } from '@/subjects/gauge';
 import { bench } from '@/subjects/house';
 import { done, type FormAnswer, formatMm, GONE_WORDS, refused } from '@/subjects/language/shared';
 import { noteBroken, takeBackReading } from '@/subjects/measure';
@@ -68,7 +68,7 @@ export const touchAll = tap(
   refused(GONE_WORDS),
   (jobId: number, printId: number, rungs: readonly number[]): FormAnswer => {
     if (!Array.isArray(rungs) || !areIds(jobId, printId, ...(rungs as number[]))) return refused(GONE_WORDS);
-    const tried = tryAllRungs(bench().db, jobId, printId, rungs);
+    const tried = tryAllGapSteps(bench().db, jobId, printId, rungs);
     changedJob(jobId);
     return tried.ok ? done() : refused(describeSimulatedIssue(tried.issue));
   },

@@ -9,7 +9,7 @@ import { processCard, quoteOf } from '@/core/resins';
 import { countCrevices, isUnchecked, listOpenLosses } from '@/subjects/check';
 import { describeFinding } from '@/subjects/check/shared';
 import { jointsOfPrint, listJoints, listTriedGaps } from '@/subjects/fit';
-import { rungsOfPrint, viewLadder } from '@/subjects/gauge';
+import { gapStepsOfPrint, viewGapTest } from '@/subjects/gauge';
 import { listChecksDue, viewChecks } from '@/subjects/caliper';
 import { bench, benchHouse } from '@/subjects/house';
 import { canBuild, type JobView, partOfJob, type PrintView, viewFoot, viewPrint } from '@/subjects/job';
@@ -24,7 +24,7 @@ import { JointBench } from './_components/joint-bench';
 import { MeasuringBench } from './_components/measuring-bench';
 import { PrintForm } from './_components/print-form';
 import { PrintPanel } from './_components/print-panel';
-import { RungBench } from './_components/rung-bench';
+import { GapStepBench } from './_components/gap-step-bench';
 import { SessionPanel } from './_components/session-panel';
 
 interface MeasurePageProps {
@@ -94,7 +94,7 @@ function OfPrint({ view, print, shown }: OfPrintProps) {
   const { job } = view;
   const sitting = sitDown(db, view, print.id);
   if (job.gauge?.kind === 'joint')
-    return <Rungs view={view} gauge={job.gauge} print={print} simulated={sitting.simulatedPrint} />;
+    return <GapSteps view={view} gauge={job.gauge} print={print} simulated={sitting.simulatedPrint} />;
   const joints = jointsOfPrint(db, job.id, print.attemptId, print.id).filter(
     ({ gapMm }) => gapMm !== undefined,
   );
@@ -188,7 +188,7 @@ function BeforeReading({ view, resinId }: { view: JobView; resinId: number }) {
   );
 }
 
-interface RungsProps {
+interface GapStepsProps {
   readonly view: JobView;
   readonly gauge: Extract<GaugeSpec, { kind: 'joint' }>;
   readonly print: { readonly id: number; readonly name: string };
@@ -196,15 +196,15 @@ interface RungsProps {
 }
 
 /** A gap test of joints is tried by hand, step by step. */
-function Rungs({ view, gauge, print, simulated }: RungsProps) {
+function GapSteps({ view, gauge, print, simulated }: GapStepsProps) {
   const { db } = bench();
   const { joint, direction, stepsMm } = gauge;
   const all = listTriedGaps(db).filter(
     (rung) => rung.profileId === view.job.profileId && rung.joint === joint && rung.direction === direction,
   );
-  const { summary, note, curve } = viewLadder(all);
+  const { summary, note, curve } = viewGapTest(all);
   return (
-    <RungBench
+    <GapStepBench
       jobId={view.job.id}
       key={print.id}
       printId={print.id}
@@ -212,7 +212,7 @@ function Rungs({ view, gauge, print, simulated }: RungsProps) {
       joint={joint}
       direction={direction}
       stepsMm={stepsMm}
-      outcomes={Object.fromEntries(rungsOfPrint(db, print.id))}
+      outcomes={Object.fromEntries(gapStepsOfPrint(db, print.id))}
       ladder={{ summary, note, curve }}
       otherRungs={all.filter((rung) => rung.printId !== print.id).length}
       simulated={simulated}

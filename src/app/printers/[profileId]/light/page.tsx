@@ -16,7 +16,7 @@ import { LayerPanel } from './_components/layer-panel';
 import { MachinePanel } from './_components/machine-panel';
 import { StripForm } from './_components/strip-form';
 import { StripTable } from './_components/strip-table';
-import { TrimSection } from './_components/trim-section';
+import { ExposureChangeSection } from './_components/exposure-change-section';
 
 type Params = { params: Promise<{ profileId: string }> };
 
@@ -47,7 +47,7 @@ export default async function LightPage({ params }: Params) {
         <Strips view={view} />
         <Curve view={view} />
       </div>
-      {trim !== undefined && <TrimSection trim={trim} profileId={profileId} />}
+      {trim !== undefined && <ExposureChangeSection trim={trim} profileId={profileId} />}
       <BracketSection view={view} />
       <BottomSection profileId={profileId} bottom={viewBottom(db, view)} />
       {exposureS === undefined ? (

@@ -3,7 +3,7 @@
 import { useState } from 'react';
 import { useTap } from '@/app/_components/use-tap';
 import { type Cause, CAUSES } from '@/core/log';
-import { CAUSE_WORDS, MEND_WORDS } from '@/subjects/log/shared';
+import { CAUSE_WORDS, REPAIR_WORDS } from '@/subjects/log/shared';
 import { Button, PlainChoice, Problem } from '@/ui';
 import { tapCause } from '../../log-actions';
 
@@ -24,7 +24,7 @@ export function CauseFound({ runId, likeliest, found, simulated }: CauseFoundPro
       <h3 className="font-semibold">Cause</h3>
       {found !== undefined && (
         <p className="text-juniper">
-          Confirmed cause: {CAUSE_WORDS[found]}. <span className="text-soft">{MEND_WORDS[found]}</span>
+          Confirmed cause: {CAUSE_WORDS[found]}. <span className="text-soft">{REPAIR_WORDS[found]}</span>
         </p>
       )}
       {found !== undefined && simulated !== undefined && (

@@ -1,7 +1,7 @@
 import type { Cause, Evidence } from '@/core/log';
 import { dayOf, listAnd } from '@/subjects/language/shared';
 import type { CaseView } from '@/subjects/log';
-import { CAUSE_WORDS, describeCommon, describeEvidence, MEND_WORDS } from '@/subjects/log/shared';
+import { CAUSE_WORDS, describeCommon, describeEvidence, REPAIR_WORDS } from '@/subjects/log/shared';
 import { describeChange, describeSettingChange } from '@/subjects/printing/shared';
 import { describeFinding } from '@/subjects/check/shared';
 import { Link } from '@/ui';
@@ -27,7 +27,7 @@ export function WhyPanel({ view, simulated }: WhyPanelProps) {
       <p className={`border-l-4 py-1 pl-3 ${named === undefined ? 'border-honey' : 'border-juniper'}`}>
         {named === undefined
           ? 'Not enough data: no single cause is more likely than all others together. One test tells more than a random change.'
-          : `Likely ${CAUSE_WORDS[named]}. ${MEND_WORDS[named]}`}
+          : `Likely ${CAUSE_WORDS[named]}. ${REPAIR_WORDS[named]}`}
       </p>
       <div className="mt-3 grid gap-8 *:min-w-0 lg:grid-cols-2">
         <div>

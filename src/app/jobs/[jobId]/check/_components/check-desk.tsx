@@ -2,7 +2,7 @@
 
 import { useState } from 'react';
 import { PartDrop } from '@/app/_components/part-drop';
-import { describeStance } from '@/subjects/check/shared';
+import { describePrintSetup } from '@/subjects/check/shared';
 import type { JobPart } from '@/subjects/job';
 import { Button, Link, Note, PartFacts, PartStage, Problem, Tabs } from '@/ui';
 import type { CheckAsk } from '@/workers';
@@ -10,10 +10,10 @@ import { FeaturePicker } from './feature-picker';
 import { FindingsList, type Verdicts } from './findings-list';
 import { LayerPanel } from './layer-panel';
 import { LimitsTable } from './limits-table';
-import { MendPanel } from './mend-panel';
-import { PoseStudy } from './pose-study';
+import { RepairPanel } from './repair-panel';
+import { OrientationStudy } from './orientation-study';
 import { ScaleStudy } from './scale-study';
-import { StanceForm } from './stance-form';
+import { PrintSetupForm } from './print-setup-form';
 import { useCheckDesk } from './use-check-desk';
 
 interface CheckDeskProps {
@@ -109,10 +109,10 @@ function WhatItCosts({ jobId, ask, verdicts, printer, desk: { found, clock, acti
       </h2>
       <details className="text-sm">
         <summary>
-          Support: {describeStance(ask.stance)}; printer: {printer ?? 'not chosen yet'}
+          Support: {describePrintSetup(ask.stance)}; printer: {printer ?? 'not chosen yet'}
         </summary>
         <div className="mt-2 mb-3 border-l-2 border-hair pl-3">
-          <StanceForm jobId={jobId} stance={ask.stance} />
+          <PrintSetupForm jobId={jobId} stance={ask.stance} />
           <LimitsTable limits={ask.limits} />
           <PartDrop jobId={jobId} hasPart />
         </div>
@@ -160,7 +160,7 @@ function BeforeItIsPrinted({
       label: 'Orientation',
       content:
         part.correctedFor === undefined ? (
-          <PoseStudy jobId={jobId} worker={worker} ask={ask} onTurned={onTurned} />
+          <OrientationStudy jobId={jobId} worker={worker} ask={ask} onTurned={onTurned} />
         ) : (
           <IsCorrected jobId={jobId} attempt={part.correctedFor} />
         ),
@@ -175,7 +175,7 @@ function BeforeItIsPrinted({
       label: 'Repair',
       content:
         part.correctedFor === undefined ? (
-          <MendPanel jobId={jobId} worker={worker} check={check} />
+          <RepairPanel jobId={jobId} worker={worker} check={check} />
         ) : (
           <IsCorrected jobId={jobId} attempt={part.correctedFor} />
         ),

@@ -4,7 +4,7 @@ import { Plus } from 'lucide-react';
 import { type ReactNode, useState } from 'react';
 import { v4 as newKey } from 'uuid';
 import { WANTED_FREE } from '@/core/fits';
-import type { JointView, LadderSource } from '@/subjects/fit';
+import type { JointView, GapTestSource } from '@/subjects/fit';
 import { describeJoint } from '@/subjects/gauge/shared';
 import { formatChance, formatMm, formatSigned } from '@/subjects/language/shared';
 import { Button, buttonLook, Caution, Link } from '@/ui';
@@ -61,7 +61,7 @@ export function Joints({ jobId, views, profileId }: JointsProps) {
   );
 }
 
-function sourceText(source: LadderSource): string {
+function sourceText(source: GapTestSource): string {
   if (source.from === 'assumed') return 'assumed: no gap test of this printer and resin yet';
   if (source.from === 'otherPrinter')
     return `from ${source.rungs} steps on ${source.printer}, applied at equal printed gaps`;

@@ -1,10 +1,10 @@
 'use client';
 
 import { useMemo, useRef, useState } from 'react';
-import type { PoseWorth } from '@/core/findings';
+import type { OrientationWorth } from '@/core/findings';
 import type { HollowWorth } from '@/core/layers';
-import { cheaperFrom, compareWays, type Way, type WayPose } from '@/core/run';
-import { describePose } from '@/subjects/check/shared';
+import { cheaperFrom, compareWays, type Way, type WayOrientation } from '@/core/run';
+import { describeOrientation } from '@/subjects/check/shared';
 import { describeMeshIssue } from '@/subjects/records/shared';
 import type { WaysView } from '@/subjects/plate';
 import { Button, PlainField, Problem, useNumbers } from '@/ui';
@@ -23,7 +23,7 @@ interface WaysDeskProps {
 
 /** Data of the part: its orientations, and time and resin as a shell. */
 interface Studied {
-  readonly poses: readonly PoseWorth[];
+  readonly poses: readonly OrientationWorth[];
   readonly volumeMm3: number;
 }
 
@@ -77,9 +77,9 @@ function useStudy({ source, check }: Pick<WaysDeskProps, 'source' | 'check'>) {
   };
 }
 
-function posesOf(poses: readonly PoseWorth[]): WayPose[] {
+function orientationsOf(poses: readonly OrientationWorth[]): WayOrientation[] {
   return poses.map(({ pose, heightMm, footprintMm, supportedMm2, seenMm2, alongZ }, i) => ({
-    name: describePose(pose.name),
+    name: describeOrientation(pose.name),
     isCurrent: i === 0,
     heightMm,
     footprintMm,
@@ -101,7 +101,7 @@ export function WaysDesk(props: WaysDeskProps) {
     () =>
       studied === undefined || studied.poses.length === 0
         ? []
-        : compareWays({ ...view.ask, poses: posesOf(studied.poses), volumeMm3: studied.volumeMm3 }),
+        : compareWays({ ...view.ask, poses: orientationsOf(studied.poses), volumeMm3: studied.volumeMm3 }),
     [studied, view.ask],
   );
   const { good } = view.ask;

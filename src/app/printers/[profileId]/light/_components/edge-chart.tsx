@@ -11,7 +11,7 @@ import {
 } from 'chart.js';
 import { Scatter } from 'react-chartjs-2';
 import { edgeAt, learnEdgeLaw } from '@/core/light';
-import type { TrimView } from '@/subjects/light';
+import type { ExposureChangeView } from '@/subjects/light';
 import { QUIET_CHART, titledAxis, useInk } from '@/ui';
 
 ChartJs.register(LinearScale, LogarithmicScale, LineElement, PointElement, Filler);
@@ -22,7 +22,11 @@ const Z_95 = 1.96;
 const [LEAST, MOST] = [0.25, 1.6];
 
 /** Edge growth over the exposure with its 95 % band, the present exposure, one step and the point where edges are true. */
-export function EdgeChart({ trim }: { trim: Pick<TrimView, 'ask' | 'exposureS' | 'ratio' | 'step'> }) {
+export function EdgeChart({
+  trim,
+}: {
+  trim: Pick<ExposureChangeView, 'ask' | 'exposureS' | 'ratio' | 'step'>;
+}) {
   const ink = useInk();
   const law = learnEdgeLaw(trim.ask);
   if (ink === undefined || !law.ok) return <div className="h-56" />;

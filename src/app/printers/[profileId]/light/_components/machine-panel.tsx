@@ -2,7 +2,7 @@
 
 import { useState } from 'react';
 import { convertExposure, type Engine, ENGINES } from '@/core/light';
-import type { LightRelative } from '@/subjects/light';
+import type { LightRelatedProfile } from '@/subjects/light';
 import { deriveForm } from '@/subjects/light/shared';
 import { ActionForm, Button, Link, PlainChoice, PlainField, TextField, useNumbers } from '@/ui';
 import { deriveForMachine } from '../actions';
@@ -12,7 +12,7 @@ interface MachinePanelProps {
   readonly resin: string;
   /** Other printers of this workshop. */
   readonly printers: readonly string[];
-  readonly relatives: readonly LightRelative[];
+  readonly relatives: readonly LightRelatedProfile[];
   readonly exposureS: number;
   readonly bottomExposureS?: number;
 }
@@ -106,7 +106,7 @@ export function MachinePanel({
         </datalist>
         <Button type="submit">Create profile with this bracket</Button>
       </ActionForm>
-      {relatives.length > 0 && <Relatives resin={resin} relatives={relatives} />}
+      {relatives.length > 0 && <RelatedProfiles resin={resin} relatives={relatives} />}
       <p className="mt-1 text-sm text-soft">
         Lift more slowly if the print is overcured: a larger area sticks. A colder room needs more exposure;
         without strips from there, the amount is unknown.
@@ -115,13 +115,13 @@ export function MachinePanel({
   );
 }
 
-interface RelativesProps {
+interface RelatedProfilesProps {
   readonly resin: string;
-  readonly relatives: readonly LightRelative[];
+  readonly relatives: readonly LightRelatedProfile[];
 }
 
 /** What the same resin does on other printers: the signature borrows from these, the exposure does not. */
-function Relatives({ resin, relatives }: RelativesProps) {
+function RelatedProfiles({ resin, relatives }: RelatedProfilesProps) {
   return (
     <>
       <h3 className="mt-4">{resin} on other printers</h3>

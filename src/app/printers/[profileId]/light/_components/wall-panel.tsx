@@ -1,11 +1,18 @@
 'use client';
 
-import { edgeAt, edgeOfWall, learnEdgeLaw, type TrimAsk, type WallDoubts, zeroRatio } from '@/core/light';
+import {
+  edgeAt,
+  edgeOfWall,
+  learnEdgeLaw,
+  type ExposureChangeAsk,
+  type WallDoubts,
+  zeroRatio,
+} from '@/core/light';
 import { describeWallIssue } from '@/subjects/light/shared';
 import { PlainField, Problem, useNumbers } from '@/ui';
 
 interface WallPanelProps {
-  readonly ask: TrimAsk;
+  readonly ask: ExposureChangeAsk;
   readonly doubts: WallDoubts;
 }
 

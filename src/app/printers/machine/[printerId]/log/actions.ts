@@ -4,17 +4,19 @@ import { tapped } from '@/app/_actions/log-tap';
 import { tap } from '@/app/_actions/tap';
 import { bench } from '@/subjects/house';
 import { GONE_WORDS } from '@/subjects/language/shared';
-import { answerClearing, noteCare, noteLookOver, takeBackCare } from '@/subjects/log';
-import { careBackInput, careInput, clearingInput, lookOverInput } from '@/subjects/log/shared';
+import { answerClearing, noteMaintenance, noteLookOver, takeBackMaintenance } from '@/subjects/log';
+import { maintenanceBackInput, maintenanceInput, clearingInput, lookOverInput } from '@/subjects/log/shared';
 
 /** Care that was done at a printer, or what a check of it showed. */
-export const tapCare = tap('tapCare', GONE_WORDS, (printerId: number, input: unknown): string => {
-  return tapped([printerId], careInput, input, (care) => noteCare(bench().db, printerId, care));
+export const tapMaintenance = tap('tapCare', GONE_WORDS, (printerId: number, input: unknown): string => {
+  return tapped([printerId], maintenanceInput, input, (care) => noteMaintenance(bench().db, printerId, care));
 });
 
 /** Care was not done after all. */
-export const dropCare = tap('dropCare', GONE_WORDS, (printerId: number, input: unknown): string => {
-  return tapped([printerId], careBackInput, input, (kind) => takeBackCare(bench().db, printerId, kind));
+export const dropMaintenance = tap('dropCare', GONE_WORDS, (printerId: number, input: unknown): string => {
+  return tapped([printerId], maintenanceBackInput, input, (kind) =>
+    takeBackMaintenance(bench().db, printerId, kind),
+  );
 });
 
 /** A step of clearing a printer after a failure. */

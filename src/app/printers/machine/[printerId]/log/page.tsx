@@ -2,13 +2,13 @@ import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
 import { connection } from 'next/server';
 import { idFrom } from '@/app/_components/read-params';
-import { type CareCount, type CareKind, CHECK_KINDS, isSoon } from '@/core/log';
+import { type MaintenanceCount, type MaintenanceKind, CHECK_KINDS, isSoon } from '@/core/log';
 import { bench, benchHouse } from '@/subjects/house';
 import { dayOf, listAnd } from '@/subjects/language/shared';
-import { careOf, type LogView, type RateGroup, viewClearing, viewLog } from '@/subjects/log';
+import { maintenanceOf, type LogView, type RateGroup, viewClearing, viewLog } from '@/subjects/log';
 import { BECAUSE_WORDS, BY_WORDS, describeCommon, describeGroup, KIND_WORDS } from '@/subjects/log/shared';
 import { Link } from '@/ui';
-import { CareList } from './_components/care-list';
+import { MaintenanceList } from './_components/maintenance-list';
 import { ClearingChain } from './_components/clearing-chain';
 import { HeightStrip } from './_components/height-strip';
 import { LookOver } from './_components/look-over';
@@ -28,7 +28,7 @@ export default async function LogPage({ params }: Params) {
   const house = benchHouse();
   const view = viewLog(db, printerId, house);
   if (view === undefined) notFound();
-  const care = careOf(db, printerId, new Date(), house);
+  const care = maintenanceOf(db, printerId, new Date(), house);
   const clearing = viewClearing(db, printerId);
   return (
     <div className="mx-auto max-w-6xl px-4 py-5 sm:px-6">
@@ -52,7 +52,7 @@ export default async function LogPage({ params }: Params) {
       )}
       <div className="mt-6 grid gap-8 *:min-w-0 lg:grid-cols-2">
         <div className="space-y-8">
-          <CareList
+          <MaintenanceList
             printerId={printerId}
             counts={care.counts}
             film={care.film}
@@ -89,13 +89,13 @@ export default async function LogPage({ params }: Params) {
 }
 
 /** Maintenance that an inspection includes: what is due or soon will be, except what is recorded elsewhere. */
-function soonOf(counts: readonly CareCount[]): CareKind[] {
-  const elsewhere: readonly CareKind[] = [...CHECK_KINDS, 'film', 'panel', 'clearVat', 'lookOver'];
+function soonOf(counts: readonly MaintenanceCount[]): MaintenanceKind[] {
+  const elsewhere: readonly MaintenanceKind[] = [...CHECK_KINDS, 'film', 'panel', 'clearVat', 'lookOver'];
   return counts.flatMap((count) => (isSoon(count) && !elsewhere.includes(count.kind) ? count.kind : []));
 }
 
 /** Why each check of the printer is due now. */
-function askedOf(counts: readonly CareCount[]) {
+function askedOf(counts: readonly MaintenanceCount[]) {
   return Object.fromEntries(
     counts.flatMap(({ kind, because }) => (because === undefined ? [] : [[kind, BECAUSE_WORDS[because]]])),
   );

@@ -2,7 +2,7 @@
 
 import { useTap } from '@/app/_components/use-tap';
 import { CLEARING_STEPS, type ClearingStep } from '@/core/log';
-import type { Schools } from '@/core/resins';
+import type { Practices } from '@/core/resins';
 import { dayOf } from '@/subjects/language/shared';
 import { CLEARING_CAUTIONS, clearingWords } from '@/subjects/log/shared';
 import { Caution, Link, Problem } from '@/ui';
@@ -16,7 +16,7 @@ interface ClearingChainProps {
   readonly answers: Readonly<
     Partial<Record<ClearingStep, { readonly isWell: boolean; readonly note: string }>>
   >;
-  readonly schools: Pick<Schools, 'clearVat'>;
+  readonly schools: Pick<Practices, 'clearVat'>;
   /** Where a new film is noted. */
   readonly profileId: number;
 }

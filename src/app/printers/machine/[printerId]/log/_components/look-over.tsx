@@ -2,16 +2,16 @@
 
 import { useState } from 'react';
 import { useTap } from '@/app/_components/use-tap';
-import { type CareKind, type Glance, GLANCES } from '@/core/log';
+import { type MaintenanceKind, type Glance, GLANCES } from '@/core/log';
 import { dayOf } from '@/subjects/language/shared';
-import { CARE_WORDS, GLANCE_WORDS } from '@/subjects/log/shared';
+import { MAINTENANCE_WORDS, GLANCE_WORDS } from '@/subjects/log/shared';
 import { Button, PlainField, Problem } from '@/ui';
 import { tapLookOver } from '../actions';
 
 interface LookOverProps {
   readonly printerId: number;
   /** Care that is due or soon will be, and can be done at once. */
-  readonly soon: readonly CareKind[];
+  readonly soon: readonly MaintenanceKind[];
   readonly last?: { readonly at: Date; readonly isWell: boolean; readonly note: string };
 }
 
@@ -19,7 +19,7 @@ interface LookOverProps {
 export function LookOver({ printerId, soon, last }: LookOverProps) {
   const { problem, isBusy, tap } = useTap();
   const [well, setWell] = useState<ReadonlySet<Glance>>(new Set());
-  const [done, setDone] = useState<ReadonlySet<CareKind>>(new Set());
+  const [done, setDone] = useState<ReadonlySet<MaintenanceKind>>(new Set());
   const [note, setNote] = useState('');
   const amiss = GLANCES.filter((glance) => !well.has(glance));
   const look = () =>
@@ -57,7 +57,7 @@ export function LookOver({ printerId, soon, last }: LookOverProps) {
           {soon.map((kind) => (
             <TickLine
               key={kind}
-              label={CARE_WORDS[kind].title}
+              label={MAINTENANCE_WORDS[kind].title}
               isTicked={done.has(kind)}
               onChange={() => setDone(toggled(done, kind))}
             />

@@ -2,11 +2,11 @@
 
 import { useTap } from '@/app/_components/use-tap';
 import { CHECK_KINDS, type CheckKind } from '@/core/log';
-import type { Schools } from '@/core/resins';
+import type { Practices } from '@/core/resins';
 import { dayOf } from '@/subjects/language/shared';
 import { CHECK_CAUTIONS, checkWords } from '@/subjects/log/shared';
 import { Caution, Problem } from '@/ui';
-import { tapCare } from '../actions';
+import { tapMaintenance } from '../actions';
 import { WellOrNot } from './well-or-not';
 
 interface MachineChecksProps {
@@ -20,7 +20,7 @@ interface MachineChecksProps {
   }[];
   /** Why each is asked for now. */
   readonly asked: Readonly<Partial<Record<CheckKind, string>>>;
-  readonly schools: Pick<Schools, 'levelOn'>;
+  readonly schools: Pick<Practices, 'levelOn'>;
 }
 
 /** Checks of the printer: a new printer, screen or film needs its own; each with day, outcome and what was done. */
@@ -60,7 +60,7 @@ export function MachineChecks({ printerId, made, asked, schools }: MachineChecks
                   amiss={amiss}
                   isMain={because !== undefined}
                   isBusy={isBusy}
-                  onAnswer={(given) => tap((key) => tapCare(key, printerId, { kind, ...given }))}
+                  onAnswer={(given) => tap((key) => tapMaintenance(key, printerId, { kind, ...given }))}
                 />
                 {own.length > 1 && (
                   <ul className="mt-1 text-sm text-soft">
