@@ -50,7 +50,7 @@ function useAnswers(printId: number) {
       const { elsewhere } = result.value;
       if (elsewhere > 0)
         setRemark({
-          text: `Another window saved ${elsewhere} reading(s) of this feature in the meantime. All are kept.`,
+          text: `Another window saved ${elsewhere} ${elsewhere === 1 ? 'reading' : 'readings'} of this feature in the meantime. All are kept.`,
         });
     } else if (result.issue.code === 'doubt') setAsked({ entry, doubt: result.issue.doubt });
     else setRemark({ text: describeReadingIssue(result.issue), isProblem: true });
