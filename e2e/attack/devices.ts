@@ -106,14 +106,14 @@ const AT_MACHINE_ACTIONS = [
   'dropLine',
   'makeCode',
   'revokeDevice',
-  'saveMaintenanceRules',
   'saveCheckRules',
   'saveClasses',
   'saveHouse',
   'saveLine',
+  'saveMaintenanceRules',
+  'savePractices',
   'savePrior',
   'saveRunRules',
-  'savePractices',
   'saveShares',
 ];
 
