@@ -208,7 +208,7 @@ test('the house’s classes are edited, and one that does not rise is refused by
   await visit('/house');
   await typeOver(driver, 'input[name=high_push]', '-0.2');
   await click(driver, 'Save fit classes');
-  await waitForText(driver, 'Enter a value from');
+  await waitForText(driver, 'Must be below the maximum');
   await typeOver(driver, 'input[name=high_push]', '0.05');
   await click(driver, 'Save fit classes');
   await waitForText(

@@ -113,7 +113,7 @@ test('a hinge: its ladder built and tapped rung by rung, and the gap used at onc
   await driver.get(`${bench.server.address}/gauges?choice=hinge`);
   await waitForText(driver, 'mm high, closed');
   await typeOver(driver, '[name="pinMm"]', '90');
-  await waitForText(driver, 'this test takes 2 to 30 mm');
+  await waitForText(driver, 'of 90.00 mm is out of range. Enter 2 to 30 mm');
   await typeOver(driver, '[name="pinMm"]', '4');
   await waitForText(driver, 'mm high, closed');
   await click(driver, 'Create gauge');

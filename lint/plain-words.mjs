@@ -33,6 +33,13 @@ function attributeOf(node) {
   return at?.type === 'JSXAttribute' ? at.name.name : undefined;
 }
 
+/** Whether a string stands among the children of an element, also as one side of a condition: then it is read. */
+function isShown(node) {
+  let at = node.parent;
+  while (at.type === 'ConditionalExpression' || at.type === 'LogicalExpression') at = at.parent;
+  return at.type === 'JSXExpressionContainer' && at.parent.type !== 'JSXAttribute';
+}
+
 /** Whether a string is code: an import, a type, a class list, a query, a key of an object, a compared value. */
 function isSilent(node) {
   const { parent } = node;
@@ -83,7 +90,7 @@ const plainWords = {
       sentencesOf(children).forEach(({ node, text }) => check(context, node, text));
     return {
       Literal(node) {
-        if (typeof node.value === 'string' && isText(node.value) && !isSilent(node))
+        if (typeof node.value === 'string' && (isText(node.value) || isShown(node)) && !isSilent(node))
           check(context, node, node.value);
       },
       TemplateLiteral(node) {

@@ -95,6 +95,39 @@ export function edgeAt({ exposureS, slopes, edge }: EdgeLaw, seconds: number) {
   return mixtureMoments({ ...edge, means: edge.means.map((mean, i) => mean + slopes[i] * ln) });
 }
 
+/** A point of the curve of edge growth: exposure, s, mean and sd of the growth, mm on each face. */
+export interface EdgePoint {
+  readonly exposureS: number;
+  readonly mean: number;
+  readonly sd: number;
+}
+
+/** Points of an edge curve: more are not visible in a chart. */
+const CURVE_POINTS = 40;
+/** A curve reaches from this share of the present exposure to this multiple of it. */
+const CURVE_REACH = [0.25, 1.6] as const;
+/** Exposures beyond this factor are not shown: nobody prints there. */
+const CURVE_LIMIT = 20;
+
+/**
+ * Returns edge growth over the exposure, for a chart: points in equal ratio around the present exposure, and around the
+ * exposure with true edges if that is within a factor of 20.
+ */
+export function edgeCurve(law: EdgeLaw): EdgePoint[] {
+  const { exposureS } = law;
+  const trueS = exposureS * zeroRatio(law).median;
+  const isShown = trueS > exposureS / CURVE_LIMIT && trueS < exposureS * CURVE_LIMIT;
+  const ends = [
+    ...CURVE_REACH.map((factor) => factor * exposureS),
+    ...(isShown ? [0.8 * trueS, 1.25 * trueS] : []),
+  ];
+  const [from, to] = [Math.min(...ends), Math.max(...ends)];
+  return Array.from({ length: CURVE_POINTS }, (_, i) => {
+    const at = from * (to / from) ** (i / (CURVE_POINTS - 1));
+    return { exposureS: at, ...edgeAt(law, at) };
+  });
+}
+
 /** How steep it is, mm for a factor e of exposure: mean and sd. */
 export function slopeOf({ slopes, edge }: EdgeLaw) {
   return mixtureMoments({ ...edge, means: slopes, variances: new Float64Array(slopes.length) });

@@ -30,7 +30,9 @@ export {
 export { edgeOfWall, type WallDoubts, type WallEdge, type WallIssue, type WallRead } from './one-wall';
 export {
   edgeAt,
+  edgeCurve,
   type EdgeLaw,
+  type EdgePoint,
   type EdgeObservation,
   leastExposure,
   learnEdgeLaw,

@@ -1,6 +1,8 @@
 import {
   type EdgeObservation,
   edgeAt,
+  edgeCurve,
+  type EdgePoint,
   fitWorkingCurve,
   leastExposure,
   learnEdgeLaw,
@@ -41,6 +43,10 @@ export interface ExposureChangeView {
   readonly slope: { readonly mean: number; readonly sd: number };
   readonly ratio: { readonly median: number; readonly low: number; readonly high: number };
   readonly step: ExposureChangeStep;
+  /** Edge growth after that step, mm. */
+  readonly stepEdge: { readonly mean: number; readonly sd: number };
+  /** Edge growth over the exposure, for the chart. */
+  readonly curve: readonly EdgePoint[];
   /** Below it a layer does not hold, s; undefined without strips in seconds. */
   readonly leastS?: number;
   /** Profiles of this printer and resin at other exposures, and gauges of the bracket, that were learned from. */
@@ -158,6 +164,7 @@ function exposureChangeOf(
   const edge = edgeAt(law.value, exposureS);
   const ratio = zeroRatio(law.value);
   const leastS = curve && leastExposure(curve, row.profile.layerMm);
+  const step = stepOfExposureChange(exposureS, ratio.median, leastS);
   return {
     exposureS,
     ask,
@@ -166,7 +173,9 @@ function exposureChangeOf(
     isTold: Math.abs(edge.mean) > edge.sd,
     slope: slopeOf(law.value),
     ratio,
-    step: stepOfExposureChange(exposureS, ratio.median, leastS),
+    step,
+    stepEdge: edgeAt(law.value, step.exposureS),
+    curve: edgeCurve(law.value),
     leastS,
     others: others.length,
     gauges: gauges.length,

@@ -7,6 +7,7 @@ import {
   convertExposure,
   depthAt,
   edgeAt,
+  edgeCurve,
   edgeOfWall,
   equalOvercure,
   fitWorkingCurve,
@@ -254,6 +255,34 @@ describe('trimming the exposure', () => {
     const withStrips = expectOk(learnEdgeLaw({ ...ask, zeroNear: { lnS: Math.log(0.8), sdLn: 0.2 } }));
     expect(slopeOf(withStrips).sd).toBeLessThan(0.6 * slopeOf(alone).sd);
     expect(Math.abs(Math.log(zeroRatio(withStrips).median * 3))).toBeLessThan(0.2);
+  });
+
+  test('the curve of a chart passes through the present exposure, and shows where edges are true', () => {
+    const law = expectOk(
+      learnEdgeLaw({
+        exposureS: 2.4,
+        prior: { mean: 0.05, sd: 0.002 },
+        observations: [],
+        zeroNear: undefined,
+      }),
+    );
+    const curve = edgeCurve(law);
+    const exposures = curve.map(({ exposureS }) => exposureS);
+    expect(exposures).toEqual([...exposures].sort((a, b) => a - b));
+    for (const { exposureS, ...edge } of curve) expect(edge).toEqual(edgeAt(law, exposureS));
+    const trueS = 2.4 * zeroRatio(law).median;
+    expect(exposures[0]).toBeLessThan(trueS);
+    expect(exposures.at(-1)).toBeCloseTo(1.6 * 2.4, 9);
+    // Growth rises with the exposure, from below zero to above it.
+    expect(curve[0].mean).toBeLessThan(0);
+    expect(curve.at(-1)!.mean).toBeGreaterThan(curve[0].mean);
+  });
+
+  test('true edges a hundred times away are not shown', () => {
+    const far = expectOk(
+      learnEdgeLaw({ exposureS: 2, prior: { mean: 0.4, sd: 0.001 }, observations: [], zeroNear: undefined }),
+    );
+    expect(edgeCurve(far)[0].exposureS).toBeCloseTo(0.5, 9);
   });
 
   test('one step goes no further than −25 % or +33 %, and never below what holds', () => {

@@ -49,14 +49,16 @@ export function PartPanel({ jobId, source, version, features }: PartPanelProps) 
       <h2 id="part-title" className="mb-2 text-lg">
         Part in print orientation
       </h2>
-      <PartFrame
-        source={source}
-        version={version}
-        callouts={callouts}
-        activeId={placing ?? chosen}
-        onChoose={placing === undefined ? chooseFeature : undefined}
-        onPlace={placing === undefined ? undefined : place}
-      />
+      {source !== undefined && (
+        <PartFrame
+          source={source}
+          version={version}
+          callouts={callouts}
+          activeId={placing ?? chosen}
+          onChoose={placing === undefined ? chooseFeature : undefined}
+          onPlace={placing === undefined ? undefined : place}
+        />
+      )}
       {source !== undefined && unplaced.length > 0 && (
         <div className="mt-2">
           <p className="text-sm text-soft">

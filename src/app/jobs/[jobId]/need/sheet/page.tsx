@@ -38,7 +38,8 @@ export default async function SheetPage({ params }: { params: Promise<{ jobId: s
   if (instruments.length === 0)
     return (
       <div className="max-w-2xl">
-        <h2 className="mb-2 text-lg">Choose a caliper</h2>
+        <h2 className="mb-1 text-lg">Add a caliper first</h2>
+        <p className="mb-3 text-soft">Each reading gets its uncertainty from the caliper.</p>
         <InstrumentForm />
       </div>
     );

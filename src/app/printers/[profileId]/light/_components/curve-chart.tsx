@@ -1,19 +1,9 @@
 'use client';
 
-import {
-  Chart as ChartJs,
-  type ChartOptions,
-  Filler,
-  LinearScale,
-  LineElement,
-  LogarithmicScale,
-  PointElement,
-} from 'chart.js';
 import { Scatter } from 'react-chartjs-2';
 import { depthAt, type WorkingCurve } from '@/core/light';
-import { QUIET_CHART, titledAxis, useInk } from '@/ui';
-
-ChartJs.register(LinearScale, LogarithmicScale, LineElement, PointElement, Filler);
+import { useInk } from '@/ui';
+import { curveWithBand, exposureOptions } from './exposure-plot';
 
 interface CurveChartProps {
   readonly strips: readonly { readonly exposure: number; readonly depthMm: number }[];
@@ -22,31 +12,20 @@ interface CurveChartProps {
 }
 
 const POINTS = 40;
-const Z_95 = 1.96;
 
-/** Strips as points, the curve through them with its 95 % band, over the exposure on a log scale. */
+/** Strips as points, and the curve through them with its 95 % band. */
 export function CurveChart({ strips, unit, curve }: CurveChartProps) {
   const ink = useInk();
   if (ink === undefined) return <div className="h-64" />;
-  const exposures = strips.map(({ exposure }) => exposure);
-  const [from, to] = [Math.exp(curve.lnEc), 1.4 * Math.max(...exposures)];
-  const along = Array.from({ length: POINTS }, (_, i) => from * (to / from) ** (i / (POINTS - 1)));
-  const line = (z: number) =>
-    along.map((x) => {
-      const { mm, sdMm } = depthAt(curve, x);
-      return { x, y: Math.max(0, mm + z * sdMm) };
-    });
-  const plain = { showLine: true, pointRadius: 0, borderWidth: 0 };
-  const x = titledAxis(ink, `exposure, ${unit}`);
-  const options: ChartOptions<'scatter'> = {
-    ...QUIET_CHART,
-    scales: {
-      x: { ...x, type: 'logarithmic', ticks: { ...x.ticks, maxRotation: 0, autoSkipPadding: 12 } },
-      y: { ...titledAxis(ink, 'cured, mm'), min: 0 },
-    } as ChartOptions<'scatter'>['scales'],
-  };
+  const from = Math.exp(curve.lnEc);
+  const to = 1.4 * Math.max(...strips.map(({ exposure }) => exposure));
+  const points = Array.from({ length: POINTS }, (_, i) => {
+    const x = from * (to / from) ** (i / (POINTS - 1));
+    const { mm, sdMm } = depthAt(curve, x);
+    return { x, mean: mm, sd: sdMm };
+  });
   const data = {
-    // The first lies on top.
+    // The first is drawn on top.
     datasets: [
       {
         label: 'strips',
@@ -54,9 +33,7 @@ export function CurveChart({ strips, unit, curve }: CurveChartProps) {
         backgroundColor: ink.ink,
         pointRadius: 4,
       },
-      { ...plain, label: 'curve', data: line(0), borderWidth: 2, borderColor: ink.juniper },
-      { ...plain, label: 'high', data: line(Z_95), fill: '+1', backgroundColor: ink.band },
-      { ...plain, label: 'low', data: line(-Z_95) },
+      ...curveWithBand(ink, points, 0),
     ],
   };
   return (
@@ -64,7 +41,7 @@ export function CurveChart({ strips, unit, curve }: CurveChartProps) {
       <div className="h-64">
         <Scatter
           data={data}
-          options={options}
+          options={exposureOptions(ink, [`exposure, ${unit}`, 'cured, mm'], { y: { min: 0 } })}
           aria-label="Strip thickness by exposure. The table of strips has the same numbers"
           role="img"
         />

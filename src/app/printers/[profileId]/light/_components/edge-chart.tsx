@@ -1,72 +1,40 @@
 'use client';
 
-import {
-  Chart as ChartJs,
-  type ChartOptions,
-  Filler,
-  LinearScale,
-  LineElement,
-  LogarithmicScale,
-  PointElement,
-} from 'chart.js';
 import { Scatter } from 'react-chartjs-2';
-import { edgeAt, learnEdgeLaw } from '@/core/light';
 import type { ExposureChangeView } from '@/subjects/light';
-import { QUIET_CHART, titledAxis, useInk } from '@/ui';
+import { useInk } from '@/ui';
+import { curveWithBand, exposureOptions, PLAIN_LINE } from './exposure-plot';
 
-ChartJs.register(LinearScale, LogarithmicScale, LineElement, PointElement, Filler);
-
-const POINTS = 40;
-const Z_95 = 1.96;
-/** The chart shows exposures down to this share of the present one, and up to this multiple, unless a mark lies outside. */
-const [LEAST, MOST] = [0.25, 1.6];
+interface EdgeChartProps {
+  readonly change: Pick<ExposureChangeView, 'curve' | 'exposureS' | 'edge' | 'ratio' | 'step' | 'stepEdge'>;
+}
 
 /** Edge growth over the exposure with its 95 % band, the present exposure, one step and the point where edges are true. */
-export function EdgeChart({
-  trim,
-}: {
-  trim: Pick<ExposureChangeView, 'ask' | 'exposureS' | 'ratio' | 'step'>;
-}) {
+export function EdgeChart({ change: { curve, exposureS, edge, ratio, step, stepEdge } }: EdgeChartProps) {
   const ink = useInk();
-  const law = learnEdgeLaw(trim.ask);
-  if (ink === undefined || !law.ok) return <div className="h-56" />;
-  const { exposureS, ratio, step } = trim;
+  if (ink === undefined) return <div className="h-56" />;
+  const [from, to] = [curve[0].exposureS, curve.at(-1)!.exposureS];
   const trueS = exposureS * ratio.median;
-  const shown = [exposureS * LEAST, exposureS * MOST];
-  const isInside = trueS > exposureS / 20 && trueS < exposureS * 20;
-  const marks = isInside ? [...shown, 0.8 * trueS, 1.25 * trueS] : shown;
-  const [from, to] = [Math.min(...marks), Math.max(...marks)];
-  const along = Array.from({ length: POINTS }, (_, i) => from * (to / from) ** (i / (POINTS - 1)));
-  const line = (z: number) =>
-    along.map((x) => {
-      const { mean, sd } = edgeAt(law.value, x);
-      return { x, y: mean + z * sd };
-    });
-  const at = (seconds: number) => [{ x: seconds, y: edgeAt(law.value, seconds).mean }];
-  const plain = { showLine: true, pointRadius: 0, borderWidth: 0 };
-  const x = titledAxis(ink, 'exposure, s');
-  const options: ChartOptions<'scatter'> = {
-    ...QUIET_CHART,
-    scales: {
-      x: {
-        ...x,
-        type: 'logarithmic',
-        min: from,
-        max: to,
-        ticks: { ...x.ticks, maxRotation: 0, autoSkipPadding: 12 },
-      },
-      y: titledAxis(ink, 'edge growth, mm'),
-    } as ChartOptions<'scatter'>['scales'],
-  };
+  const isInside = trueS > from && trueS < to;
+  const horizontal = (start: number, end: number) => [
+    { x: start, y: 0 },
+    { x: end, y: 0 },
+  ];
   const mark = { pointRadius: 6, borderWidth: 2 };
   const data = {
-    // The first lies on top.
+    // The first is drawn on top.
     datasets: [
-      { ...mark, label: 'now', data: at(exposureS), backgroundColor: ink.ink, borderColor: ink.ink },
+      {
+        ...mark,
+        label: 'now',
+        data: [{ x: exposureS, y: edge.mean }],
+        backgroundColor: ink.ink,
+        borderColor: ink.ink,
+      },
       {
         ...mark,
         label: 'one step',
-        data: at(step.exposureS),
+        data: [{ x: step.exposureS, y: stepEdge.mean }],
         pointStyle: 'rect' as const,
         backgroundColor: ink.sheet,
         borderColor: ink.honey,
@@ -81,31 +49,26 @@ export function EdgeChart({
         borderColor: ink.juniper,
       },
       {
-        ...plain,
+        ...PLAIN_LINE,
         label: 'interval of true edges',
         data: isInside
-          ? [
-              { x: Math.max(from, exposureS * ratio.low), y: 0 },
-              { x: Math.min(to, exposureS * ratio.high), y: 0 },
-            ]
+          ? horizontal(Math.max(from, exposureS * ratio.low), Math.min(to, exposureS * ratio.high))
           : [],
         borderWidth: 3,
         borderColor: ink.juniper,
       },
       {
-        ...plain,
+        ...PLAIN_LINE,
         label: 'no growth',
-        data: [
-          { x: from, y: 0 },
-          { x: to, y: 0 },
-        ],
+        data: horizontal(from, to),
         borderWidth: 1,
         borderDash: [5, 4],
         borderColor: ink.soft,
       },
-      { ...plain, label: 'growth', data: line(0), borderWidth: 2, borderColor: ink.juniper },
-      { ...plain, label: 'high', data: line(Z_95), fill: '+1', backgroundColor: ink.band },
-      { ...plain, label: 'low', data: line(-Z_95) },
+      ...curveWithBand(
+        ink,
+        curve.map(({ exposureS: x, mean, sd }) => ({ x, mean, sd })),
+      ),
     ],
   };
   return (
@@ -113,7 +76,7 @@ export function EdgeChart({
       <div className="h-56">
         <Scatter
           data={data}
-          options={options}
+          options={exposureOptions(ink, ['exposure, s', 'edge growth, mm'], { x: { min: from, max: to } })}
           aria-label="Edge growth by exposure. The table below has the same numbers"
           role="img"
         />

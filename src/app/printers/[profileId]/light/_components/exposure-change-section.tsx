@@ -1,5 +1,4 @@
-import { edgeAt, learnEdgeLaw } from '@/core/light';
-import { listAnd, listFew } from '@/subjects/language/shared';
+import { formatSigned, listAnd, listFew } from '@/subjects/language/shared';
 import type { ExposureChangeView } from '@/subjects/light';
 import { Link } from '@/ui';
 import { EdgeChart } from './edge-chart';
@@ -34,7 +33,7 @@ export function ExposureChangeSection({ trim, profileId }: ExposureChangeSection
       <h2 id="trim-title" className="text-lg">
         Edge growth and exposure
       </h2>
-      <EdgeChart trim={trim} />
+      <EdgeChart change={trim} />
       <ExposureTable trim={trim} />
       <p className={`mt-1 border-l-4 py-1 pl-3 ${isTold ? 'border-honey' : 'border-juniper'}`}>
         {!isTold ? (
@@ -63,20 +62,17 @@ export function ExposureChangeSection({ trim, profileId }: ExposureChangeSection
   );
 }
 
-const mm = (value: number) => `${value < 0 ? '−' : '+'}${Math.abs(value).toFixed(3)}`;
-
 /** The numbers of the chart: present exposure, one step, true edges. */
 function ExposureTable({ trim }: { trim: ExposureChangeView }) {
-  const { ask, exposureS, edge, isTold, ratio, slope, step, leastS, others, gauges } = trim;
-  const law = learnEdgeLaw(ask);
+  const { exposureS, edge, isTold, ratio, slope, step, stepEdge, leastS, others, gauges } = trim;
   const rows = [
     { name: 'now', at: exposureS.toFixed(2), edge, note: '' },
-    ...(isTold && law.ok
+    ...(isTold
       ? [
           {
             name: 'one step',
             at: step.exposureS.toFixed(2),
-            edge: edgeAt(law.value, step.exposureS),
+            edge: stepEdge,
             note: step.limitedBy === undefined ? '' : LIMIT_WORDS[step.limitedBy],
           },
         ]
@@ -108,7 +104,9 @@ function ExposureTable({ trim }: { trim: ExposureChangeView }) {
               </th>
               <td className="num py-1 pr-3 text-right">{row.at}</td>
               <td className="num py-1 pr-3 text-right whitespace-nowrap">
-                {row.edge === undefined ? '0' : `${mm(row.edge.mean)} ± ${(1.96 * row.edge.sd).toFixed(3)}`}
+                {row.edge === undefined
+                  ? '0'
+                  : `${formatSigned(row.edge.mean, 3)} ± ${(1.96 * row.edge.sd).toFixed(3)}`}
               </td>
               <td className="py-1 text-soft">{row.note}</td>
             </tr>
@@ -121,7 +119,7 @@ function ExposureTable({ trim }: { trim: ExposureChangeView }) {
         {leastS !== undefined && (
           <>
             {' '}
-            Below <span className="num">{leastS.toFixed(2)} s</span>, layers do not bond.
+            Below <span className="num">{leastS.toFixed(2)} s</span> the cure depth is less than 1.5 layers.
           </>
         )}
       </p>
