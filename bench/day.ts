@@ -2,9 +2,9 @@
  * The day beside the rules that one would use by hand: weighted minutes late of 20 jobs over two printers, a wash and a
  * lamp, one person in working hours, over days drawn by seed. Usage: npm run bench:day [-- DAYS].
  */
-import { seededRandom } from '@/core/numerics';
-import { expectOk } from '@/core/result';
-import { type Day, type DayJob, dispatchRules, planDay, type Worth } from '@/core/run';
+import { seededRandom } from '@/core/kit/numerics';
+import { expectOk } from '@/core/kit';
+import { type Day, type DayJob, dispatchRules, planDay, type Worth } from '@/core/print';
 
 const DAY_MIN = 1440;
 const HOURS = 8 * 60;

@@ -1,15 +1,15 @@
 /**
  * Share of rings that fit at the first print: a push fit at both interfaces, one signature block measured before.
- * Population: core/virtual/printer.ts and caliper.ts; bores uniform 14 … 24 mm, shafts uniform 6 … 10 mm, both measured
+ * Population: core/simulated/printer.ts and caliper.ts; bores uniform 14 … 24 mm, shafts uniform 6 … 10 mm, both measured
  * three times with the same caliper. A ring fits if the true clearance of the virtual print is in the fit class at both
  * interfaces. Everything here was fixed before the first run. Usage: npm run bench:fit [-- PRINTERS]
  */
-import { estimateBody } from '@/core/metrology';
-import { seededRandom, seedFrom } from '@/core/numerics';
-import { drawFit, targetForMate, wishedClearance, type FitTarget } from '@/core/fits';
-import { BLOCK_OF_24 } from '@/core/gauges';
+import { estimateBody } from '@/core/measure';
+import { seededRandom, seedFrom } from '@/core/kit/numerics';
+import { drawFit, targetForMate, wishedClearance, type FitTarget } from '@/core/fit/mating';
+import { BLOCK_OF_24 } from '@/core/fit/gauges';
 import { estimateSignature } from '@/core/signature';
-import { drawCaliper, drawPrinter, printFeature, type Family } from '@/core/virtual';
+import { drawCaliper, drawPrinter, printFeature, type Family } from '@/core/simulated';
 import { drawKnowing, INSTRUMENT, OPTIONS, readPart, readSize, share } from './world';
 
 const OUTSIDE = { sense: 'outside', shape: 'round', axis: 'XY' } as const;

@@ -1,10 +1,10 @@
 /**
  * Share of jobs with every feature in tolerance, over virtual printers whose truth is not the signature's model.
- * Population: core/virtual/printer.ts and caliper.ts. Job: bench/job.ts, five features, sizes uniform in ranges.
+ * Population: core/simulated/printer.ts and caliper.ts. Job: bench/job.ts, five features, sizes uniform in ranges.
  * Everything here was written down before the first run. Usage: npm run bench [-- PRINTERS]
  */
-import { mixtureQuantile } from '@/core/numerics';
-import { BLOCK_OF_24, BLOCK_OF_6 } from '@/core/gauges';
+import { mixtureQuantile } from '@/core/kit/numerics';
+import { BLOCK_OF_24, BLOCK_OF_6 } from '@/core/fit/gauges';
 import {
   drawTarget,
   estimateSignature,
@@ -12,7 +12,7 @@ import {
   type Signature,
   type SignatureReading,
 } from '@/core/signature';
-import { printFeature, type Family, type PlacedFeature } from '@/core/virtual';
+import { printFeature, type Family, type PlacedFeature } from '@/core/simulated';
 import { isRight, makeWorld, placed, type World } from './job';
 import { drawKnowing, drawKnowingHabit, OPTIONS, readPart } from './world';
 

@@ -3,8 +3,8 @@
  * none may crash, need more than two seconds or over a gigabyte. Prints how many were read and refused, the slowest and the
  * memory at the end.
  */
-import { checkMesh, readMesh, weldCorners } from '@/core/mesh';
-import { seededRandom, seedFrom } from '@/core/numerics';
+import { checkMesh, readMesh, weldCorners } from '@/core/part/mesh';
+import { seededRandom, seedFrom } from '@/core/kit/numerics';
 import { boxFiles, mutate } from '@/testing/mesh-files';
 import { wholeCheck } from '@/testing/whole-check';
 

@@ -3,8 +3,8 @@
  * printers, the variance that the model gives to the law, to repeatable deviation and chance, to the drift of a print
  * and to pixels, and the true mean square of each. Usage: npm run bench:honesty [-- PRINTERS].
  */
-import { BLOCK_OF_24, BLOCK_OF_6 } from '@/core/gauges';
-import { mixtureMoments } from '@/core/numerics';
+import { BLOCK_OF_24, BLOCK_OF_6 } from '@/core/fit/gauges';
+import { mixtureMoments } from '@/core/kit/numerics';
 import {
   DRIFT_EDGE_SD_MM,
   DRIFT_SCALE_SD,
@@ -14,7 +14,7 @@ import {
   predictSize,
   type Signature,
 } from '@/core/signature';
-import { type Family, lawfulSize, printFeature } from '@/core/virtual';
+import { type Family, lawfulSize, printFeature } from '@/core/simulated';
 import { makeWorld, type PlacedTarget, type World } from './job';
 import { OPTIONS, readPart } from './world';
 

@@ -2,11 +2,11 @@
  * Measures how long the import of a large file delays all other requests: the longest pause between two turns of the
  * event loop, beside the total time. `npm run bench:import [-- --quick]`.
  */
-import { SHIPPED_SHELF } from '@/core/resins';
-import type { Steps } from '@/core/steps';
-import { importReadingsSteps } from '@/subjects/measure';
-import { importShelfSteps } from '@/subjects/resin';
-import { formatShelfJson } from '@/subjects/resin/shared';
+import { SHIPPED_SHELF } from '@/core/resin';
+import type { Steps } from '@/core/kit';
+import { importReadingsSteps } from '@/subjects/measure/readings';
+import { importShelfSteps } from '@/subjects/resin/shelf';
+import { formatShelfJson } from '@/subjects/resin/shelf/shared';
 import { benchOnDisk } from '@/testing/bench';
 import { inTurns } from '@/app/api/in-turns';
 

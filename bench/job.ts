@@ -1,6 +1,6 @@
 /** The job of the benchmarks: five features, sizes drawn for each printer, and whether a print of it is right. */
-import type { FeatureKind } from '@/core/metrology';
-import { seededRandom, seedFrom, type SeededRandom } from '@/core/numerics';
+import type { FeatureKind } from '@/core/measure';
+import { seededRandom, seedFrom, type SeededRandom } from '@/core/kit/numerics';
 import type { Target } from '@/core/signature';
 import {
   drawCaliper,
@@ -10,7 +10,7 @@ import {
   type PlacedFeature,
   type VirtualCaliper,
   type VirtualPrinter,
-} from '@/core/virtual';
+} from '@/core/simulated';
 
 const JOB: readonly { feature: string; kind: FeatureKind; fromMm: number; toMm: number; halfMm: number }[] = [
   {

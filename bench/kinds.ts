@@ -1,4 +1,4 @@
-import type { FeatureKind } from '@/core/metrology';
+import type { FeatureKind } from '@/core/measure';
 
 /** Sorts of sizes that most parts have. */
 export const KINDS: readonly FeatureKind[] = [

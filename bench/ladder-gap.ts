@@ -1,13 +1,19 @@
 /**
  * Measures whether the gap recommended by one gap test comes free, and how much play that costs. Printers of
- * core/virtual; each fuses gaps that print narrower than its own limit, uniform 0.04 … 0.22 mm, with a width uniform
+ * core/simulated; each fuses gaps that print narrower than its own limit, uniform 0.04 … 0.22 mm, with a width uniform
  * 0.008 … 0.03 mm: neither follows the lognormal prior of the test. A test with nine steps from 0.10 by 0.05.
  * Everything here was fixed before the first run. Usage: npm run bench:ladder [-- PRINTERS]
  */
-import { seededRandom, seedFrom } from '@/core/numerics';
-import { estimateGapTest, gapForChance, summariseGapTest, WANTED_FREE, type GapStep } from '@/core/fits';
-import { stepsFrom } from '@/core/gauges';
-import { chanceToFree, drawBridging, drawPrinter, printedGapOf } from '@/core/virtual';
+import { seededRandom, seedFrom } from '@/core/kit/numerics';
+import {
+  estimateGapTest,
+  gapForChance,
+  summariseGapTest,
+  WANTED_FREE,
+  type GapStep,
+} from '@/core/fit/mating';
+import { stepsFrom } from '@/core/fit/gauges';
+import { chanceToFree, drawBridging, drawPrinter, printedGapOf } from '@/core/simulated';
 
 const GAPS = stepsFrom(0.1, 0.05, 9);
 function play(seed: number) {

@@ -9,9 +9,9 @@ import {
   type CorrectionMethod,
   CORRECTION_METHODS,
   type CorrectionMethodWorth,
-} from '@/core/light';
+} from '@/core/exposure';
 import { estimateSignature } from '@/core/signature';
-import { exposedBy, type Family, holds } from '@/core/virtual';
+import { exposedBy, type Family, holds } from '@/core/simulated';
 import { isRight, makeWorld, placed, type World } from './job';
 import { OPTIONS, readPart, share } from './world';
 

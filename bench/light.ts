@@ -2,8 +2,8 @@
  * The exposure found on simulated printers whose light is not the model's: by a trim after one set of strips and one block,
  * and by a bracket of three, then three. Usage: npm run bench:light [-- PRINTERS].
  */
-import { seededRandom } from '@/core/numerics';
-import { drawPrinter, edgeGrowthOf } from '@/core/virtual';
+import { seededRandom } from '@/core/kit/numerics';
+import { drawPrinter, edgeGrowthOf } from '@/core/simulated';
 import { bracketTwice, type Chosen, changeExposureOnce } from '@/testing/light';
 
 const printers = Number(process.argv[2] ?? 200);

@@ -1,10 +1,10 @@
 /**
- * Simulated printers that fail for one cause each (core/virtual/troubles.ts, which does not use the tables of the
+ * Simulated printers that fail for one cause each (core/simulated/troubles.ts, which does not use the tables of the
  * reader): how often the true cause is first, whether the stated chances are right, and what it takes to fix the fault.
  * Usage: npm run bench:log [-- STORIES].
  */
 import { readFailure } from '@/core/log';
-import { expectOk } from '@/core/result';
+import { expectOk } from '@/core/kit';
 import { findByGuesses, findByProgram, tellStory, type Told } from '@/testing/log';
 import { share } from './world';
 

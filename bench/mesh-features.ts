@@ -2,8 +2,8 @@
  * Finding the features of solids that are hard to read, by their facets: time, and how it grows when the facets double,
  * beside reading and welding the same file in the same run. Medians of five. `npm run bench:features [-- --quick]`.
  */
-import { findFeatures, readStl, weldCorners, writeStl } from '@/core/mesh';
-import { expectOk } from '@/core/result';
+import { findFeatures, readStl, weldCorners, writeStl } from '@/core/part/mesh';
+import { expectOk } from '@/core/kit';
 import { ROUND_SOLIDS } from '@/testing/round-solids';
 
 const quick = process.argv.includes('--quick');

@@ -4,8 +4,8 @@
  * `npm run bench:mesh [-- --quick]`.
  */
 import Module from 'manifold-3d';
-import { checkMesh, listShells, readMesh, weldCorners, writeStl, type Mesh } from '@/core/mesh';
-import { readLayers, sweepLayers } from '@/core/layers';
+import { checkMesh, listShells, readMesh, weldCorners, writeStl, type Mesh } from '@/core/part/mesh';
+import { readLayers, sweepLayers } from '@/core/part/layers';
 
 const kernel = await Module();
 kernel.setup();

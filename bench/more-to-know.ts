@@ -3,8 +3,8 @@
  * on the plate, six sizes chosen for the job, a shop's other profiles, and ten jobs in a row. Written down before the first
  * run. Usage: npm run bench:more [-- PRINTERS].
  */
-import { BLOCK_OF_24, BLOCK_OF_6, BLOCK_SIZES, type BlockSize, chooseBlock } from '@/core/gauges';
-import { seededRandom, seedFrom } from '@/core/numerics';
+import { BLOCK_OF_24, BLOCK_OF_6, BLOCK_SIZES, type BlockSize, chooseBlock } from '@/core/fit/gauges';
+import { seededRandom, seedFrom } from '@/core/kit/numerics';
 import {
   type CheckReading,
   drawTarget,
@@ -15,7 +15,7 @@ import {
   type SignatureOptions,
   type SignatureReading,
 } from '@/core/signature';
-import type { Family, PlacedFeature } from '@/core/virtual';
+import type { Family, PlacedFeature } from '@/core/simulated';
 import { isRight, makeWorld, placed, type World } from './job';
 import { type Measured, plainPrior } from './plain-shop';
 import { shopPrinter } from './shop';

@@ -3,12 +3,12 @@
  * failed.
  */
 import path from 'node:path';
-import { expectOk } from '@/core/result';
+import { expectOk } from '@/core/kit';
 import { type Db, openDb, queries, tables } from '@/store';
-import { addFeature, createJob, startAttempt, viewJob } from '@/subjects/job';
+import { addFeature, createJob, startAttempt, viewJob } from '@/subjects/job/jobs';
 import { noteFailure, noteWell } from '@/subjects/log';
-import { layOnPlate } from '@/subjects/plate';
-import { changePrinter, createProfile } from '@/subjects/printing';
+import { layOnPlate } from '@/subjects/print/plate';
+import { changePrinter, createProfile } from '@/subjects/signature';
 import { giveLayers } from '@/testing/plate';
 import { failed, printed } from '@/testing/printed';
 import { KINDS } from './kinds';

@@ -1,6 +1,6 @@
-import { jawOf } from '@/core/metrology';
-import { invertSymmetric } from '@/core/numerics';
-import { expectOk } from '@/core/result';
+import { jawOf } from '@/core/measure';
+import { invertSymmetric } from '@/core/kit/numerics';
+import { expectOk } from '@/core/kit';
 import {
   DEFAULT_SHARES,
   DRIFT_EDGE_SD_MM,

@@ -2,8 +2,8 @@
  * Time to compare all resins with a requirement, by their number, beside sorting as many numbers in the same run;
  * medians of nine. 5 000 resins should rank in less than 100 ms on a desktop computer.
  */
-import { seededRandom } from '@/core/numerics';
-import { NO_REQUIREMENT, rankResins, SHIPPED_SHELF, type Requirement, type ResinFile } from '@/core/resins';
+import { seededRandom } from '@/core/kit/numerics';
+import { NO_REQUIREMENT, rankResins, SHIPPED_SHELF, type Requirement, type ResinFile } from '@/core/resin';
 
 const VANE: Requirement = {
   ...NO_REQUIREMENT,

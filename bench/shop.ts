@@ -1,8 +1,8 @@
-import { drawPrinter, type VirtualPrinter } from '@/core/virtual';
+import { drawPrinter, type VirtualPrinter } from '@/core/simulated';
 
 /**
  * A shop of printers and resins that share hidden effects. Fixed before the first run: a pair is drawn as a printer of
- * the population (core/virtual/printer.ts), and so are an effect of each printer and one of each resin; of the variance
+ * the population (core/simulated/printer.ts), and so are an effect of each printer and one of each resin; of the variance
  * of each hidden number the printer has the first share below, the resin the second, the pair the rest. Pixel, exposure
  * gradient and scatters belong to the printer. `common` scales both shares: 1 is what related profiles are assumed to
  * share before any measurement, 0.5 a shop whose profiles share half of that.

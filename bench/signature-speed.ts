@@ -2,7 +2,7 @@
  * Time of one whole analysis: estimate, leave-one-out, ten drawn targets with their joint chance, next reading.
  * Printed beside a fixed piece of arithmetic timed in the same run, since machines differ and are shared.
  */
-import { seededRandom } from '@/core/numerics';
+import { seededRandom } from '@/core/kit/numerics';
 import {
   drawTarget,
   estimateSignature,

@@ -1,6 +1,6 @@
 /** What the benchmarks share: a caliper at the bench, readings of printed features, and perfect knowledge of a law. */
-import { correctReading, DEFAULT_INSTRUMENT, type FeatureKind } from '@/core/metrology';
-import type { SeededRandom } from '@/core/numerics';
+import { correctReading, DEFAULT_INSTRUMENT, type FeatureKind } from '@/core/measure';
+import type { SeededRandom } from '@/core/kit/numerics';
 import type { SignatureReading } from '@/core/signature';
 import {
   lawfulSize,
@@ -9,7 +9,7 @@ import {
   type PlacedFeature,
   type VirtualCaliper,
   type VirtualPrinter,
-} from '@/core/virtual';
+} from '@/core/simulated';
 
 /** The flats of this caliper were measured once, limit of error 0.02. */
 export const INSTRUMENT = { ...DEFAULT_INSTRUMENT, jawFlatMm: 0.3 };

@@ -3,17 +3,17 @@
  * gap tests.
  */
 import path from 'node:path';
-import type { FeatureKind } from '@/core/metrology';
-import { seededRandom, type SeededRandom } from '@/core/numerics';
-import { expectOk } from '@/core/result';
+import type { FeatureKind } from '@/core/measure';
+import { seededRandom, type SeededRandom } from '@/core/kit/numerics';
+import { expectOk } from '@/core/kit';
 import { type Db, openDb, queries, tables } from '@/store';
-import { createInstrument, startSession } from '@/subjects/caliper';
-import { createGauge, recordGapStep } from '@/subjects/gauge';
-import { addFeature, createJob, notePrint, startAttempt, viewJobUnlearned } from '@/subjects/job';
+import { createInstrument, startSession } from '@/subjects/measure/calipers';
+import { createGauge, recordGapStep } from '@/subjects/fit/gauges';
+import { addFeature, createJob, notePrint, startAttempt, viewJobUnlearned } from '@/subjects/job/jobs';
 import { noteMaintenance, noteFailure, noteWell } from '@/subjects/log';
-import { recordReadings, recordTry } from '@/subjects/measure';
-import { keepVat, layOnPlate } from '@/subjects/plate';
-import { changePrinter, createProfile, type LearnedSignature, newestSignature } from '@/subjects/printing';
+import { recordReadings, recordTry } from '@/subjects/measure/readings';
+import { keepVat, layOnPlate } from '@/subjects/print/plate';
+import { changePrinter, createProfile, type LearnedSignature, newestSignature } from '@/subjects/signature';
 import { giveLayers } from '@/testing/plate';
 import { failed, printed } from '@/testing/printed';
 import { KINDS } from './kinds';

@@ -8,7 +8,7 @@
 import { mkdtempSync, rmSync, statSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
-import { seededRandom } from '@/core/numerics';
+import { seededRandom } from '@/core/kit/numerics';
 import { estimateSignature, type KeptGroups, type SignatureReading } from '@/core/signature';
 import { freePort, startServer } from '../e2e/bench-server';
 import { KINDS } from './kinds';

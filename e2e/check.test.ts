@@ -3,7 +3,7 @@ import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { By, Key } from 'selenium-webdriver';
-import { writeStl } from '@/core/mesh';
+import { writeStl } from '@/core/part/mesh';
 import { loadTestKernel } from '@/testing/kernel';
 import { box } from '@/testing/meshes';
 import { seatedMesh } from '@/testing/printed-solids';

@@ -3,7 +3,7 @@ import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { By } from 'selenium-webdriver';
-import { write3mf, writeStl } from '@/core/mesh';
+import { write3mf, writeStl } from '@/core/part/mesh';
 import { box } from '@/testing/meshes';
 import { click, find, openBrowser, typeOver, waitFor, waitForText, type Browser } from './browser';
 import { serveBench, type BenchServer } from './bench-server';

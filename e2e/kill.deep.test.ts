@@ -3,13 +3,13 @@ import type { ChildProcess } from 'node:child_process';
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
-import { seededRandom } from '@/core/numerics';
+import { seededRandom } from '@/core/kit/numerics';
 import { makeDemo } from '@/demo/make-demo';
-import { expectOk } from '@/core/result';
+import { expectOk } from '@/core/kit';
 import { databaseFile, openDb, queries, tables } from '@/store';
-import { startSession } from '@/subjects/caliper';
-import { notePrint } from '@/subjects/job';
-import { beginStep, listTimers } from '@/subjects/run';
+import { startSession } from '@/subjects/measure/calipers';
+import { notePrint } from '@/subjects/job/jobs';
+import { beginStep, listTimers } from '@/subjects/print/postprocess';
 import { freePort, startServer } from './bench-server';
 
 const READINGS = 500;

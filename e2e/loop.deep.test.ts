@@ -2,8 +2,8 @@ import { afterAll, afterEach, beforeAll, expect, test } from '@jest/globals';
 import { readdirSync, readFileSync } from 'node:fs';
 import path from 'node:path';
 import { By, Key } from 'selenium-webdriver';
-import { checkMesh, readStl, weldCorners } from '@/core/mesh';
-import { expectOk } from '@/core/result';
+import { checkMesh, readStl, weldCorners } from '@/core/part/mesh';
+import { expectOk } from '@/core/kit';
 import { click, find, openBrowser, press, typeOver, waitFor, waitForText, type Browser } from './browser';
 import { serveBench, type BenchServer } from './bench-server';
 

@@ -2,8 +2,8 @@ import { expect, test } from '@jest/globals';
 import { readdirSync, readFileSync } from 'node:fs';
 import path from 'node:path';
 import { By, Key } from 'selenium-webdriver';
-import { checkMesh, readStl, weldCorners } from '@/core/mesh';
-import { expectOk } from '@/core/result';
+import { checkMesh, readStl, weldCorners } from '@/core/part/mesh';
+import { expectOk } from '@/core/kit';
 import { click, find, press, typeOver, waitFor, waitForText } from './browser';
 import { withBench } from './with-bench';
 

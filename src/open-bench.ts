@@ -1,8 +1,12 @@
 import type { Worker } from 'node:worker_threads';
-import { learnElsewhere } from '@/subjects/printing';
+import { learnElsewhere } from '@/subjects/signature';
 import { SignatureLearner } from '@/workers/signature-learner';
-import { benchTrouble, storageTroubleOf } from '@/subjects/house';
-import { describeBenchTrouble, describeStorageTrouble, isRepairedByRestore } from '@/subjects/house/shared';
+import { benchTrouble, storageTroubleOf } from '@/subjects/workshop/settings';
+import {
+  describeBenchTrouble,
+  describeStorageTrouble,
+  isRepairedByRestore,
+} from '@/subjects/workshop/settings/shared';
 
 function end(sentence: string): never {
   console.error(sentence);

@@ -1,8 +1,8 @@
 import { randomUUID } from 'node:crypto';
 import { isDeepStrictEqual } from 'node:util';
-import { expectOk } from '@/core/result';
-import { formatShelfJson, parseShelfJson } from '@/subjects/resin/shared';
-import { parseReadingsCsv } from '@/subjects/measure/shared';
+import { expectOk } from '@/core/kit';
+import { formatShelfJson, parseShelfJson } from '@/subjects/resin/shelf/shared';
+import { parseReadingsCsv } from '@/subjects/measure/readings/shared';
 import { STRANGE_NAMES } from '@/testing/strange-texts';
 import {
   act,

@@ -1,5 +1,5 @@
 import { request } from 'node:http';
-import { AT_MACHINE_WORDS } from '@/subjects/house/shared';
+import { AT_MACHINE_WORDS } from '@/subjects/workshop/settings/shared';
 import { ROUTES } from './attacks';
 import {
   act,

@@ -6,7 +6,7 @@
 import fs from 'node:fs';
 import { syncBuiltinESMExports } from 'node:module';
 import path from 'node:path';
-import { expectOk } from '@/core/result';
+import { expectOk } from '@/core/kit';
 import { openBenchAt } from '@/store';
 import { makeBench } from './make-bench';
 import { startAndLook, WRITES } from './writes';

@@ -1,11 +1,11 @@
 import { cpSync, mkdirSync, mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
-import { expectOk } from '@/core/result';
+import { expectOk } from '@/core/kit';
 import { listOriginals, openBenchAt } from '@/store';
-import { restoreBackup, writeBackup } from '@/subjects/house';
-import { createJob } from '@/subjects/job';
-import { keepPicture } from '@/subjects/need';
+import { restoreBackup, writeBackup } from '@/subjects/workshop/settings';
+import { createJob } from '@/subjects/job/jobs';
+import { keepPicture } from '@/subjects/job/need';
 import { pngOf } from '@/testing/pictures';
 import { readyBench } from '@/testing/bench';
 import { backupBeside } from './writes';

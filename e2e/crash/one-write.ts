@@ -3,7 +3,7 @@
  * one-write.ts WRITE ROOT
  */
 import { once } from 'node:events';
-import { expectOk } from '@/core/result';
+import { expectOk } from '@/core/kit';
 import { openBenchAt } from '@/store';
 import { WRITES } from './writes';
 

@@ -3,14 +3,14 @@ import { existsSync, readdirSync, readFileSync } from 'node:fs';
 import path from 'node:path';
 import { Readable } from 'node:stream';
 import Database from 'better-sqlite3';
-import { expectOk } from '@/core/result';
+import { expectOk } from '@/core/kit';
 import { DATABASE, databaseFile, listOriginals, type OpenBench, openBenchAt, queries } from '@/store';
-import { deleteOriginal, putOriginalBack, restoreBackup } from '@/subjects/house';
-import { keepPartFile } from '@/subjects/job';
-import { importReadings } from '@/subjects/measure';
-import { keepPicture } from '@/subjects/need';
+import { deleteOriginal, putOriginalBack, restoreBackup } from '@/subjects/workshop/settings';
+import { keepPartFile } from '@/subjects/job/jobs';
+import { importReadings } from '@/subjects/measure/readings';
+import { keepPicture } from '@/subjects/job/need';
 import { pngOf } from '@/testing/pictures';
-import { keepMesh } from '@/subjects/records';
+import { keepMesh } from '@/subjects/workshop/records';
 
 /** Beside the data folder: the backup that is restored. */
 export const backupBeside = (root: string) => `${root}.tar.gz`;

@@ -1,11 +1,11 @@
 'use server';
 
-import { ok } from '@/core/result';
-import { bench } from '@/subjects/house';
-import { createJob } from '@/subjects/job';
-import { newJobForm } from '@/subjects/job/shared';
-import type { FormAnswer } from '@/subjects/language/shared';
-import { firstProfile } from '@/subjects/printing';
+import { ok } from '@/core/kit';
+import { bench } from '@/subjects/workshop/settings';
+import { createJob } from '@/subjects/job/jobs';
+import { newJobForm } from '@/subjects/job/jobs/shared';
+import type { FormAnswer } from '@/subjects/kit/shared';
+import { firstProfile } from '@/subjects/signature';
 import { answerForm } from './_actions/answer-form';
 import { changedHouse } from './_actions/changed';
 

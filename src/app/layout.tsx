@@ -3,7 +3,7 @@ import type { Metadata, Viewport } from 'next';
 import { cookies, headers } from 'next/headers';
 import { connection } from 'next/server';
 import type { ReactNode } from 'react';
-import { benchTrouble, frameOfBench } from '@/subjects/house';
+import { benchTrouble, frameOfBench } from '@/subjects/workshop/settings';
 import { NonceProvider, PlaceBar, ShortcutProvider, type Theme, UnsavedNotice } from '@/ui';
 
 export const metadata: Metadata = {

@@ -1,5 +1,5 @@
-import { parseLength } from '@/core/metrology';
-import { describeQuantityIssue } from '@/subjects/language/shared';
+import { parseLength } from '@/core/measure';
+import { describeQuantityIssue } from '@/subjects/kit/shared';
 import { UsageError, valueOrRefuse } from './usage-error';
 
 /** What a command was given: its arguments in order, and its options by their long name. */

@@ -1,6 +1,6 @@
 import { readFileSync, statSync } from 'node:fs';
-import { LARGEST_FILE_BYTES } from '@/core/mesh';
-import { decodeText } from '@/subjects/language/shared';
+import { LARGEST_FILE_BYTES } from '@/core/part/mesh';
+import { decodeText } from '@/subjects/kit/shared';
 import { UsageError } from './usage-error';
 
 export function readBytes(path: string): Uint8Array {

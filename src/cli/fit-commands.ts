@@ -1,8 +1,15 @@
-import { estimateGapTest, findGapTestNote, isoFit, pressFit, snapHook, summariseGapTest } from '@/core/fits';
-import { parseLength } from '@/core/metrology';
-import { describeIsoIssue } from '@/subjects/fit/shared';
-import { describeGapTestNote, parseOutcomesCsv } from '@/subjects/gauge/shared';
-import { describeCsvIssue, describeQuantityIssue } from '@/subjects/language/shared';
+import {
+  estimateGapTest,
+  findGapTestNote,
+  isoFit,
+  pressFit,
+  snapHook,
+  summariseGapTest,
+} from '@/core/fit/mating';
+import { parseLength } from '@/core/measure';
+import { describeIsoIssue } from '@/subjects/fit/mating/shared';
+import { describeGapTestNote, parseOutcomesCsv } from '@/subjects/fit/gauges/shared';
+import { describeCsvIssue, describeQuantityIssue } from '@/subjects/kit/shared';
 import { type Arguments, neededNumber } from './arguments';
 import { readText } from './files';
 import { remark } from './progress';

@@ -8,9 +8,9 @@ import {
   gaugeFeatures,
   type GaugeParameters,
   gaugeSpecOf,
-} from '@/core/gauges';
-import { checkMesh, write3mf, writeStl } from '@/core/mesh';
-import { describeGaugeIssue } from '@/subjects/gauge/shared';
+} from '@/core/fit/gauges';
+import { checkMesh, write3mf, writeStl } from '@/core/part/mesh';
+import { describeGaugeIssue } from '@/subjects/fit/gauges/shared';
 import { type Arguments, neededNumber, numberOption, textOption } from './arguments';
 import { UsageError, valueOrRefuse } from './usage-error';
 

@@ -1,11 +1,11 @@
-import { edgeAt, fitWorkingCurve, learnEdgeLaw, slopeOf, zeroRatio } from '@/core/light';
-import { describeCsvIssue, describeJsonIssue } from '@/subjects/language/shared';
+import { edgeAt, fitWorkingCurve, learnEdgeLaw, slopeOf, zeroRatio } from '@/core/exposure';
+import { describeCsvIssue, describeJsonIssue } from '@/subjects/kit/shared';
 import {
   describeStripIssue,
   describeExposureChangeIssue,
   parseStripsCsv,
   parseExposureChangeJson,
-} from '@/subjects/light/shared';
+} from '@/subjects/exposure/shared';
 import { type Arguments, numberOption } from './arguments';
 import { readText } from './files';
 import { valueOrRefuse } from './usage-error';

@@ -1,5 +1,5 @@
 import { bitsOf, posteriorOf, samePlace } from '@/core/log';
-import { describeJsonIssue } from '@/subjects/language/shared';
+import { describeJsonIssue } from '@/subjects/kit/shared';
 import {
   describeCauseIssue,
   describePlaceIssue,

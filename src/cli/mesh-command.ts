@@ -1,5 +1,5 @@
 import { writeFileSync } from 'node:fs';
-import { type LayerReading, MOST_LAYERS, peaksOf, READING_DEFAULTS, readLayers } from '@/core/layers';
+import { type LayerReading, MOST_LAYERS, peaksOf, READING_DEFAULTS, readLayers } from '@/core/part/layers';
 import {
   type Bounds,
   boundsOf,
@@ -15,14 +15,14 @@ import {
   readMesh,
   weldCorners,
   writeStl,
-} from '@/core/mesh';
+} from '@/core/part/mesh';
 import type { ParameterName } from '@/core/signature';
-import { describeMeshIssue, UNIT_WORDS } from '@/subjects/records/shared';
+import { describeMeshIssue, UNIT_WORDS } from '@/subjects/workshop/records/shared';
 import { type Arguments, neededNumber, numberOption, textOption } from './arguments';
 import { readBytes, readText } from './files';
 import { progressOf, remark } from './progress';
 import { UsageError, valueOrRefuse } from './usage-error';
-import { quoted } from '@/subjects/language/shared';
+import { quoted } from '@/subjects/kit/shared';
 
 interface TimedMesh {
   readonly mesh: Mesh;

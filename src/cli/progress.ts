@@ -1,4 +1,4 @@
-import type { Progress } from '@/core/mesh';
+import type { Progress } from '@/core/part/mesh';
 
 /** Remarks beside the answer, on standard error. */
 export function remark(sentence: string): void {

@@ -1,6 +1,6 @@
-import { type Check, type Ranked, rankResins, type ShelfEntry, SHIPPED_SHELF } from '@/core/resins';
-import { describeRequirementIssue, parseRequirementJson } from '@/subjects/choice/shared';
-import { describeShelfIssue, parseShelfJson } from '@/subjects/resin/shared';
+import { type Check, type Ranked, rankResins, type ShelfEntry, SHIPPED_SHELF } from '@/core/resin';
+import { describeRequirementIssue, parseRequirementJson } from '@/subjects/resin/choice/shared';
+import { describeShelfIssue, parseShelfJson } from '@/subjects/resin/shelf/shared';
 import { type Arguments, textOption } from './arguments';
 import { readText } from './files';
 import { valueOrRefuse } from './usage-error';

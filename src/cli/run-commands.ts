@@ -1,5 +1,10 @@
-import { planDay, planResin } from '@/core/run';
-import { describeDayIssue, describeRunFileIssue, parseDayJson, parseRunJson } from '@/subjects/run/shared';
+import { planDay, planResin } from '@/core/print';
+import {
+  describeDayIssue,
+  describeRunFileIssue,
+  parseDayJson,
+  parseRunJson,
+} from '@/subjects/print/postprocess/shared';
 import { type Arguments, textOption } from './arguments';
 import { readText } from './files';
 import { UsageError, valueOrRefuse } from './usage-error';

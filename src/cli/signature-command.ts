@@ -5,7 +5,7 @@ import {
   PART_STATES,
   type PartState,
   pooledScatter,
-} from '@/core/metrology';
+} from '@/core/measure';
 import {
   estimateSignature,
   lawPrior,
@@ -15,12 +15,12 @@ import {
   type SignatureReading,
   type SignatureReport,
 } from '@/core/signature';
-import type { Result } from '@/core/result';
-import { parseChecksCsv } from '@/subjects/caliper/shared';
-import { parseTargetsCsv } from '@/subjects/job/shared';
-import { describeCsvIssue, quoted } from '@/subjects/language/shared';
-import { parseReadingsCsv, type ReadingRow } from '@/subjects/measure/shared';
-import { describeSignatureFileIssue, parseRelatedProfilesJson } from '@/subjects/printing/shared';
+import type { Result } from '@/core/kit';
+import { parseChecksCsv } from '@/subjects/measure/calipers/shared';
+import { parseTargetsCsv } from '@/subjects/job/jobs/shared';
+import { describeCsvIssue, quoted } from '@/subjects/kit/shared';
+import { parseReadingsCsv, type ReadingRow } from '@/subjects/measure/readings/shared';
+import { describeSignatureFileIssue, parseRelatedProfilesJson } from '@/subjects/signature/shared';
 import { type Arguments, numberOption, textOption } from './arguments';
 import { readText } from './files';
 import { remark } from './progress';

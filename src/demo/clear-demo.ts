@@ -1,6 +1,6 @@
 import { existsSync, readdirSync, rmSync } from 'node:fs';
 import path from 'node:path';
-import { fail, ok, type Result } from '@/core/result';
+import { fail, ok, type Result } from '@/core/kit';
 import { ARRIVING, DATABASE, FILE_FOLDERS, GOING, markFile, readMark } from '@/store';
 
 /** Why a data folder is not cleared: something in it was not made by the demo. */

@@ -1,11 +1,11 @@
 import { eq } from 'drizzle-orm';
-import { seededRandom } from '@/core/numerics';
+import { seededRandom } from '@/core/kit/numerics';
 import type { FailureKind } from '@/core/log';
-import { expectOk } from '@/core/result';
+import { expectOk } from '@/core/kit';
 import { type Db, queries, tables } from '@/store';
-import { createJob, notePrints } from '@/subjects/job';
+import { createJob, notePrints } from '@/subjects/job/jobs';
 import { keepCause, noteFailure, noteWell } from '@/subjects/log';
-import { programOf } from '@/subjects/printing';
+import { programOf } from '@/subjects/signature';
 
 const WEEKS = 24;
 const WEEK_MS = 7 * 86_400_000;

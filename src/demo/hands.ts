@@ -1,9 +1,9 @@
-import { expectOk } from '@/core/result';
-import { wordOfClearance } from '@/core/virtual';
+import { expectOk } from '@/core/kit';
+import { wordOfClearance } from '@/core/simulated';
 import { type Db, queries } from '@/store';
-import { startSession } from '@/subjects/caliper';
-import { notePrint, startAttempt, viewJob } from '@/subjects/job';
-import { recordReadings, recordTry } from '@/subjects/measure';
+import { startSession } from '@/subjects/measure/calipers';
+import { notePrint, startAttempt, viewJob } from '@/subjects/job/jobs';
+import { recordReadings, recordTry } from '@/subjects/measure/readings';
 import { closeJaws, simulatedSize } from '@/subjects/simulated';
 
 /** Sitting in which the demo's own readings were taken. */

@@ -1,16 +1,16 @@
 import { eq } from 'drizzle-orm';
-import type { GapDirection } from '@/core/fits';
-import { stepsFrom } from '@/core/gauges';
-import type { ReadAs } from '@/core/metrology';
-import { expectOk } from '@/core/result';
-import { anchorsOf, type SolidRecipe } from '@/core/solids';
+import type { GapDirection } from '@/core/fit/mating';
+import { stepsFrom } from '@/core/fit/gauges';
+import type { ReadAs } from '@/core/measure';
+import { expectOk } from '@/core/kit';
+import { anchorsOf, type SolidRecipe } from '@/core/fit/solids';
 import { type Db, queries, tables } from '@/store';
-import { planDraw } from '@/subjects/correct';
-import { saveJoint, wishFor, type WishInput } from '@/subjects/fit';
-import { createGauge, recordGapStep } from '@/subjects/gauge';
-import { addFeature, createJob, type FeatureInput, notePrint, viewJob } from '@/subjects/job';
-import { answerAcceptance } from '@/subjects/need';
-import { chooseSheet, recordBody, takeOverSheet } from '@/subjects/sheet';
+import { planDraw } from '@/subjects/job/correct';
+import { saveJoint, wishFor, type WishInput } from '@/subjects/fit/mating';
+import { createGauge, recordGapStep } from '@/subjects/fit/gauges';
+import { addFeature, createJob, type FeatureInput, notePrint, viewJob } from '@/subjects/job/jobs';
+import { answerAcceptance } from '@/subjects/job/need';
+import { chooseSheet, recordBody, takeOverSheet } from '@/subjects/job/sheets';
 import { touchSimulatedGapStep } from '@/subjects/simulated';
 import { printNext, readAll, tryAll } from './hands';
 

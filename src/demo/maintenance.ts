@@ -1,8 +1,8 @@
 import { CHECK_KINDS } from '@/core/log';
-import { expectOk } from '@/core/result';
+import { expectOk } from '@/core/kit';
 import { type Db, tables } from '@/store';
 import { countStock, noteMaintenance } from '@/subjects/log';
-import { changePrinter } from '@/subjects/printing';
+import { changePrinter } from '@/subjects/signature';
 
 const DAY_MS = 86_400_000;
 /** The station has had its printers for so long. */

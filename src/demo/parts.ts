@@ -1,13 +1,13 @@
 import Module from 'manifold-3d';
 import { Readable } from 'node:stream';
-import { type Mesh, writeStl } from '@/core/mesh';
-import { expectOk } from '@/core/result';
-import { buildMesh } from '@/core/solids';
+import { type Mesh, writeStl } from '@/core/part/mesh';
+import { expectOk } from '@/core/kit';
+import { buildMesh } from '@/core/fit/solids';
 import { type Db, queries } from '@/store';
-import { setPrintSetup } from '@/subjects/check';
-import { keepPartFile } from '@/subjects/job';
-import { changePrinter, listPrinters } from '@/subjects/printing';
-import { keepMesh } from '@/subjects/records';
+import { setPrintSetup } from '@/subjects/part';
+import { keepPartFile } from '@/subjects/job/jobs';
+import { changePrinter, listPrinters } from '@/subjects/signature';
+import { keepMesh } from '@/subjects/workshop/records';
 
 /**
  * The vane as first drawn, flat on its blade: the hub's blind bore is a suction cup, the catches of its two hooks begin

@@ -15,7 +15,7 @@ import {
   putInPlace,
   readMark,
 } from '@/store';
-import { describeBenchTrouble } from '@/subjects/house/shared';
+import { describeBenchTrouble } from '@/subjects/workshop/settings/shared';
 import { clearDemo, describeClearIssue } from './clear-demo';
 import { makeDemo } from './make-demo';
 import { makeDemoParts } from './parts';

@@ -1,11 +1,11 @@
-import { sweepLayers } from '@/core/layers';
-import { checkMesh, readMesh, weldCorners } from '@/core/mesh';
-import { expectOk } from '@/core/result';
+import { sweepLayers } from '@/core/part/layers';
+import { checkMesh, readMesh, weldCorners } from '@/core/part/mesh';
+import { expectOk } from '@/core/kit';
 import { type Db, queries } from '@/store';
 import { makeMaintenance } from './maintenance';
 import { makeHalfYear } from './half-year';
-import { readHouseRules } from '@/subjects/house';
-import { buildJobFile, viewJob } from '@/subjects/job';
+import { readHouseRules } from '@/subjects/workshop/settings';
+import { buildJobFile, viewJob } from '@/subjects/job/jobs';
 import {
   answerChecklist,
   changeRun,
@@ -14,8 +14,8 @@ import {
   layersKey,
   layOnPlate,
   startRun,
-} from '@/subjects/plate';
-import { CHECKLIST_KEYS } from '@/subjects/plate/shared';
+} from '@/subjects/print/plate';
+import { CHECKLIST_KEYS } from '@/subjects/print/plate/shared';
 
 /** Reads the layers of a job's part off its file, as its plate would. */
 async function readLayersOf(db: Db, jobId: number): Promise<void> {

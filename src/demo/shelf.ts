@@ -1,12 +1,12 @@
 import { eq } from 'drizzle-orm';
-import { seededRandom, seedFrom } from '@/core/numerics';
-import { type Bar, BENCH_LIMITS, SHIPPED_SHELF } from '@/core/resins';
-import { expectOk } from '@/core/result';
-import { bendBar } from '@/core/virtual';
+import { seededRandom, seedFrom } from '@/core/kit/numerics';
+import { type Bar, BENCH_LIMITS, SHIPPED_SHELF } from '@/core/resin';
+import { expectOk } from '@/core/kit';
+import { bendBar } from '@/core/simulated';
 import { type Db, queries, tables } from '@/store';
-import { askStrain } from '@/subjects/choice';
-import { addFeature, createJob, type FeatureInput } from '@/subjects/job';
-import { addBottle, bringAll, keepResinTest, makeBlend } from '@/subjects/resin';
+import { askStrain } from '@/subjects/resin/choice';
+import { addFeature, createJob, type FeatureInput } from '@/subjects/job/jobs';
+import { addBottle, bringAll, keepResinTest, makeBlend } from '@/subjects/resin/shelf';
 
 const idOf = (db: Db, name: string) => queries.findResinByName(db, name)!.id;
 

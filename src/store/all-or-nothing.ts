@@ -1,4 +1,4 @@
-import type { Result } from '@/core/result';
+import type { Result } from '@/core/kit';
 import type { Db } from './client';
 
 class Refused extends Error {

@@ -1,5 +1,5 @@
 import { and, eq } from 'drizzle-orm';
-import { groupBy } from '@/core/group-by';
+import { groupBy } from '@/core/kit';
 import type { Db } from './client';
 import { drawnSizes, features, printedFeatures, prints } from './schema';
 

@@ -1,4 +1,4 @@
-import type { FitTarget } from '@/core/fits';
+import type { FitTarget } from '@/core/fit/mating';
 import {
   correctReading,
   type FeatureKind,
@@ -7,7 +7,7 @@ import {
   sameKind,
   type Warmth,
   warmthU,
-} from '@/core/metrology';
+} from '@/core/measure';
 import type { PlatePlace, SignatureReading } from '@/core/signature';
 import type * as queries from './queries';
 import type * as tables from './schema';

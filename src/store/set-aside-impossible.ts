@@ -1,6 +1,6 @@
 import { and, eq, isNull, or, type SQL, sql } from 'drizzle-orm';
 import type { SQLiteColumn } from 'drizzle-orm/sqlite-core';
-import { type Bounds, BOUNDS } from '@/core/metrology';
+import { type Bounds, BOUNDS } from '@/core/measure';
 import type { Db } from './client';
 import {
   attempts,

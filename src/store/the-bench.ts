@@ -1,5 +1,5 @@
 import path from 'node:path';
-import { fail, type Result } from '@/core/result';
+import { fail, type Result } from '@/core/kit';
 import { type BenchTrouble, type HeldBench, openBenchAt, openHeldBench, type OpenBench } from './bench';
 
 const kept = globalThis as typeof globalThis & { mellowBench?: HeldBench };

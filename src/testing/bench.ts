@@ -1,13 +1,13 @@
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
-import type { FeatureKind } from '@/core/metrology';
-import { expectOk } from '@/core/result';
+import type { FeatureKind } from '@/core/measure';
+import { expectOk } from '@/core/kit';
 import { type Connection, type Db, openBenchAt, openDb, queries } from '@/store';
-import { createInstrument, startSession } from '@/subjects/caliper';
-import { addFeature, createJob, notePrint, startAttempt, viewJob } from '@/subjects/job';
-import type { NeedChange } from '@/subjects/need';
-import { createProfile } from '@/subjects/printing';
+import { createInstrument, startSession } from '@/subjects/measure/calipers';
+import { addFeature, createJob, notePrint, startAttempt, viewJob } from '@/subjects/job/jobs';
+import type { NeedChange } from '@/subjects/job/need';
+import { createProfile } from '@/subjects/signature';
 
 export const BORE: FeatureKind = { sense: 'inside', shape: 'round', axis: 'XY' };
 

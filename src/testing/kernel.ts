@@ -1,5 +1,5 @@
 import Module from 'manifold-3d';
-import type { SolidKernel } from '@/core/solids';
+import type { SolidKernel } from '@/core/fit/solids';
 
 let kernel: Promise<SolidKernel> | undefined;
 

@@ -1,5 +1,5 @@
-import { type SeededRandom } from '@/core/numerics';
-import { expectOk } from '@/core/result';
+import { type SeededRandom } from '@/core/kit/numerics';
+import { expectOk } from '@/core/kit';
 import {
   bracketExposures,
   type BracketOutcome,
@@ -7,7 +7,7 @@ import {
   learnEdgeLaw,
   readBracket,
   zeroRatio,
-} from '@/core/light';
+} from '@/core/exposure';
 import {
   edgeGrowthOf,
   exposedBy,
@@ -15,7 +15,7 @@ import {
   openSlot,
   stripThickness,
   type VirtualPrinter,
-} from '@/core/virtual';
+} from '@/core/simulated';
 
 const SLOT_MM = 0.2;
 const STRIPS = [0.8, 1.2, 1.8, 2.7, 4];

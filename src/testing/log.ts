@@ -12,8 +12,8 @@ import {
   readFailure,
   whereOnPlate,
 } from '@/core/log';
-import { seededRandom, seedFrom } from '@/core/numerics';
-import { expectOk } from '@/core/result';
+import { seededRandom, seedFrom } from '@/core/kit/numerics';
+import { expectOk } from '@/core/kit';
 import {
   circumstancesOf,
   drawStory,
@@ -21,7 +21,7 @@ import {
   printInTrouble,
   type Story,
   type Trouble,
-} from '@/core/virtual';
+} from '@/core/simulated';
 
 /** A simulated story as far as somebody at the bench has seen it: some prints in trouble, the last of them in question. */
 export interface Told {

@@ -1,6 +1,6 @@
 import { strToU8 } from 'fflate';
-import { write3mf, writeStl, type Mesh } from '@/core/mesh';
-import type { SeededRandom } from '@/core/numerics';
+import { write3mf, writeStl, type Mesh } from '@/core/part/mesh';
+import type { SeededRandom } from '@/core/kit/numerics';
 import { box } from './meshes';
 
 const triples = (values: ArrayLike<number>) =>

@@ -1,4 +1,4 @@
-import type { Mesh } from '@/core/mesh';
+import type { Mesh } from '@/core/part/mesh';
 
 /** Nine coordinates a facet, in single precision as a file has them. */
 export function cornersOf({ facets, positions }: Mesh): Float32Array {

@@ -1,6 +1,6 @@
-import { expectOk } from '@/core/result';
-import type { FeatureKind, PartState } from '@/core/metrology';
-import { invertSymmetric } from '@/core/numerics';
+import { expectOk } from '@/core/kit';
+import type { FeatureKind, PartState } from '@/core/measure';
+import { invertSymmetric } from '@/core/kit/numerics';
 import {
   DRIFT_EDGE_SD_MM,
   DRIFT_SCALE_SD,

@@ -1,10 +1,10 @@
 import { eq } from 'drizzle-orm';
-import { expectOk } from '@/core/result';
+import { expectOk } from '@/core/kit';
 import { type Db, tables } from '@/store';
-import { HOUSE_DEFAULTS, type HouseRules } from '@/subjects/house';
-import { answerChecklist, keepLayers, keepVat, layOnPlate } from '@/subjects/plate';
-import { CHECKLIST_KEYS } from '@/subjects/plate/shared';
-import { changePrinter } from '@/subjects/printing';
+import { HOUSE_DEFAULTS, type HouseRules } from '@/subjects/workshop/settings';
+import { answerChecklist, keepLayers, keepVat, layOnPlate } from '@/subjects/print/plate';
+import { CHECKLIST_KEYS } from '@/subjects/print/plate/shared';
+import { changePrinter } from '@/subjects/signature';
 import { readyBench } from './bench';
 
 const ALWAYS = [{ fromMin: 0, toMin: 24 * 60 }];

@@ -1,6 +1,6 @@
 import type { Manifold } from 'manifold-3d';
-import { weldCorners, type Mesh } from '@/core/mesh';
-import type { SolidKernel } from '@/core/solids';
+import { weldCorners, type Mesh } from '@/core/part/mesh';
+import type { SolidKernel } from '@/core/fit/solids';
 
 /** The mesh of a solid, seated with its lowest point at z = 0. */
 export function seatedMesh(solid: Manifold): Mesh {

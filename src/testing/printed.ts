@@ -1,7 +1,7 @@
-import { expectOk } from '@/core/result';
+import { expectOk } from '@/core/kit';
 import type { Db } from '@/store';
 import type { FailureNoted } from '@/subjects/log/shared';
-import { endRun, layOnPlate, startRun } from '@/subjects/plate';
+import { endRun, layOnPlate, startRun } from '@/subjects/print/plate';
 import { type benchWithPlate, openChecklist, OPEN_HOUSE } from './plate';
 
 const HOUR_MS = 3_600_000;

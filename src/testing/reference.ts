@@ -1,10 +1,10 @@
 import { readFileSync } from 'node:fs';
 import path from 'node:path';
-import { expectOk } from '@/core/result';
+import { expectOk } from '@/core/kit';
 import type { CheckReading, SignatureOptions, SignatureReading, Target } from '@/core/signature';
-import { parseChecksCsv } from '@/subjects/caliper/shared';
-import { parseTargetsCsv } from '@/subjects/job/shared';
-import { parseReadingsCsv } from '@/subjects/measure/shared';
+import { parseChecksCsv } from '@/subjects/measure/calipers/shared';
+import { parseTargetsCsv } from '@/subjects/job/jobs/shared';
+import { parseReadingsCsv } from '@/subjects/measure/readings/shared';
 
 /** A file of the independently computed figures. */
 export function readReference(name: string): string {

@@ -1,5 +1,5 @@
-import type { Mesh } from '@/core/mesh';
-import { seededRandom } from '@/core/numerics';
+import type { Mesh } from '@/core/part/mesh';
+import { seededRandom } from '@/core/kit/numerics';
 
 /** A side that runs round an axis: rings of points, one above the other, closed by fans at both ends. */
 function turned(

@@ -1,5 +1,5 @@
-import { limitsOf, listFindings, readingFor, type Finding } from '@/core/findings';
-import { readLayers, type LayerReading } from '@/core/layers';
+import { limitsOf, listFindings, readingFor, type Finding } from '@/core/part/findings';
+import { readLayers, type LayerReading } from '@/core/part/layers';
 import {
   boundsOf,
   checkMesh,
@@ -9,7 +9,7 @@ import {
   type FoundFeature,
   type Repair,
   type Mesh,
-} from '@/core/mesh';
+} from '@/core/part/mesh';
 
 interface WholeCheck {
   readonly reading: LayerReading;

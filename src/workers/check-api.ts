@@ -11,7 +11,7 @@ import {
   type Orientation,
   type OrientationWorth,
   type PrintSetup,
-} from '@/core/findings';
+} from '@/core/part/findings';
 import {
   type HollowWorth,
   hollowOf,
@@ -21,7 +21,7 @@ import {
   roughReading,
   sweepLayers,
   type LayerReading,
-} from '@/core/layers';
+} from '@/core/part/layers';
 import {
   checkMesh,
   distanceToFeature,
@@ -41,8 +41,8 @@ import {
   type MeshIssue,
   type Point,
   type Progress,
-} from '@/core/mesh';
-import { fail, ok, type Result } from '@/core/result';
+} from '@/core/part/mesh';
+import { fail, ok, type Result } from '@/core/kit';
 
 /** How a part is to be read. */
 export interface CheckAsk {

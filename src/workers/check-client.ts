@@ -1,7 +1,7 @@
-import type { OrientationWorth } from '@/core/findings';
-import type { HollowWorth, LayerReading } from '@/core/layers';
-import type { MeshIssue, Point, Progress } from '@/core/mesh';
-import type { Result } from '@/core/result';
+import type { OrientationWorth } from '@/core/part/findings';
+import type { HollowWorth, LayerReading } from '@/core/part/layers';
+import type { MeshIssue, Point, Progress } from '@/core/part/mesh';
+import type { Result } from '@/core/kit';
 import type {
   CheckAsk,
   CheckFound,

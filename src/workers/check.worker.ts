@@ -1,7 +1,7 @@
 import { expose, transfer } from 'comlink';
-import type { LayerReading } from '@/core/layers';
-import type { Point, Progress } from '@/core/mesh';
-import { ok } from '@/core/result';
+import type { LayerReading } from '@/core/part/layers';
+import type { Point, Progress } from '@/core/part/mesh';
+import { ok } from '@/core/kit';
 import { CheckApi, type CheckAsk, type CheckFound } from './check-api';
 import { drawnProxy } from './proxy';
 import { thinned } from './thinned';

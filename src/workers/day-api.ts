@@ -1,5 +1,5 @@
-import { type Day, type DayIssue, type DayJob, type DayPlan, latestStart, planDay } from '@/core/run';
-import { fail, ok, type Result } from '@/core/result';
+import { type Day, type DayIssue, type DayJob, type DayPlan, latestStart, planDay } from '@/core/print';
+import { fail, ok, type Result } from '@/core/kit';
 
 /** A day to be planned: as it is expected, and with every print at its late end. */
 export interface AskedDay {

@@ -1,6 +1,6 @@
-import type { Progress } from '@/core/mesh';
-import type { DayIssue } from '@/core/run';
-import type { Result } from '@/core/result';
+import type { Progress } from '@/core/part/mesh';
+import type { DayIssue } from '@/core/print';
+import type { Result } from '@/core/kit';
 import type { AskedDay, PlannedDay } from './day-api';
 import type { DayWorkerApi } from './day.worker';
 import { StoppableWorker } from './stoppable-worker';

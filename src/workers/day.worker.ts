@@ -1,5 +1,5 @@
 import { expose } from 'comlink';
-import type { Progress } from '@/core/mesh';
+import type { Progress } from '@/core/part/mesh';
 import { type AskedDay, planAskedDay } from './day-api';
 
 const exposed = {

@@ -6,10 +6,10 @@ import {
   type GaugeEffort,
   type GaugeIssue,
   type GaugeParameters,
-} from '@/core/gauges';
-import { checkMesh, write3mf, writeStl } from '@/core/mesh';
-import { fail, ok, type Result } from '@/core/result';
-import type { SolidKernel } from '@/core/solids';
+} from '@/core/fit/gauges';
+import { checkMesh, write3mf, writeStl } from '@/core/part/mesh';
+import { fail, ok, type Result } from '@/core/kit';
+import type { SolidKernel } from '@/core/fit/solids';
 
 /** A gauge as the page asks for it. */
 export interface AskedGauge {

@@ -1,5 +1,5 @@
-import type { GaugeIssue } from '@/core/gauges';
-import type { Result } from '@/core/result';
+import type { GaugeIssue } from '@/core/fit/gauges';
+import type { Result } from '@/core/kit';
 import type { AskedGauge, BuiltGauge } from './gauge-api';
 import type { GaugeWorkerApi } from './gauge.worker';
 import { StoppableWorker } from './stoppable-worker';

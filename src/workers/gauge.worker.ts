@@ -1,8 +1,8 @@
 import { expose, transfer } from 'comlink';
 import Module from 'manifold-3d';
-import type { GaugeIssue } from '@/core/gauges';
-import type { Result } from '@/core/result';
-import type { SolidKernel } from '@/core/solids';
+import type { GaugeIssue } from '@/core/fit/gauges';
+import type { Result } from '@/core/kit';
+import type { SolidKernel } from '@/core/fit/solids';
 import { buildGaugeFiles, type AskedGauge, type BuiltGauge } from './gauge-api';
 
 let kernel: Promise<SolidKernel> | undefined;

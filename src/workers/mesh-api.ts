@@ -1,4 +1,4 @@
-import { fail, ok, type Result } from '@/core/result';
+import { fail, ok, type Result } from '@/core/kit';
 import {
   boundsOf,
   chamferFoot,
@@ -19,7 +19,7 @@ import {
   type FoundFeature,
   type Progress,
   type MeshIssue,
-} from '@/core/mesh';
+} from '@/core/part/mesh';
 
 /** A part as the page shows it. */
 export interface LoadedPart {

@@ -1,5 +1,5 @@
-import type { AnchoredFeature, MeshIssue, Progress, Silhouette } from '@/core/mesh';
-import type { Result } from '@/core/result';
+import type { AnchoredFeature, MeshIssue, Progress, Silhouette } from '@/core/part/mesh';
+import type { Result } from '@/core/kit';
 import type { CorrectedPart, FileWanted, LoadedPart } from './mesh-api';
 import type { MeshWorkerApi } from './mesh.worker';
 import { StoppableWorker } from './stoppable-worker';

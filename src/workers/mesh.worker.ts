@@ -1,6 +1,6 @@
 import { expose, transfer } from 'comlink';
-import { ok } from '@/core/result';
-import type { AnchoredFeature, Progress } from '@/core/mesh';
+import { ok } from '@/core/kit';
+import type { AnchoredFeature, Progress } from '@/core/part/mesh';
 import { type FileWanted, MeshApi } from './mesh-api';
 import { drawnProxy } from './proxy';
 import { thinned } from './thinned';

@@ -1,5 +1,5 @@
 import { MeshoptSimplifier } from 'meshoptimizer';
-import type { Mesh } from '@/core/mesh';
+import type { Mesh } from '@/core/part/mesh';
 
 /** Parts of more facets are drawn by a coarser proxy of so many; everything is still computed on the part itself. */
 const MOST_DRAWN_FACETS = 300_000;

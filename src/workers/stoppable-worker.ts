@@ -1,5 +1,5 @@
 import { releaseProxy, wrap, type Remote } from 'comlink';
-import type { Progress } from '@/core/mesh';
+import type { Progress } from '@/core/part/mesh';
 import { withProgress } from './with-progress';
 
 /** The work was ended by somebody, not by a fault. */

@@ -1,4 +1,4 @@
-import type { Progress } from '@/core/mesh';
+import type { Progress } from '@/core/part/mesh';
 
 const LEAST_APART_MS = 50;
 

@@ -1,5 +1,5 @@
 import { proxy } from 'comlink';
-import type { Progress } from '@/core/mesh';
+import type { Progress } from '@/core/part/mesh';
 
 /**
  * Runs work in a worker with its progress. Progress messages may arrive after the result: they are then dropped, or a

@@ -1,8 +1,8 @@
 import { redirect } from 'next/navigation';
 import type { z } from 'zod';
-import type { Result } from '@/core/result';
-import { bench, storageTroubleOf } from '@/subjects/house';
-import { describeStorageTrouble } from '@/subjects/house/shared';
+import type { Result } from '@/core/kit';
+import { bench, storageTroubleOf } from '@/subjects/workshop/settings';
+import { describeStorageTrouble } from '@/subjects/workshop/settings/shared';
 import {
   done,
   faulty,
@@ -11,8 +11,8 @@ import {
   parseForm,
   refused,
   TAP_KEY_FIELD,
-} from '@/subjects/language/shared';
-import { answerOnce } from '@/subjects/records';
+} from '@/subjects/kit/shared';
+import { answerOnce } from '@/subjects/workshop/records';
 import { areIds, fieldOf, isTapKey } from './from-page';
 
 interface Answering<Form extends z.ZodType, Value, Issue> {

@@ -1,7 +1,7 @@
 import { headers } from 'next/headers';
-import { isAtMachine } from '@/subjects/house';
-import { AT_MACHINE_WORDS } from '@/subjects/house/shared';
-import { type FormAnswer, refused } from '@/subjects/language/shared';
+import { isAtMachine } from '@/subjects/workshop/settings';
+import { AT_MACHINE_WORDS } from '@/subjects/workshop/settings/shared';
+import { type FormAnswer, refused } from '@/subjects/kit/shared';
 
 /**
  * An action that only the server's own computer may run: a paired device gets the refusal, from any page or address. A

@@ -1,6 +1,6 @@
 import type { z } from 'zod';
-import type { Result } from '@/core/result';
-import { GONE_WORDS } from '@/subjects/language/shared';
+import type { Result } from '@/core/kit';
+import { GONE_WORDS } from '@/subjects/kit/shared';
 import { describeLogIssue, type LogIssue } from '@/subjects/log/shared';
 import { changedRuns } from './changed-runs';
 import { areIds } from './from-page';

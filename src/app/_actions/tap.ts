@@ -1,5 +1,5 @@
-import { bench } from '@/subjects/house';
-import { answerOnce } from '@/subjects/records';
+import { bench } from '@/subjects/workshop/settings';
+import { answerOnce } from '@/subjects/workshop/records';
 import { isTapKey } from './from-page';
 
 /**

@@ -1,9 +1,9 @@
 'use server';
 
-import { createInstrument } from '@/subjects/caliper';
-import { describeInstrumentIssue, instrumentForm } from '@/subjects/caliper/shared';
-import { bench } from '@/subjects/house';
-import type { FormAnswer } from '@/subjects/language/shared';
+import { createInstrument } from '@/subjects/measure/calipers';
+import { describeInstrumentIssue, instrumentForm } from '@/subjects/measure/calipers/shared';
+import { bench } from '@/subjects/workshop/settings';
+import type { FormAnswer } from '@/subjects/kit/shared';
 import { answerForm } from '../_actions/answer-form';
 import { changedHouse } from '../_actions/changed';
 

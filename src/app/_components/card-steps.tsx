@@ -1,5 +1,5 @@
-import type { CardStep } from '@/core/resins';
-import { describeCardReason, describeCardStep } from '@/subjects/resin/shared';
+import type { CardStep } from '@/core/resin';
+import { describeCardReason, describeCardStep } from '@/subjects/resin/shelf/shared';
 import { Caution } from '@/ui';
 
 /** Cautions that stand at the step where the harm can happen. */

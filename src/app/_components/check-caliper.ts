@@ -1,8 +1,8 @@
 'use server';
 
-import { recordCheck, takeBackCheck } from '@/subjects/caliper';
-import { checkPieceForm, describeCheckPieceIssue } from '@/subjects/caliper/shared';
-import { bench } from '@/subjects/house';
+import { recordCheck, takeBackCheck } from '@/subjects/measure/calipers';
+import { checkPieceForm, describeCheckPieceIssue } from '@/subjects/measure/calipers/shared';
+import { bench } from '@/subjects/workshop/settings';
 import {
   describeFaults,
   done,
@@ -11,8 +11,8 @@ import {
   GONE_WORDS,
   parseForm,
   refused,
-} from '@/subjects/language/shared';
-import { keepSignatures } from '@/subjects/printing';
+} from '@/subjects/kit/shared';
+import { keepSignatures } from '@/subjects/signature';
 import { answerForm } from '../_actions/answer-form';
 import { changedHouse } from '../_actions/changed';
 import { areIds } from '../_actions/from-page';

@@ -1,6 +1,6 @@
 'use client';
 
-import { checkPieceForm } from '@/subjects/caliper/shared';
+import { checkPieceForm } from '@/subjects/measure/calipers/shared';
 import { ActionForm, Button, Choice, TextField, Tick } from '@/ui';
 import { checkCaliper } from './check-caliper';
 

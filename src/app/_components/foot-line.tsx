@@ -1,5 +1,5 @@
-import { formatMm, formatSigned } from '@/subjects/language/shared';
-import type { FootView } from '@/subjects/job';
+import { formatMm, formatSigned } from '@/subjects/kit/shared';
+import type { FootView } from '@/subjects/job/jobs';
 
 /** How far the first layers flare, what to draw against it, and which layers do it. */
 export function FootLine({ foot }: { foot: FootView }) {

@@ -2,7 +2,7 @@
 
 import { ActionForm, Button, Choice, TextField, Tick } from '@/ui';
 import { addInstrument } from './add-instrument';
-import { instrumentForm } from '@/subjects/caliper/shared';
+import { instrumentForm } from '@/subjects/measure/calipers/shared';
 
 /** A caliper and what is known of it. */
 export function InstrumentForm() {

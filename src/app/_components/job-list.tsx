@@ -1,5 +1,5 @@
-import { describeOutcome } from '@/subjects/language/shared';
-import type { JobGlance, NextStep } from '@/subjects/overview';
+import { describeOutcome } from '@/subjects/kit/shared';
+import type { JobGlance, NextStep } from '@/subjects/job/overview';
 import { Link } from '@/ui';
 import { SmallProgress } from './small-progress';
 import { jobStepsOf } from './job-steps';

@@ -1,4 +1,4 @@
-import type { DecisionStep } from '@/subjects/records';
+import type { DecisionStep } from '@/subjects/workshop/records';
 
 interface StepOfJob {
   readonly step: DecisionStep;

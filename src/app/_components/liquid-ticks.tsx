@@ -1,4 +1,4 @@
-import { WASH_LIQUIDS, type WashLiquid } from '@/core/resins';
+import { WASH_LIQUIDS, type WashLiquid } from '@/core/resin';
 import { Tick } from '@/ui';
 
 /** A box for each wash liquid, named `wash_…` as the forms read them. */

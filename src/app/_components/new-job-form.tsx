@@ -1,6 +1,6 @@
 'use client';
 
-import { newJobForm } from '@/subjects/job/shared';
+import { newJobForm } from '@/subjects/job/jobs/shared';
 import { ActionForm, Button, TextField } from '@/ui';
 import { startJob } from '../actions';
 

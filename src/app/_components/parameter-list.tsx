@@ -1,5 +1,5 @@
 import type { ParameterEstimate } from '@/core/signature';
-import { formatSigned, parameterWords } from '@/subjects/language/shared';
+import { formatSigned, parameterWords } from '@/subjects/kit/shared';
 
 interface ParameterListProps {
   readonly parameters: readonly ParameterEstimate[];

@@ -3,9 +3,16 @@
 import { Upload } from 'lucide-react';
 import { useRouter } from 'next/navigation';
 import { type DragEvent, useRef, useState } from 'react';
-import { type Bounds, guessUnits, LARGEST_FILE_BYTES, MESH_UNITS, type MeshUnit, MM_IN } from '@/core/mesh';
-import { formatMm } from '@/subjects/language/shared';
-import { describeMeshIssue, UNIT_WORDS } from '@/subjects/records/shared';
+import {
+  type Bounds,
+  guessUnits,
+  LARGEST_FILE_BYTES,
+  MESH_UNITS,
+  type MeshUnit,
+  MM_IN,
+} from '@/core/part/mesh';
+import { formatMm } from '@/subjects/kit/shared';
+import { describeMeshIssue, UNIT_WORDS } from '@/subjects/workshop/records/shared';
 import { Button, Note, Problem } from '@/ui';
 import { Stopped, MeshWorker } from '@/workers';
 

@@ -1,11 +1,11 @@
 'use client';
 
 import { v4 as newKey } from 'uuid';
-import { LARGEST_PICTURE_BYTES } from '@/core/need';
+import { LARGEST_PICTURE_BYTES } from '@/core/job/need';
 import { ActionForm, Button, TextField } from '@/ui';
 import { addPicture, dropPicture } from '@/app/jobs/[jobId]/need/actions';
-import { describePictureIssue, pictureForm } from '@/subjects/need/shared';
-import { type FormAnswer, refused } from '@/subjects/language/shared';
+import { describePictureIssue, pictureForm } from '@/subjects/job/need/shared';
+import { type FormAnswer, refused } from '@/subjects/kit/shared';
 
 interface PicturesProps {
   readonly jobId: number;

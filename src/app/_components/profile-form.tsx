@@ -1,7 +1,7 @@
 'use client';
 
 import { ActionForm, Button, type FormAction, TextField, Tick } from '@/ui';
-import { profileForm } from '@/subjects/printing/shared';
+import { profileForm } from '@/subjects/signature/shared';
 
 /** A printer with a resin and its settings: known names are taken again, new ones made. */
 export function ProfileForm({ action }: { action: FormAction }) {

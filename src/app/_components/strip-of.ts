@@ -1,4 +1,4 @@
-import type { FeatureView } from '@/subjects/job';
+import type { FeatureView } from '@/subjects/job/jobs';
 import type { StripValues } from '@/ui';
 
 /** Values of a feature's rule strip, as deviations from its target. */

@@ -1,8 +1,8 @@
 'use client';
 
 import { useState } from 'react';
-import type { Silhouette } from '@/core/mesh';
-import { describeMeshIssue } from '@/subjects/records/shared';
+import type { Silhouette } from '@/core/part/mesh';
+import { describeMeshIssue } from '@/subjects/workshop/records/shared';
 import { MeshWorker, Stopped } from '@/workers';
 
 /** Outlines of a file, read on demand in a worker; `stop` is there while it is read. */

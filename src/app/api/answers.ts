@@ -1,10 +1,10 @@
 import { Readable } from 'node:stream';
 import type { ReadableStream as NodeStream } from 'node:stream/web';
 import type { z } from 'zod';
-import { fail, ok, type Result } from '@/core/result';
-import { isAtMachine, storageTroubleOf } from '@/subjects/house';
-import { AT_MACHINE_WORDS, describeBytes, describeStorageTrouble } from '@/subjects/house/shared';
-import { decodeText } from '@/subjects/language/shared';
+import { fail, ok, type Result } from '@/core/kit';
+import { isAtMachine, storageTroubleOf } from '@/subjects/workshop/settings';
+import { AT_MACHINE_WORDS, describeBytes, describeStorageTrouble } from '@/subjects/workshop/settings/shared';
+import { decodeText } from '@/subjects/kit/shared';
 
 /** One JSON sentence with a status. */
 export function refusal(message: string, status: number): Response {

@@ -1,5 +1,5 @@
 import { setImmediate as othersHadTheirTurn } from 'node:timers/promises';
-import type { Steps } from '@/core/steps';
+import type { Steps } from '@/core/kit';
 import { refusal, wordsOfTrouble } from './answers';
 
 /** How long steps are done before others get their turn, ms. */

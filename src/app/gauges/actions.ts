@@ -1,11 +1,11 @@
 'use server';
 
-import { gaugeSpecOf } from '@/core/gauges';
-import { blockForJob, createGauge } from '@/subjects/gauge';
-import { describeGaugeChoice, describeGaugeIssue, gaugeForm } from '@/subjects/gauge/shared';
-import { bench } from '@/subjects/house';
-import { viewJob } from '@/subjects/job';
-import type { FormAnswer } from '@/subjects/language/shared';
+import { gaugeSpecOf } from '@/core/fit/gauges';
+import { blockForJob, createGauge } from '@/subjects/fit/gauges';
+import { describeGaugeChoice, describeGaugeIssue, gaugeForm } from '@/subjects/fit/gauges/shared';
+import { bench } from '@/subjects/workshop/settings';
+import { viewJob } from '@/subjects/job/jobs';
+import type { FormAnswer } from '@/subjects/kit/shared';
 import { answerForm } from '../_actions/answer-form';
 import { changedPrinters } from '../_actions/changed';
 

@@ -1,10 +1,10 @@
 import type { Metadata } from 'next';
 import { connection } from 'next/server';
-import { GAUGE_CHOICES } from '@/core/gauges';
-import { blockForJob, glanceAtGauges } from '@/subjects/gauge';
-import { bench } from '@/subjects/house';
-import { viewJob } from '@/subjects/job';
-import { listProfileChoices } from '@/subjects/printing';
+import { GAUGE_CHOICES } from '@/core/fit/gauges';
+import { blockForJob, glanceAtGauges } from '@/subjects/fit/gauges';
+import { bench } from '@/subjects/workshop/settings';
+import { viewJob } from '@/subjects/job/jobs';
+import { listProfileChoices } from '@/subjects/signature';
 import { Link, Note } from '@/ui';
 import { GaugeMaker } from './_components/gauge-maker';
 

@@ -1,7 +1,7 @@
 'use server';
 
-import { ok } from '@/core/result';
-import { bench, type HouseRules, writeHouseRules } from '@/subjects/house';
+import { ok } from '@/core/kit';
+import { bench, type HouseRules, writeHouseRules } from '@/subjects/workshop/settings';
 import {
   maintenanceRulesForm,
   checkRulesForm,
@@ -10,9 +10,9 @@ import {
   runRulesForm,
   practicesForm,
   sharesForm,
-} from '@/subjects/house/shared';
-import { changeFitClasses } from '@/subjects/job';
-import type { FormAnswer } from '@/subjects/language/shared';
+} from '@/subjects/workshop/settings/shared';
+import { changeFitClasses } from '@/subjects/job/jobs';
+import type { FormAnswer } from '@/subjects/kit/shared';
 import { answerForm } from '../_actions/answer-form';
 import { formAtMachine } from '../_actions/at-machine';
 import { changedHouse } from '../_actions/changed';

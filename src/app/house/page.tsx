@@ -5,11 +5,18 @@ import { CheckPieceForm } from '@/app/_components/check-piece-form';
 import { InstrumentForm } from '@/app/_components/instrument-form';
 import { TakeCheckBack } from '@/app/_components/take-check-back';
 import { FIT_WORDS, type FitWord, type WordMeaning } from '@/core/signature';
-import { type JawCheck, listInstruments, viewChecks } from '@/subjects/caliper';
-import { bench, benchHouse, isAtMachine, sharing, sharingTrouble, viewOriginals } from '@/subjects/house';
-import { dayOf, describeFitWord, formatMm, formatSigned } from '@/subjects/language/shared';
-import { glanceAtArchive } from '@/subjects/overview';
-import { learnShopMeanings } from '@/subjects/printing';
+import { type JawCheck, listInstruments, viewChecks } from '@/subjects/measure/calipers';
+import {
+  bench,
+  benchHouse,
+  isAtMachine,
+  sharing,
+  sharingTrouble,
+  viewOriginals,
+} from '@/subjects/workshop/settings';
+import { dayOf, describeFitWord, formatMm, formatSigned } from '@/subjects/kit/shared';
+import { glanceAtArchive } from '@/subjects/job/overview';
+import { learnShopMeanings } from '@/subjects/signature';
 import { Link, Note } from '@/ui';
 import { MaintenanceFields } from './_components/maintenance-fields';
 import { CheckFields } from './_components/check-fields';

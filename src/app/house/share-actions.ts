@@ -3,7 +3,7 @@
 import QRCode from 'qrcode';
 import { tapAtMachine } from '@/app/_actions/at-machine';
 import { changedHouse } from '@/app/_actions/changed';
-import { sharing, sharingTrouble } from '@/subjects/house';
+import { sharing, sharingTrouble } from '@/subjects/workshop/settings';
 
 /** A pairing code as the server's own screen shows it, with its picture. */
 export interface ShownCode {

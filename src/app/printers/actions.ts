@@ -2,11 +2,11 @@
 
 import { randomInt } from 'node:crypto';
 import { after } from 'next/server';
-import { fail, ok } from '@/core/result';
-import { bench } from '@/subjects/house';
-import { changeProcess, takeBackProcess } from '@/subjects/job';
-import { describeReopenedJobs } from '@/subjects/job/shared';
-import { type FormAnswer, GONE_WORDS } from '@/subjects/language/shared';
+import { fail, ok } from '@/core/kit';
+import { bench } from '@/subjects/workshop/settings';
+import { changeProcess, takeBackProcess } from '@/subjects/job/jobs';
+import { describeReopenedJobs } from '@/subjects/job/jobs/shared';
+import { type FormAnswer, GONE_WORDS } from '@/subjects/kit/shared';
 import {
   changePrinter,
   chooseControl,
@@ -14,7 +14,7 @@ import {
   createProfile,
   removeForeignLaw,
   takeForeignLaw,
-} from '@/subjects/printing';
+} from '@/subjects/signature';
 import {
   cardForm,
   changeForm,
@@ -26,7 +26,7 @@ import {
   printerForm,
   profileForm,
   settingsForm,
-} from '@/subjects/printing/shared';
+} from '@/subjects/signature/shared';
 import { setTrouble } from '@/subjects/simulated';
 import { troubleForm } from '@/subjects/simulated/shared';
 import { answerForm } from '../_actions/answer-form';

@@ -1,10 +1,10 @@
 import type { Metadata } from 'next';
 import { connection } from 'next/server';
 import { ProfileForm } from '@/app/_components/profile-form';
-import { bench } from '@/subjects/house';
-import { glanceAtProfiles, listForeign, listPrinters } from '@/subjects/printing';
-import { describePrinter } from '@/subjects/printing/shared';
-import { listShelfNames, listVats } from '@/subjects/resin';
+import { bench } from '@/subjects/workshop/settings';
+import { glanceAtProfiles, listForeign, listPrinters } from '@/subjects/signature';
+import { describePrinter } from '@/subjects/signature/shared';
+import { listShelfNames, listVats } from '@/subjects/resin/shelf';
 import { Link } from '@/ui';
 import { ForeignLaws } from './_components/foreign-laws';
 import { ProfileLine } from './_components/profile-line';

@@ -3,8 +3,8 @@ import { headers } from 'next/headers';
 import { connection } from 'next/server';
 import { OriginalsPanel } from '@/app/house/_components/originals-panel';
 import { RestorePanel } from '@/app/house/_components/restore-panel';
-import { benchTrouble, examineBench, isAtMachine, viewOriginals } from '@/subjects/house';
-import { describeBenchTrouble } from '@/subjects/house/shared';
+import { benchTrouble, examineBench, isAtMachine, viewOriginals } from '@/subjects/workshop/settings';
+import { describeBenchTrouble } from '@/subjects/workshop/settings/shared';
 import { Link, Note } from '@/ui';
 
 export const metadata: Metadata = { title: 'Rescue' };

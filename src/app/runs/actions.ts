@@ -5,9 +5,9 @@ import { answerForm } from '@/app/_actions/answer-form';
 import { changedRuns } from '@/app/_actions/changed-runs';
 import { areIds } from '@/app/_actions/from-page';
 import { tap } from '@/app/_actions/tap';
-import { fail, type Result } from '@/core/result';
-import { bench, benchHouse } from '@/subjects/house';
-import { type FormAnswer, GONE_WORDS } from '@/subjects/language/shared';
+import { fail, type Result } from '@/core/kit';
+import { bench, benchHouse } from '@/subjects/workshop/settings';
+import { type FormAnswer, GONE_WORDS } from '@/subjects/kit/shared';
 import {
   answerChecklist,
   arrangePlate,
@@ -23,7 +23,7 @@ import {
   reopenChecklist,
   setCopies,
   startRun,
-} from '@/subjects/plate';
+} from '@/subjects/print/plate';
 import {
   addForm,
   aroundForm,
@@ -41,7 +41,7 @@ import {
   stopForm,
   vatForm,
   weighForm,
-} from '@/subjects/plate/shared';
+} from '@/subjects/print/plate/shared';
 
 const shown = { refusal: describePlateIssue, changed: changedRuns };
 const gap = () => benchHouse().run.plateGapMm;

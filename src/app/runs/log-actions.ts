@@ -3,8 +3,8 @@
 import { answerTap, tapped } from '@/app/_actions/log-tap';
 import { areIds } from '@/app/_actions/from-page';
 import { tap } from '@/app/_actions/tap';
-import { bench } from '@/subjects/house';
-import { GONE_WORDS } from '@/subjects/language/shared';
+import { bench } from '@/subjects/workshop/settings';
+import { GONE_WORDS } from '@/subjects/kit/shared';
 import {
   keepCause,
   keepTest,

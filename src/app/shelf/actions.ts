@@ -1,10 +1,10 @@
 'use server';
 
 import { redirect } from 'next/navigation';
-import { RESIN_TEST_KINDS, SHIPPED_SHELF } from '@/core/resins';
-import { ok } from '@/core/result';
-import { bench, today } from '@/subjects/house';
-import { type FormAnswer, GONE_WORDS, refused } from '@/subjects/language/shared';
+import { RESIN_TEST_KINDS, SHIPPED_SHELF } from '@/core/resin';
+import { ok } from '@/core/kit';
+import { bench, today } from '@/subjects/workshop/settings';
+import { type FormAnswer, GONE_WORDS, refused } from '@/subjects/kit/shared';
 import {
   addBottle,
   addResin,
@@ -21,7 +21,7 @@ import {
   takeBackResinTest,
   takeOffShelf,
   throwBottle,
-} from '@/subjects/resin';
+} from '@/subjects/resin/shelf';
 import {
   blendForm,
   bottleForm,
@@ -34,7 +34,7 @@ import {
   quoteForm,
   resinForm,
   vatForm,
-} from '@/subjects/resin/shared';
+} from '@/subjects/resin/shelf/shared';
 import { simulatedBend } from '@/subjects/simulated';
 import { answerForm } from '../_actions/answer-form';
 import { changedPrinters, changedShelf } from '../_actions/changed';

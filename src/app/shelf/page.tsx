@@ -1,8 +1,8 @@
 import type { Metadata } from 'next';
 import { connection } from 'next/server';
-import { bench } from '@/subjects/house';
+import { bench } from '@/subjects/workshop/settings';
 import { listStockLeft } from '@/subjects/log';
-import { glanceAtShelf } from '@/subjects/resin';
+import { glanceAtShelf } from '@/subjects/resin/shelf';
 import { Button, buttonLook, Link } from '@/ui';
 import { NewResinForm } from './_components/new-resin-form';
 import { CarryPanel } from './_components/carry-panel';

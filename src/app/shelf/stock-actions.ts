@@ -4,8 +4,8 @@ import { revalidatePath } from 'next/cache';
 import { answerForm } from '@/app/_actions/answer-form';
 import { areIds } from '@/app/_actions/from-page';
 import { tap } from '@/app/_actions/tap';
-import { bench } from '@/subjects/house';
-import { type FormAnswer, GONE_WORDS } from '@/subjects/language/shared';
+import { bench } from '@/subjects/workshop/settings';
+import { type FormAnswer, GONE_WORDS } from '@/subjects/kit/shared';
 import { countStock, putStockAway } from '@/subjects/log';
 import { describeStockIssue, stockForm } from '@/subjects/log/shared';
 

@@ -1,6 +1,6 @@
 import { beforeEach, describe, expect, jest, test } from '@jest/globals';
 import { createHash } from 'node:crypto';
-import { ok } from '@/core/result';
+import { ok } from '@/core/kit';
 import type { Connection } from '@/store';
 import { readyBench } from '@/testing/bench';
 

@@ -1,7 +1,7 @@
 import { describe, expect, jest, test } from '@jest/globals';
 import { z } from 'zod';
-import { ok } from '@/core/result';
-import { textField } from '@/subjects/language/shared';
+import { ok } from '@/core/kit';
+import { textField } from '@/subjects/kit/shared';
 
 jest.unstable_mockModule('next/navigation', () => ({ redirect: () => undefined }));
 const { answerForm } = await import('../_actions/answer-form');

@@ -2,8 +2,8 @@ import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { afterAll, describe, expect, test } from '@jest/globals';
-import { checkMesh, readStl, weldCorners } from '@/core/mesh';
-import { expectOk } from '@/core/result';
+import { checkMesh, readStl, weldCorners } from '@/core/part/mesh';
+import { expectOk } from '@/core/kit';
 import { mellow as runMellow } from '@/testing/mellow';
 
 const folder = mkdtempSync(path.join(tmpdir(), 'mellow-fits-'));

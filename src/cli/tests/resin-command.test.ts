@@ -2,8 +2,8 @@ import { afterAll, expect, test } from '@jest/globals';
 import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
-import { SHIPPED_SHELF } from '@/core/resins';
-import { formatShelfJson } from '@/subjects/resin/shared';
+import { SHIPPED_SHELF } from '@/core/resin';
+import { formatShelfJson } from '@/subjects/resin/shelf/shared';
 import { mellow as runMellow } from '@/testing/mellow';
 
 const folder = mkdtempSync(path.join(tmpdir(), 'mellow-resin-'));

@@ -1,4 +1,4 @@
-import type { Result } from '@/core/result';
+import type { Result } from '@/core/kit';
 import {
   CAUSES,
   type Cause,

@@ -1,4 +1,4 @@
-import { seededRandom } from '@/core/numerics';
+import { seededRandom } from '@/core/kit/numerics';
 
 /** Things of one print of which some failed, by their places in the list. */
 export interface Stratum {

@@ -1,4 +1,4 @@
-import { fail, ok, type Result } from '@/core/result';
+import { fail, ok, type Result } from '@/core/kit';
 
 /** A chance for each cause, by name. */
 export type ByCause = Readonly<Record<string, number>>;

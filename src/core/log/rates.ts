@@ -1,4 +1,4 @@
-import { logGamma, normalQuantile, regularisedBeta } from '@/core/numerics';
+import { logGamma, normalQuantile, regularisedBeta } from '@/core/kit/numerics';
 
 /** k of n, what good ones are counted of. */
 export interface Count {

@@ -1,5 +1,5 @@
-import { seededRandom } from '@/core/numerics';
-import { fail, ok, type Result } from '@/core/result';
+import { seededRandom } from '@/core/kit/numerics';
+import { fail, ok, type Result } from '@/core/kit';
 import { permutationTest, type Permuted } from './permutation';
 
 /** What was printed in one print, by its place (mm, in two or three directions), and which of it failed. */

@@ -1,4 +1,4 @@
-import { regularisedBeta } from '@/core/numerics';
+import { regularisedBeta } from '@/core/kit/numerics';
 
 /** Something that is used up print by print. */
 export interface StockAsk {

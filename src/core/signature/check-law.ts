@@ -1,5 +1,5 @@
-import { choleskyInPlace } from '@/core/numerics';
-import { fail, ok, type Result } from '@/core/result';
+import { choleskyInPlace } from '@/core/kit/numerics';
+import { fail, ok, type Result } from '@/core/kit';
 import { lawPrior, PARAMETER_COUNT, PARAMETER_NAMES, type ParameterName } from './law';
 
 /** Mean and covariance (row-major) over the parameters, as a file or a table holds them. */

@@ -1,4 +1,4 @@
-import type { NormalMixture } from '@/core/numerics';
+import type { NormalMixture } from '@/core/kit/numerics';
 import { latentCovariance } from './latent-size';
 import { latentSizes, predictSize, type SizeQuery } from './predict';
 import type { Signature } from './estimate';

@@ -1,4 +1,4 @@
-import type { FeatureKind, PartState } from '@/core/metrology';
+import type { FeatureKind, PartState } from '@/core/measure';
 import type { StateShift } from './estimate';
 import {
   COAT_U_SHARE,

@@ -1,4 +1,4 @@
-import { choleskyInPlace, normalCdf, normalQuantile } from '@/core/numerics';
+import { choleskyInPlace, normalCdf, normalQuantile } from '@/core/kit/numerics';
 import { type DrawnTarget, type DrawOptions, jointChance, queryOf } from './draw';
 import type { Signature } from './estimate';
 import { heaviestNodes } from './heaviest-nodes';

@@ -4,8 +4,8 @@ import {
   mixtureInterval,
   mixtureMoments,
   type NormalMixture,
-} from '@/core/numerics';
-import type { FeatureKind, Limits, PartState } from '@/core/metrology';
+} from '@/core/kit/numerics';
+import type { FeatureKind, Limits, PartState } from '@/core/measure';
 import type { Signature } from './estimate';
 import { heaviestNodes } from './heaviest-nodes';
 import { latentCovariance } from './latent-size';

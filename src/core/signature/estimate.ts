@@ -1,5 +1,5 @@
-import { backwardSolve, forwardSolve, mixtureMoments, type NormalMixture } from '@/core/numerics';
-import { type Jaw, type PartState, pieceVariance, pooledScatter } from '@/core/metrology';
+import { backwardSolve, forwardSolve, mixtureMoments, type NormalMixture } from '@/core/kit/numerics';
+import { type Jaw, type PartState, pieceVariance, pooledScatter } from '@/core/measure';
 import {
   type Evidence,
   gatherEvidence,

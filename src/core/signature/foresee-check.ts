@@ -1,5 +1,5 @@
-import { choleskyInPlace } from '@/core/numerics';
-import { type Jaw, pieceVariance, pooledScatter } from '@/core/metrology';
+import { choleskyInPlace } from '@/core/kit/numerics';
+import { type Jaw, pieceVariance, pooledScatter } from '@/core/measure';
 import type { Signature } from './estimate';
 import { instrumentNamed } from './observations';
 import { biasKey } from './rows';

@@ -1,4 +1,4 @@
-import { choleskyInPlace } from '@/core/numerics';
+import { choleskyInPlace } from '@/core/kit/numerics';
 import type { SharedColumn } from './layout';
 import { type LawPrior, PARAMETER_COUNT, PARAMETER_NAMES, type ParameterName } from './law';
 import { shiftPrior, type ShiftedState } from './states';

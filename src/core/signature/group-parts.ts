@@ -1,4 +1,4 @@
-import { choleskyInPlace, forwardSolve } from '@/core/numerics';
+import { choleskyInPlace, forwardSolve } from '@/core/kit/numerics';
 import type { Group } from './groups';
 import { type PlacedRow, placeRow, sharedParts } from './layout';
 import type { Scatter } from './scatter-grid';

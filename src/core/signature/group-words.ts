@@ -1,4 +1,4 @@
-import { choleskyInPlace, forwardSolve } from '@/core/numerics';
+import { choleskyInPlace, forwardSolve } from '@/core/kit/numerics';
 import type { Sites, WordSizes } from './group-parts';
 import type { WordRow } from './groups';
 import type { Sum } from './shared-sum';

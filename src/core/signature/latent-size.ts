@@ -1,4 +1,4 @@
-import { forwardSolve } from '@/core/numerics';
+import { forwardSolve } from '@/core/kit/numerics';
 import { type Evidence, type Node, readyGroup } from './evidence';
 import { givenColumns, whiten, type WhitenedGroup } from './group-parts';
 import { connectionsOf, type PlacedRow, placeRow, type SharedParts, sharedParts } from './layout';

@@ -1,6 +1,6 @@
-import { expectOk } from '@/core/result';
-import { invertSymmetric } from '@/core/numerics';
-import type { FeatureKind } from '@/core/metrology';
+import { expectOk } from '@/core/kit';
+import { invertSymmetric } from '@/core/kit/numerics';
+import type { FeatureKind } from '@/core/measure';
 
 /** The parameters of the shared law, in the order of every parameter vector and matrix. */
 export const PARAMETER_NAMES = [

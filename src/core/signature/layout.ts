@@ -1,5 +1,5 @@
-import { expectOk } from '@/core/result';
-import { invertSymmetric } from '@/core/numerics';
+import { expectOk } from '@/core/kit';
+import { invertSymmetric } from '@/core/kit/numerics';
 import { type LawPrior, PARAMETER_COUNT, PARAMETER_NAMES } from './law';
 import type { ModelRow } from './rows';
 import { chanceKey, habitKey } from './groups';

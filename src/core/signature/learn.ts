@@ -1,4 +1,4 @@
-import { estimateSize, pooledScatter } from '@/core/metrology';
+import { estimateSize, pooledScatter } from '@/core/measure';
 import {
   estimateSignature,
   evidenceOf,

@@ -1,5 +1,5 @@
-import { backwardSolve, forwardSolve, mixtureMoments } from '@/core/numerics';
-import { meanOf, pooledScatter, type PooledScatter, squaresAround } from '@/core/metrology';
+import { backwardSolve, forwardSolve, mixtureMoments } from '@/core/kit/numerics';
+import { meanOf, pooledScatter, type PooledScatter, squaresAround } from '@/core/measure';
 import type { Signature } from './estimate';
 import { type Evidence, type Node, readyGroup, solveReadings, withNoise } from './evidence';
 import type { WhitenedGroup } from './group-parts';

@@ -1,5 +1,5 @@
-import { type FeatureKind, jawOf, type PartState } from '@/core/metrology';
-import { forwardSolve, mixtureMoments } from '@/core/numerics';
+import { type FeatureKind, jawOf, type PartState } from '@/core/measure';
+import { forwardSolve, mixtureMoments } from '@/core/kit/numerics';
 import type { Signature } from './estimate';
 import type { Change } from './frame';
 import { latentCovariance } from './latent-size';

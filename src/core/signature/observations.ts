@@ -10,7 +10,7 @@ import {
   type FeatureKind,
   type Instrument,
   type Jaw,
-} from '@/core/metrology';
+} from '@/core/measure';
 import type { PlatePlace } from './law';
 import { ONLY_INSTRUMENT, type Instruments, type SignatureReading } from './reading';
 

@@ -1,5 +1,5 @@
-import { mixtureMoments, type NormalMixture } from '@/core/numerics';
-import type { FeatureKind, PartState } from '@/core/metrology';
+import { mixtureMoments, type NormalMixture } from '@/core/kit/numerics';
+import type { FeatureKind, PartState } from '@/core/measure';
 import type { Signature } from './estimate';
 import { latentSize, type LatentSize, placeQuery } from './latent-size';
 import { printToCome } from './frame';

@@ -1,4 +1,4 @@
-import type { FeatureKind, Instrument, Jaw, PartState } from '@/core/metrology';
+import type { FeatureKind, Instrument, Jaw, PartState } from '@/core/measure';
 import type { PlatePlace } from './law';
 
 /** One corrected reading of one feature in one print, as the signature learns from it. */

@@ -1,5 +1,5 @@
-import { choleskyInPlace, forwardSolve, invertSymmetric } from '@/core/numerics';
-import { expectOk, fail, ok, type Result } from '@/core/result';
+import { choleskyInPlace, forwardSolve, invertSymmetric } from '@/core/kit/numerics';
+import { expectOk, fail, ok, type Result } from '@/core/kit';
 import { lawPrior, type LawPrior, PARAMETER_COUNT, PARAMETER_NAMES, type ParameterName } from './law';
 
 /** Shares of a parameter's prior variance that two profiles have in common. */

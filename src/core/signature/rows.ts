@@ -1,4 +1,4 @@
-import type { FeatureKind, PartState } from '@/core/metrology';
+import type { FeatureKind, PartState } from '@/core/measure';
 import { DRIFT_EDGE_SD_MM, DRIFT_SCALE_SD, driftRow, lawRow, type PlatePlace } from './law';
 import type { Observation } from './observations';
 import { type Frame, isToCome } from './frame';

@@ -1,5 +1,5 @@
-import { mixtureMoments } from '@/core/numerics';
-import type { PartState } from '@/core/metrology';
+import { mixtureMoments } from '@/core/kit/numerics';
+import type { PartState } from '@/core/measure';
 import type { Signature } from './estimate';
 import { predictSize } from './predict';
 

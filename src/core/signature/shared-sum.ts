@@ -1,4 +1,4 @@
-import { backwardSolve, choleskyInPlace, forwardSolve } from '@/core/numerics';
+import { backwardSolve, choleskyInPlace, forwardSolve } from '@/core/kit/numerics';
 import type { Layout } from './layout';
 import type { Scatter } from './scatter-grid';
 

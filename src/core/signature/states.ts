@@ -1,4 +1,4 @@
-import type { FeatureKind, PartState } from '@/core/metrology';
+import type { FeatureKind, PartState } from '@/core/measure';
 import { EDGE_SIGN } from './law';
 
 /** States that are learned beside the base, each by a shift per mm in XY and one along Z. A coat comes by its thickness. */

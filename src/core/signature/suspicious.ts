@@ -1,4 +1,4 @@
-import { swapNeighbouringDigits } from '@/core/metrology';
+import { swapNeighbouringDigits } from '@/core/measure';
 import type { Signature, SignatureOptions } from './estimate';
 import { LeaveOneOut, type LeftOut } from './leave-one-out';
 import { instrumentNamed, type Observation } from './observations';

@@ -1,5 +1,5 @@
-import { normalCdf, normalDensity } from '@/core/numerics';
-import type { FeatureKind, PartState } from '@/core/metrology';
+import { normalCdf, normalDensity } from '@/core/kit/numerics';
+import type { FeatureKind, PartState } from '@/core/measure';
 import type { Sites } from './group-parts';
 import type { WordRow } from './groups';
 import type { PlatePlace } from './law';

@@ -1,4 +1,4 @@
-import { normalCdf, normalDensity } from '@/core/numerics';
+import { normalCdf, normalDensity } from '@/core/kit/numerics';
 import { FIT_WORDS, standardMeaning, type FitWord } from './tries';
 
 /** A word said of a feature that the caliper read as well. */

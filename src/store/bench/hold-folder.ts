@@ -1,7 +1,7 @@
 import Database from 'better-sqlite3';
 import { accessSync, constants, mkdirSync } from 'node:fs';
 import path from 'node:path';
-import { fail, ok, type Result } from '@/core/result';
+import { fail, ok, type Result } from '@/core/kit';
 
 /** Keeps a data folder to one process. */
 export interface Hold {

@@ -1,7 +1,7 @@
 import { existsSync, readdirSync, readFileSync, statSync } from 'node:fs';
 import path from 'node:path';
 import { z } from 'zod';
-import { fail, ok, type Result } from '@/core/result';
+import { fail, ok, type Result } from '@/core/kit';
 import { replaceFile } from './disk';
 
 /** Folders of files beside the database. */

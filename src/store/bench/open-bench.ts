@@ -1,6 +1,6 @@
 import { existsSync, mkdirSync, rmSync, writeFileSync } from 'node:fs';
 import path from 'node:path';
-import { fail, ok, type Result } from '@/core/result';
+import { fail, ok, type Result } from '@/core/kit';
 import { type Connection, openDb } from '../client';
 import { setAsideImpossible } from '../set-aside-impossible';
 import { ARRIVING, moveTo, syncPath } from './disk';

@@ -1,5 +1,5 @@
 import { and, asc, desc, eq, getTableColumns, inArray, isNotNull, isNull, sql } from 'drizzle-orm';
-import { groupBy } from '@/core/group-by';
+import { groupBy } from '@/core/kit';
 import type { Db } from '../client';
 import { attempts, drawnSizes, printedFeatures, prints } from '../schema/attempts';
 import { printers, profiles } from '../schema/equipment';

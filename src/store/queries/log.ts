@@ -1,5 +1,5 @@
 import { and, asc, desc, eq, inArray, isNotNull, isNull, lte, or, sql } from 'drizzle-orm';
-import { groupBy } from '@/core/group-by';
+import { groupBy } from '@/core/kit';
 import type { Db } from '../client';
 import { attempts } from '../schema/attempts';
 import { profiles } from '../schema/equipment';

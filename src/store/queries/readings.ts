@@ -1,5 +1,5 @@
 import { and, asc, count, desc, eq, gt, inArray, isNull, lt, sql, type SQL } from 'drizzle-orm';
-import { quoteOf } from '@/core/resins';
+import { quoteOf } from '@/core/resin';
 import type { Db } from '../client';
 import { attempts, drawnSizes, printedFeatures, prints } from '../schema/attempts';
 import { instruments, profiles } from '../schema/equipment';

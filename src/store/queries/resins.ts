@@ -1,5 +1,5 @@
 import { and, asc, eq, isNull, sql } from 'drizzle-orm';
-import { groupBy } from '@/core/group-by';
+import { groupBy } from '@/core/kit';
 import type { Db } from '../client';
 import { printers } from '../schema/equipment';
 import { bottles, proofs, resins } from '../schema/resins';

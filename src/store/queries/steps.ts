@@ -1,5 +1,5 @@
 import { and, asc, eq, exists, gte, inArray, isNotNull, isNull, ne, notExists, or } from 'drizzle-orm';
-import { groupBy } from '@/core/group-by';
+import { groupBy } from '@/core/kit';
 import type { Db } from '../client';
 import { attempts, prints, printSteps } from '../schema/attempts';
 import { printers, profiles } from '../schema/equipment';

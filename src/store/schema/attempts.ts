@@ -1,6 +1,6 @@
 import { index, integer, primaryKey, real, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core';
-import type { Axis, Base, Sense, Shape } from '@/core/metrology';
-import type { CardStep } from '@/core/resins';
+import type { Axis, Base, Sense, Shape } from '@/core/measure';
+import type { CardStep } from '@/core/resin';
 import { profiles } from './equipment';
 import { features, jobs } from './jobs';
 

@@ -1,5 +1,5 @@
 import { index, integer, real, sqliteTable, text } from 'drizzle-orm/sqlite-core';
-import type { Finding, PrintSetup } from '@/core/findings';
+import type { Finding, PrintSetup } from '@/core/part/findings';
 import { jobs } from './jobs';
 
 /** What a look at the layers found, on which file standing how; the newest of a job counts. */

@@ -1,7 +1,7 @@
 import { index, integer, real, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core';
-import type { Rooms } from '@/core/findings';
+import type { Rooms } from '@/core/part/findings';
 import type { ChangeKind, ProfileSettings } from '@/core/signature';
-import type { TroubleSet } from '@/core/virtual';
+import type { TroubleSet } from '@/core/simulated';
 import { resins } from './resins';
 
 export const printers = sqliteTable('printers', {

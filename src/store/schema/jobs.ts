@@ -1,13 +1,13 @@
 import { index, integer, real, sqliteTable, text } from 'drizzle-orm/sqlite-core';
-import type { PrintSetup } from '@/core/findings';
-import type { Point } from '@/core/mesh';
-import type { FitClasses, Material, Ruin, Wish } from '@/core/fits';
-import type { GaugeSpec } from '@/core/gauges';
-import type { Axis, Base, DecisionRule, PartState, Sense, Shape } from '@/core/metrology';
-import type { Claim, MateOrigin } from '@/core/need';
-import type { Requirement } from '@/core/resins';
-import type { SheetChoices } from '@/core/sheets';
-import type { SolidRecipe } from '@/core/solids';
+import type { PrintSetup } from '@/core/part/findings';
+import type { Point } from '@/core/part/mesh';
+import type { FitClasses, Material, Ruin, Wish } from '@/core/fit/mating';
+import type { GaugeSpec } from '@/core/fit/gauges';
+import type { Axis, Base, DecisionRule, PartState, Sense, Shape } from '@/core/measure';
+import type { Claim, MateOrigin } from '@/core/job/need';
+import type { Requirement } from '@/core/resin';
+import type { SheetChoices } from '@/core/job/sheets';
+import type { SolidRecipe } from '@/core/fit/solids';
 import { profiles } from './equipment';
 import { resins } from './resins';
 

@@ -1,6 +1,6 @@
 import { index, integer, primaryKey, real, sqliteTable, text } from 'drizzle-orm/sqlite-core';
-import type { JointKind, JointOutcome } from '@/core/fits';
-import type { PartState } from '@/core/metrology';
+import type { JointKind, JointOutcome } from '@/core/fit/mating';
+import type { PartState } from '@/core/measure';
 import { attempts, prints } from './attempts';
 import { jobs } from './jobs';
 

@@ -1,6 +1,6 @@
 import { index, integer, real, sqliteTable, text } from 'drizzle-orm/sqlite-core';
-import type { GapStepOutcome } from '@/core/fits';
-import type { Jaw, PartState, ReadAs } from '@/core/metrology';
+import type { GapStepOutcome } from '@/core/fit/mating';
+import type { Jaw, PartState, ReadAs } from '@/core/measure';
 import type { FitWord } from '@/core/signature';
 import { prints } from './attempts';
 import { instruments } from './equipment';

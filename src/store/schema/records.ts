@@ -1,5 +1,5 @@
 import { index, integer, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core';
-import type { Answer } from '@/core/need';
+import type { Answer } from '@/core/job/need';
 import type { SignatureSummary } from '@/core/signature';
 import { prints } from './attempts';
 import { profiles } from './equipment';

@@ -1,5 +1,5 @@
 import { index, integer, real, sqliteTable, text } from 'drizzle-orm/sqlite-core';
-import type { ResinTestData, RecipePart, ResinSheet } from '@/core/resins';
+import type { ResinTestData, RecipePart, ResinSheet } from '@/core/resin';
 
 /** Resins and blends. */
 export const resins = sqliteTable('resins', {

@@ -1,5 +1,5 @@
 import { index, integer, primaryKey, real, sqliteTable, text } from 'drizzle-orm/sqlite-core';
-import type { RunPlan, VatReading } from '@/core/run';
+import type { RunPlan, VatReading } from '@/core/print';
 import { attempts, prints } from './attempts';
 import { printers, profiles } from './equipment';
 import { bottles } from './resins';

@@ -14,8 +14,8 @@ import {
 } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
-import { expectOk } from '@/core/result';
-import { describeBenchTrouble, isRepairedByRestore } from '@/subjects/house/shared';
+import { expectOk } from '@/core/kit';
+import { describeBenchTrouble, isRepairedByRestore } from '@/subjects/workshop/settings/shared';
 import {
   type BenchTrouble,
   DATABASE,

@@ -1,8 +1,8 @@
 import { describe, expect, test } from '@jest/globals';
 import { queries, tables } from '@/store';
-import { viewJob } from '@/subjects/job';
-import { recordReading } from '@/subjects/measure';
-import { newestSignature } from '@/subjects/printing';
+import { viewJob } from '@/subjects/job/jobs';
+import { recordReading } from '@/subjects/measure/readings';
+import { newestSignature } from '@/subjects/signature';
 import { readyBench, standing } from '@/testing/bench';
 import { setAsideImpossible } from '../set-aside-impossible';
 

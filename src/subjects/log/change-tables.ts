@@ -1,6 +1,6 @@
 import type { Cause, CauseEdits, Chances } from '@/core/log';
 import type { Db } from '@/store';
-import { readHouseRules, writeHouseRules } from '@/subjects/house';
+import { readHouseRules, writeHouseRules } from '@/subjects/workshop/settings';
 import type { LineName } from './input-tables';
 
 const keep = (db: Db, change: (edits: CauseEdits) => CauseEdits) =>

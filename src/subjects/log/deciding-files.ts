@@ -1,11 +1,11 @@
-import { postField } from '@/core/gauges';
+import { postField } from '@/core/fit/gauges';
 import type { TestName } from '@/core/log';
-import { type Mesh, readMesh, weldCorners, writeStl } from '@/core/mesh';
+import { type Mesh, readMesh, weldCorners, writeStl } from '@/core/part/mesh';
 import type { OpenBench } from '@/store';
 import { queries } from '@/store';
-import { buildJobFile, viewJobUnlearned } from '@/subjects/job';
-import { bedOf } from '@/subjects/plate';
-import { readMesh as readKeptMesh } from '@/subjects/records';
+import { buildJobFile, viewJobUnlearned } from '@/subjects/job/jobs';
+import { bedOf } from '@/subjects/print/plate';
+import { readMesh as readKeptMesh } from '@/subjects/workshop/records';
 
 /** A file that a deciding test is made with. */
 export interface DecidingFile {

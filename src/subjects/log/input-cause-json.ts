@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import type { CauseAsk, PlacesOfPrint, TestTable } from '@/core/log';
-import { ok, type Result } from '@/core/result';
-import { type JsonIssue, readJsonText } from '@/subjects/language/shared';
+import { ok, type Result } from '@/core/kit';
+import { type JsonIssue, readJsonText } from '@/subjects/kit/shared';
 
 const chances = z.record(z.string(), z.number());
 

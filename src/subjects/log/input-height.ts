@@ -1,4 +1,4 @@
-import { parseLength } from '@/core/metrology';
+import { parseLength } from '@/core/measure';
 
 /** A plate as far as heights are read on it. */
 export interface Layered {

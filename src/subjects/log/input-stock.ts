@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { numberField, optionalId, textField } from '@/subjects/language/shared';
+import { numberField, optionalId, textField } from '@/subjects/kit/shared';
 
 const MOST = { low: 0, high: 1_000_000 } as const;
 

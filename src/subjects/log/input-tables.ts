@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { CAUSES, type Cause, type Chances, EVIDENCE, type Evidence, type TestName, TESTS } from '@/core/log';
-import { choiceField, numberField, optionalNumber } from '@/subjects/language/shared';
+import { choiceField, numberField, optionalNumber } from '@/subjects/kit/shared';
 import { CAUSE_WORDS } from './words-log';
 
 /** A line of the tables: a piece of evidence, or the first outcome of a test. */

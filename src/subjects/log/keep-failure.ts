@@ -1,8 +1,8 @@
 import { and, eq, isNull } from 'drizzle-orm';
 import { type Cause, TEST_TABLE, type TestName } from '@/core/log';
-import { fail, ok, type Result } from '@/core/result';
+import { fail, ok, type Result } from '@/core/kit';
 import { allOrNothing, type Db, queries, tables } from '@/store';
-import { recordDecision } from '@/subjects/records';
+import { recordDecision } from '@/subjects/workshop/records';
 import { repairSimulated } from '@/subjects/simulated';
 import type { FailureNoted } from './input-log';
 import type { LogEntry } from './words-decisions';

@@ -1,8 +1,8 @@
 import { and, eq, isNull } from 'drizzle-orm';
 import { type MaintenanceKind, CLEARING_STEPS } from '@/core/log';
-import { fail, ok, type Result } from '@/core/result';
+import { fail, ok, type Result } from '@/core/kit';
 import { allOrNothing, type Db, queries, tables } from '@/store';
-import { findPrinter } from '@/subjects/printing';
+import { findPrinter } from '@/subjects/signature';
 import type { MaintenanceNoted, ClearingAnswer, LookedOver } from './input-log';
 import { keepTest } from './keep-failure';
 import { viewClearing } from './view-clearing';

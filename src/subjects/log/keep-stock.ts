@@ -1,5 +1,5 @@
 import { and, eq, isNull, ne, sql } from 'drizzle-orm';
-import { fail, ok, type Result } from '@/core/result';
+import { fail, ok, type Result } from '@/core/kit';
 import { type Db, tables } from '@/store';
 import type { StockCounted } from './input-stock';
 import type { StockIssue } from './words-stock';

@@ -1,7 +1,7 @@
 import { FAILURE_KINDS, type FailureKind, TEST_TABLE, type TestName } from '@/core/log';
-import { fail, ok, type Result } from '@/core/result';
+import { fail, ok, type Result } from '@/core/kit';
 import { allOrNothing, type Db, queries } from '@/store';
-import { viewItems } from '@/subjects/plate';
+import { viewItems } from '@/subjects/print/plate';
 import { lookAtRun, testOnSimulated } from '@/subjects/simulated';
 import { keepTest, noteFailure, noteWell } from './keep-failure';
 import type { LogIssue } from './words-maintenance';

@@ -1,6 +1,6 @@
-import type { RunPlan } from '@/core/run';
-import type { HouseRules } from '@/subjects/house';
-import { handsCostOf, printCostOf } from '@/subjects/plate';
+import type { RunPlan } from '@/core/print';
+import type { HouseRules } from '@/subjects/workshop/settings';
+import { handsCostOf, printCostOf } from '@/subjects/print/plate';
 
 /** Returns the loss if a print like this fails, labour included. */
 export function lostWith(plan: RunPlan, pieces: number, house: Pick<HouseRules, 'schools' | 'run'>): number {

@@ -1,4 +1,4 @@
-import type { Finding } from '@/core/findings';
+import type { Finding } from '@/core/part/findings';
 import {
   afterTest,
   type ByCause,
@@ -20,15 +20,15 @@ import {
   type Where,
   whereOnPlate,
 } from '@/core/log';
-import { evidenceOf } from '@/core/resins';
-import type { SettingChange } from '@/core/run';
+import { evidenceOf } from '@/core/resin';
+import type { SettingChange } from '@/core/print';
 import { type Db, queries } from '@/store';
-import { listFindings } from '@/subjects/check';
-import { viewJobUnlearned } from '@/subjects/job';
-import { findShelved, resinFile } from '@/subjects/resin';
-import type { HouseRules } from '@/subjects/house';
+import { listFindings } from '@/subjects/part';
+import { viewJobUnlearned } from '@/subjects/job/jobs';
+import { findShelved, resinFile } from '@/subjects/resin/shelf';
+import type { HouseRules } from '@/subjects/workshop/settings';
 import { lostWith } from './lost-with';
-import { plateAreas, viewItems } from '@/subjects/plate';
+import { plateAreas, viewItems } from '@/subjects/print/plate';
 import { maintenanceCounts } from './view-maintenance';
 import { changesSince, type NotedChange, notedSince } from './view-changes';
 import { lossOf } from './view-losses';

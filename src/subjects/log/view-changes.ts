@@ -1,5 +1,5 @@
-import { groupBy } from '@/core/group-by';
-import { type SettingChange, settingChanges } from '@/core/run';
+import { groupBy } from '@/core/kit';
+import { type SettingChange, settingChanges } from '@/core/print';
 import { type Db, queries } from '@/store';
 
 export type NotedChange = ReturnType<typeof queries.listChanges>[number];

@@ -1,6 +1,6 @@
 import type { LayersOfPrint } from '@/core/log';
 import type { Db, queries } from '@/store';
-import { plateAreas, viewItems } from '@/subjects/plate';
+import { plateAreas, viewItems } from '@/subjects/print/plate';
 
 /** A run with what was noted as failed of it. */
 export interface NotedRun {

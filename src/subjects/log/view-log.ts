@@ -1,4 +1,4 @@
-import { keepAnswer } from '@/core/keep-answer';
+import { keepAnswer } from '@/core/kit';
 import {
   type Count,
   type Interval,
@@ -8,8 +8,8 @@ import {
   whereItFails,
 } from '@/core/log';
 import { type Db, queries } from '@/store';
-import type { HouseRules } from '@/subjects/house';
-import { type PrintChance, printChances } from '@/subjects/plate';
+import type { HouseRules } from '@/subjects/workshop/settings';
+import { type PrintChance, printChances } from '@/subjects/print/plate';
 import { type FailedHeight, heightsOf, layersOf } from './view-heights';
 import { lossesOf } from './view-losses';
 import { type RatedRun, type RateGroup, ratesOfRuns } from './view-rates';

@@ -9,8 +9,8 @@ import {
   type RunOfMaintenance,
 } from '@/core/log';
 import { type Db, queries } from '@/store';
-import type { HouseRules } from '@/subjects/house';
-import { maintenanceDates, filmOf, findPrinter, workOf } from '@/subjects/printing';
+import type { HouseRules } from '@/subjects/workshop/settings';
+import { maintenanceDates, filmOf, findPrinter, workOf } from '@/subjects/signature';
 import { lostWith } from './lost-with';
 
 /** What somebody saw who looked. */

@@ -1,5 +1,5 @@
 import { areDifferent, type Count, type Interval, jeffreysInterval, pooledRates } from '@/core/log';
-import { groupBy } from '@/core/group-by';
+import { groupBy } from '@/core/kit';
 import { type Db, queries } from '@/store';
 
 /** How often prints come out, by something. */

@@ -1,5 +1,5 @@
 import type { FailureKind } from '@/core/log';
-import type { DecisionWords } from '@/subjects/records/shared';
+import type { DecisionWords } from '@/subjects/workshop/records/shared';
 import { KIND_WORDS } from './words-log';
 
 /** Decisions that the log adds to the history of a job. */

@@ -1,6 +1,6 @@
 import type { MaintenanceEvent, MaintenanceKind, CheckKind, ClearingStep, Glance } from '@/core/log';
-import type { Practices } from '@/core/resins';
-import { GONE_WORDS, listAnd } from '@/subjects/language/shared';
+import type { Practices } from '@/core/resin';
+import { GONE_WORDS, listAnd } from '@/subjects/kit/shared';
 
 /** Why a failure, a test or a cause was not noted. */
 export type LogIssue =

@@ -1,5 +1,5 @@
 import type { Stock } from '@/core/log';
-import { describeTakenName, GONE_WORDS } from '@/subjects/language/shared';
+import { describeTakenName, GONE_WORDS } from '@/subjects/kit/shared';
 
 export type StockIssue =
   | { readonly code: 'gone' }

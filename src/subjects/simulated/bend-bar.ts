@@ -1,8 +1,8 @@
-import { seededRandom, seedFrom } from '@/core/numerics';
-import { type BendTest, evidenceOf, modulusOf } from '@/core/resins';
-import { bendBar } from '@/core/virtual';
+import { seededRandom, seedFrom } from '@/core/kit/numerics';
+import { type BendTest, evidenceOf, modulusOf } from '@/core/resin';
+import { bendBar } from '@/core/simulated';
 import { type Db, queries, tables } from '@/store';
-import { resinFile } from '@/subjects/resin';
+import { resinFile } from '@/subjects/resin/shelf';
 
 /** Weights that the simulated bench hangs, g; a bar is taken as the gauge's. */
 const SIMULATED_MASSES_G = [0, 100, 200, 300, 400, 500];

@@ -1,8 +1,8 @@
 import { eq } from 'drizzle-orm';
 import { EDGE_SIGN } from '@/core/signature';
-import { seededRandom, seedFrom } from '@/core/numerics';
-import { fail, ok, type Result } from '@/core/result';
-import { drawCaliper, readCaliper } from '@/core/virtual';
+import { seededRandom, seedFrom } from '@/core/kit/numerics';
+import { fail, ok, type Result } from '@/core/kit';
+import { drawCaliper, readCaliper } from '@/core/simulated';
 import { type Db, tables } from '@/store';
 import { simulatedSize } from './printer';
 import type { SimulatedIssue } from './words-issues';

@@ -1,7 +1,7 @@
 import { eq } from 'drizzle-orm';
-import { BRACKET_SLOT_MM, BRACKET_WALL_MM } from '@/core/gauges';
-import { seededRandom, seedFrom } from '@/core/numerics';
-import { fail, ok, type Result } from '@/core/result';
+import { BRACKET_SLOT_MM, BRACKET_WALL_MM } from '@/core/fit/gauges';
+import { seededRandom, seedFrom } from '@/core/kit/numerics';
+import { fail, ok, type Result } from '@/core/kit';
 import {
   curedWall,
   drawCaliper,
@@ -11,7 +11,7 @@ import {
   readCaliper,
   stripThickness,
   type VirtualPrinter,
-} from '@/core/virtual';
+} from '@/core/simulated';
 import { type Db, queries, tables } from '@/store';
 import { machineAt } from './printer';
 import type { SimulatedIssue } from './words-issues';

@@ -1,6 +1,6 @@
 import { z } from 'zod';
-import { TROUBLE_NAMES } from '@/core/virtual';
-import { choiceField, idField } from '@/subjects/language/shared';
+import { TROUBLE_NAMES } from '@/core/simulated';
+import { choiceField, idField } from '@/subjects/kit/shared';
 
 /** Faults of a simulated printer: none, a hidden one, or a named one. */
 export const TROUBLE_CHOICES = ['none', 'hidden', ...TROUBLE_NAMES] as const;

@@ -1,6 +1,6 @@
 import { eq } from 'drizzle-orm';
 import { z } from 'zod';
-import { seededRandom, seedFrom } from '@/core/numerics';
+import { seededRandom, seedFrom } from '@/core/kit/numerics';
 import { type Db, tables } from '@/store';
 
 /** What a printer on the network reports; a simulated one answers in the same way. */

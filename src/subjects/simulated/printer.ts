@@ -1,8 +1,8 @@
 import { and, asc, eq, isNull } from 'drizzle-orm';
-import type { FeatureKind } from '@/core/metrology';
-import { seedFrom } from '@/core/numerics';
-import { fail, ok, type Result } from '@/core/result';
-import { drawPrinter, exposedBy, footOf, holds, printFeature, type VirtualPrinter } from '@/core/virtual';
+import type { FeatureKind } from '@/core/measure';
+import { seedFrom } from '@/core/kit/numerics';
+import { fail, ok, type Result } from '@/core/kit';
+import { drawPrinter, exposedBy, footOf, holds, printFeature, type VirtualPrinter } from '@/core/simulated';
 import { type Db, kindOf, placeOnPlate, printedKey, printKey, queries, runKey, tables } from '@/store';
 import type { SimulatedIssue } from './words-issues';
 

@@ -1,4 +1,4 @@
-import { seededRandom, seedFrom } from '@/core/numerics';
+import { seededRandom, seedFrom } from '@/core/kit/numerics';
 
 /** What a simulated scale shows of a plate, g. */
 export interface ScaleShown {

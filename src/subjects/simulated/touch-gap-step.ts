@@ -1,8 +1,8 @@
 import { eq } from 'drizzle-orm';
-import type { GapStepOutcome } from '@/core/fits';
-import { seededRandom, seedFrom } from '@/core/numerics';
-import { fail, ok, type Result } from '@/core/result';
-import { drawBridging, printedGapOf, touchGapStep } from '@/core/virtual';
+import type { GapStepOutcome } from '@/core/fit/mating';
+import { seededRandom, seedFrom } from '@/core/kit/numerics';
+import { fail, ok, type Result } from '@/core/kit';
+import { drawBridging, printedGapOf, touchGapStep } from '@/core/simulated';
 import { type Db, tables } from '@/store';
 import { simulatedPrinter } from './printer';
 import type { SimulatedIssue } from './words-issues';

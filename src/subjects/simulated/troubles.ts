@@ -1,6 +1,6 @@
 import { eq } from 'drizzle-orm';
-import { seededRandom, seedFrom } from '@/core/numerics';
-import { drawStory, lookAtPiece, showsTest, type Story, type TroubleSet } from '@/core/virtual';
+import { seededRandom, seedFrom } from '@/core/kit/numerics';
+import { drawStory, lookAtPiece, showsTest, type Story, type TroubleSet } from '@/core/simulated';
 import { type Db, queries, tables } from '@/store';
 import type { TroubleChoice } from './input-trouble';
 

@@ -1,4 +1,4 @@
-import { GONE_WORDS } from '@/subjects/language/shared';
+import { GONE_WORDS } from '@/subjects/kit/shared';
 
 /** Why a simulated device shows nothing. */
 export type SimulatedIssue = { readonly code: 'gone' | 'noSimulatedPrinter' | 'jawsDoNotEnter' | 'lost' };

@@ -12,7 +12,7 @@ import {
   issuesOf,
   TAP_KEY_FIELD,
   UNTOUCHED,
-} from '@/subjects/language/shared';
+} from '@/subjects/kit/shared';
 import { Note, Problem } from '../notice';
 import { FormWords } from './form-words';
 

@@ -3,12 +3,7 @@
 import { type FieldName, useField } from '@conform-to/react';
 import { createContext, useContext } from 'react';
 import type { z } from 'zod';
-import {
-  describeFieldIssue,
-  type FieldIssue,
-  type FieldWords,
-  wordsOfField,
-} from '@/subjects/language/shared';
+import { describeFieldIssue, type FieldIssue, type FieldWords, wordsOfField } from '@/subjects/kit/shared';
 
 const Form = createContext<z.ZodType | undefined>(undefined);
 

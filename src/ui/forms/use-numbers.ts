@@ -1,7 +1,7 @@
 'use client';
 
 import { useState } from 'react';
-import { type Quantity, valueIn } from '@/core/metrology';
+import { type Quantity, valueIn } from '@/core/measure';
 
 /** Numbers typed into a calculator, by name: lengths, unless their quantity is given. */
 export function useNumbers<Name extends string>(

@@ -1,4 +1,4 @@
-import type { Verdict } from '@/core/metrology';
+import type { Verdict } from '@/core/measure';
 import type { StripTone } from './rule-strip';
 
 /** The tone in which a verdict is drawn. */

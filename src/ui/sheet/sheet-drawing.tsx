@@ -1,4 +1,4 @@
-import type { DimensionLine, SheetDrawing as Drawing } from '@/core/sheets';
+import type { DimensionLine, SheetDrawing as Drawing } from '@/core/job/sheets';
 
 interface SheetDrawingProps {
   readonly drawing: Drawing;

@@ -2,14 +2,7 @@
 import { describe, expect, jest, test } from '@jest/globals';
 import { fireEvent, render, screen, waitFor } from '@testing-library/react';
 import { z } from 'zod';
-import {
-  choiceField,
-  done,
-  type FormAnswer,
-  numberField,
-  refused,
-  textField,
-} from '@/subjects/language/shared';
+import { choiceField, done, type FormAnswer, numberField, refused, textField } from '@/subjects/kit/shared';
 import { ActionForm, type FormAction } from '../forms/action-form';
 import { Choice, TextField } from '../forms/field';
 

@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import { renderToStaticMarkup } from 'react-dom/server';
-import { SHEET_KINDS, workOutSheet, type SheetKind } from '@/core/sheets';
+import { SHEET_KINDS, workOutSheet, type SheetKind } from '@/core/job/sheets';
 import { SheetDrawing } from '../sheet/sheet-drawing';
 
 const UNREAD = (measure: string) => ({ text: measure, read: false });

@@ -1,8 +1,8 @@
 'use client';
 
-import type { MeshCheck } from '@/core/mesh';
-import { formatMm } from '@/subjects/language/shared';
-import { describeMeshFaults } from '@/subjects/records/shared';
+import type { MeshCheck } from '@/core/part/mesh';
+import { formatMm } from '@/subjects/kit/shared';
+import { describeMeshFaults } from '@/subjects/workshop/records/shared';
 import { Button } from '../button';
 import { Problem } from '../notice';
 import { PartStage } from './part-stage';

@@ -13,7 +13,7 @@ import {
   ShapeGeometry,
   ShapePath,
 } from 'three';
-import type { Bounds } from '@/core/mesh';
+import type { Bounds } from '@/core/part/mesh';
 import { layOutCallouts, type PlacedCallout } from './callouts';
 
 /** A feature shown on the part with a leader line. */

@@ -1,7 +1,7 @@
 'use client';
 
 import { useEffect, useState } from 'react';
-import { describeMeshIssue } from '@/subjects/records/shared';
+import { describeMeshIssue } from '@/subjects/workshop/records/shared';
 import { type LoadedPart, Stopped, MeshWorker } from '@/workers';
 
 export type PartState =

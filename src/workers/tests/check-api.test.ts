@@ -1,7 +1,7 @@
 import { beforeAll, describe, expect, test } from '@jest/globals';
-import { limitsOf } from '@/core/findings';
-import { readStl, weldCorners, boundsOf, checkMesh, writeStl, type Mesh } from '@/core/mesh';
-import { expectOk } from '@/core/result';
+import { limitsOf } from '@/core/part/findings';
+import { readStl, weldCorners, boundsOf, checkMesh, writeStl, type Mesh } from '@/core/part/mesh';
+import { expectOk } from '@/core/kit';
 import { loadTestKernel } from '@/testing/kernel';
 import { box } from '@/testing/meshes';
 import { printedSolids, seatedMesh } from '@/testing/printed-solids';

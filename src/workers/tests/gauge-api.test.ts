@@ -1,7 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
-import { GAUGE_CHOICES, type GaugeParameters } from '@/core/gauges';
-import { checkMesh, readStl, weldCorners } from '@/core/mesh';
-import { expectOk } from '@/core/result';
+import { GAUGE_CHOICES, type GaugeParameters } from '@/core/fit/gauges';
+import { checkMesh, readStl, weldCorners } from '@/core/part/mesh';
+import { expectOk } from '@/core/kit';
 import { loadTestKernel } from '@/testing/kernel';
 import { buildGaugeFiles } from '../gauge-api';
 

@@ -1,6 +1,6 @@
 import { expect, test } from '@jest/globals';
-import { expectOk } from '@/core/result';
-import { checkMesh, readStl, weldCorners, write3mf, writeStl } from '@/core/mesh';
+import { expectOk } from '@/core/kit';
+import { checkMesh, readStl, weldCorners, write3mf, writeStl } from '@/core/part/mesh';
 import { box } from '@/testing/meshes';
 import { MeshApi } from '../mesh-api';
 

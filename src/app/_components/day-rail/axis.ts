@@ -1,4 +1,4 @@
-import type { DayView } from '@/subjects/day';
+import type { DayView } from '@/subjects/print/day';
 import type { PlannedDay } from '@/workers';
 
 /** Minutes across a rail: stretches in which nobody is there and nothing begins or ends are cut short. */

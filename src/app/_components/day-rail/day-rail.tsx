@@ -3,8 +3,8 @@
 import { planStart } from '@/app/runs/actions';
 import { useTap } from '@/app/_components/use-tap';
 import { useServerClock } from '@/app/_components/use-countdown';
-import type { DayView } from '@/subjects/day';
-import { describeNoDay } from '@/subjects/day/shared';
+import type { DayView } from '@/subjects/print/day';
+import { describeNoDay } from '@/subjects/print/day/shared';
 import { Button, Link, Problem } from '@/ui';
 import { DayTable } from './day-table';
 import { EmptyRail, Rail } from './rail';

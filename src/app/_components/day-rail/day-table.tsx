@@ -1,8 +1,8 @@
 'use client';
 
 import { useState } from 'react';
-import type { DayView } from '@/subjects/day';
-import { nameDayStep } from '@/subjects/day/shared';
+import type { DayView } from '@/subjects/print/day';
+import { nameDayStep } from '@/subjects/print/day/shared';
 import { Button } from '@/ui';
 import type { PlannedDay } from '@/workers';
 import { momentIn } from './time-words';

@@ -2,9 +2,9 @@
 
 import { DndContext, type DragEndEvent, useDraggable } from '@dnd-kit/core';
 import { Fragment, type RefObject, useRef } from 'react';
-import type { DayStep } from '@/core/run';
-import type { DayThing, DayView } from '@/subjects/day';
-import { nameDayStep } from '@/subjects/day/shared';
+import type { DayStep } from '@/core/print';
+import type { DayThing, DayView } from '@/subjects/print/day';
+import { nameDayStep } from '@/subjects/print/day/shared';
 import { useDragSensors } from '@/ui';
 import type { PlannedDay } from '@/workers';
 import { type Axis, axisOf, hoursOf } from './axis';

@@ -1,6 +1,6 @@
 import { useEffect, useRef, useState } from 'react';
-import type { DayIssue } from '@/core/run';
-import type { DayView } from '@/subjects/day';
+import type { DayIssue } from '@/core/print';
+import type { DayView } from '@/subjects/print/day';
 import { type AskedDay, DayWorker, type PlannedDay, Stopped } from '@/workers';
 
 /** A day as last scheduled: it stays while the next one is computed. */

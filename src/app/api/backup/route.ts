@@ -11,8 +11,8 @@ import {
   restoreBackup,
   viewOriginals,
   writeBackup,
-} from '@/subjects/house';
-import { describeBenchTrouble, describeRestoreIssue } from '@/subjects/house/shared';
+} from '@/subjects/workshop/settings';
+import { describeBenchTrouble, describeRestoreIssue } from '@/subjects/workshop/settings/shared';
 import { answeringAtMachine, bodyOf, download, refusal } from '../answers';
 
 /** Years of a shop's work, its parts included. */

@@ -1,6 +1,6 @@
-import { bench } from '@/subjects/house';
-import { recordBody } from '@/subjects/sheet';
-import { bodyInput } from '@/subjects/sheet/shared';
+import { bench } from '@/subjects/workshop/settings';
+import { recordBody } from '@/subjects/job/sheets';
+import { bodyInput } from '@/subjects/job/sheets/shared';
 import { answering, readJson } from '../answers';
 
 /** Takes a reading of the old part or its neighbour. Sending it again stores nothing twice. */

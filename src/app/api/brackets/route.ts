@@ -1,7 +1,7 @@
 import { z } from 'zod';
-import { buildBracketGauge } from '@/core/gauges';
-import { writeStl } from '@/core/mesh';
-import { loadKernel } from '@/subjects/job';
+import { buildBracketGauge } from '@/core/fit/gauges';
+import { writeStl } from '@/core/part/mesh';
+import { loadKernel } from '@/subjects/job/jobs';
 import { answering, download, refusal } from '../answers';
 
 const wanted = z.object({ exposure: z.coerce.number().positive().lt(3600) });

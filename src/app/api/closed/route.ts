@@ -1,5 +1,5 @@
-import { benchTrouble } from '@/subjects/house';
-import { describeBenchTrouble } from '@/subjects/house/shared';
+import { benchTrouble } from '@/subjects/workshop/settings';
+import { describeBenchTrouble } from '@/subjects/workshop/settings/shared';
 import { answering, refusal } from '../answers';
 
 /** Answer in place of every other route while the workshop cannot be opened. */

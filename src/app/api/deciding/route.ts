@@ -1,4 +1,4 @@
-import { bench } from '@/subjects/house';
+import { bench } from '@/subjects/workshop/settings';
 import { decidingFile } from '@/subjects/log';
 import { testNameInput } from '@/subjects/log/shared';
 import { answering, download, refusal } from '../answers';

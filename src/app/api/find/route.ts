@@ -1,5 +1,5 @@
-import { bench } from '@/subjects/house';
-import { findByWords } from '@/subjects/overview';
+import { bench } from '@/subjects/workshop/settings';
+import { findByWords } from '@/subjects/job/overview';
 import { answering } from '../answers';
 
 /** Returns what contains the search words. */

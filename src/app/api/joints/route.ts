@@ -1,6 +1,6 @@
-import { recordJoint } from '@/subjects/fit';
-import { jointFoundInput } from '@/subjects/fit/shared';
-import { bench } from '@/subjects/house';
+import { recordJoint } from '@/subjects/fit/mating';
+import { jointFoundInput } from '@/subjects/fit/mating/shared';
+import { bench } from '@/subjects/workshop/settings';
 import { answering, readJson } from '../answers';
 
 /** Keeps what the hand found at a joint printed in place. Sending it again stores nothing twice. */

@@ -1,6 +1,6 @@
 import { z } from 'zod';
-import { deleteOriginal, putOriginalBack, reopenBench, viewOriginals } from '@/subjects/house';
-import { describeOriginalIssue } from '@/subjects/house/shared';
+import { deleteOriginal, putOriginalBack, reopenBench, viewOriginals } from '@/subjects/workshop/settings';
+import { describeOriginalIssue } from '@/subjects/workshop/settings/shared';
 import { answeringAtMachine, readJson, refusal } from '../answers';
 
 const wantedInput = z.object({ folder: z.string().max(100), wish: z.enum(['putBack', 'delete']) });

@@ -1,7 +1,7 @@
 import { after } from 'next/server';
-import { bench } from '@/subjects/house';
-import { recordReading } from '@/subjects/measure';
-import { readingInput } from '@/subjects/measure/shared';
+import { bench } from '@/subjects/workshop/settings';
+import { recordReading } from '@/subjects/measure/readings';
+import { readingInput } from '@/subjects/measure/readings/shared';
 import { answering, readJson } from '../answers';
 
 /** Takes one reading; the answer is sent when it is on disk. Sending it again stores nothing twice. */

@@ -1,6 +1,6 @@
-import { recordGapStep } from '@/subjects/gauge';
-import { gapStepInput } from '@/subjects/gauge/shared';
-import { bench } from '@/subjects/house';
+import { recordGapStep } from '@/subjects/fit/gauges';
+import { gapStepInput } from '@/subjects/fit/gauges/shared';
+import { bench } from '@/subjects/workshop/settings';
 import { answering, readJson } from '../answers';
 
 /** Stores what the hand found at a step. Sending it again stores nothing twice. */

@@ -1,6 +1,6 @@
-import { bench } from '@/subjects/house';
-import { exportShelf, importShelfSteps } from '@/subjects/resin';
-import { describeShelfIssue } from '@/subjects/resin/shared';
+import { bench } from '@/subjects/workshop/settings';
+import { exportShelf, importShelfSteps } from '@/subjects/resin/shelf';
+import { describeShelfIssue } from '@/subjects/resin/shelf/shared';
 import { answering, download, refusal, takeText } from '../answers';
 import { answerInTurns } from '../in-turns';
 

@@ -1,4 +1,4 @@
-import { bench } from '@/subjects/house';
+import { bench } from '@/subjects/workshop/settings';
 import { closeJaws } from '@/subjects/simulated';
 import { answering, refusal } from '../answers';
 

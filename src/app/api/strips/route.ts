@@ -1,6 +1,6 @@
 import { z } from 'zod';
-import { stripMesh } from '@/core/gauges';
-import { writeStl } from '@/core/mesh';
+import { stripMesh } from '@/core/fit/gauges';
+import { writeStl } from '@/core/part/mesh';
 import { answering, download, refusal } from '../answers';
 
 const wanted = z.object({

@@ -1,7 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import { z } from 'zod';
 import { readyBench } from '@/testing/bench';
-import { importReadingsSteps } from '@/subjects/measure';
+import { importReadingsSteps } from '@/subjects/measure/readings';
 import { answering, download, idIn, readJson, takeBytes, takeText } from '../answers';
 import { answerInTurns, inTurns } from '../in-turns';
 

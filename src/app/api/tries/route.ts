@@ -1,7 +1,7 @@
 import { after } from 'next/server';
-import { bench } from '@/subjects/house';
-import { recordTry } from '@/subjects/measure';
-import { tryInput } from '@/subjects/measure/shared';
+import { bench } from '@/subjects/workshop/settings';
+import { recordTry } from '@/subjects/measure/readings';
+import { tryInput } from '@/subjects/measure/readings/shared';
 import { answering, readJson } from '../answers';
 
 /** Keeps a word of fit. */

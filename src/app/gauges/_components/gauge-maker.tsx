@@ -1,9 +1,9 @@
 'use client';
 
 import { useState } from 'react';
-import { type BlockSize, GAUGE_CHOICES, type GaugeChoice, type GaugeParameters } from '@/core/gauges';
-import { valueIn } from '@/core/metrology';
-import { describeGaugeChoice, describeGaugeIssue, gaugeForm } from '@/subjects/gauge/shared';
+import { type BlockSize, GAUGE_CHOICES, type GaugeChoice, type GaugeParameters } from '@/core/fit/gauges';
+import { valueIn } from '@/core/measure';
+import { describeGaugeChoice, describeGaugeIssue, gaugeForm } from '@/subjects/fit/gauges/shared';
 import { ActionForm, Button, buttonLook, Choice, PartFrame, Problem, TextField } from '@/ui';
 import { makeGauge } from '../actions';
 import { type GaugeState, useGauge } from './use-gauge';

@@ -1,5 +1,5 @@
 import { useEffect, useState } from 'react';
-import type { GaugeEffort, GaugeIssue } from '@/core/gauges';
+import type { GaugeEffort, GaugeIssue } from '@/core/fit/gauges';
 import { GaugeWorker, type AskedGauge } from '@/workers';
 
 export type GaugeState =

@@ -1,9 +1,9 @@
 'use client';
 
-import type { CheckRules } from '@/core/findings';
+import type { CheckRules } from '@/core/part/findings';
 import { ActionForm, Button, TextField } from '@/ui';
 import { saveCheckRules } from '../actions';
-import { checkRulesForm } from '@/subjects/house/shared';
+import { checkRulesForm } from '@/subjects/workshop/settings/shared';
 
 const FIELDS = [
   'wallPixels',

@@ -1,10 +1,10 @@
 'use client';
 
-import { describeWish } from '@/subjects/language/shared';
-import { type FitClasses, WISHES } from '@/core/fits';
+import { describeWish } from '@/subjects/kit/shared';
+import { type FitClasses, WISHES } from '@/core/fit/mating';
 import { ActionForm, Button, CellField } from '@/ui';
 import { saveClasses } from '../actions';
-import { classesForm } from '@/subjects/house/shared';
+import { classesForm } from '@/subjects/workshop/settings/shared';
 
 /** Clearance of each fit on the diameter at 10 mm. */
 export function ClassFields({ classes }: { classes: FitClasses }) {

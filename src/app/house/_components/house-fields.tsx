@@ -1,8 +1,8 @@
 'use client';
 
-import { DECISION_RULES, type DecisionRule } from '@/core/metrology';
-import { houseForm } from '@/subjects/house/shared';
-import { describeRule } from '@/subjects/language/shared';
+import { DECISION_RULES, type DecisionRule } from '@/core/measure';
+import { houseForm } from '@/subjects/workshop/settings/shared';
+import { describeRule } from '@/subjects/kit/shared';
 import { ActionForm, Button, Choice, TextField, Tick } from '@/ui';
 import { saveHouse } from '../actions';
 

@@ -1,6 +1,6 @@
 'use client';
 
-import { maintenanceRulesForm, type HouseMaintenance } from '@/subjects/house/shared';
+import { maintenanceRulesForm, type HouseMaintenance } from '@/subjects/workshop/settings/shared';
 import { ActionForm, Button, TextField } from '@/ui';
 import { saveMaintenanceRules } from '../actions';
 

@@ -2,7 +2,7 @@
 
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
-import { describeBytes } from '@/subjects/house/shared';
+import { describeBytes } from '@/subjects/workshop/settings/shared';
 import { Button, Dialog, Note, Problem } from '@/ui';
 
 interface Original {

@@ -1,9 +1,9 @@
 'use client';
 
 import { LiquidTicks } from '@/app/_components/liquid-ticks';
-import type { Practice } from '@/core/resins';
-import type { HouseRules } from '@/subjects/house';
-import { PRACTICE_GROUPS, PRACTICE_WORDS, practicesForm } from '@/subjects/house/shared';
+import type { Practice } from '@/core/resin';
+import type { HouseRules } from '@/subjects/workshop/settings';
+import { PRACTICE_GROUPS, PRACTICE_WORDS, practicesForm } from '@/subjects/workshop/settings/shared';
 import { ActionForm, Button, TextField } from '@/ui';
 import { savePractices } from '../actions';
 

@@ -1,6 +1,6 @@
 'use client';
 
-import { type RunRules, runRulesForm, WEEKDAYS, writeWindows } from '@/subjects/house/shared';
+import { type RunRules, runRulesForm, WEEKDAYS, writeWindows } from '@/subjects/workshop/settings/shared';
 import { ActionForm, Button, TextField } from '@/ui';
 import { saveRunRules } from '../actions';
 

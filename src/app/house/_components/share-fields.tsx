@@ -1,8 +1,8 @@
 'use client';
 
-import { parameterWords } from '@/subjects/language/shared';
+import { parameterWords } from '@/subjects/kit/shared';
 import { PARAMETER_NAMES, type ShareTable } from '@/core/signature';
-import { SHARED_BY, sharesForm } from '@/subjects/house/shared';
+import { SHARED_BY, sharesForm } from '@/subjects/workshop/settings/shared';
 import { ActionForm, Button, CellField } from '@/ui';
 import { saveShares } from '../actions';
 

@@ -3,7 +3,7 @@
 import { useRouter } from 'next/navigation';
 import { useState, useTransition } from 'react';
 import { describeLeft, useServerClock } from '@/app/_components/use-countdown';
-import type { PairedDevice } from '@/subjects/house';
+import type { PairedDevice } from '@/subjects/workshop/settings';
 import { Button, Problem } from '@/ui';
 import { makeCode, revokeDevice, type ShownCode } from '../share-actions';
 

@@ -4,9 +4,9 @@ import { changedHouse } from '@/app/_actions/changed';
 import { answerForm } from '@/app/_actions/answer-form';
 import { formAtMachine, tapAtMachine } from '@/app/_actions/at-machine';
 import { tap } from '@/app/_actions/tap';
-import { ok } from '@/core/result';
-import { bench } from '@/subjects/house';
-import { type FormAnswer, GONE_WORDS } from '@/subjects/language/shared';
+import { ok } from '@/core/kit';
+import { bench } from '@/subjects/workshop/settings';
+import { type FormAnswer, GONE_WORDS } from '@/subjects/kit/shared';
 import { changeLine, changePrior, dropEdit } from '@/subjects/log';
 import { lineForm, lineNameInput, priorForm } from '@/subjects/log/shared';
 

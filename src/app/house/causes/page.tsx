@@ -1,7 +1,7 @@
 import type { Metadata } from 'next';
 import { connection } from 'next/server';
 import { EVIDENCE, tablesOf, TESTS } from '@/core/log';
-import { bench, benchHouse } from '@/subjects/house';
+import { bench, benchHouse } from '@/subjects/workshop/settings';
 import { describeEvidence, TEST_WORDS } from '@/subjects/log/shared';
 import { Link } from '@/ui';
 import { LineFields, PriorFields } from './_components/line-fields';

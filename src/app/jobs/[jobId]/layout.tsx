@@ -1,13 +1,13 @@
-import { describeDecision } from '@/subjects/overview/shared';
+import { describeDecision } from '@/subjects/job/overview/shared';
 import type { Metadata } from 'next';
 import type { ReactNode } from 'react';
 import { loadJob } from '@/app/_components/load-job';
 import { BeingBroughtUpToDate } from '@/app/_components/being-brought-up-to-date';
 import { idFrom } from '@/app/_components/read-params';
 import { jobStepsOf } from '@/app/_components/job-steps';
-import { bench } from '@/subjects/house';
-import { describeOutcome } from '@/subjects/language/shared';
-import { frameJob, type JobFrame } from '@/subjects/overview';
+import { bench } from '@/subjects/workshop/settings';
+import { describeOutcome } from '@/subjects/kit/shared';
+import { frameJob, type JobFrame } from '@/subjects/job/overview';
 import { Decisions, Tape, type ProgressStep } from '@/ui';
 
 type Params = { params: Promise<{ jobId: string }> };

@@ -5,15 +5,15 @@ import { BeingBroughtUpToDate } from '@/app/_components/being-brought-up-to-date
 import { ParameterList } from '@/app/_components/parameter-list';
 import { idFrom } from '@/app/_components/read-params';
 import { isLean, type Staleness, weightOfRelatedProfiles } from '@/core/signature';
-import { bench } from '@/subjects/house';
-import { formatMm, formatSigned, momentOf } from '@/subjects/language/shared';
+import { bench } from '@/subjects/workshop/settings';
+import { formatMm, formatSigned, momentOf } from '@/subjects/kit/shared';
 import {
   hasProfile,
   listControlChoices,
   type SignatureView,
   viewSignature,
   waitForSignature,
-} from '@/subjects/printing';
+} from '@/subjects/signature';
 import { Link } from '@/ui';
 import { Changes } from './_components/changes';
 import { ControlPanel } from './_components/control-panel';

@@ -2,8 +2,8 @@
 
 import { useState } from 'react';
 import { v4 as newKey } from 'uuid';
-import type { ForeignGlance } from '@/subjects/printing';
-import { describeLawIssue, foreignForm } from '@/subjects/printing/shared';
+import type { ForeignGlance } from '@/subjects/signature';
+import { describeLawIssue, foreignForm } from '@/subjects/signature/shared';
 import { ActionForm, Button, Choice, PlainField, TextField } from '@/ui';
 import { addForeignLaw, dropForeignLaw } from '../actions';
 

@@ -1,4 +1,4 @@
-import type { ProfileGlance } from '@/subjects/printing';
+import type { ProfileGlance } from '@/subjects/signature';
 import { Link } from '@/ui';
 
 /** A profile of a printer and how well its signature is known. */

@@ -2,7 +2,7 @@ import { notFound } from 'next/navigation';
 import { connection } from 'next/server';
 import { cache, Suspense } from 'react';
 import { idFrom } from '@/app/_components/read-params';
-import { bench, benchHouse } from '@/subjects/house';
+import { bench, benchHouse } from '@/subjects/workshop/settings';
 import {
   type PlateItem,
   type PlatePiece,
@@ -10,9 +10,9 @@ import {
   type RunView,
   viewRun,
   weighOnSimulatedScale,
-} from '@/subjects/plate';
-import { dayOf } from '@/subjects/language/shared';
-import { cautionOfChecklist, describeChecklist, nameChecklist } from '@/subjects/plate/shared';
+} from '@/subjects/print/plate';
+import { dayOf } from '@/subjects/kit/shared';
+import { cautionOfChecklist, describeChecklist, nameChecklist } from '@/subjects/print/plate/shared';
 import { readSimulatedRoom } from '@/subjects/simulated';
 import { buttonLook, Caution, Link } from '@/ui';
 import { ForecastPanel } from './_components/forecast-panel';

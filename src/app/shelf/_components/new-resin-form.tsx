@@ -1,7 +1,7 @@
 'use client';
 
-import { FAMILIES } from '@/core/resins';
-import { describeFamily, resinForm } from '@/subjects/resin/shared';
+import { FAMILIES } from '@/core/resin';
+import { describeFamily, resinForm } from '@/subjects/resin/shelf/shared';
 import { ActionForm, Button, Choice, TextField } from '@/ui';
 import { startResin } from '../actions';
 

@@ -2,8 +2,8 @@
 
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { useMemo, useRef, useState } from 'react';
-import type { ShelfLine } from '@/subjects/resin';
-import { describeFamily, formatProperty } from '@/subjects/resin/shared';
+import type { ShelfLine } from '@/subjects/resin/shelf';
+import { describeFamily, formatProperty } from '@/subjects/resin/shelf/shared';
 import { Link, PlainField } from '@/ui';
 
 const ROW_PX = 58;

@@ -1,7 +1,7 @@
 import type { Metadata } from 'next';
 import { connection } from 'next/server';
-import { bench, benchHouse } from '@/subjects/house';
-import { listBlendable } from '@/subjects/resin';
+import { bench, benchHouse } from '@/subjects/workshop/settings';
+import { listBlendable } from '@/subjects/resin/shelf';
 import { Link, Note } from '@/ui';
 import { BlendMixer } from './_components/blend-mixer';
 

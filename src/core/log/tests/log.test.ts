@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
-import { seededRandom } from '@/core/numerics';
-import { expectOk } from '@/core/result';
+import { seededRandom } from '@/core/kit/numerics';
+import { expectOk } from '@/core/kit';
 import { tellStory } from '@/testing/log';
 import { readReferenceJson } from '@/testing/reference';
 import {
@@ -336,7 +336,7 @@ describe('film', () => {
 });
 
 describe('the built-in tables', () => {
-  // core/virtual/troubles knows nothing of them; bench:log tells the same over more stories.
+  // core/simulated/troubles knows nothing of them; bench:log tells the same over more stories.
   const told = Array.from({ length: 400 }, (_, seed) => tellStory(seed + 1, 1)).flatMap(
     (story) => story ?? [],
   );

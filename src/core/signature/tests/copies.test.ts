@@ -1,6 +1,6 @@
 import { expect, test } from '@jest/globals';
-import type { FeatureKind } from '@/core/metrology';
-import { seededRandom } from '@/core/numerics';
+import type { FeatureKind } from '@/core/measure';
+import { seededRandom } from '@/core/kit/numerics';
 import { chanceOfAllCopies } from '../copies';
 import { drawTarget, jointChance } from '../draw';
 import { estimateSignature } from '../estimate';

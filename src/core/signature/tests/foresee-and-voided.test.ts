@@ -1,7 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
-import { BLOCK_SIZES } from '@/core/gauges';
+import { BLOCK_SIZES } from '@/core/fit/gauges';
 import { estimateSignature } from '../estimate';
-import { mixtureMoments } from '@/core/numerics';
+import { mixtureMoments } from '@/core/kit/numerics';
 import { foreseeChange } from '../foresee-change';
 import { chooseReadings, foreseeReadings } from '../foresee-readings';
 import { lawPrior, PARAMETER_NAMES } from '../law';

@@ -1,7 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import { type FeatureKind, jawOf } from '@/core/metrology';
-import { type SeededRandom, seededRandom } from '@/core/numerics';
+import { type FeatureKind, jawOf } from '@/core/measure';
+import { type SeededRandom, seededRandom } from '@/core/kit/numerics';
 import { PlainModel, type PlainReading } from '@/testing/plain-model';
 import { estimateFromObservations, estimateSignature, evidenceOf } from '../estimate';
 import { solveReadings, solveWithWords } from '../evidence';

@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import type { FeatureKind } from '@/core/metrology';
+import type { FeatureKind } from '@/core/measure';
 import {
   driftRow,
   estimateSignature,
@@ -11,7 +11,7 @@ import {
   reachesBeyond,
   type SignatureReading,
 } from '../index';
-import { mixtureMoments } from '@/core/numerics';
+import { mixtureMoments } from '@/core/kit/numerics';
 
 const WIDTH: FeatureKind = { sense: 'outside', shape: 'flat', axis: 'X' };
 const INSTRUMENTS = { '': { mpeMm: 0.02, resolutionMm: 0.01 }, fine: { mpeMm: 0.005, resolutionMm: 0.001 } };

@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import { loadSignatureCase } from '@/testing/reference';
-import { pooledScatter } from '@/core/metrology';
+import { pooledScatter } from '@/core/measure';
 import {
   drawTarget,
   estimateSignature,

@@ -1,8 +1,8 @@
 import { describe, expect, test } from '@jest/globals';
-import { mixtureMoments } from '@/core/numerics';
+import { mixtureMoments } from '@/core/kit/numerics';
 import { loadSignatureCase } from '@/testing/reference';
-import type { FeatureKind } from '@/core/metrology';
-import { seededRandom } from '@/core/numerics';
+import type { FeatureKind } from '@/core/measure';
+import { seededRandom } from '@/core/kit/numerics';
 import {
   assessDrawn,
   drawTarget,

@@ -1,5 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
-import { mixtureMoments } from '@/core/numerics';
+import { mixtureMoments } from '@/core/kit/numerics';
 import {
   estimateSignature,
   FIT_WORDS,

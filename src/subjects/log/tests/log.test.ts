@@ -1,9 +1,9 @@
 import { describe, expect, test } from '@jest/globals';
 import { eq } from 'drizzle-orm';
 import { CAUSES, EVIDENCE, FAILURE_KINDS, TEST_TABLE, TESTS } from '@/core/log';
-import { expectOk } from '@/core/result';
+import { expectOk } from '@/core/kit';
 import { queries, tables } from '@/store';
-import { changeProcess } from '@/subjects/job';
+import { changeProcess } from '@/subjects/job/jobs';
 import { benchWithPlate, OPEN_HOUSE } from '@/testing/plate';
 import { failed, printed, printedAgain } from '@/testing/printed';
 import {

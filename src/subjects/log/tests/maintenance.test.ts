@@ -1,11 +1,11 @@
 import { describe, expect, test } from '@jest/globals';
 import { CLEARING_STEPS, type ClearingStep, isSoon } from '@/core/log';
-import { PRACTICES } from '@/core/resins';
-import { expectOk } from '@/core/result';
+import { PRACTICES } from '@/core/resin';
+import { expectOk } from '@/core/kit';
 import { queries, tables } from '@/store';
-import { changeProcess } from '@/subjects/job';
-import { layOnPlate, viewRun } from '@/subjects/plate';
-import { describeChecklist } from '@/subjects/plate/shared';
+import { changeProcess } from '@/subjects/job/jobs';
+import { layOnPlate, viewRun } from '@/subjects/print/plate';
+import { describeChecklist } from '@/subjects/print/plate/shared';
 import { benchWithPlate, OPEN_HOUSE } from '@/testing/plate';
 import { failed, printed } from '@/testing/printed';
 import {

@@ -1,8 +1,8 @@
 import { describe, expect, test } from '@jest/globals';
 import { eq } from 'drizzle-orm';
 import { FAILURE_KINDS, TESTS } from '@/core/log';
-import { drawStory, lookAtPiece, showsTest, TROUBLE_NAMES } from '@/core/virtual';
-import { expectOk } from '@/core/result';
+import { drawStory, lookAtPiece, showsTest, TROUBLE_NAMES } from '@/core/simulated';
+import { expectOk } from '@/core/kit';
 import { queries, tables } from '@/store';
 import { setTrouble } from '@/subjects/simulated';
 import { benchWithPlate, OPEN_HOUSE } from '@/testing/plate';

@@ -1,5 +1,5 @@
 import { expect, test } from '@jest/globals';
-import { expectOk } from '@/core/result';
+import { expectOk } from '@/core/kit';
 import { benchWithPlate } from '@/testing/plate';
 import { printed, printedAgain } from '@/testing/printed';
 import { countStock, listStockLeft, putStockAway } from '../index';

@@ -1,8 +1,8 @@
 import { describe, expect, test } from '@jest/globals';
 import { OUR_TABLES, readFailure, tablesOf } from '@/core/log';
-import { expectOk } from '@/core/result';
-import { readHouseRules } from '@/subjects/house';
-import { parseForm } from '@/subjects/language/shared';
+import { expectOk } from '@/core/kit';
+import { readHouseRules } from '@/subjects/workshop/settings';
+import { parseForm } from '@/subjects/kit/shared';
 import { emptyBench } from '@/testing/bench';
 import { formOf } from '@/testing/forms';
 import { changeLine, changePrior, dropEdit } from '../index';

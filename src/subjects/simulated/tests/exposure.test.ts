@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
-import { expectOk } from '@/core/result';
-import { edgeGrowthOf } from '@/core/virtual';
+import { expectOk } from '@/core/kit';
+import { edgeGrowthOf } from '@/core/simulated';
 import { queries, tables } from '@/store';
 import { readyBench } from '@/testing/bench';
 import { closeJaws, machineAt, simulatedSize } from '../index';

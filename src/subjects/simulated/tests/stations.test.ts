@@ -1,8 +1,8 @@
 import { expect, test } from '@jest/globals';
-import { expectOk } from '@/core/result';
-import { beginStep, endStep, viewChain } from '@/subjects/run';
-import { HOUSE_DEFAULTS } from '@/subjects/house';
-import { viewJob } from '@/subjects/job';
+import { expectOk } from '@/core/kit';
+import { beginStep, endStep, viewChain } from '@/subjects/print/postprocess';
+import { HOUSE_DEFAULTS } from '@/subjects/workshop/settings';
+import { viewJob } from '@/subjects/job/jobs';
 import { readyBench } from '@/testing/bench';
 import { askStation, openStation, startStation } from '../index';
 

@@ -1,6 +1,6 @@
 import { Readable } from 'node:stream';
-import { bench } from '@/subjects/house';
-import { openMesh } from '@/subjects/records';
+import { bench } from '@/subjects/workshop/settings';
+import { openMesh } from '@/subjects/workshop/records';
 import { answering, refusal } from '../../answers';
 
 /** The bytes of a kept part; they never change under their hash. */

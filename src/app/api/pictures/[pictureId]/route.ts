@@ -1,6 +1,6 @@
 import { Readable } from 'node:stream';
-import { bench } from '@/subjects/house';
-import { openPicture } from '@/subjects/need';
+import { bench } from '@/subjects/workshop/settings';
+import { openPicture } from '@/subjects/job/need';
 import { answering, idIn, refusal } from '../../answers';
 
 const TYPES = { jpg: 'image/jpeg', png: 'image/png', webp: 'image/webp' } as const;

@@ -1,6 +1,6 @@
 import { summariseSignature } from '@/core/signature';
-import { bench } from '@/subjects/house';
-import { hasProfile, newestSignature, waitForSignature } from '@/subjects/printing';
+import { bench } from '@/subjects/workshop/settings';
+import { hasProfile, newestSignature, waitForSignature } from '@/subjects/signature';
 import { answering, download, idIn, refusal } from '../../answers';
 
 type Params = { params: Promise<{ profileId: string }> };

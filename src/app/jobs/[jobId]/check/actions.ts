@@ -3,19 +3,19 @@
 import { answerForm } from '@/app/_actions/answer-form';
 import { changedJob } from '@/app/_actions/changed';
 import { areIds } from '@/app/_actions/from-page';
-import { fail, ok } from '@/core/result';
-import { judgeFinding, keepCheck, type LayersFound, setPrintSetup } from '@/subjects/check';
+import { fail, ok } from '@/core/kit';
+import { judgeFinding, keepCheck, type LayersFound, setPrintSetup } from '@/subjects/part';
 import {
   describeVerdictIssue,
   findingForm,
   findingsInput,
   foundFeatureForm,
   printSetupForm,
-} from '@/subjects/check/shared';
-import { bench } from '@/subjects/house';
-import { addFeature, basePartOfJob, partOfJob, viewJob } from '@/subjects/job';
-import { describeJobIssue, describeReopened } from '@/subjects/job/shared';
-import type { FormAnswer } from '@/subjects/language/shared';
+} from '@/subjects/part/shared';
+import { bench } from '@/subjects/workshop/settings';
+import { addFeature, basePartOfJob, partOfJob, viewJob } from '@/subjects/job/jobs';
+import { describeJobIssue, describeReopened } from '@/subjects/job/jobs/shared';
+import type { FormAnswer } from '@/subjects/kit/shared';
 
 export async function savePrintSetup(
   jobId: number,

@@ -2,8 +2,8 @@ import { connection } from 'next/server';
 import { loadJob } from '@/app/_components/load-job';
 import { PartDrop } from '@/app/_components/part-drop';
 import { idFrom } from '@/app/_components/read-params';
-import { viewCheck } from '@/subjects/check';
-import { bench, benchHouse } from '@/subjects/house';
+import { viewCheck } from '@/subjects/part';
+import { bench, benchHouse } from '@/subjects/workshop/settings';
 import { CheckDesk } from './_components/check-desk';
 import { PrintSetupForm } from './_components/print-setup-form';
 

@@ -5,13 +5,13 @@ import { answerForm } from '@/app/_actions/answer-form';
 import { changedJob, changedProcess } from '@/app/_actions/changed';
 import { areIds } from '@/app/_actions/from-page';
 import { tap } from '@/app/_actions/tap';
-import { assessSizes, drawAttempt, changeExposureForJob } from '@/subjects/correct';
-import { attemptForm, fileSizesInput } from '@/subjects/correct/shared';
-import { bench } from '@/subjects/house';
-import { viewJob } from '@/subjects/job';
-import { describeReopenedJobs, describeStartIssue } from '@/subjects/job/shared';
-import { type FormAnswer, GONE_WORDS, refused } from '@/subjects/language/shared';
-import { describeChangeIssue } from '@/subjects/printing/shared';
+import { assessSizes, drawAttempt, changeExposureForJob } from '@/subjects/job/correct';
+import { attemptForm, fileSizesInput } from '@/subjects/job/correct/shared';
+import { bench } from '@/subjects/workshop/settings';
+import { viewJob } from '@/subjects/job/jobs';
+import { describeReopenedJobs, describeStartIssue } from '@/subjects/job/jobs/shared';
+import { type FormAnswer, GONE_WORDS, refused } from '@/subjects/kit/shared';
+import { describeChangeIssue } from '@/subjects/signature/shared';
 
 type FileDrawn = Parameters<typeof drawAttempt>[3];
 

@@ -11,13 +11,13 @@ import {
   planDraw,
   usedParameters,
   viewCorrectionMethods,
-} from '@/subjects/correct';
-import { type JointView, viewJoints } from '@/subjects/fit';
-import { foreseeBlock } from '@/subjects/gauge';
-import { bench } from '@/subjects/house';
-import { type JobView, viewFoot } from '@/subjects/job';
-import { boundsByWords } from '@/subjects/measure';
-import { formatChance, formatMm } from '@/subjects/language/shared';
+} from '@/subjects/job/correct';
+import { type JointView, viewJoints } from '@/subjects/fit/mating';
+import { foreseeBlock } from '@/subjects/fit/gauges';
+import { bench } from '@/subjects/workshop/settings';
+import { type JobView, viewFoot } from '@/subjects/job/jobs';
+import { boundsByWords } from '@/subjects/measure/readings';
+import { formatChance, formatMm } from '@/subjects/kit/shared';
 import { buttonLook, Link } from '@/ui';
 import { type DrawRow, DrawTable } from './_components/draw-table';
 import { CorrectionMethods } from './_components/correction-methods';

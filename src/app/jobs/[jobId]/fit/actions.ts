@@ -4,10 +4,10 @@ import { answerForm } from '@/app/_actions/answer-form';
 import { changedJob, changedShelf } from '@/app/_actions/changed';
 import { areIds } from '@/app/_actions/from-page';
 import { tap } from '@/app/_actions/tap';
-import type { DrawnFit } from '@/core/fits';
-import { ok } from '@/core/result';
-import { askStrain, type StrainAsked } from '@/subjects/choice';
-import { describeChoiceIssue, strainAskedInput } from '@/subjects/choice/shared';
+import type { DrawnFit } from '@/core/fit/mating';
+import { ok } from '@/core/kit';
+import { askStrain, type StrainAsked } from '@/subjects/resin/choice';
+import { describeChoiceIssue, strainAskedInput } from '@/subjects/resin/choice/shared';
 import {
   type ChainView,
   drawSizes,
@@ -19,7 +19,7 @@ import {
   type SizeWanted,
   wishFor,
   workOutChain,
-} from '@/subjects/fit';
+} from '@/subjects/fit/mating';
 import {
   chainInput,
   describeWishIssue,
@@ -28,12 +28,12 @@ import {
   strengthForm,
   wantedSizesInput,
   wishForm,
-} from '@/subjects/fit/shared';
-import { bench, today } from '@/subjects/house';
-import { takeOverClasses, viewJob } from '@/subjects/job';
-import { describeReopened } from '@/subjects/job/shared';
-import { type FormAnswer, GONE_WORDS } from '@/subjects/language/shared';
-import { describeShelfChangeIssue } from '@/subjects/resin/shared';
+} from '@/subjects/fit/mating/shared';
+import { bench, today } from '@/subjects/workshop/settings';
+import { takeOverClasses, viewJob } from '@/subjects/job/jobs';
+import { describeReopened } from '@/subjects/job/jobs/shared';
+import { type FormAnswer, GONE_WORDS } from '@/subjects/kit/shared';
+import { describeShelfChangeIssue } from '@/subjects/resin/shelf/shared';
 
 export async function saveWish(
   jobId: number,

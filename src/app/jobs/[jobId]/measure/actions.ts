@@ -4,15 +4,15 @@ import { answerForm } from '@/app/_actions/answer-form';
 import { changedJob } from '@/app/_actions/changed';
 import { areIds } from '@/app/_actions/from-page';
 import { tap } from '@/app/_actions/tap';
-import { printAttempt } from '@/subjects/check';
-import { describePrintIssue, printForm } from '@/subjects/check/shared';
-import { sitAt } from '@/subjects/caliper';
-import { describeSessionIssue, sessionForm } from '@/subjects/caliper/shared';
-import { tryAllGapSteps } from '@/subjects/gauge';
-import { bench } from '@/subjects/house';
-import { done, type FormAnswer, formatMm, GONE_WORDS, refused } from '@/subjects/language/shared';
-import { noteBroken, takeBackReading } from '@/subjects/measure';
-import { describeTakeBackIssue } from '@/subjects/measure/shared';
+import { printAttempt } from '@/subjects/part';
+import { describePrintIssue, printForm } from '@/subjects/part/shared';
+import { sitAt } from '@/subjects/measure/calipers';
+import { describeSessionIssue, sessionForm } from '@/subjects/measure/calipers/shared';
+import { tryAllGapSteps } from '@/subjects/fit/gauges';
+import { bench } from '@/subjects/workshop/settings';
+import { done, type FormAnswer, formatMm, GONE_WORDS, refused } from '@/subjects/kit/shared';
+import { noteBroken, takeBackReading } from '@/subjects/measure/readings';
+import { describeTakeBackIssue } from '@/subjects/measure/readings/shared';
 import { describeSimulatedIssue } from '@/subjects/simulated/shared';
 
 export async function beginSession(

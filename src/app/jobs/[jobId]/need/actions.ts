@@ -6,8 +6,8 @@ import { answerForm } from '@/app/_actions/answer-form';
 import { changedHouse, changedJob } from '@/app/_actions/changed';
 import { areIds, fieldOf } from '@/app/_actions/from-page';
 import { tap } from '@/app/_actions/tap';
-import { BOUNDS, isWithin } from '@/core/metrology';
-import { bench } from '@/subjects/house';
+import { BOUNDS, isWithin } from '@/core/measure';
+import { bench } from '@/subjects/workshop/settings';
 import {
   addFeature,
   archiveJob,
@@ -16,24 +16,24 @@ import {
   createProfileForJob,
   placeFeature,
   removeFeature,
-} from '@/subjects/job';
+} from '@/subjects/job/jobs';
 import {
   describeFeatureEffect,
   describeJobIssue,
   describeReopened,
   featureForm,
   type Reopened,
-} from '@/subjects/job/shared';
-import { type FormAnswer, refused } from '@/subjects/language/shared';
-import { changeNeed, keepPicture, putPictureAway } from '@/subjects/need';
+} from '@/subjects/job/jobs/shared';
+import { type FormAnswer, refused } from '@/subjects/kit/shared';
+import { changeNeed, keepPicture, putPictureAway } from '@/subjects/job/need';
 import {
   describeNeedIssue,
   describePictureIssue,
   LONGEST_CAPTION,
   needForm,
   pictureForm,
-} from '@/subjects/need/shared';
-import { describeProfileIssue, profileForm } from '@/subjects/printing/shared';
+} from '@/subjects/job/need/shared';
+import { describeProfileIssue, profileForm } from '@/subjects/signature/shared';
 
 function saidKept(opened: readonly Reopened[]): string {
   return `Saved. ${describeReopened(opened)}`.trim();

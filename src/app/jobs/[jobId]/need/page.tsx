@@ -1,12 +1,12 @@
 import { connection } from 'next/server';
 import { loadJob } from '@/app/_components/load-job';
 import { idFrom } from '@/app/_components/read-params';
-import { sideOfDirection } from '@/core/findings';
-import type { Profile } from '@/core/solids';
-import { bench } from '@/subjects/house';
-import { canBuild, outlineOfJob } from '@/subjects/job';
-import { listPictures } from '@/subjects/need';
-import { listProfileChoices } from '@/subjects/printing';
+import { sideOfDirection } from '@/core/part/findings';
+import type { Profile } from '@/core/fit/solids';
+import { bench } from '@/subjects/workshop/settings';
+import { canBuild, outlineOfJob } from '@/subjects/job/jobs';
+import { listPictures } from '@/subjects/job/need';
+import { listProfileChoices } from '@/subjects/signature';
 import { buttonLook, Link } from '@/ui';
 import { FeatureTable } from './_components/feature-table';
 import { JobActions } from './_components/job-actions';

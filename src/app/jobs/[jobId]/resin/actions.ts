@@ -3,11 +3,11 @@
 import { answerForm } from '@/app/_actions/answer-form';
 import { changedJob } from '@/app/_actions/changed';
 import { areIds } from '@/app/_actions/from-page';
-import { chooseResin, explainChoice, type ResinReasons, saveRequirement } from '@/subjects/choice';
-import { describeChoiceIssue, pickForm, requirementForm } from '@/subjects/choice/shared';
-import { bench } from '@/subjects/house';
-import { describeReopened } from '@/subjects/job/shared';
-import type { FormAnswer } from '@/subjects/language/shared';
+import { chooseResin, explainChoice, type ResinReasons, saveRequirement } from '@/subjects/resin/choice';
+import { describeChoiceIssue, pickForm, requirementForm } from '@/subjects/resin/choice/shared';
+import { bench } from '@/subjects/workshop/settings';
+import { describeReopened } from '@/subjects/job/jobs/shared';
+import type { FormAnswer } from '@/subjects/kit/shared';
 
 export async function keepRequirement(
   jobId: number,

@@ -10,13 +10,13 @@ import {
   nearestResins,
   processCard,
   type Ranked,
-} from '@/core/resins';
-import { countCrevices } from '@/subjects/check';
-import { type Choice, requirementFromNeed, viewChoice, reasonsOf } from '@/subjects/choice';
-import { describeRanked } from '@/subjects/choice/shared';
-import { bench, benchHouse } from '@/subjects/house';
-import { describeClaim } from '@/subjects/need/shared';
-import { listVats, resinFile } from '@/subjects/resin';
+} from '@/core/resin';
+import { countCrevices } from '@/subjects/part';
+import { type Choice, requirementFromNeed, viewChoice, reasonsOf } from '@/subjects/resin/choice';
+import { describeRanked } from '@/subjects/resin/choice/shared';
+import { bench, benchHouse } from '@/subjects/workshop/settings';
+import { describeClaim } from '@/subjects/job/need/shared';
+import { listVats, resinFile } from '@/subjects/resin/shelf';
 import { Caution, Link, Note } from '@/ui';
 import { HeatChart } from './_components/heat-chart';
 import { PickForm } from './_components/pick-form';

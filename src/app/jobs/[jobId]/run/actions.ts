@@ -3,11 +3,11 @@
 import { changedJob } from '@/app/_actions/changed';
 import { areIds } from '@/app/_actions/from-page';
 import { tap } from '@/app/_actions/tap';
-import type { Result } from '@/core/result';
-import { bench } from '@/subjects/house';
-import { GONE_WORDS } from '@/subjects/language/shared';
-import { beginStep, endStep, takeBackStep } from '@/subjects/run';
-import { describeStepIssue, type StepIssue, stepInput } from '@/subjects/run/shared';
+import type { Result } from '@/core/kit';
+import { bench } from '@/subjects/workshop/settings';
+import { GONE_WORDS } from '@/subjects/kit/shared';
+import { beginStep, endStep, takeBackStep } from '@/subjects/print/postprocess';
+import { describeStepIssue, type StepIssue, stepInput } from '@/subjects/print/postprocess/shared';
 
 /** What went wrong, in a sentence; empty where all went well. */
 function answer(jobId: number, result: Result<unknown, StepIssue>): string {

@@ -2,10 +2,10 @@
 
 import { answerForm as answer } from '@/app/_actions/answer-form';
 import { changedJob } from '@/app/_actions/changed';
-import { bench } from '@/subjects/house';
-import type { FormAnswer } from '@/subjects/language/shared';
-import { answerAcceptance } from '@/subjects/need';
-import { answerForm, describeAnswer, describeAnswerIssue } from '@/subjects/need/shared';
+import { bench } from '@/subjects/workshop/settings';
+import type { FormAnswer } from '@/subjects/kit/shared';
+import { answerAcceptance } from '@/subjects/job/need';
+import { answerForm, describeAnswer, describeAnswerIssue } from '@/subjects/job/need/shared';
 
 export async function answerTest(jobId: number, _before: FormAnswer, data: FormData): Promise<FormAnswer> {
   return answer({

@@ -1,13 +1,13 @@
-import { describeDecided } from '@/subjects/check/shared';
+import { describeDecided } from '@/subjects/part/shared';
 import { connection } from 'next/server';
 import { loadJob } from '@/app/_components/load-job';
 import { idFrom } from '@/app/_components/read-params';
 import { stripOf } from '@/app/_components/strip-of';
-import { listVerdicts } from '@/subjects/check';
-import type { PrintedJoint } from '@/subjects/fit';
-import { describeJointFound } from '@/subjects/fit/shared';
-import { bench } from '@/subjects/house';
-import type { FeatureView, PrintView } from '@/subjects/job';
+import { listVerdicts } from '@/subjects/part';
+import type { PrintedJoint } from '@/subjects/fit/mating';
+import { describeJointFound } from '@/subjects/fit/mating/shared';
+import { bench } from '@/subjects/workshop/settings';
+import type { FeatureView, PrintView } from '@/subjects/job/jobs';
 import {
   describeFitWord,
   describeConverted,
@@ -16,10 +16,10 @@ import {
   describeVerdict,
   formatChance,
   formatMm,
-} from '@/subjects/language/shared';
-import { listAnswers, standingAnswer } from '@/subjects/need';
-import { describeAnswer } from '@/subjects/need/shared';
-import { type AttemptChange, type AttemptStory, tellStory } from '@/subjects/overview';
+} from '@/subjects/kit/shared';
+import { listAnswers, standingAnswer } from '@/subjects/job/need';
+import { describeAnswer } from '@/subjects/job/need/shared';
+import { type AttemptChange, type AttemptStory, tellStory } from '@/subjects/job/overview';
 import { Link, RuleStrip, toneOf } from '@/ui';
 import { AcceptancePanel } from './_components/acceptance-panel';
 

@@ -1,7 +1,7 @@
 'use client';
 
 import type { ProfileSettings } from '@/core/signature';
-import { changeForm } from '@/subjects/printing/shared';
+import { changeForm } from '@/subjects/signature/shared';
 import { ActionForm, Button, TextField, Tick } from '@/ui';
 import { noteProfileChange } from '../../actions';
 

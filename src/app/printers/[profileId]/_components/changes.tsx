@@ -1,13 +1,6 @@
-import {
-  dayOf,
-  describeKind,
-  formatMm,
-  formatSigned,
-  listAnd,
-  parameterWords,
-} from '@/subjects/language/shared';
-import type { ChangeView, SignatureView } from '@/subjects/printing';
-import { describeChange, describeVoided } from '@/subjects/printing/shared';
+import { dayOf, describeKind, formatMm, formatSigned, listAnd, parameterWords } from '@/subjects/kit/shared';
+import type { ChangeView, SignatureView } from '@/subjects/signature';
+import { describeChange, describeVoided } from '@/subjects/signature/shared';
 import { Link } from '@/ui';
 import { ChangeForm } from './change-form';
 import { SettingsForm } from './settings-form';

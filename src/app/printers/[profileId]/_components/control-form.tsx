@@ -1,6 +1,6 @@
 'use client';
 
-import { controlForm } from '@/subjects/printing/shared';
+import { controlForm } from '@/subjects/signature/shared';
 import { ActionForm, Button, Choice } from '@/ui';
 import { chooseControlFeature } from '../../actions';
 

@@ -1,5 +1,5 @@
-import { dayOf, formatMm, formatSigned } from '@/subjects/language/shared';
-import type { SignatureView } from '@/subjects/printing';
+import { dayOf, formatMm, formatSigned } from '@/subjects/kit/shared';
+import type { SignatureView } from '@/subjects/signature';
 import { buttonLook, Link } from '@/ui';
 import { ControlForm } from './control-form';
 

@@ -2,7 +2,7 @@
 
 import { Chart as ChartJs, type ChartOptions, LinearScale, PointElement, Tooltip } from 'chart.js';
 import { Scatter } from 'react-chartjs-2';
-import { formatMm, formatSigned } from '@/subjects/language/shared';
+import { formatMm, formatSigned } from '@/subjects/kit/shared';
 import { titledAxis, useInk } from '@/ui';
 
 ChartJs.register(LinearScale, PointElement, Tooltip);

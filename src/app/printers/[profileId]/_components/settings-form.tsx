@@ -1,7 +1,7 @@
 'use client';
 
 import type { ProfileSettings } from '@/core/signature';
-import { settingsForm } from '@/subjects/printing/shared';
+import { settingsForm } from '@/subjects/signature/shared';
 import { ActionForm, Button, TextField } from '@/ui';
 import { saveSettings } from '../../actions';
 

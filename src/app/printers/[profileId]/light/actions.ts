@@ -4,8 +4,8 @@ import { answerForm } from '@/app/_actions/answer-form';
 import { changedPrinters } from '@/app/_actions/changed';
 import { areIds } from '@/app/_actions/from-page';
 import { tap } from '@/app/_actions/tap';
-import { bench } from '@/subjects/house';
-import { type FormAnswer, GONE_WORDS } from '@/subjects/language/shared';
+import { bench } from '@/subjects/workshop/settings';
+import { type FormAnswer, GONE_WORDS } from '@/subjects/kit/shared';
 import {
   cureSimulatedStrips,
   deriveProfile,
@@ -14,7 +14,7 @@ import {
   printSimulatedGauges,
   takeBackGauge,
   takeBackStrip,
-} from '@/subjects/light';
+} from '@/subjects/exposure';
 import {
   bracketInput,
   cureInput,
@@ -24,8 +24,8 @@ import {
   gaugeForm,
   type KeepIssue,
   stripForm,
-} from '@/subjects/light/shared';
-import type { Result } from '@/core/result';
+} from '@/subjects/exposure/shared';
+import type { Result } from '@/core/kit';
 
 /** What went wrong, in a sentence; empty where all went well. */
 function answer(result: Result<unknown, KeepIssue>): string {

@@ -1,10 +1,10 @@
 import { notFound } from 'next/navigation';
 import { connection } from 'next/server';
 import { idFrom } from '@/app/_components/read-params';
-import { bench, today } from '@/subjects/house';
-import { findPrinter, glanceAtProfiles, viewCard } from '@/subjects/printing';
-import { describePrinter } from '@/subjects/printing/shared';
-import { listShelfNames, listVats } from '@/subjects/resin';
+import { bench, today } from '@/subjects/workshop/settings';
+import { findPrinter, glanceAtProfiles, viewCard } from '@/subjects/signature';
+import { describePrinter } from '@/subjects/signature/shared';
+import { listShelfNames, listVats } from '@/subjects/resin/shelf';
 import { Link } from '@/ui';
 import { ProfileLine } from '../../_components/profile-line';
 import { CardForm } from './_components/card-form';

@@ -1,8 +1,8 @@
 'use client';
 
 import { useState } from 'react';
-import type { BottleChoice } from '@/subjects/plate';
-import { aroundForm } from '@/subjects/plate/shared';
+import type { BottleChoice } from '@/subjects/print/plate';
+import { aroundForm } from '@/subjects/print/plate/shared';
 import { ActionForm, Button, Choice, TextField } from '@/ui';
 import { saveAround } from '../../actions';
 

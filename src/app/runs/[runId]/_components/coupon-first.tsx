@@ -1,7 +1,7 @@
-import { foreseeBlock } from '@/subjects/gauge';
-import { benchHouse } from '@/subjects/house';
-import { formatChance } from '@/subjects/language/shared';
-import { type PlateForecast, type RunView, weighBlock } from '@/subjects/plate';
+import { foreseeBlock } from '@/subjects/fit/gauges';
+import { benchHouse } from '@/subjects/workshop/settings';
+import { formatChance } from '@/subjects/kit/shared';
+import { type PlateForecast, type RunView, weighBlock } from '@/subjects/print/plate';
 import { loadJob } from '@/app/_components/load-job';
 import { Link } from '@/ui';
 

@@ -1,5 +1,5 @@
-import { describeSettingChange } from '@/subjects/printing/shared';
-import type { BottleChoice, PlateForecast, RunView } from '@/subjects/plate';
+import { describeSettingChange } from '@/subjects/signature/shared';
+import type { BottleChoice, PlateForecast, RunView } from '@/subjects/print/plate';
 import { Problem } from '@/ui';
 import { AroundForm } from './around-form';
 import { clockOf } from './clock-of';

@@ -1,9 +1,9 @@
 import { Pictures } from '@/app/_components/pictures';
-import { bench, benchHouse } from '@/subjects/house';
+import { bench, benchHouse } from '@/subjects/workshop/settings';
 import { listFailuresOf, viewCase } from '@/subjects/log';
 import { KIND_WORDS } from '@/subjects/log/shared';
-import { listPicturesOfRun } from '@/subjects/need';
-import type { RunView } from '@/subjects/plate';
+import { listPicturesOfRun } from '@/subjects/job/need';
+import type { RunView } from '@/subjects/print/plate';
 import { FailureDesk } from './failure-desk';
 import type { ShownPiece } from './plate-drawing';
 import { WhyPanel } from './why-panel';

@@ -2,8 +2,8 @@
 
 import { useRouter } from 'next/navigation';
 import { useTap } from '@/app/_components/use-tap';
-import type { WaitingJob } from '@/subjects/plate';
-import { addForm, copiesForm, describePlaceIssue } from '@/subjects/plate/shared';
+import type { WaitingJob } from '@/subjects/print/plate';
+import { addForm, copiesForm, describePlaceIssue } from '@/subjects/print/plate/shared';
 import { ActionForm, Button, Choice, Link, Problem, TextField } from '@/ui';
 import { addJob, arrange, move, putAway, saveCopies } from '../../actions';
 import { PlateDrawing, type ShownPiece } from './plate-drawing';

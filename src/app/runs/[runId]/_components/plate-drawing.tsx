@@ -2,8 +2,8 @@
 
 import { DndContext, type DragEndEvent, useDraggable } from '@dnd-kit/core';
 import { useRef, useState } from 'react';
-import type { PlaceIssue } from '@/core/run';
-import { describePlaceIssue } from '@/subjects/plate/shared';
+import type { PlaceIssue } from '@/core/print';
+import { describePlaceIssue } from '@/subjects/print/plate/shared';
 import { useDragSensors } from '@/ui';
 
 /** A piece as the plate shows it, mm. */

@@ -3,7 +3,7 @@
 import { useRouter } from 'next/navigation';
 import { useEffect, useState } from 'react';
 import { v4 as newKey } from 'uuid';
-import { describeMeshIssue } from '@/subjects/records/shared';
+import { describeMeshIssue } from '@/subjects/workshop/records/shared';
 import { Problem } from '@/ui';
 import { CheckWorker, Stopped } from '@/workers';
 import { arrange, sendLayers } from '../../actions';

@@ -2,9 +2,9 @@
 
 import { type ChangeEvent, useState } from 'react';
 import { v4 as uuid } from 'uuid';
-import type { BottleChoice } from '@/subjects/plate';
+import type { BottleChoice } from '@/subjects/print/plate';
 import type { ScaleShown } from '@/subjects/simulated';
-import { endForm, pourForm, stopForm, weighForm } from '@/subjects/plate/shared';
+import { endForm, pourForm, stopForm, weighForm } from '@/subjects/print/plate/shared';
 import { ActionForm, Button, Caution, Choice, TextField, Tick } from '@/ui';
 import { saveEnd, savePour, saveStop, saveWeighing } from '../../actions';
 import { BottleField } from './around-form';

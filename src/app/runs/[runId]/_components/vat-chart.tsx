@@ -2,7 +2,7 @@
 
 import { Chart as ChartJs, type ChartOptions, LinearScale, LineElement, PointElement } from 'chart.js';
 import { Scatter } from 'react-chartjs-2';
-import type { VatLevelAt } from '@/core/run';
+import type { VatLevelAt } from '@/core/print';
 import { QUIET_CHART, titledAxis, useInk } from '@/ui';
 
 ChartJs.register(LinearScale, LineElement, PointElement);

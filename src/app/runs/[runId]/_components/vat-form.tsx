@@ -1,8 +1,8 @@
 'use client';
 
 import { useState } from 'react';
-import { USUAL_DENSITY, type VatReading } from '@/core/run';
-import { vatForm } from '@/subjects/plate/shared';
+import { USUAL_DENSITY, type VatReading } from '@/core/print';
+import { vatForm } from '@/subjects/print/plate/shared';
 import { ActionForm, Button, Choice, TextField } from '@/ui';
 import { saveVat } from '../../actions';
 

@@ -1,9 +1,9 @@
 import type { Cause, Evidence } from '@/core/log';
-import { dayOf, listAnd } from '@/subjects/language/shared';
+import { dayOf, listAnd } from '@/subjects/kit/shared';
 import type { CaseView } from '@/subjects/log';
 import { CAUSE_WORDS, describeCommon, describeEvidence, REPAIR_WORDS } from '@/subjects/log/shared';
-import { describeChange, describeSettingChange } from '@/subjects/printing/shared';
-import { describeFinding } from '@/subjects/check/shared';
+import { describeChange, describeSettingChange } from '@/subjects/signature/shared';
+import { describeFinding } from '@/subjects/part/shared';
 import { Link } from '@/ui';
 import { CauseFound } from './cause-found';
 import { DecidingTests } from './deciding-tests';

@@ -1,10 +1,10 @@
 'use client';
 
 import { v4 as newKey } from 'uuid';
-import type { ShelvedBottle } from '@/subjects/resin';
+import type { ShelvedBottle } from '@/subjects/resin/shelf';
 import { ActionForm, Button, TextField } from '@/ui';
 import { noteShaken, removeBottle, saveBottle, saveLeft } from '../../actions';
-import { leftForm, bottleForm } from '@/subjects/resin/shared';
+import { leftForm, bottleForm } from '@/subjects/resin/shelf/shared';
 
 const SMALL = 'min-h-7 px-1 text-sm underline';
 

@@ -1,9 +1,9 @@
 'use client';
 
 import { LiquidTicks } from '@/app/_components/liquid-ticks';
-import { ALONE, CLARITIES, FAMILIES, type ResinSheet } from '@/core/resins';
-import { describeLiquid } from '@/subjects/house/shared';
-import { describeAlone, describeClarity, describeFamily, factsForm } from '@/subjects/resin/shared';
+import { ALONE, CLARITIES, FAMILIES, type ResinSheet } from '@/core/resin';
+import { describeLiquid } from '@/subjects/workshop/settings/shared';
+import { describeAlone, describeClarity, describeFamily, factsForm } from '@/subjects/resin/shelf/shared';
 import { ActionForm, Button, Choice, TextArea, TextField, Tick } from '@/ui';
 import { saveFacts } from '../../actions';
 

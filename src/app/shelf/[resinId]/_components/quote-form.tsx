@@ -1,8 +1,8 @@
 'use client';
 
 import { useState } from 'react';
-import { CONDITIONS, PROPERTY_IDS, type PropertyId, unitsFor } from '@/core/resins';
-import { describeCondition, describeProperty, quoteForm } from '@/subjects/resin/shared';
+import { CONDITIONS, PROPERTY_IDS, type PropertyId, unitsFor } from '@/core/resin';
+import { describeCondition, describeProperty, quoteForm } from '@/subjects/resin/shelf/shared';
 import { ActionForm, Button, Choice, PlainField, TextField } from '@/ui';
 import { saveQuote } from '../../actions';
 

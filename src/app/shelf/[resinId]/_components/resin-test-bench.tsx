@@ -1,7 +1,7 @@
 'use client';
 
-import { RESIN_TEST_KINDS } from '@/core/resins';
-import { describeResinTestKind, RESIN_TEST_FORMS } from '@/subjects/resin/shared';
+import { RESIN_TEST_KINDS } from '@/core/resin';
+import { describeResinTestKind, RESIN_TEST_FORMS } from '@/subjects/resin/shelf/shared';
 import { ActionForm, Button, Tabs, TextField } from '@/ui';
 import { saveResinTest } from '../../actions';
 import { ResinTestFields } from './resin-test-fields';

@@ -1,8 +1,8 @@
 'use client';
 
 import { useState } from 'react';
-import { BATHS, BENDS, type BendTest, type ResinTestKind, SAG_STRAIN } from '@/core/resins';
-import { describeBend, RESIN_TEST_COLUMNS } from '@/subjects/resin/shared';
+import { BATHS, BENDS, type BendTest, type ResinTestKind, SAG_STRAIN } from '@/core/resin';
+import { describeBend, RESIN_TEST_COLUMNS } from '@/subjects/resin/shelf/shared';
 import { Button, Caution, Choice, Link, TextField, Tick } from '@/ui';
 import { bendOnSimulated } from '../../actions';
 import { ResinTestRows } from './resin-test-rows';

@@ -1,15 +1,15 @@
 'use client';
 
 import { v4 as newKey } from 'uuid';
-import { workOutResinTest } from '@/core/resins';
-import type { ShelvedResinTest } from '@/subjects/resin';
+import { workOutResinTest } from '@/core/resin';
+import type { ShelvedResinTest } from '@/subjects/resin/shelf';
 import {
   describeBendNote,
   describeResinTestIssue,
   describeResinTestKind,
   describeResinTestResult,
   creepAgainForm,
-} from '@/subjects/resin/shared';
+} from '@/subjects/resin/shelf/shared';
 import { ActionForm, Button, TextField } from '@/ui';
 import { removeResinTest, saveCreepAgain } from '../../actions';
 

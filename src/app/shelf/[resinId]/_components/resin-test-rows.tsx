@@ -1,4 +1,4 @@
-import { RESIN_TEST_ROWS, type ResinTestColumn } from '@/subjects/resin/shared';
+import { RESIN_TEST_ROWS, type ResinTestColumn } from '@/subjects/resin/shelf/shared';
 import { CellField } from '@/ui';
 
 interface ResinTestRowsProps {

@@ -6,8 +6,13 @@ import {
   type PropertyId,
   type Quote,
   type ResinSheet,
-} from '@/core/resins';
-import { describeCondition, describeProperty, describeQuote, describeSource } from '@/subjects/resin/shared';
+} from '@/core/resin';
+import {
+  describeCondition,
+  describeProperty,
+  describeQuote,
+  describeSource,
+} from '@/subjects/resin/shelf/shared';
 import { RemoveQuote } from './remove-quote';
 
 const GROUPS: Readonly<Record<PropertyFacts['group'], string>> = {

@@ -10,7 +10,7 @@ import {
   type ChartOptions,
 } from 'chart.js';
 import { Line } from 'react-chartjs-2';
-import { blendCurve, modulusBounds, type BlendPart } from '@/core/resins';
+import { blendCurve, modulusBounds, type BlendPart } from '@/core/resin';
 import { titledAxis, useInk, QUIET_CHART } from '@/ui';
 
 ChartJs.register(Filler, LinearScale, LogarithmicScale, LineElement, PointElement);

@@ -1,10 +1,15 @@
 'use client';
 
-import { describeLiquid } from '@/subjects/house/shared';
+import { describeLiquid } from '@/subjects/workshop/settings/shared';
 import { useMemo, useState } from 'react';
-import { valueIn } from '@/core/metrology';
-import { batchOf, type BlendPart, blendSheet, findBlendIssue, type ResinFile } from '@/core/resins';
-import { describeBlendIssue, describeProperty, describeQuote, blendForm } from '@/subjects/resin/shared';
+import { valueIn } from '@/core/measure';
+import { batchOf, type BlendPart, blendSheet, findBlendIssue, type ResinFile } from '@/core/resin';
+import {
+  describeBlendIssue,
+  describeProperty,
+  describeQuote,
+  blendForm,
+} from '@/subjects/resin/shelf/shared';
 import { ActionForm, Button, Caution, Choice, PlainField, Problem, TextField } from '@/ui';
 import { keepBlend } from '../../actions';
 import { BlendChart } from './blend-chart';

@@ -1,11 +1,18 @@
 import { after } from 'next/server';
-import { bringPart, turnPart, type Turn } from '@/subjects/check';
-import { describeTurn, describeTurnIssue, turnInput } from '@/subjects/check/shared';
-import { bench } from '@/subjects/house';
-import { buildJobFile, isJob, type JobView, PART_FORMATS, type PartFormat, viewJob } from '@/subjects/job';
-import { describeReopened } from '@/subjects/job/shared';
-import { keepMesh } from '@/subjects/records';
-import { describeKeepIssue } from '@/subjects/records/shared';
+import { bringPart, turnPart, type Turn } from '@/subjects/part';
+import { describeTurn, describeTurnIssue, turnInput } from '@/subjects/part/shared';
+import { bench } from '@/subjects/workshop/settings';
+import {
+  buildJobFile,
+  isJob,
+  type JobView,
+  PART_FORMATS,
+  type PartFormat,
+  viewJob,
+} from '@/subjects/job/jobs';
+import { describeReopened } from '@/subjects/job/jobs/shared';
+import { keepMesh } from '@/subjects/workshop/records';
+import { describeKeepIssue } from '@/subjects/workshop/records/shared';
 import { answering, bodyOf, download, idIn, refusal } from '../../../answers';
 
 type Params = { params: Promise<{ jobId: string }> };

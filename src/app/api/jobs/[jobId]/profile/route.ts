@@ -1,6 +1,6 @@
-import { profileToDxf, profileToSvg } from '@/core/solids';
-import { bench } from '@/subjects/house';
-import { outlineOfJob, viewJob } from '@/subjects/job';
+import { profileToDxf, profileToSvg } from '@/core/fit/solids';
+import { bench } from '@/subjects/workshop/settings';
+import { outlineOfJob, viewJob } from '@/subjects/job/jobs';
 import { answering, download, idIn, refusal } from '../../../answers';
 
 /** The outline at drawn sizes: `?as=dxf` or `svg`, `&drawn=next` or the newest attempt's. */

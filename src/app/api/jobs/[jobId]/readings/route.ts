@@ -1,8 +1,8 @@
 import { after } from 'next/server';
-import { bench } from '@/subjects/house';
-import { isJob } from '@/subjects/job';
-import { exportReadings, importReadingsSteps } from '@/subjects/measure';
-import { describeImportIssue } from '@/subjects/measure/shared';
+import { bench } from '@/subjects/workshop/settings';
+import { isJob } from '@/subjects/job/jobs';
+import { exportReadings, importReadingsSteps } from '@/subjects/measure/readings';
+import { describeImportIssue } from '@/subjects/measure/readings/shared';
 import { answering, download, idIn, refusal, takeText } from '../../../answers';
 import { answerInTurns } from '../../../in-turns';
 

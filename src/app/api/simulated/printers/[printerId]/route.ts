@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { idFrom } from '@/app/_components/read-params';
-import { bench } from '@/subjects/house';
+import { bench } from '@/subjects/workshop/settings';
 import { askSimulated, PRINTER_WORDS, tellSimulated } from '@/subjects/simulated';
 import { answering, readJson, refusal } from '../../../answers';
 

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { bench } from '@/subjects/house';
+import { bench } from '@/subjects/workshop/settings';
 import { askStation, openStation, STATIONS } from '@/subjects/simulated';
 import { answering, readJson, refusal } from '../../../answers';
 

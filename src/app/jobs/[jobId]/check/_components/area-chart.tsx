@@ -10,7 +10,7 @@ import {
 } from 'chart.js';
 import { useMemo } from 'react';
 import { Line } from 'react-chartjs-2';
-import type { LayerReading } from '@/core/layers';
+import type { LayerReading } from '@/core/part/layers';
 import { titledAxis, useInk, QUIET_CHART } from '@/ui';
 
 ChartJs.register(Filler, LinearScale, LineElement, PointElement);

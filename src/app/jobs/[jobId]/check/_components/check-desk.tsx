@@ -2,8 +2,8 @@
 
 import { useState } from 'react';
 import { PartDrop } from '@/app/_components/part-drop';
-import { describePrintSetup } from '@/subjects/check/shared';
-import type { JobPart } from '@/subjects/job';
+import { describePrintSetup } from '@/subjects/part/shared';
+import type { JobPart } from '@/subjects/job/jobs';
 import { Button, Link, Note, PartFacts, PartStage, Problem, Tabs } from '@/ui';
 import type { CheckAsk } from '@/workers';
 import { FeaturePicker } from './feature-picker';

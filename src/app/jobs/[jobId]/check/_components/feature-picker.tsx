@@ -1,11 +1,11 @@
 'use client';
 
 import { useEffect, useState } from 'react';
-import { formatMm } from '@/subjects/language/shared';
+import { formatMm } from '@/subjects/kit/shared';
 import { ActionForm, Button, TextField } from '@/ui';
 import type { CheckWorker, ListedFeature } from '@/workers';
 import { takeFeature } from '../actions';
-import { foundFeatureForm } from '@/subjects/check/shared';
+import { foundFeatureForm } from '@/subjects/part/shared';
 
 interface FeaturePickerProps {
   readonly jobId: number;

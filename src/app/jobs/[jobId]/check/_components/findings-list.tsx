@@ -1,13 +1,13 @@
 'use client';
 
-import type { Clock, Finding } from '@/core/findings';
+import type { Clock, Finding } from '@/core/part/findings';
 import {
   CHANCE_WORDS,
   describeFinding,
   describeWhere,
   RISK_WORDS,
   findingForm,
-} from '@/subjects/check/shared';
+} from '@/subjects/part/shared';
 import { ActionForm, Button, Caution, TextField } from '@/ui';
 import type { CheckFound } from '@/workers';
 import { judge } from '../actions';

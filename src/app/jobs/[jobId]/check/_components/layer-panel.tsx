@@ -8,9 +8,9 @@ import {
   layerOfPrinted,
   liftLayers,
   momentOf,
-} from '@/core/findings';
-import { peaksOf } from '@/core/layers';
-import { formatMm } from '@/subjects/language/shared';
+} from '@/core/part/findings';
+import { peaksOf } from '@/core/part/layers';
+import { formatMm } from '@/subjects/kit/shared';
 import { Button } from '@/ui';
 import type { CheckFound } from '@/workers';
 import { AreaChart } from './area-chart';

@@ -1,6 +1,6 @@
-import type { CheckLimits, Limit } from '@/core/findings';
-import { SOURCE_WORDS, STATION_WORDS } from '@/subjects/check/shared';
-import { formatMm } from '@/subjects/language/shared';
+import type { CheckLimits, Limit } from '@/core/part/findings';
+import { SOURCE_WORDS, STATION_WORDS } from '@/subjects/part/shared';
+import { formatMm } from '@/subjects/kit/shared';
 
 /** What the part is held against, and where each number comes from. */
 export function LimitsTable({ limits }: { limits: CheckLimits }) {

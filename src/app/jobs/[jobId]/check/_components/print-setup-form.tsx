@@ -1,10 +1,10 @@
 'use client';
 
 import { useState } from 'react';
-import type { PrintSetup } from '@/core/findings';
+import type { PrintSetup } from '@/core/part/findings';
 import { ActionForm, Button, TextField } from '@/ui';
 import { savePrintSetup } from '../actions';
-import { printSetupForm } from '@/subjects/check/shared';
+import { printSetupForm } from '@/subjects/part/shared';
 
 const STANCES = [
   { value: 'plate', label: 'Flat on the plate', says: 'its lowest face sticks to the plate' },

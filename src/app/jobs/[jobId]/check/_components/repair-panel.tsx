@@ -2,8 +2,8 @@
 
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
-import type { MeshCheck } from '@/core/mesh';
-import { describeMeshFaults } from '@/subjects/records/shared';
+import type { MeshCheck } from '@/core/part/mesh';
+import { describeMeshFaults } from '@/subjects/workshop/records/shared';
 import { Button, Note, Problem } from '@/ui';
 import type { CheckWorker, RepairedPart } from '@/workers';
 import { sendPart } from './send-part';

@@ -1,11 +1,11 @@
 'use client';
 
 import { useState } from 'react';
-import { leastScale, liftOf, type ScaleWorth, STUDIED_SCALES, weighScale } from '@/core/findings';
-import type { LayerReading } from '@/core/layers';
-import type { MeshCheck } from '@/core/mesh';
-import { describeFits } from '@/subjects/check/shared';
-import { formatMm } from '@/subjects/language/shared';
+import { leastScale, liftOf, type ScaleWorth, STUDIED_SCALES, weighScale } from '@/core/part/findings';
+import type { LayerReading } from '@/core/part/layers';
+import type { MeshCheck } from '@/core/part/mesh';
+import { describeFits } from '@/subjects/part/shared';
+import { formatMm } from '@/subjects/kit/shared';
 import type { CheckAsk } from '@/workers';
 
 const percent = (scale: number) => `${Math.round(100 * scale)} %`;

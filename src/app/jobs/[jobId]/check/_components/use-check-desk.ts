@@ -1,7 +1,7 @@
 import { useEffect, useMemo, useState } from 'react';
-import { type Clock, liftOf } from '@/core/findings';
-import { middleOfLayer } from '@/core/layers';
-import type { JobPart } from '@/subjects/job';
+import { type Clock, liftOf } from '@/core/part/findings';
+import { middleOfLayer } from '@/core/part/layers';
+import type { JobPart } from '@/subjects/job/jobs';
 import type { CheckAsk } from '@/workers';
 import { keepFindings } from '../actions';
 import { useCheck } from './use-check';

@@ -1,9 +1,9 @@
 'use client';
 
 import { useCallback, useEffect, useState } from 'react';
-import { countLayers, MOST_LAYERS } from '@/core/layers';
-import type { JobPart } from '@/subjects/job';
-import { describeMeshIssue } from '@/subjects/records/shared';
+import { countLayers, MOST_LAYERS } from '@/core/part/layers';
+import type { JobPart } from '@/subjects/job/jobs';
+import { describeMeshIssue } from '@/subjects/workshop/records/shared';
 import { type CheckAsk, type CheckFound, CheckWorker, Stopped, type OpenedPart } from '@/workers';
 
 /** How far the reading of a part has come. */

@@ -1,7 +1,7 @@
 'use client';
 
 import { useEffect, useState } from 'react';
-import type { LayerReading } from '@/core/layers';
+import type { LayerReading } from '@/core/part/layers';
 import type { CheckWorker } from '@/workers';
 
 /** The contours of one layer, from the worker; those of the layer before until they have come. */

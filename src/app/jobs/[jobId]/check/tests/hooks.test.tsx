@@ -1,7 +1,7 @@
 /** @jest-environment jsdom */
 import { beforeEach, describe, expect, jest, test } from '@jest/globals';
 import { act, renderHook, waitFor } from '@testing-library/react';
-import type { JobPart } from '@/subjects/job';
+import type { JobPart } from '@/subjects/job/jobs';
 import type { CheckAsk } from '@/workers';
 
 class Stopped extends Error {}

@@ -1,6 +1,6 @@
-import type { CorrectionMethodWorth } from '@/core/light';
-import type { CorrectionMethodsView } from '@/subjects/correct';
-import { formatChance, listFew } from '@/subjects/language/shared';
+import type { CorrectionMethodWorth } from '@/core/exposure';
+import type { CorrectionMethodsView } from '@/subjects/job/correct';
+import { formatChance, listFew } from '@/subjects/kit/shared';
 import { ExposureChangeLine } from './exposure-change-line';
 
 interface CorrectionMethodsProps {

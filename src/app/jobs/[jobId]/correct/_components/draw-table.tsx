@@ -1,8 +1,8 @@
 'use client';
 
-import type { DrawnFit, SnapChoices } from '@/core/fits';
-import { describeFitWord, formatChance, formatMm } from '@/subjects/language/shared';
-import type { WordBounds } from '@/subjects/measure';
+import type { DrawnFit, SnapChoices } from '@/core/fit/mating';
+import { describeFitWord, formatChance, formatMm } from '@/subjects/kit/shared';
+import type { WordBounds } from '@/subjects/measure/readings';
 import { CopyButton, RuleStrip, useShortcuts } from '@/ui';
 
 export interface DrawRow {

@@ -2,13 +2,13 @@
 
 import { Download } from 'lucide-react';
 import { useState } from 'react';
-import type { AnchoredFeature, PartCorrection } from '@/core/mesh';
-import { formatChance, formatMm, formatSigned, type FormAnswer } from '@/subjects/language/shared';
-import { describeMeasureIssue, describeMeshIssue } from '@/subjects/records/shared';
+import type { AnchoredFeature, PartCorrection } from '@/core/part/mesh';
+import { formatChance, formatMm, formatSigned, type FormAnswer } from '@/subjects/kit/shared';
+import { describeMeasureIssue, describeMeshIssue } from '@/subjects/workshop/records/shared';
 import { ActionForm, Button, PlainChoice, Problem, TextField } from '@/ui';
 import { type CorrectedPart, MeshWorker, type ResinTestLine, Stopped } from '@/workers';
 import { expectOfFile, printCorrected } from '../actions';
-import { attemptForm } from '@/subjects/correct/shared';
+import { attemptForm } from '@/subjects/job/correct/shared';
 
 interface MeshCorrectionMethodProps {
   readonly jobId: number;

@@ -1,11 +1,11 @@
 'use client';
 
 import { Download } from 'lucide-react';
-import { formatChance } from '@/subjects/language/shared';
-import type { BlockGain } from '@/subjects/gauge';
+import { formatChance } from '@/subjects/kit/shared';
+import type { BlockGain } from '@/subjects/fit/gauges';
 import { ActionForm, Button, buttonLook, Link, TextField } from '@/ui';
 import { drawNext } from '../actions';
-import { attemptForm } from '@/subjects/correct/shared';
+import { attemptForm } from '@/subjects/job/correct/shared';
 
 interface StartAttemptProps {
   readonly jobId: number;

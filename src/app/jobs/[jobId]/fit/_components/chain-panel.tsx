@@ -2,9 +2,9 @@
 
 import { useState } from 'react';
 import { v4 as uuid } from 'uuid';
-import { valueIn } from '@/core/metrology';
-import type { ChainView, LinkInput } from '@/subjects/fit';
-import { formatChance, formatMm } from '@/subjects/language/shared';
+import { valueIn } from '@/core/measure';
+import type { ChainView, LinkInput } from '@/subjects/fit/mating';
+import { formatChance, formatMm } from '@/subjects/kit/shared';
 import { Button, PlainChoice, PlainField, Problem } from '@/ui';
 import { askChain } from '../actions';
 

@@ -1,4 +1,4 @@
-import { formatChance } from '@/subjects/language/shared';
+import { formatChance } from '@/subjects/kit/shared';
 
 interface ChanceBarProps {
   readonly tight: number;

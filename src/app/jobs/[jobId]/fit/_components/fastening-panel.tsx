@@ -1,10 +1,14 @@
 'use client';
 
 import { useEffect, useMemo, useState } from 'react';
-import { adviseFastening, type DrawnFit, type FasteningSize, NUTS } from '@/core/fits';
-import type { FeatureKind } from '@/core/metrology';
-import { describeFastening, describeFasteningReason, describeFasteningSize } from '@/subjects/fit/shared';
-import { formatMm } from '@/subjects/language/shared';
+import { adviseFastening, type DrawnFit, type FasteningSize, NUTS } from '@/core/fit/mating';
+import type { FeatureKind } from '@/core/measure';
+import {
+  describeFastening,
+  describeFasteningReason,
+  describeFasteningSize,
+} from '@/subjects/fit/mating/shared';
+import { formatMm } from '@/subjects/kit/shared';
 import { Caution, PlainChoice, PlainField, useNumbers } from '@/ui';
 import { askDrawn } from '../actions';
 import type { DeskResin } from './fit-types';

@@ -1,7 +1,7 @@
 'use client';
 
 import { useState } from 'react';
-import { type DrawnFit, MATERIAL_FACTS } from '@/core/fits';
+import { type DrawnFit, MATERIAL_FACTS } from '@/core/fit/mating';
 import {
   describeMaterial,
   describeRuin,
@@ -9,7 +9,7 @@ import {
   formatChance,
   formatMm,
   formatSigned,
-} from '@/subjects/language/shared';
+} from '@/subjects/kit/shared';
 import { Button, Caution, Note, RuleStrip } from '@/ui';
 import { ChanceBar } from './chance-bar';
 import type { FitRow } from './fit-types';

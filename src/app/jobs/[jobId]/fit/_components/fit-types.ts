@@ -1,6 +1,6 @@
-import type { Material } from '@/core/fits';
-import type { Sense } from '@/core/metrology';
-import type { FitView, ResinStrength } from '@/subjects/fit';
+import type { Material } from '@/core/fit/mating';
+import type { Sense } from '@/core/measure';
+import type { FitView, ResinStrength } from '@/subjects/fit/mating';
 
 /** An interface as displayed: its feature with the result of its fit. */
 export type FitRow = FitView['feature'] &

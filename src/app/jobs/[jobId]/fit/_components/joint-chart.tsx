@@ -12,8 +12,8 @@ import {
 } from 'chart.js';
 import { useState } from 'react';
 import { Line } from 'react-chartjs-2';
-import type { JointView } from '@/subjects/fit';
-import { formatChance, formatMm } from '@/subjects/language/shared';
+import type { JointView } from '@/subjects/fit/mating';
+import { formatChance, formatMm } from '@/subjects/kit/shared';
 import { titledAxis, useInk } from '@/ui';
 
 ChartJs.register(LinearScale, LineElement, PointElement, Tooltip, Legend, Filler);

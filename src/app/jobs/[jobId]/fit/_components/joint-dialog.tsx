@@ -1,13 +1,13 @@
 'use client';
 
 import { useState } from 'react';
-import { JOINT_KINDS, type JointKind } from '@/core/fits';
-import type { Joint } from '@/subjects/fit';
-import { describeJoint, describeJointParts } from '@/subjects/gauge/shared';
+import { JOINT_KINDS, type JointKind } from '@/core/fit/mating';
+import type { Joint } from '@/subjects/fit/mating';
+import { describeJoint, describeJointParts } from '@/subjects/fit/gauges/shared';
 import { ActionForm, Button, Choice, Dialog, TextField } from '@/ui';
 import { keepJoint } from '../actions';
-import { jointForm } from '@/subjects/fit/shared';
-import { type FormAnswer } from '@/subjects/language/shared';
+import { jointForm } from '@/subjects/fit/mating/shared';
+import { type FormAnswer } from '@/subjects/kit/shared';
 
 /** Name of a new joint until the user types one. */
 const NEW_NAMES: Readonly<Record<JointKind, string>> = {

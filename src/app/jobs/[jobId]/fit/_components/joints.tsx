@@ -3,10 +3,10 @@
 import { Plus } from 'lucide-react';
 import { type ReactNode, useState } from 'react';
 import { v4 as newKey } from 'uuid';
-import { WANTED_FREE } from '@/core/fits';
-import type { JointView, GapTestSource } from '@/subjects/fit';
-import { describeJoint } from '@/subjects/gauge/shared';
-import { formatChance, formatMm, formatSigned } from '@/subjects/language/shared';
+import { WANTED_FREE } from '@/core/fit/mating';
+import type { JointView, GapTestSource } from '@/subjects/fit/mating';
+import { describeJoint } from '@/subjects/fit/gauges/shared';
+import { formatChance, formatMm, formatSigned } from '@/subjects/kit/shared';
 import { Button, buttonLook, Caution, Link } from '@/ui';
 import { dropJoint } from '../actions';
 import { JointChart } from './joint-chart';

@@ -8,9 +8,9 @@ import {
   type Material,
   MATERIAL_FACTS,
   MATERIALS,
-} from '@/core/fits';
-import { describePress } from '@/subjects/fit/shared';
-import { describeMaterial, formatMm } from '@/subjects/language/shared';
+} from '@/core/fit/mating';
+import { describePress } from '@/subjects/fit/mating/shared';
+import { describeMaterial, formatMm } from '@/subjects/kit/shared';
 import { Caution, PlainChoice, PlainField, Problem, useNumbers } from '@/ui';
 import type { DeskResin, PressStart } from './fit-types';
 import { NUMBERS_WANTED, AskOfResin, StrengthFields, strengthOf, UseBar } from './strength-fields';

@@ -2,13 +2,13 @@
 
 import { useState } from 'react';
 import { v4 as newKey } from 'uuid';
-import { BRITTLE_BELOW } from '@/core/fits';
-import type { StrainAsked } from '@/subjects/choice';
-import type { StrengthValue } from '@/subjects/fit';
+import { BRITTLE_BELOW } from '@/core/fit/mating';
+import type { StrainAsked } from '@/subjects/resin/choice';
+import type { StrengthValue } from '@/subjects/fit/mating';
 import { ActionForm, Button, TextField } from '@/ui';
 import { askOfResin, saveStrength } from '../actions';
 import type { DeskResin } from './fit-types';
-import { strengthForm } from '@/subjects/fit/shared';
+import { strengthForm } from '@/subjects/fit/mating/shared';
 
 /** Shown by a calculator while one of its fields is not a number. */
 export const NUMBERS_WANTED =

@@ -2,8 +2,8 @@
 
 import { useState } from 'react';
 import { v4 as newKey } from 'uuid';
-import { type Material, MATERIAL_FACTS, MATERIALS, RUINS, type Wish, WISHES } from '@/core/fits';
-import { MATE_ORIGINS } from '@/core/need';
+import { type Material, MATERIAL_FACTS, MATERIALS, RUINS, type Wish, WISHES } from '@/core/fit/mating';
+import { MATE_ORIGINS } from '@/core/job/need';
 import {
   describeMaterial,
   describeRuin,
@@ -12,12 +12,12 @@ import {
   formatChance,
   formatMm,
   formatSigned,
-} from '@/subjects/language/shared';
-import { describeOrigin } from '@/subjects/need/shared';
+} from '@/subjects/kit/shared';
+import { describeOrigin } from '@/subjects/job/need/shared';
 import { ActionForm, Button, Caution, Choice, Dialog, PlainChoice, TextField, Tick } from '@/ui';
 import { saveWish, takeWishOff } from '../actions';
 import type { FitRow } from './fit-types';
-import { listStandardMates, wishForm } from '@/subjects/fit/shared';
+import { listStandardMates, wishForm } from '@/subjects/fit/mating/shared';
 
 /** A size as somebody would type it. */
 function shown(mm: number | undefined): string {

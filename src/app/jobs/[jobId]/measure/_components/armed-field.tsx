@@ -1,7 +1,7 @@
 'use client';
 
 import type { ReactNode, Ref } from 'react';
-import type { Shape } from '@/core/metrology';
+import type { Shape } from '@/core/measure';
 import { Button } from '@/ui';
 import { READINGS_EACH } from './bench-types';
 

@@ -1,5 +1,5 @@
-import type { DecisionRule, PartState } from '@/core/metrology';
-import type { FeatureView } from '@/subjects/job';
+import type { DecisionRule, PartState } from '@/core/measure';
+import type { FeatureView } from '@/subjects/job/jobs';
 import type { KnownPiece } from './piece-dialog';
 
 /** What the measuring bench is given by its page. */

@@ -1,8 +1,8 @@
 'use client';
 
-import type { Doubt } from '@/core/metrology';
-import { describeDoubt, formatMm } from '@/subjects/language/shared';
-import type { ReadingInput } from '@/subjects/measure/shared';
+import type { Doubt } from '@/core/measure';
+import { describeDoubt, formatMm } from '@/subjects/kit/shared';
+import type { ReadingInput } from '@/subjects/measure/readings/shared';
 import { Button } from '@/ui';
 
 export interface AskedReading {

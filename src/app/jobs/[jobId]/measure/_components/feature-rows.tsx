@@ -1,7 +1,7 @@
 'use client';
 
 import { stripOf } from '@/app/_components/strip-of';
-import type { FeatureView } from '@/subjects/job';
+import type { FeatureView } from '@/subjects/job/jobs';
 import {
   describeKind,
   describeConverted,
@@ -10,8 +10,8 @@ import {
   describeVerdict,
   formatMm,
   formatSigned,
-} from '@/subjects/language/shared';
-import type { ReadingInput } from '@/subjects/measure/shared';
+} from '@/subjects/kit/shared';
+import type { ReadingInput } from '@/subjects/measure/readings/shared';
 import { RuleStrip, toneOf } from '@/ui';
 import { READINGS_EACH } from './bench-types';
 import { countedReadings } from './reading-order';

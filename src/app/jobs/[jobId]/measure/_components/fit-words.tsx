@@ -1,9 +1,9 @@
 'use client';
 
 import { useState } from 'react';
-import { parseLength } from '@/core/metrology';
+import { parseLength } from '@/core/measure';
 import { FIT_WORDS, type FitWord } from '@/core/signature';
-import { describeFitWord } from '@/subjects/language/shared';
+import { describeFitWord } from '@/subjects/kit/shared';
 import { useKeycaps, useShortcuts } from '@/ui';
 
 /** Five neighbouring keys, from tight to loose. */

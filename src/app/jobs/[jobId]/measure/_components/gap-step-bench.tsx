@@ -5,18 +5,18 @@ import { useState, useTransition } from 'react';
 import { v4 as uuid } from 'uuid';
 import { CutOffNote } from '@/app/_components/cut-off-note';
 import { useOutbox } from '@/app/_components/use-outbox';
-import { type GapDirection, type JointKind, GAP_STEP_OUTCOMES, type GapStepOutcome } from '@/core/fits';
-import { PART_STATES, type PartState } from '@/core/metrology';
-import type { Result } from '@/core/result';
-import type { GapTestView } from '@/subjects/gauge';
+import { type GapDirection, type JointKind, GAP_STEP_OUTCOMES, type GapStepOutcome } from '@/core/fit/mating';
+import { PART_STATES, type PartState } from '@/core/measure';
+import type { Result } from '@/core/kit';
+import type { GapTestView } from '@/subjects/fit/gauges';
 import {
   describeGapDirection,
   describeJoint,
   describeGapTestNote,
   describeGapStepOutcome,
   type GapStepInput,
-} from '@/subjects/gauge/shared';
-import { formatMm, GONE_WORDS } from '@/subjects/language/shared';
+} from '@/subjects/fit/gauges/shared';
+import { formatMm, GONE_WORDS } from '@/subjects/kit/shared';
 import { Button, Caution, PlainChoice, Problem, useShortcuts } from '@/ui';
 import { touchAll } from '../actions';
 import { GapTestChart } from './gap-test-chart';

@@ -5,13 +5,13 @@ import { useState } from 'react';
 import { v4 as uuid } from 'uuid';
 import { CutOffNote } from '@/app/_components/cut-off-note';
 import { useOutbox } from '@/app/_components/use-outbox';
-import { JOINT_OUTCOMES, type JointOutcome } from '@/core/fits';
-import { parseQuantity, PART_STATES, type PartState } from '@/core/metrology';
-import type { Result } from '@/core/result';
-import type { PrintedJoint } from '@/subjects/fit';
-import { describeJointFound, describeJointOutcome, type JointFoundInput } from '@/subjects/fit/shared';
-import { describeJoint } from '@/subjects/gauge/shared';
-import { describeQuantityIssue, formatChance, formatMm, GONE_WORDS } from '@/subjects/language/shared';
+import { JOINT_OUTCOMES, type JointOutcome } from '@/core/fit/mating';
+import { parseQuantity, PART_STATES, type PartState } from '@/core/measure';
+import type { Result } from '@/core/kit';
+import type { PrintedJoint } from '@/subjects/fit/mating';
+import { describeJointFound, describeJointOutcome, type JointFoundInput } from '@/subjects/fit/mating/shared';
+import { describeJoint } from '@/subjects/fit/gauges/shared';
+import { describeQuantityIssue, formatChance, formatMm, GONE_WORDS } from '@/subjects/kit/shared';
 import { buttonLook, Caution, Link, PlainChoice, PlainField, Problem, useShortcuts } from '@/ui';
 
 interface JointBenchProps {

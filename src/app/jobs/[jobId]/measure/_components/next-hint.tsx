@@ -1,7 +1,7 @@
 'use client';
 
-import { outcomeOf } from '@/core/metrology';
-import type { FeatureView } from '@/subjects/job';
+import { outcomeOf } from '@/core/measure';
+import type { FeatureView } from '@/subjects/job/jobs';
 import { Button, buttonLook, Link } from '@/ui';
 import { READINGS_EACH } from './bench-types';
 import { countedReadings } from './reading-order';

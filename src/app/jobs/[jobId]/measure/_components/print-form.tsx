@@ -1,7 +1,7 @@
 'use client';
 
 import { useState } from 'react';
-import { printForm } from '@/subjects/check/shared';
+import { printForm } from '@/subjects/part/shared';
 import { ActionForm, Button, Link, TextField } from '@/ui';
 import { makePrint } from '../actions';
 

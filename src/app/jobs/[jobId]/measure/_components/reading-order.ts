@@ -1,4 +1,4 @@
-import type { ReadingInput } from '@/subjects/measure/shared';
+import type { ReadingInput } from '@/subjects/measure/readings/shared';
 import { READINGS_EACH } from './bench-types';
 
 /** What the order of reading needs of a feature. */

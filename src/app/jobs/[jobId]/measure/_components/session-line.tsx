@@ -2,7 +2,7 @@
 
 import { Volume2, VolumeX } from 'lucide-react';
 import { useState } from 'react';
-import { formatMm, formatSigned } from '@/subjects/language/shared';
+import { formatMm, formatSigned } from '@/subjects/kit/shared';
 import { Button, Dialog } from '@/ui';
 import type { BenchProps } from './bench-types';
 import { CsvPanel } from './csv-panel';

@@ -2,11 +2,11 @@
 
 import { useState } from 'react';
 import { InstrumentForm } from '@/app/_components/instrument-form';
-import { PART_STATES } from '@/core/metrology';
-import { formatMm } from '@/subjects/language/shared';
+import { PART_STATES } from '@/core/measure';
+import { formatMm } from '@/subjects/kit/shared';
 import { ActionForm, Button, Caution, Choice, Link, TextField, Tick } from '@/ui';
 import { beginSession } from '../actions';
-import { sessionForm } from '@/subjects/caliper/shared';
+import { sessionForm } from '@/subjects/measure/calipers/shared';
 
 interface SessionPanelProps {
   readonly jobId: number;

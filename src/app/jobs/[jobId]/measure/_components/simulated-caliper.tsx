@@ -1,8 +1,8 @@
 'use client';
 
 import { useRef, useState } from 'react';
-import type { Result } from '@/core/result';
-import { formatMm } from '@/subjects/language/shared';
+import type { Result } from '@/core/kit';
+import { formatMm } from '@/subjects/kit/shared';
 import { describeSimulatedIssue, type SimulatedIssue } from '@/subjects/simulated/shared';
 import { useShortcuts } from '@/ui';
 

@@ -1,15 +1,10 @@
 import { useRouter } from 'next/navigation';
 import { type RefObject, useCallback, useMemo, useState } from 'react';
 import { v4 as uuid } from 'uuid';
-import { parseLength } from '@/core/metrology';
+import { parseLength } from '@/core/measure';
 import type { FitWord } from '@/core/signature';
-import {
-  describeFitWord,
-  describeLengthNote,
-  describeQuantityIssue,
-  formatMm,
-} from '@/subjects/language/shared';
-import { describeReadingIssue, type ReadingInput } from '@/subjects/measure/shared';
+import { describeFitWord, describeLengthNote, describeQuantityIssue, formatMm } from '@/subjects/kit/shared';
+import { describeReadingIssue, type ReadingInput } from '@/subjects/measure/readings/shared';
 import { takeBack } from '../actions';
 import type { BenchProps } from './bench-types';
 import type { AskedReading } from './doubt-panel';

@@ -1,6 +1,6 @@
 import { useOutbox } from '@/app/_components/use-outbox';
-import type { Result } from '@/core/result';
-import type { ReadingInput, ReadingIssue } from '@/subjects/measure/shared';
+import type { Result } from '@/core/kit';
+import type { ReadingInput, ReadingIssue } from '@/subjects/measure/readings/shared';
 
 /** What the bench answered to one reading. */
 export interface Answer {

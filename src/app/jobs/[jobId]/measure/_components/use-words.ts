@@ -1,8 +1,8 @@
 import { v4 as uuid } from 'uuid';
 import { useOutbox } from '@/app/_components/use-outbox';
-import type { Result } from '@/core/result';
+import type { Result } from '@/core/kit';
 import type { FitWord } from '@/core/signature';
-import type { ReadingIssue, TryInput } from '@/subjects/measure/shared';
+import type { ReadingIssue, TryInput } from '@/subjects/measure/readings/shared';
 
 /** A word is never in doubt. */
 type WordIssue = Exclude<ReadingIssue, { code: 'doubt' }>;

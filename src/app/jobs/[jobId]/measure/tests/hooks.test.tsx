@@ -1,7 +1,7 @@
 /** @jest-environment jsdom */
 import { beforeEach, describe, expect, jest, test } from '@jest/globals';
 import { act, renderHook, waitFor } from '@testing-library/react';
-import type { ReadingInput } from '@/subjects/measure/shared';
+import type { ReadingInput } from '@/subjects/measure/readings/shared';
 import { useDraft } from '../_components/use-draft';
 import { type Answer, useReadingQueue } from '../_components/use-reading-queue';
 import { useTick } from '../_components/use-tick';

@@ -1,5 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
-import type { ReadingInput } from '@/subjects/measure/shared';
+import type { ReadingInput } from '@/subjects/measure/readings/shared';
 import {
   countReadings,
   firstToRead,

@@ -1,7 +1,7 @@
 /** @jest-environment jsdom */
 import { beforeEach, expect, jest, test } from '@jest/globals';
 import { act, renderHook, waitFor } from '@testing-library/react';
-import type { ReadingInput } from '@/subjects/measure/shared';
+import type { ReadingInput } from '@/subjects/measure/readings/shared';
 import type { BenchProps } from '../_components/bench-types';
 import type { Answer } from '../_components/use-reading-queue';
 

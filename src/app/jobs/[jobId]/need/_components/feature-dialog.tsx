@@ -2,12 +2,12 @@
 
 import { useState } from 'react';
 import { v4 as newKey } from 'uuid';
-import { type Axis, type Base, type FeatureKind, sameKind, type Sense, type Shape } from '@/core/metrology';
+import { type Axis, type Base, type FeatureKind, sameKind, type Sense, type Shape } from '@/core/measure';
 import { ActionForm, Button, Choice, Dialog, TextField } from '@/ui';
 import { newFeature, putFeatureAway, saveFeature } from '../actions';
 import { KindDrawing } from './kind-drawing';
-import { featureForm } from '@/subjects/job/shared';
-import { type FormAnswer } from '@/subjects/language/shared';
+import { featureForm } from '@/subjects/job/jobs/shared';
+import { type FormAnswer } from '@/subjects/kit/shared';
 
 /** A stored feature with what stands around it. */
 export interface FeatureRow {

@@ -2,7 +2,7 @@
 
 import { Plus } from 'lucide-react';
 import { useEffect, useRef, useState } from 'react';
-import { describeKind, formatMm, formatSigned } from '@/subjects/language/shared';
+import { describeKind, formatMm, formatSigned } from '@/subjects/kit/shared';
 import { Button, chooseFeature, CopyButton, useChosenFeature, useShortcuts } from '@/ui';
 import { FeatureDialog, type FeatureRow } from './feature-dialog';
 

@@ -1,5 +1,5 @@
-import type { FeatureKind } from '@/core/metrology';
-import { describeKind } from '@/subjects/language/shared';
+import type { FeatureKind } from '@/core/measure';
+import { describeKind } from '@/subjects/kit/shared';
 
 const MATERIAL = 'fill-band stroke-ink';
 

@@ -1,6 +1,6 @@
-import type { Mate } from '@/subjects/fit';
-import { describeMaterial, formatMm } from '@/subjects/language/shared';
-import { describeOrigin } from '@/subjects/need/shared';
+import type { Mate } from '@/subjects/fit/mating';
+import { describeMaterial, formatMm } from '@/subjects/kit/shared';
+import { describeOrigin } from '@/subjects/job/need/shared';
 import { Caution } from '@/ui';
 
 /** What the part meets: how well each is known, and what breaking it would cost. */

@@ -1,10 +1,10 @@
 'use client';
 
 import { type ReactNode, useState } from 'react';
-import { type Side, SIDES } from '@/core/findings';
-import { DECISION_RULES, type PartState } from '@/core/metrology';
-import { ACCEPTANCE_TESTS, type Claim, CLAIMS } from '@/core/need';
-import { describeRule } from '@/subjects/language/shared';
+import { type Side, SIDES } from '@/core/part/findings';
+import { DECISION_RULES, type PartState } from '@/core/measure';
+import { ACCEPTANCE_TESTS, type Claim, CLAIMS } from '@/core/job/need';
+import { describeRule } from '@/subjects/kit/shared';
 import {
   claimFieldName,
   describeAcceptanceTest,
@@ -12,7 +12,7 @@ import {
   FIT_STATES,
   needForm,
   sideFieldName,
-} from '@/subjects/need/shared';
+} from '@/subjects/job/need/shared';
 import { ActionForm, Button, Caution, Choice, TextArea, TextField, Tick } from '@/ui';
 import { saveNeed } from '../actions';
 

@@ -3,8 +3,8 @@
 import { useMemo, useState } from 'react';
 import { v4 as newKey } from 'uuid';
 import { PartDrop } from '@/app/_components/part-drop';
-import type { Shape } from '@/core/metrology';
-import { formatMm } from '@/subjects/language/shared';
+import type { Shape } from '@/core/measure';
+import { formatMm } from '@/subjects/kit/shared';
 import { Button, chooseFeature, PartFrame, useChosenFeature } from '@/ui';
 import { placeOnPart } from '../actions';
 

@@ -2,8 +2,8 @@
 
 import { type ReactNode, useState, useSyncExternalStore } from 'react';
 import { loopPath, useSilhouettes } from '@/app/_components/use-silhouettes';
-import type { View } from '@/core/mesh';
-import { extentOfProfile, type Profile } from '@/core/solids';
+import type { View } from '@/core/part/mesh';
+import { extentOfProfile, type Profile } from '@/core/fit/solids';
 import { Button, Problem } from '@/ui';
 
 interface TrueSizeProps {

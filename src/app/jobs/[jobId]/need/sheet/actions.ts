@@ -4,13 +4,18 @@ import { answerForm } from '@/app/_actions/answer-form';
 import { changedJob } from '@/app/_actions/changed';
 import { areIds } from '@/app/_actions/from-page';
 import { tap } from '@/app/_actions/tap';
-import { ok } from '@/core/result';
-import { SHEET_KINDS } from '@/core/sheets';
-import { bench } from '@/subjects/house';
-import { describeReopened } from '@/subjects/job/shared';
-import { done, type FormAnswer, GONE_WORDS, refused } from '@/subjects/language/shared';
-import { chooseSheet, takeBackBody, takeOverSheet } from '@/subjects/sheet';
-import { describeTakeOverIssue, interfacesIn, sheetFormOf, sheetKindForm } from '@/subjects/sheet/shared';
+import { ok } from '@/core/kit';
+import { SHEET_KINDS } from '@/core/job/sheets';
+import { bench } from '@/subjects/workshop/settings';
+import { describeReopened } from '@/subjects/job/jobs/shared';
+import { done, type FormAnswer, GONE_WORDS, refused } from '@/subjects/kit/shared';
+import { chooseSheet, takeBackBody, takeOverSheet } from '@/subjects/job/sheets';
+import {
+  describeTakeOverIssue,
+  interfacesIn,
+  sheetFormOf,
+  sheetKindForm,
+} from '@/subjects/job/sheets/shared';
 
 export const takeBodyBack = tap('takeBodyBack', false, (jobId: number, readingId?: number): boolean => {
   if (!areIds(jobId, ...(readingId === undefined ? [] : [readingId]))) return false;

@@ -1,6 +1,6 @@
-import { describeAsked, describeHave, describeVerdictOfResin } from '@/subjects/choice/shared';
-import { formatProperty } from '@/subjects/resin/shared';
-import type { ResinReasons } from '@/subjects/choice';
+import { describeAsked, describeHave, describeVerdictOfResin } from '@/subjects/resin/choice/shared';
+import { formatProperty } from '@/subjects/resin/shelf/shared';
+import type { ResinReasons } from '@/subjects/resin/choice';
 import type { ResinRow } from './resin-row';
 
 /** What a cell begins with, so that colour says nothing alone. */

@@ -9,7 +9,7 @@ import {
   PointElement,
 } from 'chart.js';
 import { Bubble } from 'react-chartjs-2';
-import { describeVerdictOfResin } from '@/subjects/choice/shared';
+import { describeVerdictOfResin } from '@/subjects/resin/choice/shared';
 import { type Ink, useInk, QUIET_CHART } from '@/ui';
 import type { ResinRow } from './resin-row';
 

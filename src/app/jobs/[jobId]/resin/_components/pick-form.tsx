@@ -1,8 +1,8 @@
 'use client';
 
 import { useState } from 'react';
-import type { Ranked } from '@/core/resins';
-import { describeVerdictOfResin, pickForm } from '@/subjects/choice/shared';
+import type { Ranked } from '@/core/resin';
+import { describeVerdictOfResin, pickForm } from '@/subjects/resin/choice/shared';
 import { ActionForm, Button, Choice, Link, Note, TextField } from '@/ui';
 import { pickResin } from '../actions';
 

@@ -2,17 +2,17 @@
 
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { useRef, useState } from 'react';
-import { type Check, CRITERIA } from '@/core/resins';
+import { type Check, CRITERIA } from '@/core/resin';
 import {
   describeCheck,
   describeCriterion,
   describeVerdictOfResin,
   describeChange,
-} from '@/subjects/choice/shared';
-import { describeFamily } from '@/subjects/resin/shared';
+} from '@/subjects/resin/choice/shared';
+import { describeFamily } from '@/subjects/resin/shelf/shared';
 import { Link } from '@/ui';
 import { Compare } from './compare';
-import type { ResinReasons } from '@/subjects/choice';
+import type { ResinReasons } from '@/subjects/resin/choice';
 import type { ResinRow } from './resin-row';
 import { useReasons } from './use-reasons';
 

@@ -2,12 +2,12 @@
 
 import { useState } from 'react';
 import { LiquidTicks } from '@/app/_components/liquid-ticks';
-import { ASSUMED_STRESS_MPA, CRITERIA, IMPACTS, type Requirement } from '@/core/resins';
-import { describeImpact } from '@/subjects/resin/shared';
+import { ASSUMED_STRESS_MPA, CRITERIA, IMPACTS, type Requirement } from '@/core/resin';
+import { describeImpact } from '@/subjects/resin/shelf/shared';
 import { ActionForm, Button, Caution, Choice, TextField, Tick } from '@/ui';
 import { keepRequirement } from '../actions';
 import { SectionHelper } from './section-helper';
-import { requirementForm } from '@/subjects/choice/shared';
+import { requirementForm } from '@/subjects/resin/choice/shared';
 
 interface RequirementFieldsProps {
   readonly jobId: number;

@@ -1,5 +1,5 @@
-import type { Family, Ranked } from '@/core/resins';
-import type { ResinReasons } from '@/subjects/choice';
+import type { Family, Ranked } from '@/core/resin';
+import type { ResinReasons } from '@/subjects/resin/choice';
 
 /** A resin held against a job, as the page shows it. */
 export interface ResinRow {

@@ -1,8 +1,8 @@
 'use client';
 
 import { useState } from 'react';
-import { type Bend, BENDS, needOfSection, type SectionNeed } from '@/core/resins';
-import { describeBend } from '@/subjects/resin/shared';
+import { type Bend, BENDS, needOfSection, type SectionNeed } from '@/core/resin';
+import { describeBend } from '@/subjects/resin/shelf/shared';
 import { Button, PlainChoice, PlainField, useNumbers } from '@/ui';
 
 const FIELDS = [

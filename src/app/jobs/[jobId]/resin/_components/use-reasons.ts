@@ -1,6 +1,6 @@
 import { useCallback, useState } from 'react';
 import { explainResin } from '../actions';
-import type { ResinReasons } from '@/subjects/choice';
+import type { ResinReasons } from '@/subjects/resin/choice';
 import type { ResinRow } from './resin-row';
 
 interface Reasons {

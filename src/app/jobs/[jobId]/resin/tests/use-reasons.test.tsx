@@ -1,7 +1,7 @@
 /** @jest-environment jsdom */
 import { beforeEach, expect, jest, test } from '@jest/globals';
 import { act, renderHook } from '@testing-library/react';
-import type { ResinReasons } from '@/subjects/choice';
+import type { ResinReasons } from '@/subjects/resin/choice';
 import type { ResinRow } from '../_components/resin-row';
 
 const explainResin = jest.fn<(jobId: number, resinId: number) => Promise<ResinReasons | undefined>>();

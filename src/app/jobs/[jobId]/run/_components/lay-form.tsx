@@ -1,8 +1,8 @@
 'use client';
 
 import { lay } from '@/app/runs/actions';
-import type { CopiesAdvice } from '@/subjects/plate';
-import { layForm } from '@/subjects/plate/shared';
+import type { CopiesAdvice } from '@/subjects/print/plate';
+import { layForm } from '@/subjects/print/plate/shared';
 import { ActionForm, Button, Choice, TextField } from '@/ui';
 
 /** A wall that stands by itself in most resins. */

@@ -2,7 +2,7 @@
 
 import { Chart as ChartJs, type ChartOptions, LinearScale, PointElement } from 'chart.js';
 import { Scatter } from 'react-chartjs-2';
-import type { Way } from '@/core/run';
+import type { Way } from '@/core/print';
 import { QUIET_CHART, titledAxis, useInk } from '@/ui';
 
 ChartJs.register(LinearScale, PointElement);

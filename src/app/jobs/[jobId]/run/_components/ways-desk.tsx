@@ -1,12 +1,12 @@
 'use client';
 
 import { useMemo, useRef, useState } from 'react';
-import type { OrientationWorth } from '@/core/findings';
-import type { HollowWorth } from '@/core/layers';
-import { cheaperFrom, compareWays, type Way, type WayOrientation } from '@/core/run';
-import { describeOrientation } from '@/subjects/check/shared';
-import { describeMeshIssue } from '@/subjects/records/shared';
-import type { WaysView } from '@/subjects/plate';
+import type { OrientationWorth } from '@/core/part/findings';
+import type { HollowWorth } from '@/core/part/layers';
+import { cheaperFrom, compareWays, type Way, type WayOrientation } from '@/core/print';
+import { describeOrientation } from '@/subjects/part/shared';
+import { describeMeshIssue } from '@/subjects/workshop/records/shared';
+import type { WaysView } from '@/subjects/print/plate';
 import { Button, PlainField, Problem, useNumbers } from '@/ui';
 import { type CheckAsk, CheckWorker, Stopped } from '@/workers';
 import { WaysChart } from './ways-chart';

@@ -1,7 +1,7 @@
 'use client';
 
 import { useState } from 'react';
-import type { Way } from '@/core/run';
+import type { Way } from '@/core/print';
 import { Button } from '@/ui';
 
 const COUNT_WORDS = {

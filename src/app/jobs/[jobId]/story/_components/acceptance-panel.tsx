@@ -1,7 +1,7 @@
 'use client';
 
-import { type Answer, ANSWERS } from '@/core/need';
-import { describeAnswer, answerForm } from '@/subjects/need/shared';
+import { type Answer, ANSWERS } from '@/core/job/need';
+import { describeAnswer, answerForm } from '@/subjects/job/need/shared';
 import { ActionForm, Button, Choice, TextField } from '@/ui';
 import { answerTest } from '../actions';
 

@@ -1,6 +1,6 @@
 import { FootLine } from '@/app/_components/foot-line';
-import { formatMm } from '@/subjects/language/shared';
-import type { BottomView } from '@/subjects/light';
+import { formatMm } from '@/subjects/kit/shared';
+import type { BottomView } from '@/subjects/exposure';
 import { Link } from '@/ui';
 
 interface BottomSectionProps {

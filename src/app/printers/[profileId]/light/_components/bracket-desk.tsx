@@ -1,8 +1,8 @@
 'use client';
 
 import { useTap } from '@/app/_components/use-tap';
-import { gaugeForm } from '@/subjects/light/shared';
-import type { GaugeView } from '@/subjects/light';
+import { gaugeForm } from '@/subjects/exposure/shared';
+import type { GaugeView } from '@/subjects/exposure';
 import { ActionForm, Button, Choice, Problem, TextField } from '@/ui';
 import { dropGauge, printGauges, saveGauge } from '../actions';
 

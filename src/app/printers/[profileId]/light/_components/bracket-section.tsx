@@ -1,6 +1,6 @@
-import { bench } from '@/subjects/house';
-import { type LightView, viewBracket } from '@/subjects/light';
-import { describeBracketIssue } from '@/subjects/light/shared';
+import { bench } from '@/subjects/workshop/settings';
+import { type LightView, viewBracket } from '@/subjects/exposure';
+import { describeBracketIssue } from '@/subjects/exposure/shared';
 import { Problem } from '@/ui';
 import { BracketDesk } from './bracket-desk';
 

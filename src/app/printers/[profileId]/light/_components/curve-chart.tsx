@@ -1,7 +1,7 @@
 'use client';
 
 import { Scatter } from 'react-chartjs-2';
-import { depthAt, type WorkingCurve } from '@/core/light';
+import { depthAt, type WorkingCurve } from '@/core/exposure';
 import { useInk } from '@/ui';
 import { curveWithBand, exposureOptions } from './exposure-plot';
 

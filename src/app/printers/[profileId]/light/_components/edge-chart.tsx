@@ -1,7 +1,7 @@
 'use client';
 
 import { Scatter } from 'react-chartjs-2';
-import type { ExposureChangeView } from '@/subjects/light';
+import type { ExposureChangeView } from '@/subjects/exposure';
 import { useInk } from '@/ui';
 import { curveWithBand, exposureOptions, PLAIN_LINE } from './exposure-plot';
 

@@ -1,5 +1,5 @@
-import { formatSigned, listAnd, listFew } from '@/subjects/language/shared';
-import type { ExposureChangeView } from '@/subjects/light';
+import { formatSigned, listAnd, listFew } from '@/subjects/kit/shared';
+import type { ExposureChangeView } from '@/subjects/exposure';
 import { Link } from '@/ui';
 import { EdgeChart } from './edge-chart';
 import { WallPanel } from './wall-panel';

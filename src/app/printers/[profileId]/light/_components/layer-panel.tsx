@@ -1,6 +1,6 @@
 'use client';
 
-import { answersForLayer, type LayerRule, thickestLayer } from '@/core/light';
+import { answersForLayer, type LayerRule, thickestLayer } from '@/core/exposure';
 import { DEPTH_OF_LIGHT } from '@/core/signature';
 import { PlainField, Problem, useNumbers } from '@/ui';
 

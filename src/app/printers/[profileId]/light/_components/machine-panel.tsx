@@ -1,9 +1,9 @@
 'use client';
 
 import { useState } from 'react';
-import { convertExposure, type Engine, ENGINES } from '@/core/light';
-import type { LightRelatedProfile } from '@/subjects/light';
-import { deriveForm } from '@/subjects/light/shared';
+import { convertExposure, type Engine, ENGINES } from '@/core/exposure';
+import type { LightRelatedProfile } from '@/subjects/exposure';
+import { deriveForm } from '@/subjects/exposure/shared';
 import { ActionForm, Button, Link, PlainChoice, PlainField, TextField, useNumbers } from '@/ui';
 import { deriveForMachine } from '../actions';
 

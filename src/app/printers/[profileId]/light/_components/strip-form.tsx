@@ -1,7 +1,7 @@
 'use client';
 
 import { useTap } from '@/app/_components/use-tap';
-import { type LightUnit, stripForm, UNITS } from '@/subjects/light/shared';
+import { type LightUnit, stripForm, UNITS } from '@/subjects/exposure/shared';
 import { ActionForm, Button, Choice, Problem, TextField } from '@/ui';
 import { cureStrips, saveStrip } from '../actions';
 

@@ -7,8 +7,8 @@ import {
   type ExposureChangeAsk,
   type WallDoubts,
   zeroRatio,
-} from '@/core/light';
-import { describeWallIssue } from '@/subjects/light/shared';
+} from '@/core/exposure';
+import { describeWallIssue } from '@/subjects/exposure/shared';
 import { PlainField, Problem, useNumbers } from '@/ui';
 
 interface WallPanelProps {

@@ -1,7 +1,7 @@
 'use client';
 
-import type { CardView } from '@/subjects/printing';
-import { cardForm } from '@/subjects/printing/shared';
+import type { CardView } from '@/subjects/signature';
+import { cardForm } from '@/subjects/signature/shared';
 import { ActionForm, Button, TextArea, TextField } from '@/ui';
 import { saveCard } from '../../../actions';
 

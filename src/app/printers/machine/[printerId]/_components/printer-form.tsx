@@ -1,8 +1,8 @@
 'use client';
 
-import { type Rooms, STATIONS } from '@/core/findings';
-import { STATION_WORDS } from '@/subjects/check/shared';
-import { printerForm } from '@/subjects/printing/shared';
+import { type Rooms, STATIONS } from '@/core/part/findings';
+import { STATION_WORDS } from '@/subjects/part/shared';
+import { printerForm } from '@/subjects/signature/shared';
 import { ActionForm, Button, TextField } from '@/ui';
 import { savePrinter } from '../../../actions';
 

@@ -2,7 +2,7 @@
 
 import { saveVat } from '@/app/shelf/actions';
 import { ActionForm, Button, Choice } from '@/ui';
-import { vatForm } from '@/subjects/resin/shared';
+import { vatForm } from '@/subjects/resin/shelf/shared';
 
 interface VatFormProps {
   readonly vat: {

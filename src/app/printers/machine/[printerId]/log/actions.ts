@@ -2,8 +2,8 @@
 
 import { tapped } from '@/app/_actions/log-tap';
 import { tap } from '@/app/_actions/tap';
-import { bench } from '@/subjects/house';
-import { GONE_WORDS } from '@/subjects/language/shared';
+import { bench } from '@/subjects/workshop/settings';
+import { GONE_WORDS } from '@/subjects/kit/shared';
 import { answerClearing, noteMaintenance, noteLookOver, takeBackMaintenance } from '@/subjects/log';
 import { maintenanceBackInput, maintenanceInput, clearingInput, lookOverInput } from '@/subjects/log/shared';
 

@@ -1,9 +1,9 @@
 'use client';
 
 import { startTransition } from 'react';
-import type { SheetDrawing as Drawing, SheetKind } from '@/core/sheets';
+import type { SheetDrawing as Drawing, SheetKind } from '@/core/job/sheets';
 import { SheetDrawing } from '@/ui';
-import { UNTOUCHED } from '@/subjects/language/shared';
+import { UNTOUCHED } from '@/subjects/kit/shared';
 import { changeSheetKind } from '../actions';
 
 interface KindChoiceProps {

@@ -2,8 +2,8 @@
 
 import { X } from 'lucide-react';
 import { v4 as newKey } from 'uuid';
-import { formatMm } from '@/subjects/language/shared';
-import { describeBodyNote, describePlace } from '@/subjects/sheet/shared';
+import { formatMm } from '@/subjects/kit/shared';
+import { describeBodyNote, describePlace } from '@/subjects/job/sheets/shared';
 import { takeBodyBack } from '../actions';
 import type { BenchMeasure } from './sheet-types';
 

@@ -1,6 +1,6 @@
 'use client';
 
-import { formatChance, formatMm, formatSigned } from '@/subjects/language/shared';
+import { formatChance, formatMm, formatSigned } from '@/subjects/kit/shared';
 import { buttonLook, CopyButton, Link } from '@/ui';
 import type { DrawnLine, SheetBenchProps } from './sheet-types';
 

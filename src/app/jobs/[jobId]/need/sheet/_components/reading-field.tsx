@@ -3,9 +3,9 @@
 import { type FormEvent, useEffect, useRef, useState } from 'react';
 import { v4 as newKey } from 'uuid';
 import { CutOffNote } from '@/app/_components/cut-off-note';
-import { parseLength, READ_AS, type ReadAs } from '@/core/metrology';
-import { describeQuantityIssue, formatMm } from '@/subjects/language/shared';
-import { describePlace } from '@/subjects/sheet/shared';
+import { parseLength, READ_AS, type ReadAs } from '@/core/measure';
+import { describeQuantityIssue, formatMm } from '@/subjects/kit/shared';
+import { describePlace } from '@/subjects/job/sheets/shared';
 import { Button, Note, PlainChoice, Problem, useShortcuts } from '@/ui';
 import { takeBodyBack } from '../actions';
 import type { BenchMeasure, SheetBenchProps } from './sheet-types';

@@ -1,10 +1,10 @@
 'use client';
 
 import { useState } from 'react';
-import { asDiameter } from '@/core/metrology';
-import { nextPlace } from '@/core/sheets';
-import { formatMm } from '@/subjects/language/shared';
-import type { BodyInput } from '@/subjects/sheet/shared';
+import { asDiameter } from '@/core/measure';
+import { nextPlace } from '@/core/job/sheets';
+import { formatMm } from '@/subjects/kit/shared';
+import type { BodyInput } from '@/subjects/job/sheets/shared';
 import { SheetDrawing } from '@/ui';
 import { MeasureRows } from './measure-rows';
 import { ModellerTable } from './modeller-table';

@@ -1,10 +1,10 @@
 'use client';
 
 import { useMemo, useRef } from 'react';
-import { RUINS, WISHES } from '@/core/fits';
-import { type Sheet, SHEET_KINDS, type SheetChoices, type SheetOption, SHEETS } from '@/core/sheets';
-import { describeRuin, describeWish, formatSigned } from '@/subjects/language/shared';
-import { sheetFormOf, sheetKindForm } from '@/subjects/sheet/shared';
+import { RUINS, WISHES } from '@/core/fit/mating';
+import { type Sheet, SHEET_KINDS, type SheetChoices, type SheetOption, SHEETS } from '@/core/job/sheets';
+import { describeRuin, describeWish, formatSigned } from '@/subjects/kit/shared';
+import { sheetFormOf, sheetKindForm } from '@/subjects/job/sheets/shared';
 import { ActionForm, Button, Choice, TextField } from '@/ui';
 import { changeSheetKind, saveSheet } from '../actions';
 

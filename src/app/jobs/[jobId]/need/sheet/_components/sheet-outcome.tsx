@@ -2,9 +2,9 @@
 
 import { useState, useTransition } from 'react';
 import { v4 as newKey } from 'uuid';
-import { FATAL_CODES } from '@/core/sheets';
-import { formatMm, formatSigned } from '@/subjects/language/shared';
-import { describeSheetIssue } from '@/subjects/sheet/shared';
+import { FATAL_CODES } from '@/core/job/sheets';
+import { formatMm, formatSigned } from '@/subjects/kit/shared';
+import { describeSheetIssue } from '@/subjects/job/sheets/shared';
 import { Button, Note, Problem } from '@/ui';
 import { takeOver } from '../actions';
 import type { SheetBenchProps } from './sheet-types';

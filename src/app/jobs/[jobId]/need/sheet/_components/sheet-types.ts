@@ -1,4 +1,4 @@
-import type { BodySize } from '@/core/metrology';
+import type { BodySize } from '@/core/measure';
 import type {
   SheetDrawing as Drawing,
   InterfaceWish,
@@ -8,8 +8,8 @@ import type {
   SheetIssue,
   SheetMeasure,
   SheetOption,
-} from '@/core/sheets';
-import type { BodyReadingView } from '@/subjects/sheet';
+} from '@/core/job/sheets';
+import type { BodyReadingView } from '@/subjects/job/sheets';
 
 export type BenchMeasure = SheetMeasure & {
   readonly readings: readonly BodyReadingView[];

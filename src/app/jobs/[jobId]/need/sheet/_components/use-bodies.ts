@@ -2,10 +2,10 @@ import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { v4 as uuid } from 'uuid';
 import { useOutbox } from '@/app/_components/use-outbox';
-import { type Doubt, guessOf } from '@/core/metrology';
-import type { Result } from '@/core/result';
-import { describeDoubt, GONE_WORDS } from '@/subjects/language/shared';
-import { type BodyInput, type BodyIssue, describeBodyIssue } from '@/subjects/sheet/shared';
+import { type Doubt, guessOf } from '@/core/measure';
+import type { Result } from '@/core/kit';
+import { describeDoubt, GONE_WORDS } from '@/subjects/kit/shared';
+import { type BodyInput, type BodyIssue, describeBodyIssue } from '@/subjects/job/sheets/shared';
 
 /** A reading that is asked about before it is kept. */
 export interface AskedBody {

@@ -2,8 +2,8 @@
 
 import { useTap } from '@/app/_components/use-tap';
 import { CLEARING_STEPS, type ClearingStep } from '@/core/log';
-import type { Practices } from '@/core/resins';
-import { dayOf } from '@/subjects/language/shared';
+import type { Practices } from '@/core/resin';
+import { dayOf } from '@/subjects/kit/shared';
 import { CLEARING_CAUTIONS, clearingWords } from '@/subjects/log/shared';
 import { Caution, Link, Problem } from '@/ui';
 import { tapClearing } from '../actions';

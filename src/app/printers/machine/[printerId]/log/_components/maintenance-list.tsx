@@ -2,7 +2,7 @@
 
 import { useTap } from '@/app/_components/use-tap';
 import { type MaintenanceCount, type MaintenanceKind, CHECK_KINDS } from '@/core/log';
-import { dayOf } from '@/subjects/language/shared';
+import { dayOf } from '@/subjects/kit/shared';
 import type { MaintenanceView } from '@/subjects/log';
 import { BECAUSE_WORDS, MAINTENANCE_WORDS, describeFilmRisk } from '@/subjects/log/shared';
 import { dropMaintenance, tapMaintenance } from '../actions';

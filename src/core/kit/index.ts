@@ -1,0 +1,4 @@
+export { groupBy } from './group-by';
+export { keepAnswer } from './keep-answer';
+export { expectOk, fail, ok, type Result } from './result';
+export { atOnce, partOf, type Steps } from './steps';

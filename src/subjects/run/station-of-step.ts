@@ -1,9 +1,0 @@
-import type { CardStep } from '@/core/resins';
-
-/** The stations that steps go through. */
-const STATIONS = { wash: 'wash', cure: 'lamp' } as const;
-
-/** The station that a step goes through; undefined: it is done by hand, or by waiting. */
-export function stationOfStep(step: CardStep['step']): 'wash' | 'lamp' | undefined {
-  return step === 'wash' || step === 'cure' ? STATIONS[step] : undefined;
-}
