@@ -61,12 +61,13 @@ const SUBJECTS = {
 const CORE = {
   kit: [],
   'kit/numerics': [],
+  'kit/wording': [],
   measure: ['kit/numerics'],
   signature: ['kit/numerics', 'measure'],
   print: ['kit/numerics'],
   'part/mesh': ['measure'],
   'part/layers': ['part/mesh'],
-  'part/findings': ['measure', 'part/mesh', 'part/layers', 'print'],
+  'part/findings': ['measure', 'part/mesh', 'part/layers', 'print', 'log'],
   'fit/mating': ['kit/numerics', 'measure', 'signature'],
   'fit/solids': ['part/mesh'],
   'fit/gauges': ['kit/numerics', 'measure', 'signature', 'fit/mating', 'fit/solids', 'part/mesh', 'print'],
@@ -146,7 +147,8 @@ const nested = (area) =>
 
 const areas = Object.entries(CORE).flatMap(([area, below]) => {
   const message = `core/${area} may import ${below.join(', ') || 'nothing'} only, by area.`;
-  const allowed = [`@/core/${oneOf(area === 'kit' ? below : ['kit', ...below])}`];
+  const ground = area.startsWith('kit') ? [] : ['kit', 'kit/wording'];
+  const allowed = [`@/core/${oneOf([...ground, ...below])}`];
   const packages = `^(?!@/|\\.|(${CORE_PACKAGES.join('|')})(/|$))`;
   return [
     mayImport([`src/core/${area}/*.ts`], allowed, message, [packages, CLIMBS]),

@@ -1,7 +1,8 @@
+import { listAnd } from '@/core/kit/wording';
 import { connection } from 'next/server';
 import { viewDay } from '@/subjects/print/day';
 import { bench, benchHouse, today } from '@/subjects/workshop/settings';
-import { describeOutcome, listAnd } from '@/subjects/kit/shared';
+import { describeOutcome } from '@/subjects/kit/shared';
 import { listDueMaintenance, listStockLeft } from '@/subjects/log';
 import { MAINTENANCE_WORDS, describeStock } from '@/subjects/log/shared';
 import { glanceSteps, type JobGlance } from '@/subjects/job/overview';

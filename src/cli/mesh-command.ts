@@ -1,3 +1,4 @@
+import { quoted } from '@/core/kit/wording';
 import { writeFileSync } from 'node:fs';
 import { type LayerReading, MOST_LAYERS, peaksOf, READING_DEFAULTS, readLayers } from '@/core/part/layers';
 import {
@@ -22,7 +23,6 @@ import { type Arguments, neededNumber, numberOption, textOption } from './argume
 import { readBytes, readText } from './files';
 import { progressOf, remark } from './progress';
 import { UsageError, valueOrRefuse } from './usage-error';
-import { quoted } from '@/subjects/kit/shared';
 
 interface TimedMesh {
   readonly mesh: Mesh;

@@ -1,3 +1,4 @@
+import { quoted } from '@/core/kit/wording';
 import {
   correctReading,
   estimateSize,
@@ -18,7 +19,7 @@ import {
 import type { Result } from '@/core/kit';
 import { parseChecksCsv } from '@/subjects/measure/calipers/shared';
 import { parseTargetsCsv } from '@/subjects/job/jobs/shared';
-import { describeCsvIssue, quoted } from '@/subjects/kit/shared';
+import { describeCsvIssue } from '@/subjects/kit/shared';
 import { parseReadingsCsv, type ReadingRow } from '@/subjects/measure/readings/shared';
 import { describeSignatureFileIssue, parseRelatedProfilesJson } from '@/subjects/signature/shared';
 import { type Arguments, numberOption, textOption } from './arguments';

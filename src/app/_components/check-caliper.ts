@@ -1,17 +1,10 @@
 'use server';
 
+import { formatSigned } from '@/core/kit/wording';
 import { recordCheck, takeBackCheck } from '@/subjects/measure/calipers';
 import { checkPieceForm, describeCheckPieceIssue } from '@/subjects/measure/calipers/shared';
 import { bench } from '@/subjects/workshop/settings';
-import {
-  describeFaults,
-  done,
-  type FormAnswer,
-  formatSigned,
-  GONE_WORDS,
-  parseForm,
-  refused,
-} from '@/subjects/kit/shared';
+import { describeFaults, done, type FormAnswer, GONE_WORDS, parseForm, refused } from '@/subjects/kit/shared';
 import { keepSignatures } from '@/subjects/signature';
 import { answerForm } from '../_actions/answer-form';
 import { changedHouse } from '../_actions/changed';

@@ -1,4 +1,4 @@
-import { formatMm, formatSigned } from '@/subjects/kit/shared';
+import { formatMm, formatSigned } from '@/core/kit/wording';
 import type { FootView } from '@/subjects/job/jobs';
 
 /** How far the first layers flare, what to draw against it, and which layers do it. */

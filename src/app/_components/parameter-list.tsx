@@ -1,5 +1,6 @@
+import { formatSigned } from '@/core/kit/wording';
 import type { ParameterEstimate } from '@/core/signature';
-import { formatSigned, parameterWords } from '@/subjects/kit/shared';
+import { parameterWords } from '@/subjects/kit/shared';
 
 interface ParameterListProps {
   readonly parameters: readonly ParameterEstimate[];

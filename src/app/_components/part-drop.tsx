@@ -1,5 +1,6 @@
 'use client';
 
+import { formatMm } from '@/core/kit/wording';
 import { Upload } from 'lucide-react';
 import { useRouter } from 'next/navigation';
 import { type DragEvent, useRef, useState } from 'react';
@@ -11,7 +12,6 @@ import {
   type MeshUnit,
   MM_IN,
 } from '@/core/part/mesh';
-import { formatMm } from '@/subjects/kit/shared';
 import { describeMeshIssue, UNIT_WORDS } from '@/subjects/workshop/records/shared';
 import { Button, Note, Problem } from '@/ui';
 import { Stopped, MeshWorker } from '@/workers';

@@ -1,3 +1,4 @@
+import { dayOf, formatMm, formatSigned } from '@/core/kit/wording';
 import type { Metadata } from 'next';
 import { headers } from 'next/headers';
 import { connection } from 'next/server';
@@ -14,7 +15,7 @@ import {
   sharingTrouble,
   viewOriginals,
 } from '@/subjects/workshop/settings';
-import { dayOf, describeFitWord, formatMm, formatSigned } from '@/subjects/kit/shared';
+import { describeFitWord } from '@/subjects/kit/shared';
 import { glanceAtArchive } from '@/subjects/job/overview';
 import { learnShopMeanings } from '@/subjects/signature';
 import { Link, Note } from '@/ui';

@@ -45,21 +45,9 @@ export {
   parseTable,
   tableSteps,
 } from './input-table';
-export { dayOf, momentOf } from './words-days';
 export { describeFaults, describeFieldIssue } from './words-fields';
 export { describeTakenName, GONE_WORDS } from './words-gone';
-export {
-  describeDoubt,
-  describeKindIssue,
-  describeLengthNote,
-  describeQuantityIssue,
-  formatChance,
-  formatMm,
-  formatSigned,
-} from './words-lengths';
-export { listAnd, listFew, listOr } from './words-lists';
-export { percent, round } from './words-numbers';
-export { quoted } from './words-quoted';
+export { describeDoubt, describeKindIssue, describeLengthNote, describeQuantityIssue } from './words-lengths';
 export { describeCsvIssue } from './words-tables';
 export {
   describeFitWord,

@@ -1,7 +1,7 @@
+import { quoted } from '@/core/kit/wording';
 import type { z } from 'zod';
 import { type FieldIssue, type FormFaults, wordsOfField } from './input-fields';
 import { describeQuantityIssue } from './words-lengths';
-import { quoted } from './words-quoted';
 
 /** What is wrong with a field, and what to do. */
 export function describeFieldIssue(issue: FieldIssue, form: z.ZodType): string {

@@ -1,25 +1,5 @@
-import { listOr } from './words-lists';
-import { quoted } from './words-quoted';
+import { formatMm, listOr, quoted } from '@/core/kit/wording';
 import type { Doubt, FeatureKindIssue, LengthNote, Quantity, QuantityIssue } from '@/core/measure';
-
-/** A length for people: 12.34, with a true minus sign; digits after the point as asked. */
-export function formatMm(valueMm: number, digits = 2): string {
-  const text = Math.abs(valueMm).toFixed(digits);
-  return valueMm < 0 && Number(text) !== 0 ? `−${text}` : text;
-}
-
-/** A deviation with its sign: +0.03, −0.03, 0.00. */
-export function formatSigned(valueMm: number, digits = 2): string {
-  const text = formatMm(valueMm, digits);
-  return valueMm > 0 && Number(text) !== 0 ? `+${text}` : text;
-}
-
-/** A chance: never a flat 0 or 1. */
-export function formatChance(chance: number): string {
-  if (chance < 0.005) return '< 1 %';
-  if (chance > 0.995) return '> 99 %';
-  return `${Math.round(100 * chance)} %`;
-}
 
 const QUANTITY_NAMES: Readonly<Record<Quantity, string>> = {
   length: 'a length',

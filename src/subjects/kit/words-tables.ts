@@ -1,7 +1,7 @@
+import { quoted } from '@/core/kit/wording';
 import type { CellIssue, RowIssue } from './input-cells';
 import type { CsvIssue } from './input-table';
 import { describeKindIssue, describeQuantityIssue } from './words-lengths';
-import { quoted } from './words-quoted';
 
 function describeTableIssue(issue: CsvIssue): string {
   switch (issue.code) {

@@ -1,6 +1,6 @@
+import { formatMm } from '@/core/kit/wording';
 import type { FeatureKind, Outcome, PartState, Settling, Verdict } from '@/core/measure';
 import type { FitWord } from '@/core/signature';
-import { formatMm } from './words-lengths';
 
 /** in · out, 0.04 over · can't tell yet; a rule other than the guarded one is named. */
 export function describeVerdict(verdict: Verdict): string {

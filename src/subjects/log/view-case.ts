@@ -1,4 +1,4 @@
-import type { Finding } from '@/core/part/findings';
+import { evidenceOfFindings, type Finding } from '@/core/part/findings';
 import {
   afterTest,
   type ByCause,
@@ -122,13 +122,6 @@ const OLD_SHARE = 0.7;
 /** Check's finding and the failure are at one height within this, mm. */
 const NEAR_MM = 1;
 
-const CHECKED_BY = {
-  checkedIsland: 'island',
-  checkedSuction: 'cup',
-  checkedJump: 'areaJump',
-  checkedThin: 'thinWall',
-} as const;
-
 /** What Check had found about the parts that failed, at the height where they did where that is known. */
 function checkedThere(db: Db, { run, profile, pieces }: RunWithPieces, failures: readonly queries.Failure[]) {
   const { whole, of } = byPiece(failures, run.id);
@@ -193,14 +186,7 @@ function circumstancesOf(
   const enough = run.gate.enough;
   return Object.fromEntries(
     Object.entries({
-      ...(checked.isLooked
-        ? Object.fromEntries(
-            Object.entries(CHECKED_BY).map(([name, code]) => [
-              name,
-              checked.there.some(({ finding }) => finding.code === code),
-            ]),
-          )
-        : {}),
+      ...(checked.isLooked ? evidenceOfFindings(checked.there.map(({ finding }) => finding)) : {}),
       onSupports: checked.onSupports,
       filmOld: film.counted === 0 ? undefined : film.counted > OLD_SHARE * film.allowed!,
       coldRoom: run.roomC === null || leastC === undefined ? undefined : run.roomC < leastC,

@@ -1,7 +1,7 @@
+import { dayOf } from '@/core/kit/wording';
 import { type Loss, type LossOfPrint, type Losses, sumLosses } from '@/core/log';
 import { type Db, queries } from '@/store';
 import type { HouseRules } from '@/subjects/workshop/settings';
-import { dayOf } from '@/subjects/kit/shared';
 import { lostWith } from './lost-with';
 
 type House = Pick<HouseRules, 'schools' | 'run'>;

@@ -1,6 +1,7 @@
+import { listAnd } from '@/core/kit/wording';
 import type { MaintenanceEvent, MaintenanceKind, CheckKind, ClearingStep, Glance } from '@/core/log';
 import type { Practices } from '@/core/resin';
-import { GONE_WORDS, listAnd } from '@/subjects/kit/shared';
+import { GONE_WORDS } from '@/subjects/kit/shared';
 
 /** Why a failure, a test or a cause was not noted. */
 export type LogIssue =

@@ -6,13 +6,7 @@ export {
   printSetupForm,
   turnInput,
 } from './input-check';
-export { CHANCE_WORDS, describeDecided, describeFinding, describeWhere, RISK_WORDS } from './words-findings';
+export { describeDecided, describeWhere } from './words-findings';
 export { describePrintIssue, describeTurnIssue, describeVerdictIssue } from './words-issues';
 export { type CheckEntry, describeCheckEntry, describeTurn } from './words-decisions';
-export {
-  describeFits,
-  describeOrientation,
-  describePrintSetup,
-  SOURCE_WORDS,
-  STATION_WORDS,
-} from './words-print-setup';
+export { describeFits, describeOrientation, describePrintSetup, SOURCE_WORDS } from './words-print-setup';

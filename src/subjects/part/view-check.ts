@@ -2,6 +2,7 @@ import { and, desc, eq } from 'drizzle-orm';
 import {
   type CheckLimits,
   type CheckRules,
+  countCrevicesOf,
   directionOf,
   type Finding,
   limitsOf,
@@ -153,22 +154,10 @@ export function isUnchecked(db: Db, view: JobView): boolean {
   return part !== undefined && standingCheck(db, view, part) === undefined;
 }
 
-/** Findings of hollows and narrow gaps: where liquid stays in the part. */
-const CREVICES: readonly Finding['code'][] = [
-  'cup',
-  'trap',
-  'void',
-  'gapCloses',
-  'bodiesFuse',
-  'roofCloses',
-  'stackFuses',
-];
-
 /** Places of a part that hold liquid: what the check found of hollows and narrow gaps, and its joints printed in place. */
 export function countCrevices(db: Db, view: JobView): number {
   const found = standingCheck(db, view, partOfJob(view))?.findings ?? [];
-  const hollows = found.filter(({ code }) => CREVICES.includes(code)).length;
-  return hollows + listJoints(db, view.job.id).length;
+  return countCrevicesOf(found) + listJoints(db, view.job.id).length;
 }
 
 /**

@@ -1,8 +1,7 @@
-import type { Finding, PrintSetup } from '@/core/part/findings';
+import { describeFinding, type Finding, type PrintSetup } from '@/core/part/findings';
+import { listAnd } from '@/core/kit/wording';
 import type { Axis } from '@/core/measure';
 import type { DecisionWords } from '@/subjects/workshop/records/shared';
-import { listAnd } from '@/subjects/kit/shared';
-import { describeFinding } from './words-findings';
 import { describePrintSetup } from './words-print-setup';
 
 /** Decisions in Check. */

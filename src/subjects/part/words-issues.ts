@@ -1,4 +1,5 @@
-import { formatMm, GONE_WORDS } from '@/subjects/kit/shared';
+import { formatMm } from '@/core/kit/wording';
+import { GONE_WORDS } from '@/subjects/kit/shared';
 
 /** Why a part was not turned. */
 export type TurnIssue =

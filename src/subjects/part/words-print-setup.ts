@@ -1,11 +1,12 @@
+import { formatMm } from '@/core/kit/wording';
 import {
   type LimitSource,
   type OrientationName,
   type PrintSetup,
   type Station,
+  STATION_WORDS,
   STATIONS,
 } from '@/core/part/findings';
-import { formatMm } from '@/subjects/kit/shared';
 
 export const SOURCE_WORDS: Readonly<Record<LimitSource, string>> = {
   printer: 'printer setting',
@@ -13,12 +14,6 @@ export const SOURCE_WORDS: Readonly<Record<LimitSource, string>> = {
   ladder: 'gap test',
   house: 'shop setting',
   assumed: 'assumed',
-};
-
-export const STATION_WORDS: Readonly<Record<Station, string>> = {
-  plate: 'plate',
-  wash: 'wash bath',
-  lamp: 'curing lamp',
 };
 
 /** Stations that a part goes into and those that it does not. */

@@ -1,6 +1,7 @@
+import { dayOf, formatMm, listAnd } from '@/core/kit/wording';
 import type { SettingChange } from '@/core/print';
 import type { ChangeKind, ParameterName, ProfileSettings } from '@/core/signature';
-import { dayOf, formatMm, GONE_WORDS, listAnd, parameterWords } from '@/subjects/kit/shared';
+import { GONE_WORDS, parameterWords } from '@/subjects/kit/shared';
 
 /** Why a change was not recorded or undone. */
 export type ChangeIssue =

@@ -1,4 +1,4 @@
-import { formatMm } from '@/subjects/kit/shared';
+import { formatMm } from '@/core/kit/wording';
 
 interface PrinterFacts {
   readonly pixelMm: number | null;

@@ -1,7 +1,7 @@
 'use client';
 
+import { formatSigned } from '@/core/kit/wording';
 import { useEffect, useRef, useState } from 'react';
-import { formatSigned } from '@/subjects/kit/shared';
 import { stripScale, type StripValues } from './scale';
 
 export type StripTone = 'in' | 'under' | 'over' | 'unsure' | 'none';

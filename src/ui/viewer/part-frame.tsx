@@ -1,7 +1,7 @@
 'use client';
 
+import { formatMm } from '@/core/kit/wording';
 import type { MeshCheck } from '@/core/part/mesh';
-import { formatMm } from '@/subjects/kit/shared';
 import { describeMeshFaults } from '@/subjects/workshop/records/shared';
 import { Button } from '../button';
 import { Problem } from '../notice';

@@ -1,3 +1,4 @@
+import { formatMm, formatSigned, momentOf } from '@/core/kit/wording';
 import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
 import { connection } from 'next/server';
@@ -6,7 +7,6 @@ import { ParameterList } from '@/app/_components/parameter-list';
 import { idFrom } from '@/app/_components/read-params';
 import { isLean, type Staleness, weightOfRelatedProfiles } from '@/core/signature';
 import { bench } from '@/subjects/workshop/settings';
-import { formatMm, formatSigned, momentOf } from '@/subjects/kit/shared';
 import {
   hasProfile,
   listControlChoices,

@@ -1,3 +1,4 @@
+import { dayOf } from '@/core/kit/wording';
 import { notFound } from 'next/navigation';
 import { connection } from 'next/server';
 import { cache, Suspense } from 'react';
@@ -11,7 +12,6 @@ import {
   viewRun,
   weighOnSimulatedScale,
 } from '@/subjects/print/plate';
-import { dayOf } from '@/subjects/kit/shared';
 import { cautionOfChecklist, describeChecklist, nameChecklist } from '@/subjects/print/plate/shared';
 import { readSimulatedRoom } from '@/subjects/simulated';
 import { buttonLook, Caution, Link } from '@/ui';

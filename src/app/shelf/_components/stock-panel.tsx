@@ -1,7 +1,7 @@
 'use client';
 
+import { dayOf } from '@/core/kit/wording';
 import { useTap } from '@/app/_components/use-tap';
-import { dayOf } from '@/subjects/kit/shared';
 import type { StockView } from '@/subjects/log';
 import { describeStock, stockForm } from '@/subjects/log/shared';
 import { ActionForm, Button, Problem, TextField } from '@/ui';

@@ -7,16 +7,9 @@ export {
   liftOf,
   momentOf,
 } from './clock';
-export {
-  type Chance,
-  CHANCES,
-  type Finding,
-  FINDING_CODES,
-  listFindings,
-  readingFor,
-  type Risk,
-  RISKS,
-} from './findings';
+export { cautionsOf, countCrevicesOf, evidenceOfFindings, FINDING_CODES, FINDINGS } from './definitions';
+export { CHANCE_WORDS, CHANCES, RISK_WORDS, RISKS } from './finding';
+export { describeFinding, type Finding, listFindings, readingFor } from './list-findings';
 export {
   CHECK_RULES,
   type CheckLimits,
@@ -32,6 +25,7 @@ export {
   type Rooms,
   type PrintSetup,
   type Station,
+  STATION_WORDS,
   STATIONS,
 } from './limits';
 export {

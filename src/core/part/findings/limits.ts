@@ -13,6 +13,13 @@ export type Room = readonly [number, number, number];
 
 export const STATIONS = ['plate', 'wash', 'lamp'] as const;
 export type Station = (typeof STATIONS)[number];
+
+export const STATION_WORDS: Readonly<Record<Station, string>> = {
+  plate: 'plate',
+  wash: 'wash bath',
+  lamp: 'curing lamp',
+};
+
 /** Openings of the stations (wash, lamp) that a part must fit through; unknown ones are left out. */
 export type Rooms = Partial<Record<Station, Room>>;
 

@@ -3,7 +3,7 @@ import type { Base, FeatureKind } from '@/core/measure';
 import { peaksOf, readLayers, sweepLayers } from '@/core/part/layers';
 import { liftOf } from './clock';
 import { fitStations, type CheckLimits, type Room, type PrintSetup, type Station } from './limits';
-import { printHours } from './findings';
+import { printHours } from './list-findings';
 
 /** A turn of the part as the direction of the file that shall point away from the plate. */
 export interface Orientation {

@@ -1,6 +1,6 @@
 import { peaksOf, type LayerReading } from '@/core/part/layers';
 import type { MeshCheck } from '@/core/part/mesh';
-import { printHours } from './findings';
+import { printHours } from './list-findings';
 import { fitStations, type CheckLimits, type Room, type Station } from './limits';
 
 /** A part at another size. Lengths go with the scale, areas with its square, resin with its cube. */

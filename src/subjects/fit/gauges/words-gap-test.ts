@@ -1,5 +1,5 @@
+import { formatMm } from '@/core/kit/wording';
 import type { GapDirection, JointKind, GapTestNote, GapStepOutcome } from '@/core/fit/mating';
-import { formatMm } from '@/subjects/kit/shared';
 
 const JOINT_WORDS: Readonly<Record<JointKind, string>> = {
   hinge: 'hinge (pin in knuckles)',

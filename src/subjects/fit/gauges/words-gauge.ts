@@ -1,5 +1,5 @@
+import { formatMm } from '@/core/kit/wording';
 import type { GaugeChoice, GaugeIssue } from '@/core/fit/gauges';
-import { formatMm } from '@/subjects/kit/shared';
 
 export function describeGaugeIssue(issue: GaugeIssue): string {
   switch (issue.code) {

@@ -1,5 +1,6 @@
+import { formatMm, formatSigned } from '@/core/kit/wording';
 import type { JointKind, JointOutcome, Wish } from '@/core/fit/mating';
-import { describeWish, formatMm, formatSigned } from '@/subjects/kit/shared';
+import { describeWish } from '@/subjects/kit/shared';
 import type { DecisionWords } from '@/subjects/workshop/records/shared';
 import { describeJointOutcome } from './words-joint';
 

@@ -1,5 +1,5 @@
+import { quoted } from '@/core/kit/wording';
 import type { IsoFitIssue, PressVerdict } from '@/core/fit/mating';
-import { quoted } from '@/subjects/kit/shared';
 
 export function describeIsoIssue(issue: IsoFitIssue): string {
   switch (issue.code) {

@@ -1,5 +1,5 @@
+import { formatMm } from '@/core/kit/wording';
 import type { JointOutcome } from '@/core/fit/mating';
-import { formatMm } from '@/subjects/kit/shared';
 
 const OUTCOME_WORDS: Readonly<Record<JointOutcome, { readonly name: string; readonly means: string }>> = {
   free: { name: 'free', means: 'moves by hand' },

@@ -1,6 +1,7 @@
+import { formatMm } from '@/core/kit/wording';
 import type { SizeEstimate, Verdict } from '@/core/measure';
 import type { Reopened } from './words-reopened';
-import { describeVerdict, formatMm } from '@/subjects/kit/shared';
+import { describeVerdict } from '@/subjects/kit/shared';
 
 interface Judged {
   readonly size?: SizeEstimate;

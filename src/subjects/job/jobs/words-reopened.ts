@@ -1,4 +1,4 @@
-import { listAnd } from '@/subjects/kit/shared';
+import { listAnd } from '@/core/kit/wording';
 
 /** What a change upstream opened again. */
 export type Reopened =

@@ -1,4 +1,4 @@
-import { formatMm } from '@/subjects/kit/shared';
+import { formatMm } from '@/core/kit/wording';
 import type { DecisionWords } from '@/subjects/workshop/records/shared';
 
 export interface SheetEntry {

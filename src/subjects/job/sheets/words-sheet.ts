@@ -1,6 +1,6 @@
+import { formatMm } from '@/core/kit/wording';
 import type { BodyNote } from '@/core/measure';
 import type { SheetIssue } from '@/core/job/sheets';
-import { formatMm } from '@/subjects/kit/shared';
 
 /** One sentence for what keeps a measuring sheet from coming out, or should be thought of. */
 export function describeSheetIssue(issue: SheetIssue): string {

@@ -1,6 +1,7 @@
+import { dayOf, momentOf, quoted } from '@/core/kit/wording';
 import { describe, expect, test } from '@jest/globals';
 import { atOnce, partOf, type Steps } from '@/core/kit';
-import { dayOf, decodeText, momentOf, parseTable, quoted, tableSteps } from '../shared';
+import { decodeText, parseTable, tableSteps } from '../shared';
 
 const wide = (text: string, high: boolean, mark: readonly number[] = []) => {
   const bytes = [...text].flatMap((letter) => {

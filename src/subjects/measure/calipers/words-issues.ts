@@ -1,5 +1,6 @@
+import { formatMm, formatSigned } from '@/core/kit/wording';
 import type { PartState } from '@/core/measure';
-import { describeTakenName, formatMm, formatSigned, GONE_WORDS } from '@/subjects/kit/shared';
+import { describeTakenName, GONE_WORDS } from '@/subjects/kit/shared';
 
 /** Why an instrument was not saved. */
 export interface InstrumentIssue {

@@ -1,4 +1,5 @@
-import { describeCsvIssue, quoted } from '@/subjects/kit/shared';
+import { quoted } from '@/core/kit/wording';
+import { describeCsvIssue } from '@/subjects/kit/shared';
 import type { ReadingsCsvIssue } from './input-readings-csv';
 
 export type ImportIssue =

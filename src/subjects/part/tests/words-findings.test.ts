@@ -1,6 +1,6 @@
+import { describeFinding, type Finding, FINDING_CODES, STUDIED_ORIENTATIONS } from '@/core/part/findings';
 import { describe, expect, test } from '@jest/globals';
-import { type Finding, FINDING_CODES, STUDIED_ORIENTATIONS } from '@/core/part/findings';
-import { describeFinding, describeWhere } from '../words-findings';
+import { describeWhere } from '../words-findings';
 import { describeOrientation, describePrintSetup } from '../words-print-setup';
 
 const finding = (more: Partial<Finding>): Finding => ({

@@ -1,5 +1,5 @@
+import { dayOf, listAnd } from '@/core/kit/wording';
 import type { Practices } from '@/core/resin';
-import { dayOf, listAnd } from '@/subjects/kit/shared';
 
 /** A question of the gate with what is known of it. */
 export type ChecklistFact =

@@ -1,5 +1,5 @@
+import { listAnd } from '@/core/kit/wording';
 import type { DecisionWords } from '@/subjects/workshop/records/shared';
-import { listAnd } from '@/subjects/kit/shared';
 
 /** Decisions in Print. */
 export type PlateEntry =

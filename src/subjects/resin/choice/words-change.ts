@@ -1,5 +1,5 @@
+import { formatMm, percent, round } from '@/core/kit/wording';
 import type { Change } from '@/core/resin';
-import { formatMm, percent, round } from '@/subjects/kit/shared';
 import { describeAsked } from './words-verdict';
 
 const RESIN_TEST_WAYS = {

@@ -1,5 +1,6 @@
+import { round } from '@/core/kit/wording';
 import type { RequirementIssue } from '@/core/resin';
-import { GONE_WORDS, round } from '@/subjects/kit/shared';
+import { GONE_WORDS } from '@/subjects/kit/shared';
 import type { RequirementJsonIssue } from './input-requirement-json';
 
 export function describeRequirementIssue(issue: RequirementIssue | RequirementJsonIssue): string {

@@ -1,8 +1,8 @@
+import { dayOf } from '@/core/kit/wording';
 import { eq } from 'drizzle-orm';
 import { evidenceOf, heatAt, LOW_TEST_MPA, modulusOf, type ResinFile, type ResinSheet } from '@/core/resin';
 import { type Db, queries, tables } from '@/store';
 import { resinFile } from './resin-file';
-import { dayOf } from '@/subjects/kit/shared';
 
 /** Returns the resins in the vats of the workshop, by name. */
 export function listVats(db: Db) {

@@ -1,6 +1,6 @@
+import { formatMm, round } from '@/core/kit/wording';
 import { type CardStep, CLEAR, type Practice } from '@/core/resin';
 import { describeLiquid, PRACTICE_WORDS, SIDE_WORDS } from '@/subjects/workshop/settings/shared';
-import { formatMm, round } from '@/subjects/kit/shared';
 
 /** Returns how this shop works and why, and what other shops do. */
 function reasonsOfPractice(school: Practice, side: string): string {

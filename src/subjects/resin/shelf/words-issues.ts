@@ -1,5 +1,6 @@
+import { percent, quoted, round } from '@/core/kit/wording';
 import type { BlendIssue, ResinTestIssue, ResinSheetIssue, UnitIssue } from '@/core/resin';
-import { describeTakenName, GONE_WORDS, percent, round, quoted } from '@/subjects/kit/shared';
+import { describeTakenName, GONE_WORDS } from '@/subjects/kit/shared';
 import { describeResinTestIssue } from './words-resin-tests';
 import { describeProperty, formatProperty } from './words-resin';
 

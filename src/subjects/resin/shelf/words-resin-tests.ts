@@ -1,5 +1,5 @@
+import { formatMm, formatSigned, percent, round } from '@/core/kit/wording';
 import type { BendNote, ResinTestIssue, ResinTestKind, ResinTestResult } from '@/core/resin';
-import { formatMm, formatSigned, percent, round } from '@/subjects/kit/shared';
 
 const RESIN_TEST_WORDS: Readonly<Record<ResinTestKind, { readonly title: string; readonly shows: string }>> =
   {

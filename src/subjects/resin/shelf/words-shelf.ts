@@ -1,4 +1,5 @@
-import { describeCsvIssue, percent, quoted } from '@/subjects/kit/shared';
+import { percent, quoted } from '@/core/kit/wording';
+import { describeCsvIssue } from '@/subjects/kit/shared';
 import type { ShelfCsvIssue } from './input-shelf-csv';
 import type { BadRow } from './input-shelf-json';
 import { describeResinSheetIssue, describeUnitIssue } from './words-issues';

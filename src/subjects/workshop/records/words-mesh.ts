@@ -1,4 +1,4 @@
-import { quoted } from '@/subjects/kit/shared';
+import { quoted } from '@/core/kit/wording';
 import type { MeasureIssue, MeshCheck, MeshIssue, MeshUnit } from '@/core/part/mesh';
 
 const megabytes = (bytes: number) => `${Math.round(bytes / 1024 / 1024)} MB`;

@@ -1,5 +1,5 @@
+import { dayOf } from '@/core/kit/wording';
 import { type BenchTrouble, type Connection, theBench } from '@/store';
-import { dayOf } from '@/subjects/kit/shared';
 import { HOUSE_DEFAULTS, type HouseRules, readHouseRules } from './view-house-rules';
 
 /** The workshop cannot be opened: only what repairs it is served. */

@@ -1,5 +1,5 @@
+import { momentOf } from '@/core/kit/wording';
 import path from 'node:path';
-import { momentOf } from '@/subjects/kit/shared';
 import { DATABASE, dataFolder, findDatabaseTrouble, listOriginals, theBench } from '@/store';
 
 /** The data folder with the replaced workshops, even if the one in use cannot be opened. */

@@ -1,3 +1,4 @@
+import { formatChance, formatMm } from '@/core/kit/wording';
 import { connection } from 'next/server';
 import { FootLine } from '@/app/_components/foot-line';
 import { loadJob } from '@/app/_components/load-job';
@@ -17,7 +18,6 @@ import { foreseeBlock } from '@/subjects/fit/gauges';
 import { bench } from '@/subjects/workshop/settings';
 import { type JobView, viewFoot } from '@/subjects/job/jobs';
 import { boundsByWords } from '@/subjects/measure/readings';
-import { formatChance, formatMm } from '@/subjects/kit/shared';
 import { buttonLook, Link } from '@/ui';
 import { type DrawRow, DrawTable } from './_components/draw-table';
 import { CorrectionMethods } from './_components/correction-methods';

@@ -1,9 +1,9 @@
+import { formatChance } from '@/core/kit/wording';
 import { connection } from 'next/server';
 import { loadJob } from '@/app/_components/load-job';
 import { idFrom } from '@/app/_components/read-params';
 import { type FitView, strengthOf, viewFits, viewJoints } from '@/subjects/fit/mating';
 import { bench } from '@/subjects/workshop/settings';
-import { formatChance } from '@/subjects/kit/shared';
 import { buttonLook, Link, Note } from '@/ui';
 import { FitDesk } from './_components/fit-desk';
 import { FitRows } from './_components/fit-rows';

@@ -1,5 +1,6 @@
 'use server';
 
+import { formatMm } from '@/core/kit/wording';
 import { answerForm } from '@/app/_actions/answer-form';
 import { changedJob } from '@/app/_actions/changed';
 import { areIds } from '@/app/_actions/from-page';
@@ -10,7 +11,7 @@ import { sitAt } from '@/subjects/measure/calipers';
 import { describeSessionIssue, sessionForm } from '@/subjects/measure/calipers/shared';
 import { tryAllGapSteps } from '@/subjects/fit/gauges';
 import { bench } from '@/subjects/workshop/settings';
-import { done, type FormAnswer, formatMm, GONE_WORDS, refused } from '@/subjects/kit/shared';
+import { done, type FormAnswer, GONE_WORDS, refused } from '@/subjects/kit/shared';
 import { noteBroken, takeBackReading } from '@/subjects/measure/readings';
 import { describeTakeBackIssue } from '@/subjects/measure/readings/shared';
 import { describeSimulatedIssue } from '@/subjects/simulated/shared';

@@ -1,3 +1,4 @@
+import { describeFinding } from '@/core/part/findings';
 import { connection } from 'next/server';
 import { CardSteps } from '@/app/_components/card-steps';
 import { FootLine } from '@/app/_components/foot-line';
@@ -7,7 +8,6 @@ import { idFrom } from '@/app/_components/read-params';
 import type { GaugeSpec } from '@/core/fit/gauges';
 import { processCard, quoteOf } from '@/core/resin';
 import { countCrevices, isUnchecked, listOpenLosses } from '@/subjects/part';
-import { describeFinding } from '@/subjects/part/shared';
 import { jointsOfPrint, listJoints, listTriedGaps } from '@/subjects/fit/mating';
 import { gapStepsOfPrint, viewGapTest } from '@/subjects/fit/gauges';
 import { listChecksDue, viewChecks } from '@/subjects/measure/calipers';

@@ -1,3 +1,4 @@
+import { formatChance, formatMm } from '@/core/kit/wording';
 import { describeDecided } from '@/subjects/part/shared';
 import { connection } from 'next/server';
 import { loadJob } from '@/app/_components/load-job';
@@ -14,8 +15,6 @@ import {
   describeOtherState,
   describeOutcome,
   describeVerdict,
-  formatChance,
-  formatMm,
 } from '@/subjects/kit/shared';
 import { listAnswers, standingAnswer } from '@/subjects/job/need';
 import { describeAnswer } from '@/subjects/job/need/shared';

@@ -1,4 +1,5 @@
-import { dayOf, describeKind, formatMm, formatSigned, listAnd, parameterWords } from '@/subjects/kit/shared';
+import { dayOf, formatMm, formatSigned, listAnd } from '@/core/kit/wording';
+import { describeKind, parameterWords } from '@/subjects/kit/shared';
 import type { ChangeView, SignatureView } from '@/subjects/signature';
 import { describeChange, describeVoided } from '@/subjects/signature/shared';
 import { Link } from '@/ui';

@@ -1,4 +1,4 @@
-import { dayOf, formatMm, formatSigned } from '@/subjects/kit/shared';
+import { dayOf, formatMm, formatSigned } from '@/core/kit/wording';
 import type { SignatureView } from '@/subjects/signature';
 import { buttonLook, Link } from '@/ui';
 import { ControlForm } from './control-form';

@@ -1,8 +1,8 @@
 'use client';
 
+import { formatMm, formatSigned } from '@/core/kit/wording';
 import { Chart as ChartJs, type ChartOptions, LinearScale, PointElement, Tooltip } from 'chart.js';
 import { Scatter } from 'react-chartjs-2';
-import { formatMm, formatSigned } from '@/subjects/kit/shared';
 import { titledAxis, useInk } from '@/ui';
 
 ChartJs.register(LinearScale, PointElement, Tooltip);

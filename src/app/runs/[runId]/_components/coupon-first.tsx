@@ -1,6 +1,6 @@
+import { formatChance } from '@/core/kit/wording';
 import { foreseeBlock } from '@/subjects/fit/gauges';
 import { benchHouse } from '@/subjects/workshop/settings';
-import { formatChance } from '@/subjects/kit/shared';
 import { type PlateForecast, type RunView, weighBlock } from '@/subjects/print/plate';
 import { loadJob } from '@/app/_components/load-job';
 import { Link } from '@/ui';

@@ -1,9 +1,9 @@
+import { describeFinding } from '@/core/part/findings';
+import { dayOf, listAnd } from '@/core/kit/wording';
 import type { Cause, Evidence } from '@/core/log';
-import { dayOf, listAnd } from '@/subjects/kit/shared';
 import type { CaseView } from '@/subjects/log';
 import { CAUSE_WORDS, describeCommon, describeEvidence, REPAIR_WORDS } from '@/subjects/log/shared';
 import { describeChange, describeSettingChange } from '@/subjects/signature/shared';
-import { describeFinding } from '@/subjects/part/shared';
 import { Link } from '@/ui';
 import { CauseFound } from './cause-found';
 import { DecidingTests } from './deciding-tests';

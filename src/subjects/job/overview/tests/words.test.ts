@@ -1,3 +1,4 @@
+import { formatChance, formatMm, formatSigned } from '@/core/kit/wording';
 import { describe, expect, test } from '@jest/globals';
 import { checkMesh, type MeshIssue } from '@/core/part/mesh';
 import { PARAMETER_NAMES } from '@/core/signature';
@@ -9,9 +10,6 @@ import {
   describeQuantityIssue,
   describeSettling,
   describeVerdict,
-  formatChance,
-  formatMm,
-  formatSigned,
   parameterWords,
 } from '@/subjects/kit/shared';
 import { describeVerdictIssue } from '@/subjects/part/shared';

@@ -1,7 +1,7 @@
 'use client';
 
+import { formatMm } from '@/core/kit/wording';
 import { useEffect, useState } from 'react';
-import { formatMm } from '@/subjects/kit/shared';
 import { ActionForm, Button, TextField } from '@/ui';
 import type { CheckWorker, ListedFeature } from '@/workers';
 import { takeFeature } from '../actions';

@@ -1,13 +1,14 @@
 'use client';
 
-import type { Clock, Finding } from '@/core/part/findings';
 import {
+  cautionsOf,
   CHANCE_WORDS,
+  type Clock,
   describeFinding,
-  describeWhere,
+  type Finding,
   RISK_WORDS,
-  findingForm,
-} from '@/subjects/part/shared';
+} from '@/core/part/findings';
+import { describeWhere, findingForm } from '@/subjects/part/shared';
 import { ActionForm, Button, Caution, TextField } from '@/ui';
 import type { CheckFound } from '@/workers';
 import { judge } from '../actions';
@@ -42,7 +43,6 @@ export function FindingsList(props: FindingsListProps) {
     ) : (
       <p className="mt-2 text-soft">No findings so far. Slower checks are still running.</p>
     );
-  const drips = findings.some(({ code }) => code === 'trap' || code === 'cup' || code === 'void');
   return (
     <>
       {!whole && (
@@ -59,12 +59,9 @@ export function FindingsList(props: FindingsListProps) {
           />
         ))}
       </ol>
-      {drips && (
-        <Caution>
-          When you remove a hollow part, liquid resin runs out: wear nitrile gloves and safety glasses, and
-          use a tray. Dispose of waste resin and rinsings under local rules, never down the drain.
-        </Caution>
-      )}
+      {cautionsOf(findings).map((caution) => (
+        <Caution key={caution}>{caution}</Caution>
+      ))}
     </>
   );
 }

@@ -1,5 +1,6 @@
 'use client';
 
+import { formatMm } from '@/core/kit/wording';
 import { useState } from 'react';
 import {
   type Clock,
@@ -10,7 +11,6 @@ import {
   momentOf,
 } from '@/core/part/findings';
 import { peaksOf } from '@/core/part/layers';
-import { formatMm } from '@/subjects/kit/shared';
 import { Button } from '@/ui';
 import type { CheckFound } from '@/workers';
 import { AreaChart } from './area-chart';

@@ -1,6 +1,6 @@
-import type { CheckLimits, Limit } from '@/core/part/findings';
-import { SOURCE_WORDS, STATION_WORDS } from '@/subjects/part/shared';
-import { formatMm } from '@/subjects/kit/shared';
+import { type CheckLimits, type Limit, STATION_WORDS } from '@/core/part/findings';
+import { formatMm } from '@/core/kit/wording';
+import { SOURCE_WORDS } from '@/subjects/part/shared';
 
 /** What the part is held against, and where each number comes from. */
 export function LimitsTable({ limits }: { limits: CheckLimits }) {

@@ -1,12 +1,12 @@
 'use client';
 
+import { formatMm } from '@/core/kit/wording';
 import { Chart as ChartJs, type ChartOptions, LinearScale, PointElement } from 'chart.js';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { Scatter } from 'react-chartjs-2';
 import type { OrientationWorth } from '@/core/part/findings';
 import { describeFits, describeOrientation } from '@/subjects/part/shared';
-import { formatMm } from '@/subjects/kit/shared';
 import { Button, Problem, titledAxis, useInk, QUIET_CHART } from '@/ui';
 import type { CheckAsk, CheckWorker } from '@/workers';
 import { sendPart } from './send-part';

@@ -1,11 +1,11 @@
 'use client';
 
+import { formatMm } from '@/core/kit/wording';
 import { useState } from 'react';
 import { leastScale, liftOf, type ScaleWorth, STUDIED_SCALES, weighScale } from '@/core/part/findings';
 import type { LayerReading } from '@/core/part/layers';
 import type { MeshCheck } from '@/core/part/mesh';
 import { describeFits } from '@/subjects/part/shared';
-import { formatMm } from '@/subjects/kit/shared';
 import type { CheckAsk } from '@/workers';
 
 const percent = (scale: number) => `${Math.round(100 * scale)} %`;

@@ -1,6 +1,6 @@
+import { formatChance, listFew } from '@/core/kit/wording';
 import type { CorrectionMethodWorth } from '@/core/exposure';
 import type { CorrectionMethodsView } from '@/subjects/job/correct';
-import { formatChance, listFew } from '@/subjects/kit/shared';
 import { ExposureChangeLine } from './exposure-change-line';
 
 interface CorrectionMethodsProps {

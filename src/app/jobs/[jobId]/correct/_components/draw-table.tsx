@@ -1,7 +1,8 @@
 'use client';
 
+import { formatChance, formatMm } from '@/core/kit/wording';
 import type { DrawnFit, SnapChoices } from '@/core/fit/mating';
-import { describeFitWord, formatChance, formatMm } from '@/subjects/kit/shared';
+import { describeFitWord } from '@/subjects/kit/shared';
 import type { WordBounds } from '@/subjects/measure/readings';
 import { CopyButton, RuleStrip, useShortcuts } from '@/ui';
 

@@ -1,9 +1,10 @@
 'use client';
 
+import { formatChance, formatMm, formatSigned } from '@/core/kit/wording';
 import { Download } from 'lucide-react';
 import { useState } from 'react';
 import type { AnchoredFeature, PartCorrection } from '@/core/part/mesh';
-import { formatChance, formatMm, formatSigned, type FormAnswer } from '@/subjects/kit/shared';
+import { type FormAnswer } from '@/subjects/kit/shared';
 import { describeMeasureIssue, describeMeshIssue } from '@/subjects/workshop/records/shared';
 import { ActionForm, Button, PlainChoice, Problem, TextField } from '@/ui';
 import { type CorrectedPart, MeshWorker, type ResinTestLine, Stopped } from '@/workers';

@@ -1,7 +1,7 @@
 'use client';
 
+import { formatChance } from '@/core/kit/wording';
 import { Download } from 'lucide-react';
-import { formatChance } from '@/subjects/kit/shared';
 import type { BlockGain } from '@/subjects/fit/gauges';
 import { ActionForm, Button, buttonLook, Link, TextField } from '@/ui';
 import { drawNext } from '../actions';

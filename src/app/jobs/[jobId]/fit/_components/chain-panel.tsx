@@ -1,10 +1,10 @@
 'use client';
 
+import { formatChance, formatMm } from '@/core/kit/wording';
 import { useState } from 'react';
 import { v4 as uuid } from 'uuid';
 import { valueIn } from '@/core/measure';
 import type { ChainView, LinkInput } from '@/subjects/fit/mating';
-import { formatChance, formatMm } from '@/subjects/kit/shared';
 import { Button, PlainChoice, PlainField, Problem } from '@/ui';
 import { askChain } from '../actions';
 

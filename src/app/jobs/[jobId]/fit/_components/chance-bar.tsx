@@ -1,4 +1,4 @@
-import { formatChance } from '@/subjects/kit/shared';
+import { formatChance } from '@/core/kit/wording';
 
 interface ChanceBarProps {
   readonly tight: number;

@@ -1,5 +1,6 @@
 'use client';
 
+import { formatMm } from '@/core/kit/wording';
 import { useEffect, useMemo, useState } from 'react';
 import { adviseFastening, type DrawnFit, type FasteningSize, NUTS } from '@/core/fit/mating';
 import type { FeatureKind } from '@/core/measure';
@@ -8,7 +9,6 @@ import {
   describeFasteningReason,
   describeFasteningSize,
 } from '@/subjects/fit/mating/shared';
-import { formatMm } from '@/subjects/kit/shared';
 import { Caution, PlainChoice, PlainField, useNumbers } from '@/ui';
 import { askDrawn } from '../actions';
 import type { DeskResin } from './fit-types';

@@ -1,15 +1,9 @@
 'use client';
 
+import { formatChance, formatMm, formatSigned } from '@/core/kit/wording';
 import { useState } from 'react';
 import { type DrawnFit, MATERIAL_FACTS } from '@/core/fit/mating';
-import {
-  describeMaterial,
-  describeRuin,
-  describeWish,
-  formatChance,
-  formatMm,
-  formatSigned,
-} from '@/subjects/kit/shared';
+import { describeMaterial, describeRuin, describeWish } from '@/subjects/kit/shared';
 import { Button, Caution, Note, RuleStrip } from '@/ui';
 import { ChanceBar } from './chance-bar';
 import type { FitRow } from './fit-types';

@@ -1,5 +1,6 @@
 'use client';
 
+import { formatChance, formatMm } from '@/core/kit/wording';
 import {
   Chart as ChartJs,
   type ChartOptions,
@@ -13,7 +14,6 @@ import {
 import { useState } from 'react';
 import { Line } from 'react-chartjs-2';
 import type { JointView } from '@/subjects/fit/mating';
-import { formatChance, formatMm } from '@/subjects/kit/shared';
 import { titledAxis, useInk } from '@/ui';
 
 ChartJs.register(LinearScale, LineElement, PointElement, Tooltip, Legend, Filler);

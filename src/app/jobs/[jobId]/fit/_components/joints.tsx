@@ -1,12 +1,12 @@
 'use client';
 
+import { formatChance, formatMm, formatSigned } from '@/core/kit/wording';
 import { Plus } from 'lucide-react';
 import { type ReactNode, useState } from 'react';
 import { v4 as newKey } from 'uuid';
 import { WANTED_FREE } from '@/core/fit/mating';
 import type { JointView, GapTestSource } from '@/subjects/fit/mating';
 import { describeJoint } from '@/subjects/fit/gauges/shared';
-import { formatChance, formatMm, formatSigned } from '@/subjects/kit/shared';
 import { Button, buttonLook, Caution, Link } from '@/ui';
 import { dropJoint } from '../actions';
 import { JointChart } from './joint-chart';

@@ -1,7 +1,7 @@
 'use client';
 
+import { listAnd } from '@/core/kit/wording';
 import { v4 as newKey } from 'uuid';
-import { listAnd } from '@/subjects/kit/shared';
 import { Button } from '@/ui';
 import { takeOverLimits } from '../actions';
 

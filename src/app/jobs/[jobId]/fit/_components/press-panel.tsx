@@ -1,5 +1,6 @@
 'use client';
 
+import { formatMm } from '@/core/kit/wording';
 import { useState } from 'react';
 import {
   allowedPressStrain,
@@ -10,7 +11,7 @@ import {
   MATERIALS,
 } from '@/core/fit/mating';
 import { describePress } from '@/subjects/fit/mating/shared';
-import { describeMaterial, formatMm } from '@/subjects/kit/shared';
+import { describeMaterial } from '@/subjects/kit/shared';
 import { Caution, PlainChoice, PlainField, Problem, useNumbers } from '@/ui';
 import type { DeskResin, PressStart } from './fit-types';
 import { NUMBERS_WANTED, AskOfResin, StrengthFields, strengthOf, UseBar } from './strength-fields';

@@ -1,7 +1,7 @@
 'use client';
 
+import { formatMm } from '@/core/kit/wording';
 import { completeTaper, facetErrorMm, leadInFor, sidesForTolerance, type Taper } from '@/core/fit/mating';
-import { formatMm } from '@/subjects/kit/shared';
 import { PlainField, Problem, useNumbers } from '@/ui';
 import { NUMBERS_WANTED } from './strength-fields';
 

@@ -1,8 +1,8 @@
 'use client';
 
+import { formatMm } from '@/core/kit/wording';
 import { useState } from 'react';
 import { allowedSnapStrain, shortestHook, snapHook } from '@/core/fit/mating';
-import { formatMm } from '@/subjects/kit/shared';
 import { PlainChoice, PlainField, Problem, useNumbers } from '@/ui';
 import type { DeskResin } from './fit-types';
 import { AskOfResin, NUMBERS_WANTED, StrengthFields, strengthOf, UseBar } from './strength-fields';

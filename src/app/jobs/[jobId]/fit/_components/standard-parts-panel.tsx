@@ -1,5 +1,5 @@
+import { formatMm } from '@/core/kit/wording';
 import { BEARINGS, DOWEL_PINS_MM, NUTS } from '@/core/fit/mating';
-import { formatMm } from '@/subjects/kit/shared';
 
 const CELL = 'num py-0.5 pr-4 text-right';
 

@@ -1,18 +1,11 @@
 'use client';
 
+import { formatChance, formatMm, formatSigned } from '@/core/kit/wording';
 import { useState } from 'react';
 import { v4 as newKey } from 'uuid';
 import { type Material, MATERIAL_FACTS, MATERIALS, RUINS, type Wish, WISHES } from '@/core/fit/mating';
 import { MATE_ORIGINS } from '@/core/job/need';
-import {
-  describeMaterial,
-  describeRuin,
-  describeWish,
-  type FormAnswer,
-  formatChance,
-  formatMm,
-  formatSigned,
-} from '@/subjects/kit/shared';
+import { describeMaterial, describeRuin, describeWish, type FormAnswer } from '@/subjects/kit/shared';
 import { describeOrigin } from '@/subjects/job/need/shared';
 import { ActionForm, Button, Caution, Choice, Dialog, PlainChoice, TextField, Tick } from '@/ui';
 import { saveWish, takeWishOff } from '../actions';

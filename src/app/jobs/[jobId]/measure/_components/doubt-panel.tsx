@@ -1,7 +1,8 @@
 'use client';
 
+import { formatMm } from '@/core/kit/wording';
 import type { Doubt } from '@/core/measure';
-import { describeDoubt, formatMm } from '@/subjects/kit/shared';
+import { describeDoubt } from '@/subjects/kit/shared';
 import type { ReadingInput } from '@/subjects/measure/readings/shared';
 import { Button } from '@/ui';
 

@@ -1,5 +1,6 @@
 'use client';
 
+import { formatMm, formatSigned } from '@/core/kit/wording';
 import { stripOf } from '@/app/_components/strip-of';
 import type { FeatureView } from '@/subjects/job/jobs';
 import {
@@ -8,8 +9,6 @@ import {
   describeOtherState,
   describeSettling,
   describeVerdict,
-  formatMm,
-  formatSigned,
 } from '@/subjects/kit/shared';
 import type { ReadingInput } from '@/subjects/measure/readings/shared';
 import { RuleStrip, toneOf } from '@/ui';

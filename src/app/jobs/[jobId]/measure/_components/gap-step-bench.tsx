@@ -1,5 +1,6 @@
 'use client';
 
+import { formatMm } from '@/core/kit/wording';
 import { useRouter } from 'next/navigation';
 import { useState, useTransition } from 'react';
 import { v4 as uuid } from 'uuid';
@@ -16,7 +17,7 @@ import {
   describeGapStepOutcome,
   type GapStepInput,
 } from '@/subjects/fit/gauges/shared';
-import { formatMm, GONE_WORDS } from '@/subjects/kit/shared';
+import { GONE_WORDS } from '@/subjects/kit/shared';
 import { Button, Caution, PlainChoice, Problem, useShortcuts } from '@/ui';
 import { touchAll } from '../actions';
 import { GapTestChart } from './gap-test-chart';

@@ -1,10 +1,10 @@
 'use client';
 
+import { formatMm } from '@/core/kit/wording';
 import { Chart as ChartJs, type ChartOptions, LinearScale, LineElement, PointElement } from 'chart.js';
 import { Line } from 'react-chartjs-2';
 import { cameFree, type GapStep } from '@/core/fit/mating';
 import { describeGapStepOutcome } from '@/subjects/fit/gauges/shared';
-import { formatMm } from '@/subjects/kit/shared';
 import { titledAxis, useInk, QUIET_CHART } from '@/ui';
 
 ChartJs.register(LinearScale, LineElement, PointElement);

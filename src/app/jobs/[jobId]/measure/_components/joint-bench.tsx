@@ -1,5 +1,6 @@
 'use client';
 
+import { formatChance, formatMm } from '@/core/kit/wording';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { v4 as uuid } from 'uuid';
@@ -11,7 +12,7 @@ import type { Result } from '@/core/kit';
 import type { PrintedJoint } from '@/subjects/fit/mating';
 import { describeJointFound, describeJointOutcome, type JointFoundInput } from '@/subjects/fit/mating/shared';
 import { describeJoint } from '@/subjects/fit/gauges/shared';
-import { describeQuantityIssue, formatChance, formatMm, GONE_WORDS } from '@/subjects/kit/shared';
+import { describeQuantityIssue, GONE_WORDS } from '@/subjects/kit/shared';
 import { buttonLook, Caution, Link, PlainChoice, PlainField, Problem, useShortcuts } from '@/ui';
 
 interface JointBenchProps {

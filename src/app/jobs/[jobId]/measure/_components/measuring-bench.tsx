@@ -1,7 +1,7 @@
 'use client';
 
+import { listAnd } from '@/core/kit/wording';
 import { type RefObject, useMemo, useRef } from 'react';
-import { listAnd } from '@/subjects/kit/shared';
 import { Button, PartFrame, useShortcuts } from '@/ui';
 import { ArmedField, whichReading } from './armed-field';
 import type { BenchProps } from './bench-types';

@@ -1,8 +1,8 @@
 'use client';
 
+import { formatMm, formatSigned } from '@/core/kit/wording';
 import { Volume2, VolumeX } from 'lucide-react';
 import { useState } from 'react';
-import { formatMm, formatSigned } from '@/subjects/kit/shared';
 import { Button, Dialog } from '@/ui';
 import type { BenchProps } from './bench-types';
 import { CsvPanel } from './csv-panel';

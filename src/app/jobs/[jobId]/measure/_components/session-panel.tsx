@@ -1,9 +1,9 @@
 'use client';
 
+import { formatMm } from '@/core/kit/wording';
 import { useState } from 'react';
 import { InstrumentForm } from '@/app/_components/instrument-form';
 import { PART_STATES } from '@/core/measure';
-import { formatMm } from '@/subjects/kit/shared';
 import { ActionForm, Button, Caution, Choice, Link, TextField, Tick } from '@/ui';
 import { beginSession } from '../actions';
 import { sessionForm } from '@/subjects/measure/calipers/shared';

@@ -1,8 +1,8 @@
 'use client';
 
+import { formatMm } from '@/core/kit/wording';
 import { useRef, useState } from 'react';
 import type { Result } from '@/core/kit';
-import { formatMm } from '@/subjects/kit/shared';
 import { describeSimulatedIssue, type SimulatedIssue } from '@/subjects/simulated/shared';
 import { useShortcuts } from '@/ui';
 

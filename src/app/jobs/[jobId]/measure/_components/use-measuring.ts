@@ -1,9 +1,10 @@
+import { formatMm } from '@/core/kit/wording';
 import { useRouter } from 'next/navigation';
 import { type RefObject, useCallback, useMemo, useState } from 'react';
 import { v4 as uuid } from 'uuid';
 import { parseLength } from '@/core/measure';
 import type { FitWord } from '@/core/signature';
-import { describeFitWord, describeLengthNote, describeQuantityIssue, formatMm } from '@/subjects/kit/shared';
+import { describeFitWord, describeLengthNote, describeQuantityIssue } from '@/subjects/kit/shared';
 import { describeReadingIssue, type ReadingInput } from '@/subjects/measure/readings/shared';
 import { takeBack } from '../actions';
 import type { BenchProps } from './bench-types';

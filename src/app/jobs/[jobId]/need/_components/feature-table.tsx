@@ -1,8 +1,9 @@
 'use client';
 
+import { formatMm, formatSigned } from '@/core/kit/wording';
 import { Plus } from 'lucide-react';
 import { useEffect, useRef, useState } from 'react';
-import { describeKind, formatMm, formatSigned } from '@/subjects/kit/shared';
+import { describeKind } from '@/subjects/kit/shared';
 import { Button, chooseFeature, CopyButton, useChosenFeature, useShortcuts } from '@/ui';
 import { FeatureDialog, type FeatureRow } from './feature-dialog';
 

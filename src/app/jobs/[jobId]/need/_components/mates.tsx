@@ -1,5 +1,6 @@
+import { formatMm } from '@/core/kit/wording';
 import type { Mate } from '@/subjects/fit/mating';
-import { describeMaterial, formatMm } from '@/subjects/kit/shared';
+import { describeMaterial } from '@/subjects/kit/shared';
 import { describeOrigin } from '@/subjects/job/need/shared';
 import { Caution } from '@/ui';
 

@@ -1,10 +1,10 @@
 'use client';
 
+import { formatMm } from '@/core/kit/wording';
 import { useMemo, useState } from 'react';
 import { v4 as newKey } from 'uuid';
 import { PartDrop } from '@/app/_components/part-drop';
 import type { Shape } from '@/core/measure';
-import { formatMm } from '@/subjects/kit/shared';
 import { Button, chooseFeature, PartFrame, useChosenFeature } from '@/ui';
 import { placeOnPart } from '../actions';
 

@@ -1,5 +1,5 @@
+import { formatMm } from '@/core/kit/wording';
 import { FootLine } from '@/app/_components/foot-line';
-import { formatMm } from '@/subjects/kit/shared';
 import type { BottomView } from '@/subjects/exposure';
 import { Link } from '@/ui';
 

@@ -1,4 +1,4 @@
-import { formatSigned, listAnd, listFew } from '@/subjects/kit/shared';
+import { formatSigned, listAnd, listFew } from '@/core/kit/wording';
 import type { ExposureChangeView } from '@/subjects/exposure';
 import { Link } from '@/ui';
 import { EdgeChart } from './edge-chart';

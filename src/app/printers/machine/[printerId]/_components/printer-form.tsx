@@ -1,7 +1,6 @@
 'use client';
 
-import { type Rooms, STATIONS } from '@/core/part/findings';
-import { STATION_WORDS } from '@/subjects/part/shared';
+import { type Rooms, STATION_WORDS, STATIONS } from '@/core/part/findings';
 import { printerForm } from '@/subjects/signature/shared';
 import { ActionForm, Button, TextField } from '@/ui';
 import { savePrinter } from '../../../actions';

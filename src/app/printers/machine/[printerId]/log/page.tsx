@@ -1,10 +1,10 @@
+import { dayOf, listAnd } from '@/core/kit/wording';
 import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
 import { connection } from 'next/server';
 import { idFrom } from '@/app/_components/read-params';
 import { type MaintenanceCount, type MaintenanceKind, CHECK_KINDS, isSoon } from '@/core/log';
 import { bench, benchHouse } from '@/subjects/workshop/settings';
-import { dayOf, listAnd } from '@/subjects/kit/shared';
 import { maintenanceOf, type LogView, type RateGroup, viewClearing, viewLog } from '@/subjects/log';
 import { BECAUSE_WORDS, BY_WORDS, describeCommon, describeGroup, KIND_WORDS } from '@/subjects/log/shared';
 import { Link } from '@/ui';

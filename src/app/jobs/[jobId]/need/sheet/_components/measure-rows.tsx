@@ -1,8 +1,8 @@
 'use client';
 
+import { formatMm } from '@/core/kit/wording';
 import { X } from 'lucide-react';
 import { v4 as newKey } from 'uuid';
-import { formatMm } from '@/subjects/kit/shared';
 import { describeBodyNote, describePlace } from '@/subjects/job/sheets/shared';
 import { takeBodyBack } from '../actions';
 import type { BenchMeasure } from './sheet-types';

@@ -1,6 +1,6 @@
 'use client';
 
-import { formatChance, formatMm, formatSigned } from '@/subjects/kit/shared';
+import { formatChance, formatMm, formatSigned } from '@/core/kit/wording';
 import { buttonLook, CopyButton, Link } from '@/ui';
 import type { DrawnLine, SheetBenchProps } from './sheet-types';
 

@@ -1,10 +1,11 @@
 'use client';
 
+import { formatMm } from '@/core/kit/wording';
 import { type FormEvent, useEffect, useRef, useState } from 'react';
 import { v4 as newKey } from 'uuid';
 import { CutOffNote } from '@/app/_components/cut-off-note';
 import { parseLength, READ_AS, type ReadAs } from '@/core/measure';
-import { describeQuantityIssue, formatMm } from '@/subjects/kit/shared';
+import { describeQuantityIssue } from '@/subjects/kit/shared';
 import { describePlace } from '@/subjects/job/sheets/shared';
 import { Button, Note, PlainChoice, Problem, useShortcuts } from '@/ui';
 import { takeBodyBack } from '../actions';

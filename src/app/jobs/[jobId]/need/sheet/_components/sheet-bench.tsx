@@ -1,9 +1,9 @@
 'use client';
 
+import { formatMm } from '@/core/kit/wording';
 import { useState } from 'react';
 import { asDiameter } from '@/core/measure';
 import { nextPlace } from '@/core/job/sheets';
-import { formatMm } from '@/subjects/kit/shared';
 import type { BodyInput } from '@/subjects/job/sheets/shared';
 import { SheetDrawing } from '@/ui';
 import { MeasureRows } from './measure-rows';

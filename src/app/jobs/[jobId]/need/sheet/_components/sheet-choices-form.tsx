@@ -1,9 +1,10 @@
 'use client';
 
+import { formatSigned } from '@/core/kit/wording';
 import { useMemo, useRef } from 'react';
 import { RUINS, WISHES } from '@/core/fit/mating';
 import { type Sheet, SHEET_KINDS, type SheetChoices, type SheetOption, SHEETS } from '@/core/job/sheets';
-import { describeRuin, describeWish, formatSigned } from '@/subjects/kit/shared';
+import { describeRuin, describeWish } from '@/subjects/kit/shared';
 import { sheetFormOf, sheetKindForm } from '@/subjects/job/sheets/shared';
 import { ActionForm, Button, Choice, TextField } from '@/ui';
 import { changeSheetKind, saveSheet } from '../actions';

@@ -1,9 +1,9 @@
 'use client';
 
+import { formatMm, formatSigned } from '@/core/kit/wording';
 import { useState, useTransition } from 'react';
 import { v4 as newKey } from 'uuid';
 import { FATAL_CODES } from '@/core/job/sheets';
-import { formatMm, formatSigned } from '@/subjects/kit/shared';
 import { describeSheetIssue } from '@/subjects/job/sheets/shared';
 import { Button, Note, Problem } from '@/ui';
 import { takeOver } from '../actions';

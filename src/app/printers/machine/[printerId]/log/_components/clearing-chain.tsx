@@ -1,9 +1,9 @@
 'use client';
 
+import { dayOf } from '@/core/kit/wording';
 import { useTap } from '@/app/_components/use-tap';
 import { CLEARING_STEPS, type ClearingStep } from '@/core/log';
 import type { Practices } from '@/core/resin';
-import { dayOf } from '@/subjects/kit/shared';
 import { CLEARING_CAUTIONS, clearingWords } from '@/subjects/log/shared';
 import { Caution, Link, Problem } from '@/ui';
 import { tapClearing } from '../actions';

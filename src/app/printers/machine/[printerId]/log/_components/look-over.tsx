@@ -1,9 +1,9 @@
 'use client';
 
+import { dayOf } from '@/core/kit/wording';
 import { useState } from 'react';
 import { useTap } from '@/app/_components/use-tap';
 import { type MaintenanceKind, type Glance, GLANCES } from '@/core/log';
-import { dayOf } from '@/subjects/kit/shared';
 import { MAINTENANCE_WORDS, GLANCE_WORDS } from '@/subjects/log/shared';
 import { Button, PlainField, Problem } from '@/ui';
 import { tapLookOver } from '../actions';

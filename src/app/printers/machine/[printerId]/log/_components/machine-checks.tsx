@@ -1,9 +1,9 @@
 'use client';
 
+import { dayOf } from '@/core/kit/wording';
 import { useTap } from '@/app/_components/use-tap';
 import { CHECK_KINDS, type CheckKind } from '@/core/log';
 import type { Practices } from '@/core/resin';
-import { dayOf } from '@/subjects/kit/shared';
 import { CHECK_CAUTIONS, checkWords } from '@/subjects/log/shared';
 import { Caution, Problem } from '@/ui';
 import { tapMaintenance } from '../actions';

@@ -1,8 +1,8 @@
 'use client';
 
+import { dayOf } from '@/core/kit/wording';
 import { useTap } from '@/app/_components/use-tap';
 import { type MaintenanceCount, type MaintenanceKind, CHECK_KINDS } from '@/core/log';
-import { dayOf } from '@/subjects/kit/shared';
 import type { MaintenanceView } from '@/subjects/log';
 import { BECAUSE_WORDS, MAINTENANCE_WORDS, describeFilmRisk } from '@/subjects/log/shared';
 import { dropMaintenance, tapMaintenance } from '../actions';
