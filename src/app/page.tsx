@@ -1,15 +1,16 @@
+import { processStepOf } from '@/core/resin';
 import { listAnd } from '@/core/kit/wording';
 import { connection } from 'next/server';
 import { viewDay } from '@/subjects/print/day';
 import { bench, benchHouse, today } from '@/subjects/workshop/settings';
 import { describeOutcome } from '@/subjects/kit/shared';
 import { listDueMaintenance, listStockLeft } from '@/subjects/log';
-import { MAINTENANCE_WORDS, describeStock } from '@/subjects/log/shared';
+import { maintenanceOf } from '@/core/log';
+import { describeStock } from '@/subjects/log/shared';
 import { glanceSteps, type JobGlance } from '@/subjects/job/overview';
 import { listControlAlarms } from '@/subjects/signature';
 import { describeAlarm } from '@/subjects/signature/shared';
 import { listCreepChecks, listShort } from '@/subjects/resin/shelf';
-import { nameCardStep } from '@/subjects/resin/shelf/shared';
 import { listTimers } from '@/subjects/print/postprocess';
 import { buttonLook, Link } from '@/ui';
 import { inTurns } from './api/in-turns';
@@ -110,7 +111,7 @@ function UnderWay({ now }: { now: Date }) {
   if (timers.length === 0) return null;
   const shown = timers.map(({ step, startedAt, endsAt, ...timer }) => ({
     ...timer,
-    title: nameCardStep(step),
+    title: processStepOf(step).name,
     startedAt: startedAt.getTime(),
     endsAt: endsAt?.getTime(),
   }));
@@ -198,7 +199,7 @@ function Watch() {
             >
               {printer}
             </Link>
-            : {listAnd(due.map(({ kind }) => MAINTENANCE_WORDS[kind].title.toLowerCase()))}
+            : {listAnd(due.map(({ kind }) => maintenanceOf(kind).title.toLowerCase()))}
           </li>
         ))}
         {stock.map((item) => (

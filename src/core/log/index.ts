@@ -1,58 +1,65 @@
 export {
+  BECAUSE_WORDS,
+  CHECK_KINDS,
+  type CheckKind,
+  checkOf,
+  countMaintenance,
+  countsAsDone,
+  isCheck,
+  isSoon,
   MAINTENANCE_DEFAULTS,
   MAINTENANCE_KINDS,
-  CHECK_KINDS,
-  countsAsDone,
-  type CheckKind,
-  CLEARING_STEPS,
-  type ClearingStep,
-  type MaintenanceAsk,
   type MaintenanceCount,
   type MaintenanceEvent,
   type MaintenanceKind,
+  maintenanceOf,
   type MaintenanceRules,
-  countMaintenance,
-  type Glance,
-  GLANCES,
-  isSoon,
   type RunOfMaintenance,
 } from './maintenance';
 export {
-  type Circumstances,
+  CLEARING_STEPS,
+  clearingOf,
+  type ClearingStep,
+  describeGlances,
+  type Glance,
+  GLANCE_WORDS,
+  GLANCES,
+} from './clearing';
+export {
   type EvidenceAsk,
   gatherEvidence,
   type PieceSeen,
   type PrintSeen,
   whereOnPlate,
-} from './evidence';
-export {
-  CAUSE_PRIOR,
-  type Chances,
-  type Cause,
-  CAUSES,
-  EVIDENCE,
-  type Evidence,
-  EVIDENCE_TABLE,
-  FAILURE_KINDS,
-  type FailureKind,
-} from './cause-tables';
+} from './gather-evidence';
+export { CAUSE_PRIOR, type Cause, causeOf, CAUSES, type Chances } from './causes';
+export { type Circumstances, EVIDENCE, type Evidence, EVIDENCE_TABLE, evidenceLine } from './evidence-table';
+export { FAILURE_KINDS, FAILURE_WORDS, type FailureKind } from './failure-kinds';
 export {
   type CauseEdits,
   type CauseTables,
   OUR_TABLES,
+  outcomeWords,
   tablesOf,
   TEST_TABLE,
   type TestName,
   TESTS,
 } from './test-tables';
-export { costedTests, type FailureSeen, priorOf, readFailure, type TestCosts } from './failure-reader';
+export {
+  costedTests,
+  describeEvidence,
+  type FailureSeen,
+  priorOf,
+  readFailure,
+  type SeenEvidence,
+  type TestCosts,
+} from './failure-reader';
 export {
   afterTest,
   bitsOf,
   type ByCause,
   type CauseAsk,
   type CauseIssue,
-  type CauseTable,
   type CostedTest,
   entropyOf,
   foreseeTest,
@@ -85,6 +92,7 @@ export {
 export { crowdedPlace, type PlaceIssue, type PlacesOfPrint, powerOfSamePlace, samePlace } from './same-place';
 export {
   COMMON,
+  COMMON_WORDS,
   type Common,
   holm,
   type LayersOfPrint,

@@ -1,4 +1,4 @@
-import type { Cause } from './cause-tables';
+import type { Cause } from './causes';
 
 /** What failures took: hours of the printer, resin, and money in the shop's own. */
 export interface Loss {

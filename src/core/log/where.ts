@@ -1,10 +1,19 @@
+import { keysOf } from '@/core/kit';
 import type { Permuted } from './permutation';
 import { rankTest } from './rank-test';
 import { crowdedPlace, MANY_PRINTS, type PlacesOfPrint, powerOfSamePlace, samePlace } from './same-place';
 
 /** What failures can have in common. */
-export const COMMON = ['plate', 'part', 'height', 'area', 'jump', 'edge'] as const;
-export type Common = (typeof COMMON)[number];
+export const COMMON_WORDS = {
+  plate: 'at one place of the plate',
+  part: 'at one place of the part',
+  height: 'at one height',
+  area: 'where the layers are large',
+  jump: 'where the area jumps',
+  edge: 'near the edge of the plate',
+} as const;
+export type Common = keyof typeof COMMON_WORDS;
+export const COMMON = keysOf(COMMON_WORDS);
 
 /** The layers of one print, and those at which something failed. */
 export interface LayersOfPrint {

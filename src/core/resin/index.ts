@@ -20,8 +20,16 @@ export {
   type ResinFile,
   strengthOfResin,
 } from './evidence';
-export { type CardStep, CLEAR, type PartFacts, processCard } from './process-card';
-export { DEFAULT_PRACTICES, type Practice, PRACTICES, type Practices } from './practices';
+export { type CardStep, type PartFacts, processCard } from './process-card';
+export {
+  describeCardReason,
+  describeCardStep,
+  minutesOfStep,
+  type ProcessStep,
+  processStepOf,
+  stateAfter,
+} from './process-steps';
+export { LAMP, stepsAfterPrint, WASH } from './steps-after-print';
 export {
   type ResinTest,
   RESIN_TEST_KINDS,
@@ -67,6 +75,7 @@ export {
   type ResinSheetIssue,
   type Source,
   SOURCES,
+  describeLiquid,
   WASH_LIQUIDS,
   type WashLiquid,
 } from './sheet';

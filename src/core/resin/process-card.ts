@@ -1,7 +1,8 @@
+import { type Claim, claimOf } from '@/core/job/need';
+import type { Practices } from '@/core/workshop';
 import { BRITTLE_BELOW } from '@/core/fit/mating';
 import { secondsToCool } from '@/core/print';
 import { type Evidence, evidenceOf, type ResinFile } from './evidence';
-import type { Practices } from './practices';
 import type { WashLiquid } from './sheet';
 
 /** One step of handling a resin, in the order of the work, with its numbers. */
@@ -57,7 +58,8 @@ export type CardStep =
       readonly wallMm?: number;
     }
   | { readonly step: 'assemble'; readonly at: 'green' | 'cured'; readonly overruled: boolean }
-  | { readonly step: 'coat'; readonly for: readonly string[] }
+  /** For claims that must not touch bare resin; for none: only to make a clear part clearer. */
+  | { readonly step: 'coat'; readonly claims: readonly Claim[] }
   | { readonly step: 'vat'; readonly how: Exclude<Practices['vatAfter'], 'calendar'> };
 
 /** Usual times where a datasheet states none. */
@@ -83,7 +85,7 @@ const CREVICES_TAKE = 2;
 
 /** Properties of the part that affect its handling. */
 export interface PartFacts {
-  readonly claims?: readonly string[];
+  readonly claims?: readonly Claim[];
   /** Hollows that keep liquid, narrow gaps and joints printed in place. */
   readonly crevices?: number;
   /** Mean thickness: twice the volume over the surface, mm. */
@@ -93,8 +95,6 @@ export interface PartFacts {
   /** Scale of the print relative to the drawing; its supports too, or at their tested scale. */
   readonly scale?: number;
 }
-/** Claims whose part is coated before long use. */
-const COATED_FOR = ['skin', 'mouth', 'food'];
 
 /**
  * Returns how to handle a resin from bottle to fit, by shop practice where the datasheet allows it. Short cure is a
@@ -202,13 +202,10 @@ function coolStep({ wallMm }: PartFacts): CardStep {
 
 /** Parts that touch a body or food are coated; clear parts where the workshop lacquers them. */
 function coatStep({ evidence, schools, part: { claims = [] } }: Known): CardStep[] {
-  const coated = claims.filter((claim) => COATED_FOR.includes(claim));
-  if (schools.clearFinish === 'lacquer' && evidence.sheet.family === 'clear') coated.push(CLEAR);
-  return coated.length > 0 ? [{ step: 'coat', for: coated }] : [];
+  const coated = claims.filter((claim) => claimOf(claim).isCoated === true);
+  const isLacquered = schools.clearFinish === 'lacquer' && evidence.sheet.family === 'clear';
+  return coated.length > 0 || isLacquered ? [{ step: 'coat', claims: coated }] : [];
 }
-
-/** The reason of a coat that only makes a clear part clearer. */
-export const CLEAR = 'clearness';
 
 function cureMinutes(school: Practices['cure'], floorMin?: number, ceilingMin?: number): number | undefined {
   if (ceilingMin === undefined) return floorMin;

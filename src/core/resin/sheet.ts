@@ -1,3 +1,4 @@
+import { keysOf } from '@/core/kit';
 import type { PropertyId } from './properties';
 
 export const FAMILIES = [
@@ -17,8 +18,15 @@ export type Family = (typeof FAMILIES)[number];
 export const CONDITIONS = ['green', 'cured', 'annealed'] as const;
 export type Condition = (typeof CONDITIONS)[number];
 
-export const WASH_LIQUIDS = ['alcohol', 'water', 'washerFluid', 'soapyWater'] as const;
-export type WashLiquid = (typeof WASH_LIQUIDS)[number];
+const LIQUID_WORDS = {
+  alcohol: 'alcohol',
+  water: 'water',
+  washerFluid: 'windscreen washer fluid',
+  soapyWater: 'soapy water',
+} as const;
+export type WashLiquid = keyof typeof LIQUID_WORDS;
+export const WASH_LIQUIDS = keysOf(LIQUID_WORDS);
+export const describeLiquid = (liquid: WashLiquid): string => LIQUID_WORDS[liquid];
 
 export const CLARITIES = ['clear', 'translucent', 'opaque'] as const;
 export type Clarity = (typeof CLARITIES)[number];

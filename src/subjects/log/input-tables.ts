@@ -1,7 +1,15 @@
 import { z } from 'zod';
-import { CAUSES, type Cause, type Chances, EVIDENCE, type Evidence, type TestName, TESTS } from '@/core/log';
+import {
+  type Cause,
+  causeOf,
+  CAUSES,
+  type Chances,
+  EVIDENCE,
+  type Evidence,
+  type TestName,
+  TESTS,
+} from '@/core/log';
 import { choiceField, numberField, optionalNumber } from '@/subjects/kit/shared';
-import { CAUSE_WORDS } from './words-log';
 
 /** A line of the tables: a piece of evidence, or the first outcome of a test. */
 export type LineName =
@@ -24,7 +32,7 @@ export const lineForm = z
       ...CHANCE,
       hint: 'From 1 to 99. A 0 would exclude a cause permanently.',
     }),
-    ...ofCauses((cause) => optionalNumber(CAUSE_WORDS[cause], 'percent', CHANCE)),
+    ...ofCauses((cause) => optionalNumber(causeOf(cause).words, 'percent', CHANCE)),
   })
   .transform(({ line, usual, ...causes }): { readonly line: LineName; readonly chances: Chances } => {
     const [of, name] = line.split(' ');
@@ -38,7 +46,7 @@ export const lineForm = z
 
 /** In how many of a hundred failures each cause is it; only their proportion counts. */
 export const priorForm = z.object(
-  ofCauses((cause) => numberField(CAUSE_WORDS[cause], 'number', { low: 0.1, high: 100 })),
+  ofCauses((cause) => numberField(causeOf(cause).words, 'number', { low: 0.1, high: 100 })),
 );
 
 /** A line as a page names it. */

@@ -1,5 +1,5 @@
 import { and, eq, isNull } from 'drizzle-orm';
-import { type Cause, TEST_TABLE, type TestName } from '@/core/log';
+import { type Cause, outcomeWords, type TestName } from '@/core/log';
 import { fail, ok, type Result } from '@/core/kit';
 import { allOrNothing, type Db, queries, tables } from '@/store';
 import { recordDecision } from '@/subjects/workshop/records';
@@ -87,7 +87,7 @@ export function keepTest(
   at = new Date(),
 ): Result<void, LogIssue> {
   if (queries.listFailures(db, [runId]).length === 0) return fail({ code: 'noFailure' });
-  if (!TEST_TABLE[test].outcomes.includes(outcome)) return fail({ code: 'noSuchOutcome' });
+  if (outcomeWords(test, outcome) === undefined) return fail({ code: 'noSuchOutcome' });
   const { failureTests } = tables;
   return allOrNothing<void, LogIssue>(db, (tx) => {
     tx.update(failureTests)

@@ -1,12 +1,12 @@
 import { and, eq, isNull } from 'drizzle-orm';
-import { type MaintenanceKind, CLEARING_STEPS } from '@/core/log';
+import { CLEARING_STEPS, describeGlances, type MaintenanceKind } from '@/core/log';
 import { fail, ok, type Result } from '@/core/kit';
 import { allOrNothing, type Db, queries, tables } from '@/store';
 import { findPrinter } from '@/subjects/signature';
 import type { MaintenanceNoted, ClearingAnswer, LookedOver } from './input-log';
 import { keepTest } from './keep-failure';
 import { viewClearing } from './view-clearing';
-import { describeGlances, type LogIssue } from './words-maintenance';
+import { type LogIssue } from './words-maintenance';
 
 type NewMaintenance = Omit<typeof tables.careDone.$inferInsert, 'afterFailureId'>;
 

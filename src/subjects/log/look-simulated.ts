@@ -59,5 +59,5 @@ export function testSimulated(
   const isFirst = run && testOnSimulated(db, run, test);
   if (isFirst === undefined) return fail({ code: 'gone' });
   const [first, second] = TEST_TABLE[test].outcomes;
-  return keepTest(db, runId, { test, outcome: isFirst ? first : second }, at);
+  return keepTest(db, runId, { test, outcome: (isFirst ? first : second).name }, at);
 }

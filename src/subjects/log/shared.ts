@@ -14,28 +14,8 @@ export {
 } from './input-log';
 export { BY_WORDS, describeGroup } from './words-rates';
 export { describeLogEntry, type LogEntry } from './words-decisions';
-export {
-  CAUSE_WORDS,
-  describeCauseIssue,
-  describeCommon,
-  describeEvidence,
-  describePlaceIssue,
-  KIND_WORDS,
-  REPAIR_WORDS,
-  TEST_WORDS,
-} from './words-log';
-export {
-  BECAUSE_WORDS,
-  MAINTENANCE_WORDS,
-  CHECK_CAUTIONS,
-  checkWords,
-  CLEARING_CAUTIONS,
-  clearingWords,
-  describeFilmRisk,
-  describeLogIssue,
-  GLANCE_WORDS,
-  type LogIssue,
-} from './words-maintenance';
+export { describeCauseIssue, describePlaceIssue } from './words-log';
+export { describeFilmRisk, describeLogIssue, type LogIssue } from './words-maintenance';
 export { stockForm } from './input-stock';
 export { describeStock, describeStockIssue, type StockIssue } from './words-stock';
 export { describeLayerFacts, describeTwin } from './words-heights';

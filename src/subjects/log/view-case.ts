@@ -1,3 +1,4 @@
+import { keysOf } from '@/core/kit';
 import { evidenceOfFindings, type Finding } from '@/core/part/findings';
 import {
   afterTest,
@@ -9,12 +10,13 @@ import {
   gatherEvidence,
   type Loss,
   namedCause,
-  priorOf,
   type PrintSeen,
+  priorOf,
   rankTests,
   readFailure,
-  tablesOf,
   type Reason,
+  type SeenEvidence,
+  tablesOf,
   type TestName,
   type TestWorth,
   type Where,
@@ -36,8 +38,7 @@ import { lossOf } from './view-losses';
 type RunWithPieces = queries.RunWithPieces;
 
 /** A test that was made, or that could be. */
-export interface TestView extends TestWorth {
-  readonly name: TestName;
+export interface TestView extends TestWorth<TestName> {
   readonly hours: number;
   readonly outcome?: string;
 }
@@ -52,7 +53,7 @@ export interface CaseView {
   /** Likeliest first. */
   readonly causes: readonly { readonly cause: Cause; readonly chance: number }[];
   readonly named?: Cause;
-  readonly reasons: readonly Reason[];
+  readonly reasons: readonly Reason<Cause, SeenEvidence>[];
   /** The most telling first; those made have an outcome. */
   readonly tests: readonly TestView[];
   /** What Check had said where it failed. */
@@ -295,7 +296,7 @@ function judged(
     house,
     tables,
   }: { readonly of: RunWithPieces; readonly house: House; readonly tables: CauseTables },
-  before: ByCause,
+  before: ByCause<Cause>,
 ): Pick<CaseView, 'causes' | 'named' | 'tests'> {
   const nextCost = run.plan === null ? undefined : lostWith(run.plan, pieces.length, house);
   const costs = {
@@ -304,9 +305,7 @@ function judged(
     workHour: house.run.workHour,
   };
   const all = costedTests(costs, tables.tests);
-  const made = new Map(
-    queries.listFailureTests(db, run.id).map(({ test, outcome }) => [test as string, outcome]),
-  );
+  const made = new Map(queries.listFailureTests(db, run.id).map(({ test, outcome }) => [test, outcome]));
   const chances = all.reduce((so, { name, table }) => {
     const outcome = made.get(name);
     return outcome === undefined ? so : (afterTest(so, table, outcome) ?? so);
@@ -316,13 +315,12 @@ function judged(
   const tests = ranked
     .map((worth) => ({
       ...worth,
-      name: worth.name as TestName,
       hours: hoursOf.get(worth.name)!,
       outcome: made.get(worth.name),
     }))
     .sort((a, b) => Number(a.outcome !== undefined) - Number(b.outcome !== undefined));
-  const causes = (Object.entries(chances) as [Cause, number][])
-    .map(([cause, chance]) => ({ cause, chance }))
+  const causes = keysOf(chances)
+    .map((cause) => ({ cause, chance: chances[cause] }))
     .sort((a, b) => b.chance - a.chance);
-  return { causes, named: namedCause(chances) as Cause | undefined, tests };
+  return { causes, named: namedCause(chances), tests };
 }

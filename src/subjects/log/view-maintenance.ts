@@ -1,11 +1,11 @@
 import {
-  CHECK_KINDS,
   type CheckKind,
+  countMaintenance,
+  isCheck,
+  isFilmDue,
   type MaintenanceCount,
   type MaintenanceEvent,
   type MaintenanceKind,
-  countMaintenance,
-  isFilmDue,
   type RunOfMaintenance,
 } from '@/core/log';
 import { type Db, queries } from '@/store';
@@ -129,9 +129,6 @@ export function listDueMaintenance(
     return due.length === 0 ? [] : [{ printerId, printer, due }];
   });
 }
-
-const isCheck = (kind: MaintenanceKind): kind is CheckKind =>
-  (CHECK_KINDS as readonly MaintenanceKind[]).includes(kind);
 
 /** Care of a printer as it stands at a time. */
 export function maintenanceOf(db: Db, printerId: number, now: Date, house: House): MaintenanceView {

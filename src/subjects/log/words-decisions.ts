@@ -1,6 +1,5 @@
-import type { FailureKind } from '@/core/log';
+import { FAILURE_WORDS, type FailureKind } from '@/core/log';
 import type { DecisionWords } from '@/subjects/workshop/records/shared';
-import { KIND_WORDS } from './words-log';
 
 /** Decisions that the log adds to the history of a job. */
 export interface LogEntry {
@@ -10,5 +9,5 @@ export interface LogEntry {
 }
 
 export function describeLogEntry({ kind, layer }: LogEntry): DecisionWords {
-  return { title: `Failed: ${KIND_WORDS[kind]}`, detail: layer === undefined ? '' : `at layer ${layer}` };
+  return { title: `Failed: ${FAILURE_WORDS[kind]}`, detail: layer === undefined ? '' : `at layer ${layer}` };
 }

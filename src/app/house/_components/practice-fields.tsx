@@ -1,9 +1,10 @@
 'use client';
 
+import { keysOf } from '@/core/kit';
+import { type Practice, PRACTICE_DEFINITIONS, PRACTICE_GROUPS, practicesOf } from '@/core/workshop';
 import { LiquidTicks } from '@/app/_components/liquid-ticks';
-import type { Practice } from '@/core/resin';
 import type { HouseRules } from '@/subjects/workshop/settings';
-import { PRACTICE_GROUPS, PRACTICE_WORDS, practicesForm } from '@/subjects/workshop/settings/shared';
+import { practicesForm } from '@/subjects/workshop/settings/shared';
 import { ActionForm, Button, TextField } from '@/ui';
 import { savePractices } from '../actions';
 
@@ -13,11 +14,11 @@ type PracticeFieldsProps = Pick<HouseRules, 'schools' | 'liquids' | 'roomC' | 'c
 export function PracticeFields({ schools, liquids, roomC, changeoverMl }: PracticeFieldsProps) {
   return (
     <ActionForm form={practicesForm} action={savePractices} label="Shop practice" className="grid gap-3">
-      {PRACTICE_GROUPS.map(({ title, schools: own }, i) => (
-        <details key={title} open={i === 0} className="border-b border-hair pb-2">
-          <summary className="font-semibold">{title}</summary>
+      {keysOf(PRACTICE_GROUPS).map((group, i) => (
+        <details key={group} open={i === 0} className="border-b border-hair pb-2">
+          <summary className="font-semibold">{PRACTICE_GROUPS[group]}</summary>
           <div className="mt-2 grid gap-3">
-            {own.map((school) => (
+            {practicesOf(group).map((school) => (
               <PracticeField key={school} school={school} side={schools[school]} />
             ))}
           </div>
@@ -43,7 +44,7 @@ export function PracticeFields({ schools, liquids, roomC, changeoverMl }: Practi
 
 /** One difference of practice: its sides, each with its reason. */
 function PracticeField({ school, side: chosen }: { school: Practice; side: string }) {
-  const { title, sides } = PRACTICE_WORDS[school];
+  const { title, sides } = PRACTICE_DEFINITIONS[school];
   return (
     <fieldset>
       <legend className="font-semibold">{title}</legend>

@@ -1,8 +1,7 @@
 import type { Metadata } from 'next';
 import { connection } from 'next/server';
-import { EVIDENCE, tablesOf, TESTS } from '@/core/log';
+import { EVIDENCE, evidenceLine, tablesOf, TEST_TABLE, TESTS } from '@/core/log';
 import { bench, benchHouse } from '@/subjects/workshop/settings';
-import { describeEvidence, TEST_WORDS } from '@/subjects/log/shared';
 import { Link } from '@/ui';
 import { LineFields, PriorFields } from './_components/line-fields';
 
@@ -44,7 +43,7 @@ export default async function CausesPage() {
             <LineFields
               key={name}
               line={{ of: 'evidence', name }}
-              title={capital(describeEvidence(name, true))}
+              title={capital(evidenceLine(name).yes)}
               why={tables.evidence[name].why}
               chances={tables.evidence[name]}
               isOwn={edits.evidence?.[name] !== undefined}
@@ -59,7 +58,7 @@ export default async function CausesPage() {
             <LineFields
               key={name}
               line={{ of: 'tests', name }}
-              title={`${TEST_WORDS[name].title}: ${TEST_WORDS[name].outcomes[tables.tests[name].outcomes[0]]}`}
+              title={`${TEST_TABLE[name].title}: ${tables.tests[name].outcomes[0].words}`}
               why={tables.tests[name].why}
               chances={tables.tests[name]}
               isOwn={edits.tests?.[name] !== undefined}

@@ -1,12 +1,12 @@
+export { type Claim, claimOf, CLAIMS, nameRating } from './claims';
+export { type PictureFound, type PictureType, readPicture } from './picture';
 export {
   ACCEPTANCE_TESTS,
-  type AcceptanceTest,
   type Answer,
+  ANSWER_WORDS,
   ANSWERS,
-  type Claim,
-  CLAIMS,
   LARGEST_PICTURE_BYTES,
   MATE_ORIGINS,
   type MateOrigin,
+  ORIGIN_WORDS,
 } from './vocabulary';
-export { type PictureFound, type PictureType, readPicture } from './picture';

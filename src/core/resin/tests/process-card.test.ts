@@ -1,6 +1,6 @@
+import { DEFAULT_PRACTICES, type Practices } from '@/core/workshop';
 import { describe, expect, test } from '@jest/globals';
 import { processCard } from '../process-card';
-import { DEFAULT_PRACTICES, type Practices } from '../practices';
 import { SHIPPED_SHELF } from '../shipped-shelf';
 
 const resin = (name: string) => SHIPPED_SHELF.find((each) => each.name === name)!;
@@ -78,7 +78,7 @@ test('what touches skin is coated', () => {
     processCard(resin('Slate General'), DEFAULT_PRACTICES, { claims: ['skin', 'mains'] }).at(-1),
   ).toEqual({
     step: 'coat',
-    for: ['skin'],
+    claims: ['skin'],
   });
 });
 

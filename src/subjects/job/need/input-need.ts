@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { type Side, SIDES } from '@/core/part/findings';
-import { ANSWERS, type Claim, CLAIMS } from '@/core/job/need';
+import { ANSWERS, type Claim, claimOf, CLAIMS } from '@/core/job/need';
 import {
   choiceField,
   dayField,
@@ -10,7 +10,6 @@ import {
   textField,
   tickField,
 } from '@/subjects/kit/shared';
-import { describeClaim } from './words-need';
 
 type ClaimField = `claim_${Claim}`;
 
@@ -20,7 +19,7 @@ export function claimFieldName(claim: Claim): ClaimField {
 }
 
 const claimFields = Object.fromEntries(
-  CLAIMS.map((claim) => [claimFieldName(claim), tickField(describeClaim(claim).label)]),
+  CLAIMS.map((claim) => [claimFieldName(claim), tickField(claimOf(claim).label)]),
 ) as Record<ClaimField, ReturnType<typeof tickField>>;
 
 type SideField = `side_${Side}`;

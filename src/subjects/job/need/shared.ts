@@ -9,4 +9,3 @@ export {
 } from './input-need';
 export { describeAnswerIssue, describeNeedIssue, describePictureIssue } from './words-issues';
 export { describeNeedEntry, type NeedEntry } from './words-decisions';
-export { describeAcceptanceTest, describeAnswer, describeClaim, describeOrigin } from './words-need';

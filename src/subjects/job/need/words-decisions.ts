@@ -1,9 +1,8 @@
 import type { DecisionRule } from '@/core/measure';
-import type { Answer } from '@/core/job/need';
+import { type Answer, ANSWER_WORDS } from '@/core/job/need';
 import { describeRule } from '@/subjects/kit/shared';
 import type { DecisionWords } from '@/subjects/workshop/records/shared';
 import type { Reopened } from '@/subjects/job/jobs/shared';
-import { describeAnswer } from './words-need';
 
 /** What is decided of what a job is for. */
 export type NeedEntry =
@@ -37,7 +36,7 @@ export function describeNeedEntry(entry: NeedEntry): DecisionWords {
       return { title: 'Need changed', detail: entry.opened.map(shortly).join('; ') };
     case 'testAnswered':
       return {
-        title: `Acceptance test ${describeAnswer(entry.answer)}`,
+        title: `Acceptance test ${ANSWER_WORDS[entry.answer]}`,
         detail: `print ${entry.print}${entry.note === '' ? '' : `: ${entry.note}`}`,
       };
   }

@@ -1,6 +1,19 @@
 import { describe, expect, test } from '@jest/globals';
 import { eq } from 'drizzle-orm';
-import { CAUSES, EVIDENCE, FAILURE_KINDS, TEST_TABLE, TESTS } from '@/core/log';
+import {
+  causeOf,
+  CAUSES,
+  describeEvidence,
+  EVIDENCE,
+  evidenceLine,
+  FAILURE_KINDS,
+  FAILURE_WORDS,
+  MAINTENANCE_KINDS,
+  maintenanceOf,
+  outcomeWords,
+  TEST_TABLE,
+  TESTS,
+} from '@/core/log';
 import { expectOk } from '@/core/kit';
 import { queries, tables } from '@/store';
 import { changeProcess } from '@/subjects/job/jobs';
@@ -17,19 +30,13 @@ import {
   viewLog,
 } from '../index';
 import {
-  MAINTENANCE_WORDS,
-  CAUSE_WORDS,
-  describeEvidence,
   describeLayer,
   describeLogEntry,
   describeLogIssue,
   failureInput,
   type FailureNoted,
-  KIND_WORDS,
   type LogIssue,
-  REPAIR_WORDS,
   readLayer,
-  TEST_WORDS,
 } from '../shared';
 
 const HOUR_MS = 3_600_000;
@@ -220,14 +227,13 @@ describe('words and heights', () => {
   });
 
   test('every kind, cause, piece of evidence, test and outcome has its words', () => {
-    for (const kind of FAILURE_KINDS) expect(KIND_WORDS[kind]).toBeTruthy();
-    for (const cause of CAUSES) expect(CAUSE_WORDS[cause] && REPAIR_WORDS[cause]).toBeTruthy();
-    for (const name of EVIDENCE) expect(describeEvidence(name, true)).not.toBe(describeEvidence(name, false));
+    for (const kind of FAILURE_KINDS) expect(FAILURE_WORDS[kind]).toBeTruthy();
+    for (const cause of CAUSES) expect(causeOf(cause).words && causeOf(cause).repair).toBeTruthy();
+    for (const name of EVIDENCE) expect(evidenceLine(name).yes).not.toBe(evidenceLine(name).no);
     for (const test of TESTS)
-      expect(Object.keys(TEST_WORDS[test].outcomes)).toEqual([...TEST_TABLE[test].outcomes]);
-    expect(describeEvidence('kind sheared', true)).toBe('broke off');
-    expect(Object.values(MAINTENANCE_WORDS).every(({ title, unit }) => title !== '' && unit !== '')).toBe(
-      true,
-    );
+      for (const { name } of TEST_TABLE[test].outcomes) expect(outcomeWords(test, name)).toBeTruthy();
+    expect(describeEvidence('kind', true, 'sheared')).toBe('broke off');
+    for (const kind of MAINTENANCE_KINDS)
+      for (const text of [maintenanceOf(kind).title, ...maintenanceOf(kind).unit]) expect(text).not.toBe('');
   });
 });

@@ -1,6 +1,6 @@
+import { PRACTICES } from '@/core/workshop';
 import { describe, expect, test } from '@jest/globals';
-import { CLEARING_STEPS, type ClearingStep, isSoon } from '@/core/log';
-import { PRACTICES } from '@/core/resin';
+import { CLEARING_STEPS, clearingOf, type ClearingStep, isSoon } from '@/core/log';
 import { expectOk } from '@/core/kit';
 import { queries, tables } from '@/store';
 import { changeProcess } from '@/subjects/job/jobs';
@@ -20,7 +20,7 @@ import {
   viewCase,
   viewClearing,
 } from '../index';
-import { CLEARING_CAUTIONS, clearingWords, type LogIssue } from '../shared';
+import { type LogIssue } from '../shared';
 
 const HOUR_MS = 3_600_000;
 
@@ -156,9 +156,9 @@ describe('clearing after a failure', () => {
   });
 
   test.each(CLEARING_STEPS)('%s has words for every way of a house, and a caution', (step) => {
-    const ways = PRACTICES.clearVat.map((clearVat) => clearingWords(step, { clearVat }));
+    const ways = PRACTICES.clearVat.map((clearVat) => clearingOf(step).words({ clearVat }));
     for (const { title, how, well, amiss } of ways)
-      for (const text of [title, how, well, amiss, CLEARING_CAUTIONS[step]]) expect(text).toMatch(/\w{3}/);
+      for (const text of [title, how, well, amiss, clearingOf(step).caution]) expect(text).toMatch(/\w{3}/);
     expect(new Set(ways.map(({ how }) => how)).size).toBe(step === 'solids' ? 3 : 1);
   });
 });

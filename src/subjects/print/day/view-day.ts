@@ -1,10 +1,9 @@
 import { type Day, type DayJob, type DayStep, whereItIs } from '@/core/print';
-import { processCard } from '@/core/resin';
+import { LAMP, processCard, stepsAfterPrint, WASH } from '@/core/resin';
 import { type Db, queries } from '@/store';
 import { type HouseRules, presenceBetween } from '@/subjects/workshop/settings';
 import { forecastOfRun, listOpenRuns, type OpenRunGlance } from '@/subjects/print/plate';
 import { findShelved, resinFile } from '@/subjects/resin/shelf';
-import { LAMP, stepsAfterPrint, WASH } from './steps-of-card';
 import { listOnTheWay, type OnTheWay } from './view-on-the-way';
 
 type House = Pick<HouseRules, 'schools' | 'roomC' | 'run' | 'changeoverMl' | 'care'>;

@@ -1,5 +1,6 @@
+import type { Practices } from '@/core/workshop';
 import { groupBy } from '@/core/kit';
-import { type CardStep, processCard, type Practices } from '@/core/resin';
+import { type CardStep, processCard, processStepOf } from '@/core/resin';
 import { type Db, queries } from '@/store';
 import { findShelved, resinFile } from '@/subjects/resin/shelf';
 
@@ -18,8 +19,6 @@ export interface OnTheWay {
   /** The first of them is under way since then, ms. */
   readonly runsSince?: number;
 }
-
-const BEFORE: ReadonlySet<CardStep['step']> = new Set(['shake', 'warm']);
 
 /** A piece that was neither measured nor archived for longer is no longer listed as in progress. */
 const LONGEST_DAYS = 14;
@@ -41,7 +40,7 @@ export function listOnTheWay(db: Db, schools: Practices, now: Date): OnTheWay[] 
     const cards = cardsOf.get(row.resinId)!;
     const steps = stepsOf.get(row.print.id) ?? [];
     const ended = new Set(steps.filter(({ endedAt }) => endedAt !== null).map(({ step }) => step));
-    const open = cards.filter(({ step }) => !BEFORE.has(step) && !ended.has(step));
+    const open = cards.filter(({ step }) => processStepOf(step).isBeforePrint !== true && !ended.has(step));
     const running = steps.find(({ endedAt, step }) => endedAt === null && step === open[0]?.step);
     return { ...row, open, steps, running };
   });

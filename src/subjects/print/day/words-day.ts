@@ -1,15 +1,13 @@
-import type { DayIssue } from '@/core/print';
-import { nameCardStep } from '@/subjects/resin/shelf/shared';
+import { type DayIssue } from '@/core/print';
+import { type ProcessStep, processStepOf } from '@/core/resin';
 
-const OWN_NAMES: Readonly<Record<string, string>> = {
-  print: 'Print',
-  off: 'Remove from printer',
-  measure: 'Measure',
-};
+const OWN_NAMES = { print: 'Print', off: 'Remove from printer', measure: 'Measure' } as const;
 
 /** A step of the day by its name. */
 export function nameDayStep(step: string): string {
-  return OWN_NAMES[step] ?? nameCardStep(step as Parameters<typeof nameCardStep>[0]);
+  return step in OWN_NAMES
+    ? OWN_NAMES[step as keyof typeof OWN_NAMES]
+    : processStepOf(step as ProcessStep).name;
 }
 
 /** Why no day could be scheduled, for which job, and what to do. */

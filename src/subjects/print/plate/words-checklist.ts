@@ -1,5 +1,5 @@
+import type { Practices } from '@/core/workshop';
 import { dayOf, listAnd } from '@/core/kit/wording';
-import type { Practices } from '@/core/resin';
 
 /** A question of the gate with what is known of it. */
 export type ChecklistFact =

@@ -1,5 +1,12 @@
 import type { PartState } from '@/core/measure';
-import { type CardStep, type PartFacts, processCard } from '@/core/resin';
+import {
+  type CardStep,
+  minutesOfStep,
+  type PartFacts,
+  processCard,
+  processStepOf,
+  stateAfter,
+} from '@/core/resin';
 import { type Db, queries } from '@/store';
 import { countCrevices } from '@/subjects/part';
 import { listJoints } from '@/subjects/fit/mating';
@@ -32,17 +39,9 @@ export interface Chain {
   readonly warmUntil?: Date;
 }
 
-/** Steps before the print are not of the chain. */
-const BEFORE: ReadonlySet<CardStep['step']> = new Set(['shake', 'warm']);
-
-function minutesOf(card: CardStep): number | undefined {
-  return 'minutes' in card ? card.minutes : undefined;
-}
-
 /** State of a print by the steps that were ended; green while none was. */
 export function stateBySteps(steps: readonly queries.PrintStep[]): PartState {
-  const ended = new Set(steps.filter(({ endedAt }) => endedAt !== null).map(({ step }) => step));
-  return ended.has('coat') ? 'coated' : ended.has('cure') ? 'cured' : ended.has('wash') ? 'washed' : 'green';
+  return stateAfter(new Set(steps.filter(({ endedAt }) => endedAt !== null).map(({ step }) => step)));
 }
 
 function coolingOf(
@@ -81,10 +80,10 @@ export function viewChain(
   };
   const steps = queries.listPrintSteps(db, printId);
   const links = processCard(resinFile(shelved), schools, facts)
-    .filter(({ step }) => !BEFORE.has(step))
+    .filter(({ step }) => processStepOf(step).isBeforePrint !== true)
     .map((card): ChainLink => {
       const done = steps.findLast(({ step }) => step === card.step);
-      const minutes = minutesOf(card);
+      const minutes = minutesOfStep(card);
       return { card, done, plannedS: minutes === undefined ? undefined : Math.round(60 * minutes) };
     });
   return { links, state: stateBySteps(steps), ...coolingOf(links, steps) };

@@ -1,6 +1,12 @@
 import { z } from 'zod';
-import { CRITERIA, IMPACTS, type Requirement, WASH_LIQUIDS, type Weights } from '@/core/resin';
-import { describeLiquid } from '@/subjects/workshop/settings/shared';
+import {
+  CRITERIA,
+  describeLiquid,
+  IMPACTS,
+  type Requirement,
+  WASH_LIQUIDS,
+  type Weights,
+} from '@/core/resin';
 import {
   idField,
   numberField,

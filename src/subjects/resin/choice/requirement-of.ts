@@ -1,17 +1,7 @@
-import type { Claim } from '@/core/job/need';
+import { claimOf } from '@/core/job/need';
 import { NO_REQUIREMENT, type Requirement } from '@/core/resin';
 import { type Db, queries } from '@/store';
 import { readHouseRules } from '@/subjects/workshop/settings';
-
-/** Claims of a need that only a resin rated for them may meet; pressure and vehicles have no rating, only cautions. */
-const RATED_CLAIMS: Partial<Record<Claim, string>> = {
-  mains: 'mains',
-  skin: 'skin',
-  mouth: 'mouth',
-  food: 'food',
-  sterile: 'sterile',
-  heat: 'flame',
-};
 
 /**
  * Maximum daily water uptake of a part that stays wet, as a fraction: above it the part swells out of an ordinary fit.
@@ -26,7 +16,7 @@ export function requirementFromNeed(db: Db, job: queries.Job): Requirement {
     ...NO_REQUIREMENT,
     serviceMax_C: job.hottestC,
     strainMax: strains.length === 0 ? null : Math.max(...strains),
-    claims: job.claims.flatMap((claim) => RATED_CLAIMS[claim] ?? []),
+    claims: job.claims.flatMap((claim) => claimOf(claim).rating?.word ?? []),
     waterUptakeMax: job.claims.includes('water') ? WET_UPTAKE : null,
     washWith: liquids,
     room_C: roomC ?? null,

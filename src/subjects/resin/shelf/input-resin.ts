@@ -4,6 +4,7 @@ import {
   CLARITIES,
   CONDITIONS,
   convertValue,
+  describeLiquid,
   FAMILIES,
   PROPERTY_IDS,
   type Quote,
@@ -11,7 +12,6 @@ import {
   type ResinSheet,
   WASH_LIQUIDS,
 } from '@/core/resin';
-import { describeLiquid } from '@/subjects/workshop/settings/shared';
 import {
   choiceField,
   dayField,

@@ -16,7 +16,6 @@ export {
   wordList,
 } from './input-resin';
 export { formatShelfJson, parseShelfJson } from './input-shelf-json';
-export { describeCardReason, describeCardStep, nameCardStep } from './words-card';
 export {
   describeBlendIssue,
   describeResinSheetIssue,

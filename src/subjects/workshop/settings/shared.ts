@@ -11,10 +11,8 @@ export {
 } from './input-run-rules';
 export { practicesForm } from './input-practices';
 export { SHARED_BY, sharesForm } from './input-shares';
-export { describeLiquid } from './words-liquids';
 export { describeOriginalIssue, type OriginalIssue } from './words-originals';
 export { describeBytes, describeRestoreIssue } from './words-restore';
-export { PRACTICE_GROUPS, PRACTICE_WORDS, SIDE_WORDS } from './words-practices';
 export { AT_MACHINE_WORDS } from './words-sharing';
 export { describeStorageTrouble, type StorageTrouble } from './words-storage';
 export { describeBenchTrouble, isRepairedByRestore } from './words-trouble';

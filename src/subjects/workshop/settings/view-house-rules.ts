@@ -1,9 +1,10 @@
+import { DEFAULT_PRACTICES, type Practices } from '@/core/workshop';
 import { eq } from 'drizzle-orm';
 import { CHECK_RULES, type CheckRules } from '@/core/part/findings';
 import { FIT_CLASSES_AT_10MM, type FitClasses } from '@/core/fit/mating';
 import type { CauseEdits } from '@/core/log';
 import type { DecisionRule } from '@/core/measure';
-import { DEFAULT_PRACTICES, type Practices, type WashLiquid } from '@/core/resin';
+import { type WashLiquid } from '@/core/resin';
 import { DEFAULT_SHARES, type ShareTable } from '@/core/signature';
 import { type Db, tables } from '@/store';
 import { HOUSE_MAINTENANCE, type HouseMaintenance } from './input-maintenance-rules';

@@ -1,8 +1,8 @@
 'use client';
 
 import { useTap } from '@/app/_components/use-tap';
-import { CAUSES, type Chances } from '@/core/log';
-import { CAUSE_WORDS, lineForm, type LineName, priorForm } from '@/subjects/log/shared';
+import { causeOf, CAUSES, type Chances } from '@/core/log';
+import { lineForm, type LineName, priorForm } from '@/subjects/log/shared';
 import { ActionForm, Button, TextField } from '@/ui';
 import { dropLine, saveLine, savePrior } from '../actions';
 
@@ -74,7 +74,7 @@ export function PriorFields({ prior, isOwn }: PriorFieldsProps) {
           <TextField
             key={cause}
             name={cause}
-            label={CAUSE_WORDS[cause]}
+            label={causeOf(cause).words}
             defaultValue={prior[cause]}
             inputMode="decimal"
           />

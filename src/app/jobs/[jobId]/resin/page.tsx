@@ -1,3 +1,4 @@
+import { claimOf } from '@/core/job/need';
 import { connection } from 'next/server';
 import { CardSteps } from '@/app/_components/card-steps';
 import { loadJob } from '@/app/_components/load-job';
@@ -15,7 +16,6 @@ import { countCrevices } from '@/subjects/part';
 import { type Choice, requirementFromNeed, viewChoice, reasonsOf } from '@/subjects/resin/choice';
 import { describeRanked } from '@/subjects/resin/choice/shared';
 import { bench, benchHouse } from '@/subjects/workshop/settings';
-import { describeClaim } from '@/subjects/job/need/shared';
 import { listVats, resinFile } from '@/subjects/resin/shelf';
 import { Caution, Link, Note } from '@/ui';
 import { HeatChart } from './_components/heat-chart';
@@ -146,7 +146,7 @@ export default async function ResinStep({ params }: { params: Promise<{ jobId: s
       {job.claims.length > 0 && (
         <section aria-label="Cautions" className="space-y-2">
           {job.claims.map((claim) => (
-            <Caution key={claim}>{describeClaim(claim).caution}</Caution>
+            <Caution key={claim}>{claimOf(claim).caution}</Caution>
           ))}
         </section>
       )}

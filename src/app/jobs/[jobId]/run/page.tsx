@@ -1,13 +1,12 @@
+import { describeCardReason, describeCardStep, processStepOf } from '@/core/resin';
 import { connection } from 'next/server';
 import { newestPrints } from '@/app/_components/print-choice';
-import { CAUTIONS } from '@/app/_components/card-steps';
 import { loadJob } from '@/app/_components/load-job';
 import { idFrom } from '@/app/_components/read-params';
 import { bench, benchHouse } from '@/subjects/workshop/settings';
 import { viewCheck } from '@/subjects/part';
 import { type JobView, partOfJob } from '@/subjects/job/jobs';
 import { adviseCopies, findRunOf, listOpenRuns, viewWays } from '@/subjects/print/plate';
-import { describeCardReason, describeCardStep } from '@/subjects/resin/shelf/shared';
 import { type Chain, listBeside, viewChain } from '@/subjects/print/postprocess';
 import { buttonLook, Link } from '@/ui';
 import { ChainBench, type ShownLink } from './_components/chain-bench';
@@ -97,7 +96,7 @@ function shownLink({ card, plannedS, done }: Chain['links'][number]): ShownLink 
     step: card.step,
     ...describeCardStep(card),
     reason: describeCardReason(card),
-    caution: CAUTIONS[card.step],
+    caution: processStepOf(card.step).caution,
     plannedS,
     ...(card.step === 'cure' ? { turns: true, ceilingS: card.ceilingMin && 60 * card.ceilingMin } : {}),
     done: done && {

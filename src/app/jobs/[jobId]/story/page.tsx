@@ -1,3 +1,4 @@
+import { ANSWER_WORDS } from '@/core/job/need';
 import { formatChance, formatMm } from '@/core/kit/wording';
 import { describeDecided } from '@/subjects/part/shared';
 import { connection } from 'next/server';
@@ -17,7 +18,6 @@ import {
   describeVerdict,
 } from '@/subjects/kit/shared';
 import { listAnswers, standingAnswer } from '@/subjects/job/need';
-import { describeAnswer } from '@/subjects/job/need/shared';
 import { type AttemptChange, type AttemptStory, tellStory } from '@/subjects/job/overview';
 import { Link, RuleStrip, toneOf } from '@/ui';
 import { AcceptancePanel } from './_components/acceptance-panel';
@@ -185,7 +185,7 @@ function PrintTable({
         {answer !== undefined && (
           <strong className="text-ink">
             {' '}
-            · acceptance test {describeAnswer(answer.answer)}
+            · acceptance test {ANSWER_WORDS[answer.answer]}
             {answer.note !== '' && `: ${answer.note}`}
           </strong>
         )}

@@ -2,8 +2,7 @@
 
 import { useState } from 'react';
 import { useTap } from '@/app/_components/use-tap';
-import { type Cause, CAUSES } from '@/core/log';
-import { CAUSE_WORDS, REPAIR_WORDS } from '@/subjects/log/shared';
+import { type Cause, causeOf, CAUSES } from '@/core/log';
 import { Button, PlainChoice, Problem } from '@/ui';
 import { tapCause } from '../../log-actions';
 
@@ -24,7 +23,7 @@ export function CauseFound({ runId, likeliest, found, simulated }: CauseFoundPro
       <h3 className="font-semibold">Cause</h3>
       {found !== undefined && (
         <p className="text-juniper">
-          Confirmed cause: {CAUSE_WORDS[found]}. <span className="text-soft">{REPAIR_WORDS[found]}</span>
+          Confirmed cause: {causeOf(found).words}. <span className="text-soft">{causeOf(found).repair}</span>
         </p>
       )}
       {found !== undefined && simulated !== undefined && (
@@ -39,7 +38,7 @@ export function CauseFound({ runId, likeliest, found, simulated }: CauseFoundPro
           name="cause"
           id="cause-found"
           label="Confirmed cause"
-          choices={CAUSES.map((value) => ({ value, label: CAUSE_WORDS[value] }))}
+          choices={CAUSES.map((value) => ({ value, label: causeOf(value).words }))}
           value={cause}
           onChange={(event) => setCause(event.target.value)}
         />

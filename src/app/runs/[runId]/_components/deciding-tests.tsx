@@ -1,9 +1,8 @@
 'use client';
 
 import { useTap } from '@/app/_components/use-tap';
-import type { TestName } from '@/core/log';
+import { outcomeWords, TEST_TABLE } from '@/core/log';
 import type { TestView } from '@/subjects/log';
-import { TEST_WORDS } from '@/subjects/log/shared';
 import { Button, Caution, Link, Problem } from '@/ui';
 import { tapSimulatedTest, tapTest } from '../../log-actions';
 
@@ -13,21 +12,6 @@ interface DecidingTestsProps {
   /** They can be made on the simulated printer. */
   readonly isSimulated: boolean;
 }
-
-/** What is built here for a test. */
-const FILE_WORDS: Readonly<Partial<Record<TestName, string>>> = {
-  postField: 'Download post field for this plate, STL',
-  turnPart: 'Download rotated part, STL',
-  imageCheck: 'Download grid for this plate, SVG',
-};
-
-/** Tests whose light or resin can hurt somebody. */
-const CAUTIONS: Readonly<Record<string, string>> = {
-  imageCheck:
-    'Ultraviolet: never look into the screen. Wear UV-blocking glasses, or look through a phone camera.',
-  filmToLight: 'Uncured resin: wear nitrile gloves and eye protection, and keep a tray below.',
-  levelByPaper: 'Look before you lower the plate: an object under it breaks the screen.',
-};
 
 /** The test that tells most an hour first, with how to make it and what it showed; the others folded. */
 export function DecidingTests({ runId, tests, isSimulated }: DecidingTestsProps) {
@@ -43,7 +27,7 @@ export function DecidingTests({ runId, tests, isSimulated }: DecidingTestsProps)
       )}
       {made.map((test) => (
         <p key={test.name} className="mt-2 text-sm">
-          {TEST_WORDS[test.name].title}: <strong>{TEST_WORDS[test.name].outcomes[test.outcome!]}</strong>.
+          {TEST_TABLE[test.name].title}: <strong>{outcomeWords(test.name, test.outcome!)}</strong>.
         </p>
       ))}
       {others.length > 0 && (
@@ -68,8 +52,7 @@ interface OneTestProps {
 
 function OneTest({ runId, test: { name, hours, bits, saves }, isSimulated }: OneTestProps) {
   const { problem, isBusy, tap } = useTap();
-  const { title, how, outcomes } = TEST_WORDS[name];
-  const caution = CAUTIONS[name];
+  const { title, how, outcomes, caution, file } = TEST_TABLE[name];
   return (
     <>
       <p>
@@ -81,24 +64,24 @@ function OneTest({ runId, test: { name, hours, bits, saves }, isSimulated }: One
       </p>
       <p className="text-sm">
         {how}
-        {name in FILE_WORDS && (
+        {file !== undefined && (
           <>
             {' '}
             <Link href={`/api/deciding?run=${runId}&test=${name}`} className="underline">
-              {FILE_WORDS[name]}
+              {file}
             </Link>
           </>
         )}
       </p>
       {caution !== undefined && <Caution>{caution}</Caution>}
       <p className="mt-1 flex flex-wrap gap-2">
-        {Object.entries(outcomes).map(([outcome, says]) => (
+        {outcomes.map(({ name: outcome, words }) => (
           <Button
             key={outcome}
             disabled={isBusy}
             onClick={() => tap((key) => tapTest(key, runId, { test: name, outcome }))}
           >
-            {says}
+            {words}
           </Button>
         ))}
         {isSimulated && (

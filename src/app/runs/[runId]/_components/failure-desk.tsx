@@ -3,8 +3,8 @@
 import { useState } from 'react';
 import { v4 as newKey } from 'uuid';
 import { useTap } from '@/app/_components/use-tap';
-import { FAILURE_KINDS, type FailureKind } from '@/core/log';
-import { describeLayer, KIND_WORDS, type Layered, readLayer } from '@/subjects/log/shared';
+import { FAILURE_KINDS, FAILURE_WORDS, type FailureKind } from '@/core/log';
+import { describeLayer, type Layered, readLayer } from '@/subjects/log/shared';
 import { Button, PlainField, Problem } from '@/ui';
 import { dropFailure, lookSimulated, tapFailure, tapWell } from '../../log-actions';
 import { PlateDrawing, type ShownPiece } from './plate-drawing';
@@ -165,7 +165,7 @@ function NoteFailure({ bed, pieces, failed, layered, parts, startWith, isBusy, o
             onClick={() => setKind(each)}
             className={`min-h-12 rounded-[5px] border px-2 py-1 text-left leading-tight ${kind === each ? 'border-2 border-juniper bg-band' : 'border-edge bg-sheet'}`}
           >
-            {KIND_WORDS[each]}
+            {FAILURE_WORDS[each]}
           </button>
         ))}
       </div>

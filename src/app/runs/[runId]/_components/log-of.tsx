@@ -1,7 +1,7 @@
+import { FAILURE_WORDS } from '@/core/log';
 import { Pictures } from '@/app/_components/pictures';
 import { bench, benchHouse } from '@/subjects/workshop/settings';
 import { listFailuresOf, viewCase } from '@/subjects/log';
-import { KIND_WORDS } from '@/subjects/log/shared';
 import { listPicturesOfRun } from '@/subjects/job/need';
 import type { RunView } from '@/subjects/print/plate';
 import { FailureDesk } from './failure-desk';
@@ -37,7 +37,7 @@ export function LogOf({ view, pieces, failedPiece }: LogOfProps) {
         failures={listFailuresOf(bench().db, run.id).map(({ id, pieceId, kind, layer }) => ({
           id,
           pieceId: pieceId ?? undefined,
-          text: `${pieceId === null ? 'Whole plate' : (labels.get(pieceId) ?? 'A piece')}: ${KIND_WORDS[kind]}${layer === null ? '' : `, layer ${layer}`}`,
+          text: `${pieceId === null ? 'Whole plate' : (labels.get(pieceId) ?? 'A piece')}: ${FAILURE_WORDS[kind]}${layer === null ? '' : `, layer ${layer}`}`,
         }))}
         isWell={run.wellAt !== null}
         isSimulated={isSimulated}

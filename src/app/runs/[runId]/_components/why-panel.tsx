@@ -1,8 +1,8 @@
+import { keysOf } from '@/core/kit';
 import { describeFinding } from '@/core/part/findings';
 import { dayOf, listAnd } from '@/core/kit/wording';
-import type { Cause, Evidence } from '@/core/log';
+import { type ByCause, type Cause, causeOf, COMMON_WORDS, describeEvidence } from '@/core/log';
 import type { CaseView } from '@/subjects/log';
-import { CAUSE_WORDS, describeCommon, describeEvidence, REPAIR_WORDS } from '@/subjects/log/shared';
 import { describeChange, describeSettingChange } from '@/subjects/signature/shared';
 import { Link } from '@/ui';
 import { CauseFound } from './cause-found';
@@ -17,7 +17,22 @@ interface WhyPanelProps {
 
 /** Likely causes of a failure, and the test that would be most informative. */
 export function WhyPanel({ view, simulated }: WhyPanelProps) {
-  const { run, causes, named, reasons, tests, checked, changes, found, tables, loss, height, noted } = view;
+  const {
+    run,
+    failures,
+    causes,
+    named,
+    reasons,
+    tests,
+    checked,
+    changes,
+    found,
+    tables,
+    loss,
+    height,
+    noted,
+  } = view;
+  const { kind } = failures.at(-1)!;
   const shown = causes.filter(({ chance }, i) => i < 3 || chance >= 0.1).slice(0, 5);
   return (
     <section aria-labelledby="why-title" className="mt-8">
@@ -27,7 +42,7 @@ export function WhyPanel({ view, simulated }: WhyPanelProps) {
       <p className={`border-l-4 py-1 pl-3 ${named === undefined ? 'border-honey' : 'border-juniper'}`}>
         {named === undefined
           ? 'Not enough data: no single cause is more likely than all others together. One test tells more than a random change.'
-          : `Likely ${CAUSE_WORDS[named]}. ${REPAIR_WORDS[named]}`}
+          : `Likely ${causeOf(named).words}. ${causeOf(named).repair}`}
       </p>
       <div className="mt-3 grid gap-8 *:min-w-0 lg:grid-cols-2">
         <div>
@@ -36,7 +51,7 @@ export function WhyPanel({ view, simulated }: WhyPanelProps) {
               {shown.map(({ cause, chance }) => (
                 <tr key={cause} className="border-b border-hair">
                   <th scope="row" className="py-1 pr-3 text-left font-normal">
-                    {CAUSE_WORDS[cause]}
+                    {causeOf(cause).words}
                   </th>
                   <td className="w-1/3 py-1">
                     <span
@@ -54,9 +69,9 @@ export function WhyPanel({ view, simulated }: WhyPanelProps) {
           <ul className="list-disc pl-5 text-sm">
             {reasons.slice(0, 6).map(({ evidence, seen, ln }) => (
               <li key={evidence}>
-                {describeEvidence(evidence, seen)}: {speaksFor(ln)}
-                {evidence in tables.evidence && seen && (
-                  <span className="text-soft">; {tables.evidence[evidence as Evidence].why}</span>
+                {describeEvidence(evidence, seen, kind)}: {speaksFor(ln)}
+                {evidence !== 'kind' && seen && (
+                  <span className="text-soft">; {tables.evidence[evidence].why}</span>
                 )}
               </li>
             ))}
@@ -98,13 +113,15 @@ export function WhyPanel({ view, simulated }: WhyPanelProps) {
   );
 }
 
+/** A cause that evidence favours by less than this is not named, ln of the odds. */
+const TELLING_LN = 0.5;
+
 /** Causes that a piece of evidence speaks for most. */
-function speaksFor(ln: Readonly<Record<string, number>>): string {
-  const sorted = Object.entries(ln).sort((a, b) => b[1] - a[1]);
-  const most = sorted.filter(([, each]) => each > 0.5).slice(0, 2);
-  if (most.length > 0) return `for ${listAnd(most.map(([cause]) => `“${CAUSE_WORDS[cause as Cause]}”`))}`;
-  const least = sorted.at(-1)!;
-  return `against “${CAUSE_WORDS[least[0] as Cause]}”`;
+function speaksFor(ln: ByCause<Cause>): string {
+  const sorted = keysOf(ln).sort((a, b) => ln[b] - ln[a]);
+  const most = sorted.filter((cause) => ln[cause] > TELLING_LN).slice(0, 2);
+  const quote = (cause: Cause) => `“${causeOf(cause).words}”`;
+  return most.length > 0 ? `for ${listAnd(most.map(quote))}` : `against ${quote(sorted.at(-1)!)}`;
 }
 
 function WhereLine({ view: { where, printsLookedAt } }: { view: CaseView }) {
@@ -116,7 +133,7 @@ function WhereLine({ view: { where, printsLookedAt } }: { view: CaseView }) {
       {verdict.code === 'tooFew' &&
         `Only ${verdict.failures === 1 ? 'one failure' : `${verdict.failures} failures`} recorded: not enough data to see whether failures cluster. Mark the place of the next failure too.`}
       {verdict.code === 'told' &&
-        `failures of ${prints} cluster ${listAnd(verdict.common.map(describeCommon))}. This is unlikely to be chance.`}
+        `failures of ${prints} cluster ${listAnd(verdict.common.map((common) => COMMON_WORDS[common]))}. This is unlikely to be chance.`}
       {verdict.code === 'notTold' &&
         `failures of ${prints} do not cluster more than expected by chance${verdict.power === undefined || verdict.power < 0.5 ? '; with so few failures, a real cluster often stays hidden' : ''}.`}
     </p>

@@ -1,8 +1,7 @@
 'use client';
 
 import { LiquidTicks } from '@/app/_components/liquid-ticks';
-import { ALONE, CLARITIES, FAMILIES, type ResinSheet } from '@/core/resin';
-import { describeLiquid } from '@/subjects/workshop/settings/shared';
+import { ALONE, CLARITIES, describeLiquid, FAMILIES, type ResinSheet } from '@/core/resin';
 import { describeAlone, describeClarity, describeFamily, factsForm } from '@/subjects/resin/shelf/shared';
 import { ActionForm, Button, Choice, TextArea, TextField, Tick } from '@/ui';
 import { saveFacts } from '../../actions';

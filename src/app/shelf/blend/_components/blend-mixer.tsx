@@ -1,9 +1,15 @@
 'use client';
 
-import { describeLiquid } from '@/subjects/workshop/settings/shared';
 import { useMemo, useState } from 'react';
 import { valueIn } from '@/core/measure';
-import { batchOf, type BlendPart, blendSheet, findBlendIssue, type ResinFile } from '@/core/resin';
+import {
+  batchOf,
+  type BlendPart,
+  blendSheet,
+  describeLiquid,
+  findBlendIssue,
+  type ResinFile,
+} from '@/core/resin';
 import {
   describeBlendIssue,
   describeProperty,

@@ -10,7 +10,15 @@ import {
   WISHES,
 } from '@/core/fit/mating';
 import { GAUGE_CHOICES, type GaugeIssue } from '@/core/fit/gauges';
-import { ACCEPTANCE_TESTS, ANSWERS, CLAIMS, MATE_ORIGINS } from '@/core/job/need';
+import {
+  ACCEPTANCE_TESTS,
+  ANSWER_WORDS,
+  ANSWERS,
+  claimOf,
+  CLAIMS,
+  MATE_ORIGINS,
+  ORIGIN_WORDS,
+} from '@/core/job/need';
 import type { SheetIssue } from '@/core/job/sheets';
 import {
   describeGapDirection,
@@ -21,12 +29,6 @@ import {
   describeGapStepOutcome,
 } from '@/subjects/fit/gauges/shared';
 import { describeMaterial, describeRuin, describeWish, wordsOfField } from '@/subjects/kit/shared';
-import {
-  describeAcceptanceTest,
-  describeAnswer,
-  describeClaim,
-  describeOrigin,
-} from '@/subjects/job/need/shared';
 import {
   describeBodyIssue,
   describeBodyNote,
@@ -54,9 +56,9 @@ test('every word of a fit has its plain name', () => {
   JOINT_KINDS.forEach((kind) => expectPlain(describeJoint(kind)));
   GAP_STEP_OUTCOMES.forEach((outcome) => expectPlain(describeGapStepOutcome(outcome)));
   GAUGE_CHOICES.forEach((choice) => expectPlain(describeGaugeChoice(choice).answers));
-  MATE_ORIGINS.forEach((origin) => expectPlain(describeOrigin(origin)));
-  ANSWERS.forEach((answer) => expectPlain(describeAnswer(answer)));
-  ACCEPTANCE_TESTS.forEach((each) => expectPlain(describeAcceptanceTest(each)));
+  MATE_ORIGINS.forEach((origin) => expectPlain(ORIGIN_WORDS[origin]));
+  ANSWERS.forEach((answer) => expectPlain(ANSWER_WORDS[answer]));
+  Object.values(ACCEPTANCE_TESTS).forEach(expectPlain);
   (['plane', 'height'] as const).forEach((direction) => expectPlain(describeGapDirection(direction)));
   (['yes', 'marginal', 'no', 'unsure', 'falls out'] as const).forEach((holds) =>
     expectPlain(describePress(holds)),
@@ -64,9 +66,9 @@ test('every word of a fit has its plain name', () => {
 });
 
 test('every claim has a caution, and those of licensed work defer to it', () => {
-  CLAIMS.forEach((claim) => expectPlain(describeClaim(claim).caution));
-  expect(describeClaim('mains').caution).toMatch(/licensed electrician.*local code/);
-  expect(describeClaim('mouth').caution).toMatch(/licensed professional/);
+  CLAIMS.forEach((claim) => expectPlain(claimOf(claim).caution));
+  expect(claimOf('mains').caution).toMatch(/licensed electrician.*local code/);
+  expect(claimOf('mouth').caution).toMatch(/licensed professional/);
 });
 
 test('each way to hold a screw gives its reasons and names its sizes; a hot insert says why not', () => {

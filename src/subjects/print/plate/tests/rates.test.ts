@@ -1,5 +1,5 @@
+import type { Practices } from '@/core/workshop';
 import { describe, expect, test } from '@jest/globals';
-import type { Practices } from '@/core/resin';
 import { weighCoupon } from '@/core/print';
 import { OPEN_HOUSE } from '@/testing/plate';
 import { attendedOf, handsCostOf, printCostOf, ratesOf } from '../rates-of-house';

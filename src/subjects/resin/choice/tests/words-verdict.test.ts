@@ -1,7 +1,17 @@
+import { keysOf } from '@/core/kit';
+import {
+  DEFAULT_PRACTICES,
+  type Practice,
+  PRACTICE_GROUPS,
+  PRACTICES,
+  practicesOf,
+  reasonsOfPractice,
+} from '@/core/workshop';
 import { describe, expect, test } from '@jest/globals';
 import {
   checkResin,
-  DEFAULT_PRACTICES,
+  describeCardReason,
+  describeCardStep,
   evidenceOf,
   findChanges,
   NO_REQUIREMENT,
@@ -9,15 +19,10 @@ import {
   PROPERTY_IDS,
   rankResins,
   type Requirement,
-  type Practice,
-  PRACTICES,
   SHIPPED_SHELF,
 } from '@/core/resin';
-import { PRACTICE_GROUPS, PRACTICE_WORDS } from '@/subjects/workshop/settings/shared';
 import {
   describeBlendIssue,
-  describeCardReason,
-  describeCardStep,
   describeResinTestIssue,
   describeProperty,
   describeResinSheetIssue,
@@ -89,9 +94,10 @@ test('shares are per cent, and every property has a name', () => {
 
 test('each side of each school says its reason', () => {
   // Each is in one group of the Settings page.
-  expect(PRACTICE_GROUPS.flatMap(({ schools }) => schools).sort()).toEqual(Object.keys(PRACTICES).sort());
+  expect(keysOf(PRACTICE_GROUPS).flatMap(practicesOf).sort()).toEqual(Object.keys(PRACTICES).sort());
   for (const school of Object.keys(PRACTICES) as Practice[])
-    for (const side of PRACTICES[school]) expect(PRACTICE_WORDS[school].sides[side].reason).toMatch(/\S/);
+    for (const side of PRACTICES[school])
+      expect(reasonsOfPractice(school, side as never)).toContain('Alternatives: ');
 });
 
 test('a process card reads from bottle to coat', () => {

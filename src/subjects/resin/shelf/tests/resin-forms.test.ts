@@ -1,5 +1,5 @@
+import { DEFAULT_PRACTICES } from '@/core/workshop';
 import { describe, expect, test } from '@jest/globals';
-import { DEFAULT_PRACTICES } from '@/core/resin';
 import { expectOk } from '@/core/kit';
 import { requirementForm } from '@/subjects/resin/choice/shared';
 import { practicesForm } from '@/subjects/workshop/settings/shared';

@@ -34,7 +34,7 @@ test('a window that ends at midnight meets the one that begins there', () => {
 
 test('hours are those of the clock on the wall, on the days too on which it is set', () => {
   // The zone of a process is fixed at its start: a process of its own.
-  const script = `import { presenceBetween, nextThere } from './src/subjects/house/view-presence.ts';
+  const script = `import { presenceBetween, nextThere } from './src/subjects/workshop/settings/view-presence.ts';
     const presence = Array.from({ length: 7 }, () => [{ fromMin: 480, toMin: 1080 }]);
     const of = (month, date) => presenceBetween({ presence }, new Date(2026, month, date), new Date(2026, month, date + 1))
       .map(({ from, to }) => [from.getHours(), to.getHours(), (to - from) / 3600000]);

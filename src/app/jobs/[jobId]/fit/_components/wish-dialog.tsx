@@ -4,9 +4,8 @@ import { formatChance, formatMm, formatSigned } from '@/core/kit/wording';
 import { useState } from 'react';
 import { v4 as newKey } from 'uuid';
 import { type Material, MATERIAL_FACTS, MATERIALS, RUINS, type Wish, WISHES } from '@/core/fit/mating';
-import { MATE_ORIGINS } from '@/core/job/need';
+import { MATE_ORIGINS, ORIGIN_WORDS } from '@/core/job/need';
 import { describeMaterial, describeRuin, describeWish, type FormAnswer } from '@/subjects/kit/shared';
-import { describeOrigin } from '@/subjects/job/need/shared';
 import { ActionForm, Button, Caution, Choice, Dialog, PlainChoice, TextField, Tick } from '@/ui';
 import { saveWish, takeWishOff } from '../actions';
 import type { FitRow } from './fit-types';
@@ -105,7 +104,7 @@ export function WishDialog({ jobId, row, onClose }: WishDialogProps) {
         <Choice
           name="origin"
           defaultValue={mate?.origin ?? 'bought'}
-          choices={MATE_ORIGINS.map((each) => ({ value: each, label: describeOrigin(each) }))}
+          choices={MATE_ORIGINS.map((each) => ({ value: each, label: ORIGIN_WORDS[each] }))}
         />
         <Tick name="irreplaceable" defaultChecked={mate?.irreplaceable} className="self-end pb-2" />
         <OwnClearance row={row} />

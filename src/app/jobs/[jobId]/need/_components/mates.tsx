@@ -1,7 +1,7 @@
+import { ORIGIN_WORDS } from '@/core/job/need';
 import { formatMm } from '@/core/kit/wording';
 import type { Mate } from '@/subjects/fit/mating';
 import { describeMaterial } from '@/subjects/kit/shared';
-import { describeOrigin } from '@/subjects/job/need/shared';
 import { Caution } from '@/ui';
 
 /** What the part meets: how well each is known, and what breaking it would cost. */
@@ -22,7 +22,7 @@ export function Mates({ mates }: { mates: readonly Mate[] }) {
             <span className="font-semibold">{name}</span>
             <span className="text-sm text-soft">
               {material !== 'other' && `${describeMaterial(material)}, `}
-              {describeOrigin(origin)}
+              {ORIGIN_WORDS[origin]}
               {irreplaceable && ', cannot be replaced'}
             </span>
             <span className="num">

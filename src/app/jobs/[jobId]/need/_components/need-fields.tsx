@@ -3,16 +3,9 @@
 import { type ReactNode, useState } from 'react';
 import { type Side, SIDES } from '@/core/part/findings';
 import { DECISION_RULES, type PartState } from '@/core/measure';
-import { ACCEPTANCE_TESTS, type Claim, CLAIMS } from '@/core/job/need';
+import { ACCEPTANCE_TESTS, type Claim, claimOf, CLAIMS } from '@/core/job/need';
 import { describeRule } from '@/subjects/kit/shared';
-import {
-  claimFieldName,
-  describeAcceptanceTest,
-  describeClaim,
-  FIT_STATES,
-  needForm,
-  sideFieldName,
-} from '@/subjects/job/need/shared';
+import { claimFieldName, FIT_STATES, needForm, sideFieldName } from '@/subjects/job/need/shared';
 import { ActionForm, Button, Caution, Choice, TextArea, TextField, Tick } from '@/ui';
 import { saveNeed } from '../actions';
 
@@ -145,14 +138,14 @@ function AcceptanceField({ acceptance }: { acceptance: string }) {
     <div>
       <TextArea name="acceptance" value={text} onChange={(event) => setText(event.target.value)} />
       <div className="mt-1 flex flex-wrap gap-1.5" role="group" aria-label="Common tests">
-        {ACCEPTANCE_TESTS.map((test) => (
+        {Object.entries(ACCEPTANCE_TESTS).map(([test, words]) => (
           <button
             key={test}
             type="button"
             className="rounded-[5px] min-h-7 border border-hair px-2 py-0.5 text-sm hover:border-edge"
-            onClick={() => add(describeAcceptanceTest(test))}
+            onClick={() => add(words)}
           >
-            {describeAcceptanceTest(test)}
+            {words}
           </button>
         ))}
       </div>
@@ -179,7 +172,7 @@ function ClaimTicks({ claims }: { claims: readonly Claim[] }) {
       </div>
       <div className="mt-2 space-y-2">
         {CLAIMS.filter((claim) => ticked.includes(claim)).map((claim) => (
-          <Caution key={claim}>{describeClaim(claim).caution}</Caution>
+          <Caution key={claim}>{claimOf(claim).caution}</Caution>
         ))}
       </div>
     </fieldset>

@@ -1,7 +1,7 @@
 'use client';
 
-import { type Answer, ANSWERS } from '@/core/job/need';
-import { describeAnswer, answerForm } from '@/subjects/job/need/shared';
+import { type Answer, ANSWER_WORDS, ANSWERS } from '@/core/job/need';
+import { answerForm } from '@/subjects/job/need/shared';
 import { ActionForm, Button, Choice, TextField } from '@/ui';
 import { answerTest } from '../actions';
 
@@ -18,7 +18,7 @@ export function AcceptancePanel({ jobId, printName, answer }: AcceptancePanelPro
       <h2 id="test-title" className="text-base">
         {answer === undefined
           ? `Result of print ${printName} in the acceptance test`
-          : `Acceptance test: ${describeAnswer(answer.answer)}${answer.note === '' ? '' : `, ${answer.note}`}`}
+          : `Acceptance test: ${ANSWER_WORDS[answer.answer]}${answer.note === '' ? '' : `, ${answer.note}`}`}
       </h2>
       <ActionForm
         form={answerForm}
@@ -29,7 +29,7 @@ export function AcceptancePanel({ jobId, printName, answer }: AcceptancePanelPro
         <Choice
           name="answer"
           defaultValue={answer?.answer ?? 'passed'}
-          choices={ANSWERS.map((each) => ({ value: each, label: describeAnswer(each) }))}
+          choices={ANSWERS.map((each) => ({ value: each, label: ANSWER_WORDS[each] }))}
         />
         <div className="min-w-64 flex-1">
           <TextField name="note" defaultValue={answer?.note ?? ''} />

@@ -1,6 +1,6 @@
 'use client';
 
-import { CAUSE_WORDS } from '@/subjects/log/shared';
+import { causeOf } from '@/core/log';
 import { TROUBLE_CHOICES, troubleForm } from '@/subjects/simulated/shared';
 import { ActionForm, Button, Choice } from '@/ui';
 import { saveTrouble } from '../../../actions';
@@ -30,5 +30,5 @@ export function TroubleForm({ printerId, trouble }: TroubleFormProps) {
 
 function labelOf(choice: (typeof TROUBLE_CHOICES)[number]): string {
   if (choice === 'none') return 'no fault';
-  return choice === 'hidden' ? 'random fault, for you to find' : CAUSE_WORDS[choice];
+  return choice === 'hidden' ? 'random fault, for you to find' : causeOf(choice).words;
 }

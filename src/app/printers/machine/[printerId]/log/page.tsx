@@ -3,10 +3,18 @@ import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
 import { connection } from 'next/server';
 import { idFrom } from '@/app/_components/read-params';
-import { type MaintenanceCount, type MaintenanceKind, CHECK_KINDS, isSoon } from '@/core/log';
+import {
+  BECAUSE_WORDS,
+  CHECK_KINDS,
+  COMMON_WORDS,
+  FAILURE_WORDS,
+  isSoon,
+  type MaintenanceCount,
+  type MaintenanceKind,
+} from '@/core/log';
 import { bench, benchHouse } from '@/subjects/workshop/settings';
 import { maintenanceOf, type LogView, type RateGroup, viewClearing, viewLog } from '@/subjects/log';
-import { BECAUSE_WORDS, BY_WORDS, describeCommon, describeGroup, KIND_WORDS } from '@/subjects/log/shared';
+import { BY_WORDS, describeGroup } from '@/subjects/log/shared';
 import { Link } from '@/ui';
 import { MaintenanceList } from './_components/maintenance-list';
 import { ClearingChain } from './_components/clearing-chain';
@@ -218,7 +226,10 @@ function Where({ view }: { view: LogView }) {
   const words = {
     tooFew:
       'Not enough failures to see whether they cluster. Mark the place of the next failure on the plate.',
-    told: verdict.code === 'told' ? `Failures cluster ${listAnd(verdict.common.map(describeCommon))}.` : '',
+    told:
+      verdict.code === 'told'
+        ? `Failures cluster ${listAnd(verdict.common.map((common) => COMMON_WORDS[common]))}.`
+        : '',
     notTold: 'Failures do not cluster more than expected by chance.',
   };
   return (
@@ -238,7 +249,7 @@ function Where({ view }: { view: LogView }) {
         <ul className="mt-1 text-sm text-soft">
           {where.tests.map(({ common, p, adjusted }) => (
             <li key={common}>
-              {describeCommon(common)}: expected by chance in {inHundred(p)} of 100
+              {COMMON_WORDS[common]}: expected by chance in {inHundred(p)} of 100
               {inHundred(adjusted) !== inHundred(p) &&
                 ` (${inHundred(adjusted)} after correction for several comparisons)`}
             </li>
@@ -270,7 +281,7 @@ function Prints({ view: { runs } }: { view: LogView }) {
               {dayOf(endedAt)}, {pieces === 1 ? 'one piece' : `${pieces} pieces`}
             </Link>
             <span>
-              {failed > 0 && `${failed} failed: ${kinds.map((kind) => KIND_WORDS[kind]).join(', ')}`}
+              {failed > 0 && `${failed} failed: ${kinds.map((kind) => FAILURE_WORDS[kind]).join(', ')}`}
               {failed === 0 && outcome === 'stopped' && 'stopped'}
               {failed === 0 &&
                 outcome === 'done' &&

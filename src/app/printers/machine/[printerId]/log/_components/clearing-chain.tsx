@@ -1,10 +1,9 @@
 'use client';
 
+import type { Practices } from '@/core/workshop';
 import { dayOf } from '@/core/kit/wording';
 import { useTap } from '@/app/_components/use-tap';
-import { CLEARING_STEPS, type ClearingStep } from '@/core/log';
-import type { Practices } from '@/core/resin';
-import { CLEARING_CAUTIONS, clearingWords } from '@/subjects/log/shared';
+import { CLEARING_STEPS, clearingOf, type ClearingStep } from '@/core/log';
 import { Caution, Link, Problem } from '@/ui';
 import { tapClearing } from '../actions';
 import { WellOrNot } from './well-or-not';
@@ -46,7 +45,7 @@ export function ClearingChain({
       </p>
       <ol className="mt-2 grid gap-x-8 border-t border-hair md:grid-cols-2">
         {CLEARING_STEPS.map((step) => {
-          const { title, how, well, amiss } = clearingWords(step, schools);
+          const { title, how, well, amiss } = clearingOf(step).words(schools);
           const answer = answers[step];
           return (
             <li key={step} className="border-b border-hair py-2">
@@ -59,7 +58,7 @@ export function ClearingChain({
               {answer?.isWell !== true && (
                 <>
                   <p className="text-sm">{how}</p>
-                  {step === next && <Caution>{CLEARING_CAUTIONS[step]}</Caution>}
+                  {step === next && <Caution>{clearingOf(step).caution}</Caution>}
                   <WellOrNot
                     name={step}
                     about={title}

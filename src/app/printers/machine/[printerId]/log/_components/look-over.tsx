@@ -3,8 +3,7 @@
 import { dayOf } from '@/core/kit/wording';
 import { useState } from 'react';
 import { useTap } from '@/app/_components/use-tap';
-import { type MaintenanceKind, type Glance, GLANCES } from '@/core/log';
-import { MAINTENANCE_WORDS, GLANCE_WORDS } from '@/subjects/log/shared';
+import { type Glance, GLANCE_WORDS, GLANCES, type MaintenanceKind, maintenanceOf } from '@/core/log';
 import { Button, PlainField, Problem } from '@/ui';
 import { tapLookOver } from '../actions';
 
@@ -57,7 +56,7 @@ export function LookOver({ printerId, soon, last }: LookOverProps) {
           {soon.map((kind) => (
             <TickLine
               key={kind}
-              label={MAINTENANCE_WORDS[kind].title}
+              label={maintenanceOf(kind).title}
               isTicked={done.has(kind)}
               onChange={() => setDone(toggled(done, kind))}
             />

@@ -1,5 +1,4 @@
-import type { Losses, LossSum } from '@/core/log';
-import { CAUSE_WORDS } from '@/subjects/log/shared';
+import { causeOf, type Losses, type LossSum } from '@/core/log';
 
 interface LossRow extends LossSum {
   readonly name: string;
@@ -25,7 +24,7 @@ export function LossTables({ losses: { total, byCause, byMonth } }: { losses: Lo
             title="by cause"
             rows={byCause.map(({ cause, ...sum }) => ({
               ...sum,
-              name: cause === undefined ? 'not found yet' : CAUSE_WORDS[cause],
+              name: cause === undefined ? 'not found yet' : causeOf(cause).words,
             }))}
           />
           <LossTable title="by month" rows={byMonth.map(({ month, ...sum }) => ({ ...sum, name: month }))} />

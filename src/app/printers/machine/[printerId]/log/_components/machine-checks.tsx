@@ -1,10 +1,9 @@
 'use client';
 
+import type { Practices } from '@/core/workshop';
 import { dayOf } from '@/core/kit/wording';
 import { useTap } from '@/app/_components/use-tap';
-import { CHECK_KINDS, type CheckKind } from '@/core/log';
-import type { Practices } from '@/core/resin';
-import { CHECK_CAUTIONS, checkWords } from '@/subjects/log/shared';
+import { CHECK_KINDS, type CheckKind, checkOf } from '@/core/log';
 import { Caution, Problem } from '@/ui';
 import { tapMaintenance } from '../actions';
 import { WellOrNot } from './well-or-not';
@@ -33,7 +32,7 @@ export function MachineChecks({ printerId, made, asked, schools }: MachineChecks
       </h2>
       <ul className="border-t border-hair">
         {CHECK_KINDS.map((kind) => {
-          const { title, how, well, amiss } = checkWords(kind, schools);
+          const { title, how, well, amiss } = checkOf(kind).words(schools);
           const own = made.filter((each) => each.kind === kind);
           const because = asked[kind];
           return (
@@ -52,7 +51,7 @@ export function MachineChecks({ printerId, made, asked, schools }: MachineChecks
                   </span>
                 </summary>
                 <p className="mt-1 text-sm">{how}</p>
-                <Caution>{CHECK_CAUTIONS[kind]}</Caution>
+                <Caution>{checkOf(kind).caution}</Caution>
                 <WellOrNot
                   name={kind}
                   about={title}

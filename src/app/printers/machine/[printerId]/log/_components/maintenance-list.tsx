@@ -2,9 +2,15 @@
 
 import { dayOf } from '@/core/kit/wording';
 import { useTap } from '@/app/_components/use-tap';
-import { type MaintenanceCount, type MaintenanceKind, CHECK_KINDS } from '@/core/log';
+import {
+  BECAUSE_WORDS,
+  isCheck,
+  type MaintenanceCount,
+  type MaintenanceKind,
+  maintenanceOf,
+} from '@/core/log';
 import type { MaintenanceView } from '@/subjects/log';
-import { BECAUSE_WORDS, MAINTENANCE_WORDS, describeFilmRisk } from '@/subjects/log/shared';
+import { describeFilmRisk } from '@/subjects/log/shared';
 import { dropMaintenance, tapMaintenance } from '../actions';
 import { Button, buttonLook, Caution, Link, Problem } from '@/ui';
 
@@ -39,7 +45,7 @@ export function MaintenanceList({ printerId, counts, film, undoable, profileId }
           <li key={count.kind} className={`border-b border-hair py-2 ${count.isDue ? 'bg-wash px-2' : ''}`}>
             <div className="flex flex-wrap items-center justify-between gap-3">
               <span>
-                <strong>{MAINTENANCE_WORDS[count.kind].title}</strong>{' '}
+                <strong>{maintenanceOf(count.kind).title}</strong>{' '}
                 <span className="text-sm text-soft">{describeCount(count)}</span>
                 {count.kind === 'film' && count.counted > 0 && (
                   <span className="block text-sm text-soft">{describeFilmRisk(film)}</span>
@@ -61,7 +67,7 @@ export function MaintenanceList({ printerId, counts, film, undoable, profileId }
                       disabled={isBusy}
                       onClick={() => tap((key) => dropMaintenance(key, printerId, count.kind))}
                     >
-                      Undo<span className="sr-only">: {MAINTENANCE_WORDS[count.kind].title}</span>
+                      Undo<span className="sr-only">: {maintenanceOf(count.kind).title}</span>
                     </button>
                   )}
                   {count.kind !== 'clearVat' && count.kind !== 'lookOver' && (
@@ -70,7 +76,7 @@ export function MaintenanceList({ printerId, counts, film, undoable, profileId }
                       disabled={isBusy}
                       onClick={() => tap((key) => tapMaintenance(key, printerId, { kind: count.kind }))}
                     >
-                      Done<span className="sr-only">: {MAINTENANCE_WORDS[count.kind].title}</span>
+                      Done<span className="sr-only">: {maintenanceOf(count.kind).title}</span>
                     </Button>
                   )}
                 </span>
@@ -87,12 +93,12 @@ export function MaintenanceList({ printerId, counts, film, undoable, profileId }
 
 /** Checks have a list of their own, and a vat that waits to be cleared its chain. */
 function isListed({ kind, isDue }: MaintenanceCount): boolean {
-  return !(CHECK_KINDS as readonly MaintenanceKind[]).includes(kind) && !(kind === 'clearVat' && isDue);
+  return !isCheck(kind) && !(kind === 'clearVat' && isDue);
 }
 
 /** due: the film was changed; 3 prints since 2026-11-02 */
 function describeCount({ kind, counted, allowed, because, doneAt, isDue }: MaintenanceCount): string {
-  const { unit, one } = MAINTENANCE_WORDS[kind];
+  const [one, unit] = maintenanceOf(kind).unit;
   const number = Math.round(counted).toLocaleString('en');
   const since = doneAt === undefined ? '' : ` since ${dayOf(doneAt)}`;
   const most = allowed === undefined ? '' : `, limit ${allowed.toLocaleString('en')}`;

@@ -1,4 +1,4 @@
-import type { Evidence } from './cause-tables';
+import type { Circumstances, Evidence } from './evidence-table';
 import type { PlacesOfPrint } from './same-place';
 import { type Where, whereItFails } from './where';
 
@@ -20,27 +20,6 @@ export interface PrintSeen {
   readonly bottomLayers: number;
   readonly layerMm: number;
 }
-
-/** What the records add to the failure itself; unknown facts are left out. */
-export type Circumstances = Readonly<
-  Partial<
-    Record<
-      | 'onSupports'
-      | 'checkedIsland'
-      | 'checkedSuction'
-      | 'checkedJump'
-      | 'checkedThin'
-      | 'filmOld'
-      | 'coldRoom'
-      | 'longUnshaken'
-      | 'lowVat'
-      | 'exposureChanged'
-      | 'plateWasOff'
-      | 'failedBefore',
-      boolean
-    >
-  >
->;
 
 /** Where the failures of prints come together on the plate. */
 export function whereOnPlate(prints: readonly PrintSeen[], halfPlateMm?: readonly [number, number]): Where {

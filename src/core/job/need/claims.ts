@@ -1,36 +1,50 @@
-import type { AcceptanceTest, Answer, Claim, MateOrigin } from '@/core/job/need';
+import { keysOf } from '@/core/kit';
 
-interface ClaimWords {
+/** All facts about something that a part touches or is claimed for. */
+interface ClaimDefinition {
   readonly label: string;
+  /** Defers to the rules of the place and to people licensed for it. */
   readonly caution: string;
+  /** Only a resin rated for this may meet the claim: the word on its datasheet, and how a sentence names it. */
+  readonly rating?: { readonly word: string; readonly name: string };
+  /** The part is coated before long use: what touches a body or food touches no bare resin. */
+  readonly isCoated?: true;
 }
 
-/** What a claim asks for. Each defers to the rules of the place and to people licensed for it. */
-const CLAIM_WORDS: Readonly<Record<Claim, ClaimWords>> = {
+/** What a part touches or is claimed for; each asks for a caution. Pressure and vehicles have no rating. */
+const CLAIM_DEFINITIONS = {
   mains: {
     label: 'mains voltage near it',
     caution:
       'Printed resin is not tested insulation, and it burns. Mains parts and battery contacts must be certified; a licensed electrician decides by the local code. Never let cells touch a bare printed holder under load.',
+    rating: { word: 'mains', name: 'mains voltage' },
   },
   skin: {
     label: 'worn on skin',
     caution:
       'Under-cured resin can make skin allergic for life. Use only a resin rated for skin, washed and cured as its datasheet says. This program cannot confirm that it is safe.',
+    rating: { word: 'skin', name: 'skin' },
+    isCoated: true,
   },
   mouth: {
     label: 'in or near the mouth or an eye',
     caution:
       'In or near the mouth or an eye, use only a rated resin and a validated process. A licensed professional must make and fit the part. This program only computes sizes.',
+    rating: { word: 'mouth', name: 'the mouth' },
+    isCoated: true,
   },
   food: {
     label: 'touches food or drink',
     caution:
       'Layer lines trap food, and most resins must not touch food. Use a rated resin with a coating, or another material. Local food rules apply.',
+    rating: { word: 'food', name: 'food' },
+    isCoated: true,
   },
   sterile: {
     label: 'must be sterile',
     caution:
       'Use only a resin rated for it, after the full wash and cure of its datasheet, in a validated cycle and by a licensed professional. Steam also needs heat resistance and may deform a part that is only clean.',
+    rating: { word: 'sterile', name: 'sterile use' },
   },
   pressure: {
     label: 'under pressure or vacuum',
@@ -41,6 +55,12 @@ const CLAIM_WORDS: Readonly<Record<Claim, ClaimWords>> = {
     label: 'on a vehicle, or holds a person',
     caution:
       'Never print a part that steers, brakes or carries a person. A printed part is not certified: check approval rules, heat in a parked vehicle and vibration first.',
+  },
+  heat: {
+    label: 'near a flame or a hot surface',
+    caution:
+      'Cured resin softens, then burns. Keep it away from flames and heaters. Hot plastic formed or moulded over it sticks and burns skin: wear heat gloves, and try the hottest step on a spare part first.',
+    rating: { word: 'flame', name: 'flame or hot surfaces' },
   },
   water: {
     label: 'stays wet or under water',
@@ -57,41 +77,13 @@ const CLAIM_WORDS: Readonly<Record<Claim, ClaimWords>> = {
     caution:
       'Children swallow small parts, and brittle parts break into sharp pieces. A printed part is not a certified toy: keep it away from children unless your local toy rules are met.',
   },
-  heat: {
-    label: 'near a flame or a hot surface',
-    caution:
-      'Cured resin softens, then burns. Keep it away from flames and heaters. Hot plastic formed or moulded over it sticks and burns skin: wear heat gloves, and try the hottest step on a spare part first.',
-  },
-};
+} as const satisfies Readonly<Record<string, ClaimDefinition>>;
 
-export function describeClaim(claim: Claim): ClaimWords {
-  return CLAIM_WORDS[claim];
-}
+export type Claim = keyof typeof CLAIM_DEFINITIONS;
+export const CLAIMS = keysOf(CLAIM_DEFINITIONS);
 
-const TEST_WORDS: Readonly<Record<AcceptanceTest, string>> = {
-  pushAndShake: 'Pushes in by thumb and stays in place when shaken upside down',
-  turnsByHand: 'Turns by hand through a full turn without rubbing',
-  holdsPose: 'Holds its position after it is set and released',
-  passesGauge: 'Passes the gauge',
-  looksAlike: 'Matches its neighbour at arm’s length',
-  slidesByHand: 'Slides on by hand, without a tool',
-  bearsLoad: 'Carries its load for a day without creeping',
-};
+export const claimOf = (claim: Claim): ClaimDefinition => CLAIM_DEFINITIONS[claim];
 
-export function describeAcceptanceTest(test: AcceptanceTest): string {
-  return TEST_WORDS[test];
-}
-
-const ANSWER_WORDS: Readonly<Record<Answer, string>> = {
-  passed: 'passed',
-  partly: 'passed in part',
-  failed: 'failed',
-};
-
-export function describeAnswer(answer: Answer): string {
-  return ANSWER_WORDS[answer];
-}
-
-export function describeOrigin(origin: MateOrigin): string {
-  return origin === 'bought' ? 'bought, can be reordered' : 'old part, as found';
-}
+/** How a sentence names a rating; a rating that belongs to no claim is named by its own word. */
+export const nameRating = (rating: string): string =>
+  CLAIMS.map((claim) => claimOf(claim).rating).find((each) => each?.word === rating)?.name ?? rating;
