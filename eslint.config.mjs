@@ -65,6 +65,7 @@ const CORE = {
   measure: ['kit/numerics'],
   signature: ['kit/numerics', 'measure'],
   print: ['kit/numerics'],
+  'print/checklist': ['workshop', 'log'],
   'part/mesh': ['measure'],
   'part/layers': ['part/mesh'],
   'part/findings': ['measure', 'part/mesh', 'part/layers', 'print', 'log'],

@@ -1,3 +1,4 @@
+import { CHECKLIST_KEYS } from '@/core/print/checklist';
 import { sweepLayers } from '@/core/part/layers';
 import { checkMesh, readMesh, weldCorners } from '@/core/part/mesh';
 import { expectOk } from '@/core/kit';
@@ -15,7 +16,6 @@ import {
   layOnPlate,
   startRun,
 } from '@/subjects/print/plate';
-import { CHECKLIST_KEYS } from '@/subjects/print/plate/shared';
 
 /** Reads the layers of a job's part off its file, as its plate would. */
 async function readLayersOf(db: Db, jobId: number): Promise<void> {

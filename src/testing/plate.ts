@@ -1,9 +1,9 @@
+import { CHECKLIST_KEYS } from '@/core/print/checklist';
 import { eq } from 'drizzle-orm';
 import { expectOk } from '@/core/kit';
 import { type Db, tables } from '@/store';
 import { HOUSE_DEFAULTS, type HouseRules } from '@/subjects/workshop/settings';
 import { answerChecklist, keepLayers, keepVat, layOnPlate } from '@/subjects/print/plate';
-import { CHECKLIST_KEYS } from '@/subjects/print/plate/shared';
 import { changePrinter } from '@/subjects/signature';
 import { readyBench } from './bench';
 

@@ -1,5 +1,6 @@
 'use server';
 
+import { CHECKLIST_KEYS, type ChecklistKey } from '@/core/print/checklist';
 import { z } from 'zod';
 import { answerForm } from '@/app/_actions/answer-form';
 import { changedRuns } from '@/app/_actions/changed-runs';
@@ -24,24 +25,7 @@ import {
   setCopies,
   startRun,
 } from '@/subjects/print/plate';
-import {
-  addForm,
-  aroundForm,
-  copiesForm,
-  describePlateIssue,
-  endForm,
-  CHECKLIST_KEYS,
-  checklistInput,
-  type ChecklistKey,
-  layersInput,
-  layForm,
-  moveInput,
-  type PlateIssue,
-  pourForm,
-  stopForm,
-  vatForm,
-  weighForm,
-} from '@/subjects/print/plate/shared';
+import { addForm, aroundForm, copiesForm, describePlateIssue, endForm, checklistInput, layersInput, layForm, moveInput, type PlateIssue, pourForm, stopForm, vatForm, weighForm } from '@/subjects/print/plate/shared';
 
 const shown = { refusal: describePlateIssue, changed: changedRuns };
 const gap = () => benchHouse().run.plateGapMm;

@@ -1,3 +1,4 @@
+import { checklistQuestion } from '@/core/print/checklist';
 import { dayOf } from '@/core/kit/wording';
 import { notFound } from 'next/navigation';
 import { connection } from 'next/server';
@@ -12,7 +13,6 @@ import {
   viewRun,
   weighOnSimulatedScale,
 } from '@/subjects/print/plate';
-import { cautionOfChecklist, describeChecklist, nameChecklist } from '@/subjects/print/plate/shared';
 import { readSimulatedRoom } from '@/subjects/simulated';
 import { buttonLook, Caution, Link } from '@/ui';
 import { ForecastPanel } from './_components/forecast-panel';
@@ -166,12 +166,12 @@ function Waiting({ view }: { view: RunView }) {
           <ChecklistPanel
             runId={run.id}
             isSimulated={row.printer.simulatedSeed !== null}
-            questions={gate.map(({ fact, state, isKnownBad, answer }) => ({
-              key: fact.key,
-              title: nameChecklist(fact.key),
-              text: describeChecklist(fact),
-              caution: cautionOfChecklist(fact.key),
-              mend: isKnownBad ? repairOf(fact.key, view) : undefined,
+            questions={gate.map(({ key, text, state, isKnownBad, answer }) => ({
+              key,
+              title: checklistQuestion(key).name,
+              text,
+              caution: checklistQuestion(key).caution,
+              mend: isKnownBad ? repairOf(key, view) : undefined,
               state,
               isKnownBad,
               isAnswered: answer !== undefined,

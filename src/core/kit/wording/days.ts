@@ -7,5 +7,10 @@ export function dayOf(moment: Date): string {
 
 /** The same with hours and minutes. */
 export function momentOf(moment: Date): string {
-  return `${dayOf(moment)} ${pad(moment.getHours())}:${pad(moment.getMinutes())}`;
+  return `${dayOf(moment)} ${hourOf(moment)}`;
+}
+
+/** Hours and minutes of a moment. */
+export function hourOf(moment: Date): string {
+  return `${pad(moment.getHours())}:${pad(moment.getMinutes())}`;
 }

@@ -1,4 +1,4 @@
-export { dayOf, momentOf } from './days';
+export { dayOf, hourOf, momentOf } from './days';
 export { listAnd, listFew, listOr } from './lists';
 export { formatChance, formatMinutes, formatMm, formatSigned, percent, plural, round } from './numbers';
 export { quoted } from './quoted';

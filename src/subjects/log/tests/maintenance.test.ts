@@ -5,7 +5,6 @@ import { expectOk } from '@/core/kit';
 import { queries, tables } from '@/store';
 import { changeProcess } from '@/subjects/job/jobs';
 import { layOnPlate, viewRun } from '@/subjects/print/plate';
-import { describeChecklist } from '@/subjects/print/plate/shared';
 import { benchWithPlate, OPEN_HOUSE } from '@/testing/plate';
 import { failed, printed } from '@/testing/printed';
 import {
@@ -34,9 +33,9 @@ describe('care', () => {
     expectOk(noteFailure(db, runId, failed({ kind: 'stuckInVat' }), new Date(Date.now() - HOUR_MS / 2)));
     const next = expectOk(layOnPlate(db, plate.jobId, { copies: 1, gapMm: 2 }));
     const question = () =>
-      viewRun(db, next, OPEN_HOUSE)!.gate!.find(({ fact }) => fact.key === 'nothingInVat')!;
+      viewRun(db, next, OPEN_HOUSE)!.gate!.find(({ key }) => key === 'nothingInVat')!;
     expect(question().isKnownBad).toBe(true);
-    expect(describeChecklist(question().fact)).toContain(
+    expect(question().text).toContain(
       'may have left cured resin in the vat. Clear the vat, inspect film and plate, and record that it is clear.',
     );
     expect(listDueMaintenance(db, new Date(), OPEN_HOUSE)[0].due.map(({ kind }) => kind)).toContain(

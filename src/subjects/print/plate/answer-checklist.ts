@@ -1,8 +1,8 @@
+import { type ChecklistKey } from '@/core/print/checklist';
 import { eq } from 'drizzle-orm';
 import { fail, ok, type Result } from '@/core/kit';
 import { type Db, tables } from '@/store';
 import { waitingRun } from './open-run';
-import type { ChecklistKey } from './words-checklist';
 import type { PlateIssue } from './words-plate';
 
 /** An answer to the pre-print checklist: all of these are OK, or one is not, with the reason to start anyway. */

@@ -1,3 +1,4 @@
+import { CHECKLIST_KEYS } from '@/core/print/checklist';
 import { z } from 'zod';
 import type { VatReading } from '@/core/print';
 import {
@@ -10,7 +11,6 @@ import {
   textField,
   tickField,
 } from '@/subjects/kit/shared';
-import { CHECKLIST_KEYS } from './words-checklist';
 
 const COPIES = { low: 0, high: 500 } as const;
 

@@ -1,11 +1,3 @@
-export {
-  cautionOfChecklist,
-  describeChecklist,
-  CHECKLIST_KEYS,
-  type ChecklistFact,
-  type ChecklistKey,
-  nameChecklist,
-} from './words-checklist';
 export { describePlateEntry, type PlateEntry } from './words-decisions';
 export { describePlaceIssue, describePlateIssue, describeVatIssue, type PlateIssue } from './words-plate';
 export {

@@ -1,3 +1,4 @@
+import { checklistQuestion } from '@/core/print/checklist';
 import { eq } from 'drizzle-orm';
 import { fail, ok, type Result } from '@/core/kit';
 import { allOrNothing, type Db, queries, tables } from '@/store';
@@ -9,7 +10,6 @@ import { waitingRun } from './open-run';
 import { viewChecklist } from './view-checklist';
 import { forecastOf } from './view-forecast';
 import { type Bed, bedOf, placeIssuesOf, plateAreas, type PlateItem, viewItems } from './view-plate';
-import { nameChecklist } from './words-checklist';
 import type { PlateEntry } from './words-decisions';
 import type { PlateIssue } from './words-plate';
 
@@ -62,7 +62,7 @@ export function startRun(
       ({ state }) => state === 'open',
     );
     if (open.length > 0)
-      return fail({ code: 'gateOpen', questions: open.map(({ fact }) => nameChecklist(fact.key)) });
+      return fail({ code: 'gateOpen', questions: open.map(({ key }) => checklistQuestion(key).name) });
     const { program, layers, plannedS, resinMl, vat } = forecast;
     const isSimulated = startSimulated(
       tx,

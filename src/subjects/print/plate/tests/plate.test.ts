@@ -1,3 +1,4 @@
+import { CHECKLIST_KEYS, checklistQuestion } from '@/core/print/checklist';
 import { describe, expect, test } from '@jest/globals';
 import { expectOk } from '@/core/kit';
 import { queries, tables } from '@/store';
@@ -22,13 +23,7 @@ import {
   startRun,
   viewRun,
 } from '../index';
-import {
-  describeChecklist,
-  describePlateIssue,
-  CHECKLIST_KEYS,
-  nameChecklist,
-  type PlateIssue,
-} from '../shared';
+import { describePlateIssue, type PlateIssue } from '../shared';
 
 const house = OPEN_HOUSE;
 const key = () => crypto.randomUUID();
@@ -102,8 +97,8 @@ describe('what lies on a plate', () => {
     const read = { sizeMm: [20, 10, 10], volumeMm3: 800, surfaceMm2: 1000 } as const;
     expectOk(keepLayers(db, { part: item.part!.key, layerMm: 0.05, areasMm2, ...read }));
     expect(view(plate).forecast!.resinMl).toBeCloseTo(2 * 0.4 * solidMl, 6);
-    const display = view(plate).gate!.find(({ fact }) => fact.key === 'display')!;
-    expect(describeChecklist(display.fact)).toContain('hollow with a 2 mm wall');
+    const display = view(plate).gate!.find(({ key }) => key === 'display')!;
+    expect(display.text).toContain('hollow with a 2 mm wall');
     expectOk(setCopies(db, runId, { attemptId, copies: 1, gapMm: 2 }));
     expect(view(plate).forecast!.resinMl).toBeCloseTo(solidMl, 6);
   });
@@ -198,7 +193,7 @@ describe('hours and resin', () => {
 describe('the gate', () => {
   test('what is known stands answered, the rest is asked; one gesture answers it', () => {
     const plate = benchWithPlate();
-    const stateOf = (name: string) => view(plate).gate!.find(({ fact }) => fact.key === name)!;
+    const stateOf = (name: string) => view(plate).gate!.find(({ key }) => key === name)!;
     expect(stateOf('enough').state).toBe('well');
     expect(stateOf('plateDry').state).toBe('open');
     // Its layers were not checked in Check: only a reason allows the start.
@@ -206,12 +201,12 @@ describe('the gate', () => {
     const result = startRun(plate.db, plate.runId, { house });
     expect(codeOf(result)).toBe('gateOpen');
     const asked = view(plate).gate!.filter(({ state, isKnownBad }) => state === 'open' && !isKnownBad);
-    const keys = asked.map(({ fact }) => fact.key);
+    const keys = asked.map(({ key }) => key);
     expectOk(answerChecklist(plate.db, plate.runId, { keys, well: true, reason: '' }));
     expect(
       view(plate)
         .gate!.filter(({ state }) => state === 'open')
-        .map(({ fact }) => fact.key),
+        .map(({ key }) => key),
     ).toEqual(['checked']);
     expect(
       codeOf(answerChecklist(plate.db, plate.runId, { keys: ['checked'], well: true, reason: '' })),
@@ -241,27 +236,24 @@ describe('the gate', () => {
     const runId = expectOk(layOnPlate(plate.db, plate.jobId, { copies: 1, gapMm: 2 }));
     const nobody = { ...house, run: { ...house.run, presence: Array.from({ length: 7 }, () => []) } };
     const gate = viewRun(plate.db, runId, nobody)!.gate!;
-    const factOf = (name: string) => gate.find(({ fact }) => fact.key === name)!.fact;
-    expect(factOf('nothingInVat')).toMatchObject({ afterStop: true, reason: 'came off' });
-    expect(factOf('present')).toMatchObject({ isNight: true });
+    const textOf = (name: string) => gate.find(({ key }) => key === name)!.text;
+    expect(textOf('nothingInVat')).toContain('was stopped (came off)');
+    expect(textOf('present')).toContain('when nobody is present');
     const nights = {
       ...house,
       run: { ...house.run, presence: house.run.presence.map(() => [{ fromMin: 0, toMin: 1 }]) },
     };
-    const present = viewRun(plate.db, runId, nights)!.gate!.find(({ fact }) => fact.key === 'present')!;
-    expect(describeChecklist(present.fact)).toMatch(/Expected loss: \d+\.\d\d if you start now/);
-    expect(describeChecklist(factOf('nothingInVat'))).toContain('came off');
+    const present = viewRun(plate.db, runId, nights)!.gate!.find(({ key }) => key === 'present')!;
+    expect(present.text).toMatch(/Expected loss: \d+\.\d\d if you start now/);
   });
 
   test('a vat with another resin, a cold room: known, and only a reason opens it', () => {
     const plate = benchWithPlate();
     const other = plate.db.insert(tables.resins).values({ name: 'Slate General' }).returning().get();
     plate.db.update(tables.printers).set({ vatResinId: other.id }).run();
-    const resin = view(plate).gate!.find(({ fact }) => fact.key === 'resin')!;
+    const resin = view(plate).gate!.find(({ key }) => key === 'resin')!;
     expect(resin).toMatchObject({ state: 'open', isKnownBad: true });
-    expect(describeChecklist(resin.fact)).toContain(
-      'The vat holds Slate General, but the print needs Otter Tough',
-    );
+    expect(resin.text).toContain('The vat holds Slate General, but the print needs Otter Tough');
     // What stands in it is no help for this print, and is gone once the vat is noted as changed.
     const { forecast, fillMl } = view(plate);
     expect([forecast!.vatHolds, forecast!.vat!.levelMl]).toEqual(['Slate General', 0]);
@@ -289,11 +281,11 @@ describe('the gate', () => {
     const known = (air: 'window' | 'filter') => {
       const schools = { ...house.schools, air, filmTreatment: 'repellent' } as const;
       const { gate } = viewRun(plate.db, plate.runId, { ...house, roomC: 21, schools })!;
-      const film = gate!.find(({ fact }) => fact.key === 'film')!;
-      expect(describeChecklist(film.fact)).toContain('Wipe it with repellent');
-      const room = gate!.find(({ fact }) => fact.key === 'room')!;
+      const film = gate!.find(({ key }) => key === 'film')!;
+      expect(film.text).toContain('Wipe it with repellent');
+      const room = gate!.find(({ key }) => key === 'room')!;
       expect(room.state).toBe(air === 'window' ? 'open' : 'well');
-      return [room.isKnownBad, describeChecklist(room.fact)];
+      return [room.isKnownBad, room.text];
     };
     expect(known('filter')).toEqual([false, 'Now 21 °C; at least 20 °C is needed.']);
     expect(known('window')).toEqual([
@@ -304,8 +296,8 @@ describe('the gate', () => {
 
   test('every question has its name and its words', () => {
     const gate = view(benchWithPlate()).gate!;
-    for (const { fact } of gate) expect(describeChecklist(fact)).toMatch(/\w/);
-    for (const name of CHECKLIST_KEYS) expect(nameChecklist(name)).toMatch(/^[A-Z]/);
+    for (const { text } of gate) expect(text).toMatch(/\w/);
+    for (const name of CHECKLIST_KEYS) expect(checklistQuestion(name).name).toMatch(/^[A-Z]/);
   });
 });
 

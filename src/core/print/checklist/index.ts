@@ -1,0 +1,8 @@
+export {
+  askChecklist,
+  CHECKLIST_KEYS,
+  type ChecklistKey,
+  type ChecklistQuestion,
+  checklistQuestion,
+} from './checklist';
+export type { ChecklistInput, NightCosts } from './question';
