@@ -9,11 +9,12 @@ import {
   solveWithWords,
 } from './evidence';
 import { type Change, type Frame, frameOf } from './frame';
-import type { ColumnReading, SharedColumn } from './layout';
+import type { ColumnReading } from './layout';
 import { lawPrior, PARAMETER_COUNT, PARAMETER_NAMES, type LawPrior, type ParameterName } from './law';
 import { groupObservations, instrumentNamed, type Observation, steadyScatter } from './observations';
 import { ONLY_INSTRUMENT, type CheckReading, type Instruments, type SignatureReading } from './reading';
-import { biasKey, rowOfObservation, shiftKey } from './rows';
+import { biasKey, columnOf, type ColumnKey, shiftKey, type SharedColumn } from './columns';
+import { rowOfObservation } from './rows';
 import { climbGrid, normaliseWeights, SCATTER_GRID, walkGrid } from './scatter-grid';
 import { baseState, shiftPrior, SHIFTED_STATES, type ShiftedState, stateUnderCoat } from './states';
 import { compareTries, rowOfTry, type Try } from './tries';
@@ -210,7 +211,7 @@ function covarianceColumn(factor: Float64Array, count: number, at: number): Floa
 }
 
 /** Moments of one shared column over the mixture of nodes. */
-function momentsOf({ evidence, nodes, weights }: Posterior, key: string): Moments {
+function momentsOf({ evidence, nodes, weights }: Posterior, key: ColumnKey): Moments {
   const { count, at } = evidence.layout;
   const column = at.get(key)!;
   const mixture: NormalMixture = {
@@ -262,10 +263,10 @@ function estimateParameters(posterior: Posterior, ownPrior: LawPrior) {
 
 function estimateBiases(posterior: Posterior, columns: readonly SharedColumn[]): InstrumentBias[] {
   return columns.flatMap(({ key }) => {
-    if (!key.startsWith('["bias"')) return [];
-    const [, instrument, jaw] = JSON.parse(key) as [string, string, Jaw];
+    const column = columnOf(key);
+    if (column.kind !== 'bias') return [];
     const { mean, sd } = momentsOf(posterior, key);
-    return [{ instrument, jaw, meanMm: mean, sdMm: sd }];
+    return [{ instrument: column.instrument, jaw: column.jaw, meanMm: mean, sdMm: sd }];
   });
 }
 

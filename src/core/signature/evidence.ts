@@ -1,7 +1,8 @@
 import { eliminate, type GroupParts, type Left, partsOf, type Sites } from './group-parts';
 import { takeGroupWords } from './group-words';
-import { connections, type Group, HABIT, habitKey, splitGroups, type WordRow } from './groups';
-import { type ColumnReading, layColumns, type Layout, type SharedColumn } from './layout';
+import { columnOf, type ColumnKey, habitKey, type SharedColumn } from './columns';
+import { connections, type Group, splitGroups, type WordRow } from './groups';
+import { type ColumnReading, layColumns, type Layout } from './layout';
 import type { LawPrior } from './law';
 import type { DataRow, ModelRow } from './rows';
 import { SCATTER_GRID, type Scatter } from './scatter-grid';
@@ -27,7 +28,7 @@ export interface Evidence {
    * Group of each connection: a feature's repeatable deviation or its chance in a print, a print's drift, a session's
    * temperature, a coat.
    */
-  readonly groupOf: ReadonlyMap<string, number>;
+  readonly groupOf: ReadonlyMap<ColumnKey, number>;
   /** Group and row in it of each row that was read, in the order they were given. */
   readonly places: readonly { readonly group: number; readonly row: number }[];
 }
@@ -50,8 +51,8 @@ function rowsOf({ rows, words }: Group<Try>): ModelRow[] {
  * The column of a connection that became one: a repeatable deviation, the drift of a print, the temperature of a
  * session, a coat.
  */
-function columnOfConnection(key: string, rows: readonly ModelRow[]): SharedColumn {
-  if (key.startsWith(HABIT)) return { key, mean: 0, sd: 'habit' };
+function columnOfConnection(key: ColumnKey, rows: readonly ModelRow[]): SharedColumn {
+  if (columnOf(key).kind === 'habit') return { key, mean: 0, sd: 'habit' };
   for (const { unknowns } of rows)
     for (const unknown of unknowns) if (unknown.key === key) return { key, mean: 0, sd: unknown.sd };
   throw new RangeError(`columnOfConnection: no row has ${key}`);
@@ -103,7 +104,7 @@ export function gatherEvidence(input: EvidenceInput, kept?: KeptGroups): Evidenc
   const all = rowsOf({ rows, words });
   const extra = [...input.columns, ...[...promoted].map((key) => columnOfConnection(key, all))];
   const layout = layColumns(prior, extra, columnReadings);
-  const groupOf = new Map<string, number>();
+  const groupOf = new Map<ColumnKey, number>();
   const placeOf = new Map<DataRow, { group: number; row: number }>();
   groups.forEach((group, g) => {
     group.rows.forEach((each, row) => placeOf.set(each, { group: g, row }));
@@ -117,7 +118,7 @@ export function gatherEvidence(input: EvidenceInput, kept?: KeptGroups): Evidenc
 }
 
 /** Takes groups over from an earlier estimate by their content, and leaves there what this one has. */
-function takeKept(evidence: Evidence, promoted: ReadonlySet<string>, kept: KeptGroups): void {
+function takeKept(evidence: Evidence, promoted: ReadonlySet<ColumnKey>, kept: KeptGroups): void {
   const used = new Set<string>();
   evidence.groups.forEach((group, g) => {
     const shared = [...promoted].filter((key) => mentions(rowsOf(group), key)).join('\n');
@@ -130,7 +131,7 @@ function takeKept(evidence: Evidence, promoted: ReadonlySet<string>, kept: KeptG
   for (const content of kept.keys()) if (!used.has(content)) kept.delete(content);
 }
 
-function mentions(rows: readonly ModelRow[], key: string): boolean {
+function mentions(rows: readonly ModelRow[], key: ColumnKey): boolean {
   return rows.some(
     ({ feature, unknowns }) => habitKey(feature) === key || unknowns.some((unknown) => unknown.key === key),
   );

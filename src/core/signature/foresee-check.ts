@@ -2,7 +2,7 @@ import { choleskyInPlace } from '@/core/kit/numerics';
 import { type Jaw, pieceVariance, pooledScatter } from '@/core/measure';
 import type { Signature } from './estimate';
 import { instrumentNamed } from './observations';
-import { biasKey } from './rows';
+import { biasKey } from './columns';
 
 /** Readings of a piece of known size that could be taken. */
 interface PlannedCheck {

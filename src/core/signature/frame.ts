@@ -1,5 +1,5 @@
 import { choleskyInPlace } from '@/core/kit/numerics';
-import type { SharedColumn } from './layout';
+import { type ChangeKeys, changeKeys, type ColumnKey, type SharedColumn } from './columns';
 import { type LawPrior, PARAMETER_COUNT, PARAMETER_NAMES, type ParameterName } from './law';
 import { shiftPrior, type ShiftedState } from './states';
 
@@ -19,7 +19,7 @@ export interface Change {
 interface Drifted {
   readonly scale: number;
   readonly known: number;
-  readonly spreads: readonly (readonly [key: string, value: number])[];
+  readonly spreads: readonly (readonly [key: ColumnKey, value: number])[];
 }
 
 /** The law as it is for a print before or after changes, in terms of the law now. */
@@ -36,18 +36,6 @@ export interface Frame {
   readonly toCome?: Past;
   /** Columns of what the changes left unknown. */
   readonly columns: readonly SharedColumn[];
-}
-
-/** Future prints have names that no stored print has. */
-const TO_COME = '\u0000to come';
-
-/** Name of the nth print to come, from 0. */
-export function printToCome(nth = 0): string {
-  return `${TO_COME} ${nth}`;
-}
-
-export function isToCome(print: string): boolean {
-  return print.startsWith(TO_COME);
 }
 
 /** Changes that are kept separate; prints from before the oldest of them count as made just before it. */
@@ -69,7 +57,7 @@ function before(
 }
 
 /** Factors of the parameters' own changes: rows of the Cholesky factor of √v·C₀·√v, over the parameters that change. */
-function spreadOfLaw({ covariance }: LawPrior, shares: Float64Array, name: string) {
+function spreadOfLaw({ covariance }: LawPrior, shares: Float64Array, keys: ChangeKeys) {
   const changed = [...shares.keys()].filter((i) => shares[i] > 0);
   const count = changed.length;
   const factor = new Float64Array(count * count);
@@ -82,32 +70,32 @@ function spreadOfLaw({ covariance }: LawPrior, shares: Float64Array, name: strin
   return new Map(
     changed.map((i, a) => [
       i,
-      changed.slice(0, a + 1).map((_, b): [string, number] => [`${name} ${b}`, factor[a * count + b]]),
+      changed.slice(0, a + 1).map((_, b): [ColumnKey, number] => [keys.factor(b), factor[a * count + b]]),
     ]),
   );
 }
 
-function lawBefore(law: readonly Drifted[], change: Change, prior: LawPrior, name: string): Drifted[] {
+function lawBefore(law: readonly Drifted[], change: Change, prior: LawPrior, keys: ChangeKeys): Drifted[] {
   const shares = Float64Array.from(PARAMETER_NAMES, (parameter) => change.givenBack[parameter] ?? 0);
-  const spread = spreadOfLaw(prior, shares, name);
+  const spread = spreadOfLaw(prior, shares, keys);
   return law.map((entry, i) => {
     const moved = change.moved?.[PARAMETER_NAMES[i]];
     const kept = Math.sqrt(1 - shares[i]);
     const older = before(entry, { mean: prior.mean[i], share: shares[i], moved: moved?.mean ?? 0 });
     const own = [...(spread.get(i) ?? [])];
-    if (moved !== undefined) own.push([`${name} moved ${PARAMETER_NAMES[i]}`, kept * moved.sd]);
+    if (moved !== undefined) own.push([keys.moved(PARAMETER_NAMES[i]), kept * moved.sd]);
     return { ...older, spreads: [...older.spreads, ...own] };
   });
 }
 
 type ShiftOf = Past['shiftOf'];
 
-function shiftBefore(shiftOf: ShiftOf, share: number, base: ShiftedState, name: string): ShiftOf {
+function shiftBefore(shiftOf: ShiftOf, share: number, base: ShiftedState, keys: ChangeKeys): ShiftOf {
   if (share === 0) return shiftOf;
   return (of) => {
     const { mean, sd } = shiftPrior(of.state, base);
     const older = before(shiftOf(of), { mean, share, moved: 0 });
-    const own: [string, number] = [`${name} shift ${of.state} ${of.along}`, Math.sqrt(share) * sd];
+    const own: [ColumnKey, number] = [keys.shift(of.state, of.along), Math.sqrt(share) * sd];
     return { ...older, spreads: [...older.spreads, own] };
   };
 }
@@ -117,29 +105,30 @@ function shiftBefore(shiftOf: ShiftOf, share: number, base: ShiftedState, name: 
  * round than `before`, what is moved is unsure of itself: it takes nothing from what is known now.
  */
 export function lawAfter(change: Omit<Change, 'printsBefore'>, prior: LawPrior, base: ShiftedState): Past {
+  const keys = changeKeys('foreseen');
   const shares = Float64Array.from(PARAMETER_NAMES, (parameter) => change.givenBack[parameter] ?? 0);
-  const spread = spreadOfLaw(prior, shares, 'foreseen');
+  const spread = spreadOfLaw(prior, shares, keys);
   const shifts = change.shiftsGivenBack ?? 0;
   return {
     law: PARAMETER_NAMES.map((name, i) => {
       const moved = change.moved?.[name];
       const scale = Math.sqrt(1 - shares[i]);
-      const own = moved === undefined ? [] : [[`foreseen ${name}`, moved.sd] as const];
+      const own = moved === undefined ? [] : [[keys.moved(name), moved.sd] as const];
       const known = prior.mean[i] * (1 - scale) + (moved?.mean ?? 0);
       return { scale, known, spreads: [...(spread.get(i) ?? []), ...own] };
     }),
     shiftOf: ({ state, along }) => {
       const { mean, sd } = shiftPrior(state, base);
       const scale = Math.sqrt(1 - shifts);
-      const own: [string, number][] =
-        shifts === 0 ? [] : [[`foreseen shift ${state} ${along}`, Math.sqrt(shifts) * sd]];
+      const own: [ColumnKey, number][] =
+        shifts === 0 ? [] : [[keys.shift(state, along), Math.sqrt(shifts) * sd]];
       return { scale, known: mean * (1 - scale), spreads: own };
     },
   };
 }
 
 /** Names of all that the changes left unknown, for the states that were read. */
-function namesOf({ law, shiftOf }: Past, states: Iterable<ShiftedState>): Set<string> {
+function namesOf({ law, shiftOf }: Past, states: Iterable<ShiftedState>): Set<ColumnKey> {
   const shifts = [...states].flatMap((state) =>
     (['xy', 'z'] as const).map((along) => shiftOf({ state, along })),
   );
@@ -164,10 +153,10 @@ export function frameOf({ base, states, prior, changes }: FrameOptions): Frame {
   let past: Past = { law: PARAMETER_NAMES.map(() => NOW), shiftOf: () => NOW };
   const told = changes.slice(-MOST_CHANGES);
   told.toReversed().forEach((change, i) => {
-    const name = `change ${changes.length - i}`;
+    const keys = changeKeys(changes.length - i);
     past = {
-      law: lawBefore(past.law, change, prior, name),
-      shiftOf: shiftBefore(past.shiftOf, change.shiftsGivenBack ?? 0, base, name),
+      law: lawBefore(past.law, change, prior, keys),
+      shiftOf: shiftBefore(past.shiftOf, change.shiftsGivenBack ?? 0, base, keys),
     };
     for (const print of change.printsBefore) pastOf.set(print, past);
   });

@@ -1,3 +1,4 @@
+import { type ColumnKey } from './columns';
 import { choleskyInPlace, forwardSolve } from '@/core/kit/numerics';
 import type { Group } from './groups';
 import { type PlacedRow, placeRow, sharedParts } from './layout';
@@ -11,7 +12,7 @@ export interface GroupParts {
   readonly readCount: number;
   readonly wordCount: number;
   /** Names of the shared columns that its rows touch. */
-  readonly keys: readonly string[];
+  readonly keys: readonly ColumnKey[];
   /** Over those columns, column by column (keys × rows). */
   readonly design: Float64Array;
   /** Offsets read, mm, and variances of their noise, mm². */
@@ -46,7 +47,7 @@ export interface WordSizes {
   readonly covariance: Float64Array;
 }
 
-export function partsOf(group: Group<Try>, isShared: (key: string) => boolean): GroupParts {
+export function partsOf(group: Group<Try>, isShared: (key: ColumnKey) => boolean): GroupParts {
   const rows = [...group.rows, ...group.words.map(({ row }) => row)].map((row) => placeRow(row, isShared));
   const size = rows.length;
   const keys = [...new Set(rows.flatMap(({ shared }) => shared.map(([key]) => key)))];

@@ -1,3 +1,4 @@
+import { chanceKey, type ColumnKey, habitKey } from './columns';
 import type { DataRow, ModelRow } from './rows';
 
 /** A word of fit as a row: no reading, but evidence about its size. */
@@ -15,23 +16,9 @@ export interface Group<Word> {
 /** Rows that are eliminated together; more than these are taken apart (see splitGroups). */
 const MOST_ROWS = 48;
 
-export const HABIT = 'habit ';
-
-export function habitKey(feature: string): string {
-  return HABIT + feature;
-}
-
-const CHANCE = 'chance ';
-
-/** A feature's chance in one print. */
-export function chanceKey(feature: string, print: string): string {
-  return CHANCE + JSON.stringify([feature, print]);
-}
-
-/** What connects a row with others; a feature's chance in one print always holds its rows together. */
-export function connections({ feature, print, unknowns }: ModelRow): string[] {
-  const keys = unknowns.map(({ key }) => key);
-  return [...keys, habitKey(feature), chanceKey(feature, print)];
+/** What connects a row with others: what can become a shared column, and a feature's chance in one print, which cannot. */
+export function connections({ feature, print, unknowns }: ModelRow): ColumnKey[] {
+  return [...unknowns.map(({ key }) => key), habitKey(feature), chanceKey(feature, print)];
 }
 
 /** Components of a graph given as lists of the names that each item carries. */
@@ -63,14 +50,15 @@ function componentsOf(namesOf: readonly (readonly string[])[]): number[][] {
 /** The connection that most rows of a component share; undefined where no two do, or only the chance of one feature. */
 function mostShared(
   component: readonly number[],
-  namesOf: readonly (readonly string[])[],
-): string | undefined {
-  const counts = new Map<string, number>();
+  namesOf: readonly (readonly ColumnKey[])[],
+  chanceOf: readonly ColumnKey[],
+): ColumnKey | undefined {
+  const counts = new Map<ColumnKey, number>();
   for (const i of component)
-    for (const name of namesOf[i])
-      if (!name.startsWith(CHANCE)) counts.set(name, (counts.get(name) ?? 0) + 1);
-  let most: string | undefined;
-  for (const [name, count] of counts) if (count > 1 && count > (counts.get(most ?? '') ?? 1)) most = name;
+    for (const name of namesOf[i]) if (name !== chanceOf[i]) counts.set(name, (counts.get(name) ?? 0) + 1);
+  let most: ColumnKey | undefined;
+  let of = 1;
+  for (const [name, count] of counts) if (count > of) [most, of] = [name, count];
   return most;
 }
 
@@ -82,17 +70,18 @@ function mostShared(
 export function splitGroups<Word>(
   rows: readonly DataRow[],
   words: readonly WordRow<Word>[],
-): { readonly groups: Group<Word>[]; readonly promoted: ReadonlySet<string> } {
+): { readonly groups: Group<Word>[]; readonly promoted: ReadonlySet<ColumnKey> } {
   const all: ModelRow[] = [...rows, ...words.map(({ row }) => row)];
-  const promoted = new Set<string>();
+  const promoted = new Set<ColumnKey>();
   const namesOf = all.map(connections);
+  const chanceOf = namesOf.map((names) => names.at(-1)!);
   let open = componentsOf(namesOf);
   const done: number[][] = [];
   while (open.length > 0) {
     const large = open.filter((component) => component.length > MOST_ROWS);
     done.push(...open.filter((component) => component.length <= MOST_ROWS));
     open = large.flatMap((component) => {
-      const shared = mostShared(component, namesOf);
+      const shared = mostShared(component, namesOf, chanceOf);
       if (shared === undefined) {
         done.push([...component]);
         return [];

@@ -2,21 +2,11 @@ import { expectOk } from '@/core/kit';
 import { invertSymmetric } from '@/core/kit/numerics';
 import { type LawPrior, PARAMETER_COUNT, PARAMETER_NAMES } from './law';
 import type { ModelRow } from './rows';
-import { chanceKey, habitKey } from './groups';
-
-/**
- * A shared column beside the law's: its prior, of a standard deviation or of the scatter of repeatable deviations
- * (τ_b).
- */
-export interface SharedColumn {
-  readonly key: string;
-  readonly mean: number;
-  readonly sd: number | 'habit';
-}
+import { chanceKey, type ColumnKey, habitKey, lawKey, type SharedColumn } from './columns';
 
 /** A reading of one shared column alone, as a reference piece is of a jaw. */
 export interface ColumnReading {
-  readonly key: string;
+  readonly key: ColumnKey;
   readonly value: number;
   readonly variance: number;
 }
@@ -29,12 +19,14 @@ export interface ColumnReading {
 export interface Layout {
   readonly count: number;
   readonly extra: readonly SharedColumn[];
-  readonly at: ReadonlyMap<string, number>;
+  readonly at: ReadonlyMap<ColumnKey, number>;
   readonly precision: Float64Array;
   readonly moment: Float64Array;
   /** Places of repeatable deviations among the columns. */
   readonly habits: readonly number[];
 }
+
+const LAW_KEYS = PARAMETER_NAMES.map(lawKey);
 
 export function layColumns(
   prior: LawPrior,
@@ -42,8 +34,8 @@ export function layColumns(
   readings: readonly ColumnReading[],
 ): Layout {
   const count = PARAMETER_COUNT + extra.length;
-  const at = new Map<string, number>();
-  PARAMETER_NAMES.forEach((name, i) => at.set(name, i));
+  const at = new Map<ColumnKey, number>();
+  LAW_KEYS.forEach((key, i) => at.set(key, i));
   extra.forEach(({ key }, i) => at.set(key, PARAMETER_COUNT + i));
   const precision = new Float64Array(count * count);
   const moment = new Float64Array(count);
@@ -71,17 +63,17 @@ export function layColumns(
 
 /** A row taken apart: entries on shared columns by name, and what it shares only with rows of its group. */
 export interface PlacedRow {
-  readonly shared: readonly (readonly [key: string, value: number])[];
-  readonly habit: string | undefined;
-  readonly chance: string;
+  readonly shared: readonly (readonly [key: ColumnKey, value: number])[];
+  readonly habit: ColumnKey | undefined;
+  readonly chance: ColumnKey;
   readonly unknowns: ModelRow['unknowns'];
 }
 
 /** `isShared` says which connections are columns. */
-export function placeRow(row: ModelRow, isShared: (key: string) => boolean): PlacedRow {
-  const shared: [string, number][] = [];
+export function placeRow(row: ModelRow, isShared: (key: ColumnKey) => boolean): PlacedRow {
+  const shared: [ColumnKey, number][] = [];
   row.law.forEach((value, i) => {
-    if (value !== 0) shared.push([PARAMETER_NAMES[i], value]);
+    if (value !== 0) shared.push([LAW_KEYS[i], value]);
   });
   for (const { key, value } of row.shared) shared.push([key, value]);
   const own = row.unknowns.filter(({ key, value }) => {
@@ -101,7 +93,7 @@ export function placeRow(row: ModelRow, isShared: (key: string) => boolean): Pla
 }
 
 /** Names of what connects a row with others of its group. */
-export function connectionsOf({ habit, chance, unknowns }: PlacedRow): string[] {
+export function connectionsOf({ habit, chance, unknowns }: PlacedRow): ColumnKey[] {
   const keys = unknowns.map(({ key }) => key);
   if (habit !== undefined) keys.push(habit);
   keys.push(chance);

@@ -8,7 +8,7 @@ import { PARAMETER_COUNT, PARAMETER_NAMES, type PlatePlace } from './law';
 import { instrumentNamed } from './observations';
 import { latentSizes, type SizeQuery } from './predict';
 import { ONLY_INSTRUMENT } from './reading';
-import { biasKey } from './rows';
+import { biasKey, type PrintRef } from './columns';
 import type { Target } from './draw';
 
 /** A reading that could be taken now. */
@@ -17,7 +17,7 @@ export interface ReadingCandidate {
   readonly kind: FeatureKind;
   readonly drawnMm: number;
   /** The print it would be read on. */
-  readonly print: string;
+  readonly print: PrintRef;
   readonly run?: string;
   /** Standard uncertainty of the planned mean of repeats, mm. */
   readonly u_mm: number;

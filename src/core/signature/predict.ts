@@ -2,10 +2,10 @@ import { mixtureMoments, type NormalMixture } from '@/core/kit/numerics';
 import type { FeatureKind, PartState } from '@/core/measure';
 import type { Signature } from './estimate';
 import { latentSize, type LatentSize, placeQuery } from './latent-size';
-import { printToCome } from './frame';
+import { type ColumnKey, columnOf, type PrintRef, printToCome } from './columns';
 import type { PlatePlace } from './law';
 import type { Evidence } from './evidence';
-import { isShiftKey, type ModelRow, rowOf } from './rows';
+import { type ModelRow, rowOf } from './rows';
 import { shiftPrior, type ShiftedState, stateUnderCoat } from './states';
 
 /** A size to be predicted. */
@@ -15,7 +15,7 @@ export interface SizeQuery {
   /** Name under which it was measured before, if it was: then its own repeatable deviation counts. */
   readonly feature?: string;
   /** A print already made; left out: one to come, with its own drift and chance. */
-  readonly print?: string;
+  readonly print?: PrintRef;
   /** The run that the print came out of, where others came out of it too. */
   readonly run?: string;
   /** Its place on the plate; left out if unknown. */
@@ -23,7 +23,7 @@ export interface SizeQuery {
   /** State in which the size is asked for; default that of the signature. */
   readonly state?: PartState;
   /** Key of the jaw whose bias is to be in it: a reading's, not a size's. */
-  readonly bias?: string;
+  readonly bias?: ColumnKey;
   /** Thickness of a coat on each face, mm, for a size asked for coated. */
   readonly coatMm?: number;
   /** Pixel pitch, mm, when XY edges land on pixels without anti-aliasing: adds px/√6 of chance. */
@@ -41,7 +41,7 @@ const NEW = '\u0000new';
 
 /** What is assumed of the shift of a state that was not read: it has no column; mm. */
 function unreadShift(evidence: Evidence, { shared }: ModelRow, state: PartState, base: ShiftedState) {
-  const shift = shared.find(({ key }) => isShiftKey(key));
+  const shift = shared.find(({ key }) => columnOf(key).kind === 'shift');
   if (shift === undefined || evidence.layout.at.has(shift.key)) return { mean: 0, sd: 0 };
   const { mean, sd } = shiftPrior(stateUnderCoat(state), base);
   return { mean: mean * shift.value, sd: sd * shift.value };

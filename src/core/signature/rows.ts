@@ -1,19 +1,20 @@
 import type { FeatureKind, PartState } from '@/core/measure';
 import { DRIFT_EDGE_SD_MM, DRIFT_SCALE_SD, driftRow, lawRow, type PlatePlace } from './law';
 import type { Observation } from './observations';
-import { type Frame, isToCome } from './frame';
-import { COAT_U_SHARE, coatedFaces, shiftLength, type ShiftedState, stateUnderCoat } from './states';
+import { biasKey, coatKey, type ColumnKey, driftKey, type PrintRef, shiftKey, warmthKey } from './columns';
+import type { Frame } from './frame';
+import { COAT_U_SHARE, coatedFaces, shiftLength, stateUnderCoat } from './states';
 
 /** One entry of a row: what it multiplies, by name, and by how much. */
 interface Entry {
-  readonly key: string;
+  readonly key: ColumnKey;
   readonly value: number;
 }
 
 /** A size of one feature in one print as a row of the linear model, apart from what was read. */
 export interface ModelRow {
   readonly feature: string;
-  readonly print: string;
+  readonly print: PrintRef;
   readonly drawnMm: number;
   /** Over the law's parameters. */
   readonly law: Float64Array;
@@ -37,36 +38,17 @@ export interface DataRow extends ModelRow {
 /** What a row is made from; all but the kind and the drawn size may be unknown. */
 export interface RowFacts {
   readonly feature: string;
-  readonly print: string;
+  readonly print: PrintRef;
   /** What the drift is shared with: the run of the printer; default the print. */
-  readonly run?: string;
+  readonly run?: PrintRef;
   readonly kind: FeatureKind;
   readonly drawnMm: number;
   readonly place?: PlatePlace;
   readonly state: PartState;
   readonly coatMm?: number;
   /** Key of the jaw whose bias is in it; see biasKey. */
-  readonly bias?: string;
+  readonly bias?: ColumnKey;
   readonly warmth?: { readonly sitting: string; readonly u: number };
-}
-
-export function biasKey(instrument: string, jaw: string): string {
-  return JSON.stringify(['bias', instrument, jaw]);
-}
-
-const SHIFT = 'shift ';
-
-export function shiftKey(state: ShiftedState, along: 'xy' | 'z'): string {
-  return `${SHIFT}${state} ${along}`;
-}
-
-export function isShiftKey(key: string): boolean {
-  return key.startsWith(SHIFT);
-}
-
-/** The drift of one run of a printer: names of its two unknowns. */
-export function driftKeys(run: string): { readonly edge: string; readonly scale: string } {
-  return { edge: `edge ${run}`, scale: `scale ${run}` };
 }
 
 /** The row of a size as if it were printed now, in the state it is asked in. */
@@ -84,10 +66,10 @@ function lawfulEntries(
 ): Pick<ModelRow, 'law' | 'shared' | 'knownMm' | 'unknowns'> {
   const { law, shift } = rowNow(facts, frame);
   const now = shift === undefined ? [] : [{ key: shiftKey(shift.state, shift.along), value: shift.mm }];
-  const isAhead = isToCome(facts.print);
-  const past = isAhead ? frame.toCome : frame.pastOf.get(facts.print);
+  const isAhead = typeof facts.print !== 'string';
+  const past = typeof facts.print === 'string' ? frame.pastOf.get(facts.print) : frame.toCome;
   if (past === undefined) return { law, shared: now, knownMm: 0, unknowns: [] };
-  const unknown = new Map<string, number>();
+  const unknown = new Map<ColumnKey, number>();
   let knownMm = 0;
   const take = (value: number, { scale, known, spreads }: (typeof past.law)[number]) => {
     knownMm += value * known;
@@ -114,12 +96,14 @@ export function rowOf(facts: RowFacts, frame: Frame): ModelRow {
   const bias = facts.bias === undefined ? [] : [{ key: facts.bias, value: 1 }];
   const unknowns: (Entry & { sd: number })[] = [...ahead];
   const drift = driftRow(kind, drawnMm);
-  const keys = driftKeys(facts.run ?? print);
-  if (drift.edge !== 0) unknowns.push({ key: keys.edge, value: drift.edge, sd: DRIFT_EDGE_SD_MM });
-  if (drift.scale !== 0) unknowns.push({ key: keys.scale, value: drift.scale, sd: DRIFT_SCALE_SD });
-  if (warmth !== undefined) unknowns.push({ key: `warmth ${warmth.sitting}`, value: drawnMm, sd: warmth.u });
+  const run = facts.run ?? print;
+  if (drift.edge !== 0)
+    unknowns.push({ key: driftKey(run, 'edge'), value: drift.edge, sd: DRIFT_EDGE_SD_MM });
+  if (drift.scale !== 0)
+    unknowns.push({ key: driftKey(run, 'scale'), value: drift.scale, sd: DRIFT_SCALE_SD });
+  if (warmth !== undefined) unknowns.push({ key: warmthKey(warmth.sitting), value: drawnMm, sd: warmth.u });
   const faces = facts.state === 'coated' && coatMm > 0 ? coatedFaces(kind) : 0;
-  if (faces !== 0) unknowns.push({ key: `coat ${print}`, value: faces, sd: COAT_U_SHARE * coatMm });
+  if (faces !== 0) unknowns.push({ key: coatKey(print), value: faces, sd: COAT_U_SHARE * coatMm });
   return {
     feature,
     print,

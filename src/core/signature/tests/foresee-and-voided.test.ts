@@ -1,3 +1,4 @@
+import { columnOf } from '../columns';
 import { describe, expect, test } from '@jest/globals';
 import { BLOCK_SIZES } from '@/core/fit/gauges';
 import { estimateSignature } from '../estimate';
@@ -118,7 +119,7 @@ describe('what a change voids', () => {
     }));
     const { posterior } = learn(changes);
     // The law, the jaw, and one column for each of the newest six changes.
-    expect(posterior.evidence.layout.extra.filter(({ key }) => key.startsWith('change'))).toHaveLength(6);
+    expect(posterior.evidence.layout.extra.filter(({ key }) => columnOf(key).kind === 'change')).toHaveLength(6);
     expect(posterior.frame.pastOf.size).toBe(4);
   });
 

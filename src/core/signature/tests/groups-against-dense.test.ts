@@ -12,7 +12,8 @@ import { learnSignature } from '../learn';
 import { LeaveOneOut } from '../leave-one-out';
 import { groupObservations, type Observation } from '../observations';
 import type { SignatureReading } from '../reading';
-import { biasKey, rowOf } from '../rows';
+import { biasKey } from '../columns';
+import { rowOf } from '../rows';
 import { SCATTER_GRID } from '../scatter-grid';
 import { FIT_WORDS, takeWords, type Try } from '../tries';
 

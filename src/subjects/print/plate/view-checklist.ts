@@ -113,7 +113,7 @@ function costsOfNight(
 
 /** The list before a start, made for this print. */
 export function viewChecklist(db: Db, context: ChecklistContext): ChecklistQuestion[] {
-  const { run, row, items, forecast, house, now } = context;
+  const { run, items, forecast, house, now } = context;
   const { outlook, finish, layers } = forecast;
   const at = (seconds: number) => new Date(now.getTime() + 1000 * seconds);
   const input: ChecklistInput = {
