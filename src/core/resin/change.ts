@@ -1,4 +1,4 @@
-import type { Asked, Check } from './check';
+import { type Asked, type Check, isRated } from './check';
 import { WATER_MOST_C } from './sag';
 import { heatAt, type Evidence } from './evidence';
 import { stressAllowing } from './deflection';
@@ -47,6 +47,7 @@ function changeForHeat(check: Check, evidence: Evidence, wanted: Requirement): C
 const thicknessTimes = (wanted: number, have: number) => Math.cbrt(wanted / have);
 
 function changeForUnknown({ requirement }: Check): Change {
+  if (isRated(requirement)) return { code: 'askSupplier', requirement };
   switch (requirement) {
     case 'strain':
       return { code: 'prove', by: 'break' };
@@ -55,12 +56,21 @@ function changeForUnknown({ requirement }: Check): Change {
     case 'stiffnessLeast':
     case 'stiffnessMost':
       return { code: 'prove', by: 'bend' };
-    default:
+    case 'alone':
+    case 'heat':
+    case 'hardness':
+    case 'clear':
+    case 'wash':
+    case 'room':
+    case 'feature':
+    case 'light':
+    case 'water':
       return { code: 'askSupplier', requirement };
   }
 }
 
 function changeForFailure({ requirement, need, have }: Check): Change {
+  if (isRated(requirement)) return { code: 'nothing', requirement };
   switch (requirement) {
     case 'strain':
       return { code: 'lessStrain', to: have! };
@@ -83,7 +93,9 @@ function changeForFailure({ requirement, need, have }: Check): Change {
       return { code: 'keepDry' };
     case 'alone':
       return { code: 'blendIt' };
-    default:
+    case 'heat':
+    case 'hardness':
+    case 'clear':
       return { code: 'nothing', requirement };
   }
 }

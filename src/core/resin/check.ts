@@ -2,8 +2,8 @@ import { heatAt, modulusOf, viscosityOf, type Evidence, type Interval } from './
 import { ASSUMED_STRESS_MPA, hottestOf, IMPACT_NEEDS, ratingsNeeded, type Requirement } from './requirement';
 import type { Quote } from './sheet';
 
-/** What is required; a rating names its use. */
-export type Asked =
+/** What can be required of every resin. */
+export type PlainAsked =
   | 'alone'
   | 'heat'
   | 'strain'
@@ -16,8 +16,21 @@ export type Asked =
   | 'room'
   | 'feature'
   | 'light'
-  | 'water'
-  | `rated:${string}`;
+  | 'water';
+
+/** A rating names its use. */
+type Rated = `rated:${string}`;
+
+/** What is required. */
+export type Asked = PlainAsked | Rated;
+
+const RATED = 'rated:';
+
+/** Whether a rating is required. */
+export const isRated = (asked: Asked): asked is Rated => asked.startsWith(RATED);
+
+/** The use that a required rating is for. */
+export const ratingOf = (asked: Rated): string => asked.slice(RATED.length);
 
 type CheckState = 'pass' | 'fails' | 'unknown';
 

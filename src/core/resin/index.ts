@@ -10,7 +10,7 @@ export {
   modulusBounds,
 } from './blend';
 export { type Change, findChanges } from './change';
-export { type Asked, type Check, checkResin, type PrinterFacts } from './check';
+export { type Asked, type Check, checkResin, type PrinterFacts, isRated, ratingOf } from './check';
 export {
   type Evidence,
   evidenceOf,

@@ -90,7 +90,8 @@ export function provenQuote(proof: ResinTest): Quote | undefined {
       const { minutes: value, low, high, bound } = worked.value.result;
       return { ...given, property: 'cureCeiling_min', value, low, high, bound };
     }
-    default:
+    case 'sag':
+    case 'creep':
       return undefined;
   }
 }

@@ -11,7 +11,10 @@ export function describeKeepIssue(issue: KeepIssue): string {
   switch (issue.code) {
     case 'otherUnit':
       return `the strips here use ${issue.kept}. One curve needs one unit: enter this strip in ${issue.kept} too, or delete the other strips.`;
-    default:
+    case 'gone':
+    case 'noSimulatedPrinter':
+    case 'jawsDoNotEnter':
+    case 'lost':
       return describeSimulatedIssue(issue);
   }
 }

@@ -22,7 +22,11 @@ export function describeFieldIssue(issue: FieldIssue, form: z.ZodType): string {
       return `“${quoted(issue.text)}” is not a list of numbers. Separate numbers with spaces, such as 10.02 10.01 10.03.`;
     case 'worded':
       return issue.text;
-    default:
+    case 'blank':
+    case 'notANumber':
+    case 'ambiguousSeparators':
+    case 'unknownUnit':
+    case 'tooLarge':
       return describeQuantityIssue(issue);
   }
 }

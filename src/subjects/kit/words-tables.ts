@@ -54,7 +54,14 @@ export function describeCsvIssue(issue: RowIssue | CellIssue | CsvIssue): string
     case 'raggedRow':
     case 'tooManyRows':
       return describeTableIssue(issue);
-    default:
+    case 'tooLong':
+    case 'outOfRange':
+    case 'notAChoice':
+    case 'badNumber':
+    case 'notPositive':
+    case 'blankName':
+    case 'halfAPlace':
+    case 'kind':
       return describeCellIssue(issue);
   }
 }

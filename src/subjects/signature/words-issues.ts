@@ -21,7 +21,10 @@ export function describeForeignIssue(issue: ForeignLawIssue): string {
       return 'choose which printer or which resin it shares with this workshop. Without one of them, its data cannot be used here.';
     case 'hereAlready':
       return `this signature is here already, as ${issue.name}. Remove that one first to change what it shares.`;
-    default:
+    case 'notJson':
+    case 'badField':
+    case 'noParameter':
+    case 'badLaw':
       return `the file: ${describeSignatureFileIssue(issue)}`;
   }
 }

@@ -61,7 +61,10 @@ export function gaugeSpecOf(
         pinMm,
         stepsMm: stepsFrom(fromMm, stepMm, Math.round(count)),
       };
-    default:
+    case 'hinge':
+    case 'ball':
+    case 'links':
+    case 'slider':
       return {
         kind: 'joint',
         joint: choice,

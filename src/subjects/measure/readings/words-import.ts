@@ -30,7 +30,19 @@ export function describeImportIssue(issue: ImportIssue): string {
       return `line ${issue.line}: the drawn size of “${quoted(issue.feature)}” is ${issue.haveMm} mm here and ${issue.fileMm} mm in the file. Correct one of them.`;
     case 'otherReading':
       return `line ${issue.line}: this reading of “${quoted(issue.feature)}” is ${issue.haveMm} mm here and ${issue.fileMm} mm in the file. Delete it in Measure and clear its reading_id in the file, or correct the file.`;
-    default:
+    case 'tooLong':
+    case 'outOfRange':
+    case 'notAChoice':
+    case 'otherKind':
+    case 'badNumber':
+    case 'notPositive':
+    case 'blankName':
+    case 'halfAPlace':
+    case 'kind':
+    case 'emptyTable':
+    case 'missingColumns':
+    case 'raggedRow':
+    case 'tooManyRows':
       return describeCsvIssue(issue);
   }
 }

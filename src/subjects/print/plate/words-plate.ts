@@ -82,7 +82,9 @@ export function describePlateIssue(issue: PlateIssue): string {
       return `the supports weigh more than ${issue.times} times the parts. Check both numbers and their unit.`;
     case 'nothingWeighed':
       return 'weigh the parts too: the share of supports is against them.';
-    default:
+    case 'belowNothing':
+    case 'overfull':
+    case 'floorAboveBrim':
       return describeVatIssue(issue);
   }
 }

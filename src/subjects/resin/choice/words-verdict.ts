@@ -1,4 +1,5 @@
-import type { Asked, Check, Criterion, Ranked } from '@/core/resin';
+import { nameRating } from '@/core/job/need';
+import { type Asked, type Check, type Criterion, isRated, type Ranked, ratingOf } from '@/core/resin';
 import { formatProperty, plain } from '@/subjects/resin/shelf/shared';
 
 const CRITERION_WORDS: Readonly<Record<Criterion, string>> = {
@@ -11,21 +12,9 @@ const CRITERION_WORDS: Readonly<Record<Criterion, string>> = {
 
 export const describeCriterion = (criterion: Criterion): string => CRITERION_WORDS[criterion];
 
-const CLAIM_NAMES: Readonly<Record<string, string>> = {
-  mains: 'mains voltage',
-  skin: 'skin',
-  mouth: 'the mouth',
-  food: 'food',
-  sterile: 'sterile use',
-  flame: 'flame or hot surfaces',
-};
-
-const claimOf = (asked: Asked) => asked.slice('rated:'.length);
-
-const nameOfClaim = (asked: Asked) => CLAIM_NAMES[claimOf(asked)] ?? claimOf(asked);
-
 /** Name of a requirement, as the heading of a row. */
 export function describeAsked(asked: Asked): string {
+  if (isRated(asked)) return `rated for ${nameRating(ratingOf(asked))}`;
   switch (asked) {
     case 'alone':
       return 'printable undiluted';
@@ -53,13 +42,13 @@ export function describeAsked(asked: Asked): string {
       return 'light of the printer';
     case 'water':
       return 'water uptake';
-    default:
-      return `rated for ${nameOfClaim(asked)}`;
   }
 }
 
 /** Value of a check in its own unit. */
 function formatChecked(check: Pick<Check, 'requirement' | 'quote' | 'need'>, value: number): string {
+  const yesOrNo = value >= 1 ? 'yes' : 'no';
+  if (isRated(check.requirement)) return yesOrNo;
   switch (check.requirement) {
     case 'heat':
       return `${plain(value)} °C`;
@@ -80,13 +69,16 @@ function formatChecked(check: Pick<Check, 'requirement' | 'quote' | 'need'>, val
       return `${plain(value)} nm`;
     case 'water':
       return formatProperty('waterUptake', value);
-    default:
-      return value >= 1 ? 'yes' : 'no';
+    case 'alone':
+    case 'clear':
+    case 'wash':
+      return yesOrNo;
   }
 }
 
 function failedSentence(check: Check): string {
   const { requirement, need, have, margin } = check;
+  if (isRated(requirement)) return `not rated for ${nameRating(ratingOf(requirement))}`;
   const [has, needs] = [formatChecked(check, have ?? 0), formatChecked(check, need)];
   switch (requirement) {
     case 'alone':
@@ -117,8 +109,6 @@ function failedSentence(check: Check): string {
       return `water uptake in 24 h ${has}, at most ${needs} allowed`;
     case 'feature':
       return `smallest feature ${has}, ${needs} needed`;
-    default:
-      return `not rated for ${nameOfClaim(requirement)}`;
   }
 }
 
@@ -126,7 +116,13 @@ function unknownSentence(check: Check): string {
   const { requirement, have } = check;
   if (have !== null)
     return `can’t tell ${describeAsked(requirement)}: its range lies on both sides of the ${formatChecked(check, check.need)} needed`;
+  if (isRated(requirement))
+    return `the datasheet does not say whether it is rated for ${nameRating(ratingOf(requirement))}`;
   switch (requirement) {
+    case 'alone':
+      return 'the datasheet does not say whether it may be printed undiluted';
+    case 'light':
+      return 'wavelength of the printer or of the resin unknown';
     case 'heat':
       return 'heat deflection temperature at this stress not stated';
     case 'strain':
@@ -148,8 +144,6 @@ function unknownSentence(check: Check): string {
       return 'smallest feature unknown';
     case 'water':
       return 'water uptake unknown';
-    default:
-      return `the datasheet does not say whether it is rated for ${nameOfClaim(requirement)}`;
   }
 }
 
@@ -167,7 +161,7 @@ export function describeHave(check: Check): string {
 }
 
 function isPlainFact(asked: Asked): boolean {
-  return ['clear', 'wash', 'alone'].includes(asked) || asked.startsWith('rated:');
+  return asked === 'clear' || asked === 'wash' || asked === 'alone' || isRated(asked);
 }
 
 function passedSentence(check: Check): string {

@@ -22,7 +22,12 @@ function describeBadRow({ where, issue }: BadRow): string {
       return `${where} is blended from “${issue.name}”, which is not in the file and not in your resins.`;
     case 'blendSum':
       return `${where}: the parts of the blend add up to ${percent(issue.sum)}, not 100 %.`;
-    default:
+    case 'deflectionCrossed':
+    case 'stressesCrossed':
+    case 'cureCrossed':
+    case 'unitsMixed':
+    case 'viscosityWithoutTemperature':
+    case 'saidTwice':
       return `${where}: ${describeResinSheetIssue(issue)}`;
   }
 }
@@ -46,7 +51,10 @@ export function describeShelfIssue(issue: ShelfCsvIssue): string {
     }
     case 'cell':
       return describeCsvIssue(issue.issue);
-    default:
+    case 'emptyTable':
+    case 'missingColumns':
+    case 'raggedRow':
+    case 'tooManyRows':
       return describeCsvIssue(issue);
   }
 }

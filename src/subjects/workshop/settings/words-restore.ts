@@ -24,7 +24,12 @@ export function describeBytes(bytes: number): string {
   return bytes < 1e9 ? `${Math.round(bytes / 1e6)} MB` : `${(bytes / 1e9).toFixed(1)} GB`;
 }
 
-function describeContent(issue: RestoreIssue): string {
+type ContentIssue = Exclude<
+  RestoreIssue,
+  { code: 'notABackup' | 'cutShort' | 'damaged' | 'newer' | 'older' | 'tooLarge' | 'noRoom' }
+>;
+
+function describeContent(issue: ContentIssue): string {
   switch (issue.code) {
     case 'strangeEntry':
       return `“${issue.name}” does not belong in a backup.`;
@@ -42,8 +47,6 @@ function describeContent(issue: RestoreIssue): string {
       return `rows of “${issue.table}” refer to missing rows.`;
     case 'badCells':
       return `${issue.count} cell${issue.count === 1 ? '' : 's'} of “${issue.table}.${issue.column}” cannot be read.`;
-    default:
-      return '';
   }
 }
 
@@ -63,7 +66,14 @@ export function describeRestoreIssue(issue: RestoreIssue): string {
       return `the file is larger than ${describeBytes(issue.limitBytes)}. ${UNCHANGED}`;
     case 'noRoom':
       return `the unpacked backup needs ${describeBytes(issue.neededBytes)}, and the disk has ${describeBytes(issue.freeBytes)} free. Free some space. ${UNCHANGED}`;
-    default:
+    case 'twice':
+    case 'strangeEntry':
+    case 'notAFile':
+    case 'otherBytes':
+    case 'strangeSchema':
+    case 'entryTooLarge':
+    case 'orphans':
+    case 'badCells':
       return `the backup was not restored: ${describeContent(issue)} ${UNCHANGED}`;
   }
 }
