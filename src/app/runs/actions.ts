@@ -25,7 +25,22 @@ import {
   setCopies,
   startRun,
 } from '@/subjects/print/plate';
-import { addForm, aroundForm, copiesForm, describePlateIssue, endForm, checklistInput, layersInput, layForm, moveInput, type PlateIssue, pourForm, stopForm, vatForm, weighForm } from '@/subjects/print/plate/shared';
+import {
+  addForm,
+  aroundForm,
+  copiesForm,
+  describePlateIssue,
+  endForm,
+  checklistInput,
+  layersInput,
+  layForm,
+  moveInput,
+  type PlateIssue,
+  pourForm,
+  stopForm,
+  vatForm,
+  weighForm,
+} from '@/subjects/print/plate/shared';
 
 const shown = { refusal: describePlateIssue, changed: changedRuns };
 const gap = () => benchHouse().run.plateGapMm;

@@ -119,7 +119,9 @@ describe('what a change voids', () => {
     }));
     const { posterior } = learn(changes);
     // The law, the jaw, and one column for each of the newest six changes.
-    expect(posterior.evidence.layout.extra.filter(({ key }) => columnOf(key).kind === 'change')).toHaveLength(6);
+    expect(posterior.evidence.layout.extra.filter(({ key }) => columnOf(key).kind === 'change')).toHaveLength(
+      6,
+    );
     expect(posterior.frame.pastOf.size).toBe(4);
   });
 

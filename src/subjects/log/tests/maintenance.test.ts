@@ -32,8 +32,7 @@ describe('care', () => {
     const runId = printed(plate);
     expectOk(noteFailure(db, runId, failed({ kind: 'stuckInVat' }), new Date(Date.now() - HOUR_MS / 2)));
     const next = expectOk(layOnPlate(db, plate.jobId, { copies: 1, gapMm: 2 }));
-    const question = () =>
-      viewRun(db, next, OPEN_HOUSE)!.gate!.find(({ key }) => key === 'nothingInVat')!;
+    const question = () => viewRun(db, next, OPEN_HOUSE)!.gate!.find(({ key }) => key === 'nothingInVat')!;
     expect(question().isKnownBad).toBe(true);
     expect(question().text).toContain(
       'may have left cured resin in the vat. Clear the vat, inspect film and plate, and record that it is clear.',
