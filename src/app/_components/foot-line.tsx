@@ -1,3 +1,4 @@
+import { halfWidth95 } from '@/core/kit/numerics';
 import { formatMm, formatSigned } from '@/core/kit/wording';
 import type { FootView } from '@/subjects/job/jobs';
 
@@ -8,7 +9,7 @@ export function FootLine({ foot }: { foot: FootView }) {
     <p className="border-l-4 border-hair py-1 pl-3">
       <strong>Elephant’s foot:</strong> each face flares out by{' '}
       <span className="num">
-        {formatSigned(flareMm, 3)} ± {formatMm(1.96 * u_mm, 3)} mm
+        {formatSigned(flareMm, 3)} ± {formatMm(halfWidth95(u_mm), 3)} mm
       </span>
       , measured on {count === 1 ? 'one size' : `${count} sizes`} near the plate and higher up.{' '}
       {chamfer === undefined ? (

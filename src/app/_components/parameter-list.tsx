@@ -1,3 +1,4 @@
+import { halfWidth95, Z_95 } from '@/core/kit/numerics';
 import { formatSigned } from '@/core/kit/wording';
 import type { ParameterEstimate } from '@/core/signature';
 import { parameterWords } from '@/subjects/kit/shared';
@@ -49,7 +50,7 @@ function ParameterRow({
       </dd>
       <dd className="num text-right whitespace-nowrap">
         {formatSigned(mean * factor, 3)}{' '}
-        <span className="text-soft">± {Math.abs(1.96 * sd * factor).toFixed(3)}</span> {unit}
+        <span className="text-soft">± {Math.abs(Z_95 * sd * factor).toFixed(3)}</span> {unit}
       </dd>
     </div>
   );
@@ -66,7 +67,7 @@ function SpreadDrawing({
 }: Pick<ParameterEstimate, 'mean' | 'sd' | 'priorMean' | 'priorSd'>) {
   const half = Math.max(2.2 * priorSd, Math.abs(mean - priorMean) + 2 * sd);
   const xOf = (value: number) => WIDTH / 2 + ((value - priorMean) / half) * (WIDTH / 2 - 6);
-  const [low, high] = [xOf(mean - 1.96 * sd), xOf(mean + 1.96 * sd)].map((x) =>
+  const [low, high] = [xOf(mean - Z_95 * sd), xOf(mean + halfWidth95(sd))].map((x) =>
     Math.min(WIDTH - 2, Math.max(2, x)),
   );
   const x = xOf(mean);

@@ -1,3 +1,4 @@
+import { halfWidth95 } from '@/core/kit/numerics';
 import type { FeatureView } from '@/subjects/job/jobs';
 import type { StripValues } from '@/ui';
 
@@ -18,7 +19,7 @@ export function stripOf({
     upperDeviationMm,
     resolutionMm,
     predictedMm: predicted && predicted.meanMm - targetMm,
-    predictedHalfMm: predicted && 1.96 * predicted.sdMm,
+    predictedHalfMm: predicted && halfWidth95(predicted.sdMm),
     measuredMm: judged && judged.sizeMm - targetMm,
     expandedU_mm: judged?.expandedU_mm,
   };

@@ -1,3 +1,4 @@
+import { halfWidth95 } from '@/core/kit/numerics';
 import { dayOf, formatMm, formatSigned } from '@/core/kit/wording';
 import type { Metadata } from 'next';
 import { headers } from 'next/headers';
@@ -260,7 +261,7 @@ function ShopMeanings({ meanings }: { meanings: Readonly<Record<FitWord, WordMea
                   {count === 0 ? 'default' : `${count} checked with the caliper`}
                 </td>
                 <td className="num py-1 text-right">
-                  {formatSigned(shiftMm, 3)} ± {formatMm(1.96 * sdMm, 3)}
+                  {formatSigned(shiftMm, 3)} ± {formatMm(halfWidth95(sdMm), 3)}
                 </td>
               </tr>
             );

@@ -1,4 +1,4 @@
-import { normalCdf } from '@/core/kit/numerics';
+import { normalCdf, Z_95 } from '@/core/kit/numerics';
 import { EDGE_SLOPE } from '@/core/signature';
 import { fail, ok, type Result } from '@/core/kit';
 
@@ -87,7 +87,7 @@ class BracketGrid {
 
   constructor({ lowS, highS, slotMm, sharedSdMm = 0, outcomes }: BracketAsk) {
     const middle = (Math.log(lowS) + Math.log(highS)) / 2;
-    const sd = Math.max(LEAST_SD_LN, Math.log(highS / lowS) / (2 * 1.96));
+    const sd = Math.max(LEAST_SD_LN, Math.log(highS / lowS) / (2 * Z_95));
     this.zero = nodesOf(middle, sd, NODES.zero);
     this.each((at, z, h, s) => {
       this.weights[at] = this.zero[z][1] + this.apart[h][1] + this.slope[s][1];

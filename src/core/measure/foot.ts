@@ -1,3 +1,4 @@
+import { halfWidth95 } from '@/core/kit/numerics';
 import type { Sense } from './feature';
 import type { Instrument } from './instrument';
 import { meanOf, type PooledScatter, repeatU, scatterOfReading } from './size';
@@ -59,12 +60,9 @@ export interface Chamfer {
   readonly layers: number;
 }
 
-/** U = 1.96·u: 95 %. */
-const COVERAGE = 1.96;
-
 /** Leg = flare + U in whole layers; undefined if there is no significant flare (its U reaches zero). */
 export function chamferFor({ flareMm, u_mm }: Flare, layerMm: number): Chamfer | undefined {
-  const U = COVERAGE * u_mm;
+  const U = halfWidth95(u_mm);
   if (!(flareMm - U > 0)) return undefined;
   const layers = Math.ceil((flareMm + U) / layerMm - 1e-9);
   return { legMm: Math.round(layers * layerMm * 1e4) / 1e4, layers };

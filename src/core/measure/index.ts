@@ -43,7 +43,7 @@ export {
   type Warmth,
   warmthU,
 } from './instrument';
-export { type JawBias, jawBias, pieceVariance } from './jaw-bias';
+export { jawBias, pieceVariance } from './jaw-bias';
 export { type Outcome, outcomeOf } from './outcome';
 export { type LengthNote, parseLength } from './parse-length';
 export { type Doubt, findDoubt, guessOf, swapNeighbouringDigits } from './plausibility';
@@ -58,5 +58,6 @@ export {
   type SizeEstimate,
   shiftSize,
   squaresAround,
+  type JawBias,
 } from './size';
 export { type Chamfer, chamferFor, type Flare, flareOf, flareOfPrint, type FootReading } from './foot';

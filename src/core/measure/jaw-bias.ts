@@ -1,5 +1,5 @@
 import type { Instrument } from './instrument';
-import { type PooledScatter, scatterOfReading } from './size';
+import { type JawBias, type PooledScatter, scatterOfReading } from './size';
 
 /** A reading of a piece of known size. */
 interface PieceReading {
@@ -7,12 +7,6 @@ interface PieceReading {
   /** Standard uncertainty of the piece, mm. */
   readonly u_mm: number;
   readonly readingMm: number;
-}
-
-/** What the jaws of an instrument add to every size, and how well that is known; mm. */
-export interface JawBias {
-  readonly meanMm: number;
-  readonly u_mm: number;
 }
 
 /** Noise of one reading of a piece, mm²: scatter of a reading, the display's step and the piece's own u. */

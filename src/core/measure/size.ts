@@ -1,6 +1,11 @@
 import { studentTQuantile } from '@/core/kit/numerics';
 import { type Instrument, warmthU } from './instrument';
-import type { JawBias } from './jaw-bias';
+
+/** What the jaws of an instrument add to every size, and how well that is known; mm. */
+export interface JawBias {
+  readonly meanMm: number;
+  readonly u_mm: number;
+}
 
 /** Scatter of one reading learned from all repeats of a session, mm, with its degrees of freedom. */
 export interface PooledScatter {

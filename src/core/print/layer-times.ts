@@ -1,3 +1,4 @@
+import { Z_90 } from '@/core/kit/numerics';
 import { fail, ok, type Result } from '@/core/kit';
 
 /** One move of the plate: how far, and how fast, mm and mm/s. */
@@ -112,5 +113,5 @@ export function learnRatio(timed: readonly TimedPrint[]): { readonly ln: number;
 export function finishOf(plannedS: number, timed: readonly TimedPrint[]) {
   const { ln, sd } = learnRatio(timed);
   const at = (z: number) => plannedS * Math.exp(ln + z * sd);
-  return { middleS: at(0), earlyS: at(-1.645), lateS: at(1.645) };
+  return { middleS: at(0), earlyS: at(-Z_90), lateS: at(Z_90) };
 }

@@ -1,4 +1,4 @@
-import { normalQuantile } from '@/core/kit/numerics';
+import { normalQuantile, Z_90 } from '@/core/kit/numerics';
 import { layerClock, type LayerProgram, type PlainProgram } from './layer-times';
 
 /** The vat, and what is lost on the way; ml and shares. */
@@ -164,7 +164,7 @@ export function outlookOf(
 ): VatOutlook {
   const at = (z: number) => ({ ...vat, supportShare: shareAt(share, z) });
   const dry = quantiles().filter((p) => dryAt(areasMm2, program, at(normalQuantile(p))) < Infinity).length;
-  const last = dryAt(areasMm2, program, at(1.645));
+  const last = dryAt(areasMm2, program, at(Z_90));
   return {
     plan: planResin(areasMm2, program, at(0)),
     dryChance: dry / FINENESS,

@@ -1,3 +1,4 @@
+import { Z_90 } from '@/core/kit/numerics';
 import { layerClock, learnRatio, type LayerProgram, type PlainProgram, type TimedPrint } from './layer-times';
 
 /** What happens next to a print that runs. */
@@ -77,7 +78,7 @@ export function whereItIs(print: RunningPrint, elapsedS: number, heard?: Heard):
   while (layer < layers && clock[layer + 1] <= plannedAt) layer++;
   if (heard !== undefined) layer = Math.max(layer, heard.layer);
   const at = (of: number): Omit<TimedEvent, 'event'> => {
-    const [middleS, earlyS, lateS] = [0, -1.645, 1.645].map(
+    const [middleS, earlyS, lateS] = [0, -Z_90, Z_90].map(
       (z) => clock[Math.min(layers, of)] * Math.exp(ln + z * sd),
     );
     return { middleS, earlyS, lateS };

@@ -1,3 +1,4 @@
+import { Z_95 } from '@/core/kit/numerics';
 import { fail, ok, type Result } from '@/core/kit';
 import { barStrain, type Bar } from './bar';
 import type { BenchLimits } from './bend';
@@ -50,7 +51,7 @@ export function strainAtBreak({
     limits.caliperMm / Math.min(...deflectionsMm) / Math.sqrt(3),
   );
   if (!broke) {
-    const strain = Math.min(...strains) * (1 - 1.96 * instruments);
+    const strain = Math.min(...strains) * (1 - Z_95 * instruments);
     return ok({ strain, low: strain, high: strain, atLeast: true, deep });
   }
   const strain = strains.reduce((sum, each) => sum + each, 0) / strains.length;
@@ -58,6 +59,6 @@ export function strainAtBreak({
   const found = strains.length < 3 ? 0 : Math.sqrt(squares / (strains.length - 1));
   const scatter =
     Math.max(found, ASSUMED_BAR_SCATTER / (strains.length < 3 ? 1 : 3)) / Math.sqrt(strains.length);
-  const half = 1.96 * strain * Math.hypot(scatter, instruments);
+  const half = Z_95 * strain * Math.hypot(scatter, instruments);
   return ok({ strain, low: Math.max(0, strain - half), high: strain + half, atLeast: false, deep });
 }

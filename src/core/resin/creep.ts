@@ -1,3 +1,5 @@
+import { Z_95 } from '@/core/kit/numerics';
+
 /** The same place of the same piece read now and weeks later, mm. */
 export interface CreepTest {
   /** What it has to bear over time: its own weight in the sun, a load, warmth. */
@@ -20,6 +22,6 @@ export interface CreepResult {
 export function creepDrift({ firstMm, secondMm, caliperMm }: CreepTest): CreepResult | undefined {
   if (secondMm === undefined) return undefined;
   const driftMm = secondMm - firstMm;
-  const expandedU_mm = 1.96 * Math.SQRT2 * (caliperMm / Math.sqrt(3));
+  const expandedU_mm = Z_95 * Math.SQRT2 * (caliperMm / Math.sqrt(3));
   return { driftMm, expandedU_mm, moved: Math.abs(driftMm) > expandedU_mm };
 }

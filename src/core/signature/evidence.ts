@@ -1,4 +1,4 @@
-import { eliminate, type GroupParts, type Left, partsOf, type Sites } from './group-parts';
+import { eliminate, type GroupParts, type Left, partsOf } from './group-parts';
 import { takeGroupWords } from './group-words';
 import { columnOf, type ColumnKey, habitKey, type SharedColumn } from './columns';
 import { connections, type Group, splitGroups, type WordRow } from './groups';
@@ -7,7 +7,7 @@ import type { LawPrior } from './law';
 import type { DataRow, ModelRow } from './rows';
 import { SCATTER_GRID, type Scatter } from './scatter-grid';
 import { addLeft, invertFactor, solve, startSum, type Sum } from './shared-sum';
-import type { Try } from './tries';
+import { type Sites, type Try } from './tries';
 
 /** Groups of an earlier estimate by their content, so that only what changed is computed again. */
 export type KeptGroups = Map<string, GroupParts>;

@@ -3,7 +3,7 @@ import { choleskyInPlace, forwardSolve } from '@/core/kit/numerics';
 import type { Group } from './groups';
 import { type PlacedRow, placeRow, sharedParts } from './layout';
 import type { Scatter } from './scatter-grid';
-import type { Try } from './tries';
+import { type Sites, type Try } from './tries';
 
 /** A group with everything that does not depend on the scatters. Rows that were read come first, then those of words. */
 export interface GroupParts {
@@ -81,9 +81,6 @@ export function partsOf(group: Group<Try>, isShared: (key: ColumnKey) => boolean
     left: new Map(),
   };
 }
-
-/** What each word of a group amounts to at a node: a reading of its offset, mm, with a variance, mm²; undefined: nothing. */
-export type Sites = readonly ({ readonly offsetMm: number; readonly variance: number } | undefined)[];
 
 /** The variance of a word that says nothing, mm². */
 const SAYS_NOTHING = 1e9;

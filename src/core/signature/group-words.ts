@@ -1,8 +1,8 @@
 import { choleskyInPlace, forwardSolve } from '@/core/kit/numerics';
-import type { Sites, WordSizes } from './group-parts';
+import type { WordSizes } from './group-parts';
 import type { WordRow } from './groups';
 import type { Sum } from './shared-sum';
-import { takeWords, type Try } from './tries';
+import { type Sites, takeWords, type Try } from './tries';
 
 /** The words of one group at one node. */
 interface GroupWords {

@@ -1,10 +1,12 @@
 import { normalCdf, normalDensity } from '@/core/kit/numerics';
 import type { FeatureKind, PartState } from '@/core/measure';
-import type { Sites } from './group-parts';
 import type { WordRow } from './groups';
 import type { PlatePlace } from './law';
 import { type ModelRow, rowOf } from './rows';
 import type { Frame } from './frame';
+
+/** What each word of a group amounts to at a node: a reading of its offset, mm, with a variance, mm²; undefined: nothing. */
+export type Sites = readonly ({ readonly offsetMm: number; readonly variance: number } | undefined)[];
 
 /** What the hand says when a part meets its mate, from tight to loose. */
 export const FIT_WORDS = ['wontEnter', 'needsForce', 'right', 'slides', 'rattles'] as const;

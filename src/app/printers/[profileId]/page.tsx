@@ -1,3 +1,4 @@
+import { halfWidth95 } from '@/core/kit/numerics';
 import { formatMm, formatSigned, momentOf } from '@/core/kit/wording';
 import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
@@ -225,7 +226,7 @@ function Biases({ view }: { view: SignatureView }) {
         {view.learned.signature.biases.map(({ instrument, jaw, meanMm, sdMm }) => (
           <li key={`${instrument} ${jaw}`}>
             {instrument}, {jaw} jaws: <span className="num">{formatSigned(meanMm, 3)}</span> ±{' '}
-            <span className="num">{formatMm(1.96 * sdMm, 3)} mm</span>
+            <span className="num">{formatMm(halfWidth95(sdMm), 3)} mm</span>
           </li>
         ))}
       </ul>
@@ -262,7 +263,7 @@ function Observations({ view: { row, observed }, isWhole }: { view: SignatureVie
               </th>
               <td className="num py-1 text-right">{formatMm(line.drawnMm, 3)}</td>
               <td className="num py-1 text-right">
-                {formatSigned(line.offsetMm, 3)} ± {formatMm(1.96 * line.u_mm, 3)}
+                {formatSigned(line.offsetMm, 3)} ± {formatMm(halfWidth95(line.u_mm), 3)}
               </td>
               <td className="num py-1 text-right">{formatSigned(line.expectedOffsetMm, 3)}</td>
             </tr>

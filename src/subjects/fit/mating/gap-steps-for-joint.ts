@@ -2,7 +2,7 @@ import { type GapDirection, type GapStep, translateGapSteps } from '@/core/fit/m
 import { type Db, queries } from '@/store';
 import type { FoundGapStep } from '@/subjects/fit/gauges';
 import { type LearnedSignature, newestSignature } from '@/subjects/signature';
-import { designOf, type Joint } from './view-joints';
+import { designOf, type Joint } from './list-joints';
 
 /** Where what is known of coming free was found out; `movedMm`: how far an exposure changed since has moved those gaps. */
 export type GapTestSource =

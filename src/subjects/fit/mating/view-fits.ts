@@ -1,3 +1,4 @@
+import { halfWidth95 } from '@/core/kit/numerics';
 import {
   cannotHold,
   type ClearanceBand,
@@ -80,7 +81,7 @@ function viewFit(view: JobView, feature: queries.Feature, ground: WishGround): F
   const target = targetOf(feature, view);
   const drawn = drawFit(learned.signature, target, drawOptions(view));
   const meanMm = clearanceOf(feature.sense, drawn.predictedMm, body, conditionsOf(job, feature, ground));
-  const halfMm = 1.96 * Math.hypot(drawn.sdMm, body.u_mm);
+  const halfMm = halfWidth95(Math.hypot(drawn.sdMm, body.u_mm));
   const unheld = cannotHold(target, drawn);
   return {
     feature,

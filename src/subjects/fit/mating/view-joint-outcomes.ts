@@ -10,7 +10,7 @@ import type { PartState } from '@/core/measure';
 import { type Db, tables } from '@/store';
 import { asGapsNow, type FoundGapStep, listGapSteps } from '@/subjects/fit/gauges';
 import { isFloppyPlay } from './play-limit';
-import { type Joint, listJoints } from './view-joints';
+import { type Joint, listJoints } from './list-joints';
 
 /** What the hand found at a joint. */
 export interface JointFound {

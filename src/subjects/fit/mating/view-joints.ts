@@ -1,4 +1,3 @@
-import { and, asc, eq, isNull } from 'drizzle-orm';
 import {
   chanceFree,
   estimateGapTest,
@@ -17,25 +16,14 @@ import {
   scaleWindow,
 } from '@/core/fit/mating';
 import { mixtureMoments } from '@/core/kit/numerics';
-import { type Db, tables } from '@/store';
+import type { Db } from '@/store';
 import type { FoundGapStep } from '@/subjects/fit/gauges';
 import type { JobView } from '@/subjects/job/jobs';
 import type { LearnedSignature } from '@/subjects/signature';
 import { limitOf } from './play-limit';
 import { listTriedGaps } from './view-joint-outcomes';
 import { type GapTestSource, gapStepsFor } from './gap-steps-for-joint';
-
-export type Joint = typeof tables.joints.$inferSelect;
-
-export function listJoints(db: Db, jobId: number): Joint[] {
-  const { joints } = tables;
-  return db
-    .select()
-    .from(joints)
-    .where(and(eq(joints.jobId, jobId), isNull(joints.removedAt)))
-    .orderBy(asc(joints.id))
-    .all();
-}
+import { designOf, type Joint, listJoints } from './list-joints';
 
 /** A joint at one of the scales of its chart. */
 interface JointPoint extends JointState {
@@ -57,10 +45,6 @@ export interface JointView {
   readonly restored: { readonly printedMm: number; readonly free: number };
   readonly spacingMm: number;
   readonly points: readonly JointPoint[];
-}
-
-export function designOf({ kind, gapMm, heightGapMm, pinMm, spanMm }: Joint): JointDesign {
-  return { kind, gapMm, heightGapMm: heightGapMm ?? undefined, pinMm, spanMm };
 }
 
 const CHART_SCALES = Array.from({ length: 27 }, (_, i) => 0.4 + i * 0.1);

@@ -1,3 +1,4 @@
+import { Z_80, Z_90 } from '@/core/kit/numerics';
 import { type Day, type DayJob, type DayStep, whereItIs } from '@/core/print';
 import { LAMP, processCard, stepsAfterPrint, WASH } from '@/core/resin';
 import { type Db, queries } from '@/store';
@@ -86,7 +87,7 @@ function printStep(printer: string, minutes: number, isRunning: boolean): DaySte
 
 /** Late end of a print in nine of ten, from its interval of nine in ten on both sides. */
 function ninetieth({ middleS, lateS }: { readonly middleS: number; readonly lateS: number }): number {
-  return middleS * Math.exp((Math.log(lateS / middleS) * 1.2816) / 1.645);
+  return middleS * Math.exp((Math.log(lateS / middleS) * Z_80) / Z_90);
 }
 
 /** What is left of a print that runs, or all of one that waits: s, on the wall. By a clock that was set back it has just begun. */

@@ -1,3 +1,4 @@
+import { Z_90 } from '@/core/kit/numerics';
 import { desc, eq } from 'drizzle-orm';
 import {
   finishOf,
@@ -65,7 +66,7 @@ function paced(outlook: VatOutlook, timed: readonly TimedPrint[]): VatOutlook {
       durationS: plan.durationS * Math.exp(ln),
       topUps: plan.topUps.map((topUp) => ({ ...topUp, clockS: topUp.clockS * Math.exp(ln) })),
     },
-    lastSafeS: lastSafeS === undefined ? undefined : lastSafeS * Math.exp(ln - 1.645 * sd),
+    lastSafeS: lastSafeS === undefined ? undefined : lastSafeS * Math.exp(ln - Z_90 * sd),
   };
 }
 

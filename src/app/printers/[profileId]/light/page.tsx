@@ -1,3 +1,4 @@
+import { halfWidth95, Z_95 } from '@/core/kit/numerics';
 import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
 import { connection } from 'next/server';
@@ -165,11 +166,11 @@ function Curve({ view: { curve, strips, unit, row, quoted } }: { view: LightView
         <>
           <p>
             Penetration depth (Dp) <strong className="num">{curve.value.dpMm.toFixed(3)}</strong> ±{' '}
-            <span className="num">{(1.96 * curve.value.dpSdMm).toFixed(3)} mm</span>; curing starts at{' '}
+            <span className="num">{halfWidth95(curve.value.dpSdMm).toFixed(3)} mm</span>; curing starts at{' '}
             <strong className="num">{Math.exp(curve.value.lnEc).toFixed(2)}</strong>{' '}
             <span className="num">
-              ({Math.exp(curve.value.lnEc - 1.96 * curve.value.lnEcSd).toFixed(2)} to{' '}
-              {Math.exp(curve.value.lnEc + 1.96 * curve.value.lnEcSd).toFixed(2)}) {unit}
+              ({Math.exp(curve.value.lnEc - Z_95 * curve.value.lnEcSd).toFixed(2)} to{' '}
+              {Math.exp(curve.value.lnEc + halfWidth95(curve.value.lnEcSd)).toFixed(2)}) {unit}
             </span>
             , in 95 of 100.
             {unit === 's' && ' Exposure times apply to this printer only.'}

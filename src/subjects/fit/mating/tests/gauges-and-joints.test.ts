@@ -22,7 +22,8 @@ import { readyBench } from '@/testing/bench';
 import { listTriedGaps } from '../index';
 import { removeJoint } from '../remove-joint';
 import { type JointInput, saveJoint } from '../save-joint';
-import { listJoints, viewJoints } from '../view-joints';
+import { viewJoints } from '../view-joints';
+import { listJoints } from '../list-joints';
 
 const HINGE: GaugeSpec = {
   kind: 'joint',

@@ -1,5 +1,6 @@
 'use client';
 
+import { halfWidth95 } from '@/core/kit/numerics';
 import { formatChance, formatMm } from '@/core/kit/wording';
 import type { DrawnFit, SnapChoices } from '@/core/fit/mating';
 import { describeFitWord } from '@/subjects/kit/shared';
@@ -150,8 +151,8 @@ function DrawLine({
           upperDeviationMm={upperDeviationMm}
           resolutionMm={0.01}
           predictedMm={next.predictedMm - targetMm}
-          predictedHalfMm={1.96 * next.sdMm}
-          words={`${name}: expected ${formatMm(next.predictedMm, DIGITS)} ± ${formatMm(1.96 * next.sdMm, DIGITS)} mm`}
+          predictedHalfMm={halfWidth95(next.sdMm)}
+          words={`${name}: expected ${formatMm(next.predictedMm, DIGITS)} ± ${formatMm(halfWidth95(next.sdMm), DIGITS)} mm`}
           tone="none"
           showWords={false}
         />

@@ -1,5 +1,6 @@
 'use client';
 
+import { halfWidth95 } from '@/core/kit/numerics';
 import { formatChance, formatMm, formatSigned } from '@/core/kit/wording';
 import { Download } from 'lucide-react';
 import { useState } from 'react';
@@ -302,7 +303,7 @@ function ExpectedCells({ expected }: { expected: ExpectedSize | undefined }) {
   return (
     <>
       <td className="num py-1">
-        {formatMm(expected.predictedMm, 3)} ± {formatMm(1.96 * expected.sdMm, 3)}
+        {formatMm(expected.predictedMm, 3)} ± {formatMm(halfWidth95(expected.sdMm), 3)}
       </td>
       <td className="num py-1 text-right">{formatChance(expected.inTolerance)}</td>
     </>

@@ -1,5 +1,6 @@
 'use client';
 
+import { halfWidth95 } from '@/core/kit/numerics';
 import { formatChance, formatMm } from '@/core/kit/wording';
 import { useState } from 'react';
 import { v4 as uuid } from 'uuid';
@@ -135,7 +136,7 @@ function ChainEnd({ chain }: { chain: ChainView }) {
           <>
             ; in one print of this printer with the current drawn sizes,{' '}
             <span className="num">{formatMm(chain.joint.meanMm, 3)}</span> ±{' '}
-            <span className="num">{formatMm(1.96 * chain.joint.sdMm, 3)}</span>
+            <span className="num">{formatMm(halfWidth95(chain.joint.sdMm), 3)}</span>
           </>
         )}
         {chain.chance !== undefined && (

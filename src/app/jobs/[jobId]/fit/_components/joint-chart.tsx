@@ -1,5 +1,6 @@
 'use client';
 
+import { halfWidth95, Z_95 } from '@/core/kit/numerics';
 import { formatChance, formatMm } from '@/core/kit/wording';
 import {
   Chart as ChartJs,
@@ -58,7 +59,7 @@ export function JointChart({ view }: { view: JointView }) {
         label: 'its 95 %',
         data: points.map(({ scale, plane }) => ({
           x: percent(scale),
-          y: Math.max(0, plane.meanMm - 1.96 * plane.sdMm),
+          y: Math.max(0, plane.meanMm - Z_95 * plane.sdMm),
         })),
         borderColor: ink.band,
         backgroundColor: ink.band,
@@ -70,7 +71,7 @@ export function JointChart({ view }: { view: JointView }) {
         label: '',
         data: points.map(({ scale, plane }) => ({
           x: percent(scale),
-          y: Math.max(0, plane.meanMm + 1.96 * plane.sdMm),
+          y: Math.max(0, plane.meanMm + halfWidth95(plane.sdMm)),
         })),
         borderColor: ink.band,
         borderWidth: 1,
@@ -157,7 +158,7 @@ function JointTable({ view: { points, joint } }: { view: JointView }) {
           >
             <td className="text-right">{Math.round(scale * 100)} %</td>
             <td className="text-right">
-              {formatMm(plane.meanMm, 3)} ± {formatMm(1.96 * plane.sdMm, 3)}
+              {formatMm(plane.meanMm, 3)} ± {formatMm(halfWidth95(plane.sdMm), 3)}
             </td>
             <td className="text-right">{formatChance(free)}</td>
             <td className="text-right">{formatMm(lateralMm, 3)}</td>

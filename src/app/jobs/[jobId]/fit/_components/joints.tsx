@@ -1,5 +1,6 @@
 'use client';
 
+import { halfWidth95 } from '@/core/kit/numerics';
 import { formatChance, formatMm, formatSigned } from '@/core/kit/wording';
 import { Plus } from 'lucide-react';
 import { type ReactNode, useState } from 'react';
@@ -198,7 +199,7 @@ function N({ children }: { children: ReactNode }) {
 }
 
 function spread({ meanMm, sdMm }: { readonly meanMm: number; readonly sdMm: number }): string {
-  return `${formatMm(meanMm, 3)} ± ${formatMm(1.96 * sdMm, 3)}`;
+  return `${formatMm(meanMm, 3)} ± ${formatMm(halfWidth95(sdMm), 3)}`;
 }
 
 function degrees(angleRad: number, digits: number): string {

@@ -1,9 +1,9 @@
 'use client';
 
+import { READINGS_EACH } from './reading-order';
 import type { ReactNode, Ref } from 'react';
 import type { Shape } from '@/core/measure';
 import { Button } from '@/ui';
-import { READINGS_EACH } from './bench-types';
 
 interface ArmedFieldProps {
   readonly ref: Ref<HTMLInputElement>;

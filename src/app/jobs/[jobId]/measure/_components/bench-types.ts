@@ -37,6 +37,3 @@ export interface BenchSession {
     readonly resolutionMm: number;
   };
 }
-
-/** Readings of each feature that a sitting asks for before it moves on. */
-export const READINGS_EACH = 3;

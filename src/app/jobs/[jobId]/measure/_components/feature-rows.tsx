@@ -12,8 +12,7 @@ import {
 } from '@/subjects/kit/shared';
 import type { ReadingInput } from '@/subjects/measure/readings/shared';
 import { RuleStrip, toneOf } from '@/ui';
-import { READINGS_EACH } from './bench-types';
-import { countedReadings } from './reading-order';
+import { countedReadings, READINGS_EACH } from './reading-order';
 
 interface FeatureRowsProps {
   readonly features: readonly FeatureView[];

@@ -3,8 +3,7 @@
 import { outcomeOf } from '@/core/measure';
 import type { FeatureView } from '@/subjects/job/jobs';
 import { Button, buttonLook, Link } from '@/ui';
-import { READINGS_EACH } from './bench-types';
-import { countedReadings } from './reading-order';
+import { countedReadings, READINGS_EACH } from './reading-order';
 
 interface NextHintProps {
   readonly features: readonly FeatureView[];

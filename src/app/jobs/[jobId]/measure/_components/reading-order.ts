@@ -1,5 +1,7 @@
 import type { ReadingInput } from '@/subjects/measure/readings/shared';
-import { READINGS_EACH } from './bench-types';
+
+/** Readings of each feature that a sitting asks for before it moves on. */
+export const READINGS_EACH = 3;
 
 /** What the order of reading needs of a feature. */
 export interface ReadFeature {

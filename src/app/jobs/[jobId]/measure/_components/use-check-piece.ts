@@ -2,7 +2,7 @@ import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { v4 as newKey } from 'uuid';
 import { type PieceAnswer, readPiece } from '@/app/_components/check-caliper';
-import type { Remark } from './use-measuring';
+import type { Remark } from './remark';
 
 /** A reference piece, as typed. */
 export interface PieceOnBench {

@@ -1,3 +1,4 @@
+import { type Remark } from './remark';
 import { formatMm } from '@/core/kit/wording';
 import { useRouter } from 'next/navigation';
 import { type RefObject, useCallback, useMemo, useState } from 'react';
@@ -14,12 +15,6 @@ import { useDraft } from './use-draft';
 import { type Answer, useReadingQueue } from './use-reading-queue';
 import { useTick } from './use-tick';
 import { useWords } from './use-words';
-
-/** Something to say about the last action; a problem is read out at once. */
-export interface Remark {
-  readonly text: string;
-  readonly isProblem?: boolean;
-}
 
 /** Height that a reading near the plate is noted with, mm. */
 const LOW_MM = 0.5;

@@ -1,3 +1,4 @@
+import { halfWidth95 } from '@/core/kit/numerics';
 import { formatMm } from '@/core/kit/wording';
 import { FootLine } from '@/app/_components/foot-line';
 import type { BottomView } from '@/subjects/exposure';
@@ -85,7 +86,7 @@ function Answers({ answers }: { answers: NonNullable<BottomView['answers']> }) {
               {i === answers.length - 1 && i > 0 && ', same as the other layers'}
             </th>
             <td className="num py-1 pr-3 text-right">
-              {formatMm(Math.max(0, flare.mean), 3)} ± {formatMm(1.96 * flare.sd, 3)} mm
+              {formatMm(Math.max(0, flare.mean), 3)} ± {formatMm(halfWidth95(flare.sd), 3)} mm
             </td>
             {hasDepth && <td className="num py-1 text-right">{depthLayers?.toFixed(1)}</td>}
           </tr>

@@ -1,3 +1,4 @@
+import { halfWidth95 } from '@/core/kit/numerics';
 import { bench } from '@/subjects/workshop/settings';
 import { type LightView, viewBracket } from '@/subjects/exposure';
 import { describeBracketIssue } from '@/subjects/exposure/shared';
@@ -46,7 +47,7 @@ export function BracketSection({ view: { row, exposureS } }: { view: LightView }
           prints, with edges within 0.03 mm of the drawing, in {of100(found.best.good)} of 100 cases. It
           prints in {of100(found.best.holds)}; edges grow by{' '}
           <span className="num">
-            {found.best.edgeMm.toFixed(3)} ± {(1.96 * found.best.edgeSdMm).toFixed(3)} mm
+            {found.best.edgeMm.toFixed(3)} ± {halfWidth95(found.best.edgeSdMm).toFixed(3)} mm
           </span>
           . {found.beyond !== undefined && BEYOND_WORDS[found.beyond]}
           {found.next === undefined &&

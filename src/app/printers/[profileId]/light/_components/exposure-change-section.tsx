@@ -1,3 +1,4 @@
+import { halfWidth95 } from '@/core/kit/numerics';
 import { formatSigned, listAnd, listFew } from '@/core/kit/wording';
 import type { ExposureChangeView } from '@/subjects/exposure';
 import { Link } from '@/ui';
@@ -106,7 +107,7 @@ function ExposureTable({ trim }: { trim: ExposureChangeView }) {
               <td className="num py-1 pr-3 text-right whitespace-nowrap">
                 {row.edge === undefined
                   ? '0'
-                  : `${formatSigned(row.edge.mean, 3)} ± ${(1.96 * row.edge.sd).toFixed(3)}`}
+                  : `${formatSigned(row.edge.mean, 3)} ± ${halfWidth95(row.edge.sd).toFixed(3)}`}
               </td>
               <td className="py-1 text-soft">{row.note}</td>
             </tr>

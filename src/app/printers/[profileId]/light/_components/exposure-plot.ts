@@ -1,3 +1,4 @@
+import { Z_95 } from '@/core/kit/numerics';
 import {
   Chart as ChartJs,
   type ChartOptions,
@@ -10,8 +11,6 @@ import {
 import { type Ink, QUIET_CHART, titledAxis } from '@/ui';
 
 ChartJs.register(LinearScale, LogarithmicScale, LineElement, PointElement, Filler);
-
-const Z_95 = 1.96;
 
 /** Drawn as a line without points; the width is left to the dataset. */
 export const PLAIN_LINE = { showLine: true, pointRadius: 0, borderWidth: 0 } as const;

@@ -1,5 +1,6 @@
 'use client';
 
+import { halfWidth95 } from '@/core/kit/numerics';
 import { useState } from 'react';
 import { convertExposure, type Engine, ENGINES } from '@/core/exposure';
 import type { LightRelatedProfile } from '@/subjects/exposure';
@@ -138,7 +139,7 @@ function RelatedProfiles({ resin, relatives }: RelatedProfilesProps) {
               <>
                 edge growth{' '}
                 <span className="num">
-                  {edge.mean.toFixed(3)} ± {(1.96 * edge.sd).toFixed(3)} mm
+                  {edge.mean.toFixed(3)} ± {halfWidth95(edge.sd).toFixed(3)} mm
                 </span>{' '}
                 from {readings} readings
               </>

@@ -1,5 +1,6 @@
 'use client';
 
+import { halfWidth95 } from '@/core/kit/numerics';
 import {
   edgeAt,
   edgeOfWall,
@@ -69,7 +70,7 @@ function Said({ ask, doubts, wall, edgeMm, sdMm }: SaidProps) {
     <>
       <p className="mt-2">
         This wall alone suggests an edge growth of <strong className="num">{mm(edgeMm)}</strong> ±{' '}
-        <span className="num">{(1.96 * sdMm).toFixed(3)} mm</span>. The rest may be shrinkage, its own
+        <span className="num">{halfWidth95(sdMm).toFixed(3)} mm</span>. The rest may be shrinkage, its own
         repeatable deviation, or the reading.
       </p>
       <table className="mt-2 w-full max-w-xl text-left text-sm">
@@ -95,7 +96,7 @@ function Said({ ask, doubts, wall, edgeMm, sdMm }: SaidProps) {
                     {name}
                   </th>
                   <td className="num pr-3">
-                    {mm(row.edge.mean)} ± {(1.96 * row.edge.sd).toFixed(3)}
+                    {mm(row.edge.mean)} ± {halfWidth95(row.edge.sd).toFixed(3)}
                   </td>
                   <td className="num">
                     {(ask.exposureS * row.ratio.median).toFixed(2)} (
