@@ -6,6 +6,7 @@ import {
   type GaugeChoice,
   gaugeEffort,
   gaugeFeatures,
+  gaugeOf,
   type GaugeParameters,
   gaugeSpecOf,
 } from '@/core/fit/gauges';
@@ -17,17 +18,18 @@ import { UsageError, valueOrRefuse } from './usage-error';
 /** Names on the command line: shortBlock is short-block. */
 const nameOf = (choice: GaugeChoice) => choice.replace(/[A-Z]/g, (letter) => `-${letter.toLowerCase()}`);
 
-/** Pin, ball, bar or thickness where none is given, mm. */
-const START_MM: Partial<Record<GaugeChoice, number>> = { ball: 8, links: 3, bar: 4 };
+/** Steps, and pin, where none is given or asked for. */
+const USUAL = { count: 9, pinMm: 5 } as const;
 
 function parametersOf(choice: GaugeChoice, given: Arguments): GaugeParameters {
-  const isPlain = choice === 'pocket' || choice === 'hole' || choice === 'pin';
+  const { takesMate, hasSteps, asks } = gaugeOf(choice);
+  const usualCount = hasSteps && asks.fromMm === undefined ? Number(asks.count?.usual) : USUAL.count;
   return {
     choice,
-    fromMm: isPlain ? neededNumber(given, 'from') : numberOption(given, 'from', 0.1),
+    fromMm: takesMate ? neededNumber(given, 'from') : numberOption(given, 'from', 0.1),
     stepMm: numberOption(given, 'step', 0.05),
-    count: Math.min(100, numberOption(given, 'count', choice === 'bar' ? 3 : 9)),
-    pinMm: numberOption(given, 'pin', START_MM[choice] ?? 5),
+    count: Math.min(100, numberOption(given, 'count', usualCount)),
+    pinMm: numberOption(given, 'pin', Number(asks.pinMm?.usual ?? USUAL.pinMm)),
   };
 }
 

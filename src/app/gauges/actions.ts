@@ -1,8 +1,8 @@
 'use server';
 
-import { gaugeSpecOf } from '@/core/fit/gauges';
+import { gaugeOf, gaugeSpecOf } from '@/core/fit/gauges';
 import { blockForJob, createGauge } from '@/subjects/fit/gauges';
-import { describeGaugeChoice, describeGaugeIssue, gaugeForm } from '@/subjects/fit/gauges/shared';
+import { describeGaugeIssue, gaugeForm } from '@/subjects/fit/gauges/shared';
 import { bench } from '@/subjects/workshop/settings';
 import { viewJob } from '@/subjects/job/jobs';
 import type { FormAnswer } from '@/subjects/kit/shared';
@@ -22,7 +22,7 @@ export async function makeGauge(_before: FormAnswer, data: FormData): Promise<Fo
         ...rest,
         spec,
         isControl: parameters.choice === 'control',
-        name: name === '' ? describeGaugeChoice(parameters.choice).title : name,
+        name: name === '' ? gaugeOf(parameters.choice).title : name,
       });
     },
     refusal: describeGaugeIssue,

@@ -5,6 +5,8 @@ import type { InspectionWords } from './clearing';
 /** All facts about one kind of maintenance. */
 interface MaintenanceDefinition {
   readonly title: string;
+  /** Stands with it while it is due. */
+  readonly caution?: string;
   /** What its use is counted in: one, and many. */
   readonly unit: readonly [one: string, many: string];
   /** Events after which it is due. */
@@ -65,6 +67,8 @@ const MAINTENANCE_DEFINITIONS = {
   },
   drain: {
     title: 'Drain and wipe vat',
+    caution:
+      'Filter the resin back into its own bottle, never into the drain. Cure paper and filter in daylight before you throw them away.',
     unit: ['day', 'days'],
     count: ({ days }, { drainDays }) => [days, drainDays],
   },
@@ -75,6 +79,8 @@ const MAINTENANCE_DEFINITIONS = {
   },
   washLiquid: {
     title: 'Change wash liquid',
+    caution:
+      'Solvent burns. Use no flame. Cure the resin in it, let it settle, and hand it in under local rules.',
     unit: ['piece', 'pieces'],
     count: (since, { washParts }) => [sum(since, ({ pieces }) => pieces), washParts],
   },

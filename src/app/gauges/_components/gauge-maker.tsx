@@ -1,9 +1,16 @@
 'use client';
 
+import { keysOf, recordOf } from '@/core/kit';
 import { useState } from 'react';
-import { type BlockSize, GAUGE_CHOICES, type GaugeChoice, type GaugeParameters } from '@/core/fit/gauges';
+import {
+  type BlockSize,
+  GAUGE_CHOICES,
+  type GaugeChoice,
+  gaugeOf,
+  type GaugeParameters,
+} from '@/core/fit/gauges';
 import { valueIn } from '@/core/measure';
-import { describeGaugeChoice, describeGaugeIssue, gaugeForm } from '@/subjects/fit/gauges/shared';
+import { describeGaugeIssue, gaugeForm } from '@/subjects/fit/gauges/shared';
 import { ActionForm, Button, buttonLook, Choice, PartFrame, Problem, TextField } from '@/ui';
 import { makeGauge } from '../actions';
 import { type GaugeState, useGauge } from './use-gauge';
@@ -20,31 +27,14 @@ interface GaugeMakerProps {
 }
 
 type FieldName = 'fromMm' | 'stepMm' | 'count' | 'pinMm';
+const FIELDS: readonly FieldName[] = ['fromMm', 'stepMm', 'count', 'pinMm'];
 
-/** Where each ladder usually starts. */
-const STARTS: Readonly<Record<GaugeChoice, Readonly<Record<FieldName, string>>>> = {
-  block: { fromMm: '', stepMm: '', count: '', pinMm: '' },
-  shortBlock: { fromMm: '', stepMm: '', count: '', pinMm: '' },
-  chosenBlock: { fromMm: '', stepMm: '', count: '10', pinMm: '' },
-  control: { fromMm: '', stepMm: '', count: '', pinMm: '' },
-  hinge: { fromMm: '0.1', stepMm: '0.05', count: '9', pinMm: '5' },
-  ball: { fromMm: '0.1', stepMm: '0.05', count: '9', pinMm: '8' },
-  links: { fromMm: '0.15', stepMm: '0.05', count: '9', pinMm: '3' },
-  slider: { fromMm: '0.1', stepMm: '0.05', count: '9', pinMm: '5' },
-  roof: { fromMm: '0.1', stepMm: '0.05', count: '9', pinMm: '5' },
-  pocket: { fromMm: '2.3', stepMm: '0.05', count: '7', pinMm: '' },
-  hole: { fromMm: '4.9', stepMm: '0.05', count: '7', pinMm: '' },
-  pin: { fromMm: '4.8', stepMm: '0.05', count: '7', pinMm: '' },
-  bar: { fromMm: '', stepMm: '', count: '3', pinMm: '4' },
-};
+/** The usual values of a gauge. */
+const startOf = (choice: GaugeChoice): Readonly<Record<FieldName, string>> =>
+  recordOf(FIELDS, (name) => gaugeOf(choice).asks[name]?.usual ?? '');
 
 /** Sizes of a block chosen for a job: three minutes with a caliper. */
 const FOR_A_JOB = '6';
-
-const isBlock = (choice: GaugeChoice) =>
-  choice === 'block' || choice === 'shortBlock' || choice === 'chosenBlock' || choice === 'control';
-
-const isPlain = (choice: GaugeChoice) => choice === 'pocket' || choice === 'hole' || choice === 'pin';
 
 interface Asked {
   readonly choice: GaugeChoice;
@@ -53,14 +43,14 @@ interface Asked {
 
 /** The typed parameters of a gauge; undefined while one of them is not a number. */
 function parametersOf({ choice, texts }: Asked): GaugeParameters | undefined {
-  const blank = isBlock(choice) || choice === 'bar';
-  const counted = choice === 'chosenBlock' || choice === 'bar' || !blank;
-  const fromMm = blank ? 0 : valueIn(texts.fromMm);
-  const stepMm = blank ? 0 : valueIn(texts.stepMm);
-  const count = counted ? valueIn(texts.count, 'number') : 0;
-  const pinMm = isBlock(choice) || isPlain(choice) ? 0 : valueIn(texts.pinMm);
-  if (fromMm === undefined || stepMm === undefined || count === undefined || pinMm === undefined) return;
-  return { choice, fromMm, stepMm, count: Math.min(100, count), pinMm };
+  const { asks } = gaugeOf(choice);
+  const numbers = FIELDS.map((name): readonly [FieldName, number | undefined] => [
+    name,
+    asks[name] === undefined ? 0 : valueIn(texts[name], name === 'count' ? 'number' : undefined),
+  ]);
+  if (numbers.some(([, value]) => value === undefined)) return undefined;
+  const { count, ...lengths } = Object.fromEntries(numbers) as Record<FieldName, number>;
+  return { choice, ...lengths, count: Math.min(100, count) };
 }
 
 /** A gauge by its parameters, built in front of the person's eyes, and made a job when it is right. */
@@ -68,7 +58,7 @@ export function GaugeMaker({ profiles, start }: GaugeMakerProps) {
   const [choice, setChoice] = useState(start.choice);
   const [profileId, setProfileId] = useState(start.profileId);
   const [texts, setTexts] = useState({
-    ...STARTS[start.choice],
+    ...startOf(start.choice),
     ...(start.pinMm === undefined ? {} : { pinMm: start.pinMm }),
     ...(start.job === undefined ? {} : { count: FOR_A_JOB }),
   });
@@ -103,10 +93,10 @@ export function GaugeMaker({ profiles, start }: GaugeMakerProps) {
             onChange={(event) => {
               const next = event.target.value as GaugeChoice;
               setChoice(next);
-              setTexts(STARTS[next]);
+              setTexts(startOf(next));
             }}
-            hint={`Shows ${describeGaugeChoice(choice).answers}.`}
-            choices={GAUGE_CHOICES.map((each) => ({ value: each, label: describeGaugeChoice(each).title }))}
+            hint={`Shows ${gaugeOf(choice).answers}.`}
+            choices={GAUGE_CHOICES.map((each) => ({ value: each, label: gaugeOf(each).title }))}
           />
         </div>
         <div className="sm:col-span-2">
@@ -123,28 +113,16 @@ export function GaugeMaker({ profiles, start }: GaugeMakerProps) {
             <p className="text-sm text-soft sm:col-span-2">Sizes chosen for job {start.job.name}.</p>
           </>
         )}
-        {choice === 'chosenBlock' && <TextField label="Number of sizes, up to 24" {...field('count')} />}
-        {choice === 'bar' && (
-          <>
-            <TextField label="Thickness" {...field('pinMm')} />
-            <TextField label="Number of bars" {...field('count')} />
-          </>
-        )}
-        {!isBlock(choice) && choice !== 'bar' && (
-          <>
-            <TextField label={isPlain(choice) ? 'First size' : 'First gap per side'} {...field('fromMm')} />
-            <TextField label="Step" {...field('stepMm')} />
-            <TextField label="Steps" {...field('count')} />
-            {!isPlain(choice) && <TextField label="Pin, ball, bar or rail size" {...field('pinMm')} />}
-          </>
-        )}
-        {isPlain(choice) && (
+        {keysOf(gaugeOf(choice).asks as Record<FieldName, unknown>).map((name) => (
+          <TextField key={name} label={gaugeOf(choice).asks[name]?.label} {...field(name)} />
+        ))}
+        {gaugeOf(choice).takesMate && (
           <>
             <TextField name="mateName" placeholder="terminal 2.4" />
             <TextField name="mateMm" />
           </>
         )}
-        <TextField name="name" placeholder={describeGaugeChoice(choice).title} />
+        <TextField name="name" placeholder={gaugeOf(choice).title} />
         <Button type="submit" weight="main" className="self-end justify-self-start">
           Create gauge
         </Button>
@@ -164,7 +142,7 @@ interface GaugePreviewProps {
 const NO_CALLOUTS: readonly never[] = [];
 
 function GaugePreview({ state, choice, typed }: GaugePreviewProps) {
-  const name = describeGaugeChoice(choice).title;
+  const name = gaugeOf(choice).title;
   if (!typed) return <p className="text-soft">Enter the first size, the step and the number of steps.</p>;
   if (state.kind === 'refused') return <Problem>{describeGaugeIssue(state.issue)}</Problem>;
   if (state.kind === 'failed') return <Problem>the gauge could not be built. Reload the page.</Problem>;
@@ -189,7 +167,7 @@ function GaugePreview({ state, choice, typed }: GaugePreviewProps) {
             first layers), <span className="num">{state.effort.volumeMl.toFixed(1)}</span> mL of resin,{' '}
             <span className="num">{state.effort.heightMm.toFixed(1)}</span> mm high,{' '}
             {state.watertight ? 'closed' : 'not closed'}.
-            {!isBlock(choice) &&
+            {gaugeOf(choice).hasSteps &&
               ' Notches on the front edge mark the steps: one notch per step, a long notch for five.'}
             {' Flat on the plate, without supports.'}
           </p>

@@ -1,4 +1,4 @@
-export { GAUGE_CHOICES, type GaugeChoice, type GaugeParameters, gaugeSpecOf } from './ask';
+export { GAUGE_CHOICES, type GaugeChoice, gaugeOf, type GaugeParameters, gaugeSpecOf } from './gauge-choices';
 export { BLOCK_OF_24, blockHeightMm, BLOCK_OF_6, BLOCK_SIZES, type BlockSize, FEW_SIZES } from './blocks';
 export { blockReadings, chooseBlock, sizesFor } from './choose-block';
 export {

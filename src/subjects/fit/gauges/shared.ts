@@ -1,6 +1,6 @@
 export { gaugeForm, type GapStepInput, gapStepInput } from './input-gauge';
 export { formatOutcomesCsv, parseOutcomesCsv } from './input-outcomes-csv';
-export { describeGaugeChoice, describeGaugeIssue } from './words-gauge';
+export { describeGaugeIssue } from './words-gauge';
 export { describeJointParts } from './words-joint-parts';
 export {
   describeGapDirection,

@@ -9,7 +9,7 @@ import {
   GAP_STEP_OUTCOMES,
   WISHES,
 } from '@/core/fit/mating';
-import { GAUGE_CHOICES, type GaugeIssue } from '@/core/fit/gauges';
+import { GAUGE_CHOICES, type GaugeIssue, gaugeOf } from '@/core/fit/gauges';
 import {
   ACCEPTANCE_TESTS,
   ANSWER_WORDS,
@@ -22,7 +22,6 @@ import {
 import type { SheetIssue } from '@/core/job/sheets';
 import {
   describeGapDirection,
-  describeGaugeChoice,
   describeGaugeIssue,
   describeJoint,
   describeGapTestNote,
@@ -55,7 +54,7 @@ test('every word of a fit has its plain name', () => {
   MATERIALS.forEach((material) => expectPlain(describeMaterial(material)));
   JOINT_KINDS.forEach((kind) => expectPlain(describeJoint(kind)));
   GAP_STEP_OUTCOMES.forEach((outcome) => expectPlain(describeGapStepOutcome(outcome)));
-  GAUGE_CHOICES.forEach((choice) => expectPlain(describeGaugeChoice(choice).answers));
+  GAUGE_CHOICES.forEach((choice) => expectPlain(gaugeOf(choice).answers));
   MATE_ORIGINS.forEach((origin) => expectPlain(ORIGIN_WORDS[origin]));
   ANSWERS.forEach((answer) => expectPlain(ANSWER_WORDS[answer]));
   Object.values(ACCEPTANCE_TESTS).forEach(expectPlain);

@@ -24,13 +24,6 @@ interface MaintenanceListProps {
   readonly profileId: number;
 }
 
-const CAUTIONS: Readonly<Partial<Record<MaintenanceKind, string>>> = {
-  drain:
-    'Filter the resin back into its own bottle, never into the drain. Cure paper and filter in daylight before you throw them away.',
-  washLiquid:
-    'Solvent burns. Use no flame. Cure the resin in it, let it settle, and hand it in under local rules.',
-};
-
 /** Care by what was counted since it was done; what is due stands first. */
 export function MaintenanceList({ printerId, counts, film, undoable, profileId }: MaintenanceListProps) {
   const { problem, isBusy, tap } = useTap();
@@ -82,7 +75,9 @@ export function MaintenanceList({ printerId, counts, film, undoable, profileId }
                 </span>
               )}
             </div>
-            {count.isDue && CAUTIONS[count.kind] !== undefined && <Caution>{CAUTIONS[count.kind]}</Caution>}
+            {count.isDue && maintenanceOf(count.kind).caution !== undefined && (
+              <Caution>{maintenanceOf(count.kind).caution}</Caution>
+            )}
           </li>
         ))}
       </ul>
