@@ -24,7 +24,7 @@ export {
   unknownWarmth,
   warmthUOf,
 } from './rows';
-export { evidenceChanged } from './evidence';
+export { evidenceChanged } from './evidence-changed';
 export { rememberPrinted } from './remember-printed';
 export type { DeviceCard, Fact, GateAnswer, ToldFinding } from './schema';
 export * as tables from './schema';

@@ -1,5 +1,5 @@
 import { fail, ok, type Result } from '@/core/kit';
-import { evidenceOf, modulusOf, type Evidence, type ResinFile } from './evidence';
+import { evidenceOf, modulusOf, type Evidence, type ResinFile } from './evidence-of';
 import { WASH_LIQUIDS, type Quote, type ResinSheet } from './sheet';
 
 /** One resin of a blend with its share of the volume. */

@@ -1,6 +1,6 @@
 import { type Asked, type Check, isRated } from './check';
 import { WATER_MOST_C } from './sag';
-import { heatAt, type Evidence } from './evidence';
+import { heatAt, type Evidence } from './evidence-of';
 import { stressAllowing } from './deflection';
 import { ASSUMED_STRESS_MPA, hottestOf, type Requirement } from './requirement';
 

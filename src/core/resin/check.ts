@@ -1,4 +1,4 @@
-import { heatAt, modulusOf, viscosityOf, type Evidence, type Interval } from './evidence';
+import { heatAt, modulusOf, viscosityOf, type Evidence, type Interval } from './evidence-of';
 import { ASSUMED_STRESS_MPA, hottestOf, IMPACT_NEEDS, ratingsNeeded, type Requirement } from './requirement';
 import type { Quote } from './sheet';
 

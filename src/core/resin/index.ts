@@ -19,7 +19,7 @@ export {
   modulusOf,
   type ResinFile,
   strengthOfResin,
-} from './evidence';
+} from './evidence-of';
 export { type CardStep, type PartFacts, processCard } from './process-card';
 export {
   describeCardReason,

@@ -2,7 +2,7 @@ import { type Claim, claimOf } from '@/core/job/need';
 import type { Practices } from '@/core/workshop';
 import { BRITTLE_BELOW } from '@/core/fit/mating';
 import { secondsToCool } from '@/core/print';
-import { type Evidence, evidenceOf, type ResinFile } from './evidence';
+import { type Evidence, evidenceOf, type ResinFile } from './evidence-of';
 import type { WashLiquid } from './sheet';
 
 /** One step of handling a resin, in the order of the work, with its numbers. */

@@ -1,5 +1,5 @@
 import { checkResin, type Check, type PrinterFacts } from './check';
-import { evidenceOf, heatAt, modulusOf, type Evidence, type ResinFile } from './evidence';
+import { evidenceOf, heatAt, modulusOf, type Evidence, type ResinFile } from './evidence-of';
 import { ASSUMED_STRESS_MPA, CRITERIA, hottestOf, type Criterion, type Requirement } from './requirement';
 
 /** What one criterion adds: its merit from 0 to 1, its weight, and null where it was not asked. */

@@ -7,7 +7,7 @@ import {
   type Node,
   solveReadings,
   solveWithWords,
-} from './evidence';
+} from './gather-evidence';
 import { type Change, type Frame, frameOf } from './frame';
 import type { ColumnReading } from './layout';
 import { lawPrior, PARAMETER_COUNT, PARAMETER_NAMES, type LawPrior, type ParameterName } from './law';

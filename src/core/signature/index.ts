@@ -46,7 +46,7 @@ export {
   type Learned,
   learnSignature,
 } from './learn';
-export type { KeptGroups } from './evidence';
+export type { KeptGroups } from './gather-evidence';
 export { groupObservations } from './observations';
 export { predictSize, reachesBeyond, type SizeQuery } from './predict';
 export { checkLaw, isSameLaw, isSoundLaw, type LawIssue, type StoredLaw } from './check-law';

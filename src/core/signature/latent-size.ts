@@ -1,5 +1,5 @@
 import { forwardSolve } from '@/core/kit/numerics';
-import { type Evidence, type Node, readyGroup } from './evidence';
+import { type Evidence, type Node, readyGroup } from './gather-evidence';
 import { givenColumns, whiten, type WhitenedGroup } from './group-parts';
 import { connectionsOf, type PlacedRow, placeRow, type SharedParts, sharedParts } from './layout';
 import type { ModelRow } from './rows';

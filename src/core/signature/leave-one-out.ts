@@ -1,7 +1,7 @@
 import { backwardSolve, forwardSolve, mixtureMoments } from '@/core/kit/numerics';
 import { meanOf, pooledScatter, type PooledScatter, squaresAround } from '@/core/measure';
 import type { Signature } from './estimate';
-import { type Evidence, type Node, readyGroup, solveReadings, withNoise } from './evidence';
+import { type Evidence, type Node, readyGroup, solveReadings, withNoise } from './gather-evidence';
 import type { WhitenedGroup } from './group-parts';
 import { whitenedGroup } from './latent-size';
 import { inSteps, instrumentNamed, type Observation, observationU, steadyScatter } from './observations';

@@ -4,7 +4,7 @@ import type { Signature } from './estimate';
 import { latentSize, type LatentSize, placeQuery } from './latent-size';
 import { type ColumnKey, columnOf, type PrintRef, printToCome } from './columns';
 import type { PlatePlace } from './law';
-import type { Evidence } from './evidence';
+import type { Evidence } from './gather-evidence';
 import { type ModelRow, rowOf } from './rows';
 import { shiftPrior, type ShiftedState, stateUnderCoat } from './states';
 

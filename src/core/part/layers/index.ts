@@ -1,4 +1,4 @@
-export { type HollowWorth, hollowOf, shellAreas } from './hollow';
+export { type HollowWorth, hollowOf, shellAreas } from './hollow-of';
 export { countLayers, middleOfLayer, MOST_LAYERS } from './layer-plan';
 export {
   type LayerReading,

@@ -1,7 +1,7 @@
 import { boundsOf, type Mesh, type Progress } from '@/core/part/mesh';
 import { LayerCutter, type Cuts } from './cutter';
 import { facetNormals } from './facet-normals';
-import { AirGraph, type Hollows } from './hollows';
+import { AirGraph, type Hollows } from './air-graph';
 import { middleOfLayer, planLayers } from './layer-plan';
 import { overhangArea } from './overhang';
 import { IslandFinder, type Island } from './islands';

@@ -2,7 +2,7 @@ import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { checkResin } from '../check';
 import { findChanges } from '../change';
-import { evidenceOf, heatAt, type ResinFile } from '../evidence';
+import { evidenceOf, heatAt, type ResinFile } from '../evidence-of';
 import type { ResinTest } from '../resin-test';
 import { PROPERTY_IDS, PROPERTIES, type PropertyId } from '../properties';
 import { meritsOf, nearestResins, rankResins } from '../rank';

@@ -4,7 +4,7 @@ import { type FeatureKind, jawOf } from '@/core/measure';
 import { type SeededRandom, seededRandom } from '@/core/kit/numerics';
 import { PlainModel, type PlainReading } from '@/testing/plain-model';
 import { estimateFromObservations, estimateSignature, evidenceOf } from '../estimate';
-import { solveReadings, solveWithWords } from '../evidence';
+import { solveReadings, solveWithWords } from '../gather-evidence';
 import type { Change } from '../frame';
 import { latentCovariance, latentSize, placeQuery } from '../latent-size';
 import { PARAMETER_COUNT, PARAMETER_NAMES } from '../law';

@@ -3,7 +3,7 @@ import { checkMesh, type Mesh } from '@/core/part/mesh';
 import { loadTestKernel } from '@/testing/kernel';
 import { box } from '@/testing/meshes';
 import { buildMesh } from '@/core/fit/solids';
-import { hollowOf, shellAreas } from '../hollow';
+import { hollowOf, shellAreas } from '../hollow-of';
 
 const shell = (mesh: Mesh, wallMm: number) => hollowOf(mesh, checkMesh(mesh).volumeMm3, wallMm);
 
