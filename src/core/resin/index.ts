@@ -20,7 +20,7 @@ export {
   type ResinFile,
   strengthOfResin,
 } from './evidence-of';
-export { type CardStep, type PartFacts, processCard } from './process-card';
+export { type CardStep, type PartFacts, processCard, togetherFacts } from './process-card';
 export {
   describeCardReason,
   describeCardStep,

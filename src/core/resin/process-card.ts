@@ -96,6 +96,17 @@ export interface PartFacts {
   readonly scale?: number;
 }
 
+/** Facts of parts that are handled together: what any of them asks for, and the thickest wall. */
+export function togetherFacts(parts: readonly PartFacts[]): PartFacts {
+  const walls = parts.flatMap(({ wallMm }) => wallMm ?? []);
+  return {
+    claims: [...new Set(parts.flatMap(({ claims = [] }) => claims))],
+    crevices: Math.max(0, ...parts.map(({ crevices = 0 }) => crevices)),
+    wallMm: walls.length === 0 ? undefined : Math.max(...walls),
+    thinLinks: parts.some(({ thinLinks }) => thinLinks === true),
+  };
+}
+
 /**
  * Returns how to handle a resin from bottle to fit, by shop practice where the datasheet allows it. Short cure is a
  * quarter of the way from floor to ceiling, long three quarters. With the floor alone it is the floor; with the ceiling

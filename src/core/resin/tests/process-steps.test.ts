@@ -10,6 +10,7 @@ import {
   SHIPPED_SHELF,
   stateAfter,
   stepsAfterPrint,
+  togetherFacts,
 } from '../index';
 
 const card = processCard(SHIPPED_SHELF[0], DEFAULT_PRACTICES, { claims: ['skin'] });
@@ -34,6 +35,15 @@ describe('steps of the process card', () => {
     const coat = processCard(SHIPPED_SHELF[0], DEFAULT_PRACTICES, { claims: CLAIMS }).at(-1)!;
     expect(coat).toEqual({ step: 'coat', claims: ['skin', 'mouth', 'food'] });
     expect(describeCardStep(coat).text).toContain('skin, mouth, food');
+  });
+
+  test('parts handled together get what any of them asks for, and cool as long as the thickest', () => {
+    const together = togetherFacts([
+      { claims: ['skin'], crevices: 1, wallMm: 2 },
+      { claims: ['skin', 'food'], wallMm: 6, thinLinks: true },
+    ]);
+    expect(together).toEqual({ claims: ['skin', 'food'], crevices: 1, wallMm: 6, thinLinks: true });
+    expect(togetherFacts([])).toEqual({ claims: [], crevices: 0, wallMm: undefined, thinLinks: false });
   });
 
   test('the way to the caliper has every step but those before the print, with the minutes of the card', () => {

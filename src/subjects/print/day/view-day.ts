@@ -1,9 +1,10 @@
+import { viewJobUnlearned } from '@/subjects/job/jobs';
 import { Z_80, Z_90 } from '@/core/kit/numerics';
 import { type Day, type DayJob, type DayStep, whereItIs } from '@/core/print';
-import { LAMP, processCard, stepsAfterPrint, WASH } from '@/core/resin';
+import { LAMP, processCard, stepsAfterPrint, togetherFacts, WASH } from '@/core/resin';
 import { type Db, queries } from '@/store';
 import { type HouseRules, presenceBetween } from '@/subjects/workshop/settings';
-import { forecastOfRun, listOpenRuns, type OpenRunGlance } from '@/subjects/print/plate';
+import { forecastOfRun, listOpenRuns, type OpenRunGlance, partFactsOf } from '@/subjects/print/plate';
 import { findShelved, resinFile } from '@/subjects/resin/shelf';
 import { listOnTheWay, type OnTheWay } from './view-on-the-way';
 
@@ -116,7 +117,12 @@ function plateJob(
   const pieces = queries.listPieces(db, glance.id);
   const run = queries.findRun(db, glance.id)!;
   const shelved = findShelved(db, queries.findProfile(db, run.profileId)!.resin.id);
-  const cards = shelved === undefined ? [] : processCard(resinFile(shelved), house.schools, {});
+  const facts = togetherFacts(
+    [...new Map(pieces.map(({ job, piece }) => [job.id, piece.wallMm ?? undefined]))].map(
+      ([jobId, shellMm]) => partFactsOf(db, viewJobUnlearned(db, jobId)!, shellMm),
+    ),
+  );
+  const cards = shelved === undefined ? [] : processCard(resinFile(shelved), house.schools, facts);
   const isRunning = glance.state === 'printing';
   const promise = promiseOf(
     pieces.map(({ job }) => job.dueOn),

@@ -1,3 +1,5 @@
+import { viewJobUnlearned } from '@/subjects/job/jobs';
+import { partFactsOfPrint } from '@/subjects/print/plate';
 import type { Practices } from '@/core/workshop';
 import { groupBy } from '@/core/kit';
 import { type CardStep, processCard, processStepOf } from '@/core/resin';
@@ -24,20 +26,31 @@ export interface OnTheWay {
 const LONGEST_DAYS = 14;
 const DAY_MS = 86_400_000;
 
+/** A function that answers each question once. */
+function keptBy<Answer>(answerOf: (id: number) => Answer): (id: number) => Answer {
+  const answers = new Map<number, Answer>();
+  return (id) => {
+    if (!answers.has(id)) answers.set(id, answerOf(id));
+    return answers.get(id)!;
+  };
+}
+
 /** What came off a printer and was not read yet, those of one plate that are equally far together. */
 export function listOnTheWay(db: Db, schools: Practices, now: Date): OnTheWay[] {
   const prints = queries.listPrintsOnTheWay(db, new Date(now.getTime() - LONGEST_DAYS * DAY_MS));
-  const cardOf = (resinId: number): readonly CardStep[] => {
-    const shelved = findShelved(db, resinId);
-    return shelved === undefined ? [] : processCard(resinFile(shelved), schools, {});
+  const resinOf = keptBy((id: number) => findShelved(db, id));
+  const viewOf = keptBy((id: number) => viewJobUnlearned(db, id)!);
+  const cardsOf = ({ resinId, job, print }: (typeof prints)[number]): readonly CardStep[] => {
+    const shelved = resinOf(resinId);
+    if (shelved === undefined) return [];
+    return processCard(resinFile(shelved), schools, partFactsOfPrint(db, viewOf(job.id), print.id));
   };
-  const cardsOf = new Map([...new Set(prints.map(({ resinId }) => resinId))].map((id) => [id, cardOf(id)]));
   const stepsOf = queries.stepsOfPrints(
     db,
     prints.map(({ print }) => print.id),
   );
   const rows = prints.map((row) => {
-    const cards = cardsOf.get(row.resinId)!;
+    const cards = cardsOf(row);
     const steps = stepsOf.get(row.print.id) ?? [];
     const ended = new Set(steps.filter(({ endedAt }) => endedAt !== null).map(({ step }) => step));
     const open = cards.filter(({ step }) => processStepOf(step).isBeforePrint !== true && !ended.has(step));

@@ -10,7 +10,8 @@ export { keepWeighing, pourResin } from './pour-resin';
 export { startRun } from './start-run';
 export { type PlateForecast } from './view-forecast';
 export { type ChecklistQuestion } from './view-checklist';
-export { bedOf, type Bed, layersKey, meanWallMm, type PlateItem, type PlatePiece } from './view-plate';
+export { partFactsOf, partFactsOfPrint } from './part-facts';
+export { bedOf, type Bed, layersKey, type PlateItem, type PlatePiece } from './view-plate';
 export {
   type BottleChoice,
   findRunOf,

@@ -1,18 +1,9 @@
+import { partFactsOfPrint } from '@/subjects/print/plate';
 import type { PartState } from '@/core/measure';
-import {
-  type CardStep,
-  minutesOfStep,
-  type PartFacts,
-  processCard,
-  processStepOf,
-  stateAfter,
-} from '@/core/resin';
+import { type CardStep, minutesOfStep, processCard, processStepOf, stateAfter } from '@/core/resin';
 import { type Db, queries } from '@/store';
-import { countCrevices } from '@/subjects/part';
-import { listJoints } from '@/subjects/fit/mating';
 import type { HouseRules } from '@/subjects/workshop/settings';
 import type { JobView } from '@/subjects/job/jobs';
-import { meanWallMm } from '@/subjects/print/plate';
 import { findShelved, resinFile } from '@/subjects/resin/shelf';
 
 /** A step of the way from plate to caliper: what the card says, and what was done. */
@@ -68,16 +59,7 @@ export function viewChain(
   const resinId = view.profile?.resin.id;
   const shelved = resinId === undefined ? undefined : findShelved(db, resinId);
   if (shelved === undefined) return undefined;
-  const joints = listJoints(db, view.job.id);
-  const shellMm = queries.findPieceOfPrint(db, printId)?.wallMm ?? undefined;
-  const facts: PartFacts = {
-    claims: view.job.claims,
-    // A shell keeps liquid inside, and is as thick as its wall.
-    crevices: countCrevices(db, view) + (shellMm === undefined ? 0 : 1),
-    wallMm: shellMm ?? meanWallMm(db, view),
-    thinLinks: joints.length > 0,
-    scale: joints[0]?.scale,
-  };
+  const facts = partFactsOfPrint(db, view, printId);
   const steps = queries.listPrintSteps(db, printId);
   const links = processCard(resinFile(shelved), schools, facts)
     .filter(({ step }) => processStepOf(step).isBeforePrint !== true)

@@ -1,3 +1,4 @@
+import { partFactsOf } from '@/subjects/print/plate';
 import { describeFinding } from '@/core/part/findings';
 import { connection } from 'next/server';
 import { CardSteps } from '@/app/_components/card-steps';
@@ -7,7 +8,7 @@ import { PrintChoice } from '@/app/_components/print-choice';
 import { idFrom } from '@/app/_components/read-params';
 import type { GaugeSpec } from '@/core/fit/gauges';
 import { processCard, quoteOf } from '@/core/resin';
-import { countCrevices, isUnchecked, listOpenLosses } from '@/subjects/part';
+import { isUnchecked, listOpenLosses } from '@/subjects/part';
 import { jointsOfPrint, listJoints, listTriedGaps } from '@/subjects/fit/mating';
 import { gapStepsOfPrint, viewGapTest } from '@/subjects/fit/gauges';
 import { listChecksDue, viewChecks } from '@/subjects/measure/calipers';
@@ -179,7 +180,7 @@ function isExpansionStated({ profile }: JobView): boolean {
 function BeforeReading({ view, resinId }: { view: JobView; resinId: number }) {
   const shelved = findShelved(bench().db, resinId);
   if (shelved === undefined) return null;
-  const partFacts = { claims: view.job.claims, crevices: countCrevices(bench().db, view) };
+  const partFacts = partFactsOf(bench().db, view);
   return (
     <details className="mt-6 max-w-2xl">
       <summary className="font-semibold">Post-processing: {shelved.resin.name}</summary>

@@ -1,3 +1,4 @@
+import { partFactsOf } from '@/subjects/print/plate';
 import { claimOf } from '@/core/job/need';
 import { connection } from 'next/server';
 import { CardSteps } from '@/app/_components/card-steps';
@@ -12,7 +13,6 @@ import {
   processCard,
   type Ranked,
 } from '@/core/resin';
-import { countCrevices } from '@/subjects/part';
 import { type Choice, requirementFromNeed, viewChoice, reasonsOf } from '@/subjects/resin/choice';
 import { describeRanked } from '@/subjects/resin/choice/shared';
 import { bench, benchHouse } from '@/subjects/workshop/settings';
@@ -79,7 +79,7 @@ export default async function ResinStep({ params }: { params: Promise<{ jobId: s
   const { db } = bench();
   const view = await loadJob(jobId);
   const { job, profile } = view;
-  const partFacts = { claims: job.claims, crevices: countCrevices(db, view) };
+  const partFacts = partFactsOf(db, view);
   const choice = viewChoice(db, job);
   const { requirement, ranked, shelf } = choice;
   const rows = rowsOf(choice);

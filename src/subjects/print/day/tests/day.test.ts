@@ -1,4 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
+import { eq } from 'drizzle-orm';
 import { expectOk } from '@/core/kit';
 import { tables } from '@/store';
 import { endRun, layOnPlate, startRun } from '@/subjects/print/plate';
@@ -23,6 +24,17 @@ describe('the day of a bench', () => {
     expect(steps.at(-1)).toBe('measure');
     expect(steps.indexOf('wash')).toBeLessThan(steps.indexOf('cure'));
     expect(view.stations).toEqual(['Long Bench', 'wash', 'lamp']);
+  });
+
+  test('the day has the steps of the process card on Print: what touches skin is coated', () => {
+    const { db, jobId } = benchWithPlate();
+    const stepsOf = () => viewDay(db, house, new Date()).day.jobs[0].steps.map(({ id }) => id);
+    expect(stepsOf()).not.toContain('coat');
+    db.update(tables.jobs)
+      .set({ claims: ['skin'] })
+      .where(eq(tables.jobs.id, jobId))
+      .run();
+    expect(stepsOf()).toContain('coat');
   });
 
   test('a print that runs holds its printer; the next plate waits for it', () => {
