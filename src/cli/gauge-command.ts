@@ -23,7 +23,7 @@ const USUAL = { count: 9, pinMm: 5 } as const;
 
 function parametersOf(choice: GaugeChoice, given: Arguments): GaugeParameters {
   const { takesMate, hasSteps, asks } = gaugeOf(choice);
-  const usualCount = hasSteps && asks.fromMm === undefined ? Number(asks.count?.usual) : USUAL.count;
+  const usualCount = hasSteps ? USUAL.count : Number(asks.count?.usual ?? USUAL.count);
   return {
     choice,
     fromMm: takesMate ? neededNumber(given, 'from') : numberOption(given, 'from', 0.1),

@@ -140,7 +140,6 @@ const GAUGE_DEFINITIONS = {
   },
   bar: {
     ...BLOCK,
-    hasSteps: true,
     title: 'Bend bars',
     answers: 'stiffness, strain at break and heat resistance of the resin with your curing',
     asks: {
