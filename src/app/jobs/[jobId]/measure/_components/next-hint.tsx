@@ -1,5 +1,6 @@
 'use client';
 
+import { plural } from '@/core/kit/wording';
 import { outcomeOf } from '@/core/measure';
 import type { FeatureView } from '@/subjects/job/jobs';
 import { Button, buttonLook, Link } from '@/ui';
@@ -19,11 +20,13 @@ export function NextHint({ features, counts, activeId, jobId, onAgain }: NextHin
   const outcome = outcomeOf(features, true);
   const settled = features.every(({ readings }) => countedReadings(readings).length >= READINGS_EACH);
   if (!settled) {
+    const active = features.find(({ id }) => id === activeId);
+    const missing = Math.max(1, READINGS_EACH - (counts.get(activeId) ?? 0));
     return (
       <p className="mt-3 bg-wash px-3 py-2">
         <strong>Next:</strong>{' '}
         {left.length === 0
-          ? 'all sizes are measured.'
+          ? `${plural(missing, 'more reading', 'more readings')} of ${active?.name}, the last size.`
           : `${left[0].name}${left.length > 1 ? `, then ${left.length - 1} more` : ''}.`}
       </p>
     );
